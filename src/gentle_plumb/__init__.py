@@ -1,0 +1,1 @@
+"""Gentle Plumb: fits workplaces to people."""

@@ -1,0 +1,88 @@
+"""The application: routes, headers, and the page's files."""
+
+from __future__ import annotations
+
+from collections.abc import Awaitable, Callable
+from dataclasses import dataclass, field
+from pathlib import Path
+
+from fastapi import FastAPI, Request, Response
+from fastapi.responses import FileResponse
+from sqlalchemy import Engine
+from starlette.middleware.gzip import GZipMiddleware
+
+from ..services.accounts import AccountService
+from ..services.reports import ReportService
+from ..services.visits import VisitService
+from .problems import Problem, add_handlers, answer
+from .routes import public, router
+from .schemas import DemoPerson
+
+_HEADERS = {
+    "Content-Security-Policy": "default-src 'self'; style-src 'self' 'unsafe-inline'; "
+    "img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "no-referrer",
+    "Cross-Origin-Opener-Policy": "same-origin",
+}
+
+
+@dataclass(frozen=True, kw_only=True)
+class Services:
+    """What the routes hand over to."""
+
+    engine: Engine
+    accounts: AccountService
+    visits: VisitService
+    reports: ReportService
+    secure_cookie: bool = True
+    demo_people: list[DemoPerson] = field(default_factory=list)
+
+
+def make_app(services: Services, page: Path | None = None) -> FastAPI:
+    """Build the application.
+
+    Parameters
+    ----------
+    services : Services
+    page : Path, optional
+        Folder of the built page; without it only the API answers.
+
+    """
+    app = FastAPI(
+        title="Gentle Plumb", version="0.1.0", docs_url=None, redoc_url=None,
+        openapi_url=None, separate_input_output_schemas=False,
+    )  # fmt: skip
+    app.state.services = services
+    app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=4)
+
+    @app.middleware("http")
+    async def headers(
+        request: Request, call_next: Callable[[Request], Awaitable[Response]]
+    ) -> Response:
+        response = await call_next(request)
+        response.headers.update(_HEADERS)
+        if request.url.path.startswith("/api"):
+            response.headers["Cache-Control"] = "no-store"
+        return response
+
+    add_handlers(app)
+    app.include_router(public)
+    app.include_router(router)
+    if page is not None:
+        _serve_page(app, page.resolve())
+    return app
+
+
+def _serve_page(app: FastAPI, page: Path) -> None:
+    @app.get("/{path:path}", include_in_schema=False)
+    def page_file(path: str) -> Response:
+        if path.startswith("api/"):
+            return answer(
+                Problem(type="not-found", title="not found", status=404, detail="No such address.")
+            )
+        wanted = (page / path).resolve()
+        if path and wanted.is_relative_to(page) and wanted.is_file():
+            age = "public, max-age=31536000, immutable" if "assets/" in path else "no-cache"
+            return FileResponse(wanted, headers={"Cache-Control": age})
+        return FileResponse(page / "index.html", headers={"Cache-Control": "no-cache"})

@@ -1,0 +1,123 @@
+"""Errors as problem JSON (RFC 9457), in one place."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from fastapi import FastAPI, Request
+from fastapi.encoders import jsonable_encoder
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from pydantic import BaseModel
+from sqlalchemy.exc import OperationalError
+from sqlalchemy.exc import TimeoutError as PoolTimeout
+from starlette.exceptions import HTTPException
+
+from ..core.errors import FieldError
+from ..services import errors as service
+
+
+class Problem(BaseModel):
+    """What went wrong; ``field``, ``value``, ``low``, ``high`` and ``unit`` where one field did."""
+
+    type: str
+    title: str
+    status: int
+    detail: str
+    field: str | None = None
+    value: str | None = None
+    low: float | None = None
+    high: float | None = None
+    unit: str | None = None
+    current: dict[str, Any] | None = None
+    missing: list[dict[str, str]] | None = None
+
+
+_STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
+    service.NotSignedIn: (401, "not-signed-in"),
+    service.NotAllowed: (403, "not-allowed"),
+    service.NotFound: (404, "not-found"),
+    service.AlreadyThere: (409, "already-there"),
+    service.StaleChange: (409, "stale"),
+    service.ReusedChange: (409, "reused-change"),
+    service.NotReady: (422, "not-ready"),
+    service.LockedOut: (429, "locked-out"),
+}
+
+
+def answer(problem: Problem, headers: dict[str, str] | None = None) -> JSONResponse:
+    """A problem as a response."""
+    return JSONResponse(
+        problem.model_dump(exclude_none=True), status_code=problem.status, headers=headers,
+        media_type="application/problem+json",
+    )  # fmt: skip
+
+
+def _field(_: Request, error: FieldError) -> JSONResponse:
+    return answer(
+        Problem(
+            type="bad-value",
+            title="This can't be kept as it is",
+            status=422,
+            detail=error.message,
+            field=error.field,
+            value=error.value,
+            low=error.low,
+            high=error.high,
+            unit=error.unit,
+        )
+    )
+
+
+def _service(_: Request, error: service.ServiceError) -> JSONResponse:
+    status, kind = _STATUS[type(error)]
+    problem = Problem(type=kind, title=kind.replace("-", " "), status=status, detail=str(error))
+    headers = None
+    if isinstance(error, service.StaleChange):
+        problem.current = jsonable_encoder(error.entry)
+    if isinstance(error, service.NotReady):
+        problem.missing = [{"field": path, "detail": words} for path, words in error.missing]
+    if isinstance(error, service.LockedOut):
+        headers = {"Retry-After": str(error.seconds)}
+    return answer(problem, headers)
+
+
+def _validation(_: Request, error: RequestValidationError) -> JSONResponse:
+    first = error.errors()[0]
+    where = ".".join(str(part) for part in first["loc"] if part not in ("body", "query", "path"))
+    given = first.get("input")
+    shown = None if given is None or isinstance(given, dict | list) else str(given)[:200]
+    return answer(
+        Problem(
+            type="bad-request",
+            title="This can't be read",
+            status=422,
+            detail=f"{where or 'request'}: {first['msg']}",
+            field=where,
+            value=shown,
+        )
+    )
+
+
+def _http(_: Request, error: HTTPException) -> JSONResponse:
+    detail = str(error.detail)
+    problem = Problem(type="http", title=detail, status=error.status_code, detail=detail)
+    return answer(problem, dict(error.headers) if error.headers else None)
+
+
+def _database(_: Request, __: Exception) -> JSONResponse:
+    return answer(
+        Problem(type="no-database", title="The database does not answer", status=503,
+                detail="Nothing was lost on this page. It will be sent again."),
+        {"Retry-After": "2"},
+    )  # fmt: skip
+
+
+def add_handlers(app: FastAPI) -> None:
+    """Register all handlers."""
+    app.add_exception_handler(FieldError, _field)  # type: ignore[arg-type]
+    app.add_exception_handler(service.ServiceError, _service)  # type: ignore[arg-type]
+    app.add_exception_handler(RequestValidationError, _validation)  # type: ignore[arg-type]
+    app.add_exception_handler(HTTPException, _http)  # type: ignore[arg-type]
+    app.add_exception_handler(OperationalError, _database)
+    app.add_exception_handler(PoolTimeout, _database)

@@ -1,0 +1,231 @@
+"""All routes. Each hands over to a service and gives its answer a shape."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any, Literal
+from uuid import UUID
+
+from fastapi import APIRouter, Query, Request, Response
+from sqlalchemy import text
+
+from ..core.drawing import SceneRequest
+from ..core.drawing.inks import INKS
+from ..core.record import FIELDS, STEPS
+from ..core.units import LengthUnit
+from ..documents import CaseDocument
+from ..documents.case_format import ResultDocument, result_document
+from ..services.reports import missing_for_signing
+from . import schemas as s
+from .gate import COOKIE, Signed, check_origin
+from .problems import Problem
+
+PROBLEMS: dict[int | str, dict[str, Any]] = {
+    code: {"model": Problem, "description": words,
+           "content": {"application/problem+json": {}}}
+    for code, words in ((401, "Not signed in"), (403, "Not allowed"), (404, "Not found"),
+                        (409, "Conflict"), (422, "Bad value"))
+}  # fmt: skip
+
+public = APIRouter(prefix="/api", tags=["open"])
+router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
+
+Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
+
+
+def _services(request: Request) -> Any:
+    return request.app.state.services
+
+
+@public.get("/health")
+def health(request: Request) -> dict[str, str]:
+    """Whether server and database answer."""
+    with _services(request).engine.connect() as connection:
+        connection.execute(text("select 1"))
+    return {"status": "ok"}
+
+
+@public.get("/welcome")
+def welcome(request: Request) -> s.Welcome:
+    """What the sign-in page shows; credentials only in demo mode."""
+    return s.Welcome(demo=_services(request).demo_people)
+
+
+@public.post("/session", responses={401: PROBLEMS[401], 422: PROBLEMS[422],
+                                    429: {"model": Problem}})  # fmt: skip
+def sign_in(request: Request, response: Response, given: s.SignIn) -> s.Me:
+    """Sign in: sets the session cookie."""
+    check_origin(request)
+    services = _services(request)
+    token, session, member = services.accounts.sign_in(given.email, given.password)
+    response.set_cookie(
+        COOKIE, token, httponly=True, secure=services.secure_cookie, samesite="strict",
+        path="/", expires=session.expires_at,
+    )  # fmt: skip
+    practice = services.accounts.practice(member)
+    return s.Me(name=member.name, title=member.title, email=member.email, role=member.role,
+                practice=practice.name, unit=practice.unit, csrf=session.csrf)  # fmt: skip
+
+
+@router.delete("/session", status_code=204)
+def sign_out(request: Request, response: Response, who: Signed) -> None:
+    """Sign out."""
+    _services(request).accounts.sign_out(who.session)
+    response.delete_cookie(COOKIE, path="/")
+
+
+@router.get("/me")
+def me(who: Signed) -> s.Me:
+    """Who is signed in, and the CSRF token."""
+    return s.Me(name=who.member.name, title=who.member.title, email=who.member.email,
+                role=who.member.role, practice=who.practice.name, unit=who.practice.unit,
+                csrf=who.session.csrf)  # fmt: skip
+
+
+@router.get("/members")
+def members(request: Request, who: Signed) -> list[s.MemberOut]:
+    """Everybody in the practice."""
+    return [s.MemberOut.of(member) for member in _services(request).accounts.members(who.member)]
+
+
+@router.post("/members", status_code=201)
+def add_member(request: Request, who: Signed, given: s.MemberIn) -> s.MemberOut:
+    """Let somebody in; owners only."""
+    made = _services(request).accounts.add_member(who.member, **given.model_dump())
+    return s.MemberOut.of(made)
+
+
+@router.get("/fields")
+def fields(who: Signed) -> s.Fields:
+    """The fields of a visit: labels, kinds, ranges, choices; and the drawing's inks."""
+    return s.Fields(
+        steps={step: label for step, label in STEPS.items()},
+        fields=list(FIELDS.values()),
+        inks=INKS,
+    )
+
+
+@router.get("/clients")
+def clients(request: Request, who: Signed) -> list[s.ClientOut]:
+    """All clients of the practice."""
+    return [
+        s.ClientOut(id=client.id, name=client.name, sex=client.sex, work=client.work)
+        for client in _services(request).visits.clients(who.member)
+    ]
+
+
+@router.post("/clients", status_code=201)
+def add_client(request: Request, who: Signed, given: s.ClientIn) -> s.ClientOut:
+    """A new client."""
+    made = _services(request).visits.add_client(who.member, **given.model_dump())
+    return s.ClientOut(id=made.id, name=made.name, sex=made.sex, work=made.work)
+
+
+@router.get("/visits")
+def visits(request: Request, who: Signed) -> list[s.VisitLineOut]:
+    """All visits, the latest first."""
+    return [s.VisitLineOut.of(line) for line in _services(request).visits.visits(who.member)]
+
+
+@router.post("/visits", status_code=201)
+def start_visit(request: Request, who: Signed, given: s.VisitIn) -> s.VisitOut:
+    """Start a visit."""
+    services = _services(request)
+    made = services.visits.start(who.member, given.client_id)
+    return _visit_out(services.visits.open(who.member, made.id))
+
+
+def _visit_out(opened: Any) -> s.VisitOut:
+    return s.VisitOut(
+        id=opened.visit.id,
+        client=s.ClientOut(**{name: getattr(opened.client, name)
+                              for name in s.ClientOut.model_fields}),
+        started_on=opened.visit.started_on,
+        revision=opened.visit.revision,
+        entries={entry.path: entry for entry in opened.entries},
+        reports=[s.ReportOut.of(report, opened.visit.revision) for report in opened.reports],
+    )  # fmt: skip
+
+
+@router.get("/visits/{visit_id}")
+def visit(request: Request, who: Signed, visit_id: UUID) -> s.VisitOut:
+    """A visit with its entries and signed versions."""
+    return _visit_out(_services(request).visits.open(who.member, visit_id))
+
+
+@router.put("/visits/{visit_id}/changes/{change_id}")
+def change(
+    request: Request, who: Signed, visit_id: UUID, change_id: UUID, given: s.ChangeIn
+) -> s.ChangeOut:
+    """Apply one change. Sent twice it counts once; on a stale version it answers 409."""
+    entry, revision = _services(request).visits.change(
+        who.member, visit_id, change_id=change_id, **given.model_dump()
+    )
+    return s.ChangeOut(entry=entry, revision=revision)
+
+
+@router.get("/visits/{visit_id}/worked")
+def worked(
+    request: Request,
+    who: Signed,
+    visit_id: UUID,
+    unit: Unit = "cm",
+    width: Annotated[float, Query(ge=300, le=4000)] = 860,
+    height: Annotated[float, Query(ge=300, le=4000)] = 700,
+    mode: Literal["both", "seated", "standing", "overlay"] = "both",
+    show: Literal["found", "target", "left"] = "target",
+) -> s.WorkedOut:
+    """The visit worked out and drawn, every text in the unit asked for."""
+    visits = _services(request).visits
+    opened = visits.open(who.member, visit_id)
+    workup = visits.work_up(opened, unit)
+    scene = visits.scene(
+        workup, SceneRequest(width=width, height=height, mode=mode, show=show, unit=unit)
+    )
+    return s.WorkedOut.of(workup, scene, opened.visit.revision)
+
+
+@router.get("/visits/{visit_id}/report")
+def draft(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.Draft:
+    """What the report would say now, and what a signature still waits for."""
+    services = _services(request)
+    content = services.reports.draft(who.member, who.practice, visit_id, unit)
+    missing = missing_for_signing(services.visits.worked(who.member, visit_id, unit))
+    return s.Draft(
+        content=content, missing=[{"field": path, "detail": words} for path, words in missing]
+    )
+
+
+@router.get("/visits/{visit_id}/report.pdf", response_class=Response,
+            responses={200: {"content": {"application/pdf": {}}}})  # fmt: skip
+def draft_pdf(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> Response:
+    """The draft as PDF."""
+    pdf = _services(request).reports.draft_pdf(who.member, who.practice, visit_id, unit)
+    return _pdf(pdf, "draft.pdf")
+
+
+@router.post("/visits/{visit_id}/reports", status_code=201)
+def sign(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.ReportOut:
+    """Sign: freezes the report as the next version."""
+    report = _services(request).reports.sign(who.member, who.practice, visit_id, unit)
+    return s.ReportOut.of(report, report.revision)
+
+
+@router.get("/reports/{report_id}.pdf", response_class=Response,
+            responses={200: {"content": {"application/pdf": {}}}})  # fmt: skip
+def report_pdf(request: Request, who: Signed, report_id: UUID) -> Response:
+    """A signed report, byte for byte as signed."""
+    report, pdf = _services(request).reports.pdf(who.member, report_id)
+    return _pdf(pdf, f"assessment-v{report.number}.pdf")
+
+
+def _pdf(pdf: bytes, name: str) -> Response:
+    return Response(
+        pdf, media_type="application/pdf",
+        headers={"Content-Disposition": f'inline; filename="{name}"'},
+    )  # fmt: skip
+
+
+@router.post("/fit")
+def fit_case(who: Signed, case: CaseDocument) -> ResultDocument:
+    """Work out a case that is not kept."""
+    return ResultDocument(**result_document(case))

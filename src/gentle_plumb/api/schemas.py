@@ -1,0 +1,248 @@
+"""What goes over the wire."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Annotated, Any, Literal
+from uuid import UUID
+
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+
+from ..core.drawing.inks import Ink
+from ..core.drawing.marks import Scene
+from ..core.findings import Finding
+from ..core.record import Field as RecordField
+from ..core.record.progress import StepProgress
+from ..core.units import LengthUnit
+from ..services.accounts import LEAST_PASSWORD
+from ..services.models import Entry, Member, Report, VisitLine
+from ..services.workup import JointView, Measured, RhythmView, RowView, Workup
+
+Name = Annotated[
+    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200,
+                           pattern=r"^[^\x00-\x1f]*$"),
+]  # fmt: skip
+Line = Annotated[
+    str, StringConstraints(strip_whitespace=True, max_length=200, pattern=r"^[^\x00-\x1f]*$")
+]
+Password = Annotated[str, StringConstraints(min_length=LEAST_PASSWORD, max_length=200)]
+Address = Annotated[
+    str,
+    StringConstraints(strip_whitespace=True, max_length=200,
+                      pattern=r"^[^@\s\x00-\x1f]+@[^@\s\x00-\x1f]+$"),
+]  # fmt: skip
+Sex = Literal["female", "male"]
+
+
+class Given(BaseModel):
+    """Base of what comes in: nothing unknown is taken silently."""
+
+    model_config = ConfigDict(extra="forbid")
+
+
+class SignIn(Given):
+    """Credentials."""
+
+    email: Annotated[str, StringConstraints(max_length=200)]
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class DemoPerson(BaseModel):
+    """Credentials shown in demo mode."""
+
+    email: str
+    password: str
+    says: str
+
+
+class Welcome(BaseModel):
+    """What the sign-in page may know."""
+
+    product: str = "Gentle Plumb"
+    demo: list[DemoPerson] = []
+
+
+class Me(BaseModel):
+    """The signed-in member."""
+
+    name: str
+    title: str
+    email: str
+    role: str
+    practice: str
+    unit: LengthUnit
+    csrf: str
+
+
+class MemberOut(BaseModel):
+    """A member, without secrets."""
+
+    id: UUID
+    name: str
+    title: str
+    email: str
+    role: str
+
+    @classmethod
+    def of(cls, member: Member) -> MemberOut:
+        """From the record."""
+        return cls(**{name: getattr(member, name) for name in cls.model_fields})
+
+
+class MemberIn(Given):
+    """A new member."""
+
+    email: Address
+    name: Name
+    title: Line = ""
+    role: Literal["owner", "practitioner", "reader"]
+    password: Password
+
+
+class Fields(BaseModel):
+    """The fields of a visit, its steps, and how the drawing is inked."""
+
+    steps: dict[str, str]
+    fields: list[RecordField]
+    inks: dict[str, Ink]
+
+
+class ClientIn(Given):
+    """A new client."""
+
+    name: Name
+    sex: Sex | None = None
+    work: Line = ""
+
+
+class ClientOut(BaseModel):
+    """A client."""
+
+    id: UUID
+    name: str
+    sex: Sex | None
+    work: str
+
+
+class VisitIn(Given):
+    """A new visit."""
+
+    client_id: UUID
+
+
+class VisitLineOut(BaseModel):
+    """A visit in a list."""
+
+    id: UUID
+    client_id: UUID
+    client: str
+    work: str
+    practitioner: str
+    started_on: date
+    changed_at: datetime | None
+    follow_up: str | None
+    state: Literal["new", "draft", "signed", "changed"]
+
+    @classmethod
+    def of(cls, line: VisitLine) -> VisitLineOut:
+        """From the record; ``changed`` is signed, then changed again."""
+        if line.signed_at is not None:
+            same = line.signed_revision == line.visit.revision
+            state: Literal["new", "draft", "signed", "changed"] = "signed" if same else "changed"
+        else:
+            state = "draft" if line.visit.revision else "new"
+        return cls(
+            id=line.visit.id, client_id=line.client.id, client=line.client.name,
+            work=line.client.work, practitioner=line.practitioner,
+            started_on=line.visit.started_on, changed_at=line.changed_at,
+            follow_up=line.follow_up, state=state,
+        )  # fmt: skip
+
+
+class ReportOut(BaseModel):
+    """A signed version."""
+
+    id: UUID
+    number: int
+    signed_by: str
+    signed_at: datetime
+    sha256: str
+    current: bool
+
+    @classmethod
+    def of(cls, report: Report, revision: int) -> ReportOut:
+        """From the record; ``current`` while nothing has changed since."""
+        return cls(
+            id=report.id, number=report.number, signed_by=report.signed_by,
+            signed_at=report.signed_at, sha256=report.sha256,
+            current=report.revision == revision,
+        )  # fmt: skip
+
+
+class VisitOut(BaseModel):
+    """A visit with its entries."""
+
+    id: UUID
+    client: ClientOut
+    started_on: date
+    revision: int
+    entries: dict[str, Entry]
+    reports: list[ReportOut]
+
+
+class ChangeIn(Given):
+    """One change: what was typed into which field, upon which version of it."""
+
+    path: Annotated[str, StringConstraints(max_length=200)]
+    typed: Annotated[str, StringConstraints(max_length=8000)]
+    expected_version: Annotated[int, Field(ge=0, le=2_000_000_000)]
+    unit: LengthUnit = "cm"
+
+
+class ChangeOut(BaseModel):
+    """The entry as it is now."""
+
+    entry: Entry
+    revision: int
+
+
+class WorkedOut(BaseModel):
+    """A visit worked out, with its drawing."""
+
+    revision: int
+    rows: list[RowView]
+    order: list[str]
+    steps: list[StepProgress]
+    findings: list[Finding]
+    measured: list[Measured]
+    rhythms: list[RhythmView]
+    joints: list[JointView]
+    notes: list[str]
+    standing_possible: bool
+    why_not_standing: str | None
+    hours: float
+    hours_doubt: str | None
+    over_found: float | None
+    over_set: float | None
+    scene: Scene
+
+    @classmethod
+    def of(cls, workup: Workup, scene: Scene, revision: int) -> WorkedOut:
+        """From the workup."""
+        result = workup.result
+        return cls(
+            revision=revision, rows=workup.rows,
+            order=[f"{row.posture}.{row.key}" for row in workup.order], steps=workup.steps,
+            findings=workup.findings, measured=workup.measured, rhythms=workup.rhythms,
+            joints=workup.joints, notes=list(result.notes),
+            standing_possible=result.standing.possible, why_not_standing=result.standing.why_not,
+            hours=workup.hours, hours_doubt=workup.hours_doubt,
+            over_found=result.seated.over_found, over_set=result.seated.over_set, scene=scene,
+        )  # fmt: skip
+
+
+class Draft(BaseModel):
+    """What a report says."""
+
+    content: dict[str, Any]
+    missing: list[dict[str, str]]

@@ -1,0 +1,109 @@
+"""One person's body: measured where it was, estimated where it can be, missing where it can't."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from ..errors import MissingDimension
+from .dimensions import Sex, dimension
+from .estimates import estimate_from_stature
+
+__all__ = ["Body", "BodyValue", "ValueSource"]
+
+ValueSource = Literal["measured", "self_measured", "carried_over", "estimated"]
+
+
+@dataclass(frozen=True, kw_only=True)
+class BodyValue:
+    """One dimension of one person: length and standard deviation in mm, and where it is from."""
+
+    mm: float
+    sd_mm: float
+    source: ValueSource
+
+
+@dataclass(frozen=True, kw_only=True)
+class Body:
+    """A person's dimensions, by identifier.
+
+    Parameters
+    ----------
+    values : mapping
+        What has been taken.
+    sex : {"female", "male"}, optional
+        Population for estimates.
+    posture : {"as_they_work", "erect"}
+        How the seated heights were taken; erect ones are lowered by the slump.
+
+    """
+
+    values: Mapping[str, BodyValue]
+    sex: Sex | None = None
+    posture: Literal["as_they_work", "erect"] = "as_they_work"
+
+    def value(self, name: str) -> BodyValue:
+        """The dimension, measured or estimated.
+
+        Raises
+        ------
+        MissingDimension
+            If it is neither measured nor can be estimated.
+
+        """
+        taken = self.values.get(name)
+        if taken is not None:
+            return taken
+        stature = self.values.get("stature")
+        if stature is None:
+            label = dimension(name).label
+            raise MissingDimension(name, f"{label} is not measured yet.")
+        guess = estimate_from_stature(name, stature_mm=stature.mm, sex=self.sex)
+        return BodyValue(mm=guess.value_mm, sd_mm=guess.sd_mm, source="estimated")
+
+    def mm(self, name: str) -> float:
+        """The dimension's length, mm. Raises as :meth:`value` does."""
+        return self.value(name).mm
+
+    def has(self, name: str) -> bool:
+        """Whether the dimension is measured or can be estimated."""
+        try:
+            self.value(name)
+        except MissingDimension:
+            return False
+        return True
+
+    def shifted(self, name: str, by_mm: float) -> Body:
+        """The same body with one dimension longer by ``by_mm``."""
+        value = self.value(name)
+        return replace(self, values={**self.values, name: replace(value, mm=value.mm + by_mm)})
+
+    def traced(self) -> tuple[Body, set[str]]:
+        """A copy that notes which dimensions are read, and the set it notes them in."""
+        seen: set[str] = set()
+        return _Traced(values=self.values, sex=self.sex, posture=self.posture, seen=seen), seen
+
+    def uncertainty(self, formula: Callable[[Body], float]) -> tuple[float, dict[str, float]]:
+        """Standard deviation of a formula's result, and what each dimension contributes, mm.
+
+        Each dimension that the formula reads is moved by one standard deviation either way;
+        half the difference is its contribution; contributions add in squares.
+        """
+        watched, seen = self.traced()
+        formula(watched)
+        shares: dict[str, float] = {}
+        for name in sorted(seen):
+            sd = self.value(name).sd_mm
+            high, low = formula(self.shifted(name, sd)), formula(self.shifted(name, -sd))
+            shares[name] = abs(high - low) / 2
+        return sum(share**2 for share in shares.values()) ** 0.5, shares
+
+
+@dataclass(frozen=True, kw_only=True)
+class _Traced(Body):
+    seen: set[str]
+
+    def value(self, name: str) -> BodyValue:
+        self.seen.add(name)
+        return super().value(name)

@@ -1,0 +1,6 @@
+"""The elevation: geometry for the drawing, as a list of marks; page and report only ink it."""
+
+from .marks import Mark, Scene
+from .scene import SceneRequest, draw_scene
+
+__all__ = ["Mark", "Scene", "SceneRequest", "draw_scene"]

@@ -1,0 +1,112 @@
+"""Marks: the smallest things a drawing is made of, in pixels, and the sheet that places them."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from math import acos, atan2, cos, hypot, pi, sin
+from typing import Literal
+
+Point = tuple[float, float]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Mark:
+    """A path, a text or a dot.
+
+    ``role`` names how it is inked (the page and the report each map roles to strokes and
+    fills); ``part`` links it to a field. ``x``, ``y`` and ``size`` in pixels.
+    """
+
+    kind: Literal["path", "text", "dot"]
+    role: str
+    d: str = ""
+    x: float = 0.0
+    y: float = 0.0
+    size: float = 0.0
+    text: str = ""
+    anchor: Literal["start", "middle", "end"] = "start"
+    part: str = ""
+    posture: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Scene:
+    """A finished drawing, ``width`` by ``height`` pixels."""
+
+    width: float
+    height: float
+    px_per_mm: float
+    marks: tuple[Mark, ...]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Sheet:
+    """From millimetres to pixels: origin on the floor line, ``facing`` 1 to the right, -1 left."""
+
+    x0: float
+    y0: float
+    scale: float
+    facing: int = 1
+
+    def at(self, point: Point) -> Point:
+        """A point in mm as pixels."""
+        return (
+            self.x0 + self.facing * self.scale * point[0],
+            self.y0 - self.scale * point[1],
+        )
+
+
+def number(value: float) -> str:
+    """A pixel coordinate, to a tenth."""
+    return f"{value:.1f}".removesuffix(".0")
+
+
+def polyline(points: Sequence[Point], *, closed: bool) -> str:
+    """SVG path data of straight lines."""
+    steps = " L".join(f"{number(x)} {number(y)}" for x, y in points)
+    return f"M{steps}{'Z' if closed else ''}"
+
+
+def smooth(points: Sequence[Point], *, closed: bool = True) -> str:
+    """SVG path data of a curve through all points (Catmull-Rom as cubic Béziers)."""
+    count = len(points)
+    data = f"M{number(points[0][0])} {number(points[0][1])}"
+    last = count if closed else count - 1
+    for i in range(last):
+        before, here = points[i - 1 if closed or i else i], points[i]
+        there = points[(i + 1) % count]
+        after = points[(i + 2) % count] if closed or i + 2 < count else there
+        first = (here[0] + (there[0] - before[0]) / 6, here[1] + (there[1] - before[1]) / 6)
+        second = (there[0] - (after[0] - here[0]) / 6, there[1] - (after[1] - here[1]) / 6)
+        data += "C" + " ".join(number(v) for p in (first, second, there) for v in p)
+    return data + ("Z" if closed else "")
+
+
+def tapered(start: Point, start_r: float, end: Point, end_r: float) -> list[Point]:
+    """Outline of a limb: two circles and their outer tangents, as points, mm."""
+    dx, dy = end[0] - start[0], end[1] - start[1]
+    length = hypot(dx, dy) or 1e-6
+    axis = atan2(dy, dx)
+    lean = max(-1.0, min(1.0, (start_r - end_r) / length))
+    half = acos(lean)
+    outline: list[Point] = []
+    for centre, r, low, high in ((end, end_r, -half, half), (start, start_r, half, 2 * pi - half)):
+        for k in range(9):
+            angle = axis + low + (high - low) * k / 8
+            outline.append((centre[0] + r * cos(angle), centre[1] + r * sin(angle)))
+    return outline
+
+
+def arc(centre: Point, radius: float, start: float, end: float) -> list[Point]:
+    """Points of an arc, angles in radians, mm."""
+    steps = max(4, round(abs(end - start) / 0.12))
+    return [
+        (centre[0] + radius * cos(a), centre[1] + radius * sin(a))
+        for a in (start + (end - start) * k / steps for k in range(steps + 1))
+    ]
+
+
+def box(left: float, bottom: float, right: float, top: float) -> list[Point]:
+    """A rectangle's corners."""
+    return [(left, bottom), (right, bottom), (right, top), (left, top)]

@@ -1,0 +1,108 @@
+"""The plan: shoulders, keys, mouse and screen from above, with the arm's angle."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from math import pi, radians, sin
+
+from ..fit import Case, Joint
+from ..posture import reach_to_keys
+from ..units import LengthUnit, format_length
+from ..workstation import Settings
+from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
+from .marks import Mark, Point, arc, box, number, polyline, smooth
+from .pose import drawable
+
+NEAR_MM = 380.0
+"""Reach of the hand from the shoulder for what is used all the time, mm. Source: house-mouse."""
+SPAN_MM = (-430.0, 620.0)
+"""What the plan shows from left to right of the midline, mm."""
+
+
+def ink_plan(case: Case, settings: Settings, joint: Joint | None, *, left: float, top: float,
+             width: float, height: float, unit: LengthUnit) -> list[Mark]:  # fmt: skip
+    """Marks of the plan: the person at the bottom looking up the sheet.
+
+    Parameters
+    ----------
+    left, top, width, height : float
+        The room for it, px.
+
+    """
+    body, known = drawable(case.body)
+    reach = reach_to_keys(
+        elbow_fingertip_length=body.mm("elbow_fingertip_length"), hand_length=body.mm("hand_length")
+    )
+    hand = case.workstation.mouse.hand
+    mirror = -1.0 if hand == "left" else 1.0
+    distance = min(settings.distance if settings.distance is not None else 625.0, 900.0)
+    low, high = -150.0, max(distance + 130.0, 640.0)
+    scale = min(width / (SPAN_MM[1] - SPAN_MM[0]), height / (high - low))
+    x0 = left + width / 2 - mirror * scale * (SPAN_MM[0] + SPAN_MM[1]) / 2
+    y0 = top + height + scale * low
+
+    def at(x: float, y: float) -> Point:
+        return x0 + scale * x, y0 - scale * y
+
+    marks: list[Mark] = []
+
+    def shape(role: str, points: Sequence[Point], part: str = "", *, closed: bool = True,
+              curved: bool = False) -> None:  # fmt: skip
+        placed = [at(*point) for point in points]
+        data = smooth(placed, closed=closed) if curved else polyline(placed, closed=closed)
+        marks.append(Mark(kind="path", role=role, d=data, part=part, posture="plan"))
+
+    half = body.mm("shoulder_breadth_biacromial") / 2
+    wide = body.mm("shoulder_breadth_bideltoid") / 2
+    tail = "" if known else "-faint"
+    screen = case.workstation.screen
+    if screen.kind is not None:
+        across = (screen.width or 310.0) / 2
+        shape("picture", [(-across, distance + 80), (across, distance + 80)], "screen_top",
+              closed=False)  # fmt: skip
+        shape("gaze", [(0, 100), (0, distance + 80)], "distance", closed=False)
+    for side in (-1.0, 1.0):
+        shape("reach", arc((side * half, 0), NEAR_MM, 0.05 * pi, 0.95 * pi), closed=False)
+    kind = case.workstation.keyboard.kind
+    if kind is not None:
+        right = KEYBOARD_RIGHT_MM[kind]
+        shape("device", box(-KEYBOARD_LEFT_MM, reach - 80, right, reach + 70), "keys")
+        shape("letters", box(-KEYBOARD_LEFT_MM + 14, reach - 62, 150, reach + 52), "keys")
+    shoulders = [(-wide, 0), (-wide * 0.7, 72), (0, 84), (wide * 0.7, 72), (wide, 0),
+                 (wide * 0.7, -72), (0, -92), (-wide * 0.7, -72)]  # fmt: skip
+    shape(f"figure-line{tail}", shoulders, curved=True)
+    shape(f"figure-fill{tail}", shoulders, curved=True)
+    head = [(-72, 10), (-58, 88), (0, 118), (58, 88), (72, 10), (50, -62), (0, -84), (-50, -62)]
+    shape(f"figure-arm-line{tail}", head, curved=True)
+    shape(f"figure-arm-fill{tail}", head, curved=True)
+    if settings.mouse is not None and hand is not None:
+        x, y = mirror * settings.mouse, reach - 10
+        off = joint is not None and bool(joint.over)
+        shape("device", [(x - 30, y - 45), (x + 30, y - 45), (x + 30, y + 20), (x, y + 58),
+                         (x - 30, y + 20)], "mouse", curved=True)  # fmt: skip
+        elbow = _elbow(case, joint, half * mirror, mirror, body.mm("shoulder_elbow_length"))
+        shape("limb", [(half * mirror, 0), elbow, (x, y)], "mouse", closed=False)
+        text_x, text_y = at(x + 46 * mirror, y - 20)
+        angle = "" if joint is None or joint.angle is None else f" · {joint.angle:.0f}°"
+        marks.append(
+            Mark(kind="text", role="dial-off" if off else "rule-value", x=text_x, y=text_y,
+                 text=f"{format_length(settings.mouse, unit)}{angle}", part="mouse",
+                 anchor="end" if mirror < 0 else "start", posture="plan")
+        )  # fmt: skip
+    low_x, high_x = at(SPAN_MM[0], 0)[0], at(SPAN_MM[1], 0)[0]
+    marks.append(
+        Mark(kind="path", role="midline", posture="plan",
+             d=f"M{number(x0)} {number(at(0, low + 20)[1])}L{number(x0)} "
+               f"{number(at(0, high)[1])}")
+    )  # fmt: skip
+    marks.append(
+        Mark(kind="text", role="caption", x=min(low_x, high_x) if mirror > 0 else left,
+             y=top + 10, text="From above", posture="plan")
+    )  # fmt: skip
+    return marks
+
+
+def _elbow(case: Case, joint: Joint | None, shoulder: float, side: float, upper: float) -> Point:
+    """Where the elbow is seen from above: out by the upper arm's angle, hanging otherwise."""
+    angle = joint.angle if joint is not None and joint.angle is not None else 0.0
+    return shoulder + side * upper * sin(radians(angle)), 20.0

@@ -1,0 +1,253 @@
+"""The whole drawing: both figures facing the staff, flags, ground rule, plan."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from ..errors import MissingInput
+from ..fit import Case, FitResult, Joint, PostureFit, joints_of
+from ..fit.frame import Frame
+from ..units import LengthUnit
+from ..workstation import Settings
+from .dials import ink_dials
+from .figure import ink_figure
+from .flags import FLAG_W, LANE, flags_of, ink_flags
+from .furniture import Ink, Place, ink_chair, ink_desk, ink_plumb, ink_screen, place_of
+from .marks import Mark, Point, Scene, Sheet, number
+from .plan import ink_plan
+from .pose import Pose, seated_pose, standing_pose
+from .staff import RULE_STEP, STAFF_W, ink_rule, ink_staff
+
+Mode = Literal["both", "seated", "standing", "overlay"]
+Show = Literal["found", "target", "left"]
+
+HEADROOM_MM = 70.0
+SEATED_SPAN_MM = (-260.0, 1120.0)
+STANDING_SPAN_MM = (-230.0, 900.0)
+"""What a figure with its furniture needs behind and in front of its origin, mm."""
+TOP_PX, RULE_PX = 26.0, 3 * RULE_STEP + 8
+
+
+@dataclass(frozen=True, kw_only=True)
+class SceneRequest:
+    """What to draw: ``width`` and ``height`` in px, which settings, which figures, which unit."""
+
+    width: float = 860.0
+    height: float = 700.0
+    mode: Mode = "both"
+    show: Show = "target"
+    unit: LengthUnit = "cm"
+
+
+@dataclass(frozen=True, kw_only=True)
+class _Side:
+    """One posture ready to draw."""
+
+    name: Literal["seated", "standing"]
+    fit: PostureFit
+    settings: Settings
+    pose: Pose
+    place: Place
+    joints: tuple[Joint, ...]
+    sheet: Sheet
+
+
+def settings_of(fit: PostureFit) -> Settings:
+    """The settings a fit aims at."""
+    values = {row.key: row.setting for row in fit.rows if row.key != "desk_depth"}
+    return Settings(**values)
+
+
+def _shown(case: Case, fit: PostureFit, left: Settings, show: Show) -> Settings:
+    """The settings to draw; what was not set is drawn as found, what was not found as aimed at."""
+    found = case.found_seated if fit.posture == "seated" else case.found_standing
+    aim = settings_of(fit)
+    order = {"found": (found,), "target": (aim, found), "left": (left, found, aim)}[show]
+    merged = {
+        key: next((value for layer in order if (value := layer.get(key)) is not None), None)
+        for key in Settings.__dataclass_fields__
+    }
+    if show == "found" and fit.posture == "standing":
+        merged = {key: merged[key] if merged[key] is not None else aim.get(key) for key in merged}
+    surface, thickness = merged["surface"], case.workstation.keyboard.thickness
+    if surface is not None and thickness is not None:
+        merged["keys"] = surface + thickness
+    return Settings(**merged)
+
+
+def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
+    settings = _shown(case, fit, left, show)
+    seated = fit.posture == "seated"
+    pose = seated_pose(case, settings) if seated else standing_pose(case, settings)
+    place = place_of(case, pose, settings)
+    mouse = replace(settings, mouse=settings.mouse if seated else None)
+    return _Side(
+        name=fit.posture, fit=fit, settings=settings, pose=pose, place=place,
+        joints=joints_of(case, mouse, fit.posture), sheet=Sheet(x0=0, y0=0, scale=1),
+    )  # fmt: skip
+
+
+def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]:
+    try:
+        frame = Frame.seated(case) if side.name == "seated" else Frame.standing(case)
+    except MissingInput:
+        return None, None
+    base = side.settings.seat if side.name == "seated" else 0.0
+    return (None, None) if base is None else (base + frame.eye, base + frame.elbow)
+
+
+def _ink_side(case: Case, side: _Side, *, faint: bool = False) -> list[Mark]:
+    ink = Ink(side.sheet, side.name)
+    if side.name == "seated":
+        ink_chair(ink, case, side.pose, side.settings)
+    ink_desk(ink, case, side.place, side.settings)
+    ink_screen(ink, case, side.pose, side.place, side.settings)
+    role = "ghost" if faint else "figure"
+    marks = [*ink.marks, *ink_figure(side.pose, side.sheet, posture=side.name, role=role)]
+    over = Ink(side.sheet, side.name)
+    if not faint:
+        ink_plumb(over, side.pose)
+        ink_dials(over, side.pose, side.joints, seated=side.name == "seated")
+    return [*marks, *over.marks]
+
+
+def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float) -> list[Mark]:
+    def px(x: float) -> float:
+        return side.sheet.at((x, 0.0))[0]
+
+    place, settings = side.place, side.settings
+    spans: list[tuple[str, str, float, float, float]] = []
+    if settings.distance is not None:
+        eye = side.pose.shoulder[0] + 80.0
+        spans.append(("distance", "eye to screen", px(eye), px(eye + settings.distance),
+                      settings.distance))  # fmt: skip
+    if settings.surface is not None:
+        spans.append(("keys", "edge to keys", px(place.edge), px(place.keys),
+                      place.keys - place.edge))  # fmt: skip
+    depth = case.workstation.desk.depth
+    if depth is not None and settings.surface is not None:
+        spans.append(("desk_depth", "desk depth", px(place.edge), px(place.edge + depth), depth))
+    return ink_rule(spans, y0=y0, unit=unit, posture=side.name, right_end=right)
+
+
+def _flags(case: Case, side: _Side, request: SceneRequest, overruled: set[str], *, edge: float,
+           hand: int, y0: float, scale: float) -> list[Mark]:  # fmt: skip
+    found = case.found_seated if side.name == "seated" else case.found_standing
+    aim = settings_of(side.fit)
+    reference = side.settings if request.show == "left" else found
+    eye, elbow = _eye_and_elbow(case, side)
+    flags = flags_of(side.fit, reference, overruled, eye, elbow, aim)
+    return ink_flags(
+        flags, staff_edge=edge, side=hand, y0=y0, scale=scale, top=TOP_PX, unit=request.unit,
+        posture=side.name,
+    )  # fmt: skip
+
+
+def draw_scene(
+    case: Case,
+    result: FitResult,
+    request: SceneRequest,
+    *,
+    left: tuple[Settings, Settings] = (Settings(), Settings()),
+    overruled: tuple[set[str], set[str]] = (set(), set()),
+) -> Scene:
+    """Draw a case.
+
+    Parameters
+    ----------
+    case, result
+        The case and its fit.
+    request : SceneRequest
+        Size, mode and unit.
+    left : pair of Settings
+        What was set and re-measured, seated and standing.
+    overruled : pair of sets
+        Keys the practitioner has put a number of their own to.
+
+    Returns
+    -------
+    Scene
+        Marks in px, to be inked in order.
+
+    """
+    seated = _side(case, result.seated, left[0], request.show)
+    standing = _side(case, result.standing, left[1], request.show)
+    sides = {"both": [seated, standing], "seated": [seated], "standing": [standing],
+             "overlay": [standing, seated]}[request.mode]  # fmt: skip
+    tallest = max(_height(side) for side in (seated, standing))
+    if request.mode == "seated":
+        tallest = max(_height(seated), 1350.0)
+    y0 = request.height - RULE_PX
+    lanes = (FLAG_W + LANE) * (1 if request.mode in ("seated", "standing") else 2)
+    spans = [SEATED_SPAN_MM if side.name == "seated" else STANDING_SPAN_MM for side in sides]
+    wide = spans[-1:] if request.mode == "overlay" else spans
+    need = sum(high - low for low, high in wide)
+    free = request.width - STAFF_W - 12.0 - (lanes if request.mode != "both" else 0.42 * lanes)
+    scale = min((y0 - TOP_PX) / (tallest + HEADROOM_MM), free / need)
+    staff_left, sheets = _places(request, sides, scale, y0)
+    sides = [replace(side, sheet=sheet) for side, sheet in zip(sides, sheets, strict=True)]
+
+    marks = [_floor(request.width, y0)]
+    if request.mode in ("both", "seated", "overlay"):
+        marks += _plan(case, seated, request, scale, y0, staff_left)
+    for index, side in enumerate(sides):
+        marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0)
+    top_mm = (y0 - TOP_PX) / scale
+    marks += ink_staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
+    for side in sides:
+        hand = 1 if side.name == "seated" else -1
+        edge = staff_left if hand == 1 else staff_left + STAFF_W
+        mine = overruled[0 if side.name == "seated" else 1]
+        marks += _flags(case, side, request, mine, edge=edge, hand=hand, y0=y0, scale=scale)
+        if request.mode != "overlay" or side.name == "seated":
+            right = staff_left if hand == 1 else request.width
+            marks += _rule(case, side, y0, request.unit, right)
+    return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
+
+
+def _height(side: _Side) -> float:
+    return max(side.pose.head[1] + 120 * side.pose.scale, side.settings.screen_top or 0.0)
+
+
+def _places(
+    request: SceneRequest, sides: list[_Side], scale: float, y0: float
+) -> tuple[float, list[Sheet]]:
+    """Where the staff stands and each figure has its origin, px."""
+    seat_low, seat_high = SEATED_SPAN_MM
+    stand_low = STANDING_SPAN_MM[0]
+    if request.mode == "both":
+        room = (request.width - STAFF_W) / (
+            (seat_high - seat_low) + (STANDING_SPAN_MM[1] - stand_low)
+        )
+        staff_left = room * (seat_high - seat_low)
+        return staff_left, [
+            Sheet(x0=12 - seat_low * scale, y0=y0, scale=scale),
+            Sheet(x0=request.width - 12 + stand_low * scale, y0=y0, scale=scale, facing=-1),
+        ]
+    if request.mode == "standing":
+        staff_left = 8.0
+        sheet = Sheet(x0=request.width - 12 + stand_low * scale, y0=y0, scale=scale, facing=-1)
+        return staff_left, [sheet]
+    right = STAFF_W + 8 + (FLAG_W + LANE if request.mode == "overlay" else 0.0)
+    sheet = Sheet(x0=12 - seat_low * scale, y0=y0, scale=scale)
+    return request.width - right, [sheet for _ in sides]
+
+
+def _floor(width: float, y0: float) -> Mark:
+    return Mark(kind="path", role="floor", d=f"M0 {number(y0)}L{number(width)} {number(y0)}")
+
+
+def _plan(
+    case: Case, side: _Side, request: SceneRequest, scale: float, y0: float, staff_left: float
+) -> list[Mark]:
+    """The plan in the empty band above the seated figure, where there is room for it."""
+    head: Point = (0.0, y0 - (_height(side) + 30) * scale)
+    height = head[1] - TOP_PX
+    if height < 90:
+        return []
+    arm = next((joint for joint in side.joints if joint.joint == "upper_arm"), None)
+    return ink_plan(
+        case, side.settings, arm, left=16, top=8, width=min(300.0, staff_left - FLAG_W - LANE - 24),
+        height=min(height + 8, 230.0), unit=request.unit,
+    )  # fmt: skip

@@ -1,0 +1,15 @@
+"""Targets from a body, and what real equipment makes of them."""
+
+from .case import Case
+from .fit import fit
+from .joints import Joint, joints_of
+from .order import working_order
+from .policies import JOINT_BANDS, Band, Policy
+from .result import Cost, FitResult, FitRow, Limit, PostureFit
+from .terms import Term, terms_text, total
+from .wording import limit_text
+
+__all__ = [
+    "JOINT_BANDS", "Band", "Case", "Cost", "FitResult", "FitRow", "Joint", "Limit", "Policy",
+    "PostureFit", "Term", "fit", "joints_of", "limit_text", "terms_text", "total", "working_order",
+]  # fmt: skip

@@ -1,0 +1,184 @@
+"""Seat, footrest, seat depth, lumbar pad and armrests."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from math import radians, sin
+
+from ..body import Body
+from .case import Case
+from .frame import elbow_terms, legs_terms, reach
+from .joints import Joint
+from .result import FitRow, Limit
+from .rows import SAME_MM, Quantity, end_limit, limit, ranged_row, set_row, target_row
+from .terms import Term, total
+
+FINGERS_PER_HAND = 4
+ARMREST_BAND_MM = 20.0
+LUMBAR_BAND_MM = 25.0
+SEAT_DEPTH_BAND_FINGERS = 0.5
+"""Sources: house-seat-depth, house-armrest, house-lumbar."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class SeatAim:
+    """What the search with free pieces made of the seat: its height, and which part decided."""
+
+    height: float
+    by_hands: bool
+
+
+def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -> tuple[Term, ...]:
+    """Seat height that brings the elbow to keys on a surface that can't move."""
+    return (
+        Term(label="surface", value=surface),
+        Term(label="keyboard", value=case.keyboard_thickness()),
+        Term(label="elbow over the seat", value=-total(elbow_terms(body, case))),
+        Term(
+            label=f"forearm at {elbow_deg:.0f}°",
+            value=reach(body) * sin(radians(elbow_deg - 90)),
+        ),
+    )
+
+
+def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Joint | None,
+             knee: Joint | None, fixed_surface: float | None) -> FitRow:  # fmt: skip
+    """The seat: set to the legs, or to the hands where the surface can't move."""
+    policy, desk, chair = case.policy, case.workstation.desk, case.workstation.chair
+    by_hands = aim is not None and aim.by_hands and fixed_surface is not None
+    about = Quantity(
+        key="seat", posture="seated", label="Seat", source="house-relief",
+        why="The surface can't move, so the hands decide and the feet are supported."
+        if by_hands else "Feet stand flat, thighs level.",
+    )  # fmt: skip
+
+    def terms(body: Body) -> Sequence[Term]:
+        if by_hands and fixed_surface is not None:
+            return hands_seat_terms(body, case, fixed_surface, policy.elbow_angle)
+        legs = legs_terms(body, case)
+        extra = aim.height - total(legs_terms(case.body, case)) if aim is not None else 0.0
+        if abs(extra) < SAME_MM:
+            return legs
+        return (*legs, Term(label="within the band for the hands", value=extra))
+
+    def ends(target: float) -> tuple[float, float]:
+        if by_hands and fixed_surface is not None:
+            ends = [total(hands_seat_terms(case.body, case, fixed_surface, angle))
+                    for angle in (90.0, 110.0)]  # fmt: skip
+            return ends[0], ends[1]
+        legs = total(legs_terms(case.body, case))
+        return legs - policy.flat_feet_margin, legs + policy.flat_feet_margin
+
+    row = target_row(case, about, terms, ends, found=case.found_seated.seat)
+    if row.target is None or setting is None:
+        return set_row(row, setting)
+    limits = end_limit("chair", chair.seat, row.target)
+    if fixed_surface is not None and desk.thickness is not None:
+        room = fixed_surface - desk.thickness - policy.thigh_room
+        highest = room - case.body.mm("thigh_clearance")
+        if row.target > highest + SAME_MM:
+            limits.append(limit("desk", "thighs", highest, row.target - highest))
+    limits.sort(key=lambda found: abs(found.at - setting))
+    if not limits and abs(setting - row.target) > SAME_MM:
+        limits = [limit("chair", "choice", setting, row.target - setting)]
+    return set_row(row, setting, limits, elbow if by_hands else knee)
+
+
+def footrest_row(case: Case, seat: float | None) -> FitRow:
+    """What the feet stand on where the seat is higher than the legs."""
+    about = Quantity(
+        key="footrest", posture="seated", label="Footrest", source="house-relief",
+        why="Hanging feet press the thighs on the seat's edge.",
+    )  # fmt: skip
+
+    def terms(body: Body) -> Sequence[Term]:
+        legs = total(legs_terms(body, case))
+        if seat is None or seat - legs <= case.policy.flat_feet_margin:
+            return (Term(label="feet reach the floor", value=0.0),)
+        return Term(label="seat", value=seat), Term(label="seat for the legs", value=-legs)
+
+    def ends(target: float) -> tuple[float, float]:
+        margin = case.policy.flat_feet_margin
+        return max(0.0, target - margin), target + margin
+
+    found = case.found_seated.footrest
+    row = target_row(case, about, terms, ends, found=found)
+    return set_row(row, row.target)
+
+
+def finger(body: Body) -> float:
+    """Breadth of a finger, mm."""
+    return body.mm("hand_breadth") / FINGERS_PER_HAND
+
+
+def seat_depth_row(case: Case) -> FitRow:
+    """Usable depth of the seat pan."""
+    policy = case.policy
+    about = Quantity(
+        key="seat_depth", posture="seated", label="Seat depth", source="house-seat-depth",
+        why="Two to three fingers fit behind the knee with the back on the backrest.",
+    )  # fmt: skip
+
+    def terms(body: Body) -> Sequence[Term]:
+        gap = policy.fingers_behind_knee * finger(body)
+        return (
+            Term(label="thigh", value=body.mm("buttock_popliteal_length")),
+            Term(label=f"{policy.fingers_behind_knee:g} fingers", value=-gap),
+        )
+
+    def ends(target: float) -> tuple[float, float]:
+        half = SEAT_DEPTH_BAND_FINGERS * finger(case.body)
+        return target - half, target + half
+
+    row = target_row(case, about, terms, ends, found=case.found_seated.seat_depth)
+    return ranged_row(row, "seat_depth", case.workstation.chair.depth)
+
+
+def lumbar_row(case: Case) -> FitRow:
+    """Centre of the lumbar pad over the loaded seat."""
+    about = Quantity(
+        key="lumbar", posture="seated", label="Lumbar pad", source="house-lumbar",
+        why="The pad meets the small of the back; felt again after any change of recline.",
+    )  # fmt: skip
+    row = target_row(
+        case,
+        about,
+        lambda body: (
+            Term(label="small of the back over the seat", value=body.mm("lumbar_height_sitting")),
+        ),
+        lambda target: (target - LUMBAR_BAND_MM, target + LUMBAR_BAND_MM),
+        found=case.found_seated.lumbar,
+    )
+    return ranged_row(row, "lumbar", case.workstation.chair.lumbar)
+
+
+def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow:
+    """Armrest over the seat, and whether it meets the desk."""
+    chair, desk = case.workstation.chair, case.workstation.desk
+    about = Quantity(
+        key="armrest", posture="seated", label="Armrests", source="house-armrest",
+        why="Light support just under the elbow; never lifting the shoulder.",
+    )  # fmt: skip
+    below = case.policy.armrest_below_elbow
+    row = target_row(
+        case,
+        about,
+        lambda body: (
+            *elbow_terms(body, case), Term(label="light support", value=-below)
+        ),
+        lambda target: (target + below - ARMREST_BAND_MM, target + below),
+        found=case.found_seated.armrest,
+    )  # fmt: skip
+    if chair.armrests == "none":
+        return replace(
+            row, status="not_assessable", reason="The chair has no armrests.", setting=None
+        )
+    row = ranged_row(row, "armrest", chair.armrest)
+    if row.setting is None or seat is None or surface is None or desk.thickness is None:
+        return row
+    limits: list[Limit] = list(row.limits)
+    highest = surface - desk.thickness - seat
+    if row.setting > highest + SAME_MM:
+        limits.append(limit("armrest", "collides", highest, row.setting - highest))
+    return set_row(row, row.setting, limits)

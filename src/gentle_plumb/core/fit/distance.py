@@ -1,0 +1,112 @@
+"""Eye-to-screen distance and the depth of desk it needs."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from math import radians, tan
+
+from ..body import Body
+from ..posture import belly_front_x, keys_x, shoulder_x
+from ..posture.chain import EYE_BEFORE_SHOULDER_MM
+from ..workstation.equipment import HOME_ROW_TO_FRONT_MM, LAPTOP_HINGE_BEHIND_KEYS_MM
+from .case import Case
+from .frame import reach
+from .terms import Term, total
+
+FIST_SHARE = 0.45
+"""Share of the hand's length from the knuckles on. Source: house-screen."""
+
+
+def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
+    """Eye to picture by the distance rule, then moved back as far as the picture's size asks."""
+    arm = body.mm("upper_limb_length")
+    terms = [Term(label="arm", value=arm)]
+    if case.policy.distance_rule == "fist":
+        terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
+    terms.append(Term(label="eye ahead of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))
+    plain = total(terms)
+    least, why = least_distance(case)
+    if least > plain:
+        terms.append(Term(label=why, value=least - plain))
+    return tuple(terms)
+
+
+def least_distance(case: Case) -> tuple[float, str]:
+    """The nearest the picture may come, mm, and what asks for it."""
+    policy, screen = case.policy, case.workstation.screen
+    limits = [(policy.least_distance, "never nearer")]
+    if screen.width is not None:
+        across = screen.width / 2 / tan(radians(policy.widest_picture_deg / 2))
+        limits.append((across, "picture's width"))
+    if screen.height is not None:
+        tall = screen.height / 2 / tan(radians(policy.tallest_picture_deg / 2))
+        alone = screen.height / tan(radians(policy.lowest_gaze_deg))
+        limits += [(tall, "picture's height"), (alone, "read with the eyes alone")]
+    return max(limits)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Depth:
+    """Where things stand along the floor, mm in front of the backrest plane at seat level."""
+
+    shoulder: float
+    keys: float
+    edge: float
+    picture: float
+    back: float
+    belly_checked: bool
+
+    @property
+    def needed(self) -> float:
+        """From the desk's front edge to the back of the stand, mm."""
+        return self.back - self.edge
+
+
+def along_the_floor(
+    body: Body, case: Case, *, elbow_deg: float, distance: float | None, seated: bool = True
+) -> Depth:
+    """Shoulder, home row, desk edge and picture plane; keyboard at the front edge (policy).
+
+    ``distance`` None stands for a laptop: its picture rises from its own hinge.
+    """
+    recline = case.policy.recline if seated else 0.0
+    shoulder = shoulder_x(
+        shoulder_height_sitting=body.mm("shoulder_height_sitting"),
+        thigh_clearance=body.mm("thigh_clearance"),
+        recline_deg=recline,
+    )
+    keys = keys_x(
+        shoulder=shoulder,
+        shoulder_elbow_length=body.mm("shoulder_elbow_length"),
+        flexion_deg=case.policy.flexion,
+        reach=reach(body),
+        elbow_deg=elbow_deg,
+    )
+    edge = keys - HOME_ROW_TO_FRONT_MM
+    belly_known = "abdominal_depth_sitting" in body.values and body.has("elbow_height_sitting")
+    if belly_known:
+        belly = belly_front_x(
+            abdominal_depth=body.mm("abdominal_depth_sitting"),
+            elbow_height_sitting=body.mm("elbow_height_sitting"),
+            thigh_clearance=body.mm("thigh_clearance"),
+            recline_deg=recline,
+        )
+        edge = max(edge, belly) if belly <= keys else belly
+    picture = (
+        keys + LAPTOP_HINGE_BEHIND_KEYS_MM
+        if distance is None
+        else shoulder + EYE_BEFORE_SHOULDER_MM + distance
+    )
+    behind = case.workstation.screen.depth_behind
+    if behind is None:
+        behind = 0.0 if distance is None else case.policy.stand_depth
+    return Depth(
+        shoulder=shoulder, keys=keys, edge=edge, picture=picture, back=picture + behind,
+        belly_checked=belly_known,
+    )  # fmt: skip
+
+
+def laptop_distance(body: Body, case: Case, *, elbow_deg: float) -> float:
+    """Eye to a laptop's picture when the hands are on its keys, mm."""
+    depth = along_the_floor(body, case, elbow_deg=elbow_deg, distance=None)
+    return depth.picture - depth.shoulder - EYE_BEFORE_SHOULDER_MM

@@ -1,0 +1,134 @@
+"""The lengths of one person in one posture that the search, the joints and the drawing share."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..body import Body
+from ..posture import (
+    elbow_above_seat,
+    eye_above_seat,
+    reach_to_keys,
+    seat_for_legs,
+    trunk_drop,
+)
+from .case import Case
+from .terms import Term, total
+
+
+def slump(case: Case, amount: float) -> float:
+    """The slump to subtract, mm: nothing where the body was measured as they work."""
+    return amount if case.body.posture == "erect" else 0.0
+
+
+def reach(body: Body) -> float:
+    """Elbow to the home row, mm."""
+    return reach_to_keys(
+        elbow_fingertip_length=body.mm("elbow_fingertip_length"), hand_length=body.mm("hand_length")
+    )
+
+
+def legs_terms(body: Body, case: Case) -> tuple[Term, ...]:
+    """Seat height for flat feet, by its terms."""
+    policy, shoe, leg = case.policy, case.shoe(), body.mm("popliteal_height")
+    whole = seat_for_legs(
+        popliteal_height=leg,
+        shoe=shoe,
+        relief=policy.relief,
+        buttock_popliteal_length=body.mm("buttock_popliteal_length") if policy.thigh_slope else 0.0,
+        thigh_slope_deg=policy.thigh_slope,
+    )
+    return (
+        Term(label="lower leg", value=leg),
+        Term(label="shoe", value=shoe),
+        Term(label="relief", value=-policy.relief),
+        Term(label="thigh slope", value=whole - leg - shoe + policy.relief),
+    )
+
+
+def _drop(body: Body, case: Case) -> float:
+    return trunk_drop(
+        shoulder_height_sitting=body.mm("shoulder_height_sitting"),
+        thigh_clearance=body.mm("thigh_clearance"),
+        recline_deg=case.policy.recline,
+    )
+
+
+def elbow_terms(body: Body, case: Case) -> tuple[Term, ...]:
+    """Elbow above the seat, by its terms."""
+    policy, height, drop = case.policy, body.mm("elbow_height_sitting"), _drop(body, case)
+    slumped = slump(case, policy.slump_elbow)
+    upper = body.mm("shoulder_elbow_length") if policy.flexion else 0.0
+    whole = elbow_above_seat(
+        elbow_height_sitting=height,
+        drop=drop,
+        shoulder_elbow_length=upper,
+        flexion_deg=policy.flexion,
+    )
+    return (
+        Term(label="elbow over the seat", value=height),
+        Term(label="recline", value=-drop),
+        Term(label="arm forward", value=whole - height + drop),
+        Term(label="slump", value=-slumped),
+    )
+
+
+def eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
+    """Eye above the seat, by its terms."""
+    height, drop = body.mm("eye_height_sitting"), _drop(body, case)
+    slumped = slump(case, case.policy.slump_eye)
+    return (
+        Term(label="eye over the seat", value=height),
+        Term(label="recline", value=eye_above_seat(eye_height_sitting=height, drop=drop) - height),
+        Term(label="slump", value=-slumped),
+    )
+
+
+def standing_elbow_terms(body: Body, case: Case) -> tuple[Term, ...]:
+    """Elbow over the floor when standing, by its terms."""
+    return (
+        Term(label="elbow, standing", value=body.mm("elbow_height_standing")),
+        *_raised_terms(case),
+    )
+
+
+def standing_eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
+    """Eye over the floor when standing, by its terms."""
+    return (
+        Term(label="eye, standing", value=body.mm("eye_height_standing")),
+        *_raised_terms(case),
+    )
+
+
+def _raised_terms(case: Case) -> tuple[Term, Term]:
+    raised = case.raised()
+    return Term(label="shoe", value=raised - case.mat), Term(label="mat", value=case.mat)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Frame:
+    """Elbow and eye over the base (loaded seat, or floor), reach to the keys; mm."""
+
+    elbow: float
+    eye: float
+    reach: float
+
+    @classmethod
+    def seated(cls, case: Case) -> Frame:
+        """Raises MissingInput for what is not known."""
+        body = case.body
+        return cls(
+            elbow=total(elbow_terms(body, case)),
+            eye=total(eye_terms(body, case)),
+            reach=reach(body),
+        )
+
+    @classmethod
+    def standing(cls, case: Case) -> Frame:
+        """Raises MissingInput for what is not known."""
+        body = case.body
+        return cls(
+            elbow=total(standing_elbow_terms(body, case)),
+            eye=total(standing_eye_terms(body, case)),
+            reach=reach(body),
+        )

@@ -1,0 +1,121 @@
+"""Surface, keys and mouse."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from math import radians, sin
+
+from ..body import Body
+from ..errors import MissingInput
+from ..posture.chain import FREE_FOREARM_TURN_DEG
+from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
+from .case import Case
+from .frame import elbow_terms, reach, standing_elbow_terms
+from .joints import Joint
+from .policies import JOINT_BANDS
+from .result import FitRow, Limit, Posture
+from .rows import SAME_MM, Quantity, end_limit, limit, set_row, target_row
+from .terms import Term, total
+
+
+def keys_terms(body: Body, case: Case, posture: Posture, seat: float | None,
+               elbow_deg: float) -> tuple[Term, ...]:  # fmt: skip
+    """Home row over the floor at which the wrist is straight, by its terms."""
+    forearm = Term(
+        label=f"forearm at {elbow_deg:.0f}°", value=-reach(body) * sin(radians(elbow_deg - 90))
+    )
+    if posture == "standing":
+        return (*standing_elbow_terms(body, case), forearm)
+    if seat is None:
+        raise MissingInput("seat", "The seat height is not known yet.")
+    return (Term(label="seat", value=seat), *elbow_terms(body, case), forearm)
+
+
+def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> FitRow:
+    settings = case.found_seated if posture == "seated" else case.found_standing
+    surface = key == "surface"
+    about = Quantity(
+        key=key, posture=posture, label="Surface" if surface else "Keys",
+        source="house-joint-bands",
+        why="The keys come to hands with hanging shoulders and straight wrists."
+        if surface else "Home row level with the hands, wrists straight.",
+    )  # fmt: skip
+
+    def terms(body: Body, angle: float = case.policy.elbow_angle) -> Sequence[Term]:
+        keys = keys_terms(body, case, posture, seat, angle)
+        if not surface:
+            return keys
+        return (*keys, Term(label="keyboard", value=-case.keyboard_thickness()))
+
+    def ends(_: float) -> tuple[float, float]:
+        band = JOINT_BANDS["elbow"]
+        return total(terms(case.body, band.high)), total(terms(case.body, band.low))
+
+    return target_row(case, about, terms, ends, found=settings.get(key))
+
+
+def surface_limits(
+    case: Case, target: float, seat: float | None, setting: float, *, seated: bool
+) -> list[Limit]:
+    """What keeps the surface from its target: the desk's range, or the thighs."""
+    desk = case.workstation.desk
+    limits = end_limit("desk", desk.surface, target)
+    if seated and seat is not None and desk.thickness is not None:
+        lowest = seat + case.body.mm("thigh_clearance") + case.policy.thigh_room + desk.thickness
+        if target < lowest - SAME_MM:
+            limits.append(limit("desk", "thighs", lowest, target - lowest))
+    limits.sort(key=lambda found: abs(found.at - setting))
+    return limits
+
+
+def hand_rows(case: Case, posture: Posture, seat: float | None, surface: float | None,
+              elbow: Joint | None) -> list[FitRow]:  # fmt: skip
+    """The rows of the surface and of the keys on it."""
+    top, keys = (_hand_row(case, posture, seat, key) for key in ("surface", "keys"))
+    if top.target is None or surface is None:
+        return [set_row(top, surface), keys]
+    limits = surface_limits(case, top.target, seat, surface, seated=posture == "seated")
+    thickness = case.keyboard_thickness()
+    return [
+        set_row(top, surface, limits, elbow),
+        set_row(keys, surface + thickness, limits, elbow),
+    ]
+
+
+def mouse_row(case: Case, arm: Joint | None) -> FitRow:
+    """Centre of the mouse from the midline: beside the keyboard, upper arm hanging."""
+    keyboard, hand = case.workstation.keyboard, case.workstation.mouse.hand
+    about = Quantity(
+        key="mouse", posture="seated", label="Mouse", source="house-mouse",
+        why="As near as the keyboard allows, so that the upper arm can hang.",
+    )  # fmt: skip
+
+    def edge() -> float:
+        if hand is None:
+            raise MissingInput("mouse_hand", "The mouse hand is not recorded.")
+        if hand == "left":
+            return KEYBOARD_LEFT_MM
+        if keyboard.kind is None:
+            raise MissingInput("keyboard_kind", "The kind of keyboard is not recorded.")
+        return KEYBOARD_RIGHT_MM[keyboard.kind]
+
+    def widest(body: Body) -> float:
+        free = reach(body) * sin(radians(FREE_FOREARM_TURN_DEG))
+        upper = body.mm("shoulder_elbow_length") * sin(radians(JOINT_BANDS["upper_arm"].high))
+        return body.mm("shoulder_breadth_biacromial") / 2 + free + upper
+
+    row = target_row(
+        case,
+        about,
+        lambda body: (
+            Term(label=f"{hand} edge of the keyboard", value=edge()),
+            Term(label="half a mouse and a gap", value=case.policy.mouse_gap),
+        ),
+        lambda target: (edge(), max(target, widest(case.body))),
+        found=case.found_seated.mouse,
+    )
+    if row.target is None:
+        return row
+    over = row.target - widest(case.body)
+    limits = [limit("keyboard", "wide", row.target, -over)] if over > SAME_MM else []
+    return set_row(row, row.target, limits, arm)

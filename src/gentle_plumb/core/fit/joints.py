@@ -1,0 +1,146 @@
+"""The joint angles that settings make of a body, each against its band."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from math import asin, degrees, radians, tan
+from typing import Literal
+
+from ..errors import MissingInput, OutOfReach
+from ..posture import abduction_deg, elbow_angle_deg, gaze_deg
+from ..workstation import Settings
+from .case import Case
+from .frame import Frame, legs_terms, reach
+from .policies import JOINT_BANDS, JOINT_LABELS, Band
+from .terms import total
+
+
+@dataclass(frozen=True, kw_only=True)
+class Joint:
+    """One joint: angle and band in degrees, ``over`` how far outside (signed), 0 inside.
+
+    ``angle`` is None where it can't be told; ``reason`` says why. An elbow that no angle can
+    serve has ``over`` None, too, and the reason "out of reach".
+    """
+
+    joint: str
+    label: str
+    angle: float | None
+    low: float
+    high: float
+    over: float | None
+    reason: str | None = None
+
+
+def neck_band(case: Case, distance: float) -> Band:
+    """The band of the gaze to the top edge that the screen rule and lenses ask for, degrees."""
+    low, high = screen_top_band(case, distance)
+    return Band(
+        low=gaze_deg(above_eye=low, distance=distance),
+        high=gaze_deg(above_eye=high, distance=distance),
+    )
+
+
+def screen_top_band(case: Case, distance: float) -> tuple[float, float]:
+    """Allowed height of the picture's top edge over the eye, mm, low and high."""
+    policy = case.policy
+    drop_deg = {
+        "none": 0.0,
+        "progressive": policy.lens_drop_progressive_deg,
+        "bifocal": policy.lens_drop_bifocal_deg,
+    }[case.lower_lens]
+    high = policy.screen_top_high - distance * tan(radians(drop_deg))
+    return high + policy.screen_top_low - policy.screen_top_high, high
+
+
+def _need(value: float | None, what: str, reason: str) -> float:
+    if value is None:
+        raise MissingInput(what, reason)
+    return value
+
+
+def _elbow(case: Case, settings: Settings, seated: bool) -> float:
+    frame = Frame.seated(case) if seated else Frame.standing(case)
+    base = _need(settings.seat, "seat", "The seat height is not recorded.") if seated else 0.0
+    keys = settings.keys
+    if keys is None:
+        surface = _need(settings.surface, "surface", "The surface height is not recorded.")
+        keys = surface + case.keyboard_thickness()
+    return elbow_angle_deg(elbow=base + frame.elbow, keys=keys, reach=frame.reach)
+
+
+def thigh_rise_deg(case: Case, settings: Settings) -> float:
+    """How far the thighs rise towards the knee, degrees; 0 where they are level or supported."""
+    seat = _need(settings.seat, "seat", "The seat height is not recorded.")
+    legs = total(legs_terms(case.body, case)) + (settings.footrest or 0.0)
+    below = legs - seat - case.policy.flat_feet_margin
+    return degrees(asin(min(1.0, max(0.0, below / case.body.mm("buttock_popliteal_length")))))
+
+
+def _upper_arm(case: Case, settings: Settings) -> float:
+    body = case.body
+    return abduction_deg(
+        offset=_need(settings.mouse, "mouse", "The mouse position is not recorded."),
+        biacromial=body.mm("shoulder_breadth_biacromial"),
+        reach=reach(body),
+        shoulder_elbow_length=body.mm("shoulder_elbow_length"),
+    )
+
+
+def _gaze_top(case: Case, settings: Settings, seated: bool) -> float:
+    frame = Frame.seated(case) if seated else Frame.standing(case)
+    base = _need(settings.seat, "seat", "The seat height is not recorded.") if seated else 0.0
+    top = _need(settings.screen_top, "screen_top", "The screen's height is not recorded.")
+    distance = _need(settings.distance, "distance", "The eye distance is not recorded.")
+    return gaze_deg(above_eye=top - base - frame.eye, distance=distance)
+
+
+def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
+    label = JOINT_LABELS[name]
+    try:
+        value = angle()
+    except (MissingInput, OutOfReach) as why:
+        reason = why.reason if isinstance(why, MissingInput) else f"Out of reach: {why}."
+        return Joint(joint=name, label=label, angle=None, low=band.low, high=band.high,
+                     over=None, reason=reason)  # fmt: skip
+    return Joint(
+        joint=name, label=label, angle=value, low=band.low, high=band.high, over=band.excess(value)
+    )
+
+
+def joints_of(
+    case: Case, settings: Settings, posture: Literal["seated", "standing"]
+) -> tuple[Joint, ...]:
+    """Every joint of a posture under these settings.
+
+    Parameters
+    ----------
+    case : Case
+        Body, shoes and policies.
+    settings : Settings
+        As found, as aimed at, or as left.
+    posture : {"seated", "standing"}
+        Standing has no hip and knee to judge.
+
+    Returns
+    -------
+    tuple of Joint
+        ``angle`` None, with the reason, for what can't be told.
+
+    """
+    seated = posture == "seated"
+    found = [_joint("elbow", JOINT_BANDS["elbow"], lambda: _elbow(case, settings, seated))]
+    if seated:
+        recline = case.policy.recline
+        found += [
+            _joint("hip", JOINT_BANDS["hip"],
+                   lambda: 90 + recline - thigh_rise_deg(case, settings)),
+            _joint("knee", JOINT_BANDS["knee"], lambda: 90 - thigh_rise_deg(case, settings)),
+        ]  # fmt: skip
+    found.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))
+    distance = settings.distance if settings.distance is not None else 600.0
+    found.append(
+        _joint("neck", neck_band(case, distance), lambda: _gaze_top(case, settings, seated))
+    )
+    return tuple(found)

@@ -1,0 +1,130 @@
+"""Builders for rows: target with terms, band, uncertainty; setting with limits and cost."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
+
+from ..body import Body
+from ..errors import MissingInput, OutOfReach
+from ..workstation import Span
+from .case import Case
+from .joints import Joint
+from .result import FitRow, Limit, LimitKind, Posture, Status
+from .terms import Term, total
+from .wording import cost_of, limit_text
+
+SAME_MM = 0.5
+"""Two heights closer than this are the same to a tape. Source: house-repeat."""
+
+Terms = Callable[[Body], Sequence[Term]]
+Ends = Callable[[float], tuple[float | None, float | None]]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Quantity:
+    """What a row is about, before anything is computed."""
+
+    key: str
+    posture: Posture
+    label: str
+    why: str
+    source: str
+    unit: str = "mm"
+
+
+def target_row(
+    case: Case, about: Quantity, terms: Terms, ends: Ends, *, found: float | None
+) -> FitRow:
+    """The row with its target, or ``not_assessable`` with what is missing.
+
+    Parameters
+    ----------
+    case : Case
+    about : Quantity
+    terms : callable
+        From a body to the terms; may raise MissingInput.
+    ends : callable
+        From the target to the ends of its band; None for an open end.
+    found : float or None
+        As found, same unit.
+
+    """
+    blank = FitRow(
+        key=about.key,
+        posture=about.posture,
+        label=about.label,
+        unit="deg" if about.unit == "deg" else "mm",
+        why=about.why,
+        status="not_assessable",
+        found=found,
+        source=about.source,
+    )
+    try:
+        made = tuple(terms(case.body))
+        low, high = ends(total(made))
+    except MissingInput as missing:
+        return replace(blank, reason=missing.reason)
+    except OutOfReach as far:
+        return replace(blank, reason=f"Out of reach: {far}.")
+    sd, shares = case.body.uncertainty(lambda body: total(terms(body)))
+    estimated = tuple(
+        name for name in shares if case.body.value(name).source == "estimated" and shares[name] > 1
+    )
+    widest = max(shares, key=lambda name: shares[name], default=None)
+    status, reason = judge(found, low, high)
+    return replace(
+        blank,
+        target=total(made),
+        low=low,
+        high=high,
+        sd=sd,
+        terms=made,
+        estimated=estimated,
+        retake=widest if widest and shares[widest] > SAME_MM else None,
+        status=status,
+        reason=reason,
+        setting=total(made),
+    )
+
+
+def judge(found: float | None, low: float | None, high: float | None) -> tuple[Status, str | None]:
+    """Found against the band, on unrounded values; both ends belong to it."""
+    if found is None:
+        return "not_assessable", "Not recorded as found."
+    inside = (low is None or found >= low) and (high is None or found <= high)
+    return ("holds" if inside else "off"), None
+
+
+def set_row(
+    row: FitRow, setting: float | None, limits: Sequence[Limit] = (), joint: Joint | None = None
+) -> FitRow:
+    """The row with what the equipment can do, why not more, and what that costs."""
+    change = None if setting is None or row.found is None else setting - row.found
+    cost = cost_of(joint) if joint is not None and limits else None
+    return replace(row, setting=setting, limits=tuple(limits), cost=cost, change=change)
+
+
+def limit(piece: str, kind: LimitKind, at: float, short: float) -> Limit:
+    """A limit with its sentence; ``short`` is target less ``at``."""
+    bare = Limit(piece=piece, kind=kind, at=at, short=short, text="")
+    return replace(bare, text=limit_text(bare))
+
+
+def end_limit(piece: str, span: Span | None, target: float, offset: float = 0.0) -> list[Limit]:
+    """The end of a range that keeps a piece from its target, if one does."""
+    if span is None:
+        return []
+    low, high = span.low + offset, span.high + offset
+    if low - SAME_MM <= target <= high + SAME_MM:
+        return []
+    kind: LimitKind = "fixed" if span.fixed else "stops" if target > high else "starts"
+    at = high if target > high else low
+    return [limit(piece, kind, at, target - at)]
+
+
+def ranged_row(row: FitRow, piece: str, span: Span | None) -> FitRow:
+    """A row whose piece simply moves within a range."""
+    if row.target is None or span is None:
+        return set_row(row, row.target)
+    return set_row(row, span.clamp(row.target), end_limit(piece, span, row.target))

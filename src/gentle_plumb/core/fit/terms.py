@@ -1,0 +1,48 @@
+"""The terms a target is made of, and how they read: ``450 = 440 lower leg + 25 shoe − 15 relief``."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from ..units import LengthUnit, format_length
+
+
+@dataclass(frozen=True, kw_only=True)
+class Term:
+    """One summand of a target: ``value`` signed, in the target's unit."""
+
+    label: str
+    value: float
+
+
+def total(terms: Sequence[Term]) -> float:
+    """The sum, unrounded."""
+    return sum(term.value for term in terms)
+
+
+def terms_text(terms: Sequence[Term], unit: LengthUnit = "mm") -> str:
+    """The sum in words. Rounding is carried along, so that what is shown always adds up.
+
+    Examples
+    --------
+    >>> terms_text([Term(label="lower leg", value=440), Term(label="shoe", value=25),
+    ...             Term(label="relief", value=-15)])
+    '450 = 440 lower leg + 25 shoe − 15 relief'
+
+    """
+    grain = {"mm": 1.0, "cm": 1.0, "in": 0.254}[unit]
+    running, shown = 0.0, 0
+    parts: list[str] = []
+    for term in terms:
+        running += term.value
+        step = round(running / grain) - shown
+        shown += step
+        if step == 0 and len(terms) > 1:
+            continue
+        text = f"{format_length(abs(step) * grain, unit)} {term.label}"
+        if not parts:
+            parts.append(text if step >= 0 else f"−{text}")
+        else:
+            parts.append(f"{'+' if step >= 0 else '−'} {text}")
+    return f"{format_length(shown * grain, unit)} = {' '.join(parts)}"

@@ -1,0 +1,64 @@
+"""Limits and costs in words: the same sentence for the page, the file and the report."""
+
+from __future__ import annotations
+
+from ..units import LengthUnit, format_length
+from .joints import Joint
+from .result import Cost, Limit
+
+PIECES = {
+    "chair": "chair", "desk": "desk", "screen": "screen stand", "armrest": "armrests",
+    "seat_depth": "seat pan", "lumbar": "lumbar pad", "laptop": "laptop", "tilt": "screen tilt",
+    "keyboard": "keyboard",
+}  # fmt: skip
+
+
+def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
+    """One clause that names the binding limit: ``chair stops at 510, 54 short``."""
+    if limit.piece == "tilt":
+        return f"screen tilt ends at {limit.at:.0f}°, {abs(limit.short):.0f}° away"
+    at, apart = format_length(limit.at, unit), format_length(abs(limit.short), unit)
+    piece = PIECES.get(limit.piece, limit.piece)
+    side = "short" if limit.short > 0 else "too high"
+    match limit.kind:
+        case "stops":
+            return f"{piece} stops at {at}, {apart} short"
+        case "starts":
+            return f"{piece} starts at {at}, {apart} too high"
+        case "fixed":
+            return f"{piece} fixed at {at}, {apart} {side}"
+        case "thighs":
+            return f"thighs stop it at {at}, {apart} {side}"
+        case "collides":
+            return (
+                f"armrests over {at} meet the desk's underside: "
+                "only where they end before its edge, else lower or off"
+            )
+        case "joined":
+            return f"picture joined to the keys, {apart} {side if limit.short > 0 else 'too far'}"
+        case "shallow":
+            return f"desk is {at} deep, {apart} short: screen or keys give way"
+        case "wide":
+            return f"keyboard reaches out to {at}, {apart} beyond the arm's band"
+        case "choice":
+            return f"{at} is in the band and suits hands and feet together, {apart} from the target"
+
+
+def cost_of(joint: Joint) -> Cost | None:
+    """What a joint pays, in degrees; None where it can't be told."""
+    if joint.angle is None or joint.over is None:
+        return None
+    band = f"{joint.low:.0f} to {joint.high:.0f}°"
+    where = (
+        f"in its band ({band})"
+        if joint.over == 0
+        else f"{abs(joint.over):.1f}° {'over' if joint.over > 0 else 'under'} its band ({band})"
+    )
+    return Cost(
+        joint=joint.joint,
+        angle=joint.angle,
+        low=joint.low,
+        high=joint.high,
+        over=joint.over,
+        text=f"{joint.label} {joint.angle:.1f}°: {where}",
+    )

@@ -1,0 +1,5 @@
+"""Rhythms of sitting, standing and moving."""
+
+from .rhythms import RHYTHMS, DayTotals, Rhythm, day_totals
+
+__all__ = ["RHYTHMS", "DayTotals", "Rhythm", "day_totals"]

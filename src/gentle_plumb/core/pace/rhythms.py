@@ -1,0 +1,118 @@
+"""Rhythms to choose from, and what one makes of a working day."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..errors import ValueOutOfRange
+
+LONGEST_DAY_H = 24.0
+
+
+@dataclass(frozen=True, kw_only=True)
+class Rhythm:
+    """A pattern in minutes; ``micro_every`` is a 30-second break each so many minutes, 0 none.
+
+    Source: house-rhythm.
+    """
+
+    id: str
+    label: str
+    says: str
+    sit: float
+    stand: float
+    move: float
+    micro_every: float = 0.0
+
+    @property
+    def cycle(self) -> float:
+        """Length of one round, minutes."""
+        return self.sit + self.stand + self.move
+
+    @property
+    def stands(self) -> bool:
+        """Whether it needs a surface to stand at."""
+        return self.stand > 0
+
+
+RHYTHMS: dict[str, Rhythm] = {
+    rhythm.id: rhythm
+    for rhythm in (
+        Rhythm(id="sit20_stand8_move2", label="20 sit · 8 stand · 2 move", sit=20, stand=8, move=2,
+               says="Twice an hour on the feet, and a few steps each time."),
+        Rhythm(id="sit40_stand20", label="40 sit · 20 stand", sit=40, stand=20, move=0,
+               says="Fewer changes, for work that takes long to get into."),
+        Rhythm(id="sit30_stand30", label="30 sit · 30 stand", sit=30, stand=30, move=0,
+               says="Half and half, for people used to standing."),
+        Rhythm(id="work25_move4", label="25 work · 4 move", sit=25, stand=0, move=4,
+               says="A short walk after each stretch of work; no standing desk needed."),
+        Rhythm(id="micro15_walk_hourly", label="57 work · 3 walk, short breaks", sit=57, stand=0,
+               move=3, micro_every=15,
+               says="Half a minute's break each quarter of an hour and a walk each hour."),
+        Rhythm(id="up_every_30", label="Up every 30", sit=29, stand=0, move=1,
+               says="Stand up and sit down again each half hour; the least there should be."),
+    )
+}  # fmt: skip
+
+
+@dataclass(frozen=True, kw_only=True)
+class DayTotals:
+    """What a rhythm comes to over the hours at the desk; minutes and counts."""
+
+    sit: float
+    stand: float
+    move: float
+    changes: int
+    micro_breaks: int
+    longest_sit: float
+    longest_stand: float
+
+
+def day_totals(rhythm: Rhythm, hours: float) -> DayTotals:
+    """Lay a rhythm over a day, round after round, the last one cut where the day ends.
+
+    Parameters
+    ----------
+    rhythm : Rhythm
+    hours : float
+        Hours at the desk, 0 to 24.
+
+    Returns
+    -------
+    DayTotals
+        The three totals add up to the hours.
+
+    Raises
+    ------
+    ValueOutOfRange
+        If there are less than 0 or more than 24 hours.
+
+    Examples
+    --------
+    >>> day_totals(RHYTHMS["sit20_stand8_move2"], 8).stand
+    128.0
+
+    """
+    if not 0 <= hours <= LONGEST_DAY_H:
+        raise ValueOutOfRange(
+            field="hours", value=f"{hours:g}", low=0, high=LONGEST_DAY_H, unit="h",
+            message=f"{hours:g} hours at the desk: a day has 0 to 24.",
+        )  # fmt: skip
+    left, spent, longest = hours * 60, {"sit": 0.0, "stand": 0.0, "move": 0.0}, dict[str, float]()
+    spells = 0
+    while left > 1e-9:
+        for kind, minutes in (("sit", rhythm.sit), ("stand", rhythm.stand), ("move", rhythm.move)):
+            taken = min(minutes, left)
+            if taken <= 1e-9:
+                continue
+            spent[kind] += taken
+            longest[kind] = max(longest.get(kind, 0.0), taken)
+            left -= taken
+            spells += 1
+    return DayTotals(
+        **spent,
+        changes=max(0, spells - 1),
+        micro_breaks=int(hours * 60 // rhythm.micro_every) if rhythm.micro_every else 0,
+        longest_sit=longest.get("sit", 0.0),
+        longest_stand=longest.get("stand", 0.0),
+    )

@@ -1,0 +1,23 @@
+"""The body chain: from settings to joints, angles and coordinates."""
+
+from .chain import (
+    abduction_deg,
+    belly_front_x,
+    elbow_above_seat,
+    elbow_angle_deg,
+    eye_above_seat,
+    gaze_deg,
+    hip_above_seat,
+    keys_height,
+    keys_x,
+    reach_to_keys,
+    seat_for_legs,
+    shoulder_x,
+    trunk_drop,
+)
+
+__all__ = [
+    "abduction_deg", "belly_front_x", "elbow_above_seat", "elbow_angle_deg", "eye_above_seat",
+    "gaze_deg", "hip_above_seat", "keys_height", "keys_x", "reach_to_keys", "seat_for_legs",
+    "shoulder_x", "trunk_drop",
+]  # fmt: skip

@@ -1,0 +1,77 @@
+"""How far each step is: what fills its bead on the cord."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from ..body import DIMENSIONS, NEEDED, resolve_readings
+from ..fit import FitResult, FitRow
+from .fields import FIELDS, STEPS, StepId
+from .to_case import Entries, readings_of
+
+
+@dataclass(frozen=True, kw_only=True)
+class StepProgress:
+    """One step: how many of the needed things are there, and the next one's name."""
+
+    step: StepId
+    label: str
+    done: int
+    needed: int
+    next: str | None
+
+    @property
+    def ready(self) -> bool:
+        """Whether the step has what the next one needs."""
+        return self.done >= self.needed
+
+
+def _by_fields(step: StepId, entries: Entries) -> StepProgress:
+    missing: list[str] = []
+    needed = [field for field in FIELDS.values() if field.step == step and field.needed]
+    laptop = entries.get("look.screen.kind") == "laptop"
+    for field in needed:
+        if laptop and field.id in ("look.screen.diagonal", "look.screen.aspect"):
+            continue
+        if entries.get(field.id) is None:
+            missing.append(f"{field.group}: {field.label}")
+    return StepProgress(
+        step=step, label=STEPS[step], done=len(needed) - len(missing), needed=len(needed),
+        next=missing[0] if missing else None,
+    )  # fmt: skip
+
+
+def _measured(entries: Entries) -> StepProgress:
+    missing = []
+    for name in NEEDED:
+        readings = readings_of(entries, name)
+        limit = DIMENSIONS[name].repeat_limit_mm
+        if len(readings) < 2 or resolve_readings(readings, repeat_limit_mm=limit).needs_third:
+            missing.append(DIMENSIONS[name].label)
+    return StepProgress(
+        step="measure", label=STEPS["measure"], done=len(NEEDED) - len(missing),
+        needed=len(NEEDED), next=missing[0] if missing else None,
+    )  # fmt: skip
+
+
+def progress(
+    entries: Entries, result: FitResult, order: list[FitRow], *, signed: bool
+) -> Mapping[StepId, StepProgress]:
+    """Every step's progress, from the entries, the fit and its working order."""
+    rows = [row for row in result.seated.rows if row.key != "armrest"]
+    open_rows = [row.label for row in rows if row.target is None]
+    left = [row for row in order if entries.get(f"set.{row.posture}.{row.key}") is None]
+    steps = [
+        _by_fields("ask", entries),
+        _by_fields("look", entries),
+        _measured(entries),
+        StepProgress(step="work", label=STEPS["work"], done=len(rows) - len(open_rows),
+                     needed=len(rows), next=open_rows[0] if open_rows else None),
+        StepProgress(step="set", label=STEPS["set"], done=len(order) - len(left),
+                     needed=max(1, len(order)), next=left[0].label if left else None),
+        _by_fields("pace", entries),
+        StepProgress(step="report", label=STEPS["report"], done=int(signed), needed=1,
+                     next=None if signed else "Signature"),
+    ]  # fmt: skip
+    return {step.step: step for step in steps}

@@ -1,0 +1,130 @@
+"""Where every constant comes from: one key each, so that a number can be traced.
+
+A *published* source is a standard or a book; a *house* value is this project's own choice
+and says why it was chosen. Rules, targets and tables name these keys only.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+
+@dataclass(frozen=True, kw_only=True)
+class Source:
+    """One origin of a constant."""
+
+    kind: Literal["published", "house", "geometry"]
+    title: str
+    note: str
+
+
+SOURCES: dict[str, Source] = {
+    "iso-7250-1": Source(
+        kind="published",
+        title="ISO 7250-1, basic human body measurements for technological design",
+        note="Names and landmarks of the body dimensions.",
+    ),
+    "iso-9241-5": Source(
+        kind="published",
+        title="ISO 9241-5, workstation layout and postural requirements",
+        note="Support for feet, thighs, back and forearms; room for the legs.",
+    ),
+    "bodyspace": Source(
+        kind="published",
+        title="Pheasant and Haslegrave, Bodyspace",
+        note="Estimated means and standard deviations for British adults of 19 to 65.",
+    ),
+    "house-correlation": Source(
+        kind="house",
+        title="Correlation of each dimension with stature",
+        note="Deliberately cautious, so that an estimate never looks surer than it is.",
+    ),
+    "house-repeat": Source(
+        kind="house",
+        title="How far two readings may differ",
+        note="About the spread of a careful practitioner with a tape; beyond it a third is taken.",
+    ),
+    "house-chain": Source(
+        kind="house",
+        title="The body chain",
+        note="Simple, stated and testable: one hip joint, one trunk, one upper arm, one forearm.",
+    ),
+    "house-relief": Source(
+        kind="house",
+        title="Relief under the thigh, 15 mm (0 to 25)",
+        note="Keeps the front edge of the seat off the soft underside of the thigh.",
+    ),
+    "house-joint-bands": Source(
+        kind="house",
+        title="Bands of the joints at a desk",
+        note="Middle of the postures in common use; the practitioner may choose others.",
+    ),
+    "house-slump": Source(
+        kind="house",
+        title="Slump of a relaxed trunk: 25 mm at the eye, 15 mm at shoulder and elbow",
+        note="Only where the body was measured erect; nothing where measured as they work.",
+    ),
+    "house-thigh-room": Source(
+        kind="house",
+        title="Room above the thighs, 20 mm",
+        note="Enough to cross the feet and to roll in without touching.",
+    ),
+    "house-seat-depth": Source(
+        kind="house",
+        title="Two to three fingers behind the knee",
+        note="Usual practice; a finger is a quarter of the hand's breadth.",
+    ),
+    "house-armrest": Source(
+        kind="house",
+        title="Armrest 0 to 20 mm under the elbow, never above it; 10 aimed at",
+        note="Light support that can't lift the shoulder even with a small reading error.",
+    ),
+    "house-lumbar": Source(
+        kind="house",
+        title="Lumbar pad at the small of the back, 25 mm either way",
+        note="The pad is soft and the landmark is felt, not seen.",
+    ),
+    "house-keyboard": Source(
+        kind="house",
+        title="Half widths of keyboards from the B key; home row 70 mm from the front edge",
+        note="Right edge about 300 with a number block, 215 without, 160 compact; left about 150.",
+    ),
+    "house-mouse": Source(
+        kind="house",
+        title="Mouse centre 45 mm beside the keyboard; upper arm at most 20 degrees out",
+        note="Half a mouse and a finger's gap; the forearm's first 15 degrees outwards are free.",
+    ),
+    "house-screen": Source(
+        kind="house",
+        title="Screen height, distance and tilt",
+        note="Top edge at the eye line (50 under it to level), fingertip distance, at least 400, "
+        "at most 60 degrees across and 30 up and down, bottom edge within 30 degrees of level.",
+    ),
+    "house-lens": Source(
+        kind="house",
+        title="Lower target for lenses read through their lower part",
+        note="Top edge 10 degrees under the eye line for progressive, 15 for bifocal lenses; "
+        "the chin test decides.",
+    ),
+    "house-laptop": Source(
+        kind="house",
+        title="Laptop: picture 210 mm high, starting 20 mm above the keys",
+        note="A usual 14-inch machine, its hinge about 140 mm behind the home row.",
+    ),
+    "house-desk-depth": Source(
+        kind="house",
+        title="Needed depth of the desk",
+        note="From the front edge to the picture plane, and the stand behind it.",
+    ),
+    "house-rhythm": Source(
+        kind="house",
+        title="Rhythms of sitting, standing and moving",
+        note="No posture is good for hours; patterns that practitioners give, to choose from.",
+    ),
+    "geometry": Source(
+        kind="geometry",
+        title="Plane geometry",
+        note="Follows from the drawing; nothing is assumed.",
+    ),
+}

@@ -1,0 +1,154 @@
+"""Lengths as people type them, and as they are shown. Millimetres inside.
+
+Every length that enters goes through :func:`parse_length`, every length that is shown
+through :func:`format_length`; nothing else converts or rounds.
+"""
+
+from __future__ import annotations
+
+import re
+from typing import Literal
+
+from .errors import UnreadableValue
+
+__all__ = ["LengthUnit", "format_difference", "format_length", "parse_length", "parse_number"]
+
+LengthUnit = Literal["mm", "cm", "in"]
+
+MM_PER: dict[str, float] = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4, "ft": 304.8}
+_NAMES = {
+    '"': "in", "″": "in", "”": "in", "in": "in", "inch": "in", "inches": "in",
+    "'": "ft", "′": "ft", "’": "ft", "ft": "ft", "foot": "ft", "feet": "ft",
+    "mm": "mm", "cm": "cm", "m": "m",
+}  # fmt: skip
+_VULGAR = {"½": "1/2", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8"}
+_AMOUNT = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+)"
+_PART = re.compile(rf"\s*({_AMOUNT})\s*([a-z]+|[\"'″′”’])?\s*")
+
+
+def _amount(text: str) -> float:
+    whole, _, fraction = text.rpartition(" ")
+    if "/" in fraction:
+        top, bottom = fraction.split("/")
+        if int(bottom) == 0:
+            raise ZeroDivisionError
+        return (float(whole) if whole.strip() else 0.0) + int(top) / int(bottom)
+    return float(text.replace(",", "."))
+
+
+def parse_length(text: str, *, default: LengthUnit = "cm", field: str = "length") -> float:
+    r"""Read a length in any unit a tape shows.
+
+    Parameters
+    ----------
+    text : str
+        For example ``46.2``, ``462mm``, ``46,2 cm``, ``18 3/16 in``, ``1'6"``, ``-3 mm``.
+    default : {"mm", "cm", "in"}
+        Unit of a bare number.
+    field : str
+        Named in the error.
+
+    Returns
+    -------
+    float
+        Millimetres.
+
+    Raises
+    ------
+    UnreadableValue
+        If it is no length.
+
+    Examples
+    --------
+    >>> parse_length("46,2 cm"), parse_length("462mm"), parse_length("46.2")
+    (462.0, 462.0, 462.0)
+    >>> round(parse_length("18 3/16 in"), 4), round(parse_length("1'6\""), 4)
+    (461.9625, 457.2)
+
+    """
+    cleaned = text.strip().lower()
+    for sign, fraction in _VULGAR.items():
+        cleaned = cleaned.replace(sign, f" {fraction}")
+    negative = cleaned.startswith(("-", "−"))
+    cleaned = cleaned.lstrip("-−+").strip()
+    bad = UnreadableValue(
+        field=field,
+        value=text,
+        unit=default,
+        message=f"“{text.strip()}” is not a length. Type for example 46.2, 462 mm or 18 3/16 in.",
+    )
+    parts: list[tuple[float, str | None]] = []
+    position = 0
+    while position < len(cleaned):
+        found = _PART.match(cleaned, position)
+        if found is None or found.end() == position:
+            raise bad
+        unit = found.group(2)
+        if unit is not None and unit not in _NAMES:
+            raise bad
+        try:
+            parts.append((_amount(found.group(1)), _NAMES[unit] if unit else None))
+        except (ValueError, ZeroDivisionError):
+            raise bad from None
+        position = found.end()
+    match parts:
+        case [(amount, None)]:
+            total = amount * MM_PER[default]
+        case [(amount, str(name))]:
+            total = amount * MM_PER[name]
+        case [(feet, "ft"), (inches, "in" | None)] if inches < 12:
+            total = feet * MM_PER["ft"] + inches * MM_PER["in"]
+        case _:
+            raise bad
+    if total > 1e6:
+        raise bad
+    return -total if negative else total
+
+
+def parse_number(text: str, *, field: str, what: str, unit: str) -> float:
+    """Read a plain decimal number, with point or comma.
+
+    Raises
+    ------
+    UnreadableValue
+        Naming ``what`` was expected.
+
+    """
+    cleaned = re.sub(rf"\s*({re.escape(unit)}|°|h)?\s*$", "", text.strip().lower())
+    if not re.fullmatch(r"[-+−]?(\d{1,7}([.,]\d*)?|[.,]\d+)", cleaned):
+        raise UnreadableValue(
+            field=field, value=text, unit=unit, message=f"“{text.strip()}” is not {what}."
+        )
+    return float(cleaned.replace(",", ".").replace("−", "-"))
+
+
+def _rounded(value_mm: float, unit: LengthUnit) -> str:
+    decimals = {"mm": 0, "cm": 1, "in": 2}[unit]
+    text = f"{value_mm / MM_PER[unit]:.{decimals}f}"
+    return text[1:] if text.startswith("-") and float(text) == 0 else text
+
+
+def format_length(value_mm: float, unit: LengthUnit, *, with_unit: bool = False) -> str:
+    """Show a length: whole millimetres, tenths of a centimetre, hundredths of an inch.
+
+    Examples
+    --------
+    >>> format_length(462.04, "cm"), format_length(462.04, "in", with_unit=True)
+    ('46.2', '18.19 in')
+
+    """
+    text = _rounded(value_mm, unit).replace("-", "−")
+    return f"{text} {unit}" if with_unit else text
+
+
+def format_difference(value_mm: float, unit: LengthUnit, *, up: str, down: str) -> str:
+    """Show a signed difference in words, such as ``up 4.0`` or ``nearer 3.5``.
+
+    Examples
+    --------
+    >>> format_difference(-35, "cm", up="up", down="down")
+    'down 3.5'
+
+    """
+    text = _rounded(abs(value_mm), unit)
+    return text if float(text) == 0 else f"{up if value_mm > 0 else down} {text}"

@@ -1,0 +1,6 @@
+"""Equipment: what each piece is, what it can do, and how it is set."""
+
+from .equipment import Chair, Desk, Keyboard, Mouse, Screen, Span, Workstation
+from .settings import Settings
+
+__all__ = ["Chair", "Desk", "Keyboard", "Mouse", "Screen", "Settings", "Span", "Workstation"]

@@ -1,0 +1,122 @@
+"""Loads the demo practice through the same services that people use."""
+
+from __future__ import annotations
+
+from datetime import datetime, timedelta
+from uuid import UUID, uuid4, uuid5
+
+from ..core.body import DIMENSIONS, NEEDED
+from ..core.record import FIELDS
+from ..core.units import format_length
+from ..documents import TypstPress
+from ..services.accounts import AccountService
+from ..services.models import Member, Practice
+from ..services.ports import Accounts, Clock, Records
+from ..services.reports import ReportService
+from ..services.visits import VisitService
+from .people import DEMO_CLIENTS, DEMO_MEMBERS, PRACTICE, WORDING, DemoClient, Until
+
+SPACE = UUID("6f1d3a5e-0b1c-4c7e-9a54-2f6b1f7d9c10")
+LUMBAR_MEAN_MM = 190.0
+_STEPS: dict[Until, tuple[str, ...]] = {
+    "new": (),
+    "ask": ("ask",),
+    "look": ("ask", "look"),
+    "measure": ("ask", "look", "measure"),
+    "set": ("ask", "look", "measure"),
+    "pace": ("ask", "look", "measure", "pace"),
+    "signed": ("ask", "look", "measure", "pace", "report"),
+    "changed": ("ask", "look", "measure", "pace", "report"),
+}
+
+
+def body_readings(client: DemoClient) -> dict[str, str]:
+    """Two typed readings for each needed dimension of a made-up body.
+
+    A value lies where stature puts it, plus the client's own offset; the second reading
+    differs by a few millimetres, in a pattern that is the same each time.
+    """
+    typed: dict[str, str] = {}
+    whole = DIMENSIONS["stature"].stats[client.sex]
+    for index, name in enumerate(NEEDED):
+        entry = DIMENSIONS[name]
+        mean, sd = LUMBAR_MEAN_MM, 12.0
+        if entry.stats:
+            mean, sd = entry.stats[client.sex].mean_mm, entry.stats[client.sex].sd_mm
+        share = entry.r_stature * sd / whole.sd_mm
+        value = mean + share * (client.stature - whole.mean_mm) + client.off.get(name, 0.0)
+        wobble = (index * 7 % 5) - 2
+        typed[f"measure.{name}.first"] = format_length(value + wobble, "cm")
+        typed[f"measure.{name}.second"] = format_length(value - wobble, "cm")
+    return typed
+
+
+class _Typist:
+    """Types into one visit, as a practitioner would."""
+
+    def __init__(self, visits: VisitService, member: Member, visit_id: UUID) -> None:
+        self._visits, self._member, self.visit_id = visits, member, visit_id
+
+    def type(self, path: str, typed: str, version: int = 0) -> None:
+        self._visits.change(
+            self._member, self.visit_id, change_id=uuid5(SPACE, f"{self.visit_id} {path} {version}"),
+            path=path, typed=typed, expected_version=version, unit="cm",
+        )  # fmt: skip
+
+
+def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half: bool) -> None:
+    """What the hands left: each setting to the nearest half centimetre, the first half only if asked."""
+    order = visits.worked(member, typist.visit_id, "cm").order
+    for row in order[: len(order) // 2] if half else order:
+        if row.setting is None:
+            continue
+        near = row.setting if row.unit == "deg" else round(row.setting / 50) * 5
+        typed = f"{round(near)}" if row.unit == "deg" else f"{near:g}"
+        path = f"set.{row.posture}.{row.key}"
+        if path in FIELDS:
+            typist.type(path, typed)
+
+
+def _visit(
+    client: DemoClient, member: Member, practice: Practice, records: Records, now: datetime
+) -> None:
+    then: Clock = lambda: now - timedelta(days=client.days_ago)  # noqa: E731
+    visits = VisitService(records, then)
+    made = visits.add_client(member, name=client.name, sex=client.sex, work=client.work)
+    typist = _Typist(visits, member, visits.start(member, made.id).id)
+    typed = dict(client.entries)
+    steps = _STEPS[client.until]
+    if "measure" in steps:
+        typed |= body_readings(client) | {"measure.posture": "as_they_work"}
+    if "report" in steps:
+        typed["report.follow_up"] = (then() + timedelta(days=28)).date().isoformat()
+    for path, text in typed.items():
+        if path.split(".")[0] in steps and text:
+            typist.type(path, text)
+    if client.until in ("set", "pace", "signed", "changed"):
+        _set_to_work(typist, visits, member, half=client.until == "set")
+    if client.until in ("signed", "changed"):
+        reports = ReportService(records, visits, TypstPress(), then)
+        reports.sign(member, practice, typist.visit_id, "cm")
+    if client.until == "changed":
+        typist.type("look.found.mouse", "44", version=1)
+
+
+def load_demo(accounts: Accounts, records: Records, clock: Clock) -> None:
+    """Make the demo practice, its members, clients and visits."""
+    practice = Practice(id=uuid4(), name=PRACTICE, unit="cm", local_wording=WORDING)
+    accounts.add_practice(practice)
+    service = AccountService(accounts, clock)
+    members = [
+        service.create_member(
+            practice.id,
+            email=person.email,
+            name=person.name,
+            title=person.title,
+            role=person.role,
+            password=person.password,
+        )
+        for person in DEMO_MEMBERS
+    ]
+    for client in DEMO_CLIENTS:
+        _visit(client, members[client.by], practice, records, clock())

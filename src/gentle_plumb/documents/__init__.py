@@ -1,0 +1,6 @@
+"""Documents that leave the program: the report, and the formats of a case and its fit."""
+
+from .case_format import CaseDocument, case_schema, result_document, result_schema
+from .report_pdf import TypstPress
+
+__all__ = ["CaseDocument", "TypstPress", "case_schema", "result_document", "result_schema"]

@@ -1,0 +1,121 @@
+#let c = json(bytes(sys.inputs.content))
+#let ink = rgb("#20262B")
+#let soft = rgb("#655F54")
+#let hair = rgb("#CFC5B4")
+#let figures(body) = text(font: "Barlow Semi Condensed", body)
+#let dash(s) = if s == "" or s == none { "–" } else { s }
+
+#set document(title: "Workplace assessment, " + c.client, author: c.practice)
+#set text(font: "Hanken Grotesk", size: 9.5pt, fill: ink, lang: "en")
+#set par(leading: 0.62em, justify: false)
+#set page(
+  paper: "a4",
+  margin: (x: 20mm, top: 20mm, bottom: 22mm),
+  footer: context {
+    set text(size: 8pt, fill: soft)
+    line(length: 100%, stroke: 0.4pt + hair)
+    v(2pt)
+    grid(
+      columns: (1fr, auto),
+      [#c.client · #c.visited_on · version #c.version#if c.signed_by == none [ · draft, not signed]],
+      [#counter(page).display("1 of 1", both: true)],
+    )
+  },
+)
+#show heading.where(level: 1): it => text(size: 20pt, weight: 600, it.body)
+#show heading.where(level: 2): it => { v(8pt); text(size: 12pt, weight: 600, it.body); v(2pt) }
+
+#text(fill: soft)[#c.practice]
+#v(2pt)
+= Workplace assessment
+#v(2pt)
+#grid(
+  columns: (1fr, 1fr), row-gutter: 5pt,
+  [#text(fill: soft)[Client] \ #strong(c.client)], [#text(fill: soft)[Work] \ #dash(c.work)],
+  [#text(fill: soft)[Visit] \ #c.visited_on], [#text(fill: soft)[Follow-up] \ #dash(c.follow_up)],
+)
+#if c.reason != "" [
+  #v(4pt)
+  #text(fill: soft)[Reason] \ #c.reason
+]
+#if c.warning != "" [
+  #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[Warning sign.] #c.warning]
+]
+#if c.note != "" [
+  #block(fill: rgb("#F5F0E6"), inset: 8pt, width: 100%)[#c.note]
+]
+
+== What was found
+#if c.findings.len() == 0 [Nothing measured lies outside its band.] else [
+  #for f in c.findings [
+    #block(breakable: false)[
+      - #f.cause #strong(f.instruction)#if f.posture == "standing" [ _Standing._]#if f.left != "" [ _Limit: #{f.left}._]
+    ]
+  ]
+]
+
+== The figure
+#block(breakable: false)[
+  #image(
+    bytes(sys.inputs.figure), format: "svg", width: 100%,
+    alt: "Side view of " + c.client + " seated and standing beside a staff; the numbers are in the table below.",
+  )
+  #text(size: 8pt, fill: soft)[Side view to scale, #if c.scene_shows == "left" [as left] else [as aimed at]. Flags give the target; thick ticks the height as found.]
+]
+
+== Before, target, after
+#figures(table(
+  columns: (auto, 1fr, auto, auto, auto, auto, 2fr),
+  stroke: (x, y) => if y == 0 { (bottom: 0.8pt + ink) } else { (bottom: 0.4pt + hair) },
+  inset: (x: 4pt, y: 4pt),
+  align: (left, left, right, right, right, right, left),
+  table.header([*Posture*], [*What*], [*Before*], [*Target*], [*After*], [*Left over*], [*Note*]),
+  ..c.table.map(r => (r.posture, r.label, r.before, r.target, r.after, r.left, text(size: 8pt, r.note))).flatten()
+))
+#if c.standing != none [#v(3pt) #c.standing]
+#if c.estimated.len() > 0 [
+  #v(3pt) #text(size: 8.5pt)[~ rests on dimensions estimated from stature, not measured: #c.estimated.join(", ").]
+]
+
+== Joints
+#figures(table(
+  columns: (auto, 1fr, auto, auto, auto),
+  stroke: (x, y) => if y == 0 { (bottom: 0.8pt + ink) } else { (bottom: 0.4pt + hair) },
+  inset: (x: 4pt, y: 4pt),
+  align: (left, left, right, right, right),
+  table.header([*Posture*], [*Joint*], [*Band*], [*Before*], [*Aimed at*]),
+  ..c.joints.map(j => (
+    j.posture, j.label, j.band,
+    [#dash(j.found)#if j.found_off [ (off)]], [#dash(j.aim)#if j.aim_off [ (off)]],
+  )).flatten()
+))
+
+#if c.rhythm != none [
+  == Rhythm
+  #strong(c.rhythm.label). #c.rhythm.says
+  Over #c.rhythm.hours h at the desk: #calc.round(c.rhythm.sit) min sitting, #calc.round(c.rhythm.stand) min standing, #calc.round(c.rhythm.move) min moving; #c.rhythm.changes changes; never longer than #calc.round(c.rhythm.longest_sit) min seated#if c.rhythm.longest_stand > 0 [ and #calc.round(c.rhythm.longest_stand) min standing] at a stretch.
+]
+
+#if c.notes.len() > 0 [
+  == Not judged
+  #for n in c.notes [- #n
+  ]
+]
+
+== Cautions
+#for n in c.cautions [- #n
+]
+#if c.local_wording != "" [- #c.local_wording]
+
+#v(14pt)
+#block(breakable: false)[
+  #if c.signed_by != none [
+    #grid(
+      columns: (1fr, 1fr),
+      [#text(fill: soft)[Signed] \ #strong(c.signed_by) \ #c.signed_title],
+      [#text(fill: soft)[On] \ #c.signed_at.slice(0, 10) #c.signed_at.slice(11, 16) UTC \ #text(fill: soft)[version #c.version, frozen]],
+    )
+  ] else [
+    #text(fill: soft)[Draft. Not signed.]
+  ]
+]

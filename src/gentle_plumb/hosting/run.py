@@ -1,0 +1,125 @@
+"""Starting and stopping everything: database, schema, demo data, web server."""
+
+from __future__ import annotations
+
+import os
+import signal
+import threading
+import time
+import urllib.request
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+import uvicorn
+from sqlalchemy import Engine, select
+from sqlalchemy.orm import Session as Db
+
+from ..config import ROOT, Settings
+from ..demo import load_demo
+from ..main import create_app, now
+from ..storage import SqlAccounts, SqlRecords, make_engine, migrate
+from ..storage.models import PracticeRow
+from .postgres import Cluster, free_port
+
+PORT = 8750
+VAR = ROOT / "var"
+Say = Callable[[str], None]
+
+
+@contextmanager
+def database(say: Say, folder: Path = VAR / "postgres") -> Iterator[str]:
+    """The address of the database: the one from the environment, or a private one, stopped after."""
+    given = Settings().database_url
+    if given:
+        say("Database: the one GENTLE_PLUMB_DATABASE_URL names.")
+        yield given
+        return
+    cluster = Cluster(folder)
+    if cluster.create():
+        say(f"Database: made a private PostgreSQL in {_near(folder)}.")
+    cluster.start()
+    say(f"Database: private PostgreSQL on 127.0.0.1:{cluster.port}.")
+    try:
+        yield cluster.url
+    finally:
+        cluster.stop()
+        say("Database stopped.")
+
+
+def _near(path: Path) -> str:
+    return str(path.relative_to(ROOT)) if path.is_relative_to(ROOT) else str(path)
+
+
+def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
+    """Bring the schema up to date and load the demo practice where there is none."""
+    migrate(engine)
+    if not demo:
+        return
+    with Db(engine) as db:
+        empty = db.scalar(select(PracticeRow.id).limit(1)) is None
+    if empty:
+        say("Loading the demo practice.")
+        load_demo(SqlAccounts(engine), SqlRecords(engine), now)
+    else:
+        say("Data of the last time kept.")
+
+
+def erase(engine: Engine) -> None:
+    """Drop everything of ours: for ``--fresh`` only."""
+    from ..storage.models import Base
+
+    with engine.begin() as connection:
+        Base.metadata.drop_all(connection)
+        connection.exec_driver_sql("drop table if exists alembic_version")
+
+
+def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.0.0.1") -> None:
+    """Serve until Ctrl-C or a polite kill."""
+    os.environ["GENTLE_PLUMB_DATABASE_URL"] = url
+    os.environ["GENTLE_PLUMB_DEMO"] = "1" if demo else "0"
+    taken = free_port(port)
+    if taken != port:
+        say(f"Port {port} is in use; taking {taken} instead.")
+    config = uvicorn.Config(
+        create_app(), host=host, port=taken, log_level="warning", access_log=False,
+        timeout_graceful_shutdown=3,
+    )  # fmt: skip
+    server = uvicorn.Server(config)
+    threading.Thread(target=_greet, args=(server, taken, demo, say), daemon=True).start()
+    server.run()
+
+
+def _greet(server: uvicorn.Server, port: int, demo: bool, say: Say) -> None:
+    address = f"http://127.0.0.1:{port}"
+    for _ in range(600):
+        if server.started:
+            break
+        time.sleep(0.05)
+    try:
+        urllib.request.urlopen(f"{address}/api/health", timeout=5).read()
+    except OSError as error:
+        say(f"The server started but does not answer: {error}")
+        return
+    say(f"Gentle Plumb answers at {address}")
+    if demo:
+        from ..demo.people import DEMO_MEMBERS
+
+        for person in DEMO_MEMBERS:
+            say(f"  sign in as {person.email}  password {person.password}   ({person.says})")
+    say("Ctrl-C stops everything.")
+
+
+def end_on_signals() -> None:
+    """A polite kill ends like Ctrl-C, so that the database is stopped as well."""
+
+    def leave(*_: object) -> None:
+        raise KeyboardInterrupt
+
+    signal.signal(signal.SIGTERM, leave)
+    signal.signal(signal.SIGHUP, leave)
+
+
+def open_engine(url: str) -> Engine:
+    """A pool with the usual size."""
+    return make_engine(url, pool_size=Settings().pool_size)

@@ -1,0 +1,49 @@
+"""Wiring: settings to services to application."""
+
+from __future__ import annotations
+
+from datetime import UTC, datetime
+
+from fastapi import FastAPI
+from sqlalchemy import Engine
+
+from .api import Services, make_app
+from .api.schemas import DemoPerson
+from .config import Settings
+from .demo.people import DEMO_MEMBERS
+from .documents import TypstPress
+from .services.accounts import AccountService
+from .services.reports import ReportService
+from .services.visits import VisitService
+from .storage import SqlAccounts, SqlRecords, make_engine
+
+
+def now() -> datetime:
+    """The clock."""
+    return datetime.now(UTC)
+
+
+def make_services(engine: Engine, settings: Settings) -> Services:
+    """The services over a database."""
+    records = SqlRecords(engine)
+    visits = VisitService(records, now)
+    demo = [
+        DemoPerson(email=person.email, password=person.password, says=person.says)
+        for person in DEMO_MEMBERS
+    ]
+    return Services(
+        engine=engine,
+        accounts=AccountService(SqlAccounts(engine), now),
+        visits=visits,
+        reports=ReportService(records, visits, TypstPress(), now),
+        secure_cookie=settings.secure_cookie,
+        demo_people=demo if settings.demo else [],
+    )
+
+
+def create_app() -> FastAPI:
+    """The application as uvicorn wants it: everything from the environment."""
+    settings = Settings()
+    engine = make_engine(settings.database_url, pool_size=settings.pool_size)
+    page = settings.page if (settings.page / "index.html").exists() else None
+    return make_app(make_services(engine, settings), page)

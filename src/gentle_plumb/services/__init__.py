@@ -1,0 +1,1 @@
+"""Use cases. They know the core and the ports; nothing of HTTP, SQL or PDF."""

@@ -1,0 +1,64 @@
+"""What can go wrong in a use case.
+
+ServiceError
+ ├── NotSignedIn        no session, an expired one, or wrong credentials
+ ├── LockedOut          too many wrong passwords; carries the seconds to wait
+ ├── NotAllowed         signed in, but the role does not reach that far
+ ├── NotFound           no such thing in this practice
+ ├── AlreadyThere       a thing of this name exists
+ ├── StaleChange        the entry moved on; carries what is there now
+ ├── ReusedChange       a change of this id was made before, with other content
+ └── NotReady           can't be signed yet; carries what is missing
+"""
+
+from __future__ import annotations
+
+from .models import Entry
+
+
+class ServiceError(Exception):
+    """Base; ``str`` is one plain sentence for the person at the screen."""
+
+
+class NotSignedIn(ServiceError):
+    """Nobody is signed in, or the credentials are wrong."""
+
+
+class LockedOut(ServiceError):
+    """Too many wrong passwords."""
+
+    def __init__(self, seconds: int) -> None:
+        super().__init__(f"Too many wrong passwords. Try again in {seconds} s.")
+        self.seconds = seconds
+
+
+class NotAllowed(ServiceError):
+    """The role does not allow it."""
+
+
+class NotFound(ServiceError):
+    """There is no such thing here."""
+
+
+class AlreadyThere(ServiceError):
+    """Another thing has this name."""
+
+
+class StaleChange(ServiceError):
+    """Somebody else changed the entry since it was read."""
+
+    def __init__(self, entry: Entry) -> None:
+        super().__init__("This was changed elsewhere in the meantime. Both versions are kept.")
+        self.entry = entry
+
+
+class ReusedChange(ServiceError):
+    """The id of a change was used before for something else."""
+
+
+class NotReady(ServiceError):
+    """The report lacks something it can't be signed without."""
+
+    def __init__(self, missing: list[tuple[str, str]]) -> None:
+        super().__init__("Not ready to sign: " + "; ".join(words for _, words in missing) + ".")
+        self.missing = missing

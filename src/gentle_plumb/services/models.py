@@ -1,0 +1,125 @@
+"""The things the use cases work on, as plain records."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import date, datetime
+from typing import Any, Literal
+from uuid import UUID
+
+from ..core.body.dimensions import Sex
+from ..core.units import LengthUnit
+
+Role = Literal["owner", "practitioner", "reader"]
+WRITERS: tuple[Role, ...] = ("owner", "practitioner")
+
+
+@dataclass(frozen=True, kw_only=True)
+class Practice:
+    """A practice; ``local_wording`` is its own sentence about local rules for reports."""
+
+    id: UUID
+    name: str
+    unit: LengthUnit
+    local_wording: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Member:
+    """Somebody who signs in."""
+
+    id: UUID
+    practice_id: UUID
+    email: str
+    name: str
+    title: str
+    role: Role
+    password_hash: str
+    failures: int = 0
+    locked_until: datetime | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Session:
+    """A signed-in browser; only a hash of its token is stored."""
+
+    token_hash: bytes
+    member_id: UUID
+    csrf: str
+    expires_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class Client:
+    """A person who is helped."""
+
+    id: UUID
+    practice_id: UUID
+    name: str
+    sex: Sex | None
+    work: str
+    version: int = 1
+
+
+@dataclass(frozen=True, kw_only=True)
+class Visit:
+    """One visit; ``revision`` counts its changes."""
+
+    id: UUID
+    practice_id: UUID
+    client_id: UUID
+    member_id: UUID
+    started_on: date
+    revision: int = 0
+
+
+@dataclass(frozen=True, kw_only=True)
+class Entry:
+    """What a field of a visit holds: the value, and what was typed for it."""
+
+    path: str
+    value: float | str | None
+    typed: str
+    version: int
+    changed_at: datetime
+    changed_by: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Change:
+    """One small change, with an id made on the page."""
+
+    id: UUID
+    visit_id: UUID
+    path: str
+    typed: str
+    value: float | str | None
+    expected_version: int
+    member_id: UUID
+
+
+@dataclass(frozen=True, kw_only=True)
+class Report:
+    """A signed report: frozen content and its PDF's digest."""
+
+    id: UUID
+    visit_id: UUID
+    number: int
+    revision: int
+    content: dict[str, Any]
+    sha256: str
+    signed_by: str
+    signed_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitLine:
+    """A visit in a list."""
+
+    visit: Visit
+    client: Client
+    practitioner: str
+    changed_at: datetime | None
+    follow_up: str | None
+    signed_at: datetime | None
+    signed_revision: int | None

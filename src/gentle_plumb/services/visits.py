@@ -1,0 +1,121 @@
+"""Clients and visits: starting them, changing them, seeing them worked out."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from uuid import UUID, uuid4
+
+from ..core.body.dimensions import Sex
+from ..core.drawing import Scene, SceneRequest, draw_scene
+from ..core.record import field_of, overrules, read_typed, settings_left
+from ..core.record.fields import OVERRULED
+from ..core.units import LengthUnit
+from .accounts import require_writer
+from .models import Change, Client, Entry, Member, Report, Visit, VisitLine
+from .ports import Clock, Records
+from .workup import Workup, work_up
+
+
+@dataclass(frozen=True, kw_only=True)
+class OpenVisit:
+    """A visit with all it holds."""
+
+    visit: Visit
+    client: Client
+    entries: list[Entry]
+    reports: list[Report]
+
+
+class VisitService:
+    """What is done with clients and visits."""
+
+    def __init__(self, records: Records, clock: Clock) -> None:
+        self._records, self._clock = records, clock
+
+    def clients(self, member: Member) -> list[Client]:
+        """All clients of the practice, by name."""
+        return self._records.clients(member.practice_id)
+
+    def add_client(self, member: Member, *, name: str, sex: Sex | None, work: str) -> Client:
+        """A new client; raises NotAllowed."""
+        require_writer(member)
+        client = Client(
+            id=uuid4(), practice_id=member.practice_id, name=name, sex=sex, work=work
+        )  # fmt: skip
+        self._records.add_client(client)
+        return client
+
+    def visits(self, member: Member) -> list[VisitLine]:
+        """All visits of the practice, the latest first."""
+        return self._records.visits(member.practice_id)
+
+    def start(self, member: Member, client_id: UUID) -> Visit:
+        """Start a visit with a client; raises NotAllowed, NotFound."""
+        require_writer(member)
+        client = self._records.client(member.practice_id, client_id)
+        visit = Visit(
+            id=uuid4(), practice_id=member.practice_id, client_id=client.id, member_id=member.id,
+            started_on=self._clock().date(),
+        )  # fmt: skip
+        self._records.add_visit(visit)
+        return visit
+
+    def open(self, member: Member, visit_id: UUID) -> OpenVisit:
+        """A visit and everything in it; raises NotFound."""
+        visit = self._records.visit(member.practice_id, visit_id)
+        return OpenVisit(
+            visit=visit,
+            client=self._records.client(member.practice_id, visit.client_id),
+            entries=self._records.entries(visit.id),
+            reports=self._records.reports(visit.id),
+        )
+
+    def change(
+        self, member: Member, visit_id: UUID, *, change_id: UUID, path: str, typed: str,
+        expected_version: int, unit: LengthUnit,
+    ) -> tuple[Entry, int]:  # fmt: skip
+        """Apply one change; the entry as it is now and the visit's revision.
+
+        Raises
+        ------
+        NotAllowed, NotFound
+            For readers; for a visit of another practice.
+        FieldError
+            If what was typed can't be read or is out of range; nothing is written then.
+        StaleChange, ReusedChange
+            As the port says.
+
+        """
+        require_writer(member)
+        visit = self._records.visit(member.practice_id, visit_id)
+        field = field_of(path)
+        value = read_typed(field, typed, unit=unit)
+        clean = typed.replace("\x00", "").strip()
+        bare = field.kind == "length" and clean and clean[-1].isdigit()
+        change = Change(
+            id=change_id, visit_id=visit.id, path=path,
+            typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
+            value=value, expected_version=expected_version, member_id=member.id,
+        )  # fmt: skip
+        return self._records.write(change, self._clock())
+
+    @staticmethod
+    def work_up(opened: OpenVisit, unit: LengthUnit) -> Workup:
+        """An opened visit worked out."""
+        return work_up(opened, unit)
+
+    def worked(self, member: Member, visit_id: UUID, unit: LengthUnit) -> Workup:
+        """The visit worked out; raises NotFound."""
+        return work_up(self.open(member, visit_id), unit)
+
+    def scene(self, workup: Workup, request: SceneRequest) -> Scene:
+        """The drawing of a visit."""
+        entries = workup.values
+        own = overrules(entries)
+        keys = tuple(
+            {key for key in OVERRULED if settings.get(key) is not None} for settings in own
+        )
+        return draw_scene(
+            workup.case, workup.result, request, left=settings_left(entries),
+            overruled=(keys[0], keys[1]),
+        )  # fmt: skip

@@ -1,0 +1,281 @@
+"""A visit worked out, in words and numbers ready to be shown."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import TYPE_CHECKING
+
+from ..core.body import DIMENSIONS, questions, resolve_readings
+from ..core.findings import Finding, findings
+from ..core.fit import Case, FitResult, FitRow, fit, limit_text, terms_text, working_order
+from ..core.fit.result import Posture, Status
+from ..core.pace import RHYTHMS, DayTotals, day_totals
+from ..core.record import (
+    StepProgress,
+    case_from,
+    hours_at_desk,
+    overrules,
+    progress,
+    settings_left,
+)
+from ..core.record.fields import MEASURED
+from ..core.record.to_case import Entries, readings_of
+from ..core.units import LengthUnit, format_difference, format_length
+
+if TYPE_CHECKING:
+    from .visits import OpenVisit
+
+DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("back", "up"),
+              "seat_depth": ("longer", "shorter")}  # fmt: skip
+
+
+@dataclass(frozen=True, kw_only=True)
+class RowView:
+    """One row as it is shown; every text carries the display unit's number."""
+
+    key: str
+    posture: Posture
+    label: str
+    unit: str
+    why: str
+    status: Status
+    reason: str | None
+    target: str | None
+    band: str | None
+    plus_minus: str | None
+    terms: str | None
+    setting: str | None
+    found: str | None
+    change: str | None
+    left: str | None
+    left_over: str | None
+    limits: list[str]
+    cost: str | None
+    cost_off: bool
+    estimated: list[str]
+    retake: str | None
+    overruled: bool
+    overrule_reason: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Measured:
+    """A body dimension so far."""
+
+    dimension: str
+    label: str
+    how: str
+    posture: str
+    used_for: str
+    needed: bool
+    value: str | None
+    plus_minus: str | None
+    needs_third: bool
+    spread: str | None
+    question: str | None
+    suggestion: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class RhythmView:
+    """A rhythm over this client's hours."""
+
+    id: str
+    label: str
+    says: str
+    possible: bool
+    totals: DayTotals
+
+
+@dataclass(frozen=True, kw_only=True)
+class JointView:
+    """A joint before, as aimed at and as left, degrees in words."""
+
+    posture: Posture
+    label: str
+    band: str
+    found: str | None
+    found_off: bool
+    aim: str | None
+    aim_off: bool
+
+
+@dataclass(frozen=True, kw_only=True)
+class Workup:
+    """Everything the page shows of a visit, and what it was made from."""
+
+    values: Entries
+    case: Case
+    result: FitResult
+    order: list[FitRow]
+    rows: list[RowView]
+    steps: list[StepProgress]
+    findings: list[Finding]
+    measured: list[Measured]
+    rhythms: list[RhythmView]
+    joints: list[JointView]
+    hours: float
+    hours_doubt: str | None
+
+
+def _text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
+    if value is None:
+        return None
+    return f"{value:.0f}" if row.unit == "deg" else format_length(value, unit)
+
+
+def _apart(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
+    if value is None:
+        return None
+    up, down = DIRECTIONS.get(row.key, ("up", "down"))
+    if row.unit != "deg":
+        return format_difference(value, unit, up=up, down=down)
+    return f"{up if value > 0 else down} {abs(value):.0f}" if round(abs(value)) else "0"
+
+
+def _band(row: FitRow, unit: LengthUnit) -> str | None:
+    low, high = _text(row, row.low, unit), _text(row, row.high, unit)
+    if low and high:
+        return f"{low} to {high}"
+    return f"{low} or more" if low else f"{high} or less" if high else None
+
+
+def _terms(row: FitRow, unit: LengthUnit) -> str | None:
+    if not row.terms:
+        return None
+    if row.unit == "deg":
+        return f"{row.target:.0f}° = {row.terms[0].label}"
+    return terms_text(row.terms, unit)
+
+
+def row_view(row: FitRow, values: Entries, unit: LengthUnit) -> RowView:
+    """A row in words."""
+    seated, standing = settings_left(values)
+    left = (seated if row.posture == "seated" else standing).get(row.key)
+    own = overrules(values)[0 if row.posture == "seated" else 1].get(row.key)
+    why = values.get(f"work.{row.posture}.{row.key}.why")
+    over = left - row.setting if left is not None and row.setting is not None else None
+    return RowView(
+        key=row.key,
+        posture=row.posture,
+        label=row.label,
+        unit="°" if row.unit == "deg" else unit,
+        why=row.why,
+        status=row.status,
+        reason=row.reason,
+        target=_text(row, row.target, unit),
+        band=_band(row, unit),
+        plus_minus=_text(row, 2 * row.sd, unit) if row.sd else None,
+        terms=_terms(row, unit),
+        setting=_text(row, row.setting, unit),
+        found=_text(row, row.found, unit),
+        change=_apart(row, row.change, unit),
+        left=_text(row, left, unit),
+        left_over=_apart(row, -over, unit) if over is not None else None,
+        limits=[limit_text(limit, unit) for limit in row.limits],
+        cost=row.cost.text if row.cost else None,
+        cost_off=bool(row.cost and row.cost.over),
+        estimated=[DIMENSIONS[name].label.lower() for name in row.estimated],
+        retake=DIMENSIONS[row.retake].label.lower() if row.retake else None,
+        overruled=own is not None,
+        overrule_reason=str(why) if why else None,
+    )
+
+
+def _measured(case: Case, values: Entries, unit: LengthUnit) -> list[Measured]:
+    asked = {question.dimension: question for question in reversed(questions(case.body))}
+    found = []
+    for name in MEASURED:
+        entry = DIMENSIONS[name]
+        readings = readings_of(values, name)
+        resolved = resolve_readings(readings, repeat_limit_mm=entry.repeat_limit_mm)
+        question = asked.get(name)
+        suggestion = question.suggestion_mm if question else None
+        value, spread = resolved.value_mm, resolved.spread_mm
+        found.append(
+            Measured(
+                dimension=name,
+                label=entry.label,
+                how=entry.how,
+                posture=entry.posture,
+                used_for=entry.used_for,
+                needed=entry.needed,
+                value=format_length(value, unit) if value is not None else None,
+                plus_minus=format_length(2 * resolved.sd_mm, unit) if readings else None,
+                needs_third=resolved.needs_third,
+                spread=format_length(spread, unit) if len(readings) > 1 else None,
+                question=question.text if question else None,
+                suggestion=format_length(suggestion, unit) if suggestion is not None else None,
+            )
+        )
+    return found
+
+
+def _joints(result: FitResult) -> list[JointView]:
+    views = []
+    for posture in (result.seated, result.standing):
+        for before, after in zip(posture.joints_found, posture.joints_set, strict=True):
+            if posture.posture == "standing" and after.joint == "upper_arm":
+                continue
+            views.append(
+                JointView(
+                    posture=posture.posture,
+                    label=after.label,
+                    band=f"{after.low:.0f} to {after.high:.0f}°",
+                    found=f"{before.angle:.0f}°" if before.angle is not None else None,
+                    found_off=bool(before.over),
+                    aim=f"{after.angle:.0f}°" if after.angle is not None else None,
+                    aim_off=bool(after.over),
+                )
+            )
+    return views
+
+
+def work_up(opened: OpenVisit, unit: LengthUnit) -> Workup:
+    """Work a visit out.
+
+    Parameters
+    ----------
+    opened : OpenVisit
+        The visit, its client and entries.
+    unit : {"mm", "cm", "in"}
+        For every number shown.
+
+    """
+    values = {entry.path: entry.value for entry in opened.entries}
+    case = case_from(values, sex=opened.client.sex)
+    own = overrules(values)
+    result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
+    order = working_order(case, result)
+    hours = hours_at_desk(values)
+    asked = sum(
+        float(value)
+        for path, value in values.items()
+        if path.startswith("ask.hours.") and isinstance(value, int | float)
+    )
+    signed = bool(opened.reports) and opened.reports[-1].revision == opened.visit.revision
+    stands = result.standing.possible and case.workstation.desk.kind == "sit_stand"
+    rows = [*result.seated.rows, *result.standing.rows]
+    return Workup(
+        values=values,
+        case=case,
+        result=result,
+        order=order,
+        rows=[row_view(row, values, unit) for row in rows],
+        steps=list(progress(values, result, order, signed=signed).values()),
+        findings=findings(result, unit),
+        measured=_measured(case, values, unit),
+        rhythms=[
+            RhythmView(
+                id=rhythm.id,
+                label=rhythm.label,
+                says=rhythm.says,
+                possible=stands or not rhythm.stands,
+                totals=day_totals(rhythm, hours),
+            )
+            for rhythm in RHYTHMS.values()
+        ],
+        joints=_joints(result),
+        hours=hours,
+        hours_doubt=f"{asked:g} hours a day in all: a day has 24." if asked > 24 else None,
+    )

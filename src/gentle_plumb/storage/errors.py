@@ -1,0 +1,30 @@
+"""Driver errors to the services' own, in one place, by constraint name."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+
+from psycopg import Error
+from sqlalchemy.exc import IntegrityError
+
+from ..services.errors import AlreadyThere, ServiceError
+
+_BY_CONSTRAINT: dict[str, ServiceError] = {
+    "uq_member_email": AlreadyThere("Somebody with this address is there already."),
+    "uq_report_number": AlreadyThere("This version was signed a moment ago. Look at it first."),
+}
+
+
+@contextmanager
+def mapped_errors() -> Iterator[None]:
+    """Raise the services' error for a known constraint, everything else as it is."""
+    try:
+        yield
+    except IntegrityError as error:
+        cause = error.orig
+        name = cause.diag.constraint_name if isinstance(cause, Error) else None
+        known = _BY_CONSTRAINT.get(name or "")
+        if known is None:
+            raise
+        raise type(known)(*known.args) from error

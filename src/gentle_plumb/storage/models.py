@@ -1,0 +1,137 @@
+"""Tables. Constraint names are fixed, so that driver errors can be mapped by them."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import CheckConstraint, ForeignKey, Index, MetaData, UniqueConstraint, text
+from sqlalchemy.dialects.postgresql import BYTEA, JSONB, TIMESTAMP
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
+
+Moment = TIMESTAMP(timezone=True)
+
+
+class Base(DeclarativeBase):
+    """Common metadata."""
+
+    metadata = MetaData(
+        naming_convention={
+            "ix": "ix_%(column_0_label)s",
+            "uq": "uq_%(table_name)s_%(column_0_name)s",
+            "ck": "ck_%(table_name)s_%(constraint_name)s",
+            "fk": "fk_%(table_name)s_%(column_0_name)s",
+            "pk": "pk_%(table_name)s",
+        }
+    )
+
+
+class PracticeRow(Base):
+    """A practice."""
+
+    __tablename__ = "practice"
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    unit: Mapped[str] = mapped_column(server_default="cm")
+    local_wording: Mapped[str] = mapped_column(server_default="")
+
+
+class MemberRow(Base):
+    """Somebody who signs in."""
+
+    __tablename__ = "member"
+    __table_args__ = (
+        UniqueConstraint("email", name="uq_member_email"),
+        CheckConstraint("role in ('owner', 'practitioner', 'reader')", name="role"),
+    )
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    email: Mapped[str]
+    name: Mapped[str]
+    title: Mapped[str] = mapped_column(server_default="")
+    role: Mapped[str]
+    password_hash: Mapped[str]
+    failures: Mapped[int] = mapped_column(server_default=text("0"))
+    locked_until: Mapped[datetime | None] = mapped_column(Moment)
+
+
+class SessionRow(Base):
+    """A signed-in browser."""
+
+    __tablename__ = "session"
+    token_hash: Mapped[bytes] = mapped_column(BYTEA, primary_key=True)
+    member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id", ondelete="CASCADE"))
+    csrf: Mapped[str]
+    expires_at: Mapped[datetime] = mapped_column(Moment)
+
+
+class ClientRow(Base):
+    """A client."""
+
+    __tablename__ = "client"
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    name: Mapped[str]
+    sex: Mapped[str | None]
+    work: Mapped[str] = mapped_column(server_default="")
+    version: Mapped[int] = mapped_column(server_default=text("1"))
+
+
+class VisitRow(Base):
+    """A visit."""
+
+    __tablename__ = "visit"
+    __table_args__ = (Index("ix_visit_practice_id", "practice_id"),)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    client_id: Mapped[UUID] = mapped_column(ForeignKey("client.id", ondelete="CASCADE"))
+    member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id"))
+    started_on: Mapped[date]
+    revision: Mapped[int] = mapped_column(server_default=text("0"))
+
+
+class EntryRow(Base):
+    """What a field of a visit holds now."""
+
+    __tablename__ = "entry"
+    visit_id: Mapped[UUID] = mapped_column(
+        ForeignKey("visit.id", ondelete="CASCADE"), primary_key=True
+    )
+    path: Mapped[str] = mapped_column(primary_key=True)
+    value: Mapped[Any] = mapped_column(JSONB(none_as_null=True), nullable=True)
+    typed: Mapped[str]
+    version: Mapped[int]
+    member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id"))
+    changed_at: Mapped[datetime] = mapped_column(Moment)
+
+
+class ChangeRow(Base):
+    """Every change ever made, by the id the page gave it."""
+
+    __tablename__ = "change"
+    __table_args__ = (Index("ix_change_visit_id", "visit_id"),)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    visit_id: Mapped[UUID] = mapped_column(ForeignKey("visit.id", ondelete="CASCADE"))
+    path: Mapped[str]
+    typed: Mapped[str]
+    value: Mapped[Any] = mapped_column(JSONB(none_as_null=True), nullable=True)
+    version: Mapped[int]
+    member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id"))
+    made_at: Mapped[datetime] = mapped_column(Moment)
+
+
+class ReportRow(Base):
+    """A signed report, frozen."""
+
+    __tablename__ = "report"
+    __table_args__ = (UniqueConstraint("visit_id", "number", name="uq_report_number"),)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    visit_id: Mapped[UUID] = mapped_column(ForeignKey("visit.id", ondelete="CASCADE"))
+    number: Mapped[int]
+    revision: Mapped[int]
+    content: Mapped[Any] = mapped_column(JSONB)
+    pdf: Mapped[bytes] = mapped_column(BYTEA, deferred=True)
+    sha256: Mapped[str]
+    signed_by: Mapped[str]
+    signed_at: Mapped[datetime] = mapped_column(Moment)

@@ -1,0 +1,201 @@
+"""Clients, visits, entries and reports in PostgreSQL."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from uuid import UUID
+
+from sqlalchemy import Engine, func, select
+from sqlalchemy.orm import Session as Db
+from sqlalchemy.orm import undefer
+
+from ..services.errors import NotFound, ReusedChange, StaleChange
+from ..services.models import Change, Client, Entry, Report, Visit, VisitLine
+from .errors import mapped_errors
+from .models import ChangeRow, ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
+
+
+def client_of(row: ClientRow) -> Client:
+    """The client a row holds."""
+    return Client(
+        id=row.id, practice_id=row.practice_id, name=row.name, sex=row.sex, work=row.work,  # type: ignore[arg-type]
+        version=row.version,
+    )  # fmt: skip
+
+
+def visit_of(row: VisitRow) -> Visit:
+    """The visit a row holds."""
+    return Visit(
+        id=row.id, practice_id=row.practice_id, client_id=row.client_id, member_id=row.member_id,
+        started_on=row.started_on, revision=row.revision,
+    )  # fmt: skip
+
+
+def entry_of(row: EntryRow, by: str) -> Entry:
+    """The entry a row holds, with the name of who changed it."""
+    return Entry(
+        path=row.path, value=row.value, typed=row.typed, version=row.version,
+        changed_at=row.changed_at, changed_by=by,
+    )  # fmt: skip
+
+
+def report_of(row: ReportRow) -> Report:
+    """The report a row holds, without its PDF."""
+    return Report(
+        id=row.id, visit_id=row.visit_id, number=row.number, revision=row.revision,
+        content=row.content, sha256=row.sha256, signed_by=row.signed_by, signed_at=row.signed_at,
+    )  # fmt: skip
+
+
+class SqlRecords:
+    """The Records port."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    def clients(self, practice_id: UUID) -> list[Client]:
+        query = select(ClientRow).where(ClientRow.practice_id == practice_id)
+        with Db(self._engine) as db:
+            return [client_of(row) for row in db.scalars(query.order_by(ClientRow.name))]
+
+    def client(self, practice_id: UUID, client_id: UUID) -> Client:
+        with Db(self._engine) as db:
+            row = db.get(ClientRow, client_id)
+            if row is None or row.practice_id != practice_id:
+                raise NotFound("There is no such client.")
+            return client_of(row)
+
+    def add_client(self, client: Client) -> None:
+        with Db(self._engine) as db, db.begin():
+            db.add(ClientRow(**vars(client)))
+
+    def add_visit(self, visit: Visit) -> None:
+        with Db(self._engine) as db, db.begin():
+            db.add(VisitRow(**vars(visit)))
+
+    def visits(self, practice_id: UUID) -> list[VisitLine]:
+        changed = (
+            select(func.max(EntryRow.changed_at))
+            .where(EntryRow.visit_id == VisitRow.id)
+            .scalar_subquery()
+        )
+        follow_up = (
+            select(EntryRow.value)
+            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == "report.follow_up")
+            .scalar_subquery()
+        )
+        signed = (
+            select(ReportRow.visit_id, ReportRow.signed_at, ReportRow.revision)
+            .distinct(ReportRow.visit_id)
+            .order_by(ReportRow.visit_id, ReportRow.number.desc())
+            .subquery()
+        )
+        query = (
+            select(VisitRow, ClientRow, MemberRow.name, changed, follow_up,
+                   signed.c.signed_at, signed.c.revision)
+            .join(ClientRow, ClientRow.id == VisitRow.client_id)
+            .join(MemberRow, MemberRow.id == VisitRow.member_id)
+            .outerjoin(signed, signed.c.visit_id == VisitRow.id)
+            .where(VisitRow.practice_id == practice_id)
+            .order_by(VisitRow.started_on.desc(), ClientRow.name)
+        )  # fmt: skip
+        with Db(self._engine) as db:
+            return [
+                VisitLine(
+                    visit=visit_of(visit),
+                    client=client_of(client),
+                    practitioner=name,
+                    changed_at=at,
+                    follow_up=follow,
+                    signed_at=signed_at,
+                    signed_revision=revision,
+                )
+                for visit, client, name, at, follow, signed_at, revision in db.execute(query)
+            ]
+
+    def visit(self, practice_id: UUID, visit_id: UUID) -> Visit:
+        with Db(self._engine) as db:
+            row = db.get(VisitRow, visit_id)
+            if row is None or row.practice_id != practice_id:
+                raise NotFound("There is no such visit.")
+            return visit_of(row)
+
+    def entries(self, visit_id: UUID) -> list[Entry]:
+        query = (
+            select(EntryRow, MemberRow.name)
+            .join(MemberRow, MemberRow.id == EntryRow.member_id)
+            .where(EntryRow.visit_id == visit_id)
+            .order_by(EntryRow.path)
+        )
+        with Db(self._engine) as db:
+            return [entry_of(row, name) for row, name in db.execute(query)]
+
+    def write(self, change: Change, now: datetime) -> tuple[Entry, int]:
+        with Db(self._engine) as db, db.begin():
+            # the visit's row is the lock: changes to one visit come one after the other
+            visit = db.get(VisitRow, change.visit_id, with_for_update=True)
+            if visit is None:
+                raise NotFound("There is no such visit.")
+            row = db.get(EntryRow, (change.visit_id, change.path))
+            before = db.get(ChangeRow, change.id)
+            if before is not None:
+                same = (before.visit_id, before.path, before.typed) == (
+                    change.visit_id, change.path, change.typed
+                )  # fmt: skip
+                if not same or row is None:
+                    raise ReusedChange("This change was made before, with other content.")
+                return entry_of(row, self._name(db, row.member_id)), visit.revision
+            version = row.version if row is not None else 0
+            if version != change.expected_version:
+                if row is None:
+                    raise StaleChange(
+                        Entry(path=change.path, value=None, typed="", version=0, changed_at=now,
+                              changed_by="")
+                    )  # fmt: skip
+                raise StaleChange(entry_of(row, self._name(db, row.member_id)))
+            if row is None:
+                row = EntryRow(visit_id=change.visit_id, path=change.path)
+                db.add(row)
+            row.value, row.typed, row.version = change.value, change.typed, version + 1
+            row.member_id, row.changed_at = change.member_id, now
+            visit.revision += 1
+            db.add(
+                ChangeRow(
+                    id=change.id,
+                    visit_id=change.visit_id,
+                    path=change.path,
+                    typed=change.typed,
+                    value=change.value,
+                    version=version + 1,
+                    member_id=change.member_id,
+                    made_at=now,
+                )
+            )
+            db.flush()
+            return entry_of(row, self._name(db, change.member_id)), visit.revision
+
+    @staticmethod
+    def _name(db: Db, member_id: UUID) -> str:
+        return db.scalar(select(MemberRow.name).where(MemberRow.id == member_id)) or ""
+
+    def reports(self, visit_id: UUID) -> list[Report]:
+        query = select(ReportRow).where(ReportRow.visit_id == visit_id)
+        with Db(self._engine) as db:
+            return [report_of(row) for row in db.scalars(query.order_by(ReportRow.number))]
+
+    def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
+        query = (
+            select(ReportRow)
+            .join(VisitRow, VisitRow.id == ReportRow.visit_id)
+            .where(ReportRow.id == report_id, VisitRow.practice_id == practice_id)
+            .options(undefer(ReportRow.pdf))
+        )
+        with Db(self._engine) as db:
+            row = db.scalar(query)
+            if row is None:
+                raise NotFound("There is no such report.")
+            return report_of(row), row.pdf
+
+    def add_report(self, report: Report, pdf: bytes) -> None:
+        with mapped_errors(), Db(self._engine) as db, db.begin():
+            db.add(ReportRow(**vars(report), pdf=pdf))
