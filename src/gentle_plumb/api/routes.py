@@ -98,7 +98,7 @@ def add_member(request: Request, who: Signed, given: s.MemberIn) -> s.MemberOut:
 def fields(who: Signed) -> s.Fields:
     """The fields of a visit: labels, kinds, ranges, choices; and the drawing's inks."""
     return s.Fields(
-        steps={step: label for step, label in STEPS.items()},
+        steps=STEPS,
         fields=list(FIELDS.values()),
         inks=INKS,
     )
@@ -173,13 +173,14 @@ def worked(
     height: Annotated[float, Query(ge=300, le=4000)] = 700,
     mode: Literal["both", "seated", "standing", "overlay"] = "both",
     show: Literal["found", "target", "left"] = "target",
+    tape: Annotated[str | None, Query(max_length=60)] = None,
 ) -> s.WorkedOut:
     """The visit worked out and drawn, every text in the unit asked for."""
     visits = _services(request).visits
     opened = visits.open(who.member, visit_id)
     workup = visits.work_up(opened, unit)
     scene = visits.scene(
-        workup, SceneRequest(width=width, height=height, mode=mode, show=show, unit=unit)
+        workup, SceneRequest(width=width, height=height, mode=mode, show=show, unit=unit, tape=tape)
     )
     return s.WorkedOut.of(workup, scene, opened.visit.revision)
 

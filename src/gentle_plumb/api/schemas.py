@@ -12,6 +12,7 @@ from ..core.drawing.inks import Ink
 from ..core.drawing.marks import Scene
 from ..core.findings import Finding
 from ..core.record import Field as RecordField
+from ..core.record import StepId
 from ..core.record.progress import StepProgress
 from ..core.units import LengthUnit
 from ..services.accounts import LEAST_PASSWORD
@@ -102,7 +103,7 @@ class MemberIn(Given):
 class Fields(BaseModel):
     """The fields of a visit, its steps, and how the drawing is inked."""
 
-    steps: dict[str, str]
+    steps: dict[StepId, str]
     fields: list[RecordField]
     inks: dict[str, Ink]
 

@@ -70,7 +70,7 @@ def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half:
     for row in order[: len(order) // 2] if half else order:
         if row.setting is None:
             continue
-        near = row.setting if row.unit == "deg" else round(row.setting / 50) * 5
+        near = row.setting if row.unit == "deg" else round(row.setting / 5) / 2
         typed = f"{round(near)}" if row.unit == "deg" else f"{near:g}"
         path = f"set.{row.posture}.{row.key}"
         if path in FIELDS:

@@ -22,9 +22,12 @@ def _style(role: str, *, text: bool) -> str:
     ink = INKS[role]
     if text:
         family = "Barlow Semi Condensed" if ink.figures else "Hanken Grotesk"
+        halo = (
+            f' stroke="{PAPER["ground"]}" stroke-width="3" paint-order="stroke"' if ink.halo else ""
+        )
         return (
             f'fill="{_colour(ink.fill)}" font-family="{family}" font-size="{ink.size:g}" '
-            f'font-weight="{ink.weight}"'
+            f'font-weight="{ink.weight}"{halo}'
         )
     parts = [f'fill="{_colour(ink.fill)}"', f'stroke="{_colour(ink.stroke)}"',
              f'stroke-width="{ink.width:g}"']  # fmt: skip

@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING
 
 from ..core.body import DIMENSIONS, questions, resolve_readings
 from ..core.findings import Finding, findings
-from ..core.fit import Case, FitResult, FitRow, fit, limit_text, terms_text, working_order
+from ..core.fit import CHECKS, Case, FitResult, FitRow, fit, limit_text, terms_text, working_order
 from ..core.fit.result import Posture, Status
 from ..core.pace import RHYTHMS, DayTotals, day_totals
 from ..core.record import (
@@ -56,6 +56,7 @@ class RowView:
     retake: str | None
     overruled: bool
     overrule_reason: str | None
+    check: str | None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -179,6 +180,7 @@ def row_view(row: FitRow, values: Entries, unit: LengthUnit) -> RowView:
         retake=DIMENSIONS[row.retake].label.lower() if row.retake else None,
         overruled=own is not None,
         overrule_reason=str(why) if why else None,
+        check=CHECKS.get(row.key),
     )
 
 

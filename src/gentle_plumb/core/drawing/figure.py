@@ -101,6 +101,15 @@ def figure_of(pose: Pose) -> Figure:
     return Figure(body=body, arm=arm)
 
 
+def _one_way(points: list[Point]) -> list[Point]:
+    """The outline in one turning sense, so that overlapping parts fill and never cut holes."""
+    area = sum(
+        x1 * y2 - x2 * y1
+        for (x1, y1), (x2, y2) in zip(points, [*points[1:], points[0]], strict=True)
+    )
+    return points if area > 0 else points[::-1]
+
+
 def ink_figure(pose: Pose, sheet: Sheet, *, posture: str, role: str = "figure") -> list[Mark]:
     """Marks of the figure: outlines first, then fills over them, so that parts merge.
 
@@ -112,7 +121,7 @@ def ink_figure(pose: Pose, sheet: Sheet, *, posture: str, role: str = "figure") 
     for name, parts in ((role, figure.body), (f"{role}-arm", figure.arm)):
         data = []
         for points, curved in parts:
-            placed = [sheet.at(point) for point in points]
+            placed = _one_way([sheet.at(point) for point in points])
             data.append(smooth(placed) if curved else polyline(placed, closed=True))
         for layer in ("line", "fill"):
             marks.append(

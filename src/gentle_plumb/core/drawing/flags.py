@@ -11,7 +11,7 @@ from ..units import LengthUnit, format_difference, format_length
 from ..workstation import Settings
 from .marks import Mark, number
 
-FLAG_W, FLAG_H, GAP = 104.0, 33.0, 3.0
+FLAG_W, FLAG_H, GAP = 112.0, 33.0, 3.0
 LANE = 26.0
 """Size of a flag, least gap between two, width of the lane of leaders; px."""
 
@@ -181,7 +181,7 @@ def ink_flags(flags: Sequence[Flag], *, staff_edge: float, side: int, y0: float,
             )  # fmt: skip
         if flag.found is not None:
             found = y0 - flag.found * scale
-            inner = staff_edge + side * 11
+            inner = staff_edge + side * 7
             marks.append(
                 path("found-tick", f"M{number(staff_edge - side * 3)} {number(found)}"
                      f"L{number(inner)} {number(found)}")

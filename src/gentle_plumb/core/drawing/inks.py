@@ -11,7 +11,10 @@ from dataclasses import dataclass
 
 @dataclass(frozen=True, kw_only=True)
 class Ink:
-    """Fill and stroke by token, stroke width and dashes in px; text by size and weight."""
+    """Fill and stroke by token, stroke width and dashes in px; text by size and weight.
+
+    A halo of the ground keeps a text readable over the figure.
+    """
 
     fill: str = "none"
     stroke: str = "none"
@@ -21,6 +24,7 @@ class Ink:
     weight: int = 400
     figures: bool = False
     opacity: float = 1.0
+    halo: bool = False
 
 
 PAPER: dict[str, str] = {
@@ -68,8 +72,8 @@ INKS: dict[str, Ink] = {
     "dial-band": Ink(stroke="blue", width=2.2),
     "dial-hand": Ink(stroke="ink", width=1.2),
     "dial-pin": Ink(fill="ink"),
-    "dial-on": Ink(fill="ink", size=12, figures=True),
-    "dial-off": Ink(fill="ink", size=13, weight=600, figures=True),
+    "dial-on": Ink(fill="ink", size=12, figures=True, halo=True),
+    "dial-off": Ink(fill="ink", size=13, weight=600, figures=True, halo=True),
     "wedge": Ink(fill="hatch", stroke="ink", width=0.8),
     "staff": Ink(fill="ground", stroke="ink", width=1.1),
     "staff-tick": Ink(stroke="ink", width=0.6),
@@ -90,10 +94,13 @@ INKS: dict[str, Ink] = {
     "flag-change": Ink(fill="blue", size=13, weight=600, figures=True),
     "stop-bar": Ink(stroke="ink", width=4.5),
     "rule": Ink(stroke="ink", width=0.9),
+    "rule-gap": Ink(stroke="ground", width=16),
     "rule-value": Ink(fill="ink", size=13, weight=600, figures=True),
     "rule-label": Ink(fill="soft", size=12),
     "reach": Ink(stroke="hair", width=1, dash="2 3"),
     "limb": Ink(stroke="figure-line", width=5, opacity=0.85),
     "midline": Ink(stroke="hair", width=0.8, dash="6 3"),
+    "tape": Ink(stroke="accent", width=2.6),
+    "tape-end": Ink(stroke="accent", width=2.6),
     "caption": Ink(fill="soft", size=12),
 }

@@ -15,7 +15,7 @@ from .pose import drawable
 
 NEAR_MM = 380.0
 """Reach of the hand from the shoulder for what is used all the time, mm. Source: house-mouse."""
-SPAN_MM = (-430.0, 620.0)
+SPAN_MM = (-570.0, 620.0)
 """What the plan shows from left to right of the midline, mm."""
 
 
@@ -66,7 +66,7 @@ def ink_plan(case: Case, settings: Settings, joint: Joint | None, *, left: float
     kind = case.workstation.keyboard.kind
     if kind is not None:
         right = KEYBOARD_RIGHT_MM[kind]
-        shape("device", box(-KEYBOARD_LEFT_MM, reach - 80, right, reach + 70), "keys")
+        shape("piece", box(-KEYBOARD_LEFT_MM, reach - 80, right, reach + 70), "keys")
         shape("letters", box(-KEYBOARD_LEFT_MM + 14, reach - 62, 150, reach + 52), "keys")
     shoulders = [(-wide, 0), (-wide * 0.7, 72), (0, 84), (wide * 0.7, 72), (wide, 0),
                  (wide * 0.7, -72), (0, -92), (-wide * 0.7, -72)]  # fmt: skip
@@ -89,15 +89,14 @@ def ink_plan(case: Case, settings: Settings, joint: Joint | None, *, left: float
                  text=f"{format_length(settings.mouse, unit)}{angle}", part="mouse",
                  anchor="end" if mirror < 0 else "start", posture="plan")
         )  # fmt: skip
-    low_x, high_x = at(SPAN_MM[0], 0)[0], at(SPAN_MM[1], 0)[0]
     marks.append(
         Mark(kind="path", role="midline", posture="plan",
              d=f"M{number(x0)} {number(at(0, low + 20)[1])}L{number(x0)} "
                f"{number(at(0, high)[1])}")
     )  # fmt: skip
     marks.append(
-        Mark(kind="text", role="caption", x=min(low_x, high_x) if mirror > 0 else left,
-             y=top + 10, text="From above", posture="plan")
+        Mark(kind="text", role="caption", x=left,
+            y=top + height - 4, text="From above", posture="plan")
     )  # fmt: skip
     return marks
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from typing import Literal
 
+from ..body import DIMENSIONS
 from ..errors import MissingInput
 from ..fit import Case, FitResult, Joint, PostureFit, joints_of
 from ..fit.frame import Frame
@@ -16,28 +17,33 @@ from .flags import FLAG_W, LANE, flags_of, ink_flags
 from .furniture import Ink, Place, ink_chair, ink_desk, ink_plumb, ink_screen, place_of
 from .marks import Mark, Point, Scene, Sheet, number
 from .plan import ink_plan
-from .pose import Pose, seated_pose, standing_pose
+from .pose import Pose, drawable, seated_pose, standing_pose
 from .staff import RULE_STEP, STAFF_W, ink_rule, ink_staff
+from .tape import ink_tape, tape_ends
 
 Mode = Literal["both", "seated", "standing", "overlay"]
 Show = Literal["found", "target", "left"]
 
 HEADROOM_MM = 70.0
-SEATED_SPAN_MM = (-260.0, 1120.0)
-STANDING_SPAN_MM = (-230.0, 900.0)
+SEATED_SPAN_MM = (-255.0, 1040.0)
+STANDING_SPAN_MM = (-190.0, 850.0)
 """What a figure with its furniture needs behind and in front of its origin, mm."""
 TOP_PX, RULE_PX = 26.0, 3 * RULE_STEP + 8
 
 
 @dataclass(frozen=True, kw_only=True)
 class SceneRequest:
-    """What to draw: ``width`` and ``height`` in px, which settings, which figures, which unit."""
+    """What to draw: ``width`` and ``height`` in px, which settings, which figures, which unit.
+
+    ``tape`` names the body dimension that is being measured.
+    """
 
     width: float = 860.0
     height: float = 700.0
     mode: Mode = "both"
     show: Show = "target"
     unit: LengthUnit = "cm"
+    tape: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -189,10 +195,12 @@ def draw_scene(
     sides = [replace(side, sheet=sheet) for side, sheet in zip(sides, sheets, strict=True)]
 
     marks = [_floor(request.width, y0)]
-    if request.mode in ("both", "seated", "overlay"):
+    if request.mode in ("both", "seated"):
         marks += _plan(case, seated, request, scale, y0, staff_left)
     for index, side in enumerate(sides):
         marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0)
+    for side in sides:
+        marks += _tape(case, side, request)
     top_mm = (y0 - TOP_PX) / scale
     marks += ink_staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
     for side in sides:
@@ -204,6 +212,19 @@ def draw_scene(
             right = staff_left if hand == 1 else request.width
             marks += _rule(case, side, y0, request.unit, right)
     return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
+
+
+def _tape(case: Case, side: _Side, request: SceneRequest) -> list[Mark]:
+    """The tape on the figure of the posture in which the dimension is taken."""
+    entry = DIMENSIONS.get(request.tape or "")
+    if entry is None or entry.posture != side.name:
+        return []
+    raised = side.pose.ankle[1] - 70 if side.name == "standing" else 0.0
+    seat = side.settings.seat
+    if side.name == "seated" and seat is None:
+        seat = side.pose.hip[1] - 0.6 * side.pose.thigh
+    ends = tape_ends(entry.id, side.pose, seat or raised, drawable(case.body)[0])
+    return ink_tape(Ink(side.sheet, side.name), entry.id, ends) if ends is not None else []
 
 
 def _height(side: _Side) -> float:
@@ -249,5 +270,5 @@ def _plan(
     arm = next((joint for joint in side.joints if joint.joint == "upper_arm"), None)
     return ink_plan(
         case, side.settings, arm, left=16, top=8, width=min(300.0, staff_left - FLAG_W - LANE - 24),
-        height=min(height + 8, 230.0), unit=request.unit,
+        height=min(height - 14, 230.0), unit=request.unit,
     )  # fmt: skip

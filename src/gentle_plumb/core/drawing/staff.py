@@ -9,7 +9,9 @@ from .marks import Mark, number
 
 STAFF_W = 34.0
 RULE_STEP = 21.0
-"""Width of the staff and distance between two lines of the ground rule, px."""
+NUMERAL_ROOM = 8.0
+"""Width of the staff and distance between two lines of the ground rule; least
+room for a numeral under the staff's top; px."""
 
 
 def _line(role: str, x1: float, y1: float, x2: float, y2: float, part: str = "",
@@ -35,7 +37,7 @@ def ink_staff(
     ticks: dict[str, list[str]] = {"staff-tick": [], "staff-tick-long": []}
     for index in range(1, ceil(top_mm / step)):
         y = y0 - index * step * scale
-        if index % whole == 0:
+        if index % whole == 0 and y - top > NUMERAL_ROOM:
             per = MM_PER[unit]
             marks.append(
                 Mark(kind="text", role="staff-numeral", x=middle, y=y + 4, anchor="middle",
@@ -72,15 +74,25 @@ def ink_rule(spans: list[tuple[str, str, float, float, float]], *, y0: float, un
         left, right = min(x1, x2), max(x1, x2)
         marks.append(_line("rule", left, y, right, y, part, posture))
         marks += [_line("rule", x, y - 5, x, y + 5, part, posture) for x in (left, right)]
-        value = format_length(mm, unit)
-        width = 6.6 * len(value) + 5.6 * len(words) + 8
-        x = right + 8 if right + 8 + width < right_end else left - width - 2
-        marks.append(
-            Mark(kind="text", role="rule-value", x=x, y=y + 4.5, text=value, part=part,
-                 posture=posture)
-        )  # fmt: skip
-        marks.append(
-            Mark(kind="text", role="rule-label", x=x + 6.6 * len(value) + 6, y=y + 4.5,
-                 text=words, part=part, posture=posture)
-        )  # fmt: skip
+        value = format_length(mm, unit, with_unit=True)
+        numeral, label = 6.4 * len(value) + 5, 5.9 * len(words)
+        width = numeral + label
+        if right - left > width + 28:  # room on the line itself
+            x = (left + right - width) / 2
+            data = f"M{number(x - 6)} {number(y)}L{number(x + width + 6)} {number(y)}"
+            marks.append(Mark(kind="path", role="rule-gap", d=data, part=part, posture=posture))
+        else:
+            x = right + 9 if right + 9 + width < right_end else left - width - 9
+        for role, at, text in (("rule-value", x, value), ("rule-label", x + numeral, words)):
+            marks.append(
+                Mark(
+                    kind="text",
+                    role=role,
+                    x=at,
+                    y=y + 4.5,
+                    text=text,
+                    part=part,
+                    posture=posture,
+                )
+            )
     return marks

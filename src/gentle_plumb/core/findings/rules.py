@@ -125,7 +125,7 @@ def _finding(fit: PostureFit, row: FitRow, unit: LengthUnit) -> Finding | None:
         (joint for joint in fit.joints_found if joint.joint == JOINT_OF.get(row.key)), None
     )
     over = abs(joint.over) if joint is not None and joint.over is not None else None
-    degrees = f" ({joint.label.lower()} {joint.angle:.0f}°)" if (
+    degrees = f" ({joint.label.lower()} {joint.angle:.0f}°)".replace("-", "−") if (
         joint is not None and joint.angle is not None and over) else ""  # fmt: skip
     return Finding(
         key=row.key,

@@ -1,6 +1,7 @@
 """Targets from a body, and what real equipment makes of them."""
 
 from .case import Case
+from .checks import CHECKS
 from .fit import fit
 from .joints import Joint, joints_of
 from .order import working_order
@@ -10,6 +11,7 @@ from .terms import Term, terms_text, total
 from .wording import limit_text
 
 __all__ = [
+    "CHECKS",
     "JOINT_BANDS", "Band", "Case", "Cost", "FitResult", "FitRow", "Joint", "Limit", "Policy",
     "PostureFit", "Term", "fit", "joints_of", "limit_text", "terms_text", "total", "working_order",
 ]  # fmt: skip

@@ -30,10 +30,7 @@ def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
         case "thighs":
             return f"thighs stop it at {at}, {apart} {side}"
         case "collides":
-            return (
-                f"armrests over {at} meet the desk's underside: "
-                "only where they end before its edge, else lower or off"
-            )
+            return f"over {at} they meet the desk: keep them short of its edge, or lower"
         case "joined":
             return f"picture joined to the keys, {apart} {side if limit.short > 0 else 'too far'}"
         case "shallow":

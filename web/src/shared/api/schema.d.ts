@@ -809,6 +809,8 @@ export interface components {
         /**
          * Ink
          * @description Fill and stroke by token, stroke width and dashes in px; text by size and weight.
+         *
+         *     A halo of the ground keeps a text readable over the figure.
          */
         Ink: {
             /**
@@ -851,6 +853,11 @@ export interface components {
              * @default 1
              */
             opacity: number;
+            /**
+             * Halo
+             * @default false
+             */
+            halo: boolean;
         };
         /**
          * Joint
@@ -1267,6 +1274,8 @@ export interface components {
             overruled: boolean;
             /** Overrule Reason */
             overrule_reason: string | null;
+            /** Check */
+            check: string | null;
         };
         /**
          * Scene
@@ -2386,6 +2395,7 @@ export interface operations {
                 height?: number;
                 mode?: "both" | "seated" | "standing" | "overlay";
                 show?: "found" | "target" | "left";
+                tape?: string | null;
             };
             header?: never;
             path: {

@@ -1,0 +1,68 @@
+import { Modal } from "../shared/ui/modal";
+
+const KEYS: [string, string][] = [
+  ["t", "Today"],
+  ["c", "Clients"],
+  ["p", "People"],
+  ["1 … 7", "In a visit: the step on the cord"],
+  ["n", "In a visit: the next thing"],
+  ["u", "Centimetres, millimetres, inches in turn"],
+  ["o", "Seated over standing, and back"],
+  ["f", "Drawn as found, as aimed at, as left"],
+  ["z", "Take the last change back"],
+  ["?", "This page"],
+];
+
+const MARKS: [string, string][] = [
+  ["Thin flag", "target, on plumb or to be set; the number beside it says how far to go"],
+  ["Bold flag", "found outside its band"],
+  ["Shaded flag with a bar", "the equipment ends before the target; the panel says where"],
+  ["Dashed flag, ~", "rests on an estimate, not on the tape"],
+  [
+    "Long-dashed blue flag",
+    "your own number in place of the computed one; the panel has the reason",
+  ],
+  ["Thick tick on the staff", "as found; the bracket leads to the target"],
+  ["Hatched wedge", "a joint outside its band, as wide as the excess"],
+  ["Faint dashed figure", "too little measured: drawn as an average body"],
+];
+
+/** Keys and the legend of the drawing, one key away. */
+export function Keys({
+  open,
+  onOpenChange,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
+  return (
+    <Modal open={open} onOpenChange={onOpenChange} title="Keys and marks">
+      <table className="w-full text-sm">
+        <caption className="pb-1 text-left text-soft">Keys, where no field has the focus</caption>
+        <tbody>
+          {KEYS.map(([key, words]) => (
+            <tr key={key} className="border-t border-hair">
+              <th scope="row" className="figures w-24 py-1.5 text-left font-semibold">
+                {key}
+              </th>
+              <td>{words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <table className="mt-5 w-full text-sm">
+        <caption className="pb-1 text-left text-soft">Marks of the drawing</caption>
+        <tbody>
+          {MARKS.map(([mark, words]) => (
+            <tr key={mark} className="border-t border-hair align-top">
+              <th scope="row" className="w-44 py-1.5 pr-3 text-left font-semibold">
+                {mark}
+              </th>
+              <td className="py-1.5">{words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Modal>
+  );
+}

@@ -1,0 +1,83 @@
+import { Link, Outlet, useNavigate } from "@tanstack/react-router";
+import { LogOut, Moon, Sun } from "lucide-react";
+import { useMemo, useState } from "react";
+import { useMe, useSignOut } from "../shared/api/queries";
+import { useKeys } from "../shared/keys";
+import { changeSettings, useSettings } from "../shared/settings";
+import { Bob } from "./bob";
+import { Keys } from "./keys-dialog";
+
+const PLACES = [
+  { to: "/", label: "Today", key: "t" },
+  { to: "/clients", label: "Clients", key: "c" },
+  { to: "/people", label: "People", key: "p" },
+] as const;
+
+/** Everything outside a visit: few places, one key each. */
+export function Shell() {
+  const me = useMe().data;
+  const signOut = useSignOut();
+  const { night } = useSettings();
+  const navigate = useNavigate();
+  const [help, setHelp] = useState(false);
+  useKeys(
+    useMemo(
+      () => ({
+        t: () => navigate({ to: "/" }),
+        c: () => navigate({ to: "/clients" }),
+        p: () => navigate({ to: "/people" }),
+        "?": () => setHelp(true),
+      }),
+      [navigate],
+    ),
+  );
+  return (
+    <div className="flex min-h-full">
+      <nav
+        aria-label="Places"
+        className="flex w-[200px] shrink-0 flex-col border-r border-hair px-4 py-5"
+      >
+        <div className="mb-8 flex items-center gap-2.5 px-2">
+          <Bob />
+          <span className="text-lg font-semibold">Gentle Plumb</span>
+        </div>
+        {PLACES.map((place) => (
+          <Link
+            key={place.to}
+            to={place.to}
+            activeOptions={{ exact: true }}
+            className="flex min-h-11 items-center justify-between rounded-[3px] px-2 hover:bg-deep"
+            activeProps={{ className: "font-semibold bg-deep" }}
+          >
+            {place.label}
+            <span className="figures text-sm text-soft">{place.key}</span>
+          </Link>
+        ))}
+        <div className="mt-auto space-y-1 text-sm">
+          <p className="px-2 font-semibold">{me?.name}</p>
+          <p className="px-2 pb-2 text-soft">
+            {me?.title}, {me?.role}
+          </p>
+          <button
+            type="button"
+            className="flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep"
+            onClick={() => changeSettings({ night: !night })}
+          >
+            {night ? <Sun size={16} /> : <Moon size={16} />} {night ? "Day" : "Night"}
+          </button>
+          <button
+            type="button"
+            className="flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep"
+            onClick={() => signOut.mutate()}
+          >
+            <LogOut size={16} /> Sign out
+          </button>
+        </div>
+      </nav>
+      <main className="min-w-0 flex-1 bg-ground px-10 py-7">
+        <Outlet />
+      </main>
+      <Keys open={help} onOpenChange={setHelp} />
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+import { type KeyboardEvent, memo } from "react";
+import type { Schemas } from "../shared/api/client";
+import { inkStyle } from "./ink";
+
+type Scene = Schemas["Scene"];
+type Mark = Schemas["Mark"];
+type Inks = Record<string, Schemas["Ink"]>;
+
+/** The elevation: marks from the server, inked. Flags can be pressed; the table twin says the same. */
+export const Elevation = memo(function Elevation({
+  scene,
+  inks,
+  active,
+  onPick,
+  label,
+}: {
+  scene: Scene;
+  inks: Inks;
+  active: string | null;
+  onPick: (part: string, posture: string) => void;
+  label: string;
+}) {
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: SVG has no fieldset; flags inside are buttons
+    <svg
+      viewBox={`0 0 ${scene.width} ${scene.height}`}
+      width={scene.width}
+      height={scene.height}
+      role="group"
+      aria-label={label}
+      className="block max-w-full select-none"
+      data-testid="elevation"
+    >
+      <defs>
+        <pattern
+          id="hatch"
+          width="5"
+          height="5"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="5" height="5" fill="var(--ground)" />
+          <path d="M0 0V5" stroke="var(--ink)" strokeWidth="1.6" />
+        </pattern>
+      </defs>
+      {scene.marks.map((mark, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: marks have no identity of their own
+        <Inked key={index} mark={mark} inks={inks} active={active} onPick={onPick} />
+      ))}
+    </svg>
+  );
+});
+
+function Inked({
+  mark,
+  inks,
+  active,
+  onPick,
+}: {
+  mark: Mark;
+  inks: Inks;
+  active: string | null;
+  onPick: (part: string, posture: string) => void;
+}) {
+  const ink = inks[mark.role];
+  if (!ink) return null;
+  const lit = mark.part !== "" && mark.part === active;
+  const style = inkStyle(ink, mark.kind === "text", lit && mark.role.startsWith("flag-"));
+  if (mark.kind === "text")
+    return (
+      <text x={mark.x} y={mark.y} textAnchor={mark.anchor} style={style} pointerEvents="none">
+        {mark.text}
+      </text>
+    );
+  if (mark.kind === "dot") return <circle cx={mark.x} cy={mark.y} r={mark.size} style={style} />;
+  const flag = mark.role.startsWith("flag-") && mark.role !== "flag-plain";
+  if (!flag) {
+    const pick = mark.part ? { onClick: () => onPick(mark.part, mark.posture) } : {};
+    return <path d={mark.d} style={style} {...pick} />;
+  }
+  const press = (event: KeyboardEvent) => {
+    if (event.key !== "Enter" && event.key !== " ") return;
+    event.preventDefault();
+    onPick(mark.part, mark.posture);
+  };
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: SVG has no button element
+    <path
+      d={mark.d}
+      style={{ ...style, cursor: "pointer" }}
+      role="button"
+      tabIndex={0}
+      aria-label={`Go to ${mark.part.replace("_", " ")}, ${mark.posture}`}
+      onClick={() => onPick(mark.part, mark.posture)}
+      onKeyDown={press}
+    />
+  );
+}

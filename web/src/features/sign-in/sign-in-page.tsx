@@ -1,0 +1,79 @@
+import { type FormEvent, useState } from "react";
+import { Bob } from "../../app/bob";
+import { useSignIn, useWelcome } from "../../shared/api/queries";
+import { Button } from "../../shared/ui/button";
+import { LabelledInput } from "../../shared/ui/labelled";
+
+export function SignInPage() {
+  const welcome = useWelcome().data;
+  const signIn = useSignIn();
+  const [email, setEmail] = useState("");
+  const [password, setPassword] = useState("");
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    signIn.mutate({ email, password });
+  };
+  return (
+    <main className="grid min-h-full place-items-center bg-ground p-6">
+      <div className="w-full max-w-[400px]">
+        <div className="mb-8 flex items-end gap-4">
+          <Bob size={34} />
+          <div>
+            <h1 className="text-2xl">Gentle Plumb</h1>
+            <p className="text-soft">Workplaces, set true to the person.</p>
+          </div>
+        </div>
+        <form onSubmit={submit} className="space-y-4" aria-label="Sign in">
+          <LabelledInput
+            label="Address"
+            type="email"
+            autoComplete="username"
+            required
+            value={email}
+            onChange={(event) => setEmail(event.target.value)}
+          />
+          <LabelledInput
+            label="Password"
+            type="password"
+            autoComplete="current-password"
+            required
+            value={password}
+            onChange={(event) => setPassword(event.target.value)}
+          />
+          {signIn.isError && (
+            <p role="alert" className="border-l-4 border-ink bg-deep px-3 py-2">
+              {signIn.error.message}
+            </p>
+          )}
+          <Button type="submit" look="next" className="w-full" disabled={signIn.isPending}>
+            Sign in
+          </Button>
+        </form>
+        {welcome && (welcome.demo?.length ?? 0) > 0 && (
+          <section className="mt-10 border-t border-hair pt-4" aria-label="Demo">
+            <h2 className="mb-1">Demo: take one of these</h2>
+            <p className="mb-2 text-sm text-soft">
+              Everybody in the demo is made up. One press fills the form.
+            </p>
+            {welcome.demo?.map((person) => (
+              <button
+                key={person.email}
+                type="button"
+                className="block min-h-11 w-full border-t border-hair py-1.5 text-left text-sm hover:bg-deep"
+                onClick={() => {
+                  setEmail(person.email);
+                  setPassword(person.password);
+                }}
+              >
+                <span className="block font-semibold">{person.says}</span>
+                <span className="figures text-soft">
+                  {person.email} · {person.password}
+                </span>
+              </button>
+            ))}
+          </section>
+        )}
+      </div>
+    </main>
+  );
+}

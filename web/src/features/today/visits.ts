@@ -1,0 +1,32 @@
+import type { Schemas } from "../../shared/api/client";
+
+type Line = Schemas["VisitLineOut"];
+
+export const STATE_WORDS: Record<Line["state"], string> = {
+  new: "not begun",
+  draft: "in the making",
+  signed: "signed",
+  changed: "signed, changed since",
+};
+
+/** 25 Nov, or 25 Nov 2025 for another year. */
+export function shortDate(iso: string, today = new Date()): string {
+  const day = new Date(iso);
+  const year = day.getFullYear() === today.getFullYear() ? {} : ({ year: "numeric" } as const);
+  return day.toLocaleDateString("en-GB", { day: "numeric", month: "short", ...year });
+}
+
+/** Visits by what they wait for. */
+export function groupVisits(lines: readonly Line[], today = new Date()) {
+  const soon = new Date(today.getTime() + 14 * 86_400_000).toISOString().slice(0, 10);
+  const due = lines.filter(
+    (line) => line.follow_up !== null && line.follow_up <= soon && line.state === "signed",
+  );
+  const open = lines.filter((line) => line.state !== "signed");
+  const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
+  return [
+    { title: "To be finished", says: "Begun and not signed, or changed since.", lines: open },
+    { title: "Follow-up due", says: "Within two weeks.", lines: due },
+    { title: "Signed", says: "Nothing open.", lines: done },
+  ].filter((group) => group.lines.length > 0);
+}

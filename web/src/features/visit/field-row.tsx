@@ -1,0 +1,223 @@
+import { useEffect, useId, useRef, useState } from "react";
+import { Button } from "../../shared/ui/button";
+import { Segments } from "../../shared/ui/segments";
+import { type Field, useVisitState } from "./visit-context";
+
+const PAUSE_MS = 450;
+
+/** One field of the record, of whatever kind; saved as it is typed. */
+export function FieldRow({ field, large = false }: { field: Field; large?: boolean }) {
+  const { cells, keeper, unit, readOnly, setActive } = useVisitState();
+  const id = useId();
+  const cell = cells.get(field.id);
+  const focus = () => setActive(field.part || null);
+  const help = field.help && (
+    <p id={`${id}-help`} className="mt-0.5 text-sm text-soft">
+      {field.help}
+    </p>
+  );
+  if (field.kind === "choice")
+    return (
+      <fieldset onFocus={focus} data-field={field.id}>
+        <legend className="mb-1 font-semibold">{field.label}</legend>
+        <Segments
+          label={field.label}
+          value={cell?.typed ?? ""}
+          choices={field.choices.map(([value, label]) => ({ value, label }))}
+          onChange={(value) => keeper.type(field.id, value, unit)}
+          disabled={readOnly}
+        />
+        {help}
+        <Trouble path={field.id} id={id} />
+      </fieldset>
+    );
+  return (
+    <div data-field={field.id}>
+      <div
+        className={field.kind === "text" || large ? "" : "flex items-center justify-between gap-3"}
+      >
+        <label htmlFor={id} className={`font-semibold ${large ? "text-base" : ""}`}>
+          {field.label}
+        </label>
+        <TextEntry field={field} id={id} large={large} onFocus={focus} described={!!field.help} />
+      </div>
+      {help}
+      <Trouble path={field.id} id={id} />
+    </div>
+  );
+}
+
+/** Lowest and highest of one piece on one line. */
+export function PairRow({ low, high }: { low: Field; high: Field }) {
+  const { setActive } = useVisitState();
+  const id = useId();
+  return (
+    <fieldset data-field={low.id}>
+      <div className="flex items-center justify-between gap-2">
+        <legend className="float-left font-semibold">
+          {low.label.replace(", lowest", "").replace(", shortest", "")}
+        </legend>
+        <span className="flex shrink-0 items-center gap-1.5">
+          {[low, high].map((field, index) => (
+            <span key={field.id} data-field={field.id} className="flex items-center gap-1.5">
+              {index === 1 && <span className="text-sm text-soft">to</span>}
+              <label htmlFor={`${id}-${index}`} className="sr-only">
+                {field.label}
+              </label>
+              <TextEntry
+                field={field}
+                id={`${id}-${index}`}
+                narrow
+                onFocus={() => setActive(field.part || null)}
+              />
+            </span>
+          ))}
+        </span>
+      </div>
+      {low.help && <p className="mt-0.5 text-sm text-soft">{low.help}</p>}
+      <Trouble path={low.id} id={`${id}-0`} />
+      <Trouble path={high.id} id={`${id}-1`} />
+    </fieldset>
+  );
+}
+
+/** The input of a field: keeps what is being typed until it is on its way. */
+export function TextEntry({
+  field,
+  id,
+  large = false,
+  narrow = false,
+  onFocus,
+  onEnter,
+  described = false,
+  autoFocus = false,
+}: {
+  field: Field;
+  id: string;
+  large?: boolean;
+  narrow?: boolean;
+  onFocus?: () => void;
+  onEnter?: () => void;
+  described?: boolean;
+  autoFocus?: boolean;
+}) {
+  const { cells, keeper, unit, readOnly } = useVisitState();
+  const cell = cells.get(field.id);
+  const [draft, setDraft] = useState<string | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const latest = useRef<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const send = () => {
+    clearTimeout(timer.current);
+    if (latest.current !== null) keeper.type(field.id, latest.current, unit);
+    latest.current = null;
+  };
+  const change = (text: string) => {
+    setDraft(text);
+    latest.current = text;
+    clearTimeout(timer.current);
+    timer.current = setTimeout(send, PAUSE_MS);
+  };
+  const leave = () => {
+    send();
+    setDraft(null);
+  };
+  const sendLatest = useRef(send);
+  sendLatest.current = send;
+  useEffect(() => () => sendLatest.current(), []);
+  useEffect(() => {
+    if (autoFocus) input.current?.focus();
+  }, [autoFocus]);
+
+  const suffix = field.kind === "length" ? unit : field.unit;
+  const wrong = cell?.state === "refused" || cell?.state === "stale";
+  const common = {
+    id,
+    value: draft ?? bare(cell?.typed ?? "", suffix),
+    readOnly,
+    "aria-invalid": wrong || undefined,
+    "aria-describedby":
+      [wrong ? `${id}-trouble` : "", described ? `${id}-help` : ""].join(" ").trim() || undefined,
+    onBlur: leave,
+    ...(onFocus ? { onFocus } : {}),
+  };
+  const edge = wrong ? "border-2 border-ink" : "border border-ink/50";
+  if (field.kind === "text")
+    return (
+      <textarea
+        {...common}
+        rows={3}
+        className={`mt-1 w-full rounded-[3px] bg-ground px-3 py-2 ${edge}`}
+        onChange={(event) => change(event.target.value)}
+      />
+    );
+  return (
+    <span
+      className={`relative inline-block ${large ? "w-full" : narrow ? "w-[92px]" : "w-[132px] shrink-0"}`}
+    >
+      <input
+        {...common}
+        ref={input}
+        type={field.kind === "date" ? "date" : "text"}
+        inputMode={field.kind === "number" ? "decimal" : undefined}
+        autoComplete="off"
+        className={`figures w-full rounded-[3px] bg-ground pl-3 ${edge} ${
+          large ? "min-h-16 pr-10 text-3xl font-semibold" : "min-h-11 pr-10 text-lg"
+        } ${field.kind === "date" ? "pr-2!" : ""}`}
+        onChange={(event) => change(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== "Enter") return;
+          send();
+          onEnter?.();
+        }}
+      />
+      {suffix && field.kind !== "date" && (
+        <span
+          className={`pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 text-soft ${large ? "text-lg" : "text-sm"}`}
+          aria-hidden="true"
+        >
+          {/[a-z"'″′]\s*$/i.test(common.value) ? "" : suffix}
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** What was typed, without the unit that stands beside the field anyway. */
+function bare(typed: string, unit: string): string {
+  return unit && typed.endsWith(` ${unit}`) ? typed.slice(0, -unit.length - 1) : typed;
+}
+
+/** What is wrong with a field, in its place, with the ways out. */
+export function Trouble({ path, id }: { path: string; id: string }) {
+  const { cells, keeper, unit } = useVisitState();
+  const cell = cells.get(path);
+  if (cell?.state === "refused")
+    return (
+      <p
+        id={`${id}-trouble`}
+        role="alert"
+        className="mt-1 border-l-4 border-ink bg-deep px-2 py-1 text-sm"
+      >
+        {cell.problem?.detail} Not kept yet.
+      </p>
+    );
+  if (cell?.state === "stale")
+    return (
+      <div
+        id={`${id}-trouble`}
+        role="alert"
+        className="mt-1 border-l-4 border-ink bg-deep px-2 py-2 text-sm"
+      >
+        <p>
+          {cell.held?.changed_by || "Somebody"} has put <b>{cell.held?.typed || "nothing"}</b> here
+          in the meantime; you typed <b>{cell.typed || "nothing"}</b>.
+        </p>
+        <div className="mt-1 flex gap-2">
+          <Button onClick={() => keeper.settle(path, "mine", unit)}>Mine</Button>
+          <Button onClick={() => keeper.settle(path, "theirs", unit)}>Theirs</Button>
+        </div>
+      </div>
+    );
+  return null;
+}

@@ -1,0 +1,38 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useMemo, useSyncExternalStore } from "react";
+import type { Schemas } from "../../../shared/api/client";
+import { Keeper, type Snapshot } from "./keeper";
+
+/** The keeper of a visit and its state; every kept change refreshes what is worked out. */
+export function useKeeper(visit: Schemas["VisitOut"]): { keeper: Keeper; snapshot: Snapshot } {
+  const queries = useQueryClient();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one keeper a visit; later entries come through it
+  const keeper = useMemo(
+    () =>
+      new Keeper(visit.id, visit.entries, (entry, revision) => {
+        queries.setQueryData<Schemas["VisitOut"]>(
+          ["visit", visit.id],
+          (old) =>
+            old && {
+              ...old,
+              revision: Math.max(revision, old.revision),
+              entries: { ...old.entries, [entry.path]: entry },
+              reports: old.reports.map((report) => ({ ...report, current: false })),
+            },
+        );
+        void queries.invalidateQueries({ queryKey: ["worked", visit.id] });
+        void queries.invalidateQueries({ queryKey: ["draft", visit.id] });
+        void queries.invalidateQueries({ queryKey: ["visits"], refetchType: "none" });
+      }),
+    [visit.id],
+  );
+  const snapshot = useSyncExternalStore(keeper.subscribe, keeper.read);
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      if (keeper.unsent) event.preventDefault();
+    };
+    addEventListener("beforeunload", warn);
+    return () => removeEventListener("beforeunload", warn);
+  }, [keeper]);
+  return { keeper, snapshot };
+}

@@ -1,0 +1,118 @@
+import { useEffect, useRef, useState } from "react";
+import { Elevation } from "../../drawing/elevation";
+import type { Schemas } from "../../shared/api/client";
+import type { View } from "../../shared/api/queries";
+import { Segments } from "../../shared/ui/segments";
+
+/** A size in steps, so that a few pixels more or less ask for nothing new. */
+const stepped = (value: number): number => Math.max(320, Math.floor(value / 10) * 10);
+
+export type Size = { width: number; height: number };
+
+/** The drawing and its switches; it keeps its place and scale from step to step. */
+export function Stage({
+  scene,
+  inks,
+  rows,
+  active,
+  mode,
+  show,
+  narrow,
+  onMode,
+  onShow,
+  onPick,
+  onSize,
+}: {
+  scene: Schemas["Scene"] | undefined;
+  inks: Record<string, Schemas["Ink"]>;
+  rows: readonly Schemas["RowView"][];
+  active: string | null;
+  mode: View["mode"];
+  show: View["show"];
+  narrow: boolean;
+  onMode: (mode: View["mode"]) => void;
+  onShow: (show: View["show"]) => void;
+  onPick: (part: string, posture: string) => void;
+  onSize: (size: Size) => void;
+}) {
+  const room = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState<Size | null>(null);
+  useEffect(() => {
+    const element = room.current;
+    if (!element) return;
+    const watch = new ResizeObserver(([entry]) => {
+      if (!entry) return;
+      const { width, height } = entry.contentRect;
+      setSize({ width: stepped(width), height: stepped(height) });
+    });
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, []);
+  useEffect(() => {
+    if (size) onSize(size);
+  }, [size, onSize]);
+  const modes = [
+    ...(narrow ? [] : [{ value: "both", label: "Both" }]),
+    { value: "seated", label: "Seated" },
+    { value: "standing", label: "Standing" },
+    { value: "overlay", label: "Overlaid" },
+  ];
+  return (
+    <section aria-label="Elevation" className="flex min-h-0 flex-1 flex-col bg-ground">
+      <div className="flex items-center justify-between gap-3 px-4 pt-1">
+        <Segments
+          label="Settings drawn"
+          compact
+          value={show}
+          onChange={(value) => onShow(value as View["show"])}
+          choices={[
+            { value: "found", label: "As found" },
+            { value: "target", label: "As aimed at" },
+            { value: "left", label: "As left" },
+          ]}
+        />
+        <Segments
+          label="Postures drawn"
+          compact
+          value={mode}
+          onChange={(value) => onMode(value as View["mode"])}
+          choices={modes}
+        />
+      </div>
+      <div ref={room} className="min-h-0 flex-1 overflow-hidden">
+        {scene && (
+          <Elevation
+            scene={scene}
+            inks={inks}
+            active={active}
+            onPick={onPick}
+            label="Side view of the client at the workstation; the table after it holds the same numbers"
+          />
+        )}
+      </div>
+      <table className="sr-only">
+        <caption>Heights and distances of the drawing</caption>
+        <thead>
+          <tr>
+            <th>Posture</th>
+            <th>What</th>
+            <th>As found</th>
+            <th>Target</th>
+            <th>Change</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={`${row.posture}.${row.key}`}>
+              <td>{row.posture}</td>
+              <th scope="row">{row.label}</th>
+              <td>{row.found ? `${row.found} ${row.unit}` : "not recorded"}</td>
+              <td>{row.setting ? `${row.setting} ${row.unit}` : (row.reason ?? "none")}</td>
+              <td>{row.change ?? ""}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

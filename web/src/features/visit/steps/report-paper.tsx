@@ -1,0 +1,113 @@
+type TableRow = Record<
+  "posture" | "label" | "before" | "target" | "after" | "left" | "note",
+  string
+>;
+type Finding = { title: string; posture: string; cause: string; instruction: string; left: string };
+type Rhythm = {
+  label: string;
+  says: string;
+  hours: number;
+  sit: number;
+  stand: number;
+  move: number;
+  changes: number;
+};
+
+type Content = {
+  client: string;
+  work: string;
+  practice: string;
+  visited_on: string;
+  reason: string;
+  warning: string;
+  note: string;
+  findings: Finding[];
+  table: TableRow[];
+  rhythm: Rhythm | null;
+  cautions: string[];
+  local_wording: string;
+  follow_up: string;
+  notes: string[];
+};
+
+/** The report as a page; the PDF says the same and adds drawing, joints and signature. */
+export function ReportPaper({ content }: { content: Record<string, unknown> }) {
+  const report = content as unknown as Content;
+  return (
+    <article aria-label="Report" className="mt-5 border border-hair bg-ground p-5 text-sm">
+      <p className="text-soft">{report.practice}</p>
+      <h3 className="text-lg">Workplace assessment</h3>
+      <p>
+        {report.client}, {report.work || "work not recorded"}. Visit {report.visited_on}, follow-up{" "}
+        {report.follow_up || "not set"}.
+      </p>
+      {report.reason && <p className="mt-1 italic">{report.reason}</p>}
+      {report.warning && (
+        <p className="mt-2 border border-ink p-2">Warning sign. {report.warning}</p>
+      )}
+      {report.note && <p className="mt-2 bg-paper p-2">{report.note}</p>}
+      <h4 className="mt-4 font-semibold">What was found</h4>
+      {report.findings.length === 0 && <p>Nothing measured lies outside its band.</p>}
+      <ul>
+        {report.findings.map((finding) => (
+          <li key={`${finding.posture} ${finding.title}`} className="border-b border-hair py-1.5">
+            {finding.cause} <b>{finding.instruction}</b>
+            {finding.posture === "standing" && <i> Standing.</i>}
+            {finding.left && <span className="text-soft"> Limit: {finding.left}.</span>}
+          </li>
+        ))}
+      </ul>
+      <h4 className="mt-4 font-semibold">Before, target, after</h4>
+      <table className="figures w-full">
+        <thead>
+          <tr className="border-b border-ink text-right">
+            <th className="text-left font-semibold">What</th>
+            <th className="font-semibold">Before</th>
+            <th className="font-semibold">Target</th>
+            <th className="font-semibold">After</th>
+          </tr>
+        </thead>
+        <tbody>
+          {report.table.map((row) => (
+            <tr
+              key={`${row.posture} ${row.label}`}
+              className="border-b border-hair text-right align-top"
+            >
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {row.label}
+                {row.posture === "standing" && <span className="text-soft"> standing</span>}
+              </th>
+              <td>{row.before}</td>
+              <td>{row.target}</td>
+              <td>{row.after}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {report.rhythm && (
+        <>
+          <h4 className="mt-4 font-semibold">Rhythm</h4>
+          <p>
+            <b>{report.rhythm.label}.</b> {report.rhythm.says} Over {report.rhythm.hours} h:{" "}
+            {Math.round(report.rhythm.sit)} min sitting, {Math.round(report.rhythm.stand)} min
+            standing, {Math.round(report.rhythm.move)} min moving.
+          </p>
+        </>
+      )}
+      {report.notes.length > 0 && (
+        <>
+          <h4 className="mt-4 font-semibold">Not judged</h4>
+          {report.notes.map((note) => (
+            <p key={note}>{note}</p>
+          ))}
+        </>
+      )}
+      <h4 className="mt-4 font-semibold">Cautions</h4>
+      <ul className="list-disc pl-4">
+        {[...report.cautions, report.local_wording].filter(Boolean).map((caution) => (
+          <li key={caution}>{caution}</li>
+        ))}
+      </ul>
+    </article>
+  );
+}

@@ -1,0 +1,146 @@
+import { useEffect, useId, useState } from "react";
+import type { Schemas } from "../../../shared/api/client";
+import { Button } from "../../../shared/ui/button";
+import { TextEntry, Trouble } from "../field-row";
+import { rowOf, useVisitState } from "../visit-context";
+
+type Row = Schemas["RowView"];
+
+/** Set: one piece after the other in working order, re-measured; what is left over. */
+export function SetPanel() {
+  const { worked, picked, setActive, go } = useVisitState();
+  const [chosen, setChosen] = useState<string | null>(null);
+  useEffect(() => {
+    if (picked) setChosen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);
+  }, [picked]);
+  const steps = (worked?.order ?? [])
+    .map((name) => rowOf(worked, name.split(".")[0] ?? "", name.split(".")[1] ?? ""))
+    .filter((row) => row !== undefined);
+  const name = (row: Row) => `${row.posture}.${row.key}`;
+  const firstOpen = steps.find((row) => row.left === null);
+  const now = steps.find((row) => name(row) === chosen) ?? firstOpen ?? steps[0];
+  const part = now?.key ?? null;
+  useEffect(() => setActive(part), [part, setActive]);
+  useEffect(() => {
+    if (chosen === null && now) setChosen(`${now.posture}.${now.key}`);
+  }, [chosen, now]);
+  if (!worked) return <p className="text-soft">One moment …</p>;
+  if (!now)
+    return (
+      <>
+        <h2 className="text-xl">Nothing to set yet</h2>
+        <p className="text-soft">Measure first: there are no targets.</p>
+        <Button look="next" className="mt-4 w-full" onClick={() => go("measure")}>
+          Back to Measure
+        </Button>
+      </>
+    );
+  const after = steps[steps.indexOf(now) + 1];
+  const onward = () => (after ? setChosen(name(after)) : go("pace"));
+  const done = steps.filter((row) => row.left !== null).length;
+  return (
+    <div className="flex min-h-full flex-col pb-5">
+      <div className="flex items-baseline justify-between">
+        <h2 className="text-xl">Set</h2>
+        <p className="figures text-soft">
+          {done} of {steps.length}
+        </p>
+      </div>
+      <SetOne key={name(now)} row={now} onEnter={onward} />
+      <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
+        {after
+          ? `Next: ${after.label}${after.posture === "standing" && now.posture === "seated" ? ", standing" : ""}`
+          : "On to Pace"}
+      </Button>
+      <table className="mt-5 w-full text-sm">
+        <thead>
+          <tr className="border-b border-ink text-left">
+            <th className="py-1 font-semibold">In working order</th>
+            <th className="text-right font-semibold">Aim</th>
+            <th className="text-right font-semibold">Set</th>
+            <th className="text-right font-semibold">Left over</th>
+          </tr>
+        </thead>
+        <tbody className="figures">
+          {steps.map((row) => (
+            <tr key={name(row)} className={`border-b border-hair ${row === now ? "bg-deep" : ""}`}>
+              <td className="p-0">
+                <button
+                  type="button"
+                  className="min-h-8 w-full text-left font-sans"
+                  onClick={() => setChosen(name(row))}
+                >
+                  {row.label}
+                  {row.posture === "standing" && <span className="text-soft"> standing</span>}
+                </button>
+              </td>
+              <td className="text-right">{row.setting}</td>
+              <td className="text-right font-semibold">{row.left ?? "·"}</td>
+              <td className="text-right">{row.left_over ?? ""}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-3 text-sm text-soft">
+        Then let them work for 15 to 20 minutes and look again. After standing, bring keys, mouse
+        and screen back for sitting.
+      </p>
+    </div>
+  );
+}
+
+function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
+  const { fields, keeper, unit, readOnly } = useVisitState();
+  const id = useId();
+  const path = `set.${row.posture}.${row.key}`;
+  const field = fields.find((each) => each.id === path);
+  const to = `${row.setting}${row.unit === "°" ? "°" : ` ${row.unit}`}`;
+  return (
+    <section className="mt-3 border border-ink/40 bg-ground p-4" aria-labelledby={`${id}-name`}>
+      <p className="text-sm text-soft capitalize">{row.posture}</p>
+      <h3 id={`${id}-name`} className="text-2xl">
+        {row.label} <span className="figures">{to}</span>
+      </h3>
+      <p className="mt-0.5 first-letter:uppercase">
+        {row.change && !/^[\d.]+$/.test(row.change) ? `${row.change} from ${row.found}. ` : ""}
+        {row.why}
+      </p>
+      {row.limits.length > 0 && <p className="mt-1 text-sm">Limit: {row.limits[0]}.</p>}
+      {field && (
+        <div className="mt-3 flex items-end gap-3" data-field={path}>
+          <div className="flex-1">
+            <label htmlFor={id} className="text-sm">
+              Re-measured
+            </label>
+            <TextEntry field={field} id={id} large autoFocus onEnter={onEnter} />
+          </div>
+          {!readOnly && row.left === null && row.setting !== null && (
+            <Button
+              className="min-h-16"
+              onClick={() =>
+                keeper.type(
+                  path,
+                  row.unit === "°" ? (row.setting ?? "") : `${row.setting} ${unit}`,
+                  unit,
+                )
+              }
+            >
+              As aimed
+            </Button>
+          )}
+        </div>
+      )}
+      <Trouble path={path} id={id} />
+      {row.left_over && row.left_over !== "0" && !/^0\.0+$/.test(row.left_over) && (
+        <p className="mt-2 text-sm" role="status">
+          Left over: <b className="figures">{row.left_over}</b> to the aim.
+        </p>
+      )}
+      {row.check && (
+        <p className="mt-3 border-t border-hair pt-2 text-sm">
+          <span className="font-semibold">Test on the person.</span> {row.check}
+        </p>
+      )}
+    </section>
+  );
+}

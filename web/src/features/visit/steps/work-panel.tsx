@@ -1,0 +1,219 @@
+import { useEffect, useState } from "react";
+import type { Schemas } from "../../../shared/api/client";
+import { Button } from "../../../shared/ui/button";
+import { FieldRow } from "../field-row";
+import { PanelFoot } from "../panel-foot";
+import { RowMark } from "../row-mark";
+import { useVisitState } from "../visit-context";
+
+type Row = Schemas["RowView"];
+
+const OVERRULABLE = new Set([
+  "seated.seat",
+  "seated.surface",
+  "seated.screen_top",
+  "seated.distance",
+  "seated.mouse",
+  "standing.surface",
+  "standing.screen_top",
+]);
+
+/** Whether a row asks for a change. */
+export function moves(row: Row): boolean {
+  return row.change !== null && row.status !== "holds" && !/^[\d.]+$/.test(row.change);
+}
+
+/** Work out: every target with its terms, its band, what the equipment makes of it. */
+export function WorkPanel() {
+  const { worked, picked, setActive, go } = useVisitState();
+  const [open, setOpen] = useState<string | null>(null);
+  useEffect(() => {
+    if (picked) setOpen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);
+  }, [picked]);
+  if (!worked) return <p className="text-soft">One moment …</p>;
+  const ranked = [...worked.rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
+  const known = worked.rows.some((row) => row.target !== null);
+  const toSet = worked.rows.filter(
+    (row) => moves(row) && row.key !== "keys" && row.key !== "desk_depth",
+  );
+  const first = ranked.find((row) => toSet.includes(row));
+  return (
+    <div className="flex min-h-full flex-col">
+      <h2 className="text-xl">
+        {!known
+          ? "Not enough measured yet"
+          : toSet.length === 0
+            ? "Nothing to move"
+            : `${count(toSet.length)} to set`}
+      </h2>
+      <p className="mb-3 text-soft">
+        {known
+          ? `Degrees outside the bands, seated: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
+          : "Each target below says what it waits for."}
+      </p>
+      {(["seated", "standing"] as const).map((posture) => (
+        <section key={posture} aria-label={posture} className="mb-4">
+          <h3 className="border-b border-ink pb-1 text-sm font-semibold capitalize">{posture}</h3>
+          {posture === "standing" && worked.why_not_standing && (
+            <p className="border-b border-hair py-2 text-sm">{worked.why_not_standing}</p>
+          )}
+          <ul>
+            {ranked
+              .filter((row) => row.posture === posture)
+              .map((row) => {
+                const name = `${row.posture}.${row.key}`;
+                return (
+                  <TargetRow
+                    key={name}
+                    row={row}
+                    next={row === first}
+                    open={open === name}
+                    onToggle={() => {
+                      setOpen(open === name ? null : name);
+                      setActive(row.key);
+                    }}
+                  />
+                );
+              })}
+          </ul>
+        </section>
+      ))}
+      {worked.notes.length > 0 && (
+        <section aria-label="Not judged" className="mb-4 text-sm text-soft">
+          {worked.notes.map((note) => (
+            <p key={note}>{note}</p>
+          ))}
+        </section>
+      )}
+      <PanelFoot>
+        <Button className="w-full" data-next="" onClick={() => go("set")}>
+          On to Set
+        </Button>
+      </PanelFoot>
+    </div>
+  );
+}
+
+function place(order: readonly string[], row: Row): number {
+  const at = order.indexOf(`${row.posture}.${row.key}`);
+  return at < 0 ? 99 : at;
+}
+
+function degrees(value: number | null): string {
+  return value === null ? "not known" : `${value.toFixed(0)}°`;
+}
+
+/** How far to go, or that it may stay. */
+function change(row: Row): string {
+  if (moves(row)) return row.change ?? "";
+  return /^[\d.]+$/.test(row.change ?? "") ? "as found" : `in band, ${row.change}`;
+}
+
+function count(many: number): string {
+  const words = [
+    "No thing",
+    "One thing",
+    "Two things",
+    "Three things",
+    "Four things",
+    "Five things",
+    "Six things",
+    "Seven things",
+    "Eight things",
+    "Nine things",
+    "Ten things",
+  ]; // prettier-ignore
+  return words[many] ?? `${many} things`;
+}
+
+function TargetRow({
+  row,
+  next,
+  open,
+  onToggle,
+}: {
+  row: Row;
+  next: boolean;
+  open: boolean;
+  onToggle: () => void;
+}) {
+  const shown = row.setting ?? row.target;
+  return (
+    <li className={`border-b border-hair ${next ? "bg-accent-ground" : ""}`}>
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={onToggle}
+        className="grid min-h-12 w-full grid-cols-[22px_1fr_auto] items-start gap-x-2 px-1 py-2 text-left"
+      >
+        <RowMark row={row} next={next} />
+        <span>
+          <span className="font-semibold">{row.label}</span>
+          <span className="block text-sm text-soft">
+            {row.limits[0] ?? (shown === null ? row.reason : row.terms?.split(" = ")[1]) ?? ""}
+          </span>
+        </span>
+        <span className="figures text-right">
+          <span className="block text-lg leading-6 font-semibold">
+            {shown === null ? "–" : `${row.estimated.length ? "~" : ""}${shown}`}
+            {shown !== null && <span className="text-sm font-normal text-soft"> {row.unit}</span>}
+          </span>
+          {row.change && (
+            <span className={`block text-sm ${next ? "font-semibold text-accent" : "text-soft"}`}>
+              {change(row)}
+            </span>
+          )}
+        </span>
+      </button>
+      {open && <TargetDetail row={row} />}
+    </li>
+  );
+}
+
+function TargetDetail({ row }: { row: Row }) {
+  const { fields } = useVisitState();
+  const [asking, setAsking] = useState(row.overruled);
+  const path = `work.${row.posture}.${row.key}`;
+  const own = fields.filter((field) => field.id === path || field.id === `${path}.why`);
+  const lines: [string, string | null][] = [
+    ["Made of", row.terms],
+    [
+      "Band",
+      row.band && `${row.band} ${row.unit}${row.plus_minus ? `, target ± ${row.plus_minus}` : ""}`,
+    ],
+    ["As found", row.found && `${row.found} ${row.unit}`],
+    ["Limits", row.limits.join("; ") || null],
+    ["Costs", row.cost],
+    ["Estimated", row.estimated.join(", ") || null],
+    ["To narrow it", row.retake && `take the ${row.retake} again`],
+    ["Test", row.check],
+  ];
+  return (
+    <div className="px-1 pb-3 pl-8 text-sm">
+      <p className="mb-1">{row.target === null ? row.reason : row.why}</p>
+      <dl className="grid grid-cols-[84px_1fr] gap-x-2 gap-y-0.5">
+        {lines.map(
+          ([name, words]) =>
+            words && (
+              <div key={name} className="contents">
+                <dt className="text-soft">{name}</dt>
+                <dd className="figures">{words}</dd>
+              </div>
+            ),
+        )}
+      </dl>
+      {OVERRULABLE.has(`${row.posture}.${row.key}`) &&
+        (asking ? (
+          <div className="mt-2 space-y-2">
+            {own.map((field) => (
+              <FieldRow key={field.id} field={field} />
+            ))}
+          </div>
+        ) : (
+          <Button look="quiet" className="mt-1 -ml-4 underline" onClick={() => setAsking(true)}>
+            Put my own number
+          </Button>
+        ))}
+    </div>
+  );
+}

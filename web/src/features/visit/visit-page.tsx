@@ -1,0 +1,236 @@
+import { Link, useNavigate, useParams } from "@tanstack/react-router";
+import { CircleHelp, Moon, Sun, Undo2 } from "lucide-react";
+import { useCallback, useMemo, useState, useSyncExternalStore } from "react";
+import { Keys } from "../../app/keys-dialog";
+import { STEP_IDS, type StepId } from "../../app/router";
+import type { Schemas, Unit } from "../../shared/api/client";
+import { useFields, useMe, useVisit, useWorked, type View } from "../../shared/api/queries";
+import { useKeys } from "../../shared/keys";
+import { changeSettings, useSettings, useUnit } from "../../shared/settings";
+import { Cord } from "./cord";
+import { KeptLine } from "./kept-line";
+import { useKeeper } from "./saving/use-keeper";
+import { type Size, Stage } from "./stage";
+import { FormPanel } from "./steps/form-panel";
+import { MeasurePanel } from "./steps/measure-panel";
+import { PacePanel } from "./steps/pace-panel";
+import { ReportPanel } from "./steps/report-panel";
+import { SetPanel } from "./steps/set-panel";
+import { WorkPanel } from "./steps/work-panel";
+import { type Pick, VisitContext, type VisitState } from "./visit-context";
+
+const SHOWN: Record<StepId, View["show"]> = {
+  ask: "found",
+  look: "found",
+  measure: "found",
+  work: "target",
+  set: "left",
+  pace: "target",
+  report: "left",
+};
+const PANELS: Record<StepId, () => React.ReactNode> = {
+  ask: FormPanel,
+  look: FormPanel,
+  measure: MeasurePanel,
+  work: WorkPanel,
+  set: SetPanel,
+  pace: PacePanel,
+  report: ReportPanel,
+};
+const UNITS: readonly Unit[] = ["cm", "mm", "in"];
+const NARROW = "(max-width: 1180px)";
+
+function useNarrow(): boolean {
+  return useSyncExternalStore(
+    (listener) => {
+      const query = matchMedia(NARROW);
+      query.addEventListener("change", listener);
+      return () => query.removeEventListener("change", listener);
+    },
+    () => matchMedia(NARROW).matches,
+  );
+}
+
+export function VisitPage() {
+  const { visitId, step } = useParams({ from: "/visits/$visitId/$step" });
+  const visit = useVisit(visitId);
+  const fields = useFields();
+  const known = STEP_IDS.find((id) => id === step) ?? "ask";
+  if (visit.isError)
+    return (
+      <main className="p-8">
+        <p role="alert">{visit.error.message}</p>
+        <Link to="/" className="underline">
+          Back to Today
+        </Link>
+      </main>
+    );
+  if (!visit.data || !fields.data) return <p className="p-8 text-soft">One moment …</p>;
+  return <OpenVisit key={visitId} visit={visit.data} fields={fields.data} step={known} />;
+}
+
+function OpenVisit({
+  visit,
+  fields,
+  step,
+}: {
+  visit: Schemas["VisitOut"];
+  fields: Schemas["Fields"];
+  step: StepId;
+}) {
+  const me = useMe().data;
+  const unit = useUnit(me?.unit ?? "cm");
+  const { night } = useSettings();
+  const narrow = useNarrow();
+  const navigate = useNavigate();
+  const { keeper, snapshot } = useKeeper(visit);
+  const [active, setActive] = useState<string | null>(null);
+  const [picked, setPicked] = useState<Pick | null>(null);
+  const [tape, setTape] = useState<string | null>(null);
+  const [size, setSize] = useState<Size | null>(null);
+  const [chosenMode, setMode] = useState<View["mode"] | null>(null);
+  const [chosenShow, setShow] = useState<{ step: StepId; show: View["show"] } | null>(null);
+  const [help, setHelp] = useState(false);
+  const mode =
+    chosenMode && !(narrow && chosenMode === "both") ? chosenMode : narrow ? "seated" : "both";
+  const show = chosenShow?.step === step ? chosenShow.show : SHOWN[step];
+
+  const view: View | null = size && { ...size, unit, mode, show, ...(tape ? { tape } : {}) };
+  const worked = useWorked(visit.id, view).data;
+
+  const go = useCallback(
+    (to: StepId) => {
+      setActive(null);
+      setPicked(null);
+      void navigate({ to: "/visits/$visitId/$step", params: { visitId: visit.id, step: to } });
+    },
+    [navigate, visit.id],
+  );
+  const pick = useCallback(
+    (part: string, posture: string) =>
+      setPicked((last) => ({ part, posture, count: (last?.count ?? 0) + 1 })),
+    [],
+  );
+  const nextUnit = useCallback(() => {
+    const at = UNITS.indexOf(unit);
+    changeSettings({ unit: UNITS[(at + 1) % UNITS.length] ?? "cm" });
+  }, [unit]);
+  const undo = useCallback(() => keeper.undo(unit), [keeper, unit]);
+  useKeys(
+    useMemo(() => {
+      const steps = Object.fromEntries(STEP_IDS.map((id, index) => [`${index + 1}`, () => go(id)]));
+      const shows: View["show"][] = ["found", "target", "left"];
+      return {
+        ...steps,
+        u: nextUnit,
+        z: undo,
+        o: () => setMode((last) => (last === "overlay" ? null : "overlay")),
+        f: () => setShow({ step, show: shows[(shows.indexOf(show) + 1) % 3] ?? "found" }),
+        n: () => document.querySelector<HTMLElement>("[data-next]")?.click(),
+        t: () => void navigate({ to: "/" }),
+        c: () => void navigate({ to: "/clients" }),
+        "?": () => setHelp(true),
+      };
+    }, [go, nextUnit, undo, navigate, step, show]),
+  );
+
+  const state: VisitState = {
+    visit,
+    fields: fields.fields,
+    keeper,
+    cells: snapshot.cells,
+    worked,
+    unit,
+    readOnly: me?.role === "reader",
+    step,
+    active,
+    setActive,
+    picked,
+    setTape,
+    go,
+  };
+  const Panel = PANELS[step];
+  const steps =
+    worked?.steps ??
+    STEP_IDS.map((id) => ({
+      step: id,
+      label: fields.steps[id] ?? id,
+      done: 0,
+      needed: 1,
+      next: null,
+    }));
+  return (
+    <VisitContext.Provider value={state}>
+      <div className="grid h-full grid-cols-[112px_minmax(320px,372px)_1fr] grid-rows-[56px_1fr]">
+        <header className="col-span-3 flex items-center gap-4 border-b border-hair pr-3 pl-4">
+          <Link to="/" className="min-h-11 content-center pr-3 text-sm text-soft hover:underline">
+            Today
+          </Link>
+          <h1 className="text-xl whitespace-nowrap">{visit.client.name}</h1>
+          <p className="min-w-0 flex-1 truncate text-soft">{visit.client.work}</p>
+          {state.readOnly && <p className="text-soft">You may read here, not change.</p>}
+          <KeptLine snapshot={snapshot} keeper={keeper} />
+          <div className="flex">
+            <Tool label="Take the last change back (z)" onClick={undo} disabled={state.readOnly}>
+              <Undo2 size={18} />
+            </Tool>
+            <Tool label={`Unit ${unit}: change (u)`} onClick={nextUnit}>
+              <span className="figures font-semibold">{unit}</span>
+            </Tool>
+            <Tool label={night ? "Day" : "Night"} onClick={() => changeSettings({ night: !night })}>
+              {night ? <Sun size={18} /> : <Moon size={18} />}
+            </Tool>
+            <Tool label="Keys and marks (?)" onClick={() => setHelp(true)}>
+              <CircleHelp size={18} />
+            </Tool>
+          </div>
+        </header>
+        <Cord steps={steps} present={step} onGo={go} />
+        <main className="overflow-y-auto px-5 pt-4" aria-label={fields.steps[step] ?? step}>
+          <Panel key={step} />
+        </main>
+        <div className="flex min-w-0 flex-col border-l border-hair">
+          <Stage
+            scene={worked?.scene}
+            inks={fields.inks}
+            rows={worked?.rows ?? []}
+            active={active}
+            mode={mode}
+            show={show}
+            narrow={narrow}
+            onMode={setMode}
+            onShow={(next) => setShow({ step, show: next })}
+            onPick={pick}
+            onSize={setSize}
+          />
+        </div>
+      </div>
+      <Keys open={help} onOpenChange={setHelp} />
+    </VisitContext.Provider>
+  );
+}
+
+function Tool({
+  label,
+  onClick,
+  disabled = false,
+  children,
+}: {
+  label: string;
+  onClick: () => void;
+  disabled?: boolean;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+      className="grid size-11 place-items-center hover:bg-deep disabled:opacity-40"
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,46 @@
+import { RadioGroup } from "radix-ui";
+
+export type Choice = { value: string; label: string; disabled?: boolean };
+
+/** One of a few: a row of segments where they fit, else a list; arrow keys move. */
+export function Segments({
+  label,
+  value,
+  choices,
+  onChange,
+  disabled = false,
+  compact = false,
+}: {
+  label: string;
+  value: string;
+  choices: readonly Choice[];
+  onChange: (value: string) => void;
+  disabled?: boolean;
+  compact?: boolean;
+}) {
+  return (
+    <RadioGroup.Root
+      value={value}
+      onValueChange={onChange}
+      aria-label={label}
+      disabled={disabled}
+      orientation="horizontal"
+      className={compact ? "flex" : "flex flex-wrap gap-1.5"}
+    >
+      {choices.map((choice) => (
+        <RadioGroup.Item
+          key={choice.value}
+          value={choice.value}
+          disabled={choice.disabled ?? false}
+          className={`moves min-h-11 border px-3 text-left text-sm disabled:opacity-50 data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground ${
+            compact
+              ? "-ml-px border-ink/60 bg-ground"
+              : "rounded-[3px] border-ink/40 bg-ground hover:bg-deep"
+          }`}
+        >
+          {choice.label}
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  );
+}
