@@ -177,7 +177,7 @@ def bench(
     quick: Annotated[bool, typer.Option("--quick", help="Fewer rounds.")] = False,
 ) -> None:
     """Measure what must hold, and print it."""
-    from .bench import run_bench
+    from .benchmarks import run_bench
 
     run_bench(console, quick=quick)
 

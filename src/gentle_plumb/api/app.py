@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Awaitable, Callable
 from dataclasses import dataclass, field
 from pathlib import Path
 
-from fastapi import FastAPI, Request, Response
+from fastapi import FastAPI, Response
 from fastapi.responses import FileResponse
 from sqlalchemy import Engine
+from starlette.datastructures import MutableHeaders
 from starlette.middleware.gzip import GZipMiddleware
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ..services.accounts import AccountService
 from ..services.reports import ReportService
@@ -39,6 +40,24 @@ class Services:
     demo_people: list[DemoPerson] = field(default_factory=list)
 
 
+class Headers:
+    """Adds the security headers to every answer; plain ASGI, since every call passes here."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        async def with_headers(message: Message) -> None:
+            if message["type"] == "http.response.start":
+                headers = MutableHeaders(scope=message)
+                headers.update(_HEADERS)
+                if scope["path"].startswith("/api"):
+                    headers["Cache-Control"] = "no-store"
+            await send(message)
+
+        await self.app(scope, receive, with_headers if scope["type"] == "http" else send)
+
+
 def make_app(services: Services, page: Path | None = None) -> FastAPI:
     """Build the application.
 
@@ -54,18 +73,9 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
         openapi_url=None, separate_input_output_schemas=False,
     )  # fmt: skip
     app.state.services = services
-    app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=4)
+    app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=1)
 
-    @app.middleware("http")
-    async def headers(
-        request: Request, call_next: Callable[[Request], Awaitable[Response]]
-    ) -> Response:
-        response = await call_next(request)
-        response.headers.update(_HEADERS)
-        if request.url.path.startswith("/api"):
-            response.headers["Cache-Control"] = "no-store"
-        return response
-
+    app.add_middleware(Headers)
     add_handlers(app)
     app.include_router(public)
     app.include_router(router)

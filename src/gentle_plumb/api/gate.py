@@ -44,14 +44,14 @@ def caller(
 ) -> Caller:
     """The signed-in member; for unsafe methods only with the session's CSRF token."""
     accounts: AccountService = request.app.state.services.accounts
-    session, member = accounts.who(token)
+    session, member, practice = accounts.who(token)
     if request.method not in SAFE:
         check_origin(request)
         if csrf is None:
             raise NotAllowed("The request carries no CSRF token.")
         if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
             raise NotAllowed("The CSRF token does not fit this session.")
-    return Caller(session=session, member=member, practice=accounts.practice(member))
+    return Caller(session=session, member=member, practice=practice)
 
 
 Signed = Annotated[Caller, Depends(caller)]

@@ -163,7 +163,7 @@ def change(
     return s.ChangeOut(entry=entry, revision=revision)
 
 
-@router.get("/visits/{visit_id}/worked")
+@router.get("/visits/{visit_id}/worked", response_model=s.WorkedOut)
 def worked(
     request: Request,
     who: Signed,
@@ -174,7 +174,7 @@ def worked(
     mode: Literal["both", "seated", "standing", "overlay"] = "both",
     show: Literal["found", "target", "left"] = "target",
     tape: Annotated[str | None, Query(max_length=60)] = None,
-) -> s.WorkedOut:
+) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
     visits = _services(request).visits
     opened = visits.open(who.member, visit_id)
@@ -182,7 +182,9 @@ def worked(
     scene = visits.scene(
         workup, SceneRequest(width=width, height=height, mode=mode, show=show, unit=unit, tape=tape)
     )
-    return s.WorkedOut.of(workup, scene, opened.visit.revision)
+    answer = s.WorkedOut.of(workup, scene, opened.visit.revision)
+    # written out at once: checking our own numbers again would cost more than working them out
+    return Response(answer.model_dump_json(), media_type="application/json")
 
 
 @router.get("/visits/{visit_id}/report")

@@ -16,7 +16,7 @@ from ..core.record import StepId
 from ..core.record.progress import StepProgress
 from ..core.units import LengthUnit
 from ..services.accounts import LEAST_PASSWORD
-from ..services.models import Entry, Member, Report, VisitLine
+from ..services.models import Entry, Member, ReportHead, VisitLine
 from ..services.workup import JointView, Measured, RhythmView, RowView, Workup
 
 Name = Annotated[
@@ -171,7 +171,7 @@ class ReportOut(BaseModel):
     current: bool
 
     @classmethod
-    def of(cls, report: Report, revision: int) -> ReportOut:
+    def of(cls, report: ReportHead, revision: int) -> ReportOut:
         """From the record; ``current`` while nothing has changed since."""
         return cls(
             id=report.id, number=report.number, signed_by=report.signed_by,
@@ -236,7 +236,7 @@ class WorkedOut(BaseModel):
             order=[f"{row.posture}.{row.key}" for row in workup.order], steps=workup.steps,
             findings=workup.findings, measured=workup.measured, rhythms=workup.rhythms,
             joints=workup.joints, notes=list(result.notes),
-            standing_possible=result.standing.possible, why_not_standing=result.standing.why_not,
+            standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,
             hours=workup.hours, hours_doubt=workup.hours_doubt,
             over_found=result.seated.over_found, over_set=result.seated.over_set, scene=scene,
         )  # fmt: skip

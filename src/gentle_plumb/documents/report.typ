@@ -2,7 +2,7 @@
 #let ink = rgb("#20262B")
 #let soft = rgb("#655F54")
 #let hair = rgb("#CFC5B4")
-#let figures(body) = text(font: "Barlow Semi Condensed", body)
+#let figures(body) = text(font: "Plumb Figures", body)
 #let dash(s) = if s == "" or s == none { "–" } else { s }
 
 #set document(title: "Workplace assessment, " + c.client, author: c.practice)
@@ -30,7 +30,7 @@
 = Workplace assessment
 #v(2pt)
 #grid(
-  columns: (1fr, 1fr), row-gutter: 5pt,
+  columns: (1fr, 1fr), row-gutter: 9pt,
   [#text(fill: soft)[Client] \ #strong(c.client)], [#text(fill: soft)[Work] \ #dash(c.work)],
   [#text(fill: soft)[Visit] \ #c.visited_on], [#text(fill: soft)[Follow-up] \ #dash(c.follow_up)],
 )
@@ -74,7 +74,7 @@
 ))
 #if c.standing != none [#v(3pt) #c.standing]
 #if c.estimated.len() > 0 [
-  #v(3pt) #text(size: 8.5pt)[~ rests on dimensions estimated from stature, not measured: #c.estimated.join(", ").]
+  #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated from stature, not measured: #c.estimated.join(", ").]
 ]
 
 == Joints
@@ -93,7 +93,7 @@
 #if c.rhythm != none [
   == Rhythm
   #strong(c.rhythm.label). #c.rhythm.says
-  Over #c.rhythm.hours h at the desk: #calc.round(c.rhythm.sit) min sitting, #calc.round(c.rhythm.stand) min standing, #calc.round(c.rhythm.move) min moving; #c.rhythm.changes changes; never longer than #calc.round(c.rhythm.longest_sit) min seated#if c.rhythm.longest_stand > 0 [ and #calc.round(c.rhythm.longest_stand) min standing] at a stretch.
+  Over #c.rhythm.hours h at the desk: #calc.round(c.rhythm.sit) min sitting, #if c.rhythm.stand > 0 [#calc.round(c.rhythm.stand) min standing, ]#calc.round(c.rhythm.move) min moving; #c.rhythm.changes changes; never longer than #calc.round(c.rhythm.longest_sit) min seated#if c.rhythm.longest_stand > 0 [ and #calc.round(c.rhythm.longest_stand) min standing] at a stretch.
 ]
 
 #if c.notes.len() > 0 [

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import threading
 from pathlib import Path
 from typing import Any
 
@@ -14,11 +15,18 @@ HERE = Path(__file__).parent
 
 
 class TypstPress:
-    """The Press port. Reads the template once; every call is independent of the others."""
+    """The Press port. Each thread keeps a compiler, which has read template and fonts."""
 
     def __init__(self) -> None:
-        self._template = (HERE / "report.typ").read_bytes()
-        self._fonts = [HERE / "fonts"]
+        self._local = threading.local()
+
+    def _compiler(self) -> typst.Compiler:
+        compiler: typst.Compiler | None = getattr(self._local, "compiler", None)
+        if compiler is None:
+            compiler = self._local.compiler = typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
+                str(HERE / "report.typ"), font_paths=[HERE / "fonts"], ignore_system_fonts=True
+            )
+        return compiler
 
     def print(self, content: dict[str, Any]) -> bytes:
         """Set a report's content.
@@ -39,9 +47,7 @@ class TypstPress:
             "content": json.dumps(words, ensure_ascii=False),
             "figure": scene_svg(content["scene"]),
         }
-        made = typst.compile(  # type: ignore[misc, unused-ignore]  # its stub leaves the input open
-            self._template, sys_inputs=inputs, font_paths=self._fonts, ignore_system_fonts=True
-        )
+        made = self._compiler().compile(sys_inputs=inputs)
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")
         return made

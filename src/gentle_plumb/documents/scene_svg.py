@@ -7,23 +7,28 @@ from xml.sax.saxutils import escape, quoteattr
 
 from ..core.drawing.inks import INKS, PAPER
 
+_PRINT = PAPER | {"ground": "#FFFFFF"}
+"""The day palette on white paper."""
+
 _HATCH = (
     '<pattern id="hatch" width="5" height="5" patternUnits="userSpaceOnUse" '
-    'patternTransform="rotate(45)"><rect width="5" height="5" fill="#FAF7F0"/>'
+    'patternTransform="rotate(45)"><rect width="5" height="5" fill="#FFFFFF"/>'
     '<path d="M0 0V5" stroke="#20262B" stroke-width="1.6"/></pattern>'
 )
 
 
 def _colour(name: str) -> str:
-    return "url(#hatch)" if name == "hatch" else PAPER.get(name, name)
+    return "url(#hatch)" if name == "hatch" else _PRINT.get(name, name)
 
 
 def _style(role: str, *, text: bool) -> str:
     ink = INKS[role]
     if text:
-        family = "Barlow Semi Condensed" if ink.figures else "Hanken Grotesk"
+        family = "Plumb Figures" if ink.figures else "Hanken Grotesk"
         halo = (
-            f' stroke="{PAPER["ground"]}" stroke-width="3" paint-order="stroke"' if ink.halo else ""
+            f' stroke="{_PRINT["ground"]}" stroke-width="3" paint-order="stroke"'
+            if ink.halo
+            else ""
         )
         return (
             f'fill="{_colour(ink.fill)}" font-family="{family}" font-size="{ink.size:g}" '

@@ -69,8 +69,8 @@ class AccountService:
         self._accounts.add_session(session)
         return token, session, member
 
-    def who(self, token: str | None) -> tuple[Session, Member]:
-        """The session of a token; raises NotSignedIn."""
+    def who(self, token: str | None) -> tuple[Session, Member, Practice]:
+        """The session of a token, its member and practice; raises NotSignedIn."""
         found = self._accounts.session(token_hash(token), self._clock()) if token else None
         if found is None:
             raise NotSignedIn("Please sign in.")

@@ -99,17 +99,23 @@ class Change:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Report:
-    """A signed report: frozen content and its PDF's digest."""
+class ReportHead:
+    """A signed version: which revision of the visit it froze, and its PDF's digest."""
 
     id: UUID
     visit_id: UUID
     number: int
     revision: int
-    content: dict[str, Any]
     sha256: str
     signed_by: str
     signed_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class Report(ReportHead):
+    """A signed version with its frozen content."""
+
+    content: dict[str, Any]
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -7,7 +7,18 @@ from datetime import datetime
 from typing import Any, Protocol
 from uuid import UUID
 
-from .models import Change, Client, Entry, Member, Practice, Report, Session, Visit, VisitLine
+from .models import (
+    Change,
+    Client,
+    Entry,
+    Member,
+    Practice,
+    Report,
+    ReportHead,
+    Session,
+    Visit,
+    VisitLine,
+)
 
 Clock = Callable[[], datetime]
 
@@ -28,8 +39,8 @@ class Accounts(Protocol):
 
     def add_session(self, session: Session) -> None: ...
 
-    def session(self, token_hash: bytes, now: datetime) -> tuple[Session, Member] | None:
-        """A live session and whose it is."""
+    def session(self, token_hash: bytes, now: datetime) -> tuple[Session, Member, Practice] | None:
+        """A live session, whose it is, and their practice."""
 
     def drop_session(self, token_hash: bytes) -> None: ...
 
@@ -49,7 +60,10 @@ class Records(Protocol):
     def visit(self, practice_id: UUID, visit_id: UUID) -> Visit:
         """Raises NotFound."""
 
-    def entries(self, visit_id: UUID) -> list[Entry]: ...
+    def open(
+        self, practice_id: UUID, visit_id: UUID
+    ) -> tuple[Visit, Client, list[Entry], list[ReportHead]]:
+        """A visit with its client, entries and signed versions; raises NotFound."""
 
     def write(self, change: Change, now: datetime) -> tuple[Entry, int]:
         """Apply a change in one transaction; the entry as it is now and the visit's revision.
@@ -64,8 +78,6 @@ class Records(Protocol):
             If the id was used for another path or text.
 
         """
-
-    def reports(self, visit_id: UUID) -> list[Report]: ...
 
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         """Raises NotFound."""

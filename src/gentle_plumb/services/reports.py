@@ -23,7 +23,6 @@ CAUTIONS = (
     "Nobody lifts a loaded desk alone. Stacks stay under 20 cm (8 in), non-slip, never under castors.",
     "This report supports a qualified person's advice. It is no diagnosis and no promise.",
 )
-FIGURE = SceneRequest(width=900, height=640, mode="both")
 TABLE = ("seat", "footrest", "seat_depth", "lumbar", "armrest", "surface", "mouse", "screen_top",
          "distance", "tilt")  # fmt: skip
 
@@ -83,8 +82,13 @@ class ReportService:
             and (row.posture == "seated" or workup.result.standing.possible)
         ]  # fmt: skip
         left = any(path.startswith("set.") and values[path] is not None for path in values)
+        both = workup.result.standing.possible
         figure = SceneRequest(
-            width=FIGURE.width, height=FIGURE.height, unit=unit, show="left" if left else "target"
+            width=900 if both else 700,
+            height=640 if both else 560,
+            mode="both" if both else "seated",
+            unit=unit,
+            show="left" if left else "target",
         )
         after = "left" if left else "target"
         return {
@@ -102,7 +106,7 @@ class ReportService:
             ],
             "table": rows,
             "joints": [asdict(joint) for joint in workup.joints],
-            "standing": workup.result.standing.why_not,
+            "standing": workup.why_not_standing,
             "notes": list(workup.result.notes),
             "estimated": sorted({name for row in workup.rows for name in row.estimated}),
             "scene": asdict(self._visits.scene(workup, figure)),

@@ -11,7 +11,7 @@ from ..core.record import field_of, overrules, read_typed, settings_left
 from ..core.record.fields import OVERRULED
 from ..core.units import LengthUnit
 from .accounts import require_writer
-from .models import Change, Client, Entry, Member, Report, Visit, VisitLine
+from .models import Change, Client, Entry, Member, ReportHead, Visit, VisitLine
 from .ports import Clock, Records
 from .workup import Workup, work_up
 
@@ -23,7 +23,7 @@ class OpenVisit:
     visit: Visit
     client: Client
     entries: list[Entry]
-    reports: list[Report]
+    reports: list[ReportHead]
 
 
 class VisitService:
@@ -62,13 +62,8 @@ class VisitService:
 
     def open(self, member: Member, visit_id: UUID) -> OpenVisit:
         """A visit and everything in it; raises NotFound."""
-        visit = self._records.visit(member.practice_id, visit_id)
-        return OpenVisit(
-            visit=visit,
-            client=self._records.client(member.practice_id, visit.client_id),
-            entries=self._records.entries(visit.id),
-            reports=self._records.reports(visit.id),
-        )
+        visit, client, entries, reports = self._records.open(member.practice_id, visit_id)
+        return OpenVisit(visit=visit, client=client, entries=entries, reports=reports)
 
     def change(
         self, member: Member, visit_id: UUID, *, change_id: UUID, path: str, typed: str,

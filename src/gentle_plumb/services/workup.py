@@ -115,6 +115,7 @@ class Workup:
     measured: list[Measured]
     rhythms: list[RhythmView]
     joints: list[JointView]
+    why_not_standing: str | None
     hours: float
     hours_doubt: str | None
 
@@ -213,20 +214,32 @@ def _measured(case: Case, values: Entries, unit: LengthUnit) -> list[Measured]:
     return found
 
 
+def _degrees(value: float) -> str:
+    return f"{value:.0f}".replace("-0", "0").replace("-", "−")
+
+
+def _why_not_standing(result: FitResult, unit: LengthUnit) -> str | None:
+    if result.standing.possible:
+        return None
+    limits = result.row("standing", "surface").limits
+    return f"No work standing at this desk: {limit_text(limits[0], unit)}."
+
+
 def _joints(result: FitResult) -> list[JointView]:
     views = []
     for posture in (result.seated, result.standing):
         for before, after in zip(posture.joints_found, posture.joints_set, strict=True):
-            if posture.posture == "standing" and after.joint == "upper_arm":
+            standing = posture.posture == "standing"
+            if standing and (after.joint == "upper_arm" or not posture.possible):
                 continue
             views.append(
                 JointView(
                     posture=posture.posture,
                     label=after.label,
-                    band=f"{after.low:.0f} to {after.high:.0f}°",
-                    found=f"{before.angle:.0f}°" if before.angle is not None else None,
+                    band=f"{_degrees(after.low)} to {_degrees(after.high)}°",
+                    found=f"{_degrees(before.angle)}°" if before.angle is not None else None,
                     found_off=bool(before.over),
-                    aim=f"{after.angle:.0f}°" if after.angle is not None else None,
+                    aim=f"{_degrees(after.angle)}°" if after.angle is not None else None,
                     aim_off=bool(after.over),
                 )
             )
@@ -278,6 +291,7 @@ def work_up(opened: OpenVisit, unit: LengthUnit) -> Workup:
             for rhythm in RHYTHMS.values()
         ],
         joints=_joints(result),
+        why_not_standing=_why_not_standing(result, unit),
         hours=hours,
         hours_doubt=f"{asked:g} hours a day in all: a day has 24." if asked > 24 else None,
     )

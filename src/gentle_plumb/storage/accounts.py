@@ -76,22 +76,23 @@ class SqlAccounts:
         with Db(self._engine) as db, db.begin():
             db.add(SessionRow(**vars(session)))
 
-    def session(self, token_hash: bytes, now: datetime) -> tuple[Session, Member] | None:
+    def session(self, token_hash: bytes, now: datetime) -> tuple[Session, Member, Practice] | None:
         query = (
-            select(SessionRow, MemberRow)
+            select(SessionRow, MemberRow, PracticeRow)
             .join(MemberRow, MemberRow.id == SessionRow.member_id)
+            .join(PracticeRow, PracticeRow.id == MemberRow.practice_id)
             .where(SessionRow.token_hash == token_hash, SessionRow.expires_at > now)
         )
         with Db(self._engine) as db:
             found = db.execute(query).first()
             if found is None:
                 return None
-            row, member = found
+            row, member, practice = found
             session = Session(
                 token_hash=row.token_hash, member_id=row.member_id, csrf=row.csrf,
                 expires_at=row.expires_at,
             )  # fmt: skip
-            return session, member_of(member)
+            return session, member_of(member), practice_of(practice)
 
     def drop_session(self, token_hash: bytes) -> None:
         with Db(self._engine) as db, db.begin():

@@ -130,7 +130,7 @@ class ReportRow(Base):
     visit_id: Mapped[UUID] = mapped_column(ForeignKey("visit.id", ondelete="CASCADE"))
     number: Mapped[int]
     revision: Mapped[int]
-    content: Mapped[Any] = mapped_column(JSONB)
+    content: Mapped[Any] = mapped_column(JSONB, deferred=True)
     pdf: Mapped[bytes] = mapped_column(BYTEA, deferred=True)
     sha256: Mapped[str]
     signed_by: Mapped[str]

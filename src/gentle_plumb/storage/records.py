@@ -10,7 +10,7 @@ from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
 from ..services.errors import NotFound, ReusedChange, StaleChange
-from ..services.models import Change, Client, Entry, Report, Visit, VisitLine
+from ..services.models import Change, Client, Entry, Report, ReportHead, Visit, VisitLine
 from .errors import mapped_errors
 from .models import ChangeRow, ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
 
@@ -39,12 +39,17 @@ def entry_of(row: EntryRow, by: str) -> Entry:
     )  # fmt: skip
 
 
-def report_of(row: ReportRow) -> Report:
-    """The report a row holds, without its PDF."""
-    return Report(
-        id=row.id, visit_id=row.visit_id, number=row.number, revision=row.revision,
-        content=row.content, sha256=row.sha256, signed_by=row.signed_by, signed_at=row.signed_at,
-    )  # fmt: skip
+def head_of(row: ReportRow) -> ReportHead:
+    """The signed version a row holds, without content and PDF."""
+    return ReportHead(
+        id=row.id,
+        visit_id=row.visit_id,
+        number=row.number,
+        revision=row.revision,
+        sha256=row.sha256,
+        signed_by=row.signed_by,
+        signed_at=row.signed_at,
+    )
 
 
 class SqlRecords:
@@ -120,15 +125,31 @@ class SqlRecords:
                 raise NotFound("There is no such visit.")
             return visit_of(row)
 
-    def entries(self, visit_id: UUID) -> list[Entry]:
-        query = (
+    def open(
+        self, practice_id: UUID, visit_id: UUID
+    ) -> tuple[Visit, Client, list[Entry], list[ReportHead]]:
+        held = (
             select(EntryRow, MemberRow.name)
             .join(MemberRow, MemberRow.id == EntryRow.member_id)
             .where(EntryRow.visit_id == visit_id)
-            .order_by(EntryRow.path)
+        )
+        versions = (
+            select(ReportRow).where(ReportRow.visit_id == visit_id).order_by(ReportRow.number)
         )
         with Db(self._engine) as db:
-            return [entry_of(row, name) for row, name in db.execute(query)]
+            found = db.execute(
+                select(VisitRow, ClientRow)
+                .join(ClientRow, ClientRow.id == VisitRow.client_id)
+                .where(VisitRow.id == visit_id, VisitRow.practice_id == practice_id)
+            ).first()
+            if found is None:
+                raise NotFound("There is no such visit.")
+            return (
+                visit_of(found[0]),
+                client_of(found[1]),
+                [entry_of(row, name) for row, name in db.execute(held)],
+                [head_of(row) for row in db.scalars(versions)],
+            )
 
     def write(self, change: Change, now: datetime) -> tuple[Entry, int]:
         with Db(self._engine) as db, db.begin():
@@ -178,23 +199,18 @@ class SqlRecords:
     def _name(db: Db, member_id: UUID) -> str:
         return db.scalar(select(MemberRow.name).where(MemberRow.id == member_id)) or ""
 
-    def reports(self, visit_id: UUID) -> list[Report]:
-        query = select(ReportRow).where(ReportRow.visit_id == visit_id)
-        with Db(self._engine) as db:
-            return [report_of(row) for row in db.scalars(query.order_by(ReportRow.number))]
-
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         query = (
             select(ReportRow)
             .join(VisitRow, VisitRow.id == ReportRow.visit_id)
             .where(ReportRow.id == report_id, VisitRow.practice_id == practice_id)
-            .options(undefer(ReportRow.pdf))
+            .options(undefer(ReportRow.pdf), undefer(ReportRow.content))
         )
         with Db(self._engine) as db:
             row = db.scalar(query)
             if row is None:
                 raise NotFound("There is no such report.")
-            return report_of(row), row.pdf
+            return Report(**vars(head_of(row)), content=row.content), row.pdf
 
     def add_report(self, report: Report, pdf: bytes) -> None:
         with mapped_errors(), Db(self._engine) as db, db.begin():

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from ..errors import MissingDimension
 from .dimensions import Sex, dimension
@@ -21,6 +22,7 @@ class Estimate:
     sd_mm: float
 
 
+@lru_cache(maxsize=4096)  # pure, and asked for again and again within one fit
 def estimate_from_stature(name: str, *, stature_mm: float, sex: Sex | None = None) -> Estimate:
     """Estimate one dimension from stature.
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Literal
 
 from ..errors import MissingDimension
@@ -77,7 +77,8 @@ class Body:
     def shifted(self, name: str, by_mm: float) -> Body:
         """The same body with one dimension longer by ``by_mm``."""
         value = self.value(name)
-        return replace(self, values={**self.values, name: replace(value, mm=value.mm + by_mm)})
+        longer = BodyValue(mm=value.mm + by_mm, sd_mm=value.sd_mm, source=value.source)
+        return Body(values={**self.values, name: longer}, sex=self.sex, posture=self.posture)
 
     def traced(self) -> tuple[Body, set[str]]:
         """A copy that notes which dimensions are read, and the set it notes them in."""

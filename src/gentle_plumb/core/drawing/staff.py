@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from math import ceil
 
 from ..units import MM_PER, LengthUnit, format_length
@@ -20,9 +21,10 @@ def _line(role: str, x1: float, y1: float, x2: float, y2: float, part: str = "",
     return Mark(kind="path", role=role, d=data, part=part, posture=posture)
 
 
+@lru_cache(maxsize=64)  # the same staff stands in drawing after drawing
 def ink_staff(
     *, left: float, y0: float, scale: float, top_mm: float, unit: LengthUnit
-) -> list[Mark]:
+) -> tuple[Mark, ...]:
     """A graduated upright, floor at zero: marks each cm or half inch, numerals each ten or four.
 
     ``top_mm`` is where it ends.
@@ -53,7 +55,7 @@ def ink_staff(
     marks += [Mark(kind="path", role=role, d="".join(data)) for role, data in ticks.items()]
     unit_mark = Mark(kind="text", role="staff-unit", x=middle, y=top - 6, anchor="middle",
                      text=unit)  # fmt: skip
-    return [*marks, unit_mark]
+    return (*marks, unit_mark)
 
 
 def ink_rule(spans: list[tuple[str, str, float, float, float]], *, y0: float, unit: LengthUnit,

@@ -107,37 +107,73 @@ def knee_over(model: SearchModel, seat: float) -> float:
 _Score = tuple[float, float, float]
 
 
-def _gap_table(model: SearchModel, low: float, high: float) -> list[tuple[_Score, float]]:
-    def gap_for(angle: float) -> float:
-        return model.elbow - model.reach * sin(radians(angle - 90)) - model.keyboard
+class _Gaps:
+    """Scores of gaps (surface over seat), each reckoned once."""
 
-    nearest = max(low, model.elbow - model.keyboard - model.reach)
-    furthest = min(high, model.elbow - model.keyboard + model.reach)
-    points = {float(gap) for gap in range(ceil(nearest), floor(furthest) + 1)}
-    points |= {low, high, *(gap_for(angle) for angle in
-               (model.elbow_target, model.elbow_band.low, model.elbow_band.high))}  # fmt: skip
+    def __init__(self, model: SearchModel, low: float, high: float) -> None:
+        self._model, self._low, self._high = model, low, high
+        self._known: dict[float, _Score] = {}
+        self._table: list[tuple[_Score, float]] | None = None
+        self.turns = sorted(gap for gap in _turning_gaps(model) if low <= gap <= high)
+
+    def score(self, gap: float) -> _Score:
+        """Degrees outside the bands, degrees from the target, mm of the picture from its own."""
+        found = self._known.get(gap)
+        if found is None:
+            elbow, away = elbow_over(self._model, gap)
+            gaze, apart = gaze_over(self._model, gap)
+            found = self._known[gap] = (
+                round(elbow + gaze, 6),
+                round(away, 6),
+                round(apart, 6),
+            )
+        return found
+
+    def best(self, least: float, most: float) -> tuple[_Score, float]:
+        """The best gap of a window.
+
+        Gaps that cost nothing form one interval, whose ends are among the turning points; on
+        it the distance from the target grows to both sides. So where anything costs nothing,
+        the window's ends and the turning points hold the best. Else every lattice point counts.
+        """
+        points = [least, most, *(gap for gap in self.turns if least < gap < most)]
+        best = min((self.score(gap), gap) for gap in points)
+        if best[0][0] == 0 or least == most:
+            return best
+        if self._table is None:
+            self._table = sorted((self.score(gap), gap) for gap in self._lattice())
+        inside = next((row for row in self._table if least <= row[1] <= most), None)
+        return min(best, inside) if inside else best
+
+    def _lattice(self) -> list[float]:
+        middle = self._model.elbow - self._model.keyboard
+        nearest = max(self._low, middle - self._model.reach)
+        furthest = min(self._high, middle + self._model.reach)
+        return [float(gap) for gap in range(ceil(nearest), floor(furthest) + 1)]
+
+
+def _turning_gaps(model: SearchModel) -> list[float]:
+    points = [
+        model.elbow - model.reach * sin(radians(angle - 90)) - model.keyboard
+        for angle in (model.elbow_target, model.elbow_band.low, model.elbow_band.high)
+    ]
     if model.eye is not None and model.lift is not None:
         for edge in (model.top_band.low, model.top_band.high):
-            points |= {model.eye + edge - model.lift.low, model.eye + edge - model.lift.high}
-    if model.least_gap is not None:
-        points.add(model.least_gap)
-    return sorted((_gap_score(model, gap), gap) for gap in points if low <= gap <= high)
-
-
-def _gap_score(model: SearchModel, gap: float) -> _Score:
-    elbow, away = elbow_over(model, gap)
-    gaze, apart = gaze_over(model, gap)
-    return round(elbow + gaze, 6), round(away, 6), round(apart, 6)
+            points += [model.eye + edge - model.lift.low, model.eye + edge - model.lift.high]
+    return points
 
 
 def _seats(model: SearchModel, span: Span, surface: Span, gaps: list[float]) -> list[float]:
+    """Seats to try, nearest the legs first."""
     points = {float(seat) for seat in range(ceil(span.low), floor(span.high) + 1)}
     points |= {span.low, span.high}
-    if model.legs is not None:
-        points |= {model.legs, model.legs + model.flat_margin, model.legs - model.flat_margin}
+    legs = model.legs
+    if legs is not None:
+        points |= {legs, legs + model.flat_margin, legs - model.flat_margin}
     for gap in gaps:
         points |= {surface.low - gap, surface.high - gap}
-    return [seat for seat in points if span.low <= seat <= span.high]
+    inside = [seat for seat in points if span.low <= seat <= span.high]
+    return sorted(inside, key=lambda seat: (abs(seat - legs), seat)) if legs is not None else inside
 
 
 def search(model: SearchModel) -> Found:
@@ -161,37 +197,26 @@ def search(model: SearchModel) -> Found:
     pressed = model.least_gap is not None and high < model.least_gap
     if model.least_gap is not None:
         low = high if pressed else max(low, model.least_gap)
-    table = _gap_table(model, low, high)
-    known = {gap: score for score, gap in table}
-    special = [model.elbow - model.reach * sin(radians(angle - 90)) - model.keyboard for angle in
-               (model.elbow_target, model.elbow_band.low, model.elbow_band.high)]  # fmt: skip
-    special.append(low)
+    gaps = _Gaps(model, low, high)
 
     hands_first = surfaces.fixed
     best: tuple[tuple[float, bool, float, float, float], float, float] | None = None
-    for seat in _seats(model, seats, surfaces, special):
+    for seat in _seats(model, seats, surfaces, [*gaps.turns, low]):
         least, most = max(low, surfaces.low - seat), min(high, surfaces.high - seat)
-        if least > most:
-            continue
         knee = round(knee_over(model, seat), 6)
-        if best is not None and knee > best[0][0]:
+        if least > most or (best is not None and knee > best[0][0]):
             continue
-        inside = None
-        if least < most:
-            inside = next((row for row in table if least <= row[1] <= most), None)
-        for end in (least, most):
-            if end not in known:
-                known[end] = _gap_score(model, end)
-        ends = [(known[least], least), (known[most], most)]
-        score, gap = min([*ends, inside] if inside else ends)
-        footrest = model.legs is not None and seat - model.legs > model.flat_margin
         apart = round(abs(seat - model.legs), 6) if model.legs is not None else 0.0
-        over = round(score[0] + knee, 6)
+        free = best is not None and best[0][:2] == (0.0, False) and not hands_first
+        if best is not None and free and apart > best[0][2]:
+            break  # nothing costs less, and all that follow are further from the legs
+        score, gap = gaps.best(least, most)
+        footrest = model.legs is not None and seat - model.legs > model.flat_margin
         near = (score[1], apart) if hands_first else (apart, score[1])
-        rank = (over, footrest, *near, score[2])
+        rank = (round(score[0] + knee, 6), footrest, *near, score[2])
         if best is None or rank < best[0]:
             best = rank, seat, seat + gap
-    if best is None:  # the lattice ends are always among the points
+    if best is None:  # the lattice's ends are always among the points
         raise AssertionError("no seat and surface on the lattice")
     rank, seat, surface = best
     return Found(seat=seat, surface=surface, over=rank[0], footrest=rank[1], thighs_pressed=pressed)

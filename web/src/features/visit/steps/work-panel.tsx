@@ -32,7 +32,7 @@ export function WorkPanel() {
   }, [picked]);
   if (!worked) return <p className="text-soft">One moment …</p>;
   const ranked = [...worked.rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
-  const known = worked.rows.some((row) => row.target !== null);
+  const known = worked.rows.some((row) => row.key === "seat" && row.target !== null);
   const toSet = worked.rows.filter(
     (row) => moves(row) && row.key !== "keys" && row.key !== "desk_depth",
   );
@@ -86,9 +86,15 @@ export function WorkPanel() {
         </section>
       )}
       <PanelFoot>
-        <Button className="w-full" data-next="" onClick={() => go("set")}>
-          On to Set
-        </Button>
+        {known ? (
+          <Button className="w-full" data-next="" onClick={() => go("set")}>
+            On to Set
+          </Button>
+        ) : (
+          <Button look="next" className="w-full" data-next="" onClick={() => go("measure")}>
+            Measure
+          </Button>
+        )}
       </PanelFoot>
     </div>
   );

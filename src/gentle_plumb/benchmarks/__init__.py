@@ -1,0 +1,5 @@
+"""Figures: what must hold, measured and printed."""
+
+from .table import run_bench
+
+__all__ = ["run_bench"]

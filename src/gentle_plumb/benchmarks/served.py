@@ -1,0 +1,207 @@
+"""Rows that need the running program: API, browser, memory, start."""
+
+from __future__ import annotations
+
+import json
+import os
+import re
+import subprocess
+import sys
+import tempfile
+import threading
+import time
+import urllib.request
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+from typing import Any
+from uuid import uuid4
+
+from fastapi import FastAPI, Response
+from rich.table import Table
+from sqlalchemy import text
+
+from ..config import ROOT
+from ..demo.people import DEMO_MEMBERS
+from ..hosting import run
+from ..hosting.postgres import Cluster, free_port
+from ..storage import make_engine
+from .timing import p95, timed
+
+BROWSER_ARGS = [
+    "--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
+    "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
+]  # fmt: skip
+
+
+@contextmanager
+def started(database: str, port: int) -> Iterator[tuple[str, int, float]]:
+    """The program as people start it: its address, process id, and seconds until it answered."""
+    env = {**os.environ, "GENTLE_PLUMB_DATABASE_URL": database, "PYTHONPATH": str(ROOT / "src")}
+    start = time.monotonic()
+    process = subprocess.Popen(
+        [sys.executable, "-m", "gentle_plumb.cli", "demo", "--port", str(port)],
+        env=env,
+        stdout=subprocess.DEVNULL,
+    )
+    address = f"http://127.0.0.1:{port}"
+    try:
+        while True:
+            try:
+                urllib.request.urlopen(f"{address}/api/health", timeout=1).read()
+                break
+            except OSError:
+                if process.poll() is not None or time.monotonic() - start > 60:
+                    raise
+                time.sleep(0.02)
+        yield address, process.pid, time.monotonic() - start
+    finally:
+        process.terminate()
+        process.wait(10)
+
+
+class Caller:
+    """A signed-in caller over one kept connection."""
+
+    def __init__(self, address: str) -> None:
+        import httpx
+
+        self.http = httpx.Client(base_url=address)
+        person = DEMO_MEMBERS[0]
+        me = self.http.post(
+            "/api/session", json={"email": person.email, "password": person.password}
+        )
+        self.http.headers["X-Plumb-Csrf"] = me.json()["csrf"]
+        token = re.search(r"plumb_session=([^;]+)", me.headers["set-cookie"])
+        assert token is not None
+        self.http.headers["Cookie"] = f"plumb_session={token.group(1)}"
+        lines = self.http.get("/api/visits").json()
+        self.visit = next(line["id"] for line in lines if line["client"] == "Bram Tolliver")
+
+    def change(self, path: str, typed: str) -> None:
+        """Type into a field, upon its present version."""
+        entries = self.http.get(f"/api/visits/{self.visit}").json()["entries"]
+        version = entries.get(path, {"version": 0})["version"]
+        body = {"path": path, "typed": typed, "expected_version": version}
+        answer = self.http.put(f"/api/visits/{self.visit}/changes/{uuid4()}", json=body)
+        answer.raise_for_status()
+
+    def worked(self) -> bytes:
+        """The visit worked out and drawn."""
+        answer = self.http.get(f"/api/visits/{self.visit}/worked?width=790&height=690")
+        answer.raise_for_status()
+        return bytes(answer.content)
+
+
+@contextmanager
+def bare_route(database: str, body: bytes) -> Iterator[str]:
+    """A FastAPI route with one SELECT that answers with the same bytes."""
+    import uvicorn
+
+    engine, app, port = make_engine(database), FastAPI(), free_port()
+
+    @app.get("/")
+    def bare() -> Response:
+        with engine.connect() as connection:
+            connection.execute(text("select id from visit limit 1")).all()
+        return Response(body, media_type="application/json")
+
+    server = uvicorn.Server(uvicorn.Config(app, port=port, log_level="critical"))
+    thread = threading.Thread(target=server.run, daemon=True)
+    thread.start()
+    while not server.started:
+        time.sleep(0.02)
+    yield f"http://127.0.0.1:{port}/"
+    server.should_exit = True
+    thread.join(5)
+    engine.dispose()
+
+
+def _api_row(table: Table, caller: Caller, database: str, rounds: int) -> None:
+    import httpx
+
+    body = caller.worked()
+    ours = timed(caller.worked, rounds)
+    with bare_route(database, body) as address, httpx.Client() as http:
+        plain = timed(lambda: http.get(address).content, rounds)
+    ratio = sorted(ours)[len(ours) // 2] / sorted(plain)[len(plain) // 2]
+    table.add_row(
+        "recompute over the API, database included",
+        f"{ratio:.1f} times a bare route; median {sorted(ours)[len(ours) // 2]:.1f}, "
+        f"p95 {p95(ours):.1f} ms",
+        "within 2 times; p95 under 50 ms",
+    )
+
+
+def _browser_row(table: Table, caller: Caller, address: str, rounds: int) -> None:
+    from playwright.sync_api import sync_playwright
+
+    person, spent = DEMO_MEMBERS[0], []
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=BROWSER_ARGS)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.goto(address)
+        page.get_by_label("Address").fill(person.email)
+        page.get_by_label("Password").fill(person.password)
+        page.get_by_role("button", name="Sign in").click()
+        page.get_by_role("heading", name="Today").wait_for()
+        page.goto(f"{address}/visits/{caller.visit}/look")
+        page.get_by_role("tab", name="As found", exact=False).first.click()
+        seat = page.get_by_label("Seat, loaded")
+        page.get_by_test_id("elevation").wait_for()
+        page.evaluate(
+            """() => {
+              const room = document.querySelector('[data-testid=elevation]').parentElement;
+              window.plumbDrawn = 0;
+              new MutationObserver(() => requestAnimationFrame(() => {
+                window.plumbDrawn = performance.now();
+              })).observe(room, { subtree: true, childList: true, attributes: true,
+                                  characterData: true });
+              addEventListener('keydown', (event) => {
+                if (event.key === 'Enter') window.plumbTyped = performance.now();
+              }, true);
+            }"""
+        )
+        for index in range(max(12, rounds // 3)):
+            seat.fill(f"{42 + index % 7}.{index % 10}")
+            page.evaluate("() => { window.plumbDrawn = 0; window.plumbTyped = 0; }")
+            seat.press("Enter")
+            page.wait_for_function("() => window.plumbDrawn > window.plumbTyped")
+            spent.append(page.evaluate("() => window.plumbDrawn - window.plumbTyped"))
+            page.wait_for_timeout(120)
+        browser.close()
+    table.add_row(
+        "number typed to drawing redrawn in Chromium, over the API",
+        f"median {sorted(spent)[len(spent) // 2]:.0f}, p95 {p95(spent):.0f} ms",
+        "p95 under 100 ms",
+    )
+
+
+def _memory_row(table: Table, process: int) -> None:
+    status = Path(f"/proc/{process}/status").read_text(encoding="utf-8")
+    found = re.search(r"VmRSS:\s+(\d+)", status)
+    used = int(found.group(1)) / 1024 if found else 0
+    table.add_row("server at rest", f"{used:.0f} MB", "at most 250 MB")
+
+
+def served_rows(table: Table, rounds: int) -> tuple[dict[str, Any], dict[str, Any]]:
+    """Add the rows that need the running program; a report's content and its scene for others."""
+    with tempfile.TemporaryDirectory(dir=run.VAR if run.VAR.exists() else None) as folder:
+        cluster = Cluster(Path(folder) / "bench")
+        cluster.create()
+        cluster.start()
+        try:
+            with started(cluster.url, free_port()):
+                pass  # the first start migrates and loads the demo
+            with started(cluster.url, free_port()) as (address, process, seconds):
+                caller = Caller(address)
+                _api_row(table, caller, cluster.url, rounds)
+                _browser_row(table, caller, address, rounds)
+                table.add_row(
+                    "demo up, everything installed", f"{seconds:.1f} s", "answers within 8 s"
+                )
+                _memory_row(table, process)
+                report = caller.http.get(f"/api/visits/{caller.visit}/report").json()["content"]
+        finally:
+            cluster.stop()
+    return report, json.loads(json.dumps(report["scene"]))

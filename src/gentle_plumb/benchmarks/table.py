@@ -1,0 +1,132 @@
+"""Measures what must hold, and prints it as a table. Figures, never tests."""
+
+from __future__ import annotations
+
+import gzip
+import itertools
+import json
+import platform
+import re
+import resource
+import statistics
+import sys
+import tempfile
+from pathlib import Path
+from typing import Any
+
+import typst
+from rich.console import Console
+from rich.table import Table
+
+from ..config import ROOT
+from ..core.fit import fit
+from ..core.fit.fit import search_model
+from ..core.fit.search import search
+from ..documents.case_format import CaseDocument
+from .timing import p95, timed
+
+EXAMPLES = ROOT / "docs" / "formats" / "examples"
+
+
+def _case(name: str) -> CaseDocument:
+    path = EXAMPLES / f"{name}.case.json"
+    return CaseDocument.model_validate_json(path.read_text(encoding="utf-8"))
+
+
+def _fit_row(table: Table, rounds: int) -> None:
+    case = _case("sit-stand-desk").case()
+    spent = timed(lambda: fit(case), rounds)
+    median = statistics.median(spent)
+    table.add_row(
+        "full fit, seated and standing, exact (one plan so far)",
+        f"median {median:.1f} ms, p95 {p95(spent):.1f} ms",
+        "median under 20 ms",
+    )
+
+
+def _solver_row(table: Table, rounds: int) -> None:
+    from .reference_solver import solve_with_milp
+
+    model = search_model(_case("sit-stand-desk").case(), "seated")
+    ours = statistics.median(timed(lambda: search(model), rounds))
+    theirs = statistics.median(timed(lambda: solve_with_milp(model), max(3, rounds // 10)))
+    apart = abs(search(model).over - solve_with_milp(model))
+    table.add_row(
+        "seat and surface against HiGHS, same model",
+        f"{ours:.1f} ms against {theirs:.0f} ms: {theirs / ours:.0f} times; optimum {apart:.0e}° apart",
+        "same optimum, 20 times faster",
+    )
+
+
+def _page_row(table: Table) -> None:
+    index = (ROOT / "web" / "dist" / "index.html").read_text(encoding="utf-8")
+    first = re.findall(r'(?:src|href)="/(assets/[^"]+\.js)"', index)
+    sizes = [len(gzip.compress((ROOT / "web" / "dist" / one).read_bytes(), 9)) for one in first]
+    table.add_row("first page: script sent", f"{sum(sizes) / 1000:.0f} kB", "at most 200 kB")
+
+
+def _pdf_row(table: Table, rounds: int, scene: dict[str, Any], content: dict[str, Any]) -> None:
+    """Every round prints other words: the same ones twice come from the compiler's memory."""
+    from ..documents.report_pdf import HERE, TypstPress
+    from ..documents.scene_svg import scene_svg
+
+    numbers = itertools.count()
+    press = TypstPress()
+
+    def printed() -> bytes:
+        return press.print(content | {"scene": scene, "note": f"round {next(numbers)}"})
+
+    ours = statistics.median(timed(printed, rounds))
+    with tempfile.TemporaryDirectory() as folder:
+        static, data = Path(folder) / "static.typ", Path(folder) / "content.json"
+        words = {key: value for key, value in content.items() if key != "scene"}
+        (Path(folder) / "figure.svg").write_text(scene_svg(scene), encoding="utf-8")
+        text = (HERE / "report.typ").read_text(encoding="utf-8")
+        text = text.replace("json(bytes(sys.inputs.content))", 'json("content.json")')
+        static.write_text(
+            text.replace("bytes(sys.inputs.figure)", '"figure.svg"'), encoding="utf-8"
+        )
+
+        def plainly() -> None:
+            words["note"] = f"round {next(numbers)}"
+            data.write_text(json.dumps(words), encoding="utf-8")
+            typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
+                str(static), font_paths=[HERE / "fonts"], ignore_system_fonts=True
+            ).compile()
+
+        plain = statistics.median(timed(plainly, rounds))
+    table.add_row(
+        "report as PDF with the drawing",
+        f"median {ours:.0f} ms, {ours / plain:.2f} times the same pages as a static file",
+        "under 150 ms, within 2 times",
+    )
+
+
+def run_bench(console: Console, *, quick: bool) -> None:
+    """Measure everything and print the table.
+
+    Parameters
+    ----------
+    console : Console
+    quick : bool
+        Fewer rounds: for a look, not for a record.
+
+    """
+    from .served import served_rows
+
+    rounds = 20 if quick else 100
+    table = Table(title="What must hold", title_justify="left")
+    for heading in ("what", "measured", "bar"):
+        table.add_column(heading)
+    _fit_row(table, rounds)
+    _solver_row(table, rounds)
+    content, scene = served_rows(table, rounds)
+    _page_row(table)
+    _pdf_row(table, rounds, scene, content)
+    console.print(table)
+    cpu = platform.processor() or platform.machine()
+    used = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
+    console.print(
+        f"{rounds} rounds; Python {sys.version.split()[0]}, {cpu}; the bench itself used {used:.0f} MB",
+        markup=False,
+    )
