@@ -177,12 +177,11 @@ def worked(
 ) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
     visits = _services(request).visits
-    opened = visits.open(who.member, visit_id)
-    workup = visits.work_up(opened, unit)
+    working, workup = visits.worked(who.member, visit_id, unit)
     scene = visits.scene(
         workup, SceneRequest(width=width, height=height, mode=mode, show=show, unit=unit, tape=tape)
     )
-    answer = s.WorkedOut.of(workup, scene, opened.visit.revision)
+    answer = s.WorkedOut.of(workup, scene, working.visit.revision)
     # written out at once: checking our own numbers again would cost more than working them out
     return Response(answer.model_dump_json(), media_type="application/json")
 
@@ -192,7 +191,7 @@ def draft(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s
     """What the report would say now, and what a signature still waits for."""
     services = _services(request)
     content = services.reports.draft(who.member, who.practice, visit_id, unit)
-    missing = missing_for_signing(services.visits.worked(who.member, visit_id, unit))
+    missing = missing_for_signing(services.visits.worked(who.member, visit_id, unit)[1])
     return s.Draft(
         content=content, missing=[{"field": path, "detail": words} for path, words in missing]
     )

@@ -66,7 +66,7 @@ class _Typist:
 
 def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half: bool) -> None:
     """What the hands left: each setting to the nearest half centimetre, the first half only if asked."""
-    order = visits.worked(member, typist.visit_id, "cm").order
+    order = visits.worked(member, typist.visit_id, "cm")[1].order
     for row in order[: len(order) // 2] if half else order:
         if row.setting is None:
             continue

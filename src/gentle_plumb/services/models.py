@@ -86,6 +86,17 @@ class Entry:
 
 
 @dataclass(frozen=True, kw_only=True)
+class Working:
+    """What working a visit out needs: the values by path, and the revision signed last."""
+
+    visit: Visit
+    client: Client
+    values: dict[str, float | str | None]
+    versions: int
+    signed_revision: int | None
+
+
+@dataclass(frozen=True, kw_only=True)
 class Change:
     """One small change, with an id made on the page."""
 

@@ -18,6 +18,7 @@ from .models import (
     Session,
     Visit,
     VisitLine,
+    Working,
 )
 
 Clock = Callable[[], datetime]
@@ -64,6 +65,9 @@ class Records(Protocol):
         self, practice_id: UUID, visit_id: UUID
     ) -> tuple[Visit, Client, list[Entry], list[ReportHead]]:
         """A visit with its client, entries and signed versions; raises NotFound."""
+
+    def working(self, practice_id: UUID, visit_id: UUID) -> Working:
+        """A visit with its values only; raises NotFound."""
 
     def write(self, change: Change, now: datetime) -> tuple[Entry, int]:
         """Apply a change in one transaction; the entry as it is now and the visit's revision.

@@ -11,9 +11,9 @@ from ..core.drawing import SceneRequest
 from ..core.units import LengthUnit
 from .accounts import require_writer
 from .errors import NotReady
-from .models import Member, Practice, Report
+from .models import Member, Practice, Report, Working
 from .ports import Clock, Press, Records
-from .visits import OpenVisit, VisitService
+from .visits import VisitService
 from .workup import RhythmView, RowView, Workup
 
 CAUTIONS = (
@@ -64,12 +64,11 @@ class ReportService:
         self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
     ) -> dict[str, Any]:
         """What the report would say now; plain JSON. Raises NotFound."""
-        opened = self._visits.open(member, visit_id)
-        workup = self._visits.worked(member, visit_id, unit)
-        return self._content(practice, opened, workup, unit)
+        working, workup = self._visits.worked(member, visit_id, unit)
+        return self._content(practice, working, workup, unit)
 
     def _content(
-        self, practice: Practice, opened: OpenVisit, workup: Workup, unit: LengthUnit
+        self, practice: Practice, opened: Working, workup: Workup, unit: LengthUnit
     ) -> dict[str, Any]:
         values = workup.values
         chosen = next(
@@ -116,7 +115,7 @@ class ReportService:
             "follow_up": str(values.get("report.follow_up") or ""),
             "cautions": list(CAUTIONS),
             "unit": unit,
-            "version": len(opened.reports) + 1,
+            "version": opened.versions + 1,
             "signed_by": None,
             "signed_title": None,
             "signed_at": None,
@@ -142,20 +141,19 @@ class ReportService:
 
         """
         require_writer(member)
-        opened = self._visits.open(member, visit_id)
-        workup = self._visits.worked(member, visit_id, unit)
+        working, workup = self._visits.worked(member, visit_id, unit)
         missing = missing_for_signing(workup)
         if missing:
             raise NotReady(missing)
         now = self._clock()
-        content = self._content(practice, opened, workup, unit)
+        content = self._content(practice, working, workup, unit)
         content |= {
             "signed_by": member.name, "signed_title": member.title, "signed_at": now.isoformat()
         }  # fmt: skip
         pdf = self._press.print(content)
         report = Report(
-            id=uuid4(), visit_id=visit_id, number=len(opened.reports) + 1,
-            revision=opened.visit.revision, content=content,
+            id=uuid4(), visit_id=visit_id, number=working.versions + 1,
+            revision=working.visit.revision, content=content,
             sha256=hashlib.sha256(pdf).hexdigest(), signed_by=member.name, signed_at=now,
         )  # fmt: skip
         self._records.add_report(report, pdf)

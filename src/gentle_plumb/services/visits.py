@@ -11,7 +11,7 @@ from ..core.record import field_of, overrules, read_typed, settings_left
 from ..core.record.fields import OVERRULED
 from ..core.units import LengthUnit
 from .accounts import require_writer
-from .models import Change, Client, Entry, Member, ReportHead, Visit, VisitLine
+from .models import Change, Client, Entry, Member, ReportHead, Visit, VisitLine, Working
 from .ports import Clock, Records
 from .workup import Workup, work_up
 
@@ -94,14 +94,10 @@ class VisitService:
         )  # fmt: skip
         return self._records.write(change, self._clock())
 
-    @staticmethod
-    def work_up(opened: OpenVisit, unit: LengthUnit) -> Workup:
-        """An opened visit worked out."""
-        return work_up(opened, unit)
-
-    def worked(self, member: Member, visit_id: UUID, unit: LengthUnit) -> Workup:
-        """The visit worked out; raises NotFound."""
-        return work_up(self.open(member, visit_id), unit)
+    def worked(self, member: Member, visit_id: UUID, unit: LengthUnit) -> tuple[Working, Workup]:
+        """The visit and what it comes to; raises NotFound."""
+        working = self._records.working(member.practice_id, visit_id)
+        return working, work_up(working, unit)
 
     def scene(self, workup: Workup, request: SceneRequest) -> Scene:
         """The drawing of a visit."""

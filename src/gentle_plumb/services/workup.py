@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import TYPE_CHECKING
 
 from ..core.body import DIMENSIONS, questions, resolve_readings
 from ..core.findings import Finding, findings
@@ -21,9 +20,7 @@ from ..core.record import (
 from ..core.record.fields import MEASURED
 from ..core.record.to_case import Entries, readings_of
 from ..core.units import LengthUnit, format_difference, format_length
-
-if TYPE_CHECKING:
-    from .visits import OpenVisit
+from .models import Working
 
 DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("back", "up"),
               "seat_depth": ("longer", "shorter")}  # fmt: skip
@@ -246,18 +243,18 @@ def _joints(result: FitResult) -> list[JointView]:
     return views
 
 
-def work_up(opened: OpenVisit, unit: LengthUnit) -> Workup:
+def work_up(opened: Working, unit: LengthUnit) -> Workup:
     """Work a visit out.
 
     Parameters
     ----------
-    opened : OpenVisit
-        The visit, its client and entries.
+    opened : Working
+        The visit, its client and values.
     unit : {"mm", "cm", "in"}
         For every number shown.
 
     """
-    values = {entry.path: entry.value for entry in opened.entries}
+    values = opened.values
     case = case_from(values, sex=opened.client.sex)
     own = overrules(values)
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
@@ -268,7 +265,7 @@ def work_up(opened: OpenVisit, unit: LengthUnit) -> Workup:
         for path, value in values.items()
         if path.startswith("ask.hours.") and isinstance(value, int | float)
     )
-    signed = bool(opened.reports) and opened.reports[-1].revision == opened.visit.revision
+    signed = opened.signed_revision == opened.visit.revision
     stands = result.standing.possible and case.workstation.desk.kind == "sit_stand"
     rows = [*result.seated.rows, *result.standing.rows]
     return Workup(

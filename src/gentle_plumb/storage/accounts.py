@@ -38,9 +38,10 @@ class SqlAccounts:
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
+        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
     def practice(self, practice_id: UUID) -> Practice:
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             row = db.get(PracticeRow, practice_id)
             if row is None:
                 raise NotFound("There is no such practice.")
@@ -51,13 +52,13 @@ class SqlAccounts:
             db.add(PracticeRow(**vars(practice)))
 
     def member_by_email(self, email: str) -> Member | None:
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             row = db.scalar(select(MemberRow).where(MemberRow.email == email))
             return member_of(row) if row is not None else None
 
     def members(self, practice_id: UUID) -> list[Member]:
         query = select(MemberRow).where(MemberRow.practice_id == practice_id)
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             return [member_of(row) for row in db.scalars(query.order_by(MemberRow.name))]
 
     def add_member(self, member: Member) -> None:
@@ -83,7 +84,7 @@ class SqlAccounts:
             .join(PracticeRow, PracticeRow.id == MemberRow.practice_id)
             .where(SessionRow.token_hash == token_hash, SessionRow.expires_at > now)
         )
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             found = db.execute(query).first()
             if found is None:
                 return None

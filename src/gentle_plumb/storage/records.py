@@ -5,12 +5,12 @@ from __future__ import annotations
 from datetime import datetime
 from uuid import UUID
 
-from sqlalchemy import Engine, func, select
+from sqlalchemy import Engine, func, select, true
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
 from ..services.errors import NotFound, ReusedChange, StaleChange
-from ..services.models import Change, Client, Entry, Report, ReportHead, Visit, VisitLine
+from ..services.models import Change, Client, Entry, Report, ReportHead, Visit, VisitLine, Working
 from .errors import mapped_errors
 from .models import ChangeRow, ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
 
@@ -52,19 +52,24 @@ def head_of(row: ReportRow) -> ReportHead:
     )
 
 
+VISIT = tuple(VisitRow.__table__.c.keys())
+CLIENT = tuple(ClientRow.__table__.c.keys())
+
+
 class SqlRecords:
     """The Records port."""
 
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
+        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
     def clients(self, practice_id: UUID) -> list[Client]:
         query = select(ClientRow).where(ClientRow.practice_id == practice_id)
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             return [client_of(row) for row in db.scalars(query.order_by(ClientRow.name))]
 
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             row = db.get(ClientRow, client_id)
             if row is None or row.practice_id != practice_id:
                 raise NotFound("There is no such client.")
@@ -104,7 +109,7 @@ class SqlRecords:
             .where(VisitRow.practice_id == practice_id)
             .order_by(VisitRow.started_on.desc(), ClientRow.name)
         )  # fmt: skip
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             return [
                 VisitLine(
                     visit=visit_of(visit),
@@ -119,7 +124,7 @@ class SqlRecords:
             ]
 
     def visit(self, practice_id: UUID, visit_id: UUID) -> Visit:
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             row = db.get(VisitRow, visit_id)
             if row is None or row.practice_id != practice_id:
                 raise NotFound("There is no such visit.")
@@ -136,7 +141,7 @@ class SqlRecords:
         versions = (
             select(ReportRow).where(ReportRow.visit_id == visit_id).order_by(ReportRow.number)
         )
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             found = db.execute(
                 select(VisitRow, ClientRow)
                 .join(ClientRow, ClientRow.id == VisitRow.client_id)
@@ -150,6 +155,36 @@ class SqlRecords:
                 [entry_of(row, name) for row, name in db.execute(held)],
                 [head_of(row) for row in db.scalars(versions)],
             )
+
+    def working(self, practice_id: UUID, visit_id: UUID) -> Working:
+        values = (
+            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
+            .where(EntryRow.visit_id == visit_id)
+            .scalar_subquery()
+        )
+        versions = (
+            select(func.count(), func.max(ReportRow.revision))
+            .where(ReportRow.visit_id == visit_id)
+            .subquery()
+        )
+        query = (
+            select(*VisitRow.__table__.c, *ClientRow.__table__.c, values, *versions.c)
+            .join_from(VisitRow, ClientRow, ClientRow.id == VisitRow.client_id)
+            .join(versions, true())
+            .where(VisitRow.id == visit_id, VisitRow.practice_id == practice_id)
+        )
+        with self._reader.connect() as connection:
+            row = connection.execute(query).first()
+        if row is None:
+            raise NotFound("There is no such visit.")
+        visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
+        return Working(
+            visit=Visit(**dict(zip(VISIT, visit, strict=True))),
+            client=Client(**dict(zip(CLIENT, client, strict=True))),
+            values=row[-3] or {},
+            versions=row[-2],
+            signed_revision=row[-1],
+        )
 
     def write(self, change: Change, now: datetime) -> tuple[Entry, int]:
         with Db(self._engine) as db, db.begin():
@@ -206,7 +241,7 @@ class SqlRecords:
             .where(ReportRow.id == report_id, VisitRow.practice_id == practice_id)
             .options(undefer(ReportRow.pdf), undefer(ReportRow.content))
         )
-        with Db(self._engine) as db:
+        with Db(self._reader) as db:
             row = db.scalar(query)
             if row is None:
                 raise NotFound("There is no such report.")
