@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import gc
 from datetime import UTC, datetime
 
 from fastapi import FastAPI
@@ -44,6 +45,8 @@ def make_services(engine: Engine, settings: Settings) -> Services:
 def create_app() -> FastAPI:
     """The application as uvicorn wants it: everything from the environment."""
     settings = Settings()
+    gc.freeze()  # what is loaded now stays: no need to look through it again and again
+    gc.set_threshold(20_000, 20, 20)
     engine = make_engine(settings.database_url, pool_size=settings.pool_size)
     page = settings.page if (settings.page / "index.html").exists() else None
     return make_app(make_services(engine, settings), page)
