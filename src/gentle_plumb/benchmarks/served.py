@@ -64,7 +64,7 @@ class Caller:
     """A signed-in caller over one kept connection."""
 
     def __init__(self, address: str) -> None:
-        import httpx
+        import httpx2 as httpx
 
         self.http = httpx.Client(base_url=address)
         person = DEMO_MEMBERS[0]
@@ -118,7 +118,7 @@ def bare_route(database: str, body: bytes) -> Iterator[str]:
 
 
 def _api_row(table: Table, caller: Caller, database: str, rounds: int) -> None:
-    import httpx
+    import httpx2 as httpx
 
     body = caller.worked()
     ours = timed(caller.worked, rounds)

@@ -94,10 +94,14 @@ class SqlRecords:
             .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == "report.follow_up")
             .scalar_subquery()
         )
+        # numbers, revisions and dates of versions rise together: the greatest is the latest
         signed = (
-            select(ReportRow.visit_id, ReportRow.signed_at, ReportRow.revision)
-            .distinct(ReportRow.visit_id)
-            .order_by(ReportRow.visit_id, ReportRow.number.desc())
+            select(
+                ReportRow.visit_id,
+                func.max(ReportRow.signed_at).label("signed_at"),
+                func.max(ReportRow.revision).label("revision"),
+            )
+            .group_by(ReportRow.visit_id)
             .subquery()
         )
         query = (

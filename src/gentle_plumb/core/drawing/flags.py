@@ -50,7 +50,7 @@ def fan_out(wanted: Sequence[float], *, size: float, low: float, high: float) ->
 
     Examples
     --------
-    >>> fan_out([10, 12, 50], size=10, low=0, high=100)
+    >>> fan_out([10.0, 12.0, 50.0], size=10, low=0, high=100)
     [6.0, 16.0, 50.0]
 
     """

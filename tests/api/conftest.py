@@ -1,0 +1,68 @@
+"""The application over real PostgreSQL, called as a browser calls it."""
+
+from uuid import uuid4
+
+import httpx2 as httpx
+import pytest
+from fastapi.testclient import TestClient
+
+from conftest import PASSWORD
+from gentle_plumb.api import Services, make_app
+from gentle_plumb.documents import TypstPress
+from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.reports import ReportService
+from gentle_plumb.services.visits import VisitService
+from gentle_plumb.storage import SqlAccounts, SqlRecords
+
+
+@pytest.fixture
+def app(engine, clock):
+    records = SqlRecords(engine)
+    visits = VisitService(records, clock)
+    return make_app(
+        Services(
+            engine=engine,
+            accounts=AccountService(SqlAccounts(engine), clock),
+            visits=visits,
+            reports=ReportService(records, visits, TypstPress(), clock),
+        )
+    )
+
+
+class Page:
+    """One browser: keeps its cookie and sends its token."""
+
+    def __init__(self, app):
+        self.http = TestClient(
+            app, base_url="https://saltmere.example", raise_server_exceptions=False
+        )
+
+    def sign_in(self, member, password=PASSWORD) -> httpx.Response:
+        answer = self.http.post("/api/session", json={"email": member.email, "password": password})
+        if answer.status_code == 200:
+            self.http.headers["X-Plumb-Csrf"] = answer.json()["csrf"]
+        return answer
+
+    def new_visit(self, name="Odile Marrick") -> str:
+        client = self.http.post("/api/clients", json={"name": name, "sex": "female"}).json()
+        return self.http.post("/api/visits", json={"client_id": client["id"]}).json()["id"]
+
+    def type(self, visit, path, typed, version=0, change=None, unit="cm") -> httpx.Response:
+        return self.http.put(
+            f"/api/visits/{visit}/changes/{change or uuid4()}",
+            json={"path": path, "typed": typed, "expected_version": version, "unit": unit},
+        )
+
+    def worked(self, visit, **query) -> dict:
+        return self.http.get(f"/api/visits/{visit}/worked", params=query).json()
+
+
+@pytest.fixture
+def guest(app):
+    return Page(app)
+
+
+@pytest.fixture
+def owner(guest, office):
+    guest.sign_in(office.owner)
+    return guest

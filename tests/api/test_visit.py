@@ -1,0 +1,140 @@
+from io import BytesIO
+from uuid import uuid4
+
+import pypdf
+import pytest
+
+from gentle_plumb.demo.load import body_readings
+from gentle_plumb.demo.people import DEMO_CLIENTS
+
+
+def demo(name):
+    return next(client for client in DEMO_CLIENTS if client.name.startswith(name))
+
+
+def fill(page, visit, name, **more):
+    client = demo(name)
+    for path, typed in {**client.entries, **body_readings(client), **more}.items():
+        if typed:
+            assert page.type(visit, path, typed).status_code == 200, path
+
+
+def rows(worked):
+    return {f"{row['posture']}.{row['key']}": row for row in worked["rows"]}
+
+
+def text_of(pdf):
+    return "\n".join(page.extract_text() for page in pypdf.PdfReader(BytesIO(pdf)).pages)
+
+
+def test_what_is_typed_stays_with_its_unit_and_version(owner):
+    visit = owner.new_visit()
+    answer = owner.type(visit, "look.found.seat", "18 3/16 in")
+    assert answer.json()["entry"]["value"] == pytest.approx(461.9625)
+    held = owner.http.get(f"/api/visits/{visit}").json()["entries"]["look.found.seat"]
+    assert (held["typed"], held["version"]) == ("18 3/16 in", 1)
+    owner.type(visit, "look.found.surface", "29", unit="in")
+    held = owner.http.get(f"/api/visits/{visit}").json()["entries"]["look.found.surface"]
+    assert (held["typed"], held["value"]) == ("29 in", pytest.approx(736.6))
+
+
+def test_bad_input_names_all_of_it_and_touches_nothing(owner):
+    visit = owner.new_visit()
+    owner.type(visit, "look.found.seat", "46")
+    problem = owner.type(visit, "look.found.seat", "4600", version=1)
+    assert problem.status_code == 422
+    assert problem.headers["content-type"] == "application/problem+json"
+    told = problem.json()
+    assert (told["field"], told["value"], told["low"], told["high"], told["unit"]) == (
+        "look.found.seat", "4600", 250, 900, "mm"
+    )  # fmt: skip
+    assert owner.http.get(f"/api/visits/{visit}").json()["revision"] == 1
+
+
+def test_sent_twice_is_harmless_and_stale_shows_both(owner):
+    visit, change = owner.new_visit(), str(uuid4())
+    first = owner.type(visit, "look.found.seat", "46", change=change)
+    again = owner.type(visit, "look.found.seat", "46", change=change)
+    assert again.json() == first.json()
+    stale = owner.type(visit, "look.found.seat", "50")
+    assert (stale.status_code, stale.json()["type"]) == (409, "stale")
+    assert stale.json()["current"]["typed"] == "46 cm"
+    assert owner.type(visit, "look.found.surface", "46 cm", change=change).status_code == 409
+
+
+def test_a_visit_works_itself_out_in_the_unit_asked_for(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Yara")
+    cm, inches = (rows(owner.worked(visit, unit=unit)) for unit in ("cm", "in"))
+    seat = cm["seated.seat"]
+    assert (seat["setting"], seat["found"], seat["change"]) == ("51.0", "47.0", "up 4.0")
+    assert seat["limits"][0].startswith("chair stops at 51.0")
+    assert inches["seated.seat"]["setting"] == "20.08"
+    assert cm["seated.footrest"]["setting"] == cm["seated.footrest"]["change"].removeprefix("up ")
+
+
+def test_own_number_with_its_reason_and_not_without(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20", "work.seated.seat": "44"})
+    row = rows(owner.worked(visit))["seated.seat"]
+    assert (row["setting"], row["overruled"]) == ("44.0", True)
+    refused = owner.http.post(f"/api/visits/{visit}/reports")
+    assert refused.status_code == 422
+    assert refused.json()["missing"][0]["field"] == "work.seated.seat.why"
+    owner.type(visit, "work.seated.seat.why", "Knee brace")
+    assert owner.http.post(f"/api/visits/{visit}/reports").status_code == 201
+
+
+def test_a_warning_sign_stops_the_signature_but_not_the_record(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20"})
+    owner.type(visit, "ask.warning", "urgent", version=1)
+    refused = owner.http.post(f"/api/visits/{visit}/reports").json()
+    assert [one["field"] for one in refused["missing"]] == ["ask.warning_done"]
+    assert owner.type(visit, "ask.warning_done", "Sent to the emergency room.").status_code == 200
+    assert owner.http.post(f"/api/visits/{visit}/reports").status_code == 201
+
+
+def test_signed_is_frozen_and_later_changes_make_a_new_version(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20"})
+    first = owner.http.post(f"/api/visits/{visit}/reports").json()
+    before = owner.http.get(f"/api/reports/{first['id']}.pdf").content
+    owner.type(visit, "look.found.seat", "50", version=1)
+    state = owner.http.get("/api/visits").json()[0]["state"]
+    versions = owner.http.get(f"/api/visits/{visit}").json()["reports"]
+    assert (state, [one["current"] for one in versions]) == ("changed", [False])
+    second = owner.http.post(f"/api/visits/{visit}/reports").json()
+    assert (first["number"], second["number"]) == (1, 2)
+    assert owner.http.get(f"/api/reports/{first['id']}.pdf").content == before
+    after = owner.http.get(f"/api/reports/{second['id']}.pdf").content
+    assert "45.5 cm" in text_of(before)
+    assert "50.0 cm" in text_of(after)
+
+
+def test_the_paper_says_what_was_found_and_done(owner):
+    visit = owner.new_visit("Zoë Ångström-Łęcka")
+    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20", "set.seated.seat": "43"})
+    pdf = owner.http.get(f"/api/visits/{visit}/report.pdf").content
+    reader = pypdf.PdfReader(BytesIO(pdf))
+    said = text_of(pdf)
+    assert reader.trailer["/Root"]["/MarkInfo"]["/Marked"]
+    for words in ("Zoë Ångström-Łęcka", "45.5 cm", "43.0 cm", "20 sit · 8 stand · 2 move",
+                  "2026-12-20", "Draft. Not signed."):  # fmt: skip
+        assert words in said
+    assert "Screen top" in said
+    assert "no diagnosis" in said
+
+
+def test_the_open_format_is_worked_out_without_keeping_it(owner):
+    case = {
+        "body": {"values": {"popliteal_height": {"readings": ["44 cm", 441]}}},
+        "shoe_seated": 25,
+    }
+    answer = owner.http.post("/api/fit", json=case)
+    seat = next(row for row in answer.json()["result"]["seated"]["rows"] if row["key"] == "seat")
+    assert seat["target"] == pytest.approx(450.5)
+    case["body"]["values"]["popliteal_height"]["readings"] = ["4.4 m"]
+    wrong = owner.http.post("/api/fit", json=case)
+    assert wrong.status_code == 422
+    assert "4400 mm is outside 190 to 650 mm" in wrong.json()["detail"]

@@ -1,0 +1,110 @@
+"""One PostgreSQL for the whole run; every test has a practice of its own in it."""
+
+import os
+from collections.abc import Iterator
+from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+from uuid import UUID, uuid4
+
+import psycopg
+import pytest
+from sqlalchemy import Engine
+from sqlalchemy.engine import make_url
+
+from gentle_plumb.hosting.postgres import Cluster
+from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.models import Member, Practice
+from gentle_plumb.storage import SqlAccounts, SqlRecords, make_engine, migrate
+
+ROOT = Path(__file__).parents[1]
+PASSWORD = "spring-tide-at-noon"
+
+
+@pytest.fixture(scope="session")
+def database_url() -> Iterator[str]:
+    """An empty database: on the server the environment names, else on a private one."""
+    given = os.environ.get("GENTLE_PLUMB_DATABASE_URL")
+    cluster = None
+    if not given:
+        cluster = Cluster(ROOT / "var" / "test-postgres")
+        cluster.create()
+        cluster.start()
+        given = cluster.url
+    home = make_url(given).set(drivername="postgresql")
+    name = f"plumb_test_{uuid4().hex[:12]}"
+    with psycopg.connect(home.render_as_string(hide_password=False), autocommit=True) as db:
+        db.execute(f'create database "{name}"')
+    yield home.set(database=name).render_as_string(hide_password=False)
+    with psycopg.connect(home.render_as_string(hide_password=False), autocommit=True) as db:
+        db.execute(f'drop database "{name}" with (force)')
+    if cluster is not None:
+        cluster.stop()
+
+
+@pytest.fixture(scope="session")
+def engine(database_url: str) -> Iterator[Engine]:
+    made = make_engine(database_url)
+    migrate(made)
+    yield made
+    made.dispose()
+
+
+class Clock:
+    """A clock that stands until it is moved."""
+
+    def __init__(self) -> None:
+        self.now = datetime(2026, 11, 25, 9, 0, tzinfo=UTC)
+
+    def __call__(self) -> datetime:
+        return self.now
+
+    def pass_by(self, **time: float) -> None:
+        self.now += timedelta(**time)
+
+
+@pytest.fixture
+def clock() -> Clock:
+    return Clock()
+
+
+@dataclass
+class Office:
+    """A practice with one member of each role."""
+
+    practice: Practice
+    owner: Member
+    practitioner: Member
+    reader: Member
+
+
+def make_office(accounts, clock) -> Office:
+    practice = Practice(id=uuid4(), name="Saltmere", unit="cm", local_wording="")
+    accounts.add_practice(practice)
+    service = AccountService(accounts, clock)
+    people = {
+        role: service.create_member(
+            practice.id,
+            email=f"{role}-{uuid4().hex[:8]}@saltmere.example",
+            name=role.title(),
+            title="",
+            role=role,
+            password=PASSWORD,
+        )
+        for role in ("owner", "practitioner", "reader")
+    }
+    return Office(practice=practice, **people)
+
+
+@pytest.fixture
+def office(engine: Engine, clock: Clock) -> Office:
+    return make_office(SqlAccounts(engine), clock)
+
+
+@pytest.fixture
+def records(engine: Engine) -> SqlRecords:
+    return SqlRecords(engine)
+
+
+def new_id() -> UUID:
+    return uuid4()
