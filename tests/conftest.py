@@ -4,16 +4,17 @@ import os
 from collections.abc import Iterator
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
+from functools import cache
 from pathlib import Path
 from uuid import UUID, uuid4
 
 import psycopg
 import pytest
+from pwdlib import PasswordHash
 from sqlalchemy import Engine
 from sqlalchemy.engine import make_url
 
 from gentle_plumb.hosting.postgres import Cluster
-from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.models import Member, Practice
 from gentle_plumb.storage import SqlAccounts, SqlRecords, make_engine, migrate
 
@@ -78,27 +79,35 @@ class Office:
     reader: Member
 
 
-def make_office(accounts, clock) -> Office:
+@cache
+def hashed(password: str) -> str:
+    """Hashing is slow on purpose; once is enough here."""
+    return PasswordHash.recommended().hash(password)
+
+
+def make_office(accounts) -> Office:
     practice = Practice(id=uuid4(), name="Saltmere", unit="cm", local_wording="")
     accounts.add_practice(practice)
-    service = AccountService(accounts, clock)
     people = {
-        role: service.create_member(
-            practice.id,
+        role: Member(
+            id=uuid4(),
+            practice_id=practice.id,
             email=f"{role}-{uuid4().hex[:8]}@saltmere.example",
             name=role.title(),
             title="",
             role=role,
-            password=PASSWORD,
+            password_hash=hashed(PASSWORD),
         )
         for role in ("owner", "practitioner", "reader")
     }
+    for member in people.values():
+        accounts.add_member(member)
     return Office(practice=practice, **people)
 
 
 @pytest.fixture
-def office(engine: Engine, clock: Clock) -> Office:
-    return make_office(SqlAccounts(engine), clock)
+def office(engine: Engine) -> Office:
+    return make_office(SqlAccounts(engine))
 
 
 @pytest.fixture

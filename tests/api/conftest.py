@@ -33,6 +33,7 @@ class Page:
     """One browser: keeps its cookie and sends its token."""
 
     def __init__(self, app):
+        self.app, self.member = app, None
         self.http = TestClient(
             app, base_url="https://saltmere.example", raise_server_exceptions=False
         )
@@ -40,6 +41,7 @@ class Page:
     def sign_in(self, member, password=PASSWORD) -> httpx.Response:
         answer = self.http.post("/api/session", json={"email": member.email, "password": password})
         if answer.status_code == 200:
+            self.member = member
             self.http.headers["X-Plumb-Csrf"] = answer.json()["csrf"]
         return answer
 

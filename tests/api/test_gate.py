@@ -115,7 +115,7 @@ def test_only_an_owner_lets_people_in_and_they_can_sign_in(owner, app, office):
 def test_visits_of_another_practice_are_not_there(owner, app, engine, clock, way):
     visit = owner.new_visit()
     stranger = Page(app)
-    stranger.sign_in(make_office(SqlAccounts(engine), clock).owner)
+    stranger.sign_in(make_office(SqlAccounts(engine)).owner)
     assert stranger.http.get(f"/api/visits/{visit}{way}").status_code == 404
     assert stranger.type(visit, "look.found.seat", "46").status_code == 404
 

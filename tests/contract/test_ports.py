@@ -25,7 +25,7 @@ def ports(request):
 @pytest.fixture
 def started(ports, clock):
     """An office with a client and a visit."""
-    office = make_office(ports[0], clock)
+    office = make_office(ports[0])
     client = Client(id=uuid4(), practice_id=office.practice.id, name="Odile Marrick", sex="female",
                     work="charts")  # fmt: skip
     visit = Visit(id=uuid4(), practice_id=office.practice.id, client_id=client.id,
@@ -94,7 +94,7 @@ def test_emptied_is_held_as_nothing(ports, started, clock):
 def test_another_practice_sees_nothing(ports, started, clock):
     office, client, visit = started
     ports[1].add_report(signed := report(visit, clock), b"%PDF")
-    other = make_office(ports[0], clock).practice.id
+    other = make_office(ports[0]).practice.id
     for look in (
         lambda: ports[1].client(other, client.id),
         lambda: ports[1].visit(other, visit.id),
@@ -157,7 +157,7 @@ def test_of_many_at_once_exactly_one_wins(started_on_postgres):
 @pytest.fixture
 def started_on_postgres(engine, clock):
     accounts, records = SqlAccounts(engine), SqlRecords(engine)
-    office = make_office(accounts, clock)
+    office = make_office(accounts)
     client = Client(id=uuid4(), practice_id=office.practice.id, name="Bram", sex=None, work="")
     visit = Visit(id=uuid4(), practice_id=office.practice.id, client_id=client.id,
                   member_id=office.owner.id, started_on=clock().date())  # fmt: skip

@@ -31,6 +31,7 @@ export function FormPanel() {
   const mine = fields.filter((field) => field.step === step);
   const groups = [...new Set(mine.map((field) => field.group))];
   const [group, setGroup] = useState(groups[0] ?? "");
+  const [wanted, setWanted] = useState<string | null>(null);
   const present = groups.includes(group) ? group : (groups[0] ?? "");
   const laptop = cells.get("look.screen.kind")?.typed === "laptop";
   const fixed = cells.get("look.desk.kind")?.typed === "fixed";
@@ -44,18 +45,23 @@ export function FormPanel() {
   useEffect(() => {
     if (!picked || step !== "look") return;
     const standing = picked.posture === "standing";
-    const wanted = mine.find(
-      (field) =>
-        field.part === picked.part &&
-        field.id.startsWith(standing ? "look.found_standing" : "look.found."),
+    const field = mine.find(
+      (one) =>
+        one.part === picked.part &&
+        one.id.startsWith(standing ? "look.found_standing" : "look.found."),
     );
-    if (!wanted) return;
-    setGroup(wanted.group);
+    if (!field) return;
+    setGroup(field.group);
     setActive(picked.part);
-    requestAnimationFrame(() =>
-      document.querySelector<HTMLElement>(`[data-field="${wanted.id}"] input`)?.focus(),
-    );
+    setWanted(field.id);
   }, [picked]);
+
+  useEffect(() => {
+    const input = document.querySelector<HTMLElement>(`[data-field="${wanted}"] input`);
+    if (!wanted || !input) return;
+    input.focus();
+    setWanted(null);
+  });
 
   const next = groups[groups.indexOf(present) + 1];
   const nextStep = STEP_IDS[STEP_IDS.indexOf(step) + 1];

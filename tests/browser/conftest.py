@@ -1,0 +1,114 @@
+"""The program started as people start it, and a browser in front of it."""
+
+import os
+import signal
+import subprocess
+import sys
+import time
+import urllib.request
+from dataclasses import dataclass, field
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from conftest import ROOT
+from gentle_plumb.demo.people import DEMO_MEMBERS
+from gentle_plumb.hosting.postgres import free_port
+
+expect.set_options(timeout=10_000)
+
+
+@dataclass
+class Program:
+    """``plumb demo`` on a port of its own."""
+
+    database: str
+    port: int = field(default_factory=free_port)
+
+    @property
+    def address(self) -> str:
+        return f"http://127.0.0.1:{self.port}"
+
+    def start(self) -> None:
+        env = {
+            **os.environ,
+            "GENTLE_PLUMB_DATABASE_URL": self.database,
+            "PYTHONPATH": str(ROOT / "src"),
+        }
+        self.process = subprocess.Popen(
+            [sys.executable, "-m", "gentle_plumb.cli", "demo", "--port", str(self.port)],
+            env=env, stdout=subprocess.DEVNULL,
+        )  # fmt: skip
+        deadline = time.monotonic() + 90
+        while True:
+            try:
+                urllib.request.urlopen(f"{self.address}/api/health", timeout=2).read()
+                return
+            except OSError:
+                assert self.process.poll() is None, "the program ended"
+                assert time.monotonic() < deadline, "the program does not answer"
+                time.sleep(0.1)
+
+    def stop(self) -> None:
+        self.process.send_signal(signal.SIGTERM)
+        self.process.wait(15)
+
+
+@pytest.fixture(scope="session")
+def program(database_url):
+    started = Program(database_url)
+    started.start()
+    yield started
+    started.stop()
+
+
+@pytest.fixture(scope="session")
+def browser_type_launch_args(browser_type_launch_args):
+    return {
+        **browser_type_launch_args,
+        "executable_path": "/usr/bin/chromium",
+        "args": [
+            "--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
+            "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
+            "--font-render-hinting=none",
+        ],
+    }  # fmt: skip
+
+
+@pytest.fixture(scope="session")
+def browser_context_args(browser_context_args):
+    return {**browser_context_args, "viewport": {"width": 1280, "height": 800}}
+
+
+def sign_in(page: Page, program: Program, who: int = 0) -> Page:
+    page.set_default_timeout(10_000)
+    page.goto(program.address)
+    page.get_by_label("Address").fill(DEMO_MEMBERS[who].email)
+    page.get_by_label("Password").fill(DEMO_MEMBERS[who].password)
+    page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_role("heading", name="Today")).to_be_visible()
+    return page
+
+
+@pytest.fixture
+def desk(page: Page, program: Program) -> Page:
+    """A page with the owner signed in; errors in it fail the test."""
+    troubles = []
+    page.on("pageerror", lambda error: troubles.append(str(error)))
+    yield sign_in(page, program)
+    assert troubles == []
+
+
+def visit_id(page: Page, program: Program, name: str) -> str:
+    lines = page.request.get(f"{program.address}/api/visits").json()
+    return next(line["id"] for line in lines if line["client"].startswith(name))
+
+
+def open_step(page: Page, program: Program, name: str, step: str) -> None:
+    page.goto(f"{program.address}/visits/{visit_id(page, program, name)}/{step}")
+    expect(page.get_by_test_id("elevation")).to_be_visible()
+
+
+def kept(page: Page) -> None:
+    """Everything typed has reached the server."""
+    expect(page.get_by_role("status").first).to_contain_text("kept on the server")

@@ -1,0 +1,137 @@
+"""A new client through all seven steps, to a signed PDF whose text is read."""
+
+import re
+from io import BytesIO
+
+import pypdf
+import pytest
+from playwright.sync_api import Page, expect
+
+from browser.conftest import kept
+
+pytestmark = pytest.mark.browser
+
+READINGS = {
+    "Lower leg": ("41.2", "41.4"), "Thigh length": ("49.0", "48.8"), "Thigh thickness": ("15.0", "15.2"),
+    "Elbow, seated": ("23.5", "23.7"), "Shoulder, seated": ("56.5", "56.1"), "Eye, seated": ("75.0", "75.4"),
+    "Small of the back": ("19", "19.4"), "Arm length": ("71.5", "71.9"),
+    "Forearm and hand": ("43.6", "17 1/8 in"), "Upper arm": ("33.4", "33.6"),
+    "Shoulder points apart": ("35.8", "36.0"), "Shoulder breadth": ("40", "40.2"),
+    "Stature": ("163.5", "5'4 3/8\""), "Elbow, standing": ("102", "101.6"), "Eye, standing": ("152.8", "153"),
+}  # fmt: skip
+
+
+def choose(page: Page, question: str, answer: str) -> None:
+    page.get_by_role("radiogroup", name=question).get_by_role(
+        "radio", name=answer, exact=True
+    ).click()
+
+
+def fill(page: Page, **fields: str) -> None:
+    for label, typed in fields.items():
+        page.get_by_label(label.replace("_", " "), exact=True).fill(typed)
+
+
+def tab(page: Page, name: str) -> None:
+    page.get_by_role("tab", name=re.compile(f"^{name} ?,")).click()
+
+
+def ask(page: Page) -> None:
+    page.get_by_label("Reason for the visit").fill("Neck stiff after the morning's charts.")
+    choose(page, "Warning signs", "None")
+    tab(page, "Hours a day")
+    fill(page, Typing="3", Mouse_work="2.5")
+    tab(page, "Hands and eyes")
+    for question, answer in (("Writing hand", "Left"), ("Mouse hand", "Right"),
+                             ("Eyewear at the desk", "Reading glasses")):  # fmt: skip
+        choose(page, question, answer)
+    tab(page, "Footwear")
+    page.get_by_label("Heel, seated").fill("1 in")
+    page.get_by_label("Heel, standing").fill("25 mm")
+
+
+def look(page: Page) -> None:
+    fill(page, **{"Seat, lowest": "40", "Seat, highest": "51"})
+    tab(page, "Desk")
+    choose(page, "Kind", "Sit-stand")
+    fill(page, **{"Surface, lowest": "60", "Surface, highest": "125", "Depth, front to back": "80",
+                  "Surface to lowest part over the thighs": "2.5"})  # fmt: skip
+    tab(page, "Keys and mouse")
+    choose(page, "Keyboard", "Full width")
+    page.get_by_label("Thickness at the home row").fill("20 mm")
+    tab(page, "Screen")
+    choose(page, "Kind", "Screen")
+    page.get_by_label("Diagonal of the picture").fill("24")
+    choose(page, "Shape", "16:9")
+    fill(
+        page,
+        **{
+            "Picture top over the surface, lowest": "38",
+            "Picture top over the surface, highest": "55",
+        },
+    )
+    tab(page, "As found")
+    fill(page, **{"Seat, loaded": "46", "Surface": "72", "Screen top, picture not frame": "106",
+                  "Eye to screen": "55", "Mouse from the midline": "44"})  # fmt: skip
+
+
+def measure(page: Page) -> None:
+    for label, (first, second) in READINGS.items():
+        expect(page.get_by_role("heading", name=label, exact=True)).to_be_visible()
+        page.get_by_label("First reading").fill(first)
+        page.keyboard.press("Enter")
+        expect(page.get_by_label("Second reading")).to_be_focused()
+        page.get_by_label("Second reading").fill(second)
+        page.keyboard.press("Enter")
+
+
+def test_from_the_tape_to_the_signed_page(desk: Page):
+    desk.get_by_role("link", name="Start a visit").click()
+    desk.get_by_role("button", name="New client").click()
+    desk.get_by_label("Name", exact=True).fill("Thea Lindholm")
+    desk.get_by_label("Work and place").fill("Chart compiler")
+    choose(desk, "Estimates as", "Woman")
+    desk.get_by_role("button", name="Start the visit").click()
+
+    expect(desk.get_by_role("heading", name="Thea Lindholm")).to_be_visible()
+    ask(desk)
+    desk.get_by_role("button", name="On to Look").click()
+    look(desk)
+    kept(desk)
+    desk.keyboard.press("Escape")
+    desk.get_by_role("button", name="3 Measure").click()
+    measure(desk)
+    kept(desk)
+    expect(desk.get_by_text("15 of 15")).to_be_visible()
+
+    desk.get_by_role("button", name="4 Work out").click()
+    expect(desk.get_by_role("heading", name=re.compile("things to set"))).to_be_visible()
+    seat = desk.get_by_role("button", name=re.compile("^next Seat"))
+    expect(seat).to_contain_text("42.3")
+    seat.click()
+    expect(desk.get_by_text("42.3 = 41.3 lower leg + 2.5 shoe − 1.5 relief")).to_be_visible()
+
+    desk.get_by_role("button", name="On to Set").click()
+    while desk.get_by_role("button", name="As aimed").is_visible():
+        desk.get_by_role("button", name="As aimed").click()
+        expect(desk.get_by_role("button", name="As aimed")).to_be_hidden()
+        desk.locator("[data-next]").click()
+        desk.wait_for_timeout(60)
+    kept(desk)
+    desk.get_by_role("button", name="6 Pace").click()
+    desk.get_by_role("radio", name=re.compile("20 sit · 8 stand")).click()
+    expect(desk.get_by_text("88 min standing")).to_be_visible()
+    desk.get_by_role("button", name="On to Report").click()
+
+    sign = desk.get_by_role("button", name="Sign version 1")
+    expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_visible()
+    expect(sign).to_be_disabled()
+    desk.get_by_label("Follow-up on").fill("2026-12-23")
+    sign.click()
+    link = desk.get_by_role("link", name=re.compile("Version 1, signed"))
+    expect(link).to_be_visible()
+    pdf = desk.request.get(link.evaluate("link => link.href")).body()
+    said = " ".join(page.extract_text() for page in pypdf.PdfReader(BytesIO(pdf)).pages)
+    for words in ("Thea Lindholm", "Ines Calloway", "42.3 cm", "46.0 cm", "2026-12-23",
+                  "20 sit · 8 stand · 2 move", "version 1, frozen", "the neck bends down to it"):  # fmt: skip
+        assert words in said
