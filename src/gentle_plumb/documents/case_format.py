@@ -247,8 +247,8 @@ class CaseDocument(_Part):
         station = self.equipment.workstation()
         try:
             policy = TypeAdapter(Policy).validate_python(self.policies)
-        except TypeError as error:
-            raise ValueError(str(error)) from None
+        except FieldError as error:
+            raise ValueError(error.message) from None
         unknown = set(self.policies) - set(Policy.__dataclass_fields__)
         if unknown:
             raise ValueError(f"there is no policy “{sorted(unknown)[0]}”")

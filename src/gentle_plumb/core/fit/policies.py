@@ -8,6 +8,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..errors import ValueOutOfRange
+
 
 @dataclass(frozen=True, kw_only=True)
 class Band:
@@ -40,6 +42,33 @@ JOINT_LABELS: dict[str, str] = {
 }
 
 
+POLICY_RANGES: dict[str, tuple[Band, str]] = {
+    "relief": (Band(low=0, high=25), "mm"),
+    "thigh_slope": (Band(low=0, high=15), "°"),
+    "recline": (Band(low=0, high=45), "°"),
+    "elbow_angle": (Band(low=80, high=130), "°"),
+    "flexion": (Band(low=0, high=20), "°"),
+    "slump_eye": (Band(low=0, high=80), "mm"),
+    "slump_elbow": (Band(low=0, high=80), "mm"),
+    "fingers_behind_knee": (Band(low=1, high=5), "fingers"),
+    "thigh_room": (Band(low=0, high=60), "mm"),
+    "flat_feet_margin": (Band(low=0, high=30), "mm"),
+    "armrest_below_elbow": (Band(low=0, high=40), "mm"),
+    "mouse_gap": (Band(low=0, high=150), "mm"),
+    "screen_top_low": (Band(low=-300, high=0), "mm"),
+    "screen_top_high": (Band(low=0, high=300), "mm"),
+    "least_distance": (Band(low=200, high=1000), "mm"),
+    "widest_picture_deg": (Band(low=20, high=120), "°"),
+    "tallest_picture_deg": (Band(low=10, high=90), "°"),
+    "lowest_gaze_deg": (Band(low=10, high=60), "°"),
+    "lens_drop_progressive_deg": (Band(low=0, high=30), "°"),
+    "lens_drop_bifocal_deg": (Band(low=0, high=30), "°"),
+    "most_tilt": (Band(low=0, high=40), "°"),
+    "stand_depth": (Band(low=0, high=400), "mm"),
+}
+"""What a policy may be set to. Source: house-joint-bands; past these the model means nothing."""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Policy:
     """Choices with their defaults; mm and degrees. Sources: the ``house-…`` keys named."""
@@ -68,3 +97,17 @@ class Policy:
     lens_drop_bifocal_deg: float = 15.0  # house-lens
     most_tilt: float = 20.0  # house-screen
     stand_depth: float = 120.0  # house-desk-depth, where the stand's depth is unknown
+
+    def __post_init__(self) -> None:
+        """Raises ValueOutOfRange for a number outside :data:`POLICY_RANGES`."""
+        for name, (band, unit) in POLICY_RANGES.items():
+            value = getattr(self, name)
+            if not band.low <= value <= band.high:
+                raise ValueOutOfRange(
+                    field=name,
+                    value=f"{value:g}",
+                    low=band.low,
+                    high=band.high,
+                    unit=unit,
+                    message=f"{name}: {value:g} is outside {band.low:g} to {band.high:g} {unit}",
+                )
