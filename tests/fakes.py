@@ -125,7 +125,8 @@ class FakeRecords:
             versions=len(heads), signed_revision=heads[-1].revision if heads else None,
         )  # fmt: skip
 
-    def write(self, change, now):
+    def write(self, practice_id, change, now):
+        self.visit(practice_id, change.visit_id)
         key = (change.visit_id, change.path)
         row, before = self.held.get(key), self.changes.get(change.id)
         visit = self.visit_by_id[change.visit_id]

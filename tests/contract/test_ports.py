@@ -48,7 +48,7 @@ def report(visit, clock, number=1, revision=0):
 
 def test_a_change_is_held_with_what_was_typed_and_who_typed(ports, started, clock):
     office, _, visit = started
-    entry, revision = ports[1].write(change(visit, office.owner), clock())
+    entry, revision = ports[1].write(office.practice.id, change(visit, office.owner), clock())
     assert (entry.value, entry.typed, entry.version, entry.changed_by, revision) == (
         460, "46 cm", 1, "Owner", 1
     )  # fmt: skip
@@ -59,19 +59,25 @@ def test_a_change_is_held_with_what_was_typed_and_who_typed(ports, started, cloc
 def test_sent_twice_counts_once_even_after_later_changes(ports, started, clock):
     office, _, visit = started
     first = change(visit, office.owner)
-    ports[1].write(first, clock())
+    ports[1].write(office.practice.id, first, clock())
     ports[1].write(
-        change(visit, office.owner, typed="47 cm", value=470.0, expected_version=1), clock()
+        office.practice.id,
+        change(visit, office.owner, typed="47 cm", value=470.0, expected_version=1),
+        clock(),
     )
-    entry, revision = ports[1].write(first, clock())
+    entry, revision = ports[1].write(office.practice.id, first, clock())
     assert (entry.value, entry.version, revision) == (470, 2, 2)
 
 
 def test_stale_change_gives_what_is_there_and_writes_nothing(ports, started, clock):
     office, _, visit = started
-    ports[1].write(change(visit, office.owner), clock())
+    ports[1].write(office.practice.id, change(visit, office.owner), clock())
     with pytest.raises(StaleChange) as stale:
-        ports[1].write(change(visit, office.practitioner, typed="50 cm", value=500.0), clock())
+        ports[1].write(
+            office.practice.id,
+            change(visit, office.practitioner, typed="50 cm", value=500.0),
+            clock(),
+        )
     assert (stale.value.entry.typed, stale.value.entry.version) == ("46 cm", 1)
     assert ports[1].working(office.practice.id, visit.id).visit.revision == 1
 
@@ -79,14 +85,20 @@ def test_stale_change_gives_what_is_there_and_writes_nothing(ports, started, clo
 def test_an_id_of_another_change_is_refused(ports, started, clock):
     office, _, visit = started
     first = change(visit, office.owner)
-    ports[1].write(first, clock())
+    ports[1].write(office.practice.id, first, clock())
     with pytest.raises(ReusedChange):
-        ports[1].write(replace(first, typed="99 cm", value=990.0, expected_version=1), clock())
+        ports[1].write(
+            office.practice.id,
+            replace(first, typed="99 cm", value=990.0, expected_version=1),
+            clock(),
+        )
 
 
 def test_emptied_is_held_as_nothing(ports, started, clock):
     office, _, visit = started
-    entry, _ = ports[1].write(change(visit, office.owner, typed="", value=None), clock())
+    entry, _ = ports[1].write(
+        office.practice.id, change(visit, office.owner, typed="", value=None), clock()
+    )
     assert entry.value is None
     assert ports[1].working(office.practice.id, visit.id).values == {"look.found.seat": None}
 
@@ -97,7 +109,7 @@ def test_another_practice_sees_nothing(ports, started, clock):
     other = make_office(ports[0]).practice.id
     for look in (
         lambda: ports[1].client(other, client.id),
-        lambda: ports[1].visit(other, visit.id),
+        lambda: ports[1].write(other, change(visit, office.owner), clock()),
         lambda: ports[1].open(other, visit.id),
         lambda: ports[1].working(other, visit.id),
         lambda: ports[1].report_pdf(other, signed.id),
@@ -140,18 +152,19 @@ def test_sessions_end_and_addresses_are_taken_once(ports, started, clock):
 def test_of_many_at_once_exactly_one_wins(started_on_postgres):
     records, office, visit, clock = started_on_postgres
 
-    def put(number):
+    def put(job):
+        version, number = job
+        mine = change(visit, office.owner, typed=f"{number}", value=1.0, expected_version=version)
         try:
-            records.write(
-                change(visit, office.owner, typed=f"{number}", value=float(number)), clock()
-            )
+            records.write(office.practice.id, mine, clock())
         except StaleChange:
             return 0
         return 1
 
     with ThreadPoolExecutor(8) as pool:
-        assert sum(pool.map(put, range(16))) == 1
-    assert records.working(office.practice.id, visit.id).visit.revision == 1
+        for version in range(10):
+            assert sum(pool.map(put, [(version, number) for number in range(8)])) == 1
+    assert records.working(office.practice.id, visit.id).visit.revision == 10
 
 
 @pytest.fixture

@@ -6,6 +6,7 @@ from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from fastapi import APIRouter, Query, Request, Response
+from pydantic import BaseModel, Field
 from sqlalchemy import text
 
 from ..core.drawing import SceneRequest
@@ -30,6 +31,22 @@ public = APIRouter(prefix="/api", tags=["open"])
 router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
 
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
+
+
+class View(BaseModel):
+    """What of a visit is looked at: unit, size and content of the drawing."""
+
+    unit: LengthUnit = "cm"
+    width: Annotated[float, Field(ge=300, le=4000)] = 860
+    height: Annotated[float, Field(ge=300, le=4000)] = 700
+    mode: Literal["both", "seated", "standing", "overlay"] = "both"
+    show: Literal["found", "target", "left"] = "target"
+    tape: Annotated[str | None, Field(max_length=60)] = None
+    draw: bool = False
+
+    def scene(self) -> SceneRequest:
+        """What to draw."""
+        return SceneRequest(**self.model_dump(exclude={"draw"}))
 
 
 def _services(request: Request) -> Any:
@@ -152,38 +169,43 @@ def visit(request: Request, who: Signed, visit_id: UUID) -> s.VisitOut:
     return _visit_out(_services(request).visits.open(who.member, visit_id))
 
 
-@router.put("/visits/{visit_id}/changes/{change_id}")
+def _drawn(request: Request, who: Signed, visit_id: UUID, view: View) -> s.WorkedOut:
+    visits = _services(request).visits
+    working, workup = visits.worked(who.member, visit_id, view.unit)
+    return s.WorkedOut.of(workup, visits.scene(workup, view.scene()), working.visit.revision)
+
+
+def _written(answer: BaseModel) -> Response:
+    """Written out at once: checking our own numbers again would cost more than working them out."""
+    return Response(answer.model_dump_json(), media_type="application/json")
+
+
+@router.put("/visits/{visit_id}/changes/{change_id}", response_model=s.ChangeOut)
 def change(
-    request: Request, who: Signed, visit_id: UUID, change_id: UUID, given: s.ChangeIn
-) -> s.ChangeOut:
-    """Apply one change. Sent twice it counts once; on a stale version it answers 409."""
+    request: Request,
+    who: Signed,
+    visit_id: UUID,
+    change_id: UUID,
+    given: s.ChangeIn,
+    view: Annotated[View, Query()],
+) -> Response:
+    """Apply one change. Sent twice it counts once; on a stale version it answers 409.
+
+    With ``draw`` the answer carries the visit worked out anew, which spares a second call.
+    """
     entry, revision = _services(request).visits.change(
         who.member, visit_id, change_id=change_id, **given.model_dump()
     )
-    return s.ChangeOut(entry=entry, revision=revision)
+    worked = _drawn(request, who, visit_id, view) if view.draw else None
+    return _written(s.ChangeOut(entry=entry, revision=revision, worked=worked))
 
 
 @router.get("/visits/{visit_id}/worked", response_model=s.WorkedOut)
 def worked(
-    request: Request,
-    who: Signed,
-    visit_id: UUID,
-    unit: Unit = "cm",
-    width: Annotated[float, Query(ge=300, le=4000)] = 860,
-    height: Annotated[float, Query(ge=300, le=4000)] = 700,
-    mode: Literal["both", "seated", "standing", "overlay"] = "both",
-    show: Literal["found", "target", "left"] = "target",
-    tape: Annotated[str | None, Query(max_length=60)] = None,
+    request: Request, who: Signed, visit_id: UUID, view: Annotated[View, Query()]
 ) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
-    visits = _services(request).visits
-    working, workup = visits.worked(who.member, visit_id, unit)
-    scene = visits.scene(
-        workup, SceneRequest(width=width, height=height, mode=mode, show=show, unit=unit, tape=tape)
-    )
-    answer = s.WorkedOut.of(workup, scene, working.visit.revision)
-    # written out at once: checking our own numbers again would cost more than working them out
-    return Response(answer.model_dump_json(), media_type="application/json")
+    return _written(_drawn(request, who, visit_id, view))
 
 
 @router.get("/visits/{visit_id}/report")

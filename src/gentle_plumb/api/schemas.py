@@ -200,13 +200,6 @@ class ChangeIn(Given):
     unit: LengthUnit = "cm"
 
 
-class ChangeOut(BaseModel):
-    """The entry as it is now."""
-
-    entry: Entry
-    revision: int
-
-
 class WorkedOut(BaseModel):
     """A visit worked out, with its drawing."""
 
@@ -240,6 +233,14 @@ class WorkedOut(BaseModel):
             hours=workup.hours, hours_doubt=workup.hours_doubt,
             over_found=result.seated.over_found, over_set=result.seated.over_set, scene=scene,
         )  # fmt: skip
+
+
+class ChangeOut(BaseModel):
+    """The entry as it is now; the visit worked out anew where that was asked for."""
+
+    entry: Entry
+    revision: int
+    worked: WorkedOut | None = None
 
 
 class Draft(BaseModel):

@@ -58,9 +58,6 @@ class Records(Protocol):
     def add_visit(self, visit: Visit) -> None: ...
     def visits(self, practice_id: UUID) -> list[VisitLine]: ...
 
-    def visit(self, practice_id: UUID, visit_id: UUID) -> Visit:
-        """Raises NotFound."""
-
     def open(
         self, practice_id: UUID, visit_id: UUID
     ) -> tuple[Visit, Client, list[Entry], list[ReportHead]]:
@@ -69,13 +66,15 @@ class Records(Protocol):
     def working(self, practice_id: UUID, visit_id: UUID) -> Working:
         """A visit with its values only; raises NotFound."""
 
-    def write(self, change: Change, now: datetime) -> tuple[Entry, int]:
+    def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
         """Apply a change in one transaction; the entry as it is now and the visit's revision.
 
         A change seen before changes nothing and answers with the entry as it is now.
 
         Raises
         ------
+        NotFound
+            If the practice has no such visit.
         StaleChange
             If the entry's version is not the expected one.
         ReusedChange

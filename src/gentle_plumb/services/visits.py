@@ -82,17 +82,16 @@ class VisitService:
 
         """
         require_writer(member)
-        visit = self._records.visit(member.practice_id, visit_id)
         field = field_of(path)
         value = read_typed(field, typed, unit=unit)
         clean = typed.replace("\x00", "").strip()
         bare = field.kind == "length" and clean and clean[-1].isdigit()
         change = Change(
-            id=change_id, visit_id=visit.id, path=path,
+            id=change_id, visit_id=visit_id, path=path,
             typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
             value=value, expected_version=expected_version, member_id=member.id,
         )  # fmt: skip
-        return self._records.write(change, self._clock())
+        return self._records.write(member.practice_id, change, self._clock())
 
     def worked(self, member: Member, visit_id: UUID, unit: LengthUnit) -> tuple[Working, Workup]:
         """The visit and what it comes to; raises NotFound."""

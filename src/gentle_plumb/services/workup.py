@@ -20,6 +20,7 @@ from ..core.record import (
 from ..core.record.fields import MEASURED
 from ..core.record.to_case import Entries, readings_of
 from ..core.units import LengthUnit, format_difference, format_length
+from ..core.workstation import Settings
 from .models import Working
 
 DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("back", "up"),
@@ -147,11 +148,11 @@ def _terms(row: FitRow, unit: LengthUnit) -> str | None:
     return terms_text(row.terms, unit)
 
 
-def row_view(row: FitRow, values: Entries, unit: LengthUnit) -> RowView:
-    """A row in words."""
-    seated, standing = settings_left(values)
-    left = (seated if row.posture == "seated" else standing).get(row.key)
-    own = overrules(values)[0 if row.posture == "seated" else 1].get(row.key)
+def row_view(
+    row: FitRow, values: Entries, unit: LengthUnit, left_at: Settings, own_at: Settings
+) -> RowView:
+    """A row in words, with what was left and what the practitioner put in its posture."""
+    left, own = left_at.get(row.key), own_at.get(row.key)
     why = values.get(f"work.{row.posture}.{row.key}.why")
     over = left - row.setting if left is not None and row.setting is not None else None
     return RowView(
@@ -267,13 +268,18 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
     )
     signed = opened.signed_revision == opened.visit.revision
     stands = result.standing.possible and case.workstation.desk.kind == "sit_stand"
-    rows = [*result.seated.rows, *result.standing.rows]
+    left = settings_left(values)
+    rows = [
+        row_view(row, values, unit, left[index], own[index])
+        for index, posture in enumerate((result.seated, result.standing))
+        for row in posture.rows
+    ]
     return Workup(
         values=values,
         case=case,
         result=result,
         order=order,
-        rows=[row_view(row, values, unit) for row in rows],
+        rows=rows,
         steps=list(progress(values, result, order, signed=signed).values()),
         findings=findings(result, unit),
         measured=_measured(case, values, unit),

@@ -5,9 +5,10 @@ from __future__ import annotations
 from datetime import datetime
 from uuid import UUID
 
-from sqlalchemy import Engine, func, select, true
+from sqlalchemy import Engine, bindparam, func, select, true, update
+from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import undefer
+from sqlalchemy.orm import aliased, undefer
 
 from ..services.errors import NotFound, ReusedChange, StaleChange
 from ..services.models import Change, Client, Entry, Report, ReportHead, Visit, VisitLine, Working
@@ -50,6 +51,46 @@ def head_of(row: ReportRow) -> ReportHead:
         signed_by=row.signed_by,
         signed_at=row.signed_at,
     )
+
+
+_KEY = ("visit_id", "path")
+_HOLDER, _WRITER = aliased(MemberRow), aliased(MemberRow)
+_BEFORE = (
+    select(
+        VisitRow.revision,
+        EntryRow.value,
+        EntryRow.typed,
+        EntryRow.version,
+        EntryRow.changed_at,
+        _HOLDER.name.label("holder"),
+        _WRITER.name.label("writer"),
+        ChangeRow.visit_id.label("change_visit"),
+        ChangeRow.path.label("change_path"),
+        ChangeRow.typed.label("change_typed"),
+    )
+    .select_from(VisitRow)
+    .outerjoin(EntryRow, (EntryRow.visit_id == VisitRow.id) & (EntryRow.path == bindparam("path")))
+    .outerjoin(_HOLDER, _HOLDER.id == EntryRow.member_id)
+    .join(_WRITER, _WRITER.id == bindparam("member"))
+    .outerjoin(ChangeRow, ChangeRow.id == bindparam("change"))
+    .where(VisitRow.id == bindparam("visit"))
+)
+"""All a change has to be held against."""
+_LOCK = (
+    select(VisitRow.id)
+    .where(VisitRow.id == bindparam("visit"), VisitRow.practice_id == bindparam("practice"))
+    .with_for_update()
+)
+
+
+def _keys(practice_id: UUID, change: Change) -> dict[str, object]:
+    return {
+        "practice": practice_id,
+        "visit": change.visit_id,
+        "path": change.path,
+        "change": change.id,
+        "member": change.member_id,
+    }
 
 
 VISIT = tuple(VisitRow.__table__.c.keys())
@@ -127,13 +168,6 @@ class SqlRecords:
                 for visit, client, name, at, follow, signed_at, revision in db.execute(query)
             ]
 
-    def visit(self, practice_id: UUID, visit_id: UUID) -> Visit:
-        with Db(self._reader) as db:
-            row = db.get(VisitRow, visit_id)
-            if row is None or row.practice_id != practice_id:
-                raise NotFound("There is no such visit.")
-            return visit_of(row)
-
     def open(
         self, practice_id: UUID, visit_id: UUID
     ) -> tuple[Visit, Client, list[Entry], list[ReportHead]]:
@@ -190,53 +224,80 @@ class SqlRecords:
             signed_revision=row[-1],
         )
 
-    def write(self, change: Change, now: datetime) -> tuple[Entry, int]:
-        with Db(self._engine) as db, db.begin():
-            # the visit's row is the lock: changes to one visit come one after the other
-            visit = db.get(VisitRow, change.visit_id, with_for_update=True)
-            if visit is None:
+    def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
+        with self._engine.begin() as connection:
+            # the visit's row is the lock: changes to one visit come one after the other; what
+            # is held is read after it, or a change that waited would see the time before
+            if connection.execute(_LOCK, _keys(practice_id, change)).first() is None:
                 raise NotFound("There is no such visit.")
-            row = db.get(EntryRow, (change.visit_id, change.path))
-            before = db.get(ChangeRow, change.id)
-            if before is not None:
-                same = (before.visit_id, before.path, before.typed) == (
-                    change.visit_id, change.path, change.typed
-                )  # fmt: skip
-                if not same or row is None:
-                    raise ReusedChange("This change was made before, with other content.")
-                return entry_of(row, self._name(db, row.member_id)), visit.revision
-            version = row.version if row is not None else 0
-            if version != change.expected_version:
-                if row is None:
-                    raise StaleChange(
-                        Entry(path=change.path, value=None, typed="", version=0, changed_at=now,
-                              changed_by="")
-                    )  # fmt: skip
-                raise StaleChange(entry_of(row, self._name(db, row.member_id)))
-            if row is None:
-                row = EntryRow(visit_id=change.visit_id, path=change.path)
-                db.add(row)
-            row.value, row.typed, row.version = change.value, change.typed, version + 1
-            row.member_id, row.changed_at = change.member_id, now
-            visit.revision += 1
-            db.add(
-                ChangeRow(
-                    id=change.id,
-                    visit_id=change.visit_id,
+            found = connection.execute(_BEFORE, _keys(practice_id, change)).one()
+            held = None
+            if found.version is not None:
+                held = Entry(
                     path=change.path,
-                    typed=change.typed,
-                    value=change.value,
-                    version=version + 1,
-                    member_id=change.member_id,
-                    made_at=now,
+                    value=found.value,
+                    typed=found.typed,
+                    version=found.version,
+                    changed_at=found.changed_at,
+                    changed_by=found.holder,
                 )
+            if found.change_path is not None:
+                same = (found.change_visit, found.change_path, found.change_typed) == (
+                    change.visit_id,
+                    change.path,
+                    change.typed,
+                )
+                if not same or held is None:
+                    raise ReusedChange("This change was made before, with other content.")
+                return held, found.revision
+            version = held.version if held is not None else 0
+            if version != change.expected_version:
+                raise StaleChange(
+                    held
+                    or Entry(
+                        path=change.path,
+                        value=None,
+                        typed="",
+                        version=0,
+                        changed_at=now,
+                        changed_by="",
+                    )
+                )
+            entry = {
+                "visit_id": change.visit_id,
+                "path": change.path,
+                "value": change.value,
+                "typed": change.typed,
+                "version": version + 1,
+                "member_id": change.member_id,
+                "changed_at": now,
+            }
+            made = {name: entry[name] for name in entry if name != "changed_at"}
+            put = insert(EntryRow).values(entry)
+            put = put.on_conflict_do_update(
+                index_elements=["visit_id", "path"],
+                set_={name: put.excluded[name] for name in entry if name not in _KEY},
             )
-            db.flush()
-            return entry_of(row, self._name(db, change.member_id)), visit.revision
-
-    @staticmethod
-    def _name(db: Db, member_id: UUID) -> str:
-        return db.scalar(select(MemberRow.name).where(MemberRow.id == member_id)) or ""
+            note = insert(ChangeRow).values(id=change.id, made_at=now, **made)
+            raised = (
+                update(VisitRow)
+                .where(VisitRow.id == change.visit_id)
+                .values(revision=VisitRow.revision + 1)
+                .add_cte(put.cte("put"), note.cte("note"))
+                .returning(VisitRow.revision)
+            )
+            revision = connection.execute(raised).scalar_one()
+        return (
+            Entry(
+                path=change.path,
+                value=change.value,
+                typed=change.typed,
+                version=version + 1,
+                changed_at=now,
+                changed_by=found.writer,
+            ),
+            revision,
+        )
 
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         query = (

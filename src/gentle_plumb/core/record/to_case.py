@@ -17,7 +17,7 @@ Entries = Mapping[str, float | str | None]
 
 def _number(entries: Entries, path: str) -> float | None:
     value = entries.get(path)
-    return float(value) if isinstance(value, int | float) else None
+    return float(value) if isinstance(value, (int, float)) else None
 
 
 def _text(entries: Entries, path: str) -> str | None:

@@ -1,6 +1,6 @@
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { CircleHelp, Moon, Sun, Undo2 } from "lucide-react";
-import { useCallback, useMemo, useState, useSyncExternalStore } from "react";
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { Keys } from "../../app/keys-dialog";
 import { STEP_IDS, type StepId } from "../../app/router";
 import type { Schemas, Unit } from "../../shared/api/client";
@@ -97,6 +97,9 @@ function OpenVisit({
 
   const view: View | null = size && { ...size, unit, mode, show, ...(tape ? { tape } : {}) };
   const worked = useWorked(visit.id, view).data;
+  useEffect(() => {
+    keeper.view = view;
+  });
 
   const go = useCallback(
     (to: StepId) => {

@@ -211,6 +211,8 @@ export interface paths {
         /**
          * Change
          * @description Apply one change. Sent twice it counts once; on a stale version it answers 409.
+         *
+         *     With ``draw`` the answer carries the visit worked out anew, which spares a second call.
          */
         put: operations["change_api_visits__visit_id__changes__change_id__put"];
         post?: never;
@@ -448,12 +450,13 @@ export interface components {
         };
         /**
          * ChangeOut
-         * @description The entry as it is now.
+         * @description The entry as it is now; the visit worked out anew where that was asked for.
          */
         ChangeOut: {
             entry: components["schemas"]["Entry"];
             /** Revision */
             revision: number;
+            worked?: components["schemas"]["WorkedOut"] | null;
         };
         /**
          * ClientIn
@@ -2311,7 +2314,15 @@ export interface operations {
     };
     change_api_visits__visit_id__changes__change_id__put: {
         parameters: {
-            query?: never;
+            query?: {
+                unit?: "mm" | "cm" | "in";
+                width?: number;
+                height?: number;
+                mode?: "both" | "seated" | "standing" | "overlay";
+                show?: "found" | "target" | "left";
+                tape?: string | null;
+                draw?: boolean;
+            };
             header?: never;
             path: {
                 visit_id: string;
@@ -2389,13 +2400,13 @@ export interface operations {
     worked_api_visits__visit_id__worked_get: {
         parameters: {
             query?: {
-                /** @description Unit of every number shown. */
                 unit?: "mm" | "cm" | "in";
                 width?: number;
                 height?: number;
                 mode?: "both" | "seated" | "standing" | "overlay";
                 show?: "found" | "target" | "left";
                 tape?: string | null;
+                draw?: boolean;
             };
             header?: never;
             path: {

@@ -1,6 +1,8 @@
 import { api, type Problem, type Schemas, type Unit } from "../../../shared/api/client";
+import type { View } from "../../../shared/api/queries";
 
 type Entry = Schemas["Entry"];
+type Answer = Schemas["ChangeOut"];
 
 /** One field on the page: what is typed, what the server holds, and what stands between them. */
 export type Cell = {
@@ -30,6 +32,8 @@ const RETRY_MS = [500, 1000, 2000, 4000, 8000];
  * What the server has not got yet outlives a reload in the tab's session store.
  */
 export class Keeper {
+  /** What is drawn now: the last change in the queue brings it back worked out anew. */
+  view: View | null = null;
   private cells = new Map<string, Cell>();
   private queue: Pending[] = [];
   private undoable: { path: string; typed: string }[] = [];
@@ -43,7 +47,7 @@ export class Keeper {
   constructor(
     readonly visitId: string,
     entries: Record<string, Entry>,
-    private readonly onKept: (entry: Entry, revision: number) => void,
+    private readonly onKept: (answer: Answer, view: View | null) => void,
   ) {
     for (const entry of Object.values(entries)) this.take(entry);
     this.restore();
@@ -145,9 +149,10 @@ export class Keeper {
   /** Send one change; false if it has to be sent again. */
   private async send(change: Pending): Promise<boolean> {
     const { id, path, typed, unit, expected } = change;
+    const view = this.queue.length === 1 ? this.view : null;
     let answer: Awaited<ReturnType<typeof put>>;
     try {
-      answer = await put(this.visitId, id, { path, typed, unit, expected_version: expected });
+      answer = await put(this.visitId, id, { path, typed, unit, expected_version: expected }, view);
     } catch {
       return false;
     }
@@ -164,7 +169,7 @@ export class Keeper {
         problem: null,
       });
       this.keptAt = new Date();
-      this.onKept(data.entry, data.revision);
+      this.onKept(data as Answer, view);
       return true;
     }
     if (response.status >= 500 || response.status === 429) return false;
@@ -224,9 +229,12 @@ export class Keeper {
   }
 }
 
-function put(visitId: string, changeId: string, body: Schemas["ChangeIn"]) {
+function put(visitId: string, changeId: string, body: Schemas["ChangeIn"], view: View | null) {
   return api.PUT("/api/visits/{visit_id}/changes/{change_id}", {
-    params: { path: { visit_id: visitId, change_id: changeId } },
+    params: {
+      path: { visit_id: visitId, change_id: changeId },
+      query: view ? { ...view, draw: true } : {},
+    },
     body,
   });
 }

@@ -1,4 +1,4 @@
-import { useQueryClient } from "@tanstack/react-query";
+import { hashKey, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useSyncExternalStore } from "react";
 import type { Schemas } from "../../../shared/api/client";
 import { Keeper, type Snapshot } from "./keeper";
@@ -9,7 +9,7 @@ export function useKeeper(visit: Schemas["VisitOut"]): { keeper: Keeper; snapsho
   // biome-ignore lint/correctness/useExhaustiveDependencies: one keeper a visit; later entries come through it
   const keeper = useMemo(
     () =>
-      new Keeper(visit.id, visit.entries, (entry, revision) => {
+      new Keeper(visit.id, visit.entries, ({ entry, revision, worked }, view) => {
         queries.setQueryData<Schemas["VisitOut"]>(
           ["visit", visit.id],
           (old) =>
@@ -20,7 +20,12 @@ export function useKeeper(visit: Schemas["VisitOut"]): { keeper: Keeper; snapsho
               reports: old.reports.map((report) => ({ ...report, current: false })),
             },
         );
-        void queries.invalidateQueries({ queryKey: ["worked", visit.id] });
+        const key = ["worked", visit.id, view];
+        if (worked) queries.setQueryData(key, worked);
+        void queries.invalidateQueries({
+          queryKey: ["worked", visit.id],
+          predicate: (query) => !worked || query.queryHash !== hashKey(key),
+        });
         void queries.invalidateQueries({ queryKey: ["draft", visit.id] });
         void queries.invalidateQueries({ queryKey: ["visits"], refetchType: "none" });
       }),
