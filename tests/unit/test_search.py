@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from gentle_plumb.benchmarks.reference_solver import solve_with_milp
 from gentle_plumb.core.errors import MissingInput
-from gentle_plumb.core.fit.fit import search_model
+from gentle_plumb.core.fit.model import search_model
 from gentle_plumb.core.fit.policies import Band
 from gentle_plumb.core.fit.search import SearchModel, elbow_over, gaze_over, knee_over, search
 from gentle_plumb.core.workstation import Span

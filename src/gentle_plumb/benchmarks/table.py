@@ -20,7 +20,7 @@ from rich.table import Table
 
 from ..config import ROOT
 from ..core.fit import fit
-from ..core.fit.fit import search_model
+from ..core.fit.model import search_model
 from ..core.fit.search import search
 from ..documents.case_format import CaseDocument
 from .timing import p95, timed

@@ -7,9 +7,6 @@ import {
 import { Gate } from "./gate";
 import { Shell } from "./shell";
 
-export const STEP_IDS = ["ask", "look", "measure", "work", "set", "pace", "report"] as const;
-export type StepId = (typeof STEP_IDS)[number];
-
 const root = createRootRoute({ component: Gate });
 const shell = createRoute({ getParentRoute: () => root, id: "shell", component: Shell });
 

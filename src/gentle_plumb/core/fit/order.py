@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from .case import Case
-from .fit import fixed_surface
+from .model import fixed_surface
 from .result import FitResult, FitRow
 
 _USUAL = ("seat", "seat_depth", "lumbar", "armrest", "surface", "keys", "mouse", "distance",

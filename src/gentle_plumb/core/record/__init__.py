@@ -1,7 +1,8 @@
 """The record of a visit: its fields, how they are read, and the case they make."""
 
-from .fields import FIELDS, STEPS, Field, StepId, field_of, read_typed
+from .fields import FIELDS, STEPS, Field, StepId, field_of
 from .progress import StepProgress, progress
+from .reading import read_typed
 from .to_case import Entries, case_from, hours_at_desk, overrules, settings_left
 
 __all__ = [

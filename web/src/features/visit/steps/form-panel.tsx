@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { STEP_IDS, type StepId } from "../../../app/router";
+import { STEP_IDS, type StepId } from "../../../shared/steps";
 import { Button } from "../../../shared/ui/button";
 import { FieldRow, PairRow } from "../field-row";
 import { PanelFoot } from "../panel-foot";

@@ -1,0 +1,92 @@
+"""Reading what was typed into a field, and saying what is wrong with it."""
+
+from __future__ import annotations
+
+import re
+from datetime import date
+
+from ..errors import UnknownName, UnreadableValue, ValueOutOfRange
+from ..units import LengthUnit, format_length, parse_length, parse_number
+from .fields import Field
+
+LONGEST_TEXT = 4000
+
+
+def _in_range(field: Field, typed: str, value: float, unit: LengthUnit) -> float:
+    low, high = field.low, field.high
+    if low is None or high is None or low - 1e-9 <= value <= high + 1e-9:
+        return value
+    if field.kind == "length":
+        ends = f"{format_length(low, unit)} to {format_length(high, unit, with_unit=True)}"
+        shown = format_length(value, unit, with_unit=True)
+    else:
+        ends, shown = f"{low:g} to {high:g} {field.unit}", f"{value:g} {field.unit}"
+    raise ValueOutOfRange(
+        field=field.id, value=typed, low=low, high=high,
+        unit="mm" if field.kind == "length" else field.unit,
+        message=f"{field.label}: {shown} is outside {ends}.",
+    )  # fmt: skip
+
+
+def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | str | None:
+    """Read what was typed into a field.
+
+    Parameters
+    ----------
+    field : Field
+    typed : str
+        As typed; empty clears the field.
+    unit : {"mm", "cm", "in"}
+        Of a bare length, and for the error's range.
+
+    Returns
+    -------
+    float, str or None
+        mm for a length, the number, the choice, the text, an ISO date; None if cleared.
+
+    Raises
+    ------
+    UnreadableValue, ValueOutOfRange, UnknownName
+        Naming field, value, range and unit.
+
+    """
+    text = typed.replace("\x00", "").strip()
+    if not text:
+        return None
+    match field.kind:
+        case "length":
+            value = parse_length(text, default=unit, field=field.id)
+            return _in_range(field, typed, value, unit)
+        case "number":
+            number = parse_number(text, field=field.id, what="a number", unit=field.unit)
+            return _in_range(field, typed, number, unit)
+        case "choice":
+            names = [name for name, _ in field.choices]
+            if text not in names:
+                raise UnknownName(
+                    field=field.id, value=typed,
+                    message=f"{field.label}: “{text}” is none of {', '.join(names)}.",
+                )  # fmt: skip
+            return text
+        case "date":
+            return _date(field, text)
+        case "text":
+            if len(text) > LONGEST_TEXT:
+                raise ValueOutOfRange(
+                    field=field.id, value=f"{text[:20]}…", low=0, high=LONGEST_TEXT,
+                    unit="characters",
+                    message=f"{field.label}: {len(text)} characters are more than {LONGEST_TEXT}.",
+                )  # fmt: skip
+            return text
+
+
+def _date(field: Field, text: str) -> str:
+    if re.fullmatch(r"\d{4}-\d{2}-\d{2}", text):
+        try:
+            return date.fromisoformat(text).isoformat()
+        except ValueError:
+            pass
+    raise UnreadableValue(
+        field=field.id, value=text,
+        message=f"{field.label}: “{text}” is not a date. Type year-month-day, as 2026-12-14.",
+    )  # fmt: skip
