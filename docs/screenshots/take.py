@@ -1,0 +1,86 @@
+"""Takes the pictures of the README from a running demo: ./plumb demo --fresh, then this.
+
+Run as ``.venv/bin/python docs/screenshots/take.py [ADDRESS]``.
+"""
+
+from __future__ import annotations
+
+import subprocess
+import sys
+import tempfile
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+HERE = Path(__file__).parent
+ADDRESS = sys.argv[1] if len(sys.argv) > 1 else "http://127.0.0.1:8750"
+ARGS = ["--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
+        "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
+        "--font-render-hinting=none"]  # fmt: skip
+VISITS = {
+    "ask": ("Elif", "ask"), "look": ("Bram", "look"), "measure": ("Yara", "measure"),
+    "work-out": ("Odile", "work"), "set": ("Bram", "set"), "pace": ("Odile", "pace"),
+    "report": ("Odile", "report"), "overlaid": ("Odile", "work"), "night": ("Nadia", "work"),
+    "tablet": ("Casper", "look"),
+}  # fmt: skip
+
+
+def sign_in(page: Page) -> dict[str, str]:
+    """Sign in as the owner; visits by the client's first name."""
+    page.goto(ADDRESS)
+    page.get_by_role("button", name="Sign in").wait_for()
+    page.wait_for_timeout(500)
+    page.screenshot(path=HERE / "sign-in.png")
+    page.get_by_role("button", name="Owner").click()
+    page.get_by_role("button", name="Sign in").click()
+    page.get_by_role("heading", name="Today").wait_for()
+    lines = page.request.get(f"{ADDRESS}/api/visits").json()
+    return {line["client"].split()[0]: line["id"] for line in lines}
+
+
+def visit_pictures(page: Page, visits: dict[str, str]) -> None:
+    """One picture of each step."""
+    for name, (client, step) in VISITS.items():
+        if name == "tablet":
+            page.set_viewport_size({"width": 1024, "height": 768})
+        page.goto(f"{ADDRESS}/visits/{visits[client]}/{step}")
+        page.get_by_test_id("elevation").wait_for()
+        if name in ("look", "tablet"):
+            page.get_by_role("tab", name="As found").first.click()
+        if name == "measure":
+            page.get_by_role("button", name="Eye, seated").click()
+        if name == "overlaid":
+            page.keyboard.press("o")
+        if name == "night":
+            page.get_by_role("button", name="Night").click()
+            page.get_by_role("button", name="Surface").first.click()
+        page.wait_for_timeout(700)
+        page.screenshot(path=HERE / f"{name}.png")
+        if name == "night":
+            page.get_by_role("button", name="Day").click()
+    pdf = page.request.get(f"{ADDRESS}/api/visits/{visits['Odile']}/report.pdf").body()
+    with tempfile.NamedTemporaryFile(suffix=".pdf") as file:
+        file.write(pdf)
+        file.flush()
+        target = str(HERE / "report-pdf")
+        command = ["pdftoppm", "-r", "80", "-png", "-f", "1", "-l", "1", "-singlefile"]
+        subprocess.run([*command, file.name, target], check=True)
+
+
+def main() -> None:
+    """Take them all."""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        visits = sign_in(page)
+        for name in ("today", "clients", "people"):
+            page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
+            page.get_by_role("heading", name=name.title()).wait_for()
+            page.wait_for_timeout(400)
+            page.screenshot(path=HERE / f"{name}.png")
+        visit_pictures(page, visits)
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()
