@@ -2,6 +2,7 @@
 
 import os
 from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from functools import cache
@@ -23,24 +24,34 @@ PASSWORD = "spring-tide-at-noon"
 
 
 @pytest.fixture(scope="session")
-def database_url() -> Iterator[str]:
-    """An empty database: on the server the environment names, else on a private one."""
+def server_url() -> Iterator[str]:
+    """The server the environment names, else a private one."""
     given = os.environ.get("GENTLE_PLUMB_DATABASE_URL")
-    cluster = None
-    if not given:
-        cluster = Cluster(ROOT / "var" / "test-postgres")
-        cluster.create()
-        cluster.start()
-        given = cluster.url
-    home = make_url(given).set(drivername="postgresql")
+    if given:
+        yield make_url(given).set(drivername="postgresql").render_as_string(hide_password=False)
+        return
+    cluster = Cluster(ROOT / "var" / "test-postgres")
+    cluster.create()
+    cluster.start()
+    yield cluster.url
+    cluster.stop()
+
+
+@contextmanager
+def empty_database(server_url: str) -> Iterator[str]:
+    """A database of its own on the server, dropped afterwards."""
     name = f"plumb_test_{uuid4().hex[:12]}"
-    with psycopg.connect(home.render_as_string(hide_password=False), autocommit=True) as db:
+    with psycopg.connect(server_url, autocommit=True) as db:
         db.execute(f'create database "{name}"')
-    yield home.set(database=name).render_as_string(hide_password=False)
-    with psycopg.connect(home.render_as_string(hide_password=False), autocommit=True) as db:
+    yield make_url(server_url).set(database=name).render_as_string(hide_password=False)
+    with psycopg.connect(server_url, autocommit=True) as db:
         db.execute(f'drop database "{name}" with (force)')
-    if cluster is not None:
-        cluster.stop()
+
+
+@pytest.fixture(scope="session")
+def database_url(server_url: str) -> Iterator[str]:
+    with empty_database(server_url) as url:
+        yield url
 
 
 @pytest.fixture(scope="session")

@@ -11,7 +11,7 @@ from dataclasses import dataclass, field
 import pytest
 from playwright.sync_api import Page, expect
 
-from conftest import ROOT
+from conftest import ROOT, empty_database
 from gentle_plumb.demo.people import DEMO_MEMBERS
 from gentle_plumb.hosting.postgres import free_port
 
@@ -55,11 +55,12 @@ class Program:
 
 
 @pytest.fixture(scope="session")
-def program(database_url):
-    started = Program(database_url)
-    started.start()
-    yield started
-    started.stop()
+def program(server_url):
+    with empty_database(server_url) as url:
+        started = Program(url)
+        started.start()
+        yield started
+        started.stop()
 
 
 @pytest.fixture(scope="session")

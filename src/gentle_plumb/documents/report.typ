@@ -49,13 +49,13 @@
 #if c.findings.len() == 0 [Nothing measured lies outside its band.] else [
   #for f in c.findings [
     #block(breakable: false)[
-      - #f.cause #strong(f.instruction)#if f.posture == "standing" [ _Standing._]#if f.left != "" [ _Limit: #{f.left}._]
+      - #if f.posture == "standing" [_Standing._ ]#f.cause #strong(f.instruction)#if f.left != "" [ _Limit: #{f.left}._]
     ]
   ]
 ]
 
-== The figure
 #block(breakable: false)[
+  == The figure
   #image(
     bytes(sys.inputs.figure), format: "svg", width: 100%,
     alt: "Side view of " + c.client + " seated and standing beside a staff; the numbers are in the table below.",

@@ -12,7 +12,11 @@ export function setCsrf(token: string): void {
   csrf = token;
 }
 
-export const api = createClient<paths>({ baseUrl: "/", credentials: "same-origin" });
+export const api = createClient<paths>({
+  baseUrl: `${location.origin}/`,
+  credentials: "same-origin",
+  fetch: (request) => globalThis.fetch(request),
+});
 
 api.use({
   onRequest({ request }) {

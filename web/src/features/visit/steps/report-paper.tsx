@@ -51,8 +51,8 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
       <ul>
         {report.findings.map((finding) => (
           <li key={`${finding.posture} ${finding.title}`} className="border-b border-hair py-1.5">
+            {finding.posture === "standing" && <i>Standing. </i>}
             {finding.cause} <b>{finding.instruction}</b>
-            {finding.posture === "standing" && <i> Standing.</i>}
             {finding.left && <span className="text-soft"> Limit: {finding.left}.</span>}
           </li>
         ))}

@@ -1,0 +1,31 @@
+import { expect, test } from "vitest";
+import type { Schemas } from "../../shared/api/client";
+import { groupVisits, shortDate } from "./visits";
+
+const NOW = new Date("2026-11-25T09:00:00Z");
+
+function line(client: string, state: Schemas["VisitLineOut"]["state"], follow_up: string | null) {
+  return { client, state, follow_up } as Schemas["VisitLineOut"];
+}
+
+test("visits by what they wait for; a follow-up counts within two weeks and once signed", () => {
+  const groups = groupVisits(
+    [
+      line("Due", "signed", "2026-12-09"),
+      line("Later", "signed", "2026-12-10"),
+      line("Draft", "draft", "2026-11-26"),
+      line("Changed", "changed", "2026-11-26"),
+    ],
+    NOW,
+  );
+  expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
+    ["To be finished", ["Draft", "Changed"]],
+    ["Follow-up due", ["Due"]],
+    ["Signed", ["Later"]],
+  ]);
+});
+
+test("dates name the year only where it is another one", () => {
+  expect(shortDate("2026-11-05", NOW)).toBe("5 Nov");
+  expect(shortDate("2025-11-05", NOW)).toBe("5 Nov 2025");
+});

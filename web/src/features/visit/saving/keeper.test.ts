@@ -1,0 +1,180 @@
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import type { Schemas } from "../../../shared/api/client";
+import { Keeper } from "./keeper";
+
+type Call = { url: string; body: Schemas["ChangeIn"] };
+
+/** A server that holds entries by the rules of the real one, and can be made to fail. */
+class Server {
+  entries = new Map<string, Schemas["Entry"]>();
+  seen = new Map<string, string>();
+  calls: Call[] = [];
+  fail: (() => Response) | null = null;
+
+  answer = async (request: Request): Promise<Response> => {
+    const body = (await request.clone().json()) as Schemas["ChangeIn"];
+    this.calls.push({ url: request.url, body });
+    if (this.fail) return this.fail();
+    const id = request.url.split("/").at(-1) ?? "";
+    const held = this.entries.get(body.path);
+    if (!this.seen.has(id)) {
+      if ((held?.version ?? 0) !== body.expected_version)
+        return json(409, { type: "stale", status: 409, title: "stale", detail: "", current: held });
+      if (body.typed === "bad")
+        return json(422, { type: "bad-value", status: 422, title: "", detail: "Seat: bad." });
+      this.put(body.path, body.typed);
+      this.seen.set(id, body.path);
+    }
+    return json(200, { entry: this.entries.get(body.path), revision: this.seen.size });
+  };
+
+  put(path: string, typed: string, by = "Ines"): void {
+    const version = (this.entries.get(path)?.version ?? 0) + 1;
+    this.entries.set(path, {
+      path,
+      typed,
+      value: typed,
+      version,
+      changed_at: "2026-11-25T09:00:00Z",
+      changed_by: by,
+    });
+  }
+}
+
+function json(status: number, body: unknown): Response {
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { "content-type": "application/json" },
+  });
+}
+
+let server: Server;
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  server = new Server();
+  sessionStorage.clear();
+  vi.stubGlobal("fetch", (request: Request) => server.answer(request));
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.useRealTimers();
+});
+
+const open = () => new Keeper("visit", Object.fromEntries(server.entries), () => {});
+const settle = () => vi.advanceTimersByTimeAsync(30_000);
+
+test("what is typed is kept, upon the version before", async () => {
+  const keeper = open();
+  keeper.type("seat", "46", "cm");
+  await settle();
+  keeper.type("seat", "47", "cm");
+  await settle();
+  expect(server.calls.map((call) => call.body.expected_version)).toEqual([0, 1]);
+  expect(keeper.cell("seat")).toMatchObject({ typed: "47", version: 2, state: "kept" });
+  expect(keeper.unsent).toBe(false);
+});
+
+test("only the last of many texts of a field leaves while one is on its way", async () => {
+  const keeper = open();
+  for (const typed of ["4", "46", "46.", "46.2"]) keeper.type("seat", typed, "cm");
+  await settle();
+  expect(server.calls.map((call) => call.body.typed)).toEqual(["4", "46.2"]);
+  expect(server.entries.get("seat")?.typed).toBe("46.2");
+});
+
+test("a lost answer is asked for again under the same id and counts once", async () => {
+  const keeper = open();
+  const real = server.answer;
+  let lost = 0;
+  vi.stubGlobal("fetch", async (request: Request) => {
+    const answer = await real(request);
+    if (lost++ < 2) throw new TypeError("network");
+    return answer;
+  });
+  keeper.type("seat", "46", "cm");
+  await vi.advanceTimersByTimeAsync(100);
+  expect(keeper.read()).toMatchObject({ pending: 1, offline: true });
+  await settle();
+  expect(new Set(server.calls.map((call) => call.url)).size).toBe(1);
+  expect(server.entries.get("seat")?.version).toBe(1);
+  expect(keeper.read()).toMatchObject({ pending: 0, offline: false });
+});
+
+test("a server in trouble is asked again, nothing given up", async () => {
+  const keeper = open();
+  server.fail = () => json(503, { detail: "no database" });
+  keeper.type("seat", "46", "cm");
+  await vi.advanceTimersByTimeAsync(3_000);
+  expect(keeper.unsent).toBe(true);
+  server.fail = null;
+  await settle();
+  expect(keeper.cell("seat").state).toBe("kept");
+});
+
+test("what is refused stays as typed, with the reason, and the rest goes on", async () => {
+  const keeper = open();
+  keeper.type("seat", "bad", "cm");
+  keeper.type("surface", "72", "cm");
+  await settle();
+  expect(keeper.cell("seat")).toMatchObject({ typed: "bad", state: "refused" });
+  expect(keeper.cell("seat").problem?.detail).toBe("Seat: bad.");
+  expect(keeper.cell("surface").state).toBe("kept");
+});
+
+test.each(["mine", "theirs"] as const)("two versions: %s is chosen", async (choice) => {
+  server.put("seat", "46");
+  const keeper = open();
+  server.put("seat", "50", "Tomas");
+  keeper.type("seat", "47", "cm");
+  await settle();
+  expect(keeper.cell("seat")).toMatchObject({ typed: "47", state: "stale" });
+  expect(keeper.cell("seat").held?.changed_by).toBe("Tomas");
+  keeper.settle("seat", choice, "cm");
+  await settle();
+  expect(server.entries.get("seat")?.typed).toBe(choice === "mine" ? "47" : "50");
+  expect(keeper.cell("seat").state).toBe("kept");
+});
+
+test("what has not arrived outlives a reload, under its id", async () => {
+  server.fail = () => json(503, {});
+  const before = open();
+  before.type("seat", "46", "cm");
+  await vi.advanceTimersByTimeAsync(100);
+  const id = server.calls[0]?.url;
+  const after = new Keeper("visit", {}, () => {});
+  expect(after.cell("seat")).toMatchObject({ typed: "46", state: "waiting" });
+  server.fail = null;
+  await settle();
+  expect(server.calls.every((call) => call.url === id)).toBe(true);
+  expect(server.entries.get("seat")?.version).toBe(1);
+});
+
+test("signed out: it waits, and goes on after signing in", async () => {
+  const keeper = open();
+  server.fail = () => json(401, { detail: "Please sign in." });
+  keeper.type("seat", "46", "cm");
+  await settle();
+  expect(keeper.read()).toMatchObject({ signedOut: true, pending: 1 });
+  expect(server.calls.length).toBe(1);
+  server.fail = null;
+  keeper.resume();
+  await settle();
+  expect(keeper.cell("seat").state).toBe("kept");
+});
+
+test("taken back step by step", async () => {
+  server.put("seat", "46");
+  const keeper = open();
+  keeper.type("seat", "47", "cm");
+  await settle();
+  keeper.type("seat", "48", "cm");
+  await settle();
+  expect(keeper.undo("cm")).toBe("seat");
+  await settle();
+  expect(server.entries.get("seat")?.typed).toBe("47");
+  keeper.undo("cm");
+  await settle();
+  expect(server.entries.get("seat")?.typed).toBe("46");
+  expect(keeper.undo("cm")).toBeNull();
+});
