@@ -58,7 +58,7 @@ WORDS: dict[str, Words] = {
         thing="Screen top", under="the neck bends down to it", over="the chin lifts to it",
     ),
     "distance": Words(
-        thing="Screen", under="it is nearer than the eyes and the picture's size like",
+        thing="Screen", under="the eyes strain to stay sharp on it",
         over="the head goes forward to read it", more="Move away", less="Bring nearer",
     ),
     "tilt": Words(
@@ -110,6 +110,10 @@ def _instruction(row: FitRow, words: Words, unit: LengthUnit) -> str:
     return f"{verb} by {_amount(abs(row.change), row, unit)} to {to}."
 
 
+def _on_a_footrest(fit: PostureFit) -> bool:
+    return any(row.key == "footrest" and row.found for row in fit.rows)
+
+
 def _finding(fit: PostureFit, row: FitRow, unit: LengthUnit) -> Finding | None:
     words = WORDS.get(row.key)
     if words is None or row.status != "off" or row.found is None or row.target is None:
@@ -121,6 +125,8 @@ def _finding(fit: PostureFit, row: FitRow, unit: LengthUnit) -> Finding | None:
         side = {"distance": ("nearer than", "further than"),
                 "mouse": ("nearer than", "further out than")}[row.key][0 if under else 1]  # fmt: skip
     effect = words.under if under else words.over
+    if row.key == "seat" and not under and _on_a_footrest(fit):
+        effect = "the feet are off the floor, on a footrest"
     joint = next(
         (joint for joint in fit.joints_found if joint.joint == JOINT_OF.get(row.key)), None
     )

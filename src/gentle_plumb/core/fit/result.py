@@ -34,7 +34,7 @@ class Limit:
 
 @dataclass(frozen=True, kw_only=True)
 class Cost:
-    """What a joint pays: its angle, its band and how far outside it ends, degrees."""
+    """What a joint pays: its angle, its band and how far outside it ends (0 inside), degrees."""
 
     joint: str
     angle: float

@@ -99,9 +99,9 @@ def judge(found: float | None, low: float | None, high: float | None) -> tuple[S
 def set_row(
     row: FitRow, setting: float | None, limits: Sequence[Limit] = (), joint: Joint | None = None
 ) -> FitRow:
-    """The row with what the equipment can do, why not more, and what that costs."""
+    """The row with what the equipment can do, why not more, and what its joint pays."""
     change = None if setting is None or row.found is None else setting - row.found
-    cost = cost_of(joint) if joint is not None and limits else None
+    cost = cost_of(joint) if joint is not None else None
     return replace(row, setting=setting, limits=tuple(limits), cost=cost, change=change)
 
 

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Schemas } from "../../../shared/api/client";
 import { Keeper } from "./keeper";
 
-type Call = { url: string; body: Schemas["ChangeIn"] };
+type Call = { url: string; body: Schemas["ChangeIn"]; token: string | null };
 
 /** A server that holds entries by the rules of the real one, and can be made to fail. */
 class Server {
@@ -12,8 +12,9 @@ class Server {
   fail: (() => Response) | null = null;
 
   answer = async (request: Request): Promise<Response> => {
+    if (request.method === "GET") return this.fail?.() ?? json(200, { csrf: "new" });
     const body = (await request.clone().json()) as Schemas["ChangeIn"];
-    this.calls.push({ url: request.url, body });
+    this.calls.push({ url: request.url, body, token: request.headers.get("X-Plumb-Csrf") });
     if (this.fail) return this.fail();
     const id = request.url.split("/").at(-1) ?? "";
     const held = this.entries.get(body.path);
@@ -157,10 +158,13 @@ test("signed out: it waits, and goes on after signing in", async () => {
   await settle();
   expect(keeper.read()).toMatchObject({ signedOut: true, pending: 1 });
   expect(server.calls.length).toBe(1);
+  await keeper.resume();
+  expect(keeper.read().signedOut).toBe(true);
   server.fail = null;
-  keeper.resume();
+  await keeper.resume();
   await settle();
   expect(keeper.cell("seat").state).toBe("kept");
+  expect(server.calls.at(-1)?.token).toBe("new");
 });
 
 test("taken back step by step", async () => {

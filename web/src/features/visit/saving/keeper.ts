@@ -1,4 +1,4 @@
-import { api, type Problem, type Schemas, type Unit } from "../../../shared/api/client";
+import { api, type Problem, type Schemas, setCsrf, type Unit } from "../../../shared/api/client";
 import type { View } from "../../../shared/api/queries";
 
 type Entry = Schemas["Entry"];
@@ -109,8 +109,11 @@ export class Keeper {
     return this.queue.length > 0;
   }
 
-  /** Signed in again: go on sending. */
-  resume(): void {
+  /** Signed in again, in another tab: take the new session's token and go on sending. */
+  async resume(): Promise<void> {
+    const { data } = await api.GET("/api/me");
+    if (!data) return;
+    setCsrf(data.csrf);
     this.signedOut = false;
     void this.pump();
   }

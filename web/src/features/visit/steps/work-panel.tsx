@@ -189,7 +189,7 @@ function TargetDetail({ row }: { row: Row }) {
     ],
     ["As found", row.found && `${row.found} ${row.unit}`],
     ["Limits", row.limits.join("; ") || null],
-    ["Costs", row.cost],
+    [row.cost_off ? "Costs" : "Joint", row.cost],
     ["Estimated", row.estimated.join(", ") || null],
     ["To narrow it", row.retake && `take the ${row.retake} again`],
     ["Test", row.check],
