@@ -1,4 +1,6 @@
+import math
 import re
+from dataclasses import replace
 from itertools import pairwise
 
 import pytest
@@ -13,7 +15,7 @@ from gentle_plumb.core.drawing.pose import drawable, seated_pose, standing_pose
 from gentle_plumb.core.drawing.tape import tape_ends
 from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.record.fields import MEASURED
-from gentle_plumb.core.workstation import Settings
+from gentle_plumb.core.workstation import Mouse, Settings
 from gentle_plumb.documents.scene_svg import scene_svg
 from strategies import cases, usual_case
 
@@ -119,3 +121,98 @@ def test_the_tape_on_the_figure_is_as_long_as_the_dimension(name):
 def test_every_ink_uses_a_colour_of_the_palette():
     for ink in INKS.values():
         assert {ink.fill, ink.stroke} <= set(PAPER) | {"none", "hatch"}
+
+
+def spread(mark):
+    """Left, top, right, bottom of a path, px."""
+    xs, ys = zip(*corners(mark), strict=True)
+    return min(xs), min(ys), max(xs), max(ys)
+
+
+@pytest.mark.parametrize("size", [(860, 700), (560, 640), (1300, 820)])
+@pytest.mark.parametrize("mode", ["both", "seated", "standing", "overlay"])
+def test_flags_staff_and_figures_stay_on_the_sheet(size, mode):
+    scene = scene_of(usual_case("male"), width=size[0], height=size[1], mode=mode)
+    for mark in scene.marks:
+        if mark.role.startswith(("flag-", "staff", "figure")) and mark.kind == "path" and mark.d:
+            left, top, right, bottom = spread(mark)
+            assert left >= -1, mark.role
+            assert right <= size[0] + 1, mark.role
+            assert top >= 0, mark.role
+            assert bottom <= size[1], mark.role
+
+
+def test_plumb_line_hangs_from_the_ear_straight_down():
+    scene = scene_of(usual_case())
+    lines = [mark for mark in scene.marks if mark.role == "plumb"]
+    ears = [mark for mark in scene.marks if mark.role == "plumb-ear"]
+    assert len(lines) == len(ears) == 2
+    for line, ear in zip(lines, ears, strict=True):
+        (x1, y1), (x2, y2) = corners(line)
+        assert (x1, y1) == pytest.approx((ear.x, ear.y), abs=0.06)
+        assert x1 == x2
+        assert y2 > y1
+
+
+def test_the_wedge_is_as_wide_as_the_excess():
+    case = usual_case(surface=(740,), seat=(400, 510))
+    elbow = next(j for j in fit(case).seated.joints_set if j.joint == "elbow")
+    wedge = next(
+        m
+        for m in scene_of(case).marks
+        if (m.role, m.part, m.posture) == ("wedge", "elbow", "seated")
+    )
+    centre, first, *_, last = corners(wedge)
+
+    def bearing(point):
+        return math.degrees(math.atan2(point[1] - centre[1], point[0] - centre[0]))
+
+    assert abs(bearing(last) - bearing(first)) == pytest.approx(abs(elbow.over), abs=0.4)
+
+
+def test_gaze_ends_on_the_picture_and_starts_in_the_eye():
+    scene = scene_of(usual_case(), mode="seated")
+    gaze = next(m for m in scene.marks if m.role == "gaze" and m.posture == "seated")
+    eye = next(m for m in scene.marks if m.role == "eye")
+    picture = next(m for m in scene.marks if m.role == "picture" and m.posture == "seated")
+    assert corners(gaze)[0] == pytest.approx((eye.x, eye.y), abs=0.06)
+    assert corners(gaze)[1] == pytest.approx(corners(picture)[0], abs=0.06)
+
+
+def test_the_plan_mirrors_for_the_left_hand():
+    def mouse_side(hand):
+        case = usual_case()
+        case = replace(case, workstation=replace(case.workstation, mouse=Mouse(hand=hand)))
+        marks = scene_of(case).marks
+        limb = next(m for m in marks if m.role == "limb")
+        return corners(limb)[-1][0] - corners(limb)[0][0]
+
+    assert mouse_side("right") > 0 > mouse_side("left")
+
+
+@pytest.mark.parametrize(("unit", "step"), [("cm", 100), ("mm", 100), ("in", 101.6)])
+def test_numerals_on_the_staff_are_at_their_heights(unit, step):
+    scene = scene_of(usual_case(), unit=unit)
+    floor = next(corners(mark)[0][1] for mark in scene.marks if mark.role == "floor")
+    numerals = [mark for mark in scene.marks if mark.role == "staff-numeral"]
+    assert len(numerals) > 10
+    for index, mark in enumerate(numerals, start=1):
+        assert mark.y - 4 == pytest.approx(floor - index * step * scene.px_per_mm, abs=0.1)
+        assert float(mark.text) == pytest.approx(
+            index * step / {"cm": 10, "mm": 1, "in": 25.4}[unit]
+        )
+
+
+def test_the_ground_rule_is_to_scale():
+    scene = scene_of(usual_case(found={"distance": 540, "seat": 430, "surface": 700}), show="found",
+                     mode="seated")  # fmt: skip
+    line = next(m for m in scene.marks if (m.role, m.part) == ("rule", "distance"))
+    left, _, right, _ = spread(line)
+    assert right - left == pytest.approx(540 * scene.px_per_mm, abs=0.2)
+    assert "54.0 cm" in [m.text for m in scene.marks if m.role == "rule-value"]
+
+
+def test_words_in_a_printed_drawing_are_escaped():
+    marks = [{"kind": "text", "role": "caption", "x": 1, "y": 2, "anchor": "start", "text": "<b>&"}]
+    svg = scene_svg({"width": 10, "height": 10, "marks": marks})
+    assert "&lt;b&gt;&amp;" in svg

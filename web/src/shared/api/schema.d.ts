@@ -492,7 +492,7 @@ export interface components {
         };
         /**
          * Cost
-         * @description What a joint pays: its angle, its band and how far outside it ends, degrees.
+         * @description What a joint pays: its angle, its band and how far outside it ends (0 inside), degrees.
          */
         Cost: {
             /** Joint */
