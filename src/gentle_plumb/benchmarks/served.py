@@ -163,10 +163,12 @@ def _browser_row(table: Table, caller: Caller, address: str, rounds: int) -> Non
             }"""
         )
         for index in range(max(12, rounds // 3)):
-            seat.fill(f"{42 + index % 7}.{index % 10}")
             page.evaluate("() => { window.plumbDrawn = 0; window.plumbTyped = 0; }")
+            seat.fill(f"{42 + index % 7}.{index % 10}")
             seat.press("Enter")
-            page.wait_for_function("() => window.plumbDrawn > window.plumbTyped")
+            page.wait_for_function(
+                "() => window.plumbTyped > 0 && window.plumbDrawn > window.plumbTyped"
+            )
             spent.append(page.evaluate("() => window.plumbDrawn - window.plumbTyped"))
             page.wait_for_timeout(120)
         browser.close()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from math import cos, radians, sin
 
 from ..fit import Joint
@@ -10,34 +11,53 @@ from .marks import Mark, Point, arc
 from .pose import Pose, direction_deg
 
 DIAL_MM = 105.0
+GAZE_DIAL_MM = 210.0
+LABEL_MM = 60.0
+"""Radius of a dial, of the eye's, and how far outside its number stands, mm. Source: house-chain."""
 
 
-def _dial(ink: Ink, centre: Point, base_deg: float, turn: int, joint: Joint) -> None:
-    """Angles run from the proximal limb's direction, ``turn`` 1 counter-clockwise, -1 the other way."""
-    if joint.angle is None:
+@dataclass(frozen=True, kw_only=True)
+class Dial:
+    """Where a joint is read: its centre, and the direction its angle counts from.
+
+    ``turn`` is 1 where angles open counter-clockwise of ``base_deg``, -1 the other way.
+    """
+
+    centre: Point
+    base_deg: float
+    turn: int
+    radius: float = DIAL_MM
+
+    def direction(self, angle: float) -> float:
+        """Direction of a joint angle on the sheet, radians."""
+        return radians(self.base_deg + self.turn * angle)
+
+    def at(self, angle: float, radius: float) -> Point:
+        """A point at a joint angle."""
+        way = self.direction(angle)
+        return self.centre[0] + radius * cos(way), self.centre[1] + radius * sin(way)
+
+    def arc(self, low: float, high: float) -> list[Point]:
+        """The arc between two joint angles."""
+        return arc(self.centre, self.radius, self.direction(low), self.direction(high))
+
+
+def _ink_dial(ink: Ink, dial: Dial, joint: Joint, *, hand: bool = True) -> None:
+    angle, off = joint.angle, bool(joint.over)
+    if angle is None:
         return
-
-    def direction(angle: float) -> float:
-        return radians(base_deg + turn * angle)
-
-    off = bool(joint.over)
-    ink.shape(
-        "dial-band", arc(centre, DIAL_MM, direction(joint.low), direction(joint.high)),
-        closed=False,
-    )  # fmt: skip
+    ink.shape("dial-band", dial.arc(joint.low, joint.high), closed=False)
     if off:
-        edge = joint.low if joint.angle < joint.low else joint.high
-        wedge = [centre, *arc(centre, DIAL_MM, direction(edge), direction(joint.angle))]
-        ink.shape("wedge", wedge, joint.joint)
-    tip = (
-        centre[0] + (DIAL_MM + 14) * cos(direction(joint.angle)),
-        centre[1] + (DIAL_MM + 14) * sin(direction(joint.angle)),
-    )
-    ink.shape("dial-hand", [centre, tip], joint.joint, closed=False)
-    ink.dot("dial-pin", centre, 2.0)
-    middle = direction((joint.low + joint.high) / 2)
-    at = (centre[0] + (DIAL_MM + 62) * cos(middle), centre[1] + (DIAL_MM + 62) * sin(middle))
-    x, y = ink.sheet.at(at)
+        edge = joint.low if angle < joint.low else joint.high
+        ink.shape("wedge", [dial.centre, *dial.arc(edge, angle)], joint.joint)
+    if hand:
+        tip = dial.at(angle, dial.radius + 14)
+        ink.shape("dial-hand", [dial.centre, tip], joint.joint, closed=False)
+        ink.dot("dial-pin", dial.centre, 2.0)
+    elif not off:
+        return
+    middle = (joint.low + joint.high) / 2 if hand else angle
+    x, y = ink.sheet.at(dial.at(middle, dial.radius + LABEL_MM))
     ink.marks.append(
         Mark(
             kind="text",
@@ -45,17 +65,23 @@ def _dial(ink: Ink, centre: Point, base_deg: float, turn: int, joint: Joint) -> 
             x=x,
             y=y + 4,
             anchor="middle",
-            text=f"{joint.angle:.0f}°",
+            text=f"{angle:.0f}°".replace("-", "−"),
             part=joint.joint,
             posture=ink.posture,
         )
     )
 
 
-def ink_dials(ink: Ink, pose: Pose, joints: tuple[Joint, ...], *, seated: bool) -> None:
-    """Elbow in both postures; knee too when seated."""
-    by_name = {joint.joint: joint for joint in joints}
+def ink_dials(ink: Ink, pose: Pose, joints: tuple[Joint, ...]) -> None:
+    """Elbow and gaze always; hip and knee where they are outside their bands."""
     elbow = (pose.elbow[0], pose.elbow[1] + 34 * pose.scale)
-    _dial(ink, elbow, direction_deg(elbow, pose.shoulder), -1, by_name["elbow"])
-    if seated and "knee" in by_name and by_name["knee"].over:
-        _dial(ink, pose.knee, direction_deg(pose.knee, pose.hip), 1, by_name["knee"])
+    dials = {
+        "elbow": Dial(centre=elbow, base_deg=direction_deg(elbow, pose.shoulder), turn=-1),
+        "hip": Dial(centre=pose.hip, base_deg=direction_deg(pose.hip, pose.shoulder), turn=-1),
+        "knee": Dial(centre=pose.knee, base_deg=direction_deg(pose.knee, pose.hip), turn=1),
+        "neck": Dial(centre=pose.eye, base_deg=0.0, turn=1, radius=GAZE_DIAL_MM),
+    }
+    for joint in joints:
+        dial = dials.get(joint.joint)
+        if dial is not None and (joint.joint in ("elbow", "neck") or joint.over):
+            _ink_dial(ink, dial, joint, hand=joint.joint != "neck")

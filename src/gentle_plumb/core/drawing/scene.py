@@ -114,7 +114,7 @@ def _ink_side(case: Case, side: _Side, *, faint: bool = False) -> list[Mark]:
     over = Ink(side.sheet, side.name)
     if not faint:
         ink_plumb(over, side.pose)
-        ink_dials(over, side.pose, side.joints, seated=side.name == "seated")
+        ink_dials(over, side.pose, side.joints)
     return [*marks, *over.marks]
 
 

@@ -153,7 +153,7 @@ export function TextEntry({
     );
   return (
     <span
-      className={`relative inline-block ${large ? "w-full" : narrow ? "w-[92px]" : "w-[132px] shrink-0"}`}
+      className={`relative inline-block ${large ? "w-full" : narrow ? "w-[92px]" : field.kind === "date" ? "w-[176px]" : "w-[132px] shrink-0"}`}
     >
       <input
         {...common}
