@@ -1,6 +1,6 @@
 import { Outlet } from "@tanstack/react-router";
+import { useMe } from "@/shared/api/queries";
 import { SignInPage } from "../features/sign-in/sign-in-page";
-import { useMe } from "../shared/api/queries";
 
 /** Nothing is shown to anybody who is not signed in. */
 export function Gate() {

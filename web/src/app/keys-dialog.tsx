@@ -1,4 +1,4 @@
-import { Modal } from "../shared/ui/modal";
+import { Modal } from "@/shared/ui/modal";
 
 const KEYS: [string, string][] = [
   ["t", "Today"],

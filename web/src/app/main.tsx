@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { RouterProvider } from "@tanstack/react-router";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { Refused } from "../shared/api/client";
+import { Refused } from "@/shared/api/client";
 import "./styles.css";
 import { router } from "./router";
 

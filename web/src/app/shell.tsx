@@ -1,9 +1,9 @@
 import { Link, Outlet, useNavigate } from "@tanstack/react-router";
 import { LogOut, Moon, Sun } from "lucide-react";
 import { useMemo, useState } from "react";
-import { useMe, useSignOut } from "../shared/api/queries";
-import { useKeys } from "../shared/keys";
-import { changeSettings, useSettings } from "../shared/settings";
+import { useMe, useSignOut } from "@/shared/api/queries";
+import { useKeys } from "@/shared/keys";
+import { changeSettings, useSettings } from "@/shared/settings";
 import { Bob } from "./bob";
 import { Keys } from "./keys-dialog";
 

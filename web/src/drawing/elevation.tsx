@@ -1,5 +1,5 @@
 import { type KeyboardEvent, memo } from "react";
-import type { Schemas } from "../shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 import { inkStyle } from "./ink";
 
 type Scene = Schemas["Scene"];

@@ -1,5 +1,5 @@
 import type { CSSProperties } from "react";
-import type { Schemas } from "../shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 
 const colour = (token: string): string =>
   token === "none" ? "none" : token === "hatch" ? "url(#hatch)" : `var(--${token})`;

@@ -1,10 +1,10 @@
 import { useNavigate } from "@tanstack/react-router";
 import { type FormEvent, useState } from "react";
-import { useAddClient, useClients, useMe, useStartVisit } from "../../shared/api/queries";
-import { Button } from "../../shared/ui/button";
-import { LabelledInput } from "../../shared/ui/labelled";
-import { Modal } from "../../shared/ui/modal";
-import { Segments } from "../../shared/ui/segments";
+import { useAddClient, useClients, useMe, useStartVisit } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Segments } from "@/shared/ui/segments";
 
 export function ClientsPage() {
   const clients = useClients();

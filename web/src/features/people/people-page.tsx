@@ -1,10 +1,10 @@
 import { type FormEvent, useState } from "react";
-import type { Schemas } from "../../shared/api/client";
-import { useAddMember, useMe, useMembers } from "../../shared/api/queries";
-import { Button } from "../../shared/ui/button";
-import { LabelledInput } from "../../shared/ui/labelled";
-import { Modal } from "../../shared/ui/modal";
-import { Segments } from "../../shared/ui/segments";
+import type { Schemas } from "@/shared/api/client";
+import { useAddMember, useMe, useMembers } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Segments } from "@/shared/ui/segments";
 
 const ROLES: Record<string, string> = {
   owner: "Owner: everything, and lets people in",

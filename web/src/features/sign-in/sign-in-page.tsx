@@ -1,8 +1,8 @@
 import { type FormEvent, useState } from "react";
+import { useSignIn, useWelcome } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
 import { Bob } from "../../app/bob";
-import { useSignIn, useWelcome } from "../../shared/api/queries";
-import { Button } from "../../shared/ui/button";
-import { LabelledInput } from "../../shared/ui/labelled";
 
 export function SignInPage() {
   const welcome = useWelcome().data;

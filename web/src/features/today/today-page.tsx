@@ -1,6 +1,6 @@
 import { Link } from "@tanstack/react-router";
-import type { Schemas } from "../../shared/api/client";
-import { useVisits } from "../../shared/api/queries";
+import type { Schemas } from "@/shared/api/client";
+import { useVisits } from "@/shared/api/queries";
 import { groupVisits, STATE_WORDS, shortDate } from "./visits";
 
 type Line = Schemas["VisitLineOut"];

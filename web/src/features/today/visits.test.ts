@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import type { Schemas } from "../../shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 import { groupVisits, shortDate } from "./visits";
 
 const NOW = new Date("2026-11-25T09:00:00Z");

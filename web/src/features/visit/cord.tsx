@@ -1,5 +1,5 @@
-import type { Schemas } from "../../shared/api/client";
-import type { StepId } from "../../shared/steps";
+import type { Schemas } from "@/shared/api/client";
+import type { StepId } from "@/shared/steps";
 
 /** The cord: seven beads, the bob at the present one. A bead fills as its step gets what it needs. */
 export function Cord({

@@ -1,6 +1,6 @@
 import { useEffect, useId, useRef, useState } from "react";
-import { Button } from "../../shared/ui/button";
-import { Segments } from "../../shared/ui/segments";
+import { Button } from "@/shared/ui/button";
+import { Segments } from "@/shared/ui/segments";
 import { type Field, useVisitState } from "./visit-context";
 
 const PAUSE_MS = 450;

@@ -1,4 +1,4 @@
-import { Button } from "../../shared/ui/button";
+import { Button } from "@/shared/ui/button";
 import type { Keeper, Snapshot } from "./saving/keeper";
 
 /** Where what was typed is: on the server, or still on this device. */

@@ -1,4 +1,4 @@
-import type { Schemas } from "../../shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 
 /** State by shape: filled dot on plumb, ring to be set, bar where the equipment ends, bob for next. */
 export function RowMark({ row, next }: { row: Schemas["RowView"]; next: boolean }) {

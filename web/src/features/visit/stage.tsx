@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import type { View } from "@/shared/api/queries";
+import { Segments } from "@/shared/ui/segments";
 import { Elevation } from "../../drawing/elevation";
-import type { Schemas } from "../../shared/api/client";
-import type { View } from "../../shared/api/queries";
-import { Segments } from "../../shared/ui/segments";
 
 /** A size in steps, so that a few pixels more or less ask for nothing new. */
 const stepped = (value: number): number => Math.max(320, Math.floor(value / 10) * 10);

@@ -1,6 +1,6 @@
 import { createContext, useContext } from "react";
-import type { Schemas, Unit } from "../../shared/api/client";
-import type { StepId } from "../../shared/steps";
+import type { Schemas, Unit } from "@/shared/api/client";
+import type { StepId } from "@/shared/steps";
 import type { Cell, Keeper } from "./saving/keeper";
 
 export type Field = Schemas["Field"];

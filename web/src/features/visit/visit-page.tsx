@@ -1,12 +1,12 @@
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { CircleHelp, Moon, Sun, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import type { Schemas, Unit } from "@/shared/api/client";
+import { useFields, useMe, useVisit, useWorked, type View } from "@/shared/api/queries";
+import { useKeys } from "@/shared/keys";
+import { changeSettings, useSettings, useUnit } from "@/shared/settings";
+import { STEP_IDS, type StepId } from "@/shared/steps";
 import { Keys } from "../../app/keys-dialog";
-import type { Schemas, Unit } from "../../shared/api/client";
-import { useFields, useMe, useVisit, useWorked, type View } from "../../shared/api/queries";
-import { useKeys } from "../../shared/keys";
-import { changeSettings, useSettings, useUnit } from "../../shared/settings";
-import { STEP_IDS, type StepId } from "../../shared/steps";
 import { Cord } from "./cord";
 import { KeptLine } from "./kept-line";
 import { useKeeper } from "./saving/use-keeper";

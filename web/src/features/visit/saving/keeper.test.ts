@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import type { Schemas } from "../../../shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 import { Keeper } from "./keeper";
 
 type Call = { url: string; body: Schemas["ChangeIn"]; token: string | null };

@@ -1,5 +1,5 @@
-import { api, type Problem, type Schemas, setCsrf, type Unit } from "../../../shared/api/client";
-import type { View } from "../../../shared/api/queries";
+import { api, type Problem, type Schemas, setCsrf, type Unit } from "@/shared/api/client";
+import type { View } from "@/shared/api/queries";
 
 type Entry = Schemas["Entry"];
 type Answer = Schemas["ChangeOut"];

@@ -1,6 +1,6 @@
 import { hashKey, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useSyncExternalStore } from "react";
-import type { Schemas } from "../../../shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 import { Keeper, type Snapshot } from "./keeper";
 
 /** The keeper of a visit and its state; every kept change refreshes what is worked out. */

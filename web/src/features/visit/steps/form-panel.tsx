@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
-import { STEP_IDS, type StepId } from "../../../shared/steps";
-import { Button } from "../../../shared/ui/button";
+import { STEP_IDS, type StepId } from "@/shared/steps";
+import { Button } from "@/shared/ui/button";
 import { FieldRow, PairRow } from "../field-row";
 import { PanelFoot } from "../panel-foot";
 import { type Field, useVisitState } from "../visit-context";

@@ -1,7 +1,7 @@
 import { Check } from "lucide-react";
 import { useEffect, useId, useState } from "react";
-import type { Schemas } from "../../../shared/api/client";
-import { Button } from "../../../shared/ui/button";
+import type { Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
 import { FieldRow, TextEntry, Trouble } from "../field-row";
 import { useVisitState } from "../visit-context";
 

@@ -1,6 +1,6 @@
 import { RadioGroup } from "radix-ui";
-import type { Schemas } from "../../../shared/api/client";
-import { Button } from "../../../shared/ui/button";
+import type { Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
 import { PanelFoot } from "../panel-foot";
 import { useVisitState } from "../visit-context";
 

@@ -1,6 +1,6 @@
 import { Check, FileText } from "lucide-react";
-import { useDraft, useSign } from "../../../shared/api/queries";
-import { Button } from "../../../shared/ui/button";
+import { useDraft, useSign } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
 import { FieldRow } from "../field-row";
 import { useVisitState } from "../visit-context";
 import { ReportPaper } from "./report-paper";

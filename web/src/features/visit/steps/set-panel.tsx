@@ -1,6 +1,6 @@
 import { useEffect, useId, useState } from "react";
-import type { Schemas } from "../../../shared/api/client";
-import { Button } from "../../../shared/ui/button";
+import type { Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
 import { TextEntry, Trouble } from "../field-row";
 import { rowOf, useVisitState } from "../visit-context";
 

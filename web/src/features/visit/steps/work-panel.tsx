@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
-import type { Schemas } from "../../../shared/api/client";
-import { Button } from "../../../shared/ui/button";
+import type { Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
 import { FieldRow } from "../field-row";
 import { PanelFoot } from "../panel-foot";
 import { RowMark } from "../row-mark";

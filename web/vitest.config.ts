@@ -1,3 +1,0 @@
-import { defineConfig } from "vitest/config";
-
-export default defineConfig({ test: { environment: "jsdom", include: ["src/**/*.test.ts"] } });
