@@ -17,7 +17,7 @@ from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.record.fields import MEASURED
 from gentle_plumb.core.workstation import Mouse, Settings
 from gentle_plumb.documents.scene_svg import scene_svg
-from strategies import cases, usual_case
+from strategies import cases, mean_body, usual_case
 
 PLAN_ONLY = {"shoulder_breadth_biacromial", "shoulder_breadth_bideltoid", "hand_breadth"}
 
@@ -216,3 +216,13 @@ def test_words_in_a_printed_drawing_are_escaped():
     marks = [{"kind": "text", "role": "caption", "x": 1, "y": 2, "anchor": "start", "text": "<b>&"}]
     svg = scene_svg({"width": 10, "height": 10, "marks": marks})
     assert "&lt;b&gt;&amp;" in svg
+
+
+def test_a_joint_on_the_edge_of_its_band_is_no_excess():
+    body = mean_body(
+        eye_height_sitting=767.3, shoulder_height_sitting=573.1, popliteal_height=422.3
+    )
+    for lift in ((300, 700), (350, 560)):
+        case = usual_case(body=body, lift=lift)
+        marks = scene_of(case).marks
+        assert "neck" not in {mark.part for mark in marks if mark.role in ("wedge", "dial-off")}

@@ -132,8 +132,8 @@ def test_any_case_is_answered_and_consistent(case):
         if row.status == "not_assessable":
             assert row.reason
         else:
-            inside = (row.low is None or row.found >= row.low) and (
-                row.high is None or row.found <= row.high
+            inside = (row.low is None or row.found >= row.low - 1e-6) and (
+                row.high is None or row.found <= row.high + 1e-6
             )
             assert inside == (row.status == "holds")
         if row.setting is not None and row.found is not None:

@@ -54,15 +54,6 @@
   ]
 ]
 
-#block(breakable: false)[
-  == The figure
-  #image(
-    bytes(sys.inputs.figure), format: "svg", width: 100%,
-    alt: "Side view of " + c.client + " seated and standing beside a staff; the numbers are in the table below.",
-  )
-  #text(size: 8pt, fill: soft)[Side view to scale, #if c.scene_shows == "left" [as left] else [as aimed at]. Flags give the target; thick ticks the height as found.]
-]
-
 == Before, target, after
 #figures(table(
   columns: (auto, 1fr, auto, auto, auto, auto, 2fr),
@@ -75,6 +66,15 @@
 #if c.standing != none [#v(3pt) #c.standing]
 #if c.estimated.len() > 0 [
   #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated from stature, not measured: #c.estimated.join(", ").]
+]
+
+#block(breakable: false)[
+  == The figure
+  #image(
+    bytes(sys.inputs.figure), format: "svg", width: 100%,
+    alt: "Side view of " + c.client + " seated and standing beside a staff; the numbers are in the table below.",
+  )
+  #text(size: 8pt, fill: soft)[Side view to scale, #if c.scene_shows == "left" [as left] else [as aimed at]. Flags give the target; thick ticks the height as found.]
 ]
 
 == Joints

@@ -10,6 +10,9 @@ from typing import Literal
 
 from ..errors import ValueOutOfRange
 
+SAME = 1e-6
+"""What the last bits of a sum may differ by; both ends of a band belong to it. Source: geometry."""
+
 
 @dataclass(frozen=True, kw_only=True)
 class Band:
@@ -20,9 +23,9 @@ class Band:
 
     def excess(self, value: float) -> float:
         """How far outside, signed: negative under the band, positive over it, 0 inside."""
-        if value < self.low:
+        if value < self.low - SAME:
             return value - self.low
-        return value - self.high if value > self.high else 0.0
+        return value - self.high if value > self.high + SAME else 0.0
 
 
 JOINT_BANDS: dict[str, Band] = {

@@ -10,6 +10,7 @@ from ..errors import MissingInput, OutOfReach
 from ..workstation import Span
 from .case import Case
 from .joints import Joint
+from .policies import SAME
 from .result import FitRow, Limit, LimitKind, Posture, Status
 from .terms import Term, total
 from .wording import cost_of, limit_text
@@ -92,7 +93,7 @@ def judge(found: float | None, low: float | None, high: float | None) -> tuple[S
     """Found against the band, on unrounded values; both ends belong to it."""
     if found is None:
         return "not_assessable", "Not recorded as found."
-    inside = (low is None or found >= low) and (high is None or found <= high)
+    inside = (low is None or found >= low - SAME) and (high is None or found <= high + SAME)
     return ("holds" if inside else "off"), None
 
 

@@ -35,6 +35,13 @@ export function TodayPage() {
           <h2 className="text-lg">{group.title}</h2>
           <p className="mb-2 text-sm text-soft">{group.says}</p>
           <table className="w-full table-fixed border-collapse">
+            <colgroup>
+              <col className="w-[24%]" />
+              <col />
+              <col className="w-24" />
+              <col className="w-36" />
+              <col className="w-44" />
+            </colgroup>
             <thead className="sr-only">
               <tr>
                 <th>Client</th>
@@ -60,7 +67,7 @@ function VisitRow({ line }: { line: Line }) {
   const step = line.state === "signed" || line.state === "changed" ? "report" : "ask";
   return (
     <tr className="border-t border-hair hover:bg-paper">
-      <td className="w-[30%] p-0">
+      <td className="p-0">
         <Link
           to="/visits/$visitId/$step"
           params={{ visitId: line.id, step }}
@@ -70,9 +77,9 @@ function VisitRow({ line }: { line: Line }) {
         </Link>
       </td>
       <td className="pr-4 text-soft">{line.work}</td>
-      <td className="figures w-24">{shortDate(line.started_on)}</td>
-      <td className="w-36 text-soft">{line.practitioner}</td>
-      <td className="w-44 whitespace-nowrap text-right text-sm">{STATE_WORDS[line.state]}</td>
+      <td className="figures">{shortDate(line.started_on)}</td>
+      <td className="text-soft">{line.practitioner}</td>
+      <td className="whitespace-nowrap text-right text-sm">{STATE_WORDS[line.state]}</td>
     </tr>
   );
 }
