@@ -162,6 +162,7 @@ def test_the_draft_holds_before_target_and_after(demo_world):
     seat = next(row for row in draft["table"] if row["label"] == "Seat")
     assert (seat["before"], seat["target"], seat["after"]) == ("45.5 cm", "43.2 cm", "43.0 cm")
     assert seat["left"] == "up 0.2"
+    assert "Footrest" not in {row["label"] for row in draft["table"]}
     assert draft["rhythm"]["sit"] + draft["rhythm"]["stand"] + draft["rhythm"]["move"] == 450
     assert draft["local_wording"]
     assert (draft["version"], draft["signed_by"]) == (2, None)

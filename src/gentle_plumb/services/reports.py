@@ -27,6 +27,11 @@ TABLE = ("seat", "footrest", "seat_depth", "lumbar", "armrest", "surface", "mous
          "distance", "tilt")  # fmt: skip
 
 
+def _nothing(row: RowView) -> bool:
+    """A footrest that is neither there nor needed is no line of a table."""
+    return all(float(text or 0) == 0 for text in (row.found, row.setting, row.left))
+
+
 def _table_row(row: RowView) -> dict[str, str]:
     unit = "°" if row.unit == "°" else f" {row.unit}"
     target = row.setting if row.setting is not None else row.target
@@ -77,9 +82,11 @@ class ReportService:
         rows = [
             _table_row(row)
             for row in workup.rows
-            if row.key in TABLE and (row.found or row.setting or row.left)
+            if row.key in TABLE
+            and (row.found or row.setting or row.left)
+            and not (row.key == "footrest" and _nothing(row))
             and (row.posture == "seated" or workup.result.standing.possible)
-        ]  # fmt: skip
+        ]
         left = any(path.startswith("set.") and values[path] is not None for path in values)
         both = workup.result.standing.possible
         figure = SceneRequest(
