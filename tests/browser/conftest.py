@@ -15,7 +15,7 @@ from conftest import ROOT, empty_database
 from gentle_plumb.demo.people import DEMO_MEMBERS
 from gentle_plumb.hosting.postgres import free_port
 
-expect.set_options(timeout=10_000)
+expect.set_options(timeout=20_000)
 
 
 @dataclass
@@ -82,7 +82,7 @@ def browser_context_args(browser_context_args):
 
 
 def sign_in(page: Page, program: Program, who: int = 0) -> Page:
-    page.set_default_timeout(10_000)
+    page.set_default_timeout(20_000)
     page.goto(program.address)
     page.get_by_label("Address").fill(DEMO_MEMBERS[who].email)
     page.get_by_label("Password").fill(DEMO_MEMBERS[who].password)

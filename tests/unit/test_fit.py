@@ -57,6 +57,16 @@ def test_laptop_joins_picture_to_keys_and_says_what_it_costs():
     assert result.row("seated", "distance").limits[0].kind == "joined"
 
 
+def test_what_is_joined_is_nothing_to_set_but_has_a_way_out():
+    found = {"seat": 460, "surface": 740, "screen_top": 980, "distance": 480, "mouse": 345}
+    case = usual_case(surface=(740,), seat=(460,), kind="laptop", found=found)
+    result = fit(case)
+    assert result.row("seated", "screen_top").change is None
+    assert not {"screen_top", "distance"} & {row.key for row in working_order(case, result)}
+    top = next(one for one in findings(result) if one.key == "screen_top")
+    assert top.instruction.startswith("Raise the laptop and add separate keys and mouse")
+
+
 def test_lower_lens_lowers_the_screen_by_its_angle():
     plain = usual_case()
     top = {
@@ -136,7 +146,8 @@ def test_any_case_is_answered_and_consistent(case):
                 row.high is None or row.found <= row.high + 1e-6
             )
             assert inside == (row.status == "holds")
-        if row.setting is not None and row.found is not None:
+        joined = any(limit.kind == "joined" for limit in row.limits)
+        if row.setting is not None and row.found is not None and not joined:
             assert row.change == pytest.approx(row.setting - row.found)
         for limit in row.limits:
             assert limit.text

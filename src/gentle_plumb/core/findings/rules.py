@@ -101,6 +101,8 @@ def _amount(value: float, row: FitRow, unit: LengthUnit) -> str:
 def _instruction(row: FitRow, words: Words, unit: LengthUnit) -> str:
     if row.key == "desk_depth":
         return "Use a keyboard tray or a screen arm, or move the desk off the wall."
+    if any(limit.kind == "joined" for limit in row.limits):
+        return "Raise the laptop and add separate keys and mouse; without them, short spells only."
     if row.change is None or row.setting is None:
         return "Set by hand and test on the person."
     to = _amount(row.setting, row, unit)

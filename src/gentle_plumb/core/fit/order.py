@@ -23,4 +23,9 @@ def working_order(case: Case, result: FitResult) -> list[FitRow]:
     steps = [result.row("seated", key) for key in order if key != "keys"]
     if result.standing.possible:
         steps += [result.row("standing", key) for key in _STANDING if key != "keys"]
-    return [row for row in steps if row.setting is not None]
+    return [row for row in steps if row.setting is not None and not _joined(row)]
+
+
+def _joined(row: FitRow) -> bool:
+    """Whether there is nothing to set because the piece is joined to another."""
+    return any(limit.kind == "joined" for limit in row.limits)

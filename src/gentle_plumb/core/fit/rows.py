@@ -102,6 +102,8 @@ def set_row(
 ) -> FitRow:
     """The row with what the equipment can do, why not more, and what its joint pays."""
     change = None if setting is None or row.found is None else setting - row.found
+    if any(found.kind == "joined" for found in limits):
+        change = None  # nothing to set: it follows the piece it is joined to
     cost = cost_of(joint) if joint is not None else None
     return replace(row, setting=setting, limits=tuple(limits), cost=cost, change=change)
 
