@@ -146,7 +146,7 @@ def test_demo_gives_the_same_bodies_each_time(demo_world):
 def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
     world, owner, lines = demo_world
     practice = world.accounts.practice(owner)
-    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, unit)
+    draft, _ = world.reports.draft(owner, practice, lines["Odile"].visit.id, unit)
     heights = [row["before"] for row in draft["table"] if not row["before"].endswith("°")]
     assert {text.split(" ")[-1] for text in heights if text != "–"} == {unit}
     others = {"cm", "mm", "in"} - {unit}
@@ -158,7 +158,7 @@ def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
 def test_the_draft_holds_before_target_and_after(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts.practice(owner)
-    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, "cm")
+    draft, _ = world.reports.draft(owner, practice, lines["Odile"].visit.id, "cm")
     seat = next(row for row in draft["table"] if row["label"] == "Seat")
     assert (seat["before"], seat["target"], seat["after"]) == ("45.5 cm", "43.2 cm", "43.0 cm")
     assert seat["left"] == "up 0.2"
@@ -172,7 +172,7 @@ def test_the_draft_holds_before_target_and_after(demo_world):
 def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts.practice(owner)
-    draft = world.reports.draft(owner, practice, lines["Nadia"].visit.id, "cm")
+    draft, _ = world.reports.draft(owner, practice, lines["Nadia"].visit.id, "cm")
     assert {row["posture"] for row in draft["table"]} == {"seated"}
     assert {joint["posture"] for joint in draft["joints"]} == {"seated"}
     assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0")

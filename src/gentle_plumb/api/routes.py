@@ -15,7 +15,6 @@ from ..core.record import FIELDS, STEPS
 from ..core.units import LengthUnit
 from ..documents import CaseDocument
 from ..documents.case_format import ResultDocument, result_document
-from ..services.reports import missing_for_signing
 from . import schemas as s
 from .gate import COOKIE, Signed, check_origin
 from .problems import Problem
@@ -212,8 +211,7 @@ def worked(
 def draft(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.Draft:
     """What the report would say now, and what a signature still waits for."""
     services = _services(request)
-    content = services.reports.draft(who.member, who.practice, visit_id, unit)
-    missing = missing_for_signing(services.visits.worked(who.member, visit_id, unit)[1])
+    content, missing = services.reports.draft(who.member, who.practice, visit_id, unit)
     return s.Draft(
         content=content, missing=[{"field": path, "detail": words} for path, words in missing]
     )

@@ -67,10 +67,13 @@ class ReportService:
 
     def draft(
         self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
-    ) -> dict[str, Any]:
-        """What the report would say now; plain JSON. Raises NotFound."""
+    ) -> tuple[dict[str, Any], list[tuple[str, str]]]:
+        """What the report would say now, as plain JSON, and what a signature waits for.
+
+        Both from one reading of the visit. Raises NotFound.
+        """
         working, workup = self._visits.worked(member, visit_id, unit)
-        return self._content(practice, working, workup, unit)
+        return self._content(practice, working, workup, unit), missing_for_signing(workup)
 
     def _content(
         self, practice: Practice, opened: Working, workup: Workup, unit: LengthUnit
@@ -132,7 +135,7 @@ class ReportService:
         self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
     ) -> bytes:
         """The draft printed, marked as one."""
-        return self._press.print(self.draft(member, practice, visit_id, unit))
+        return self._press.print(self.draft(member, practice, visit_id, unit)[0])
 
     def sign(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> Report:
         """Freeze the report as it stands, as the next version.

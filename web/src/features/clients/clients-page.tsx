@@ -4,6 +4,7 @@ import { useAddClient, useClients, useMe, useStartVisit } from "@/shared/api/que
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
 export function ClientsPage() {
@@ -127,11 +128,7 @@ function NewClient({
             Only for lengths nobody measures: which population an estimate comes from.
           </p>
         </div>
-        {add.isError && (
-          <p role="alert" className="border-l-4 border-ink bg-deep px-3 py-2">
-            {add.error.message}
-          </p>
-        )}
+        {add.isError && <Notice role="alert">{add.error.message}</Notice>}
         <Button type="submit" look="next" disabled={add.isPending}>
           Start the visit
         </Button>

@@ -4,6 +4,7 @@ import { useAddMember, useMe, useMembers } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
 const ROLES: Record<string, string> = {
@@ -99,11 +100,7 @@ function NewMember({
             label: value[0]?.toUpperCase() + value.slice(1),
           }))}
         />
-        {add.isError && (
-          <p role="alert" className="border-l-4 border-ink bg-deep px-3 py-2">
-            {add.error.message}
-          </p>
-        )}
+        {add.isError && <Notice role="alert">{add.error.message}</Notice>}
         <Button type="submit" look="next" disabled={add.isPending}>
           Let in
         </Button>

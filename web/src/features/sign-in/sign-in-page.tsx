@@ -2,6 +2,7 @@ import { type FormEvent, useState } from "react";
 import { useSignIn, useWelcome } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
+import { Notice } from "@/shared/ui/notice";
 import { Bob } from "../../app/bob";
 
 export function SignInPage() {
@@ -40,11 +41,7 @@ export function SignInPage() {
             value={password}
             onChange={(event) => setPassword(event.target.value)}
           />
-          {signIn.isError && (
-            <p role="alert" className="border-l-4 border-ink bg-deep px-3 py-2">
-              {signIn.error.message}
-            </p>
-          )}
+          {signIn.isError && <Notice role="alert">{signIn.error.message}</Notice>}
           <Button type="submit" look="next" className="w-full" disabled={signIn.isPending}>
             Sign in
           </Button>

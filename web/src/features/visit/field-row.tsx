@@ -1,5 +1,6 @@
 import { useEffect, useId, useRef, useState } from "react";
 import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { type Field, useVisitState } from "./visit-context";
 
@@ -194,21 +195,13 @@ export function Trouble({ path, id }: { path: string; id: string }) {
   const cell = cells.get(path);
   if (cell?.state === "refused")
     return (
-      <p
-        id={`${id}-trouble`}
-        role="alert"
-        className="mt-1 border-l-4 border-ink bg-deep px-2 py-1 text-sm"
-      >
+      <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
         {cell.problem?.detail} Not kept yet.
-      </p>
+      </Notice>
     );
   if (cell?.state === "stale")
     return (
-      <div
-        id={`${id}-trouble`}
-        role="alert"
-        className="mt-1 border-l-4 border-ink bg-deep px-2 py-2 text-sm"
-      >
+      <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
         <p>
           {cell.held?.changed_by || "Somebody"} has put <b>{cell.held?.typed || "nothing"}</b> here
           in the meantime; you typed <b>{cell.typed || "nothing"}</b>.
@@ -217,7 +210,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
           <Button onClick={() => keeper.settle(path, "mine", unit)}>Mine</Button>
           <Button onClick={() => keeper.settle(path, "theirs", unit)}>Theirs</Button>
         </div>
-      </div>
+      </Notice>
     );
   return null;
 }

@@ -2,6 +2,7 @@ import { Check } from "lucide-react";
 import { useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
 import { FieldRow, TextEntry, Trouble } from "../field-row";
 import { useVisitState } from "../visit-context";
 
@@ -159,14 +160,14 @@ function Dimension({ one, onDone }: { one: Measured; onDone: () => void }) {
           </p>
         )}
         {one.question && (
-          <div className="mt-2 border-l-4 border-ink bg-deep px-2 py-1.5 text-sm">
+          <Notice className="mt-2 text-sm">
             <p>{one.question}</p>
             {one.suggestion && (
               <Button className="mt-1" onClick={correct}>
                 Make it {one.suggestion} {unit}
               </Button>
             )}
-          </div>
+          </Notice>
         )}
       </div>
     </section>

@@ -1,6 +1,7 @@
 import { Check, FileText } from "lucide-react";
 import { useDraft, useSign } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "../field-row";
 import { useVisitState } from "../visit-context";
 import { ReportPaper } from "./report-paper";
@@ -70,9 +71,9 @@ export function ReportPanel() {
             {sign.isPending ? "Signing …" : `Sign version ${(latest?.number ?? 0) + 1}`}
           </Button>
           {sign.isError && (
-            <p role="alert" className="mt-2 border-l-4 border-ink bg-deep px-3 py-2 text-sm">
+            <Notice role="alert" className="mt-2 text-sm">
               {sign.error.message}
-            </p>
+            </Notice>
           )}
           <a
             href={`/api/visits/${visit.id}/report.pdf?unit=${unit}`}
