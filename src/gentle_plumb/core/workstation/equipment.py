@@ -8,7 +8,9 @@ from typing import Literal
 
 from ..errors import ValueOutOfRange
 
-KEYBOARD_RIGHT_MM = {"full": 300.0, "no_number_block": 215.0, "compact": 160.0}
+KEYBOARD_RIGHT_MM = {
+    "full": 300.0, "no_number_block": 215.0, "compact": 160.0, "split": 240.0, "tented": 240.0,
+}  # fmt: skip
 KEYBOARD_LEFT_MM = 150.0
 """Edges of the keyboard from the B key, mm. Source: house-keyboard."""
 HOME_ROW_TO_FRONT_MM = 70.0
@@ -51,6 +53,7 @@ class Span:
 class Chair:
     """A chair: loaded seat height over the floor, the rest over the seat; mm."""
 
+    kind: str | None = None
     seat: Span | None = None
     depth: Span | None = None
     armrests: Literal["none", "fixed", "adjustable"] | None = None
@@ -72,7 +75,7 @@ class Desk:
 class Keyboard:
     """A keyboard; thickness at the home row, mm."""
 
-    kind: Literal["full", "no_number_block", "compact"] | None = None
+    kind: Literal["full", "no_number_block", "compact", "split", "tented"] | None = None
     thickness: float | None = None
 
 

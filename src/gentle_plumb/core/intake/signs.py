@@ -1,0 +1,93 @@
+"""Warning signs: what has to be seen by somebody else before anything is adjusted.
+
+A ticked sign never keeps anybody from recording; it keeps a visit from being completed until
+what was done about it is written down. Source: house-signs.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Literal
+
+Urgency = Literal["urgent", "clinician"]
+
+URGENCY: dict[Urgency, str] = {
+    "urgent": "Stop and seek care now",
+    "clinician": "See a clinician first",
+}
+
+
+@dataclass(frozen=True, kw_only=True)
+class Sign:
+    """A warning sign in the words it is asked with."""
+
+    id: str
+    urgency: Urgency
+    label: str
+
+
+SIGNS: dict[str, Sign] = {
+    sign.id: sign
+    for sign in (
+        Sign(id="saddle", urgency="urgent",
+             label="Loss of bladder or bowel control, or numbness around the saddle"),
+        Sign(id="sudden", urgency="urgent",
+             label="Sudden weakness, drooping face or trouble speaking"),
+        Sign(id="chest", urgency="urgent", label="Chest pain or breathlessness"),
+        Sign(id="headache", urgency="urgent", label="A new severe headache"),
+        Sign(id="sight", urgency="urgent", label="Loss of sight"),
+        Sign(id="fall", urgency="clinician", label="A recent fall or accident with pain"),
+        Sign(id="fever", urgency="clinician",
+             label="Fever or unexplained weight loss with back pain"),
+        Sign(id="night", urgency="clinician",
+             label="Pain at night that no position eases"),
+        Sign(id="tingling", urgency="clinician",
+             label="Numbness, tingling or weakness that stays or spreads"),
+        Sign(id="calf", urgency="clinician", label="A hot, swollen calf"),
+    )
+}  # fmt: skip
+
+
+@dataclass(frozen=True, kw_only=True)
+class Ticked:
+    """A sign that is there: ``done`` is what was done about it, None while nothing is written.
+
+    ``path`` is the field that says so, ``done_path`` the one that waits for the answer.
+    """
+
+    id: str
+    urgency: Urgency
+    label: str
+    done: str | None
+    done_path: str
+
+
+def ticked_signs(entries: Mapping[str, float | str | None]) -> list[Ticked]:
+    """Every sign that is there, the most urgent first.
+
+    Parameters
+    ----------
+    entries : mapping
+        The values of a visit by path.
+
+    """
+    found = [
+        Ticked(id=sign.id, urgency=sign.urgency, label=sign.label,
+               done=_text(entries, f"ask.sign.{sign.id}.done"),
+               done_path=f"ask.sign.{sign.id}.done")
+        for sign in SIGNS.values()
+        if entries.get(f"ask.sign.{sign.id}") == "yes"
+    ]  # fmt: skip
+    other = entries.get("ask.warning")
+    if other in ("urgent", "clinician"):
+        found.append(
+            Ticked(id="other", urgency=other, label="Another sign",  # type: ignore[arg-type]
+                   done=_text(entries, "ask.warning_done"), done_path="ask.warning_done")
+        )  # fmt: skip
+    return sorted(found, key=lambda sign: sign.urgency != "urgent")
+
+
+def _text(entries: Mapping[str, float | str | None], path: str) -> str | None:
+    value = entries.get(path)
+    return value if isinstance(value, str) and value.strip() else None

@@ -1,0 +1,133 @@
+"""Habits seen after some minutes of work: one mark each on the figure.
+
+``at`` names the joint of the drawn pose the mark is tied to. ``deg`` is what the habit counts
+for in the strain sum when no photograph measures it: a stated, cautious stand-in for degrees
+outside the joint's band. Source: house-habits.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
+Posture = Literal["seated", "standing", "either"]
+
+HABIT_OFTEN: dict[str, str] = {
+    "now_and_then": "Now and then",
+    "often": "Often",
+    "nearly_always": "Nearly always",
+}
+SHARE: dict[str, float] = {"now_and_then": 0.15, "often": 0.45, "nearly_always": 0.85}
+"""Share of the time a habit is taken to be there; ``often`` where nobody said. Source: house-habits."""
+SIDES: dict[str, str] = {"left": "Left", "right": "Right", "both": "Both"}
+
+
+@dataclass(frozen=True, kw_only=True)
+class Habit:
+    """One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked."""
+
+    id: str
+    label: str
+    at: At
+    posture: Posture
+    joint: str
+    region: str
+    deg: float
+    why: str
+    do: str
+    sided: bool = False
+
+
+def _habit(id: str, label: str, at: At, joint: str, region: str, deg: float, why: str, do: str,
+           *, posture: Posture = "seated", sided: bool = False) -> Habit:  # fmt: skip
+    return Habit(id=id, label=label, at=at, posture=posture, joint=joint, region=region, deg=deg,
+                 why=why, do=do, sided=sided)  # fmt: skip
+
+
+HABITS: dict[str, Habit] = {
+    habit.id: habit
+    for habit in (
+        _habit("head_ahead", "Head ahead of the shoulders", "head", "neck", "neck", 15,
+               "The neck's muscles hold the head's weight out in front.",
+               "Bring the picture nearer or enlarge the text; then look again.",
+               posture="either"),
+        _habit("chin_lifted", "Chin lifted", "eye", "neck", "neck", 12,
+               "The neck bends back to read, most of all through a lower lens.",
+               "Lower the screen until top and bottom are read with the chin level.",
+               posture="either"),
+        _habit("head_down", "Head bent down to keys or paper", "head", "neck", "neck", 20,
+               "The neck stays bent as long as the eyes are down.",
+               "Paper on a holder beside the picture; touch typing or a raised keyboard back edge "
+               "for those who look at the keys."),
+        _habit("head_turned", "Head turned to one side", "ear", "neck", "neck", 15,
+               "The neck's joints stay turned at one end.",
+               "What is looked at most stands straight ahead.", sided=True),
+        _habit("shoulders_raised", "Shoulders raised", "shoulder", "upper_arm", "shoulder", 15,
+               "The muscle from neck to shoulder never rests.",
+               "Lower the keys or raise the seat; armrests under the elbow, not above.",
+               posture="either", sided=True),
+        _habit("shoulders_rounded", "Shoulders rounded forward", "shoulder", "upper_arm",
+               "shoulder", 12, "Chest short, blades apart: the arms hang on the neck.",
+               "Bring keys and mouse nearer; sit back first.", posture="either"),
+        _habit("elbow_ahead", "Elbow ahead of the body", "elbow", "upper_arm", "shoulder", 15,
+               "The shoulder carries the arm out in front.",
+               "Keys and mouse nearer, chair closer to the desk.", posture="either", sided=True),
+        _habit("elbow_out", "Elbow away from the side", "elbow", "upper_arm", "shoulder", 15,
+               "The shoulder holds the arm out to the side.",
+               "Bring the mouse in; a shorter keyboard; armrests narrower.",
+               posture="either", sided=True),
+        _habit("elbow_below_edge", "Elbow lower than the desk's edge", "elbow", "elbow",
+               "forearm", 12, "The forearm climbs to the keys and presses on the edge.",
+               "Raise the seat, with a footrest if feet then hang, or lower the desk."),
+        _habit("wrist_back", "Wrist bent back", "hand", "wrist", "wrist", 20,
+               "The tendons run round a corner, the tunnel narrows.",
+               "Fold the keyboard's feet in; keys lower or flatter.",
+               posture="either", sided=True),
+        _habit("wrist_outwards", "Wrist turned outwards", "hand", "wrist", "wrist", 12,
+               "The hand is bent towards the little finger on every key.",
+               "Keyboard on the middle of the letter block; a split one where the trunk is broad.",
+               posture="either", sided=True),
+        _habit("wrist_on_edge", "Wrist resting on an edge", "hand", "wrist", "wrist", 15,
+               "The edge presses on nerve and tendons.",
+               "Rest the forearm, not the wrist; round or pad the edge.",
+               posture="either", sided=True),
+        _habit("back_free", "Back away from the backrest", "back", "trunk", "lower_back", 10,
+               "The back holds itself all day.",
+               "Shorten the seat or bring the work nearer; bottom to the back of the seat."),
+        _habit("perching", "Perching on the seat's edge", "hip", "trunk", "lower_back", 15,
+               "Neither back nor thighs are carried.",
+               "Find out what is too far or too high; then the seat's depth."),
+        _habit("slumping", "Slumping", "back", "trunk", "lower_back", 20,
+               "The lower back hangs in its ligaments.",
+               "Lumbar pad to the small of the back, recline a little, move more often."),
+        _habit("feet_hanging", "Feet hanging", "ankle", "knee", "hip", 15,
+               "The seat's edge presses under the thigh.",
+               "Lower the seat, or a footrest where the desk forbids it."),
+        _habit("feet_tucked", "Feet tucked under", "ankle", "knee", "knee", 20,
+               "Knees are sharply bent, the pelvis tips.",
+               "A firm place for the feet in front; seat not too high."),
+        _habit("legs_crossed", "Legs crossed", "knee", "hip", "hip", 12,
+               "The pelvis stands askew and the back bends sideways.",
+               "Feet flat, room under the desk; change the leg at least.", sided=True),
+        _habit("knees_high", "Knees above the hips", "knee", "hip", "lower_back", 15,
+               "The pelvis rolls back and the lower back rounds.", "Raise the seat."),
+        _habit("weight_one_leg", "Weight on one leg", "ankle", "hip", "hip", 12,
+               "One hip carries all.", "A low rail, one foot on it in turn.",
+               posture="standing", sided=True),
+        _habit("hip_pushed", "Hip pushed aside", "hip", "hip", "lower_back", 15,
+               "The back hangs sideways in its ligaments.",
+               "Wide stance, a rail; shorter standing spells.", posture="standing", sided=True),
+        _habit("leaning_on_desk", "Leaning on the desk", "hand", "trunk", "lower_back", 12,
+               "The back bends and the wrists carry.",
+               "Raise the surface to the elbow; sit sooner.", posture="standing"),
+        _habit("twisting", "Twisting to paper or screen", "back", "trunk", "lower_back", 15,
+               "The trunk stays turned under load.",
+               "What is used together lies together, straight ahead.",
+               posture="either", sided=True),
+        _habit("phone_shoulder", "Phone held with the shoulder", "ear", "neck", "neck", 30,
+               "Neck bent and shoulder raised at once.", "A headset.",
+               posture="either", sided=True),
+    )
+}  # fmt: skip
+"""All habits, by identifier, from the head down."""
