@@ -1,0 +1,19 @@
+"""Photographs: landmarks, the camera, and the angles read from them with their errors."""
+
+from .landmarks import LANDMARKS, VIEWS, Landmark, View
+from .measures import MEASURES, Measure
+from .reading import (
+    ASKEW_DEG,
+    NEAREST_MM,
+    SLIP_DEG,
+    Photo,
+    PhotoReading,
+    Reading,
+    Warn,
+    read_photo,
+)
+
+__all__ = [
+    "ASKEW_DEG", "LANDMARKS", "MEASURES", "NEAREST_MM", "SLIP_DEG", "VIEWS", "Landmark", "Measure",
+    "Photo", "PhotoReading", "Reading", "View", "Warn", "read_photo",
+]  # fmt: skip

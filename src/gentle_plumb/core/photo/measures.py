@@ -1,0 +1,123 @@
+"""What is read from landmarks in the body's plane: plumb offsets, joint angles, gaze.
+
+Points are mm in the client's plane, x forward (from behind: to the client's right), y up. Angles
+in degrees. Signs::
+
+    neck   line from the seventh vertebra to the ear, from plumb, forward positive
+    trunk  line from hip to shoulder, from plumb, forward positive, reclined negative
+    elbow, hip, knee   the included angle, straight is 180
+    wrist  hand against the forearm, bent back positive, straight is 0
+    gaze   line from the eye, from level, up positive
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from math import atan2, degrees, hypot
+from typing import Literal
+
+from .landmarks import View
+
+Point = tuple[float, float]
+Points = Mapping[str, Point]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Measure:
+    """One thing read: from which landmarks, and how."""
+
+    id: str
+    label: str
+    unit: Literal["mm", "deg"]
+    view: View
+    points: tuple[str, ...]
+    read: Callable[[Points], float]
+    joint: str = ""
+    standing_only: bool = False
+    plumb: bool = True
+
+
+def from_plumb(low: Point, high: Point) -> float:
+    """Angle of a line from plumb, towards positive x positive, degrees.
+
+    >>> round(from_plumb((0, 0), (100, 100)), 1)
+    45.0
+    """
+    return degrees(atan2(high[0] - low[0], high[1] - low[1]))
+
+
+def from_level(start: Point, end: Point) -> float:
+    """Angle of a line from level, up positive, degrees.
+
+    >>> round(from_level((0, 0), (100, -100)), 1)
+    -45.0
+    """
+    return degrees(atan2(end[1] - start[1], end[0] - start[0]))
+
+
+def included(one: Point, corner: Point, other: Point) -> float:
+    """The angle at a corner, 0 to 180 degrees.
+
+    >>> round(included((0, 10), (0, 0), (10, 0)), 1)
+    90.0
+    """
+    a = (one[0] - corner[0], one[1] - corner[1])
+    b = (other[0] - corner[0], other[1] - corner[1])
+    cross, dot = a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]
+    return degrees(atan2(abs(cross), dot)) if hypot(cross, dot) > 0 else 0.0
+
+
+def bent_back(elbow: Point, wrist: Point, knuckle: Point) -> float:
+    """How far the hand is bent back against the forearm, degrees, -180 to 180.
+
+    >>> round(bent_back((0, 0), (100, 0), (200, 50)), 1)
+    26.6
+    """
+    turn = from_level(wrist, knuckle) - from_level(elbow, wrist)
+    return (turn + 180.0) % 360.0 - 180.0
+
+
+def _side(id: str, label: str, unit: Literal["mm", "deg"], points: str,
+          read: Callable[..., float], **more: object) -> Measure:  # fmt: skip
+    names = tuple(points.split())
+    return Measure(id=id, label=label, unit=unit, view="side", points=names,
+                   read=lambda at: read(*(at[name] for name in names)), **more)  # type: ignore[arg-type]  # fmt: skip
+
+
+def _rear(id: str, label: str, unit: Literal["mm", "deg"], points: str,
+          read: Callable[..., float]) -> Measure:  # fmt: skip
+    names = tuple(points.split())
+    return Measure(id=id, label=label, unit=unit, view="rear", points=names,
+                   read=lambda at: read(*(at[name] for name in names)))  # fmt: skip
+
+
+def _ahead(of: Point, what: Point) -> float:
+    return what[0] - of[0]
+
+
+MEASURES: tuple[Measure, ...] = (
+    _side("ear_shoulder", "Ear ahead of the shoulder", "mm", "shoulder ear", _ahead),
+    _side("shoulder_hip", "Shoulder ahead of the hip", "mm", "hip shoulder", _ahead),
+    _side("hip_ankle", "Hip ahead of the ankle", "mm", "ankle hip", _ahead, standing_only=True),
+    _side("neck", "Neck forward", "deg", "c7 ear", from_plumb, joint="neck"),
+    _side("trunk", "Trunk forward", "deg", "hip shoulder", from_plumb, joint="trunk"),
+    _side("elbow", "Elbow", "deg", "shoulder elbow wrist", included, joint="elbow", plumb=False),
+    _side("wrist", "Wrist bent back", "deg", "elbow wrist knuckle", bent_back, joint="wrist",
+          plumb=False),
+    _side("hip", "Hip", "deg", "shoulder hip knee", included, joint="hip", plumb=False),
+    _side("knee", "Knee", "deg", "hip knee ankle", included, joint="knee", plumb=False),
+    _side("gaze_top", "Gaze to the screen's top", "deg", "eye screen_top", from_level),
+    _side("gaze_bottom", "Gaze to the screen's bottom", "deg", "eye screen_bottom", from_level),
+    _rear("shoulder_line", "Right shoulder lower", "deg", "shoulder_left shoulder_right",
+          lambda left, right: -from_level(left, right)),
+    _rear("hip_line", "Right hip lower", "deg", "hip_left hip_right",
+          lambda left, right: -from_level(left, right)),
+    _rear("lean", "Neck to the right of the hips", "mm", "c7 hip_left hip_right",
+          lambda c7, left, right: c7[0] - (left[0] + right[0]) / 2),
+    _rear("arm_left", "Left upper arm outwards", "deg", "shoulder_left elbow_left",
+          lambda shoulder, elbow: from_plumb(elbow, shoulder)),
+    _rear("arm_right", "Right upper arm outwards", "deg", "shoulder_right elbow_right",
+          lambda shoulder, elbow: -from_plumb(elbow, shoulder)),
+)  # fmt: skip
+"""All that can be read, from the head down."""
