@@ -1,5 +1,11 @@
-"""What is off, why it matters, what to do."""
+"""What is off, why it matters, what to do; and what it adds up to."""
 
-from .rules import Finding, findings
+from .facts import Facts, Felt
+from .finding import MARKED_MIN, STRONG_MIN, Finding, grade
+from .judge import findings
+from .strain import CAP_DEG, REGION_LABELS, Strain, StrainPart, strain_by_region, strain_minutes
 
-__all__ = ["Finding", "findings"]
+__all__ = [
+    "CAP_DEG", "MARKED_MIN", "REGION_LABELS", "STRONG_MIN", "Facts", "Felt", "Finding", "Strain",
+    "StrainPart", "findings", "grade", "strain_by_region", "strain_minutes",
+]  # fmt: skip

@@ -1,11 +1,22 @@
 """The record of a visit: its fields, how they are read, and the case they make."""
 
-from .fields import FIELDS, STEPS, Field, StepId, field_of
+from .fields import FAMILIES, FIELDS, STEPS, Field, StepId, applies, field_of
+from .pieces import PIECES, Piece, paths_of
 from .progress import StepProgress, progress
 from .reading import read_typed
-from .to_case import Entries, case_from, hours_at_desk, overrules, settings_left
+from .to_case import (
+    Entries,
+    PhotoFile,
+    case_from,
+    display_offset,
+    hours_at_desk,
+    overrules,
+    photos_from,
+    settings_left,
+)
 
 __all__ = [
-    "FIELDS", "STEPS", "Entries", "Field", "StepId", "StepProgress", "case_from", "field_of",
-    "hours_at_desk", "overrules", "progress", "read_typed", "settings_left",
+    "FAMILIES", "FIELDS", "PIECES", "STEPS", "Entries", "Field", "PhotoFile", "Piece", "StepId",
+    "StepProgress", "applies", "case_from", "display_offset", "field_of", "hours_at_desk",
+    "overrules", "paths_of", "photos_from", "progress", "read_typed", "settings_left",
 ]  # fmt: skip

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from ..body import DIMENSIONS, NEEDED, resolve_readings
 from ..fit import FitResult, FitRow
-from .fields import FIELDS, STEPS, StepId
+from .fields import FIELDS, STEPS, StepId, applies
 from .to_case import Entries, readings_of
 
 
@@ -28,14 +28,14 @@ class StepProgress:
 
 
 def _by_fields(step: StepId, entries: Entries) -> StepProgress:
-    missing: list[str] = []
-    needed = [field for field in FIELDS.values() if field.step == step and field.needed]
-    laptop = entries.get("look.screen.kind") == "laptop"
-    for field in needed:
-        if laptop and field.id in ("look.screen.diagonal", "look.screen.aspect"):
-            continue
-        if entries.get(field.id) is None:
-            missing.append(f"{field.group}: {field.label}")
+    withheld = entries.get("ask.consent.notes") in ("no", "withdrawn")
+    needed = [
+        field
+        for field in FIELDS.values()
+        if field.step == step and field.needed and applies(field, entries)
+        and not (field.health and withheld and field.id != "ask.warning")
+    ]  # fmt: skip
+    missing = [f"{field.group}: {field.label}" for field in needed if entries.get(field.id) is None]
     return StepProgress(
         step=step, label=STEPS[step], done=len(needed) - len(missing), needed=len(needed),
         next=missing[0] if missing else None,

@@ -70,6 +70,8 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
             return text
         case "date":
             return _date(field, text)
+        case "point":
+            return _point(field, text)
         case "text":
             if len(text) > LONGEST_TEXT:
                 raise ValueOutOfRange(
@@ -78,6 +80,18 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
                     message=f"{field.label}: {len(text)} characters are more than {LONGEST_TEXT}.",
                 )  # fmt: skip
             return text
+
+
+def _point(field: Field, text: str) -> str:
+    """A point of a picture, as ``x y`` in px from its upper left corner, to a tenth."""
+    found = re.fullmatch(r"(\d{1,6}(?:\.\d{1,4})?)[ ,]+(\d{1,6}(?:\.\d{1,4})?)", text)
+    if found is None:
+        raise UnreadableValue(
+            field=field.id, value=text, unit=field.unit,
+            message=f"{field.label}: “{text}” is no point. Give x and y in px, as 812.5 344.",
+        )  # fmt: skip
+    x, y = (_in_range(field, text, float(part), "mm") for part in found.groups())
+    return f"{x:.1f} {y:.1f}"
 
 
 def _date(field: Field, text: str) -> str:

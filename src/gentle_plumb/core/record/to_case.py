@@ -2,17 +2,30 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from typing import Literal
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
 
 from ..body import DIMENSIONS, Body, BodyValue, Sex, resolve_readings
 from ..fit import Case
 from ..fit.case import Lens
+from ..photo import LANDMARKS, Photo
 from ..workstation import Chair, Desk, Keyboard, Mouse, Screen, Settings, Span, Workstation
+from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
+from ..workstation.kinds import FIXED_DESKS
 from .fields import MEASURED, READINGS, SEATED_SET, STANDING_SET, TASKS
 
 Entries = Mapping[str, float | str | None]
 """Path of a field to its value: mm, number, choice, text."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class PhotoFile:
+    """A kept photograph: its size in px, and its field of view where the camera told it."""
+
+    id: str
+    width: int
+    height: int
+    fov_deg: float | None = None
 
 
 def _number(entries: Entries, path: str) -> float | None:
@@ -50,45 +63,101 @@ def body_from(entries: Entries, sex: Sex | None) -> Body:
     return Body(values=values, sex=sex, posture="erect" if erect else "as_they_work")
 
 
-def _desk(entries: Entries) -> Desk:
-    kind: Literal["fixed", "sit_stand"] | None = {
-        "fixed": "fixed", "sit_stand": "sit_stand"
-    }.get(str(entries.get("look.desk.kind")))  # type: ignore[assignment]  # fmt: skip
+def _shift(span: Span | None, by: float | None) -> Span | None:
+    return Span(low=span.low + by, high=span.high + by) if span and by is not None else None
+
+
+def _chair(entries: Entries) -> Chair:
+    """A chair; a wheelchair's seat is fixed as found, since nobody moves it here."""
+    kind = _text(entries, "look.chair.kind")
+    seat = _shift(
+        _span(entries, "look.chair.seat_min", "look.chair.seat_max"),
+        -(_number(entries, "look.chair.sink") or 0.0),
+    )
+    if kind == "wheelchair":
+        at = _number(entries, "look.found.seat")
+        seat = Span(low=at, high=at) if at is not None else None
+    bare = kind == "stool" or _text(entries, "look.chair.lumbar_kind") == "none"
+    return Chair(
+        kind=kind,
+        seat=seat,
+        depth=_span(entries, "look.chair.depth_min", "look.chair.depth_max"),
+        armrests=_text(entries, "look.chair.armrests"),  # type: ignore[arg-type]
+        armrest=_span(entries, "look.chair.armrest_min", "look.chair.armrest_max"),
+        lumbar=None if bare else _span(entries, "look.chair.lumbar_min", "look.chair.lumbar_max"),
+    )
+
+
+def _desk_surface(entries: Entries, kind: str | None) -> Span | None:
+    """How high what the keyboard stands on can be: desk, tray, deck or cart's tray."""
+    if entries.get("look.tray.there") == "yes":
+        below = _span(entries, "look.tray.below_min", "look.tray.below_max")
+        over = _number(entries, "look.tray.desk")
+        moving = _span(entries, "look.desk.surface_min", "look.desk.surface_max")
+        desk = Span(low=over, high=over) if over is not None else None
+        desk = moving if kind == "sit_stand" and moving is not None else desk
+        if below is None or desk is None:
+            return None
+        return Span(low=desk.low - below.high, high=desk.high - below.low)
+    if kind == "platform":
+        deck = _span(entries, "look.platform.keys_min", "look.platform.keys_max")
+        return _shift(deck, _number(entries, "look.platform.desk"))
+    if kind == "cart":
+        return _span(entries, "look.cart.tray_min", "look.cart.tray_max")
     surface = _span(entries, "look.desk.surface_min", "look.desk.surface_max")
-    if kind == "fixed":
+    if kind in FIXED_DESKS:
         at = _number(entries, "look.found.surface")
         at = at if at is not None else surface.low if surface is not None else None
-        surface = Span(low=at, high=at) if at is not None else None
+        return Span(low=at, high=at) if at is not None else None
+    return surface
+
+
+def _desk(entries: Entries) -> Desk:
+    kind = _text(entries, "look.desk.kind")
+    tray = entries.get("look.tray.there") == "yes"
     return Desk(
-        kind=kind,
-        surface=surface,
-        thickness=_number(entries, "look.desk.thickness"),
+        kind=None if kind is None else "fixed" if kind in FIXED_DESKS else "sit_stand",
+        surface=_desk_surface(entries, kind),
+        thickness=_number(entries, "look.tray.thickness" if tray else "look.desk.thickness"),
         depth=_number(entries, "look.desk.depth"),
     )
 
 
 def _screen(entries: Entries) -> Screen:
+    """The main screen. A laptop with keys of its own apart is a screen that can be raised.
+
+    On a tray or a platform the screen does not stand on the keyboard's surface: how high it
+    goes over that is left unknown rather than guessed.
+    """
+    kind = _text(entries, "look.screen.kind")
+    top = _span(entries, "look.screen.top_min", "look.screen.top_max")
+    apart = entries.get("look.tray.there") == "yes" or entries.get("look.desk.kind") in (
+        "platform", "cart")  # fmt: skip
+    if kind == "laptop":
+        joined = entries.get("look.screen.keys") != "separate"
+        return Screen(
+            kind="laptop" if joined else "monitor",
+            height=None if joined else LAPTOP_PICTURE_HEIGHT_MM,
+            width=None if joined else LAPTOP_PICTURE_HEIGHT_MM * ASPECTS["16:10"],
+            top_above_surface=None if joined or apart else top,
+            depth_behind=None if joined else 0.0,
+        )
     diagonal = _number(entries, "look.screen.diagonal")
     aspect = _text(entries, "look.screen.aspect")
     size = Screen.picture(diagonal, aspect) if diagonal is not None and aspect else (None, None)
     return Screen(
-        kind=_text(entries, "look.screen.kind"),  # type: ignore[arg-type]
+        kind=None if kind is None else "monitor",
         width=size[0],
         height=size[1],
-        top_above_surface=_span(entries, "look.screen.top_min", "look.screen.top_max"),
+        top_above_surface=None if apart else top,
         depth_behind=_number(entries, "look.screen.depth_behind"),
+        tilt_deg=_span(entries, "look.screen.tilt_min", "look.screen.tilt_max"),
     )
 
 
 def _workstation(entries: Entries) -> Workstation:
     return Workstation(
-        chair=Chair(
-            seat=_span(entries, "look.chair.seat_min", "look.chair.seat_max"),
-            depth=_span(entries, "look.chair.depth_min", "look.chair.depth_max"),
-            armrests=_text(entries, "look.chair.armrests"),  # type: ignore[arg-type]
-            armrest=_span(entries, "look.chair.armrest_min", "look.chair.armrest_max"),
-            lumbar=_span(entries, "look.chair.lumbar_min", "look.chair.lumbar_max"),
-        ),
+        chair=_chair(entries),
         desk=_desk(entries),
         keyboard=Keyboard(
             kind=_text(entries, "look.keyboard.kind"),  # type: ignore[arg-type]
@@ -138,6 +207,40 @@ def case_from(entries: Entries, *, sex: Sex | None = None) -> Case:
     )
 
 
+def display_offset(entries: Entries) -> float | None:
+    """What the desk's display has to be added to for the true height, mm; None where unknown.
+
+    One pair of readings in the same setting: tape less display.
+    """
+    reads = _number(entries, "look.desk.display_reads")
+    tape = _number(entries, "look.desk.display_tape")
+    shown = entries.get("look.desk.display") == "yes"
+    return tape - reads if shown and reads is not None and tape is not None else None
+
+
+def photos_from(entries: Entries, sizes: Iterable[PhotoFile]) -> list[Photo]:
+    """The photographs of a visit with what was said of them and placed on them."""
+    return [_photo(entries, file) for file in sizes]
+
+
+def _photo(entries: Entries, file: PhotoFile) -> Photo:
+    start = f"look.photo.{file.id}"
+    points: dict[str, tuple[float, float]] = {}
+    for name in LANDMARKS:
+        at = _text(entries, f"{start}.{name}")
+        if at is not None:
+            x, y = at.split()
+            points[name] = (float(x), float(y))
+    return Photo(
+        id=file.id, width=file.width, height=file.height, fov_deg=file.fov_deg, points=points,
+        view="rear" if entries.get(f"{start}.view") == "rear" else "side",
+        posture="standing" if entries.get(f"{start}.posture") == "standing" else "seated",
+        when="after" if entries.get(f"{start}.when") == "after" else "before",
+        known_mm=_number(entries, f"{start}.known"),
+        camera_mm=_number(entries, f"{start}.camera"),
+    )  # fmt: skip
+
+
 def overrules(entries: Entries) -> tuple[Settings, Settings]:
     """The practitioner's own numbers, seated and standing."""
     return _settings(entries, "work.seated", None), _settings(entries, "work.standing", None)
@@ -155,6 +258,6 @@ def hours_at_desk(entries: Entries) -> float:
 
 
 __all__ = [
-    "STANDING_SET", "Entries", "body_from", "case_from", "hours_at_desk", "overrules",
-    "readings_of", "settings_left",
+    "STANDING_SET", "Entries", "PhotoFile", "body_from", "case_from", "display_offset",
+    "hours_at_desk", "overrules", "photos_from", "readings_of", "settings_left",
 ]  # fmt: skip

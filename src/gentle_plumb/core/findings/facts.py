@@ -1,0 +1,96 @@
+"""What the rules look at: the record, the fit, the photographs, the hours."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from functools import cached_property
+
+from ..fit import Case, FitResult
+from ..intake import OFTEN, REGIONS
+from ..photo import PhotoReading
+from ..units import LengthUnit
+
+Entries = Mapping[str, float | str | None]
+
+STANDS = frozenset({"sit_stand"})
+
+
+@dataclass(frozen=True, kw_only=True)
+class Felt:
+    """Discomfort in one region of the map."""
+
+    region: str
+    label: str
+    load: str
+    strength: float
+    often: str | None
+    since: str | None
+    eases: str | None
+
+    @property
+    def text(self) -> str:
+        """In words: ``Small of the back 6 of 10, every day``."""
+        often = f", {OFTEN[self.often].lower()}" if self.often in OFTEN else ""
+        return f"{self.label} {self.strength:g} of 10{often}"
+
+
+@dataclass(frozen=True, kw_only=True)
+class Facts:
+    """Everything known of a visit that a rule may look at."""
+
+    entries: Entries
+    case: Case
+    result: FitResult
+    photos: tuple[PhotoReading, ...] = ()
+    unit: LengthUnit = "mm"
+    texts: Mapping[str, str] = field(default_factory=dict)
+
+    def text(self, path: str) -> str | None:
+        """A text or choice of the record."""
+        value = self.entries.get(path)
+        return value if isinstance(value, str) else None
+
+    def number(self, path: str) -> float | None:
+        """A number or length of the record."""
+        value = self.entries.get(path)
+        return float(value) if isinstance(value, int | float) else None
+
+    @cached_property
+    def standing_share(self) -> float:
+        """Share of the hours at the desk that are spent standing now; 0 where not recorded."""
+        standing, whole = self.number("ask.standing_hours"), sum(self.case.hours.values())
+        if not standing or not whole:
+            return 0.0
+        return min(1.0, standing / whole)
+
+    def hours(self, tasks: tuple[str, ...], posture: str = "seated") -> float | None:
+        """Hours a day of these tasks in a posture; None where no hours are recorded at all."""
+        if not self.case.hours:
+            return None
+        whole = sum(self.case.hours.get(task, 0.0) for task in tasks)
+        share = self.standing_share
+        return whole * (share if posture == "standing" else 1 - share)
+
+    @cached_property
+    def felt(self) -> tuple[Felt, ...]:
+        """Discomfort, the strongest first."""
+        found = []
+        for id, region in REGIONS.items():
+            start = f"ask.discomfort.{id}"
+            strength = self.number(start)
+            if strength:
+                found.append(
+                    Felt(region=id, label=region.label, load=region.load, strength=strength,
+                         often=self.text(f"{start}.often"), since=self.text(f"{start}.since"),
+                         eases=self.text(f"{start}.eases"))
+                )  # fmt: skip
+        return tuple(sorted(found, key=lambda felt: -felt.strength))
+
+    @cached_property
+    def watched(self) -> bool:
+        """Whether somebody has marked a habit, so that what is not marked was not seen."""
+        return any(
+            path.startswith("look.habit.") and value == "seen"
+            for path, value in self.entries.items()
+        )

@@ -1,0 +1,69 @@
+"""What comes of a rule."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+State = Literal["holds", "off", "not assessable"]
+Severity = Literal["slight", "marked", "strong"]
+Verdict = Literal["accepted", "dismissed"]
+
+MARKED_MIN = 15.0
+STRONG_MIN = 60.0
+"""Load minutes a day from which a finding is marked, and strong. Source: house-severity."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Finding:
+    """One rule held against one visit.
+
+    ``id`` is stable from visit to visit (``seated.seat``, ``habit_slumping``). ``cause`` is what
+    was found, ``why`` what it does, ``instruction`` what to do, ``left`` what the equipment leaves
+    undone. ``over_deg`` is how far a joint is outside its band. ``minutes`` is how far off times
+    how long a day, ``sum`` that arithmetic in words; both None where hours are not recorded.
+    ``evidence`` is what was seen or measured; ``felt`` what the client feels in that region and
+    never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
+    practitioner's.
+    """
+
+    id: str
+    subject: str
+    title: str
+    state: State
+    cause: str
+    why: str = ""
+    instruction: str = ""
+    reason: str | None = None
+    key: str = ""
+    posture: str = "seated"
+    left: str | None = None
+    region: str = ""
+    joint: str = ""
+    over_deg: float | None = None
+    minutes: float | None = None
+    sum: str | None = None
+    severity: Severity | None = None
+    evidence: tuple[str, ...] = ()
+    felt: tuple[str, ...] = ()
+    source: str = ""
+    safety: bool = False
+    health: bool = False
+    own: bool = False
+    verdict: Verdict | None = None
+    words: str | None = None
+    dismissed_for: str | None = None
+
+
+def grade(minutes: float | None, *, safety: bool = False) -> Severity | None:
+    """How severe: by load minutes a day; what is unsafe is strong at any length of time.
+
+    >>> grade(14), grade(15), grade(75), grade(None, safety=True)
+    ('slight', 'marked', 'strong', 'strong')
+
+    """
+    if safety:
+        return "strong"
+    if minutes is None:
+        return None
+    return "strong" if minutes >= STRONG_MIN else "marked" if minutes >= MARKED_MIN else "slight"

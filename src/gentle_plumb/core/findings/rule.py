@@ -1,0 +1,96 @@
+"""The few kinds of rule that the files in ``rules/`` are written with.
+
+A rule compares one thing with its band and says, where it is outside, why that matters and what
+to do. Every threshold names its source. Kinds::
+
+    Answer    a choice in the record that is not in order
+    Amount    a number or length in the record, with least and most
+    Angle     something read from a photograph, with least and most
+    Pair      two numbers or lengths of the record held against each other
+
+Rules about settings (:mod:`.rules.settings`) and habits (:mod:`.rules.habits`) are tables of
+words over what the fit and the list of habits already say.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+SEATED_TASKS = ("typing", "mouse", "reading", "paper", "writing", "calls", "meetings", "thinking")
+SCREEN_TASKS = ("typing", "mouse", "reading", "meetings", "thinking")
+HAND_TASKS = ("typing", "mouse")
+PAPER_TASKS = ("paper", "writing")
+"""Tasks whose hours count for a rule: all at the desk, eyes on a screen, hands on keys, on paper."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Rule:
+    """What every kind has.
+
+    ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
+    count; ``share`` is how much of that time it is there.
+    """
+
+    id: str
+    title: str
+    why: str
+    do: str
+    source: str
+    region: str = ""
+    joint: str = ""
+    tasks: tuple[str, ...] = SEATED_TASKS
+    share: float = 1.0
+    safety: bool = False
+    health: bool = False
+
+
+@dataclass(frozen=True, kw_only=True)
+class Answer(Rule):
+    """Off where ``path`` has one of ``wrong``. ``weight`` 0 to 1 is how far off that counts.
+
+    ``deg`` counts for the strain sum where a joint pays. ``only_if`` names another answer that
+    must hold for the rule to make sense.
+    """
+
+    path: str
+    wrong: tuple[str, ...]
+    weight: float = 0.25
+    deg: float = 0.0
+    only_if: tuple[str, tuple[str, ...]] | None = None
+    asked: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Amount(Rule):
+    """Off where the number at ``path`` is under ``least`` or over ``most``.
+
+    Lengths in mm; what is off counts by its share of the limit, 1 at the most.
+    """
+
+    path: str
+    least: float | None = None
+    most: float | None = None
+    only_if: tuple[str, tuple[str, ...]] | None = None
+    deg_per_unit: float = 0.0
+
+
+@dataclass(frozen=True, kw_only=True)
+class Angle(Rule):
+    """Off where a photograph's ``reading`` is outside by more than its own error."""
+
+    reading: str
+    least: float | None = None
+    most: float | None = None
+    under: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Pair(Rule):
+    """Off where ``fails`` says so of two values of the record; ``words`` tells the two apart."""
+
+    paths: tuple[str, str]
+    fails: Callable[[float, float], bool]
+    words: str
+    weight: float = 0.5
+    only_if: tuple[str, tuple[str, ...]] | None = None

@@ -1,0 +1,15 @@
+"""Rules about habits: each habit marked is off; its words stand in the list of habits."""
+
+from __future__ import annotations
+
+from ...observed import HABITS
+from ..rule import Answer
+
+HABIT_RULES: tuple[Answer, ...] = tuple(
+    Answer(
+        id=f"habit_{habit.id}", title=habit.label, path=f"look.habit.{habit.id}",
+        wrong=("seen",), deg=habit.deg, source="house-habits", why=habit.why, do=habit.do,
+        region=habit.region, joint=habit.joint,
+    )
+    for habit in HABITS.values()
+)  # fmt: skip

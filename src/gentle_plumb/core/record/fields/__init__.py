@@ -1,0 +1,63 @@
+"""Every field of a visit: once, here. The page draws its forms from this table.
+
+A field's identifier is its path in the record (``look.found.seat``). Where there can be any
+number of a thing (photographs, own findings), a path holds its identifier and the field a ``*``.
+Ranges are what a field accepts, wide enough that nobody real is refused; they are no advice.
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+
+from ...errors import UnknownName
+from .ask import ASK, TASKS
+from .field import STEPS, Field, StepId
+from .later import LATER, MEASURED, OVERRULED, READINGS, SEATED_SET, STANDING_SET
+from .look import LOOK, SCREEN_IDS
+from .own import DECISIONS, SEVERITIES
+from .photo import PHOTO
+
+FIELDS: dict[str, Field] = {field.id: field for field in (*ASK, *LOOK, *LATER)}
+FAMILIES: dict[str, Field] = {field.id: field for field in (*PHOTO, *DECISIONS)}
+_MEMBER = re.compile(
+    r"((?:look\.photo|work\.finding|work\.own)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
+)
+
+
+def family_of(path: str) -> tuple[str, str] | None:
+    """The family's field and the identifier in a path, or None.
+
+    >>> family_of("look.photo.4f2a.ear")
+    ('look.photo.*.ear', '4f2a')
+
+    """
+    found = _MEMBER.fullmatch(path)
+    return (f"{found[1]}*{found[3]}", found[2]) if found else None
+
+
+def field_of(path: str) -> Field:
+    """Look a field up; raises UnknownName if there is none."""
+    found = FIELDS.get(path)
+    if found is not None:
+        return found
+    family = family_of(path)
+    if family is not None and family[0] in FAMILIES:
+        return replace(FAMILIES[family[0]], id=path)
+    raise UnknownName(field=path, value=path, message=f"There is no field “{path}”.")
+
+
+def applies(field: Field, entries: object) -> bool:
+    """Whether a field makes sense with what is already said; ``entries`` maps path to value.
+
+    An answer not given counts as the empty text.
+    """
+    get = entries.get  # type: ignore[attr-defined]
+    return all(str(get(path) or "") in values for path, values in field.when)
+
+
+__all__ = [
+    "FAMILIES", "FIELDS", "MEASURED", "OVERRULED", "READINGS", "SCREEN_IDS", "SEATED_SET",
+    "SEVERITIES", "STANDING_SET", "STEPS", "TASKS", "Field", "StepId", "applies", "family_of",
+    "field_of",
+]  # fmt: skip

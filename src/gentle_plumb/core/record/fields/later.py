@@ -1,0 +1,71 @@
+"""Measure, Work out, Set, Pace and Report."""
+
+from __future__ import annotations
+
+from ...body import DIMENSIONS, NEEDED
+from ...pace import RHYTHMS
+from .field import Field, amount, choice, length
+
+READINGS = {"first": "First reading", "second": "Second reading", "third": "Third reading"}
+MEASURED = (*NEEDED, "hand_length", "hand_breadth", "abdominal_depth_sitting")
+"""What the Measure step asks for: all of a full fit, then three that sharpen it."""
+
+_MEASURE = (
+    choice("measure.posture", "How they sit", "Measured",
+            {"as_they_work": "As they work", "erect": "Sitting erect"},
+            help="Erect heights are lowered by the usual slump."),
+    *(Field(id=f"measure.{name}.{reading}", step="measure", group=DIMENSIONS[name].label,
+            label=label, kind="length", low=DIMENSIONS[name].low_mm, high=DIMENSIONS[name].high_mm,
+            help=DIMENSIONS[name].how, needed=DIMENSIONS[name].needed and reading != "third",
+            part=name)
+      for name in MEASURED for reading, label in READINGS.items()),
+)  # fmt: skip
+
+SEATED_SET = {
+    "seat": ("Seat", 250, 900), "footrest": ("Footrest", 0, 400),
+    "seat_depth": ("Seat depth", 250, 700), "lumbar": ("Lumbar pad", 50, 400),
+    "armrest": ("Armrests", 80, 450), "surface": ("Surface", 350, 1500),
+    "mouse": ("Mouse", 0, 1000), "distance": ("Eye to screen", 150, 3000),
+    "screen_top": ("Screen top", 400, 2500), "tilt": ("Tilt back", -20, 60),
+}  # fmt: skip
+STANDING_SET = {key: SEATED_SET[key] for key in ("surface", "distance", "screen_top", "tilt")}
+OVERRULED = ("seat", "surface", "screen_top", "distance", "mouse")
+
+
+def _setting(prefix: str, posture: str, key: str, group: str, label: str) -> Field:
+    low, high = SEATED_SET[key][1:]
+    if key == "tilt":
+        return amount(f"{prefix}.{posture}.{key}", group, label, "°", low, high, part=key)
+    return length(f"{prefix}.{posture}.{key}", group, label, low, high, part=key)
+
+
+_SET = (
+    *(_setting("set", "seated", key, "Seated", entry[0]) for key, entry in SEATED_SET.items()),
+    *(_setting("set", "standing", key, "Standing", entry[0]) for key, entry in STANDING_SET.items()),
+)  # fmt: skip
+
+_WORK = tuple(
+    field
+    for posture, keys in (("seated", OVERRULED), ("standing", ("surface", "screen_top")))
+    for key in keys
+    for field in (
+        _setting("work", posture, key, posture.title(), f"{SEATED_SET[key][0]}, my number"),
+        Field(id=f"work.{posture}.{key}.why", step="work", group=posture.title(), kind="text",
+              label="Why", part=key),
+    )
+)  # fmt: skip
+
+_PACE = (
+    choice("pace.rhythm", "Rhythm", "Rhythm",
+            {rhythm.id: rhythm.label for rhythm in RHYTHMS.values()}, needed=True),
+)  # fmt: skip
+
+_REPORT = (
+    Field(id="report.note", step="report", group="Report", label="A word to the client",
+          kind="text"),
+    Field(id="report.follow_up", step="report", group="Report", label="Follow-up on", kind="date",
+          needed=True),
+)  # fmt: skip
+
+LATER: tuple[Field, ...] = (*_MEASURE, *_WORK, *_SET, *_PACE, *_REPORT)
+"""Everything after Look."""
