@@ -12,11 +12,14 @@ from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
 from .demo.people import DEMO_MEMBERS
-from .documents import TypstPress
+from .devices import SocketLightMeter
+from .documents import PillowDarkroom, TypstPress
 from .services.accounts import AccountService
+from .services.photos import PhotoService
 from .services.reports import ReportService
+from .services.shelves import ShelfService
 from .services.visits import VisitService
-from .storage import SqlAccounts, SqlRecords, make_engine
+from .storage import SqlAccounts, SqlRecords, SqlShelf, make_engine
 
 
 def now() -> datetime:
@@ -37,6 +40,9 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         accounts=AccountService(SqlAccounts(engine), now),
         visits=visits,
         reports=ReportService(records, visits, TypstPress(), now),
+        photos=PhotoService(records, PillowDarkroom(), now),
+        shelf=ShelfService(SqlShelf(engine)),
+        light_meter=SocketLightMeter(settings.light_meter),
         secure_cookie=settings.secure_cookie,
         demo_people=demo if settings.demo else [],
     )

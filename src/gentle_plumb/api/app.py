@@ -13,7 +13,10 @@ from starlette.middleware.gzip import GZipMiddleware
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ..services.accounts import AccountService
+from ..services.photos import PhotoService
+from ..services.ports import LightMeter
 from ..services.reports import ReportService
+from ..services.shelves import ShelfService
 from ..services.visits import VisitService
 from .problems import Problem, add_handlers, answer
 from .routes import public, router
@@ -21,7 +24,7 @@ from .schemas import DemoPerson
 
 _HEADERS = {
     "Content-Security-Policy": "default-src 'self'; style-src 'self' 'unsafe-inline'; "
-    "img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
+    "img-src 'self' data: blob:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "no-referrer",
     "Cross-Origin-Opener-Policy": "same-origin",
@@ -36,6 +39,9 @@ class Services:
     accounts: AccountService
     visits: VisitService
     reports: ReportService
+    photos: PhotoService
+    shelf: ShelfService
+    light_meter: LightMeter
     secure_cookie: bool = True
     demo_people: list[DemoPerson] = field(default_factory=list)
 

@@ -29,6 +29,7 @@ class Problem(BaseModel):
     low: float | None = None
     high: float | None = None
     unit: str | None = None
+    consent: str | None = None
     current: dict[str, Any] | None = None
     missing: list[dict[str, str]] | None = None
 
@@ -39,7 +40,12 @@ _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.NotFound: (404, "not-found"),
     service.AlreadyThere: (409, "already-there"),
     service.StaleChange: (409, "stale"),
+    service.StaleItem: (409, "stale"),
     service.ReusedChange: (409, "reused-change"),
+    service.NeedsConsent: (422, "needs-consent"),
+    service.Withheld: (403, "withheld"),
+    service.BadPicture: (422, "bad-picture"),
+    service.NoAnswer: (503, "no-answer"),
     service.NotReady: (422, "not-ready"),
     service.LockedOut: (429, "locked-out"),
 }
@@ -75,6 +81,14 @@ def _service(_: Request, error: service.ServiceError) -> JSONResponse:
     headers = None
     if isinstance(error, service.StaleChange):
         problem.current = jsonable_encoder(error.entry)
+    if isinstance(error, service.StaleItem):
+        problem.current = jsonable_encoder(error.item)
+    if isinstance(error, service.NeedsConsent):
+        problem.field, problem.consent = error.field, error.consent
+    if isinstance(error, service.BadPicture):
+        problem.field, problem.unit = "picture", error.unit or None
+        problem.value = f"{error.value:g}" if error.value is not None else None
+        problem.low, problem.high = error.low, error.high
     if isinstance(error, service.NotReady):
         problem.missing = [{"field": path, "detail": words} for path, words in error.missing]
     if isinstance(error, service.LockedOut):

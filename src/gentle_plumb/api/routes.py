@@ -6,15 +6,22 @@ from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from fastapi import APIRouter, Query, Request, Response
+from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 from sqlalchemy import text
 
 from ..core.drawing import SceneRequest
 from ..core.drawing.inks import INKS
-from ..core.record import FIELDS, STEPS
+from ..core.intake import CONSENTS, REGIONS, URGENCY
+from ..core.intake.regions import MAP_H, MAP_W
+from ..core.observed import HABITS, LIGHT_TASKS, ROOM
+from ..core.photo import LANDMARKS
+from ..core.record import FAMILIES, FIELDS, PIECES, STEPS
 from ..core.units import LengthUnit
+from ..core.workstation.shelf import SHELF
 from ..documents import CaseDocument
 from ..documents.case_format import ResultDocument, result_document
+from ..documents.darkroom import MOST_BYTES, too_large
 from . import schemas as s
 from .gate import COOKIE, Signed, check_origin
 from .problems import Problem
@@ -30,6 +37,7 @@ public = APIRouter(prefix="/api", tags=["open"])
 router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
 
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
+Copy = Annotated[Literal["client", "workplace"], Query(description="Whose copy.")]
 
 
 class View(BaseModel):
@@ -116,8 +124,21 @@ def fields(who: Signed) -> s.Fields:
     return s.Fields(
         steps=STEPS,
         fields=list(FIELDS.values()),
+        families=list(FAMILIES.values()),
+        pieces=list(PIECES.values()),
+        kinds=list(SHELF.values()),
+        urgencies={str(id): words for id, words in URGENCY.items()},
+        consents=list(CONSENTS.values()),
+        map_width=MAP_W,
+        map_height=MAP_H,
+        regions=list(REGIONS.values()),
+        habits=list(HABITS.values()),
+        room=list(ROOM.values()),
+        light=[s.LightTask(id=id, label=label, least=least, most=most)
+               for id, (label, least, most) in LIGHT_TASKS.items()],
+        landmarks=list(LANDMARKS.values()),
         inks=INKS,
-    )
+    )  # fmt: skip
 
 
 @router.get("/clients")
@@ -159,6 +180,7 @@ def _visit_out(opened: Any) -> s.VisitOut:
         revision=opened.visit.revision,
         entries={entry.path: entry for entry in opened.entries},
         reports=[s.ReportOut.of(report, opened.visit.revision) for report in opened.reports],
+        photos=[s.PhotoOut.of(photo) for photo in opened.photos],
     )  # fmt: skip
 
 
@@ -219,9 +241,10 @@ def draft(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s
 
 @router.get("/visits/{visit_id}/report.pdf", response_class=Response,
             responses={200: {"content": {"application/pdf": {}}}})  # fmt: skip
-def draft_pdf(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> Response:
-    """The draft as PDF."""
-    pdf = _services(request).reports.draft_pdf(who.member, who.practice, visit_id, unit)
+def draft_pdf(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm",
+              copy: Copy = "client") -> Response:  # fmt: skip
+    """The draft as PDF; the workplace's copy only with the client's consent to it."""
+    pdf = _services(request).reports.draft_pdf(who.member, who.practice, visit_id, unit, copy)
     return _pdf(pdf, "draft.pdf")
 
 
@@ -234,10 +257,11 @@ def sign(request: Request, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.
 
 @router.get("/reports/{report_id}.pdf", response_class=Response,
             responses={200: {"content": {"application/pdf": {}}}})  # fmt: skip
-def report_pdf(request: Request, who: Signed, report_id: UUID) -> Response:
-    """A signed report, byte for byte as signed."""
-    report, pdf = _services(request).reports.pdf(who.member, report_id)
-    return _pdf(pdf, f"assessment-v{report.number}.pdf")
+def report_pdf(request: Request, who: Signed, report_id: UUID, copy: Copy = "client") -> Response:
+    """A signed report, byte for byte as signed; or the workplace's copy of it, with consent."""
+    report, pdf = _services(request).reports.pdf(who.member, report_id, copy)
+    tail = "" if copy == "client" else "-workplace"
+    return _pdf(pdf, f"assessment-v{report.number}{tail}.pdf")
 
 
 def _pdf(pdf: bytes, name: str) -> Response:
@@ -245,6 +269,75 @@ def _pdf(pdf: bytes, name: str) -> Response:
         pdf, media_type="application/pdf",
         headers={"Content-Disposition": f'inline; filename="{name}"'},
     )  # fmt: skip
+
+
+PICTURE: dict[str, Any] = {
+    "requestBody": {"required": True,
+                    "content": {"image/*": {"schema": {"type": "string", "format": "binary"}}}}
+}  # fmt: skip
+
+
+@router.put("/visits/{visit_id}/photos/{photo_id}", openapi_extra=PICTURE)
+async def add_photo(request: Request, who: Signed, visit_id: UUID, photo_id: UUID) -> s.PhotoOut:
+    """Keep a photograph, sent as it is: upright and without metadata from here on.
+
+    The id is made on the page; sent twice it counts once.
+    """
+    picture = bytearray()
+    async for chunk in request.stream():
+        picture += chunk
+        if len(picture) > MOST_BYTES:
+            raise too_large(len(picture))
+    photos = _services(request).photos
+    kept = await run_in_threadpool(photos.add, who.member, visit_id, photo_id, bytes(picture))
+    return s.PhotoOut.of(kept)
+
+
+@router.get("/photos/{photo_id}.jpg", response_class=Response,
+            responses={200: {"content": {"image/jpeg": {}}}})  # fmt: skip
+def photo(request: Request, who: Signed, photo_id: UUID) -> Response:
+    """A photograph, only within its practice."""
+    _, jpeg = _services(request).photos.picture(who.member, photo_id)
+    return Response(jpeg, media_type="image/jpeg")
+
+
+@router.delete("/photos/{photo_id}", status_code=204)
+def drop_photo(request: Request, who: Signed, photo_id: UUID) -> None:
+    """Erase a photograph and the points on it."""
+    _services(request).photos.drop(who.member, photo_id)
+
+
+@router.get("/shelf")
+def shelf(request: Request, who: Signed) -> list[s.ShelfOut]:
+    """The practice's own pieces and shared workstations."""
+    return [s.ShelfOut.of(item) for item in _services(request).shelf.items(who.member)]
+
+
+@router.post("/shelf", status_code=201)
+def add_to_shelf(request: Request, who: Signed, given: s.ShelfIn) -> s.ShelfOut:
+    """Keep a piece or a workstation."""
+    return s.ShelfOut.of(_services(request).shelf.add(who.member, **given.model_dump()))
+
+
+@router.put("/shelf/{item_id}")
+def change_on_shelf(request: Request, who: Signed, item_id: UUID,
+                    given: s.ShelfChange) -> s.ShelfOut:  # fmt: skip
+    """Change one upon its version; on a stale version it answers 409 with what is there."""
+    made = _services(request).shelf.change(who.member, item_id, **given.model_dump())
+    return s.ShelfOut.of(made)
+
+
+@router.delete("/shelf/{item_id}", status_code=204)
+def drop_from_shelf(request: Request, who: Signed, item_id: UUID) -> None:
+    """Take one off the shelf; visits keep what they took from it."""
+    _services(request).shelf.drop(who.member, item_id)
+
+
+@router.post("/light-meter/readings", responses={503: {"model": Problem}})
+def read_light(request: Request, who: Signed) -> s.LuxOut:
+    """Ask the light meter near the desk for one reading."""
+    read = _services(request).light_meter.read()
+    return s.LuxOut(lux=read.lux, warning=read.warning)
 
 
 @router.post("/fit")

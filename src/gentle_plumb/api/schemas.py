@@ -10,14 +10,27 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
 from ..core.drawing.inks import Ink
 from ..core.drawing.marks import Scene
-from ..core.findings import Finding
+from ..core.findings import Finding, Strain
+from ..core.intake import Consent, Region, Ticked
+from ..core.observed import Habit, RoomItem
+from ..core.photo import Landmark
 from ..core.record import Field as RecordField
 from ..core.record import StepId
+from ..core.record.pieces import Piece
 from ..core.record.progress import StepProgress
 from ..core.units import LengthUnit
+from ..core.workstation.shelf import ShelfKind
 from ..services.accounts import LEAST_PASSWORD
-from ..services.models import Entry, Member, ReportHead, VisitLine
-from ..services.workup import JointView, Measured, RhythmView, RowView, Workup
+from ..services.models import Entry, Member, PhotoHead, ReportHead, ShelfItem, VisitLine
+from ..services.workup import (
+    CareView,
+    JointView,
+    Measured,
+    PhotoView,
+    RhythmView,
+    RowView,
+    Workup,
+)
 
 Name = Annotated[
     str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200,
@@ -100,11 +113,35 @@ class MemberIn(Given):
     password: Password
 
 
+class LightTask(BaseModel):
+    """What light is for, and its band in lux."""
+
+    id: str
+    label: str
+    least: float
+    most: float
+
+
 class Fields(BaseModel):
-    """The fields of a visit, its steps, and how the drawing is inked."""
+    """The fields of a visit, its steps, how the drawing is inked, and what is asked and seen.
+
+    ``families`` are the fields of things there can be any number of; their ids hold a ``*``.
+    """
 
     steps: dict[StepId, str]
     fields: list[RecordField]
+    families: list[RecordField]
+    pieces: list[Piece]
+    kinds: list[ShelfKind]
+    urgencies: dict[str, str]
+    consents: list[Consent]
+    map_width: float
+    map_height: float
+    regions: list[Region]
+    habits: list[Habit]
+    room: list[RoomItem]
+    light: list[LightTask]
+    landmarks: list[Landmark]
     inks: dict[str, Ink]
 
 
@@ -180,6 +217,67 @@ class ReportOut(BaseModel):
         )  # fmt: skip
 
 
+class PhotoOut(BaseModel):
+    """A kept photograph without its picture."""
+
+    id: UUID
+    width: int
+    height: int
+    size: int
+    added_by: str
+    added_at: datetime
+
+    @classmethod
+    def of(cls, photo: PhotoHead) -> PhotoOut:
+        """From the record."""
+        return cls(**{name: getattr(photo, name) for name in cls.model_fields})
+
+
+class ShelfIn(Given):
+    """A piece or workstation to be kept: typed texts by path."""
+
+    piece: Annotated[str, StringConstraints(max_length=40)]
+    name: Name
+    place: Line = ""
+    values: Annotated[
+        dict[Annotated[str, StringConstraints(max_length=200)],
+             Annotated[str, StringConstraints(max_length=200)]],
+        Field(max_length=400),
+    ]  # fmt: skip
+    unit: LengthUnit = "cm"
+
+
+class ShelfChange(ShelfIn):
+    """A shelf item changed upon its version."""
+
+    version: Annotated[int, Field(ge=1, le=2_000_000_000)]
+
+
+class ShelfOut(BaseModel):
+    """A kept piece or workstation; ``users`` are the clients whose visits name it."""
+
+    id: UUID
+    piece: str
+    name: str
+    place: str
+    values: dict[str, str]
+    version: int
+    users: list[str]
+
+    @classmethod
+    def of(cls, item: ShelfItem) -> ShelfOut:
+        """From the record."""
+        return cls(**{name: getattr(item, name) for name in cls.model_fields if name != "users"},
+                   users=list(item.users))  # fmt: skip
+
+
+class LuxOut(BaseModel):
+    """One reading of the light meter."""
+
+    lux: float
+    warning: str | None
+
+
 class VisitOut(BaseModel):
     """A visit with its entries."""
 
@@ -189,6 +287,7 @@ class VisitOut(BaseModel):
     revision: int
     entries: dict[str, Entry]
     reports: list[ReportOut]
+    photos: list[PhotoOut]
 
 
 class ChangeIn(Given):
@@ -208,6 +307,11 @@ class WorkedOut(BaseModel):
     order: list[str]
     steps: list[StepProgress]
     findings: list[Finding]
+    strain: list[Strain]
+    photos: list[PhotoView]
+    signs: list[Ticked]
+    cares: list[CareView]
+    display: str | None
     measured: list[Measured]
     rhythms: list[RhythmView]
     joints: list[JointView]
@@ -227,7 +331,9 @@ class WorkedOut(BaseModel):
         return cls(
             revision=revision, rows=workup.rows,
             order=[f"{row.posture}.{row.key}" for row in workup.order], steps=workup.steps,
-            findings=workup.findings, measured=workup.measured, rhythms=workup.rhythms,
+            findings=workup.findings, strain=workup.strain, photos=workup.photos,
+            signs=workup.signs, cares=workup.cares, display=workup.display,
+            measured=workup.measured, rhythms=workup.rhythms,
             joints=workup.joints, notes=list(result.notes),
             standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,
             hours=workup.hours, hours_doubt=workup.hours_doubt,

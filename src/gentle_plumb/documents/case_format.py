@@ -126,7 +126,7 @@ class DeskDocument(_Part):
 class KeyboardDocument(_Part):
     """A keyboard; thickness at the home row."""
 
-    kind: Literal["full", "no_number_block", "compact"] | None = None
+    kind: Literal["full", "no_number_block", "compact", "split", "tented"] | None = None
     thickness: Length | None = None
 
 

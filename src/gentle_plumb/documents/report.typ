@@ -38,8 +38,18 @@
   #v(4pt)
   #text(fill: soft)[Reason] \ #c.reason
 ]
-#if c.warning != "" [
-  #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[Warning sign.] #c.warning]
+#if c.copy == "workplace" [
+  #v(4pt)
+  #text(fill: soft)[The workplace's copy. What concerns the client's health is left out.]
+]
+#for sign in c.warning [
+  #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[#sign.urgency.] #sign.label. #strong[Done:] #dash(sign.done)]
+]
+#for care in c.cares [
+  #block(stroke: (left: 2pt + ink), inset: (left: 8pt, y: 3pt), width: 100%)[#strong(care.label). #care.limit Ask: #care.ask.#if care.note != none [ #care.note]]
+]
+#if c.felt.len() > 0 [
+  #v(2pt) #text(fill: soft)[Discomfort] \ #c.felt.join("; ")
 ]
 #if c.note != "" [
   #block(fill: rgb("#F5F0E6"), inset: 8pt, width: 100%)[#c.note]
@@ -49,9 +59,20 @@
 #if c.findings.len() == 0 [Nothing measured lies outside its band.] else [
   #for f in c.findings [
     #block(breakable: false)[
-      - #if f.posture == "standing" [_Standing._ ]#f.cause #strong(f.instruction)#if f.left != "" [ _Limit: #{f.left}._]
+      - #if f.posture == "standing" [_Standing._ ]#if f.severity != "" [#text(fill: soft)[#upper(f.severity.first())#f.severity.slice(1).] ]#f.cause #strong(f.instruction)#if f.left != "" [ _Limit: #{f.left}._]#if f.evidence.len() > 0 [
+          #text(size: 8pt, fill: soft)[#f.evidence.join("; ").]]
     ]
   ]
+]
+
+#if c.strain.len() > 0 [
+  == Strain minutes a day
+  #figures(table(
+    columns: (auto, auto, 1fr),
+    stroke: (x, y) => (bottom: 0.4pt + hair), inset: (x: 4pt, y: 4pt), align: (left, right, left),
+    ..c.strain.map(s => (s.label, [#calc.round(s.minutes) min], text(size: 8pt, s.sums.join(" \n ")))).flatten()
+  ))
+  #text(size: 8pt, fill: soft)[Hours a day × share of the time × degrees outside the band, 30° at the most, ÷ 30°. A way to rank what to do first; no forecast of injury.]
 ]
 
 == Before, target, after

@@ -17,8 +17,9 @@ from sqlalchemy.orm import Session as Db
 
 from ..config import ROOT, Settings
 from ..demo import load_demo
+from ..devices import LightStandIn
 from ..main import create_app, now
-from ..storage import SqlAccounts, SqlRecords, make_engine, migrate
+from ..storage import SqlAccounts, SqlRecords, SqlShelf, make_engine, migrate
 from ..storage.models import PracticeRow
 from .postgres import Cluster, free_port
 
@@ -60,7 +61,7 @@ def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
         empty = db.scalar(select(PracticeRow.id).limit(1)) is None
     if empty:
         say("Loading the demo practice.")
-        load_demo(SqlAccounts(engine), SqlRecords(engine), now)
+        load_demo(SqlAccounts(engine), SqlRecords(engine), SqlShelf(engine), now)
     else:
         say("Data of the last time kept.")
 
@@ -78,6 +79,11 @@ def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.
     """Serve until Ctrl-C or a polite kill."""
     os.environ["GENTLE_PLUMB_DATABASE_URL"] = url
     os.environ["GENTLE_PLUMB_DEMO"] = "1" if demo else "0"
+    if demo and not os.environ.get("GENTLE_PLUMB_LIGHT_METER"):
+        meter = LightStandIn()
+        meter.start()
+        os.environ["GENTLE_PLUMB_LIGHT_METER"] = meter.address
+        say(f"Simulated light meter on {meter.address}.")
     taken = free_port(port)
     if taken != port:
         say(f"Port {port} is in use; taking {taken} instead.")

@@ -7,13 +7,18 @@ ServiceError
  ├── NotFound           no such thing in this practice
  ├── AlreadyThere       a thing of this name exists
  ├── StaleChange        the entry moved on; carries what is there now
+ ├── StaleItem          a shelf item moved on; carries what is there now
  ├── ReusedChange       a change of this id was made before, with other content
+ ├── NeedsConsent       the client has not consented to this being kept; carries the field
+ ├── Withheld           the client has not consented to this being given away
+ ├── BadPicture         what was sent is no picture that can be kept; carries size and limit
+ ├── NoAnswer           a device does not answer, or says nothing that can be used
  └── NotReady           can't be signed yet; carries what is missing
 """
 
 from __future__ import annotations
 
-from .models import Entry
+from .models import Entry, ShelfItem
 
 
 class ServiceError(Exception):
@@ -52,6 +57,14 @@ class StaleChange(ServiceError):
         self.entry = entry
 
 
+class StaleItem(ServiceError):
+    """Somebody else changed the shelf item since it was read."""
+
+    def __init__(self, item: ShelfItem) -> None:
+        super().__init__("This was changed elsewhere in the meantime. Look at it again.")
+        self.item = item
+
+
 class ReusedChange(ServiceError):
     """The id of a change was used before for something else."""
 
@@ -62,3 +75,28 @@ class NotReady(ServiceError):
     def __init__(self, missing: list[tuple[str, str]]) -> None:
         super().__init__("Not ready to sign: " + "; ".join(words for _, words in missing) + ".")
         self.missing = missing
+
+
+class NeedsConsent(ServiceError):
+    """Nothing was written: the consent at ``consent`` is not given."""
+
+    def __init__(self, field: str, consent: str, words: str) -> None:
+        super().__init__(words)
+        self.field, self.consent = field, consent
+
+
+class Withheld(ServiceError):
+    """The client's consent to give this away is not there, or was withdrawn."""
+
+
+class BadPicture(ServiceError):
+    """Not a picture that can be kept; ``value``, ``high`` and ``unit`` where a limit is passed."""
+
+    def __init__(self, words: str, *, value: float | None = None, low: float | None = None,
+                 high: float | None = None, unit: str = "") -> None:  # fmt: skip
+        super().__init__(words)
+        self.value, self.low, self.high, self.unit = value, low, high, unit
+
+
+class NoAnswer(ServiceError):
+    """The device is not there, or what it says can't be used."""

@@ -86,6 +86,66 @@ class Entry:
 
 
 @dataclass(frozen=True, kw_only=True)
+class PhotoHead:
+    """A kept photograph without its picture; ``size`` in bytes, ``fov_deg`` where the camera told it."""
+
+    id: UUID
+    visit_id: UUID
+    width: int
+    height: int
+    fov_deg: float | None
+    size: int
+    sha256: str
+    added_by: str
+    added_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class Developed:
+    """A picture made fit to be kept: upright, without metadata, as JPEG."""
+
+    jpeg: bytes
+    width: int
+    height: int
+    fov_deg: float | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class ShelfItem:
+    """A piece of the practice's own shelf, or a whole workstation: typed texts by path.
+
+    ``piece`` is one of the record's pieces, or ``workstation``. ``users`` are the clients whose
+    visits name it.
+    """
+
+    id: UUID
+    practice_id: UUID
+    piece: str
+    name: str
+    place: str
+    values: dict[str, str]
+    version: int = 1
+    users: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, kw_only=True)
+class Erase:
+    """What a withdrawn consent takes with it: values at these paths, and the photographs."""
+
+    paths: tuple[str, ...] = ()
+    starts: tuple[str, ...] = ()
+    photos: bool = False
+
+
+@dataclass(frozen=True, kw_only=True)
+class Lux:
+    """What a light meter says, and what it warns of."""
+
+    lux: float
+    warning: str | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
 class Working:
     """What working a visit out needs: the values by path, and the revision signed last."""
 
@@ -94,11 +154,15 @@ class Working:
     values: dict[str, float | str | None]
     versions: int
     signed_revision: int | None
+    photos: tuple[PhotoHead, ...] = ()
 
 
 @dataclass(frozen=True, kw_only=True)
 class Change:
-    """One small change, with an id made on the page."""
+    """One small change, with an id made on the page.
+
+    ``consent`` is the path that must hold ``yes`` for it to be kept; ``erase`` what it takes away.
+    """
 
     id: UUID
     visit_id: UUID
@@ -107,6 +171,8 @@ class Change:
     value: float | str | None
     expected_version: int
     member_id: UUID
+    consent: str | None = None
+    erase: Erase | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

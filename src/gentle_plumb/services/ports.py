@@ -10,12 +10,16 @@ from uuid import UUID
 from .models import (
     Change,
     Client,
+    Developed,
     Entry,
+    Lux,
     Member,
+    PhotoHead,
     Practice,
     Report,
     ReportHead,
     Session,
+    ShelfItem,
     Visit,
     VisitLine,
     Working,
@@ -60,8 +64,8 @@ class Records(Protocol):
 
     def open(
         self, practice_id: UUID, visit_id: UUID
-    ) -> tuple[Visit, Client, list[Entry], list[ReportHead]]:
-        """A visit with its client, entries and signed versions; raises NotFound."""
+    ) -> tuple[Visit, Client, list[Entry], list[ReportHead], list[PhotoHead]]:
+        """A visit with its client, entries, signed versions and photographs; raises NotFound."""
 
     def working(self, practice_id: UUID, visit_id: UUID) -> Working:
         """A visit with its values only; raises NotFound."""
@@ -79,14 +83,61 @@ class Records(Protocol):
             If the entry's version is not the expected one.
         ReusedChange
             If the id was used for another path or text.
+        NeedsConsent
+            If the consent it needs is not given.
 
         """
+
+    def add_photo(self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID,
+                  consent: str) -> PhotoHead:  # fmt: skip
+        """Keep a photograph; the same one sent again counts once.
+
+        Raises NotFound, NeedsConsent; AlreadyThere if the id holds another picture.
+        """
+
+    def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
+        """Raises NotFound."""
+
+    def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
+        """Erase a photograph and what was placed on it; raises NotFound."""
 
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         """Raises NotFound."""
 
     def add_report(self, report: Report, pdf: bytes) -> None:
         """Raises AlreadyThere if this number exists."""
+
+
+class Shelf(Protocol):
+    """The practice's own pieces and shared workstations."""
+
+    def items(self, practice_id: UUID) -> list[ShelfItem]: ...
+
+    def add_item(self, item: ShelfItem) -> None:
+        """Raises AlreadyThere if the practice has one of this piece and name."""
+
+    def change_item(self, item: ShelfItem) -> ShelfItem:
+        """Put name, place and values upon the version it names.
+
+        Raises NotFound, AlreadyThere, StaleItem.
+        """
+
+    def drop_item(self, practice_id: UUID, item_id: UUID) -> None:
+        """Raises NotFound."""
+
+
+class Darkroom(Protocol):
+    """Makes a picture fit to be kept."""
+
+    def develop(self, picture: bytes) -> Developed:
+        """Raises BadPicture."""
+
+
+class LightMeter(Protocol):
+    """A light meter near the desk."""
+
+    def read(self) -> Lux:
+        """Raises NoAnswer."""
 
 
 class Press(Protocol):

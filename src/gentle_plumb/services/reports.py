@@ -4,13 +4,17 @@ from __future__ import annotations
 
 import hashlib
 from dataclasses import asdict
-from typing import Any
+from typing import Any, Literal
 from uuid import UUID, uuid4
 
 from ..core.drawing import SceneRequest
+from ..core.findings import Finding
+from ..core.intake import URGENCY
+from ..core.record import Entries
 from ..core.units import LengthUnit
 from .accounts import require_writer
-from .errors import NotReady
+from .consent import WORKPLACE
+from .errors import NotReady, Withheld
 from .models import Member, Practice, Report, Working
 from .ports import Clock, Press, Records
 from .visits import VisitService
@@ -23,6 +27,7 @@ CAUTIONS = (
     "Nobody lifts a loaded desk alone. Stacks stay under 20 cm (8 in), non-slip, never under castors.",
     "This report supports a qualified person's advice. It is no diagnosis and no promise.",
 )
+Copy = Literal["client", "workplace"]
 TABLE = ("seat", "footrest", "seat_depth", "lumbar", "armrest", "surface", "mouse", "screen_top",
          "distance", "tilt")  # fmt: skip
 
@@ -107,11 +112,21 @@ class ReportService:
             "work": opened.client.work,
             "visited_on": opened.visit.started_on.isoformat(),
             "reason": str(values.get("ask.reason") or ""),
-            "warning": _warning(workup),
+            "warning": [
+                {"urgency": URGENCY[sign.urgency], "label": sign.label, "done": sign.done or ""}
+                for sign in workup.signs
+            ],
+            "felt": workup.felt,
+            "cares": [asdict(care) for care in workup.cares],
             "findings": [
-                {"title": found.title, "posture": found.posture, "cause": found.cause,
-                 "instruction": found.instruction, "left": found.left or ""}
+                _finding(found)
                 for found in workup.findings
+                if found.state == "off" and found.verdict != "dismissed"
+            ],
+            "strain": [
+                {"label": one.label, "minutes": one.minutes,
+                 "sums": [f"{part.title}: {part.sum}" for part in one.parts if part.counted]}
+                for one in workup.strain
             ],
             "table": rows,
             "joints": [asdict(joint) for joint in workup.joints],
@@ -124,6 +139,7 @@ class ReportService:
             "note": str(values.get("report.note") or ""),
             "follow_up": str(values.get("report.follow_up") or ""),
             "cautions": list(CAUTIONS),
+            "copy": "client",
             "unit": unit,
             "version": opened.versions + 1,
             "signed_by": None,
@@ -132,10 +148,29 @@ class ReportService:
         }  # fmt: skip
 
     def draft_pdf(
-        self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
+        self,
+        member: Member,
+        practice: Practice,
+        visit_id: UUID,
+        unit: LengthUnit,
+        copy: Copy = "client",
     ) -> bytes:
-        """The draft printed, marked as one."""
-        return self._press.print(self.draft(member, practice, visit_id, unit)[0])
+        """The draft printed, marked as one.
+
+        Raises Withheld for the workplace's copy without the client's consent to it.
+        """
+        working, workup = self._visits.worked(member, visit_id, unit)
+        content = self._content(practice, working, workup, unit)
+        return self._press.print(self._copy(content, copy, workup.values))
+
+    def _copy(self, content: dict[str, Any], copy: Copy, values: Entries) -> dict[str, Any]:
+        if copy == "client":
+            return content
+        if values.get(WORKPLACE) != "yes":
+            raise Withheld(
+                "The client's consent to give the workplace a copy is not there, or was withdrawn."
+            )
+        return for_workplace(content)
 
     def sign(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> Report:
         """Freeze the report as it stands, as the next version.
@@ -169,26 +204,67 @@ class ReportService:
         self._records.add_report(report, pdf)
         return report
 
-    def pdf(self, member: Member, report_id: UUID) -> tuple[Report, bytes]:
-        """A signed PDF, byte for byte as signed; raises NotFound."""
-        return self._records.report_pdf(member.practice_id, report_id)
+    def pdf(self, member: Member, report_id: UUID, copy: Copy = "client") -> tuple[Report, bytes]:
+        """A signed PDF, byte for byte as signed; or the workplace's copy of it.
+
+        Raises NotFound; Withheld for the workplace's copy without consent as it stands now.
+        """
+        report, pdf = self._records.report_pdf(member.practice_id, report_id)
+        if copy == "client":
+            return report, pdf
+        now = self._records.working(member.practice_id, report.visit_id).values
+        return report, self._press.print(self._copy(report.content, copy, now))
 
 
-def _warning(workup: Workup) -> str:
-    sign, done = workup.values.get("ask.warning"), workup.values.get("ask.warning_done")
-    if sign in (None, "none"):
-        return ""
-    urgency = "Stop and seek care now" if sign == "urgent" else "See a clinician first"
-    return f"{urgency}. {done or ''}".strip()
+def _finding(found: Finding) -> dict[str, Any]:
+    return {
+        "title": found.title, "subject": found.subject, "posture": found.posture,
+        "cause": found.words or found.cause, "instruction": found.instruction if not found.words
+        else "", "left": found.left or "", "severity": found.severity or "",
+        "evidence": list(found.evidence), "felt": list(found.felt), "health": found.health,
+        "plain": {"cause": found.cause, "instruction": found.instruction},
+    }  # fmt: skip
+
+
+def for_workplace(content: dict[str, Any]) -> dict[str, Any]:
+    """The workplace's copy of a report: no symptoms, conditions, photographs or reasons of health.
+
+    Findings that rest on a photograph or on the client's health are left out whole. What the
+    practitioner wrote in their own words over a finding or for a number may speak of health: the
+    program's own words stand in the place of the first, the second goes.
+    """
+    kept = [
+        {**found, **found.get("plain", {}), "felt": [], "evidence": []}
+        for found in content["findings"]
+        if not found.get("health") and found.get("subject") not in ("Photographs", "Habits")
+    ]
+    table = [
+        {**row, "note": "set by the practitioner"}
+        if row["note"].startswith("set by the practitioner") else row
+        for row in content["table"]
+    ]  # fmt: skip
+    return {
+        **content, "reason": "", "warning": [], "felt": [], "cares": [], "note": "", "strain": [],
+        "findings": kept, "table": table, "copy": "workplace",
+    }  # fmt: skip
 
 
 def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     """What a signature has to wait for: path of the field and words."""
     values, missing = workup.values, []
-    if values.get("ask.warning") is None:
+    if values.get("ask.warning") is None and not workup.signs:
         missing.append(("ask.warning", "warning signs have not been asked about"))
-    elif values["ask.warning"] != "none" and not values.get("ask.warning_done"):
-        missing.append(("ask.warning_done", "write down what was done about the warning sign"))
+    missing += [
+        (sign.done_path, f"write down what was done about: {sign.label.lower()}")
+        for sign in workup.signs
+        if sign.done is None
+    ]
+    missing += [
+        (f"work.finding.{found.id.replace('.', '-')}.reason",
+         f"give a reason for dismissing “{found.title}”")
+        for found in workup.findings
+        if found.verdict == "dismissed" and not found.dismissed_for
+    ]  # fmt: skip
     if not values.get("report.follow_up"):
         missing.append(("report.follow_up", "give a follow-up date"))
     for path, value in values.items():

@@ -11,7 +11,8 @@ from ..core.record import field_of, overrules, read_typed, settings_left
 from ..core.record.fields import OVERRULED
 from ..core.units import LengthUnit
 from .accounts import require_writer
-from .models import Change, Client, Entry, Member, ReportHead, Visit, VisitLine, Working
+from .consent import consent_for, erased_by
+from .models import Change, Client, Entry, Member, PhotoHead, ReportHead, Visit, VisitLine, Working
 from .ports import Clock, Records
 from .workup import Workup, work_up
 
@@ -24,6 +25,7 @@ class OpenVisit:
     client: Client
     entries: list[Entry]
     reports: list[ReportHead]
+    photos: list[PhotoHead]
 
 
 class VisitService:
@@ -62,8 +64,10 @@ class VisitService:
 
     def open(self, member: Member, visit_id: UUID) -> OpenVisit:
         """A visit and everything in it; raises NotFound."""
-        visit, client, entries, reports = self._records.open(member.practice_id, visit_id)
-        return OpenVisit(visit=visit, client=client, entries=entries, reports=reports)
+        visit, client, entries, reports, photos = self._records.open(member.practice_id, visit_id)
+        return OpenVisit(
+            visit=visit, client=client, entries=entries, reports=reports, photos=photos
+        )  # fmt: skip
 
     def change(
         self, member: Member, visit_id: UUID, *, change_id: UUID, path: str, typed: str,
@@ -77,7 +81,7 @@ class VisitService:
             For readers; for a visit of another practice.
         FieldError
             If what was typed can't be read or is out of range; nothing is written then.
-        StaleChange, ReusedChange
+        StaleChange, ReusedChange, NeedsConsent
             As the port says.
 
         """
@@ -90,6 +94,8 @@ class VisitService:
             id=change_id, visit_id=visit_id, path=path,
             typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
             value=value, expected_version=expected_version, member_id=member.id,
+            consent=consent_for(field) if value is not None else None,
+            erase=erased_by(path, value),
         )  # fmt: skip
         return self._records.write(member.practice_id, change, self._clock())
 

@@ -5,19 +5,25 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..core.body import DIMENSIONS, questions, resolve_readings
-from ..core.findings import Finding, findings
+from ..core.findings import Facts, Finding, Strain, findings, strain_by_region
 from ..core.fit import CHECKS, Case, FitResult, FitRow, fit, limit_text, terms_text, working_order
 from ..core.fit.result import Posture, Status
+from ..core.intake import CARE, Ticked, ticked_signs
 from ..core.pace import RHYTHMS, DayTotals, day_totals
+from ..core.photo import PhotoReading, Reading, Warn, read_photo
 from ..core.record import (
+    PhotoFile,
     StepProgress,
     case_from,
+    display_offset,
     hours_at_desk,
     overrules,
+    photos_from,
     progress,
     settings_left,
 )
 from ..core.record.fields import MEASURED
+from ..core.record.texts import TEXTS
 from ..core.record.to_case import Entries, readings_of
 from ..core.units import LengthUnit, format_difference, format_length
 from ..core.workstation import Settings
@@ -55,6 +61,7 @@ class RowView:
     overruled: bool
     overrule_reason: str | None
     check: str | None
+    dial: str | None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -100,6 +107,46 @@ class JointView:
 
 
 @dataclass(frozen=True, kw_only=True)
+class ReadingView:
+    """One thing read from a photograph, in words."""
+
+    id: str
+    label: str
+    value: str | None
+    error: str | None
+    pixel_error: str | None
+    slip_error: str | None
+    reason: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class PhotoView:
+    """A photograph as it is shown: what was read from it, and what the camera did."""
+
+    id: str
+    width: int
+    height: int
+    view: str
+    posture: str
+    when: str
+    mm_per_px: float | None
+    camera: str | None
+    readings: list[ReadingView]
+    warnings: list[Warn]
+
+
+@dataclass(frozen=True, kw_only=True)
+class CareView:
+    """A care group the client belongs to: what the plan keeps to, and who is asked."""
+
+    id: str
+    label: str
+    limit: str
+    ask: str
+    note: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
 class Workup:
     """Everything the page shows of a visit, and what it was made from."""
 
@@ -110,6 +157,12 @@ class Workup:
     rows: list[RowView]
     steps: list[StepProgress]
     findings: list[Finding]
+    strain: list[Strain]
+    photos: list[PhotoView]
+    signs: list[Ticked]
+    cares: list[CareView]
+    felt: list[str]
+    display: str | None
     measured: list[Measured]
     rhythms: list[RhythmView]
     joints: list[JointView]
@@ -149,7 +202,12 @@ def _terms(row: FitRow, unit: LengthUnit) -> str | None:
 
 
 def row_view(
-    row: FitRow, values: Entries, unit: LengthUnit, left_at: Settings, own_at: Settings
+    row: FitRow,
+    values: Entries,
+    unit: LengthUnit,
+    left_at: Settings,
+    own_at: Settings,
+    offset: float | None = None,
 ) -> RowView:
     """A row in words, with what was left and what the practitioner put in its posture."""
     left, own = left_at.get(row.key), own_at.get(row.key)
@@ -180,7 +238,69 @@ def row_view(
         overruled=own is not None,
         overrule_reason=str(why) if why else None,
         check=CHECKS.get(row.key),
+        dial=_dial(row, unit, offset),
     )
+
+
+def _dial(row: FitRow, unit: LengthUnit, offset: float | None) -> str | None:
+    """What the desk's display has to read for the setting."""
+    if row.key != "surface" or offset is None or row.setting is None:
+        return None
+    return format_length(row.setting - offset, unit)
+
+
+def _reading_view(reading: Reading, unit: LengthUnit) -> ReadingView:
+    def text(value: float | None, fine: bool = False) -> str | None:
+        if value is None:
+            return None
+        if reading.unit == "mm":
+            return format_length(value, unit, with_unit=True)
+        return f"{value:.1f}°" if fine else f"{_degrees(value)}°"
+
+    known = reading.value is not None
+    return ReadingView(
+        id=reading.id,
+        label=reading.label,
+        value=text(reading.value),
+        error=text(reading.error) if known else None,
+        pixel_error=text(reading.pixel_error, fine=True) if known else None,
+        slip_error=text(reading.slip_error, fine=True) if known else None,
+        reason=reading.reason,
+    )
+
+
+def _photo_view(read: PhotoReading, unit: LengthUnit) -> PhotoView:
+    photo, camera = read.photo, read.camera_mm
+    return PhotoView(
+        id=photo.id, width=photo.width, height=photo.height, view=photo.view,
+        posture=photo.posture, when=photo.when, mm_per_px=read.mm_per_px,
+        camera=f"{camera / 1000:.1f} m" if camera is not None else None,
+        readings=[_reading_view(one, unit) for one in read.readings],
+        warnings=list(read.warnings),
+    )  # fmt: skip
+
+
+def _cares(values: Entries) -> list[CareView]:
+    return [
+        CareView(id=care.id, label=care.label, limit=care.limit, ask=care.ask,
+                 note=str(note) if (note := values.get(f"ask.care.{care.id}.note")) else None)
+        for care in CARE.values()
+        if values.get(f"ask.care.{care.id}") == "yes"
+    ]  # fmt: skip
+
+
+MOST_APART_H = 0.5
+"""Hours that the tasks may be off the hours said in all. House value."""
+
+
+def _hours_doubt(asked: float, said: float | None) -> str | None:
+    if asked > 24:
+        return f"{asked:g} hours a day in all: a day has 24."
+    if said is not None and asked and abs(asked - said) > MOST_APART_H:
+        return f"The tasks come to {asked:g} h, at the desk in all {said:g} h were said. Which is right?"
+    if asked > 14:
+        return f"{asked:g} hours a day: is that so?"
+    return None
 
 
 def _measured(case: Case, values: Entries, unit: LengthUnit) -> list[Measured]:
@@ -269,8 +389,17 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
     signed = opened.signed_revision == opened.visit.revision
     stands = result.standing.possible and case.workstation.desk.kind == "sit_stand"
     left = settings_left(values)
+    offset = display_offset(values)
+    files = [
+        PhotoFile(id=str(one.id), width=one.width, height=one.height, fov_deg=one.fov_deg)
+        for one in opened.photos
+    ]
+    read = tuple(read_photo(photo) for photo in photos_from(values, files))
+    facts = Facts(entries=values, case=case, result=result, photos=read, unit=unit, texts=TEXTS)
+    found = findings(facts)
+    said = values.get("ask.day_hours")
     rows = [
-        row_view(row, values, unit, left[index], own[index])
+        row_view(row, values, unit, left[index], own[index], offset)
         for index, posture in enumerate((result.seated, result.standing))
         for row in posture.rows
     ]
@@ -281,7 +410,16 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
         order=order,
         rows=rows,
         steps=list(progress(values, result, order, signed=signed).values()),
-        findings=findings(result, unit),
+        findings=found,
+        strain=list(strain_by_region(found)),
+        photos=[_photo_view(one, unit) for one in read],
+        signs=ticked_signs(values),
+        cares=_cares(values),
+        felt=[one.text for one in facts.felt],
+        display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
+        f"{'low' if offset > 0 else 'high'}."
+        if offset
+        else None,
         measured=_measured(case, values, unit),
         rhythms=[
             RhythmView(
@@ -296,5 +434,5 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
         joints=_joints(result),
         why_not_standing=_why_not_standing(result, unit),
         hours=hours,
-        hours_doubt=f"{asked:g} hours a day in all: a day has 24." if asked > 24 else None,
+        hours_doubt=_hours_doubt(asked, float(said) if isinstance(said, int | float) else None),
     )

@@ -12,6 +12,7 @@ from ..services.errors import AlreadyThere, ServiceError
 
 _BY_CONSTRAINT: dict[str, ServiceError] = {
     "uq_member_email": AlreadyThere("Somebody with this address is there already."),
+    "uq_shelf_item_name": AlreadyThere("One of this name is on the shelf already."),
     "uq_report_number": AlreadyThere("This version was signed a moment ago. Look at it first."),
 }
 

@@ -135,3 +135,34 @@ class ReportRow(Base):
     sha256: Mapped[str]
     signed_by: Mapped[str]
     signed_at: Mapped[datetime] = mapped_column(Moment)
+
+
+class PhotoRow(Base):
+    """A photograph: upright, without metadata."""
+
+    __tablename__ = "photo"
+    __table_args__ = (Index("ix_photo_visit_id", "visit_id"),)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    visit_id: Mapped[UUID] = mapped_column(ForeignKey("visit.id", ondelete="CASCADE"))
+    width: Mapped[int]
+    height: Mapped[int]
+    fov_deg: Mapped[float | None]
+    size: Mapped[int]
+    jpeg: Mapped[bytes] = mapped_column(BYTEA, deferred=True)
+    sha256: Mapped[str]
+    added_by: Mapped[str]
+    added_at: Mapped[datetime] = mapped_column(Moment)
+
+
+class ShelfItemRow(Base):
+    """A piece of the practice's own, or a shared workstation."""
+
+    __tablename__ = "shelf_item"
+    __table_args__ = (UniqueConstraint("practice_id", "piece", "name", name="uq_shelf_item_name"),)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    piece: Mapped[str]
+    name: Mapped[str]
+    place: Mapped[str] = mapped_column(server_default="")
+    values: Mapped[Any] = mapped_column(JSONB)
+    version: Mapped[int] = mapped_column(server_default=text("1"))

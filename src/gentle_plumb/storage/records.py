@@ -5,15 +5,38 @@ from __future__ import annotations
 from datetime import datetime
 from uuid import UUID
 
-from sqlalchemy import Engine, bindparam, func, select, true, update
+from sqlalchemy import (
+    Connection,
+    Engine,
+    Select,
+    bindparam,
+    delete,
+    func,
+    or_,
+    select,
+    true,
+    update,
+)
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import aliased, undefer
 
-from ..services.errors import NotFound, ReusedChange, StaleChange
-from ..services.models import Change, Client, Entry, Report, ReportHead, Visit, VisitLine, Working
+from ..services.consent import NEEDED_FOR
+from ..services.errors import AlreadyThere, NeedsConsent, NotFound, ReusedChange, StaleChange
+from ..services.models import (
+    Change,
+    Client,
+    Entry,
+    Erase,
+    PhotoHead,
+    Report,
+    ReportHead,
+    Visit,
+    VisitLine,
+    Working,
+)
 from .errors import mapped_errors
-from .models import ChangeRow, ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
+from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
 
 
 def client_of(row: ClientRow) -> Client:
@@ -51,6 +74,14 @@ def head_of(row: ReportRow) -> ReportHead:
         signed_by=row.signed_by,
         signed_at=row.signed_at,
     )
+
+
+_PHOTO = tuple(PhotoHead.__dataclass_fields__)
+
+
+def photo_of(row: PhotoRow) -> PhotoHead:
+    """The photograph a row holds, without its picture."""
+    return PhotoHead(**{name: getattr(row, name) for name in _PHOTO})
 
 
 _KEY = ("visit_id", "path")
@@ -170,7 +201,7 @@ class SqlRecords:
 
     def open(
         self, practice_id: UUID, visit_id: UUID
-    ) -> tuple[Visit, Client, list[Entry], list[ReportHead]]:
+    ) -> tuple[Visit, Client, list[Entry], list[ReportHead], list[PhotoHead]]:
         held = (
             select(EntryRow, MemberRow.name)
             .join(MemberRow, MemberRow.id == EntryRow.member_id)
@@ -192,6 +223,7 @@ class SqlRecords:
                 client_of(found[1]),
                 [entry_of(row, name) for row, name in db.execute(held)],
                 [head_of(row) for row in db.scalars(versions)],
+                [photo_of(row) for row in db.scalars(_photos(visit_id))],
             )
 
     def working(self, practice_id: UUID, visit_id: UUID) -> Working:
@@ -205,16 +237,28 @@ class SqlRecords:
             .where(ReportRow.visit_id == visit_id)
             .subquery()
         )
+        pictures = (
+            select(func.count())
+            .where(PhotoRow.visit_id == visit_id)
+            .scalar_subquery()
+            .label("pictures")
+        )
         query = (
-            select(*VisitRow.__table__.c, *ClientRow.__table__.c, values, *versions.c)
+            select(*VisitRow.__table__.c, *ClientRow.__table__.c, pictures, values, *versions.c)
             .join_from(VisitRow, ClientRow, ClientRow.id == VisitRow.client_id)
             .join(versions, true())
             .where(VisitRow.id == visit_id, VisitRow.practice_id == practice_id)
         )
         with self._reader.connect() as connection:
             row = connection.execute(query).first()
-        if row is None:
-            raise NotFound("There is no such visit.")
+            if row is None:
+                raise NotFound("There is no such visit.")
+            photos: tuple[PhotoHead, ...] = ()
+            if row.pictures:
+                columns = [PhotoRow.__table__.c[name] for name in _PHOTO]
+                taken = select(*columns).where(PhotoRow.visit_id == visit_id)
+                found = connection.execute(taken.order_by(PhotoRow.added_at, PhotoRow.id))
+                photos = tuple(PhotoHead(**photo._mapping) for photo in found)
         visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
         return Working(
             visit=Visit(**dict(zip(VISIT, visit, strict=True))),
@@ -222,6 +266,7 @@ class SqlRecords:
             values=row[-3] or {},
             versions=row[-2],
             signed_revision=row[-1],
+            photos=photos,
         )
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
@@ -250,6 +295,7 @@ class SqlRecords:
                 if not same or held is None:
                     raise ReusedChange("This change was made before, with other content.")
                 return held, found.revision
+            _need_consent(connection, change.visit_id, change.consent, change.path)
             version = held.version if held is not None else 0
             if version != change.expected_version:
                 raise StaleChange(
@@ -287,6 +333,8 @@ class SqlRecords:
                 .returning(VisitRow.revision)
             )
             revision = connection.execute(raised).scalar_one()
+            if change.erase is not None:
+                _erase(connection, change.visit_id, change.erase, now)
         return (
             Entry(
                 path=change.path,
@@ -298,6 +346,46 @@ class SqlRecords:
             ),
             revision,
         )
+
+    def add_photo(
+        self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID, consent: str
+    ) -> PhotoHead:
+        keys = {"practice": practice_id, "visit": photo.visit_id}
+        with self._engine.begin() as connection:
+            if connection.execute(_LOCK, keys).first() is None:
+                raise NotFound("There is no such visit.")
+            _need_consent(connection, photo.visit_id, consent, f"look.photo.{photo.id}")
+            columns = [PhotoRow.__table__.c[name] for name in _PHOTO]
+            held = connection.execute(select(*columns).where(PhotoRow.id == photo.id)).first()
+            if held is not None:
+                if (held.visit_id, held.sha256) != (photo.visit_id, photo.sha256):
+                    raise AlreadyThere("Another photograph has this id.")
+                return PhotoHead(**held._mapping)
+            connection.execute(insert(PhotoRow).values(**vars(photo), jpeg=jpeg))
+            _raise(connection, photo.visit_id)
+        return photo
+
+    def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
+        with Db(self._reader) as db:
+            row = db.scalar(_photo_in(practice_id, photo_id).options(undefer(PhotoRow.jpeg)))
+            if row is None:
+                raise NotFound("There is no such photograph.")
+            return photo_of(row), row.jpeg
+
+    def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
+        with self._engine.begin() as connection:
+            found = connection.execute(
+                select(PhotoRow.visit_id)
+                .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
+                .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
+            ).first()
+            if found is None:
+                raise NotFound("There is no such photograph.")
+            keys = {"practice": practice_id, "visit": found.visit_id}
+            connection.execute(_LOCK, keys)
+            connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
+            _erase(connection, found.visit_id, Erase(starts=(f"look.photo.{photo_id}.",)))
+            _raise(connection, found.visit_id)
 
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         query = (
@@ -315,3 +403,54 @@ class SqlRecords:
     def add_report(self, report: Report, pdf: bytes) -> None:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             db.add(ReportRow(**vars(report), pdf=pdf))
+
+
+def _photos(visit_id: UUID) -> Select[PhotoRow]:
+    query = select(PhotoRow).where(PhotoRow.visit_id == visit_id)
+    return query.order_by(PhotoRow.added_at, PhotoRow.id)
+
+
+def _photo_in(practice_id: UUID, photo_id: UUID) -> Select[PhotoRow]:
+    return (
+        select(PhotoRow)
+        .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
+        .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
+    )
+
+
+def _raise(connection: Connection, visit_id: UUID) -> None:
+    """Count a change that is no entry."""
+    raised = update(VisitRow).where(VisitRow.id == visit_id)
+    connection.execute(raised.values(revision=VisitRow.revision + 1))
+
+
+def _need_consent(connection: Connection, visit_id: UUID, consent: str | None, field: str) -> None:
+    """Raises NeedsConsent where the entry at ``consent`` is not ``yes``."""
+    if consent is None:
+        return
+    given = connection.execute(
+        select(EntryRow.value).where(EntryRow.visit_id == visit_id, EntryRow.path == consent)
+    ).scalar()
+    if given != "yes":
+        raise NeedsConsent(field, consent, NEEDED_FOR[consent])
+
+
+def _erase(
+    connection: Connection, visit_id: UUID, what: Erase, now: datetime | None = None
+) -> None:
+    """Blank values and what was typed, now and ever before; versions go on, so nobody is misled."""
+    for table in (EntryRow, ChangeRow):
+        told = or_(
+            table.path.in_(what.paths),
+            *(table.path.startswith(start, autoescape=True) for start in what.starts),
+        )
+        blank: dict[str, object] = {"value": None, "typed": ""}
+        if table is EntryRow:
+            blank["version"] = EntryRow.version + 1
+            if now is not None:
+                blank["changed_at"] = now
+        connection.execute(
+            update(table).where(table.visit_id == visit_id, table.typed != "", told).values(**blank)
+        )
+    if what.photos:
+        connection.execute(delete(PhotoRow).where(PhotoRow.visit_id == visit_id))

@@ -1,0 +1,51 @@
+"""A light meter that is asked over a socket, one line each way (docs/formats/light-meter.md)."""
+
+from __future__ import annotations
+
+import re
+import socket
+
+from ..services.errors import NoAnswer
+from ..services.models import Lux
+
+PATIENCE_S = 2.0
+DARKEST, BRIGHTEST = 0.0, 200_000.0
+"""Range of a reading, lux: from dark to full sun. House value."""
+_READING = re.compile(rb"LUX (\d{1,6}(?:\.\d{1,2})?)(?: (LOWBATT))?\r?\n")
+
+
+class SocketLightMeter:
+    """The LightMeter port over a socket. ``address`` is ``host:port``; empty: there is none."""
+
+    def __init__(self, address: str) -> None:
+        self._address = address
+
+    def read(self) -> Lux:
+        """Ask for one reading.
+
+        Raises
+        ------
+        NoAnswer
+            If nothing listens, the line breaks, it takes over 2 s, or what comes is no reading.
+
+        """
+        if not self._address:
+            raise NoAnswer("No light meter is set up. Type the reading of your own.")
+        host, _, port = self._address.rpartition(":")
+        try:
+            with socket.create_connection((host, int(port)), timeout=PATIENCE_S) as line:
+                line.sendall(b"READ\n")
+                heard = line.makefile("rb").readline(80)
+        except (OSError, ValueError):
+            raise NoAnswer(
+                "The light meter does not answer. Type the reading, or try again."
+            ) from None
+        found = _READING.fullmatch(heard)
+        if found is None:
+            raise NoAnswer("The light meter says something that is no reading. Try again.")
+        lux = float(found[1])
+        if not DARKEST <= lux <= BRIGHTEST:
+            raise NoAnswer(
+                f"The light meter says {lux:g} lux, outside {DARKEST:g} to {BRIGHTEST:g}."
+            )
+        return Lux(lux=lux, warning="Its battery is low." if found[2] else None)

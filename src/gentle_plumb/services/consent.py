@@ -1,0 +1,37 @@
+"""Which consent a field needs, and what withdrawing one takes with it."""
+
+from __future__ import annotations
+
+from ..core.record import FIELDS, Field
+from .models import Erase
+
+NOTES, PHOTOGRAPHS, WORKPLACE = (
+    f"ask.consent.{name}" for name in ("notes", "photographs", "workplace")
+)
+ACTED_ON = ("ask.warning", "ask.warning_done", "ask.sign.")
+"""Warning signs are recorded with or without consent: acting on them comes first."""
+
+NEEDED_FOR = {
+    NOTES: "The client's consent to keep health notes is not recorded. Record it under Consent; "
+    "what you typed stays here and is sent then.",
+    PHOTOGRAPHS: "The client's consent to photographs is not recorded. Record it under Ask, "
+    "Consent, then add the photograph.",
+}
+
+
+def consent_for(field: Field) -> str | None:
+    """The path of the consent a field is kept with, None for most."""
+    if field.id.startswith("look.photo."):
+        return PHOTOGRAPHS
+    return NOTES if field.health and not field.id.startswith(ACTED_ON) else None
+
+
+def erased_by(path: str, value: object) -> Erase | None:
+    """What a consent set to this value takes with it."""
+    if value not in ("no", "withdrawn"):
+        return None
+    if path == NOTES:
+        return Erase(paths=tuple(field.id for field in FIELDS.values() if field.health))
+    if path == PHOTOGRAPHS:
+        return Erase(starts=("look.photo.",), photos=True)
+    return None

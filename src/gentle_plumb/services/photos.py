@@ -1,0 +1,51 @@
+"""Photographs of a visit: taking them in, showing them, taking them out."""
+
+from __future__ import annotations
+
+import hashlib
+from uuid import UUID
+
+from .accounts import require_writer
+from .consent import PHOTOGRAPHS
+from .models import Member, PhotoHead
+from .ports import Clock, Darkroom, Records
+
+
+class PhotoService:
+    """What is done with photographs. They are seen only within their practice."""
+
+    def __init__(self, records: Records, darkroom: Darkroom, clock: Clock) -> None:
+        self._records, self._darkroom, self._clock = records, darkroom, clock
+
+    def add(self, member: Member, visit_id: UUID, photo_id: UUID, picture: bytes) -> PhotoHead:
+        """Develop and keep a picture; sent twice it counts once.
+
+        Raises
+        ------
+        NotAllowed, NotFound
+            For readers; for a visit of another practice.
+        NeedsConsent
+            Without the client's consent to photographs.
+        BadPicture
+            If it is no picture, too large or too small.
+
+        """
+        require_writer(member)
+        made = self._darkroom.develop(picture)
+        head = PhotoHead(
+            id=photo_id, visit_id=visit_id, width=made.width, height=made.height,
+            fov_deg=made.fov_deg, size=len(made.jpeg), sha256=hashlib.sha256(made.jpeg).hexdigest(),
+            added_by=member.name, added_at=self._clock(),
+        )  # fmt: skip
+        return self._records.add_photo(
+            member.practice_id, head, made.jpeg, member_id=member.id, consent=PHOTOGRAPHS
+        )
+
+    def picture(self, member: Member, photo_id: UUID) -> tuple[PhotoHead, bytes]:
+        """A photograph; raises NotFound for another practice's."""
+        return self._records.photo(member.practice_id, photo_id)
+
+    def drop(self, member: Member, photo_id: UUID) -> None:
+        """Erase a photograph with its points; raises NotAllowed, NotFound."""
+        require_writer(member)
+        self._records.drop_photo(member.practice_id, photo_id)

@@ -1,0 +1,68 @@
+"""The shelf: generic pieces, the practice's own, and workstations several clients share."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from uuid import UUID, uuid4
+
+from ..core.record import PIECES, field_of, paths_of, read_typed
+from ..core.units import LengthUnit
+from .accounts import require_writer
+from .models import Member, ShelfItem
+from .ports import Shelf
+
+WORKSTATION = "workstation"
+
+
+class ShelfService:
+    """What is kept of pieces, to start from next time."""
+
+    def __init__(self, shelf: Shelf) -> None:
+        self._shelf = shelf
+
+    def items(self, member: Member) -> list[ShelfItem]:
+        """Everything the practice keeps, by piece and name."""
+        return self._shelf.items(member.practice_id)
+
+    def add(self, member: Member, *, piece: str, name: str, place: str,
+            values: Mapping[str, str], unit: LengthUnit) -> ShelfItem:  # fmt: skip
+        """Keep a piece or a workstation; raises NotAllowed, FieldError, AlreadyThere."""
+        require_writer(member)
+        item = ShelfItem(
+            id=uuid4(), practice_id=member.practice_id, piece=piece, name=name, place=place,
+            values=checked(piece, values, unit),
+        )  # fmt: skip
+        self._shelf.add_item(item)
+        return item
+
+    def change(self, member: Member, item_id: UUID, *, piece: str, name: str, place: str,
+               values: Mapping[str, str], version: int, unit: LengthUnit) -> ShelfItem:  # fmt: skip
+        """Change one upon its version; raises also NotFound, StaleItem."""
+        require_writer(member)
+        return self._shelf.change_item(
+            ShelfItem(id=item_id, practice_id=member.practice_id, piece=piece, name=name,
+                      place=place, values=checked(piece, values, unit), version=version)
+        )  # fmt: skip
+
+    def drop(self, member: Member, item_id: UUID) -> None:
+        """Take one off; visits keep what they took from it. Raises NotAllowed, NotFound."""
+        require_writer(member)
+        self._shelf.drop_item(member.practice_id, item_id)
+
+
+def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str, str]:
+    """Texts that the piece's fields can read, bare lengths with their unit; empty ones left out.
+
+    Raises FieldError for a path that is not the piece's or a text that can't be read.
+    """
+    pieces = PIECES if piece == WORKSTATION else [piece]
+    allowed = {path for each in pieces for path in paths_of(each)}
+    kept = {}
+    for path, typed in values.items():
+        field = field_of(path if path in allowed else f"{piece}: {path}")
+        if read_typed(field, typed, unit=unit) is None:
+            continue
+        clean = typed.strip()
+        bare = field.kind == "length" and clean[-1].isdigit() and "'" not in clean
+        kept[path] = f"{clean} {unit}" if bare else clean
+    return kept
