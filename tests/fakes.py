@@ -2,8 +2,15 @@
 
 from dataclasses import replace
 
-from gentle_plumb.services.errors import AlreadyThere, NotFound, ReusedChange, StaleChange
-from gentle_plumb.services.models import Entry, Report, ReportHead, VisitLine, Working
+from gentle_plumb.services.errors import (
+    AlreadyThere,
+    NeedsConsent,
+    NotFound,
+    ReusedChange,
+    StaleChange,
+    StaleItem,
+)
+from gentle_plumb.services.models import Entry, Erase, Report, ReportHead, VisitLine, Working
 
 
 class FakeAccounts:
@@ -53,7 +60,7 @@ class FakeRecords:
     def __init__(self, accounts):
         self.accounts = accounts
         self.client_by_id, self.visit_by_id = {}, {}
-        self.held, self.changes, self.signed = {}, {}, {}
+        self.held, self.changes, self.signed, self.pictures = {}, {}, {}, {}
 
     def clients(self, practice_id):
         mine = [c for c in self.client_by_id.values() if c.practice_id == practice_id]
@@ -116,13 +123,15 @@ class FakeRecords:
             self.client_by_id[visit.client_id],
             list(self._entries(visit_id).values()),
             heads,
+            [head for head, _ in self.pictures.values() if head.visit_id == visit_id],
         )
 
     def working(self, practice_id, visit_id):
-        visit, client, entries, heads = self.open(practice_id, visit_id)
+        visit, client, entries, heads, photos = self.open(practice_id, visit_id)
         return Working(
             visit=visit, client=client, values={e.path: e.value for e in entries},
             versions=len(heads), signed_revision=heads[-1].revision if heads else None,
+            photos=tuple(photos),
         )  # fmt: skip
 
     def write(self, practice_id, change, now):
@@ -134,6 +143,7 @@ class FakeRecords:
             if (before.visit_id, before.path, before.typed) != (*key, change.typed):
                 raise ReusedChange("This change was made before, with other content.")
             return row, visit.revision
+        self._need_consent(visit.id, change.consent, change.path)
         version = row.version if row else 0
         if version != change.expected_version:
             raise StaleChange(
@@ -147,8 +157,58 @@ class FakeRecords:
             changed_at=now, changed_by=self.accounts.people[change.member_id].name,
         )  # fmt: skip
         self.held[key], self.changes[change.id] = entry, change
-        self.visit_by_id[visit.id] = replace(visit, revision=visit.revision + 1)
+        self._raise(visit.id)
+        if change.erase is not None:
+            self._erase(visit.id, change.erase)
         return entry, visit.revision + 1
+
+    def _raise(self, visit_id):
+        visit = self.visit_by_id[visit_id]
+        self.visit_by_id[visit_id] = replace(visit, revision=visit.revision + 1)
+
+    def _need_consent(self, visit_id, consent, field):
+        given = self.held.get((visit_id, consent))
+        if consent is not None and (given is None or given.value != "yes"):
+            raise NeedsConsent(field, consent, "No consent.")
+
+    def _erase(self, visit_id, what):
+        def told(path):
+            return path in what.paths or path.startswith(what.starts or ("\0",))
+
+        for key, entry in list(self.held.items()):
+            if key[0] == visit_id and told(key[1]) and entry.value is not None:
+                self.held[key] = replace(entry, value=None, typed="", version=entry.version + 1)
+        for id, change in list(self.changes.items()):
+            if change.visit_id == visit_id and told(change.path):
+                self.changes[id] = replace(change, value=None, typed="")
+        if what.photos:
+            self.pictures = {
+                id: kept for id, kept in self.pictures.items() if kept[0].visit_id != visit_id
+            }
+
+    def add_photo(self, practice_id, photo, jpeg, *, member_id, consent):
+        self.visit(practice_id, photo.visit_id)
+        self._need_consent(photo.visit_id, consent, f"look.photo.{photo.id}")
+        held = self.pictures.get(photo.id)
+        if held is not None:
+            if (held[0].visit_id, held[0].sha256) != (photo.visit_id, photo.sha256):
+                raise AlreadyThere("Another photograph has this id.")
+            return held[0]
+        self.pictures[photo.id] = (photo, jpeg)
+        self._raise(photo.visit_id)
+        return photo
+
+    def photo(self, practice_id, photo_id):
+        found = self.pictures.get(photo_id)
+        if found is None or self.visit_by_id[found[0].visit_id].practice_id != practice_id:
+            raise NotFound("There is no such photograph.")
+        return found
+
+    def drop_photo(self, practice_id, photo_id):
+        head, _ = self.photo(practice_id, photo_id)
+        del self.pictures[photo_id]
+        self._erase(head.visit_id, Erase(starts=(f"look.photo.{photo_id}.",)))
+        self._raise(head.visit_id)
 
     def report_pdf(self, practice_id, report_id):
         found = self.signed.get(report_id)
@@ -160,3 +220,48 @@ class FakeRecords:
         if any(r.number == report.number for r in self._reports(report.visit_id)):
             raise AlreadyThere("This version was signed a moment ago. Look at it first.")
         self.signed[report.id] = (report, pdf)
+
+
+class FakeShelf:
+    def __init__(self, records):
+        self.records, self.kept = records, {}
+
+    def _mine(self, practice_id, item_id):
+        found = self.kept.get(item_id)
+        if found is None or found.practice_id != practice_id:
+            raise NotFound("There is no such thing on the shelf.")
+        return found
+
+    def _free(self, item):
+        for other in self.kept.values():
+            same = (other.practice_id, other.piece, other.name)
+            if other.id != item.id and same == (item.practice_id, item.piece, item.name):
+                raise AlreadyThere("This name is on the shelf already.")
+
+    def items(self, practice_id):
+        users = {}
+        for (visit_id, path), entry in self.records.held.items():
+            if path == "look.workstation" and entry.typed:
+                client = self.records.client_by_id[self.records.visit_by_id[visit_id].client_id]
+                users.setdefault(entry.typed, set()).add(client.name)
+        mine = [item for item in self.kept.values() if item.practice_id == practice_id]
+        return [
+            replace(item, users=tuple(sorted(users.get(str(item.id), ()))))
+            for item in sorted(mine, key=lambda item: (item.piece, item.name))
+        ]
+
+    def add_item(self, item):
+        self._free(item)
+        self.kept[item.id] = item
+
+    def change_item(self, item):
+        held = self._mine(item.practice_id, item.id)
+        if held.version != item.version:
+            raise StaleItem(held)
+        self._free(item)
+        self.kept[item.id] = replace(item, piece=held.piece, version=held.version + 1)
+        return self.kept[item.id]
+
+    def drop_item(self, practice_id, item_id):
+        self._mine(practice_id, item_id)
+        del self.kept[item_id]

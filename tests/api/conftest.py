@@ -8,15 +8,27 @@ from fastapi.testclient import TestClient
 
 from conftest import PASSWORD
 from gentle_plumb.api import Services, make_app
-from gentle_plumb.documents import TypstPress
+from gentle_plumb.devices import LightStandIn, SocketLightMeter
+from gentle_plumb.documents import PillowDarkroom, TypstPress
 from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.photos import PhotoService
 from gentle_plumb.services.reports import ReportService
+from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
-from gentle_plumb.storage import SqlAccounts, SqlRecords
+from gentle_plumb.storage import SqlAccounts, SqlRecords, SqlShelf
 
 
 @pytest.fixture
-def app(engine, clock):
+def meter():
+    """The simulated light meter on a port of its own."""
+    stand_in = LightStandIn()
+    stand_in.start()
+    yield stand_in
+    stand_in.stop()
+
+
+@pytest.fixture
+def app(engine, clock, meter):
     records = SqlRecords(engine)
     visits = VisitService(records, clock)
     return make_app(
@@ -25,6 +37,9 @@ def app(engine, clock):
             accounts=AccountService(SqlAccounts(engine), clock),
             visits=visits,
             reports=ReportService(records, visits, TypstPress(), clock),
+            photos=PhotoService(records, PillowDarkroom(), clock),
+            shelf=ShelfService(SqlShelf(engine)),
+            light_meter=SocketLightMeter(meter.address),
         )
     )
 

@@ -4,8 +4,8 @@ from uuid import UUID, uuid4
 import pypdf
 import pytest
 
+from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import body_readings
-from gentle_plumb.demo.people import DEMO_CLIENTS
 
 
 def demo(name):

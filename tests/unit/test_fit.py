@@ -4,10 +4,15 @@ import pytest
 from hypothesis import given, settings
 
 from gentle_plumb.core.body import Body
-from gentle_plumb.core.findings import findings
+from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import Case, Term, fit, terms_text, total, working_order
 from gentle_plumb.core.workstation import Settings, Workstation
 from strategies import cases, mean_body, usual_case
+
+
+def judged(case, unit="mm"):
+    """The findings of a case about which nothing else is recorded."""
+    return findings(Facts(entries={}, case=case, result=fit(case), unit=unit))
 
 
 def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
@@ -63,7 +68,7 @@ def test_what_is_joined_is_nothing_to_set_but_has_a_way_out():
     result = fit(case)
     assert result.row("seated", "screen_top").change is None
     assert not {"screen_top", "distance"} & {row.key for row in working_order(case, result)}
-    top = next(one for one in findings(result) if one.key == "screen_top")
+    top = next(one for one in judged(case) if one.key == "screen_top")
     assert top.instruction.startswith("Raise the laptop and add separate keys and mouse")
 
 
@@ -164,7 +169,7 @@ def test_working_order_starts_from_the_piece_that_cannot_move():
 def test_findings_say_cause_before_instruction_worst_first():
     case = usual_case(found={"seat": 410, "surface": 610, "screen_top": 1033, "distance": 625,
                              "mouse": 450})  # fmt: skip
-    found = findings(fit(case), "cm")
+    found = [one for one in judged(case, "cm") if one.state == "off"]
     assert [one.key for one in found] == ["mouse", "screen_top"]
     assert found[0].cause == (
         "Mouse 10.5 cm further out than its target: "

@@ -6,8 +6,8 @@ from gentle_plumb.core.errors import FieldError, UnknownName, UnreadableValue, V
 from gentle_plumb.core.fit import fit, working_order
 from gentle_plumb.core.pace import RHYTHMS, day_totals
 from gentle_plumb.core.record import FIELDS, case_from, field_of, progress, read_typed
+from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import body_readings
-from gentle_plumb.demo.people import DEMO_CLIENTS
 
 SEAT = field_of("look.found.seat")
 

@@ -5,11 +5,12 @@ from uuid import uuid4
 import pytest
 
 from conftest import PASSWORD, make_office
-from fakes import FakeAccounts, FakeRecords
+from fakes import FakeAccounts, FakeRecords, FakeShelf
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.errors import ValueOutOfRange
 from gentle_plumb.demo import load_demo
-from gentle_plumb.demo.people import DEMO_CLIENTS, DEMO_MEMBERS
+from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.people import DEMO_MEMBERS
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.errors import LockedOut, NotAllowed, NotReady, NotSignedIn
 from gentle_plumb.services.reports import ReportService
@@ -37,6 +38,7 @@ class World:
         self.visits = VisitService(self.records, clock)
         self.press = PaperPress()
         self.reports = ReportService(self.records, self.visits, self.press, clock)
+        self.shelf = FakeShelf(self.records)
         self.office = make_office(self.accounts_port)
 
     def visit(self):
@@ -62,7 +64,7 @@ def demo_world():
     from conftest import Clock
 
     world = World(Clock())
-    load_demo(world.accounts_port, world.records, world.reports._clock)
+    load_demo(world.accounts_port, world.records, world.shelf, world.reports._clock)
     owner = world.accounts_port.member_by_email(DEMO_MEMBERS[0].email)
     lines = {line.client.name.split()[0]: line for line in world.visits.visits(owner)}
     return world, owner, lines
@@ -135,10 +137,10 @@ def test_demo_has_visits_in_every_state(demo_world):
 def test_demo_gives_the_same_bodies_each_time(demo_world):
     world, owner, lines = demo_world
     again = World(world.reports._clock)
-    load_demo(again.accounts_port, again.records, world.reports._clock)
+    load_demo(again.accounts_port, again.records, again.shelf, world.reports._clock)
     other = again.accounts_port.member_by_email(owner.email)
-    twin = next(line for line in again.visits.visits(other) if line.client.name.startswith("Bram"))
-    values = world.records.working(owner.practice_id, lines["Bram"].visit.id).values
+    twin = next(line for line in again.visits.visits(other) if line.client.name.startswith("Yara"))
+    values = world.records.working(owner.practice_id, lines["Yara"].visit.id).values
     assert again.records.working(other.practice_id, twin.visit.id).values == values
 
 

@@ -8,13 +8,17 @@ from uuid import UUID, uuid4, uuid5
 from ..core.body import DIMENSIONS, NEEDED
 from ..core.record import FIELDS
 from ..core.units import format_length
-from ..documents import TypstPress
+from ..documents import PillowDarkroom, TypstPress
 from ..services.accounts import AccountService
-from ..services.models import Member, Practice
-from ..services.ports import Accounts, Clock, Records
+from ..services.models import Member, Practice, ShelfItem
+from ..services.photos import PhotoService
+from ..services.ports import Accounts, Clock, Records, Shelf
 from ..services.reports import ReportService
+from ..services.shelves import ShelfService
 from ..services.visits import VisitService
-from .people import DEMO_CLIENTS, DEMO_MEMBERS, PRACTICE, WORDING, DemoClient, Until
+from .clients import DEMO_CLIENTS, DEMO_SHELF
+from .people import DEMO_MEMBERS, PRACTICE, WORDING, DemoClient, DemoPhoto, Until
+from .photographs import STAFF_MM, Rear, photograph_rear, photograph_side
 
 SPACE = UUID("6f1d3a5e-0b1c-4c7e-9a54-2f6b1f7d9c10")
 LUMBAR_MEAN_MM = 190.0
@@ -77,22 +81,50 @@ def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half:
             typist.type(path, typed)
 
 
+def _photograph(typist: _Typist, photos: PhotoService, member: Member, index: int,
+                shot: DemoPhoto) -> None:  # fmt: skip
+    """Draw one, keep it, and place its points."""
+    rear = isinstance(shot.shows, Rear)
+    made = (
+        photograph_rear(shot.shows, shot.camera)
+        if isinstance(shot.shows, Rear)
+        else photograph_side(shot.shows, shot.camera, standing=shot.standing)
+    )
+    kept = photos.add(
+        member, typist.visit_id, uuid5(SPACE, f"{typist.visit_id} {index}"), made.jpeg
+    )
+    start = f"look.photo.{kept.id}"
+    typist.type(f"{start}.view", "rear" if rear else "side")
+    typist.type(f"{start}.posture", "standing" if shot.standing else "seated")
+    typist.type(f"{start}.when", shot.when)
+    typist.type(f"{start}.known", format_length(STAFF_MM, "cm"))
+    for name, typed in made.typed().items():
+        typist.type(f"{start}.{name}", typed)
+
+
 def _visit(
-    client: DemoClient, member: Member, practice: Practice, records: Records, now: datetime
-) -> None:
+    client: DemoClient, member: Member, practice: Practice, records: Records, now: datetime,
+    shelf: dict[str, ShelfItem],
+) -> None:  # fmt: skip
     then: Clock = lambda: now - timedelta(days=client.days_ago)  # noqa: E731
     visits = VisitService(records, then)
     made = visits.add_client(member, name=client.name, sex=client.sex, work=client.work)
     typist = _Typist(visits, member, visits.start(member, made.id).id)
     typed = dict(client.entries)
+    if client.workstation:
+        shared = shelf[client.workstation]
+        typed |= {**shared.values, "look.workstation": str(shared.id)}
     steps = _STEPS[client.until]
     if "measure" in steps:
         typed |= body_readings(client) | {"measure.posture": "as_they_work"}
     if "report" in steps:
         typed["report.follow_up"] = (then() + timedelta(days=28)).date().isoformat()
     for path, text in typed.items():
-        if path.split(".")[0] in steps and text:
+        if (path.split(".")[0] in steps or path.startswith("work.")) and text:
             typist.type(path, text)
+    photos = PhotoService(records, PillowDarkroom(), then)
+    for index, shot in enumerate(client.photos if "look" in steps else ()):
+        _photograph(typist, photos, member, index, shot)
     if client.until in ("set", "pace", "signed", "changed"):
         _set_to_work(typist, visits, member, half=client.until == "set")
     if client.until in ("signed", "changed"):
@@ -102,8 +134,8 @@ def _visit(
         typist.type("look.found.mouse", "44", version=1)
 
 
-def load_demo(accounts: Accounts, records: Records, clock: Clock) -> None:
-    """Make the demo practice, its members, clients and visits."""
+def load_demo(accounts: Accounts, records: Records, shelf: Shelf, clock: Clock) -> None:
+    """Make the demo practice, its members, shelf, clients and visits."""
     practice = Practice(id=uuid4(), name=PRACTICE, unit="cm", local_wording=WORDING)
     accounts.add_practice(practice)
     service = AccountService(accounts, clock)
@@ -118,5 +150,10 @@ def load_demo(accounts: Accounts, records: Records, clock: Clock) -> None:
         )
         for person in DEMO_MEMBERS
     ]
+    keeping = ShelfService(shelf)
+    kept = {
+        name: keeping.add(members[0], piece=piece, name=name, place=place, values=values, unit="cm")
+        for piece, name, place, values in DEMO_SHELF
+    }
     for client in DEMO_CLIENTS:
-        _visit(client, members[client.by], practice, records, clock())
+        _visit(client, members[client.by], practice, records, clock(), kept)

@@ -271,7 +271,7 @@ export interface paths {
         };
         /**
          * Draft Pdf
-         * @description The draft as PDF.
+         * @description The draft as PDF; the workplace's copy only with the client's consent to it.
          */
         get: operations["draft_pdf_api_visits__visit_id__report_pdf_get"];
         put?: never;
@@ -311,11 +311,141 @@ export interface paths {
         };
         /**
          * Report Pdf
-         * @description A signed report, byte for byte as signed.
+         * @description A signed report, byte for byte as signed; or the workplace's copy of it, with consent.
          */
         get: operations["report_pdf_api_reports__report_id__pdf_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Add Photo
+         * @description Keep a photograph, sent as it is: upright and without metadata from here on.
+         *
+         *     The id is made on the page; sent twice it counts once.
+         */
+        put: operations["add_photo_api_visits__visit_id__photos__photo_id__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Photo
+         * @description A photograph, only within its practice.
+         */
+        get: operations["photo_api_photos__photo_id__jpg_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Drop Photo
+         * @description Erase a photograph and the points on it.
+         */
+        delete: operations["drop_photo_api_photos__photo_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Shelf
+         * @description The practice's own pieces and shared workstations.
+         */
+        get: operations["shelf_api_shelf_get"];
+        put?: never;
+        /**
+         * Add To Shelf
+         * @description Keep a piece or a workstation.
+         */
+        post: operations["add_to_shelf_api_shelf_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{item_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change On Shelf
+         * @description Change one upon its version; on a stale version it answers 409 with what is there.
+         */
+        put: operations["change_on_shelf_api_shelf__item_id__put"];
+        post?: never;
+        /**
+         * Drop From Shelf
+         * @description Take one off the shelf; visits keep what they took from it.
+         */
+        delete: operations["drop_from_shelf_api_shelf__item_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/light-meter/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Light
+         * @description Ask the light meter near the desk for one reading.
+         */
+        post: operations["read_light_api_light_meter_readings_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -363,6 +493,22 @@ export interface components {
             values: {
                 [key: string]: components["schemas"]["ValueDocument"];
             };
+        };
+        /**
+         * CareView
+         * @description A care group the client belongs to: what the plan keeps to, and who is asked.
+         */
+        CareView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Limit */
+            limit: string;
+            /** Ask */
+            ask: string;
+            /** Note */
+            note: string | null;
         };
         /**
          * CaseDocument
@@ -491,6 +637,20 @@ export interface components {
             work: string;
         };
         /**
+         * Consent
+         * @description ``effect`` is what withdrawing does, in the words of the question asked before it.
+         */
+        Consent: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Says */
+            says: string;
+            /** Effect */
+            effect: string;
+        };
+        /**
          * Cost
          * @description What a joint pays: its angle, its band and how far outside it ends (0 inside), degrees.
          */
@@ -608,7 +768,10 @@ export interface components {
          * Field
          * @description One field. ``low`` and ``high`` in mm for a length, in ``unit`` for a number.
          *
-         *     ``part`` is the part of the drawing it belongs to; ``needed`` counts for the step's bead.
+         *     ``part`` is the part of the drawing it belongs to; ``needed`` counts for the step's bead;
+         *     ``section`` is the part of its step; ``when`` names answers without which it makes no sense
+         *     (all of them must hold); ``health`` marks what is kept only with consent to health notes and
+         *     never goes to the workplace.
          */
         Field: {
             /** Id */
@@ -626,7 +789,12 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "length" | "number" | "choice" | "text" | "date";
+            kind: "length" | "number" | "choice" | "text" | "date" | "point";
+            /**
+             * Section
+             * @default
+             */
+            section: string;
             /**
              * Help
              * @default
@@ -659,10 +827,25 @@ export interface components {
              * @default
              */
             part: string;
+            /**
+             * When
+             * @default []
+             */
+            when: [
+                string,
+                string[]
+            ][];
+            /**
+             * Health
+             * @default false
+             */
+            health: boolean;
         };
         /**
          * Fields
-         * @description The fields of a visit, its steps, and how the drawing is inked.
+         * @description The fields of a visit, its steps, how the drawing is inked, and what is asked and seen.
+         *
+         *     ``families`` are the fields of things there can be any number of; their ids hold a ``*``.
          */
         Fields: {
             /** Steps */
@@ -671,6 +854,32 @@ export interface components {
             };
             /** Fields */
             fields: components["schemas"]["Field"][];
+            /** Families */
+            families: components["schemas"]["Field"][];
+            /** Pieces */
+            pieces: components["schemas"]["Piece"][];
+            /** Kinds */
+            kinds: components["schemas"]["ShelfKind"][];
+            /** Urgencies */
+            urgencies: {
+                [key: string]: string;
+            };
+            /** Consents */
+            consents: components["schemas"]["Consent"][];
+            /** Map Width */
+            map_width: number;
+            /** Map Height */
+            map_height: number;
+            /** Regions */
+            regions: components["schemas"]["Region"][];
+            /** Habits */
+            habits: components["schemas"]["Habit"][];
+            /** Room */
+            room: components["schemas"]["RoomItem"][];
+            /** Light */
+            light: components["schemas"]["LightTask"][];
+            /** Landmarks */
+            landmarks: components["schemas"]["Landmark"][];
             /** Inks */
             inks: {
                 [key: string]: components["schemas"]["Ink"];
@@ -678,29 +887,108 @@ export interface components {
         };
         /**
          * Finding
-         * @description One thing that is off.
+         * @description One rule held against one visit.
          *
-         *     ``over_deg`` is how far its joint is outside its band, None where no joint pays; ``left`` is
-         *     what the equipment leaves undone, None if nothing.
+         *     ``id`` is stable from visit to visit (``seated.seat``, ``habit_slumping``). ``cause`` is what
+         *     was found, ``why`` what it does, ``instruction`` what to do, ``left`` what the equipment leaves
+         *     undone. ``over_deg`` is how far a joint is outside its band. ``minutes`` is how far off times
+         *     how long a day, ``sum`` that arithmetic in words; both None where hours are not recorded.
+         *     ``evidence`` is what was seen or measured; ``felt`` what the client feels in that region and
+         *     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
+         *     practitioner's.
          */
         Finding: {
-            /** Key */
+            /** Id */
+            id: string;
+            /** Subject */
+            subject: string;
+            /** Title */
+            title: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "holds" | "off" | "not assessable";
+            /** Cause */
+            cause: string;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+            /**
+             * Instruction
+             * @default
+             */
+            instruction: string;
+            /** Reason */
+            reason?: string | null;
+            /**
+             * Key
+             * @default
+             */
             key: string;
             /**
              * Posture
-             * @enum {string}
+             * @default seated
              */
-            posture: "seated" | "standing";
-            /** Title */
-            title: string;
-            /** Cause */
-            cause: string;
-            /** Instruction */
-            instruction: string;
+            posture: string;
             /** Left */
-            left: string | null;
+            left?: string | null;
+            /**
+             * Region
+             * @default
+             */
+            region: string;
+            /**
+             * Joint
+             * @default
+             */
+            joint: string;
             /** Over Deg */
-            over_deg: number | null;
+            over_deg?: number | null;
+            /** Minutes */
+            minutes?: number | null;
+            /** Sum */
+            sum?: string | null;
+            /** Severity */
+            severity?: ("slight" | "marked" | "strong") | null;
+            /**
+             * Evidence
+             * @default []
+             */
+            evidence: string[];
+            /**
+             * Felt
+             * @default []
+             */
+            felt: string[];
+            /**
+             * Source
+             * @default
+             */
+            source: string;
+            /**
+             * Safety
+             * @default false
+             */
+            safety: boolean;
+            /**
+             * Health
+             * @default false
+             */
+            health: boolean;
+            /**
+             * Own
+             * @default false
+             */
+            own: boolean;
+            /** Verdict */
+            verdict?: ("accepted" | "dismissed") | null;
+            /** Words */
+            words?: string | null;
+            /** Dismissed For */
+            dismissed_for?: string | null;
         };
         /**
          * FitResult
@@ -810,6 +1098,41 @@ export interface components {
             tilt_deg?: number | null;
         };
         /**
+         * Habit
+         * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
+         */
+        Habit: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /**
+             * At
+             * @enum {string}
+             */
+            at: "head" | "eye" | "ear" | "shoulder" | "elbow" | "hand" | "back" | "hip" | "knee" | "ankle";
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing" | "either";
+            /** Joint */
+            joint: string;
+            /** Region */
+            region: string;
+            /** Deg */
+            deg: number;
+            /** Why */
+            why: string;
+            /** Do */
+            do: string;
+            /**
+             * Sided
+             * @default false
+             */
+            sided: boolean;
+        };
+        /**
          * Ink
          * @description Fill and stroke by token, stroke width and dashes in px; text by size and weight.
          *
@@ -914,9 +1237,47 @@ export interface components {
          */
         KeyboardDocument: {
             /** Kind */
-            kind?: ("full" | "no_number_block" | "compact") | null;
+            kind?: ("full" | "no_number_block" | "compact" | "split" | "tented") | null;
             /** Thickness */
             thickness?: (number | string) | null;
+        };
+        /**
+         * Landmark
+         * @description One point: what it is called, where it is put, in which views it is asked.
+         */
+        Landmark: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Where */
+            where: string;
+            /**
+             * Views
+             * @default [
+             *       "side"
+             *     ]
+             */
+            views: ("side" | "rear")[];
+            /**
+             * Depth
+             * @default 0
+             */
+            depth: number;
+        };
+        /**
+         * LightTask
+         * @description What light is for, and its band in lux.
+         */
+        LightTask: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
         };
         /**
          * Limit
@@ -941,6 +1302,16 @@ export interface components {
             short: number;
             /** Text */
             text: string;
+        };
+        /**
+         * LuxOut
+         * @description One reading of the light meter.
+         */
+        LuxOut: {
+            /** Lux */
+            lux: number;
+            /** Warning */
+            warning: string | null;
         };
         /**
          * Mark
@@ -1094,6 +1465,68 @@ export interface components {
             role: string;
         };
         /**
+         * PhotoOut
+         * @description A kept photograph without its picture.
+         */
+        PhotoOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Size */
+            size: number;
+            /** Added By */
+            added_by: string;
+            /**
+             * Added At
+             * Format: date-time
+             */
+            added_at: string;
+        };
+        /**
+         * PhotoView
+         * @description A photograph as it is shown: what was read from it, and what the camera did.
+         */
+        PhotoView: {
+            /** Id */
+            id: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** View */
+            view: string;
+            /** Posture */
+            posture: string;
+            /** When */
+            when: string;
+            /** Mm Per Px */
+            mm_per_px: number | null;
+            /** Camera */
+            camera: string | null;
+            /** Readings */
+            readings: components["schemas"]["ReadingView"][];
+            /** Warnings */
+            warnings: components["schemas"]["Warn"][];
+        };
+        /**
+         * Piece
+         * @description One kind of piece; its fields are those whose path starts with one of ``starts``.
+         */
+        Piece: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Starts */
+            starts: string[];
+        };
+        /**
          * PostureFit
          * @description All rows of one posture, and its joints as found and as set.
          */
@@ -1141,6 +1574,8 @@ export interface components {
             high?: number | null;
             /** Unit */
             unit?: string | null;
+            /** Consent */
+            consent?: string | null;
             /** Current */
             current?: {
                 [key: string]: unknown;
@@ -1162,6 +1597,59 @@ export interface components {
             low: number | string;
             /** High */
             high?: (number | string) | null;
+        };
+        /**
+         * ReadingView
+         * @description One thing read from a photograph, in words.
+         */
+        ReadingView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Value */
+            value: string | null;
+            /** Error */
+            error: string | null;
+            /** Pixel Error */
+            pixel_error: string | null;
+            /** Slip Error */
+            slip_error: string | null;
+            /** Reason */
+            reason: string | null;
+        };
+        /**
+         * Region
+         * @description One region: middle, half width and half height on the map.
+         */
+        Region: {
+            /** Id */
+            id: string;
+            /**
+             * View
+             * @enum {string}
+             */
+            view: "front" | "back";
+            /** Label */
+            label: string;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** W */
+            w: number;
+            /** H */
+            h: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn: number;
+            /**
+             * Load
+             * @default
+             */
+            load: string;
         };
         /**
          * ReportOut
@@ -1219,6 +1707,33 @@ export interface components {
             /** Possible */
             possible: boolean;
             totals: components["schemas"]["DayTotals"];
+        };
+        /**
+         * RoomItem
+         * @description One thing to look at: ``right`` is the answer that is in order, ``wrong`` the one that is not.
+         *
+         *     ``safety`` marks what is put right at once or taken out of use.
+         */
+        RoomItem: {
+            /** Id */
+            id: string;
+            /** Group */
+            group: string;
+            /** Label */
+            label: string;
+            /** Right */
+            right: string;
+            /** Wrong */
+            wrong: string;
+            /** Why */
+            why: string;
+            /** Do */
+            do: string;
+            /**
+             * Safety
+             * @default false
+             */
+            safety: boolean;
         };
         /**
          * RowView
@@ -1279,6 +1794,8 @@ export interface components {
             overrule_reason: string | null;
             /** Check */
             check: string | null;
+            /** Dial */
+            dial: string | null;
         };
         /**
          * Scene
@@ -1314,6 +1831,99 @@ export interface components {
             depth_behind?: (number | string) | null;
         };
         /**
+         * ShelfChange
+         * @description A shelf item changed upon its version.
+         */
+        ShelfChange: {
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+            /** Version */
+            version: number;
+        };
+        /**
+         * ShelfIn
+         * @description A piece or workstation to be kept: typed texts by path.
+         */
+        ShelfIn: {
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+        };
+        /**
+         * ShelfKind
+         * @description One generic piece: its kind, a name, and what is typed for its fields.
+         */
+        ShelfKind: {
+            /** Id */
+            id: string;
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * ShelfOut
+         * @description A kept piece or workstation; ``users`` are the clients whose visits name it.
+         */
+        ShelfOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+            /** Place */
+            place: string;
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+            /** Version */
+            version: number;
+            /** Users */
+            users: string[];
+        };
+        /**
          * SignIn
          * @description Credentials.
          */
@@ -1343,6 +1953,43 @@ export interface components {
             next: string | null;
         };
         /**
+         * Strain
+         * @description A region's strain minutes a day, with the parts they come from.
+         */
+        Strain: {
+            /** Region */
+            region: string;
+            /** Label */
+            label: string;
+            /** Minutes */
+            minutes: number;
+            /** Parts */
+            parts: components["schemas"]["StrainPart"][];
+            /**
+             * Felt
+             * @default []
+             */
+            felt: string[];
+        };
+        /**
+         * StrainPart
+         * @description One joint's share of a region: the evidence counted, its sum, and what was left out.
+         */
+        StrainPart: {
+            /** Joint */
+            joint: string;
+            /** Posture */
+            posture: string;
+            /** Title */
+            title: string;
+            /** Minutes */
+            minutes: number;
+            /** Sum */
+            sum: string;
+            /** Counted */
+            counted: boolean;
+        };
+        /**
          * Term
          * @description One summand of a target: ``value`` signed, in the target's unit.
          */
@@ -1351,6 +1998,27 @@ export interface components {
             label: string;
             /** Value */
             value: number;
+        };
+        /**
+         * Ticked
+         * @description A sign that is there: ``done`` is what was done about it, None while nothing is written.
+         *
+         *     ``path`` is the field that says so, ``done_path`` the one that waits for the answer.
+         */
+        Ticked: {
+            /** Id */
+            id: string;
+            /**
+             * Urgency
+             * @enum {string}
+             */
+            urgency: "urgent" | "clinician";
+            /** Label */
+            label: string;
+            /** Done */
+            done: string | null;
+            /** Done Path */
+            done_path: string;
         };
         /**
          * ValueDocument
@@ -1442,6 +2110,26 @@ export interface components {
             };
             /** Reports */
             reports: components["schemas"]["ReportOut"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoOut"][];
+        };
+        /**
+         * Warn
+         * @description Where the camera stood wrongly, or why that can't be told.
+         */
+        Warn: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "turned" | "tipped" | "near";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "holds" | "off" | "not assessable";
+            /** Text */
+            text: string;
         };
         /**
          * Welcome
@@ -1474,6 +2162,16 @@ export interface components {
             steps: components["schemas"]["StepProgress"][];
             /** Findings */
             findings: components["schemas"]["Finding"][];
+            /** Strain */
+            strain: components["schemas"]["Strain"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoView"][];
+            /** Signs */
+            signs: components["schemas"]["Ticked"][];
+            /** Cares */
+            cares: components["schemas"]["CareView"][];
+            /** Display */
+            display: string | null;
             /** Measured */
             measured: components["schemas"]["Measured"][];
             /** Rhythms */
@@ -2557,6 +3255,8 @@ export interface operations {
             query?: {
                 /** @description Unit of every number shown. */
                 unit?: "mm" | "cm" | "in";
+                /** @description Whose copy. */
+                copy?: "client" | "workplace";
             };
             header?: never;
             path: {
@@ -2704,7 +3404,10 @@ export interface operations {
     };
     report_pdf_api_reports__report_id__pdf_get: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Whose copy. */
+                copy?: "client" | "workplace";
+            };
             header?: never;
             path: {
                 report_id: string;
@@ -2769,6 +3472,594 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_photo_api_visits__visit_id__photos__photo_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/*": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photo_api_photos__photo_id__jpg_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_photo_api_photos__photo_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_shelf_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_to_shelf_api_shelf_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_on_shelf_api_shelf__item_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_from_shelf_api_shelf__item_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_light_api_light_meter_readings_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LuxOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["Problem"];
                 };
             };

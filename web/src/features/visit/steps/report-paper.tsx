@@ -2,7 +2,18 @@ type TableRow = Record<
   "posture" | "label" | "before" | "target" | "after" | "left" | "note",
   string
 >;
-type Finding = { title: string; posture: string; cause: string; instruction: string; left: string };
+type Finding = {
+  title: string;
+  posture: string;
+  cause: string;
+  instruction: string;
+  left: string;
+  severity: string;
+  evidence: string[];
+};
+type Warned = { urgency: string; label: string; done: string };
+type Care = { id: string; label: string; limit: string; ask: string };
+type Strain = { label: string; minutes: number; sums: string[] };
 type Rhythm = {
   label: string;
   says: string;
@@ -19,7 +30,10 @@ type Content = {
   practice: string;
   visited_on: string;
   reason: string;
-  warning: string;
+  warning: Warned[];
+  felt: string[];
+  cares: Care[];
+  strain: Strain[];
   note: string;
   findings: Finding[];
   table: TableRow[];
@@ -42,9 +56,17 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
         {report.follow_up || "not set"}.
       </p>
       {report.reason && <p className="mt-1 italic">{report.reason}</p>}
-      {report.warning && (
-        <p className="mt-2 border border-ink p-2">Warning sign. {report.warning}</p>
-      )}
+      {report.warning.map((sign) => (
+        <p key={sign.label} className="mt-2 border border-ink p-2">
+          <b>{sign.urgency}.</b> {sign.label}. <b>Done:</b> {sign.done || "not written down yet"}
+        </p>
+      ))}
+      {report.cares.map((care) => (
+        <p key={care.id} className="mt-2 border-l-2 border-ink pl-2">
+          <b>{care.label}.</b> {care.limit} Ask: {care.ask}.
+        </p>
+      ))}
+      {report.felt.length > 0 && <p className="mt-2">Discomfort: {report.felt.join("; ")}</p>}
       {report.note && <p className="mt-2 bg-paper p-2">{report.note}</p>}
       <h4 className="mt-4 font-semibold">What was found</h4>
       {report.findings.length === 0 && <p>Nothing measured lies outside its band.</p>}
@@ -54,9 +76,25 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
             {finding.posture === "standing" && <i>Standing. </i>}
             {finding.cause} <b>{finding.instruction}</b>
             {finding.left && <span className="text-soft"> Limit: {finding.left}.</span>}
+            {finding.evidence.length > 0 && (
+              <span className="block text-soft">{finding.evidence.join("; ")}.</span>
+            )}
           </li>
         ))}
       </ul>
+      {report.strain.length > 0 && (
+        <>
+          <h4 className="mt-4 font-semibold">Strain minutes a day</h4>
+          {report.strain.map((one) => (
+            <p key={one.label} className="figures">
+              <b>
+                {one.label} {Math.round(one.minutes)} min
+              </b>
+              <span className="block text-soft">{one.sums.join("; ")}</span>
+            </p>
+          ))}
+        </>
+      )}
       <h4 className="mt-4 font-semibold">Before, target, after</h4>
       <table className="figures w-full">
         <thead>
