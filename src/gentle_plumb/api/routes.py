@@ -10,13 +10,14 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 from sqlalchemy import text
 
-from ..core.drawing import SceneRequest
+from ..core.drawing import SceneRequest, body_map
 from ..core.drawing.inks import INKS
-from ..core.intake import CONSENTS, REGIONS, URGENCY
+from ..core.intake import CONSENTS, REGIONS, SIGNS, URGENCY
 from ..core.intake.regions import MAP_H, MAP_W
 from ..core.observed import HABITS, LIGHT_TASKS, ROOM
 from ..core.photo import LANDMARKS
 from ..core.record import FAMILIES, FIELDS, PIECES, STEPS
+from ..core.sources import SOURCES
 from ..core.units import LengthUnit
 from ..core.workstation.shelf import SHELF
 from ..documents import CaseDocument
@@ -49,6 +50,7 @@ class View(BaseModel):
     mode: Literal["both", "seated", "standing", "overlay"] = "both"
     show: Literal["found", "target", "left"] = "target"
     tape: Annotated[str | None, Field(max_length=60)] = None
+    layer: Literal["heights", "habits"] = "heights"
     draw: bool = False
 
     def scene(self) -> SceneRequest:
@@ -127,10 +129,12 @@ def fields(who: Signed) -> s.Fields:
         families=list(FAMILIES.values()),
         pieces=list(PIECES.values()),
         kinds=list(SHELF.values()),
+        signs=list(SIGNS.values()),
         urgencies={str(id): words for id, words in URGENCY.items()},
         consents=list(CONSENTS.values()),
         map_width=MAP_W,
         map_height=MAP_H,
+        map_marks=list(body_map()),
         regions=list(REGIONS.values()),
         habits=list(HABITS.values()),
         room=list(ROOM.values()),
@@ -138,6 +142,7 @@ def fields(who: Signed) -> s.Fields:
                for id, (label, least, most) in LIGHT_TASKS.items()],
         landmarks=list(LANDMARKS.values()),
         inks=INKS,
+        sources={key: f"{source.title}. {source.note}" for key, source in SOURCES.items()},
     )  # fmt: skip
 
 

@@ -9,9 +9,9 @@ from uuid import UUID
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
 from ..core.drawing.inks import Ink
-from ..core.drawing.marks import Scene
+from ..core.drawing.marks import Mark, Scene
 from ..core.findings import Finding, Strain
-from ..core.intake import Consent, Region, Ticked
+from ..core.intake import Consent, Region, Sign, Ticked
 from ..core.observed import Habit, RoomItem
 from ..core.photo import Landmark
 from ..core.record import Field as RecordField
@@ -133,16 +133,19 @@ class Fields(BaseModel):
     families: list[RecordField]
     pieces: list[Piece]
     kinds: list[ShelfKind]
+    signs: list[Sign]
     urgencies: dict[str, str]
     consents: list[Consent]
     map_width: float
     map_height: float
+    map_marks: list[Mark]
     regions: list[Region]
     habits: list[Habit]
     room: list[RoomItem]
     light: list[LightTask]
     landmarks: list[Landmark]
     inks: dict[str, Ink]
+    sources: dict[str, str]
 
 
 class ClientIn(Given):

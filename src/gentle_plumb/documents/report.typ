@@ -60,7 +60,7 @@
   #for f in c.findings [
     #block(breakable: false)[
       - #if f.posture == "standing" [_Standing._ ]#if f.severity != "" [#text(fill: soft)[#upper(f.severity.first())#f.severity.slice(1).] ]#f.cause #strong(f.instruction)#if f.left != "" [ _Limit: #{f.left}._]#if f.evidence.len() > 0 [
-          #text(size: 8pt, fill: soft)[#f.evidence.join("; ").]]
+          #text(size: 8pt, fill: soft)[#f.evidence.join("; ")]]
     ]
   ]
 ]

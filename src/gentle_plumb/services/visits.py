@@ -7,7 +7,7 @@ from uuid import UUID, uuid4
 
 from ..core.body.dimensions import Sex
 from ..core.drawing import Scene, SceneRequest, draw_scene
-from ..core.record import field_of, overrules, read_typed, settings_left
+from ..core.record import field_of, habits_seen, overrules, read_typed, settings_left
 from ..core.record.fields import OVERRULED
 from ..core.units import LengthUnit
 from .accounts import require_writer
@@ -113,5 +113,5 @@ class VisitService:
         )
         return draw_scene(
             workup.case, workup.result, request, left=settings_left(entries),
-            overruled=(keys[0], keys[1]),
+            overruled=(keys[0], keys[1]), seen=habits_seen(entries),
         )  # fmt: skip

@@ -3,12 +3,16 @@ import { Modal } from "@/shared/ui/modal";
 const KEYS: [string, string][] = [
   ["t", "Today"],
   ["c", "Clients"],
+  ["w", "Workstations"],
+  ["s", "Shelf"],
   ["p", "People"],
   ["1 … 7", "In a visit: the step on the cord"],
   ["n", "In a visit: the next thing"],
   ["u", "Centimetres, millimetres, inches in turn"],
   ["o", "Seated over standing, and back"],
   ["f", "Drawn as found, as aimed at, as left"],
+  ["arrows", "On the body: the next region; on a photograph: the point, by one px (Shift: ten)"],
+  ["0 … 9, +", "On the body: how strong the discomfort is"],
   ["z", "Take the last change back"],
   ["?", "This page"],
 ];
@@ -24,6 +28,9 @@ const MARKS: [string, string][] = [
   ],
   ["Thick tick on the staff", "as found; the bracket leads to the target"],
   ["Hatched wedge", "a joint outside its band, as wide as the excess"],
+  ["Filled field on the figure", "a habit that was seen; tap again to take it back"],
+  ["One, two, three strokes", "slight, marked, strong: how far off times how long a day"],
+  ["Hatched region of the body", "discomfort; the denser and the higher its number, the stronger"],
   ["Faint dashed figure", "too little measured: drawn as an average body"],
 ];
 

@@ -25,6 +25,19 @@ const people = createRoute({
   path: "/people",
   component: lazyRouteComponent(() => import("../features/people/people-page"), "PeoplePage"),
 });
+const shelf = createRoute({
+  getParentRoute: () => shell,
+  path: "/shelf",
+  component: lazyRouteComponent(() => import("../features/shelf/shelf-page"), "ShelfPage"),
+});
+const workstations = createRoute({
+  getParentRoute: () => shell,
+  path: "/workstations",
+  component: lazyRouteComponent(
+    () => import("../features/shelf/workstations-page"),
+    "WorkstationsPage",
+  ),
+});
 export const visitRoute = createRoute({
   getParentRoute: () => root,
   path: "/visits/$visitId/$step",
@@ -32,7 +45,10 @@ export const visitRoute = createRoute({
 });
 
 export const router = createRouter({
-  routeTree: root.addChildren([shell.addChildren([today, clients, people]), visitRoute]),
+  routeTree: root.addChildren([
+    shell.addChildren([today, clients, workstations, shelf, people]),
+    visitRoute,
+  ]),
   defaultPreload: "intent",
 });
 

@@ -10,6 +10,8 @@ import { Keys } from "./keys-dialog";
 const PLACES = [
   { to: "/", label: "Today", key: "t" },
   { to: "/clients", label: "Clients", key: "c" },
+  { to: "/workstations", label: "Workstations", key: "w" },
+  { to: "/shelf", label: "Shelf", key: "s" },
   { to: "/people", label: "People", key: "p" },
 ] as const;
 
@@ -25,6 +27,8 @@ export function Shell() {
       () => ({
         t: () => navigate({ to: "/" }),
         c: () => navigate({ to: "/clients" }),
+        w: () => navigate({ to: "/workstations" }),
+        s: () => navigate({ to: "/shelf" }),
         p: () => navigate({ to: "/people" }),
         "?": () => setHelp(true),
       }),

@@ -74,7 +74,8 @@ function Inked({
     );
   if (mark.kind === "dot") return <circle cx={mark.x} cy={mark.y} r={mark.size} style={style} />;
   const flag = mark.role.startsWith("flag-") && mark.role !== "flag-plain";
-  if (!flag) {
+  const habit = mark.role === "habit-on" || mark.role === "habit-off";
+  if (!flag && !habit) {
     const pick = mark.part ? { onClick: () => onPick(mark.part, mark.posture) } : {};
     return <path d={mark.d} style={style} {...pick} />;
   }
@@ -90,7 +91,8 @@ function Inked({
       style={{ ...style, cursor: "pointer" }}
       role="button"
       tabIndex={0}
-      aria-label={`Go to ${mark.part.replace("_", " ")}, ${mark.posture}`}
+      aria-label={habit ? mark.text : `Go to ${mark.part.replace("_", " ")}, ${mark.posture}`}
+      {...(habit ? { "aria-pressed": mark.role === "habit-on" } : {})}
       onClick={() => onPick(mark.part, mark.posture)}
       onKeyDown={press}
     />

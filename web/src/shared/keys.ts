@@ -6,7 +6,10 @@ export function useKeys(keys: Record<string, () => void>): void {
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       const target = event.target as HTMLElement;
-      if (target.closest("input, textarea, select, [role=dialog], [contenteditable]")) return;
+      if (
+        target.closest("input, textarea, select, [role=dialog], [contenteditable], [data-own-keys]")
+      )
+        return;
       const action = keys[event.key];
       if (!action) return;
       event.preventDefault();

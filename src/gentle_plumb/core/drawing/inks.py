@@ -103,4 +103,10 @@ INKS: dict[str, Ink] = {
     "tape": Ink(stroke="accent", width=2.6),
     "tape-end": Ink(stroke="accent", width=2.6),
     "caption": Ink(fill="soft", size=12),
+    "habit-leader": Ink(stroke="hair", width=1),
+    "habit-joint": Ink(fill="ground", stroke="soft", width=1.1),
+    "habit-off": Ink(fill="ground", stroke="soft", width=1),
+    "habit-on": Ink(fill="ink", stroke="ink", width=1.4),
+    "habit-text-off": Ink(fill="ink", size=13),
+    "habit-text-on": Ink(fill="ground", size=13, weight=600),
 }

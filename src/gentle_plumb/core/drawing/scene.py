@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -15,6 +16,7 @@ from .dials import ink_dials
 from .figure import ink_figure
 from .flags import FLAG_W, LANE, flags_of, ink_flags
 from .furniture import Ink, Place, ink_chair, ink_desk, ink_plumb, ink_screen, place_of
+from .habit_marks import field_size, ink_habits
 from .marks import Mark, Point, Scene, Sheet, number
 from .plan import ink_plan
 from .pose import Pose, drawable, seated_pose, standing_pose
@@ -23,11 +25,15 @@ from .tape import ink_tape, tape_ends
 
 Mode = Literal["both", "seated", "standing", "overlay"]
 Show = Literal["found", "target", "left"]
+Layer = Literal["heights", "habits"]
 
 HEADROOM_MM = 70.0
 SEATED_SPAN_MM = (-255.0, 1040.0)
 STANDING_SPAN_MM = (-190.0, 850.0)
 """What a figure with its furniture needs behind and in front of its origin, mm."""
+SEATED_BODY_MM = (-230.0, 760.0)
+STANDING_BODY_MM = (-190.0, 600.0)
+"""The same for the body alone; furniture may end behind the fields of habits."""
 TOP_PX, RULE_PX = 26.0, 3 * RULE_STEP + 8
 
 
@@ -35,7 +41,8 @@ TOP_PX, RULE_PX = 26.0, 3 * RULE_STEP + 8
 class SceneRequest:
     """What to draw: ``width`` and ``height`` in px, which settings, which figures, which unit.
 
-    ``tape`` names the body dimension that is being measured.
+    ``tape`` names the body dimension that is being measured; the layer ``habits`` puts what is
+    seen of the body in the place of heights and distances.
     """
 
     width: float = 860.0
@@ -44,6 +51,7 @@ class SceneRequest:
     show: Show = "target"
     unit: LengthUnit = "cm"
     tape: str | None = None
+    layer: Layer = "heights"
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -103,7 +111,7 @@ def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]
     return (None, None) if base is None else (base + frame.eye, base + frame.elbow)
 
 
-def _ink_side(case: Case, side: _Side, *, faint: bool = False) -> list[Mark]:
+def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = True) -> list[Mark]:
     ink = Ink(side.sheet, side.name)
     if side.name == "seated":
         ink_chair(ink, case, side.pose, side.settings)
@@ -114,7 +122,8 @@ def _ink_side(case: Case, side: _Side, *, faint: bool = False) -> list[Mark]:
     over = Ink(side.sheet, side.name)
     if not faint:
         ink_plumb(over, side.pose)
-        ink_dials(over, side.pose, side.joints)
+        if dials:
+            ink_dials(over, side.pose, side.joints)
     return [*marks, *over.marks]
 
 
@@ -157,6 +166,7 @@ def draw_scene(
     *,
     left: tuple[Settings, Settings] = (Settings(), Settings()),
     overruled: tuple[set[str], set[str]] = (set(), set()),
+    seen: Mapping[str, str] | None = None,
 ) -> Scene:
     """Draw a case.
 
@@ -170,6 +180,8 @@ def draw_scene(
         What was set and re-measured, seated and standing.
     overruled : pair of sets
         Keys the practitioner has put a number of their own to.
+    seen : mapping, optional
+        Habits that were seen, with what is said of each.
 
     Returns
     -------
@@ -179,6 +191,9 @@ def draw_scene(
     """
     seated = _side(case, result.seated, left[0], request.show)
     standing = _side(case, result.standing, left[1], request.show)
+    if request.layer == "habits":
+        side = standing if request.mode == "standing" else seated
+        return _habits(case, side, request, seen or {})
     sides = {"both": [seated, standing], "seated": [seated], "standing": [standing],
              "overlay": [standing, seated]}[request.mode]  # fmt: skip
     tallest = max(_height(side) for side in (seated, standing))
@@ -211,6 +226,21 @@ def draw_scene(
         if request.mode != "overlay" or side.name == "seated":
             right = staff_left if hand == 1 else request.width
             marks += _rule(case, side, y0, request.unit, right)
+    return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
+
+
+def _habits(case: Case, side: _Side, request: SceneRequest, seen: Mapping[str, str]) -> Scene:
+    """One figure between the fields of its habits."""
+    y0 = request.height - 24.0
+    span = SEATED_BODY_MM if side.name == "seated" else STANDING_BODY_MM
+    free = request.width - 2 * field_size(request.width)[0] - 24.0
+    scale = min((y0 - TOP_PX) / (_height(side) + HEADROOM_MM), free / (span[1] - span[0]))
+    facing = 1 if side.name == "seated" else -1
+    middle = request.width / 2 - facing * scale * (span[0] + span[1]) / 2
+    side = replace(side, sheet=Sheet(x0=middle, y0=y0, scale=scale, facing=facing))
+    marks = [_floor(request.width, y0), *_ink_side(case, side, dials=False)]
+    marks += ink_habits(side.pose, side.sheet, seen, posture=side.name, width=request.width,
+                        top=6.0, bottom=request.height - 6.0)  # fmt: skip
     return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
 
 

@@ -65,8 +65,13 @@ class Facts:
         return min(1.0, standing / whole)
 
     def hours(self, tasks: tuple[str, ...], posture: str = "seated") -> float | None:
-        """Hours a day of these tasks in a posture; None where no hours are recorded at all."""
+        """Hours a day of these tasks in a posture; None where hours are not recorded.
+
+        Where nobody said how long they stand, sitting has all hours and standing is unknown.
+        """
         if not self.case.hours:
+            return None
+        if posture == "standing" and self.number("ask.standing_hours") is None:
             return None
         whole = sum(self.case.hours.get(task, 0.0) for task in tasks)
         share = self.standing_share

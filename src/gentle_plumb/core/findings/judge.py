@@ -14,7 +14,7 @@ from .finding import Finding, Severity, grade
 from .rule import Amount, Angle, Answer, Pair, Rule
 from .rules import RULES
 from .rules.habits import HABIT_RULES
-from .rules.settings import JOINT_OF, REGION_OF, WORDS, Words, tasks_of
+from .rules.settings import FAR_OFF, FAR_OFF_MM, JOINT_OF, REGION_OF, WORDS, Words, tasks_of
 from .strain import REGION_OF_JOINT, strain_minutes, sum_text
 
 SAME = 0.5
@@ -82,7 +82,8 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
             f"{joint.label} {joint.angle:.0f}°, band {joint.low:.0f} to {joint.high:.0f}°".replace(
                 "-", "−")
         )  # fmt: skip
-    share = 1.0 if over else min(1.0, abs(row.found - row.target) / 100.0)
+    outside = max((row.low or 0.0) - row.found if under else row.found - (row.high or row.found), 0)
+    weight = 1.0 if over else min(1.0, outside / FAR_OFF.get(row.key, FAR_OFF_MM))
     return _loaded(
         facts,
         replace(
@@ -93,7 +94,7 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
             joint=JOINT_OF.get(row.key, "") if over else "",
             over_deg=abs(over) if over is not None else None, evidence=tuple(evidence),
         ),
-        tasks=tasks_of(row.key), share=1.0, weight=share,
+        tasks=tasks_of(row.key), share=1.0, weight=weight, settled=False,
     )  # fmt: skip
 
 
@@ -101,12 +102,16 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
 
 
 def _loaded(facts: Facts, found: Finding, *, tasks: tuple[str, ...], share: float,
-            weight: float) -> Finding:  # fmt: skip
+            weight: float, settled: bool = True) -> Finding:  # fmt: skip
     """Minutes, their sum, severity and what the client feels there.
 
     Where a joint pays, degrees count as strain; elsewhere ``weight`` is how far off it is, 0 to 1.
+    What matters only in tasks that this client has no hours of is ``settled``: it holds.
     """
     hours = facts.hours(tasks, found.posture)
+    if settled and hours == 0 and not found.safety:
+        return replace(found, state="holds", joint="", over_deg=None,
+                       cause=f"{found.title}: no hours a day in which it would matter.")  # fmt: skip
     minutes = text = None
     if hours is not None and found.joint and found.over_deg:
         minutes = strain_minutes(hours=hours, share=share, over_deg=found.over_deg)
@@ -282,7 +287,7 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
         facts,
         replace(bare, state="off", cause=f"{habit.label}. {habit.why}", why=habit.why,
                 instruction=habit.do, over_deg=habit.deg, evidence=evidence),
-        tasks=rule.tasks, share=share, weight=1.0,
+        tasks=rule.tasks, share=share, weight=1.0, settled=False,
     )  # fmt: skip
 
 

@@ -57,7 +57,7 @@ def sum_text(*, hours: float, share: float, over_deg: float) -> str:
     over = min(abs(over_deg), CAP_DEG)
     capped = " (capped)" if abs(over_deg) > CAP_DEG else ""
     minutes = strain_minutes(hours=hours, share=share, over_deg=over_deg)
-    return f"{hours:g} h × 60{part} × {over:.0f}°{capped} ÷ {CAP_DEG:.0f}° = {minutes:.0f} min"
+    return f"{hours:.3g} h × 60{part} × {over:.3g}°{capped} ÷ {CAP_DEG:.0f}° = {minutes:.0f} min"
 
 
 @dataclass(frozen=True, kw_only=True)

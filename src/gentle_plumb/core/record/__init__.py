@@ -9,6 +9,7 @@ from .to_case import (
     PhotoFile,
     case_from,
     display_offset,
+    habits_seen,
     hours_at_desk,
     overrules,
     photos_from,
@@ -17,6 +18,6 @@ from .to_case import (
 
 __all__ = [
     "FAMILIES", "FIELDS", "PIECES", "STEPS", "Entries", "Field", "PhotoFile", "Piece", "StepId",
-    "StepProgress", "applies", "case_from", "display_offset", "field_of", "hours_at_desk",
+    "StepProgress", "applies", "case_from", "display_offset", "field_of", "habits_seen", "hours_at_desk",
     "overrules", "paths_of", "photos_from", "progress", "read_typed", "settings_left",
 ]  # fmt: skip

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from ..body import DIMENSIONS, Body, BodyValue, Sex, resolve_readings
 from ..fit import Case
 from ..fit.case import Lens
+from ..observed import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
 from ..workstation import Chair, Desk, Keyboard, Mouse, Screen, Settings, Span, Workstation
 from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
@@ -218,6 +219,18 @@ def display_offset(entries: Entries) -> float | None:
     return tape - reads if shown and reads is not None and tape is not None else None
 
 
+def habits_seen(entries: Entries) -> dict[str, str]:
+    """The habits that were seen, with side and how often in words."""
+    seen = {}
+    for id in HABITS:
+        start = f"look.habit.{id}"
+        if entries.get(start) == "seen":
+            side, often = _text(entries, f"{start}.side"), _text(entries, f"{start}.often")
+            said = (HABIT_OFTEN.get(often or "", ""), SIDES.get(side or "", "").lower())
+            seen[id] = ", ".join(word for word in said if word)
+    return seen
+
+
 def photos_from(entries: Entries, sizes: Iterable[PhotoFile]) -> list[Photo]:
     """The photographs of a visit with what was said of them and placed on them."""
     return [_photo(entries, file) for file in sizes]
@@ -258,6 +271,6 @@ def hours_at_desk(entries: Entries) -> float:
 
 
 __all__ = [
-    "STANDING_SET", "Entries", "PhotoFile", "body_from", "case_from", "display_offset",
+    "STANDING_SET", "Entries", "PhotoFile", "body_from", "case_from", "display_offset", "habits_seen",
     "hours_at_desk", "overrules", "photos_from", "readings_of", "settings_left",
 ]  # fmt: skip

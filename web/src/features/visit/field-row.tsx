@@ -9,6 +9,7 @@ const PAUSE_MS = 450;
 /** One field of the record, of whatever kind; saved as it is typed. */
 export function FieldRow({ field, large = false }: { field: Field; large?: boolean }) {
   const { cells, keeper, unit, readOnly, setActive } = useVisitState();
+  const few = field.choices.length === 2 && field.choices.every(([, label]) => label.length < 4);
   const id = useId();
   const cell = cells.get(field.id);
   const focus = () => setActive(field.part || null);
@@ -19,8 +20,14 @@ export function FieldRow({ field, large = false }: { field: Field; large?: boole
   );
   if (field.kind === "choice")
     return (
-      <fieldset onFocus={focus} data-field={field.id}>
-        <legend className="mb-1 font-semibold">{field.label}</legend>
+      <fieldset
+        onFocus={focus}
+        data-field={field.id}
+        className={few ? "grid grid-cols-[1fr_auto] items-center gap-x-3" : ""}
+      >
+        <legend className={few ? "float-left font-semibold" : "mb-1 font-semibold"}>
+          {field.label}
+        </legend>
         <Segments
           label={field.label}
           value={cell?.typed ?? ""}
@@ -56,7 +63,7 @@ export function PairRow({ low, high }: { low: Field; high: Field }) {
     <fieldset data-field={low.id}>
       <div className="flex items-center justify-between gap-2">
         <legend className="float-left font-semibold">
-          {low.label.replace(", lowest", "").replace(", shortest", "")}
+          {low.label.replace(/, (lowest|shortest|narrowest|least)$/, "")}
         </legend>
         <span className="flex shrink-0 items-center gap-1.5">
           {[low, high].map((field, index) => (
@@ -191,12 +198,17 @@ function bare(typed: string, unit: string): string {
 
 /** What is wrong with a field, in its place, with the ways out. */
 export function Trouble({ path, id }: { path: string; id: string }) {
-  const { cells, keeper, unit } = useVisitState();
+  const { cells, keeper, unit, go, fields, catalogue } = useVisitState();
   const cell = cells.get(path);
   if (cell?.state === "refused")
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
         {cell.problem?.detail} Not kept yet.
+        {cell.problem?.type === "needs-consent" && (
+          <Button className="mt-1 flex" onClick={() => go("ask", "Consent")}>
+            Record the consent
+          </Button>
+        )}
       </Notice>
     );
   if (cell?.state === "stale")
@@ -209,8 +221,19 @@ export function Trouble({ path, id }: { path: string; id: string }) {
         <div className="mt-1 flex gap-2">
           <Button onClick={() => keeper.settle(path, "mine", unit)}>Mine</Button>
           <Button onClick={() => keeper.settle(path, "theirs", unit)}>Theirs</Button>
+          {isText(path, [...fields, ...catalogue.families]) && (
+            <Button onClick={() => keeper.settle(path, "both", unit)}>
+              Both, one after the other
+            </Button>
+          )}
         </div>
       </Notice>
     );
   return null;
+}
+
+/** Whether a path holds free text, which two people's versions can be joined in. */
+function isText(path: string, fields: readonly Field[]): boolean {
+  const family = path.replace(/^((?:look\.photo|work\.finding|work\.own)\.)[^.]+/, "$1*");
+  return fields.find((field) => field.id === path || field.id === family)?.kind === "text";
 }

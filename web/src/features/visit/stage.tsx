@@ -18,6 +18,8 @@ export function Stage({
   mode,
   show,
   narrow,
+  away,
+  habits,
   onMode,
   onShow,
   onPick,
@@ -30,6 +32,10 @@ export function Stage({
   mode: View["mode"];
   show: View["show"];
   narrow: boolean;
+  /** Something else lies over it. */
+  away: boolean;
+  /** It shows habits: one posture at a time, as found. */
+  habits: boolean;
   onMode: (mode: View["mode"]) => void;
   onShow: (show: View["show"]) => void;
   onPick: (part: string, posture: string) => void;
@@ -52,13 +58,18 @@ export function Stage({
     if (size) onSize(size);
   }, [size, onSize]);
   const modes = [
-    ...(narrow ? [] : [{ value: "both", label: "Both" }]),
+    ...(narrow || habits ? [] : [{ value: "both", label: "Both" }]),
     { value: "seated", label: "Seated" },
     { value: "standing", label: "Standing" },
-    { value: "overlay", label: "Overlaid" },
+    ...(habits ? [] : [{ value: "overlay", label: "Overlaid" }]),
   ];
   return (
-    <section aria-label="Elevation" className="flex min-h-0 flex-1 flex-col bg-ground">
+    <section
+      aria-label="Elevation"
+      className="flex min-h-0 flex-1 flex-col bg-ground"
+      inert={away}
+      aria-hidden={away}
+    >
       <div className="flex items-center justify-between gap-3 px-4 pt-1">
         <Segments
           label="Settings drawn"
@@ -74,7 +85,7 @@ export function Stage({
         <Segments
           label="Postures drawn"
           compact
-          value={mode}
+          value={habits && mode !== "standing" ? "seated" : mode}
           onChange={(value) => onMode(value as View["mode"])}
           choices={modes}
         />
@@ -86,7 +97,11 @@ export function Stage({
             inks={inks}
             active={active}
             onPick={onPick}
-            label="Side view of the client at the workstation; the table after it holds the same numbers"
+            label={
+              habits
+                ? "Side view of the client with what can be seen of the body; each is one tap"
+                : "Side view of the client at the workstation; the table after it holds the same numbers"
+            }
           />
         )}
       </div>

@@ -8,6 +8,8 @@ export type Pick = { part: string; posture: string; count: number };
 
 export type VisitState = {
   visit: Schemas["VisitOut"];
+  /** What is asked and seen, beside the fields: signs, regions, habits, landmarks … */
+  catalogue: Schemas["Fields"];
   fields: readonly Field[];
   keeper: Keeper;
   cells: ReadonlyMap<string, Cell>;
@@ -22,7 +24,15 @@ export type VisitState = {
   picked: Pick | null;
   /** The body dimension being measured, whose tape is drawn. */
   setTape: (dimension: string | null) => void;
-  go: (step: StepId) => void;
+  /** Draw habits in the place of heights. */
+  setHabits: (on: boolean) => void;
+  /** Where something else than the elevation is shown; see StageInstead. */
+  stageRoom: HTMLElement | null;
+  takeStage: (taken: boolean) => void;
+  /** The part of a step that is open. */
+  part: string | null;
+  setPart: (part: string) => void;
+  go: (step: StepId, part?: string) => void;
 };
 
 export const VisitContext = createContext<VisitState | null>(null);
@@ -40,4 +50,19 @@ export function rowOf(
   key: string,
 ): Schemas["RowView"] | undefined {
   return worked?.rows.find((row) => row.posture === posture && row.key === key);
+}
+
+/** Whether a field makes sense with what is already said. */
+export function applies(field: Field, cells: ReadonlyMap<string, Cell>): boolean {
+  return field.when.every(([path, values]) => values.includes(cells.get(path)?.typed ?? ""));
+}
+
+/** A field of a family, for one member of it. */
+export function memberField(
+  catalogue: Schemas["Fields"],
+  family: string,
+  member: string,
+): Field | undefined {
+  const field = catalogue.families.find((one) => one.id === family);
+  return field && { ...field, id: field.id.replace("*", member) };
 }

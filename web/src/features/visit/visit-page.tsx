@@ -10,13 +10,15 @@ import { Keys } from "../../app/keys-dialog";
 import { Cord } from "./cord";
 import { KeptLine } from "./kept-line";
 import { useKeeper } from "./saving/use-keeper";
+import { SignsBanner } from "./signs-banner";
 import { type Size, Stage } from "./stage";
-import { FormPanel } from "./steps/form-panel";
+import { AskPanel } from "./steps/ask/ask-panel";
+import { LookPanel } from "./steps/look/look-panel";
 import { MeasurePanel } from "./steps/measure-panel";
 import { PacePanel } from "./steps/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
 import { SetPanel } from "./steps/set-panel";
-import { WorkPanel } from "./steps/work-panel";
+import { WorkPanel } from "./steps/work/work-panel";
 import { type Pick, VisitContext, type VisitState } from "./visit-context";
 
 const SHOWN: Record<StepId, View["show"]> = {
@@ -29,8 +31,8 @@ const SHOWN: Record<StepId, View["show"]> = {
   report: "left",
 };
 const PANELS: Record<StepId, () => React.ReactNode> = {
-  ask: FormPanel,
-  look: FormPanel,
+  ask: AskPanel,
+  look: LookPanel,
   measure: MeasurePanel,
   work: WorkPanel,
   set: SetPanel,
@@ -91,20 +93,32 @@ function OpenVisit({
   const [chosenMode, setMode] = useState<View["mode"] | null>(null);
   const [chosenShow, setShow] = useState<{ step: StepId; show: View["show"] } | null>(null);
   const [help, setHelp] = useState(false);
+  const [habits, setHabits] = useState(false);
+  const [stageRoom, setStageRoom] = useState<HTMLElement | null>(null);
+  const [taken, takeStage] = useState(false);
+  const [parts, setParts] = useState<Partial<Record<StepId, string>>>({});
   const mode =
     chosenMode && !(narrow && chosenMode === "both") ? chosenMode : narrow ? "seated" : "both";
   const show = chosenShow?.step === step ? chosenShow.show : SHOWN[step];
 
-  const view: View | null = size && { ...size, unit, mode, show, ...(tape ? { tape } : {}) };
+  const view: View | null = size && {
+    ...size,
+    unit,
+    mode,
+    show,
+    ...(tape ? { tape } : {}),
+    ...(habits ? { layer: "habits" as const } : {}),
+  };
   const worked = useWorked(visit.id, view).data;
   useEffect(() => {
     keeper.view = view;
   });
 
   const go = useCallback(
-    (to: StepId) => {
+    (to: StepId, part?: string) => {
       setActive(null);
       setPicked(null);
+      if (part) setParts((last) => ({ ...last, [to]: part }));
       void navigate({ to: "/visits/$visitId/$step", params: { visitId: visit.id, step: to } });
     },
     [navigate, visit.id],
@@ -139,6 +153,7 @@ function OpenVisit({
 
   const state: VisitState = {
     visit,
+    catalogue: fields,
     fields: fields.fields,
     keeper,
     cells: snapshot.cells,
@@ -150,6 +165,11 @@ function OpenVisit({
     setActive,
     picked,
     setTape,
+    setHabits,
+    stageRoom,
+    takeStage,
+    part: parts[step] ?? null,
+    setPart: (part) => setParts((last) => ({ ...last, [step]: part })),
     go,
   };
   const Panel = PANELS[step];
@@ -190,10 +210,17 @@ function OpenVisit({
         </header>
         <Cord steps={steps} present={step} onGo={go} />
         <main className="overflow-y-auto px-5 pt-4" aria-label={fields.steps[step] ?? step}>
+          <SignsBanner />
           <Panel key={step} />
         </main>
-        <div className="flex min-w-0 flex-col border-l border-hair">
+        <div className="relative flex min-h-0 min-w-0 flex-col border-l border-hair">
+          <div
+            ref={setStageRoom}
+            className={taken ? "absolute inset-0 z-10 flex flex-col bg-ground" : "hidden"}
+          />
           <Stage
+            away={taken}
+            habits={habits}
             scene={worked?.scene}
             inks={fields.inks}
             rows={worked?.rows ?? []}

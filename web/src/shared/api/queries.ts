@@ -5,7 +5,7 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
-import { api, type Schemas, setCsrf, type Unit, unwrap } from "./client";
+import { api, Refused, type Schemas, setCsrf, type Unit, unwrap } from "./client";
 
 /** Another person sits here now: nothing of the last one's stays in the page. */
 function forgetAllBut(queries: QueryClient, me: Schemas["Me"] | null): void {
@@ -128,7 +128,81 @@ export type View = {
   mode: "both" | "seated" | "standing" | "overlay";
   show: "found" | "target" | "left";
   tape?: string;
+  layer?: "heights" | "habits";
 };
+
+export function useShelf() {
+  return useQuery({
+    queryKey: ["shelf"],
+    queryFn: async () => unwrap(await api.GET("/api/shelf")),
+  });
+}
+
+/** Keep, change or drop something on the shelf. */
+export function useShelfChanges() {
+  const queries = useQueryClient();
+  const done = { onSettled: () => queries.invalidateQueries({ queryKey: ["shelf"] }) };
+  return {
+    add: useMutation({
+      mutationFn: async (body: Schemas["ShelfIn"]) =>
+        unwrap(await api.POST("/api/shelf", { body })),
+      ...done,
+    }),
+    change: useMutation({
+      mutationFn: async ({ id, ...body }: Schemas["ShelfChange"] & { id: string }) =>
+        unwrap(await api.PUT("/api/shelf/{item_id}", { params: { path: { item_id: id } }, body })),
+      ...done,
+    }),
+    drop: useMutation({
+      mutationFn: async (id: string) =>
+        unwrap(await api.DELETE("/api/shelf/{item_id}", { params: { path: { item_id: id } } })),
+      ...done,
+    }),
+  };
+}
+
+export function useLightMeter() {
+  return useMutation({
+    mutationFn: async () => unwrap(await api.POST("/api/light-meter/readings")),
+  });
+}
+
+/** Send a photograph as it is; its id is made here, so that sent twice it counts once. */
+export function useAddPhoto(visitId: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (file: File) =>
+      unwrap(
+        await api.PUT("/api/visits/{visit_id}/photos/{photo_id}", {
+          params: { path: { visit_id: visitId, photo_id: crypto.randomUUID() } },
+          body: file as unknown as string,
+          bodySerializer: (body: unknown) => body as File,
+          headers: { "Content-Type": file.type || "image/jpeg" },
+        }),
+      ),
+    onSuccess: () => refresh(queries, visitId),
+    retry: (count, error) => count < 4 && !(error instanceof Refused),
+    retryDelay: 1500,
+  });
+}
+
+export function useDropPhoto(visitId: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (id: string) =>
+      unwrap(await api.DELETE("/api/photos/{photo_id}", { params: { path: { photo_id: id } } })),
+    onSuccess: () => refresh(queries, visitId),
+  });
+}
+
+/** Fetch a visit and what is worked out of it anew. */
+export function refresh(queries: QueryClient, visitId: string): Promise<unknown> {
+  return Promise.all(
+    ["visit", "worked", "draft"].map((key) =>
+      queries.invalidateQueries({ queryKey: [key, visitId] }),
+    ),
+  );
+}
 
 export function useWorked(id: string, view: View | null) {
   return useQuery({

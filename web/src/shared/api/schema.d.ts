@@ -860,6 +860,8 @@ export interface components {
             pieces: components["schemas"]["Piece"][];
             /** Kinds */
             kinds: components["schemas"]["ShelfKind"][];
+            /** Signs */
+            signs: components["schemas"]["Sign"][];
             /** Urgencies */
             urgencies: {
                 [key: string]: string;
@@ -870,6 +872,8 @@ export interface components {
             map_width: number;
             /** Map Height */
             map_height: number;
+            /** Map Marks */
+            map_marks: components["schemas"]["Mark"][];
             /** Regions */
             regions: components["schemas"]["Region"][];
             /** Habits */
@@ -883,6 +887,10 @@ export interface components {
             /** Inks */
             inks: {
                 [key: string]: components["schemas"]["Ink"];
+            };
+            /** Sources */
+            sources: {
+                [key: string]: string;
             };
         };
         /**
@@ -1922,6 +1930,21 @@ export interface components {
             version: number;
             /** Users */
             users: string[];
+        };
+        /**
+         * Sign
+         * @description A warning sign in the words it is asked with.
+         */
+        Sign: {
+            /** Id */
+            id: string;
+            /**
+             * Urgency
+             * @enum {string}
+             */
+            urgency: "urgent" | "clinician";
+            /** Label */
+            label: string;
         };
         /**
          * SignIn
@@ -3019,6 +3042,7 @@ export interface operations {
                 mode?: "both" | "seated" | "standing" | "overlay";
                 show?: "found" | "target" | "left";
                 tape?: string | null;
+                layer?: "heights" | "habits";
                 draw?: boolean;
             };
             header?: never;
@@ -3104,6 +3128,7 @@ export interface operations {
                 mode?: "both" | "seated" | "standing" | "overlay";
                 show?: "found" | "target" | "left";
                 tape?: string | null;
+                layer?: "heights" | "habits";
                 draw?: boolean;
             };
             header?: never;

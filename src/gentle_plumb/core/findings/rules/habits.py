@@ -3,13 +3,17 @@
 from __future__ import annotations
 
 from ...observed import HABITS
-from ..rule import Answer
+from ..rule import HAND_TASKS, SEATED_TASKS, Answer
+
+OF_THE_HANDS = ("wrist", "forearm")
+"""Regions whose habits count only while the hands are on keys or mouse."""
 
 HABIT_RULES: tuple[Answer, ...] = tuple(
     Answer(
         id=f"habit_{habit.id}", title=habit.label, path=f"look.habit.{habit.id}",
         wrong=("seen",), deg=habit.deg, source="house-habits", why=habit.why, do=habit.do,
         region=habit.region, joint=habit.joint,
+        tasks=HAND_TASKS if habit.region in OF_THE_HANDS else SEATED_TASKS,
     )
     for habit in HABITS.values()
 )  # fmt: skip

@@ -68,6 +68,11 @@ WORDS: dict[str, Words] = {
     ),
 }  # fmt: skip
 
+FAR_OFF_MM = 100.0
+FAR_OFF = {"distance": 300.0, "lumbar": 60.0, "armrest": 60.0, "tilt": 20.0}
+"""How far outside its band a setting counts in full where no joint pays, mm (tilt in degrees).
+Source: house-severity."""
+
 JOINT_OF = {"seat": "knee", "surface": "elbow", "mouse": "upper_arm", "screen_top": "neck"}
 """Which joint pays for which quantity."""
 REGION_OF = {

@@ -20,43 +20,43 @@ _CONSENT = tuple(
 )  # fmt: skip
 
 _SIGNS = (
-    choice("ask.warning", "Warning signs", "Any other sign",
+    choice("ask.warning", "Signs", "Any other sign",
            {"none": "No other", "clinician": "Yes: clinician first", "urgent": "Yes: care now"},
            needed=True, health=True, help="Answered once all of them were asked about."),
-    words("ask.warning_done", "Warning signs", "What was done about it", health=True,
+    words("ask.warning_done", "Signs", "What was done about it", health=True,
           when=(("ask.warning", ("clinician", "urgent")),)),
     *(field
       for sign in SIGNS.values()
       for field in (
-          choice(f"ask.sign.{sign.id}", "Warning signs", sign.label, YES, health=True),
-          words(f"ask.sign.{sign.id}.done", "Warning signs", "What was done about it",
+          choice(f"ask.sign.{sign.id}", "Signs", sign.label, YES, health=True),
+          words(f"ask.sign.{sign.id}.done", "Signs", "What was done about it",
                 health=True, when=((f"ask.sign.{sign.id}", ("yes",)),)),
       )),
 )  # fmt: skip
 
 _HOURS = (
-    *(amount(f"ask.hours.{task}", "Hours a day", label, "h", 0, 24,
+    *(amount(f"ask.hours.{task}", "Hours", label, "h", 0, 24,
              needed=task in ("typing", "mouse"))
       for task, label in TASKS.items()),
-    amount("ask.day_hours", "Hours a day", "At the desk in all", "h", 0, 24,
+    amount("ask.day_hours", "Hours", "At the desk in all", "h", 0, 24,
            help="As the client says; held against the sum of the tasks."),
-    amount("ask.standing_hours", "Hours a day", "Of these standing now", "h", 0, 24),
+    amount("ask.standing_hours", "Hours", "Of these standing now", "h", 0, 24),
 )  # fmt: skip
 
 _HANDS = (
-    choice("ask.writing_hand", "Hands and eyes", "Writing hand", HAND, needed=True),
-    choice("ask.mouse_hand", "Hands and eyes", "Mouse hand", HAND, needed=True, part="mouse"),
-    choice("ask.typing_by", "Hands and eyes", "Types by",
+    choice("ask.writing_hand", "Eyes, hands", "Writing hand", HAND, needed=True),
+    choice("ask.mouse_hand", "Eyes, hands", "Mouse hand", HAND, needed=True, part="mouse"),
+    choice("ask.typing_by", "Eyes, hands", "Types by",
            {"touch": "Touch", "eye": "Eye", "mixed": "Some of both"},
            help="By eye: the head goes down to the keys."),
-    choice("ask.eyewear", "Hands and eyes", "Eyewear at the desk", {
+    choice("ask.eyewear", "Eyes, hands", "Eyewear at the desk", {
         "none": "None", "contacts": "Contact lenses", "distance": "Single vision, distance",
         "reading": "Reading glasses", "computer": "Computer glasses", "bifocal": "Bifocal",
         "progressive": "Progressive"}, needed=True),
-    choice("ask.lower_lens", "Hands and eyes", "Reads through the lower part of the lens", YES,
+    choice("ask.lower_lens", "Eyes, hands", "Reads through the lower part of the lens", YES,
            help="Watch the chin while they read from the screen.",
            when=(("ask.eyewear", LOWER_LENS),)),
-    choice("ask.leans", "Hands and eyes", "Leans to see",
+    choice("ask.leans", "Eyes, hands", "Leans to see",
            {"forward": "Forward", "back": "Back", "no": "No"}),
 )  # fmt: skip
 
@@ -88,10 +88,10 @@ _DISCOMFORT = tuple(
 )  # fmt: skip
 
 _FOOTWEAR = (
-    length("ask.shoe_seated", "Footwear", "Heel, seated", 0, 150,
+    length("ask.shoe_seated", "Shoes", "Heel, seated", 0, 150,
            help="Height of the shoe under the heel; 0 for barefoot.", needed=True, part="seat"),
-    length("ask.shoe_standing", "Footwear", "Heel, standing", 0, 150, needed=True),
-    length("ask.mat", "Footwear", "Mat underfoot, standing", 0, 60, help="0 where there is none."),
+    length("ask.shoe_standing", "Shoes", "Heel, standing", 0, 150, needed=True),
+    length("ask.mat", "Shoes", "Mat underfoot, standing", 0, 60, help="0 where there is none."),
 )  # fmt: skip
 
 ASK: tuple[Field, ...] = (

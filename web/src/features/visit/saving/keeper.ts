@@ -11,6 +11,8 @@ export type Cell = {
   held: Entry | null;
   state: "kept" | "waiting" | "refused" | "stale";
   problem: Problem | null;
+  /** Unit of what is typed, while it is not kept. */
+  unit?: Unit;
 };
 
 export type Snapshot = {
@@ -71,7 +73,7 @@ export class Keeper {
     const cell = this.cell(path);
     if (cell.typed === typed && cell.state !== "refused") return;
     if (options.undo !== true) this.undoable.push({ path, typed: cell.held?.typed ?? "" });
-    this.cells.set(path, { ...cell, typed, state: "waiting", problem: null });
+    this.cells.set(path, { ...cell, typed, unit, state: "waiting", problem: null });
     const waiting = this.queue.find(
       (change, at) => change.path === path && !(at === 0 && this.sending),
     );
@@ -94,14 +96,38 @@ export class Keeper {
     return last.path;
   }
 
-  /** Two versions stand against each other: keep theirs, or put mine on top. */
-  settle(path: string, keep: "mine" | "theirs", unit: Unit): void {
+  /** Two versions stand against each other: keep theirs, put mine on top, or one after the other. */
+  settle(path: string, keep: "mine" | "theirs" | "both", unit: Unit): void {
     const cell = this.cell(path);
-    const held = cell.held;
-    const typed = keep === "mine" ? cell.typed : (held?.typed ?? "");
-    this.cells.set(path, { ...cell, typed: held?.typed ?? "", state: "kept", problem: null });
-    if (keep === "mine") this.type(path, typed, unit);
+    const theirs = cell.held?.typed ?? "";
+    const typed = keep === "mine" ? cell.typed : `${theirs}\n${cell.typed}`;
+    this.cells.set(path, { ...cell, typed: theirs, state: "kept", problem: null });
+    if (keep !== "theirs") this.type(path, typed, unit);
     this.tell();
+  }
+
+  /** The server's entries as they are now: where nothing of ours waits, they are taken over. */
+  adopt(entries: Record<string, Entry>): void {
+    for (const entry of Object.values(entries)) {
+      const cell = this.cell(entry.path);
+      if (cell.state === "kept" && cell.version < entry.version) this.take(entry);
+    }
+    this.tell();
+  }
+
+  /** A consent was given: what was refused for want of it is sent again. */
+  private sendWhatWaitedFor(consent: string): void {
+    for (const [path, cell] of this.cells) {
+      if (cell.state !== "refused" || cell.problem?.consent !== consent) continue;
+      this.cells.set(path, { ...cell, state: "waiting", problem: null });
+      this.queue.push({
+        id: crypto.randomUUID(),
+        path,
+        typed: cell.typed,
+        unit: cell.unit ?? "cm",
+        expected: -1,
+      });
+    }
   }
 
   /** Whether anything typed is not on the server. */
@@ -172,6 +198,7 @@ export class Keeper {
         problem: null,
       });
       this.keptAt = new Date();
+      if (data.entry.value === "yes") this.sendWhatWaitedFor(path);
       this.onKept(data as Answer, view);
       return true;
     }

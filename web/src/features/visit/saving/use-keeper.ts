@@ -1,6 +1,7 @@
 import { hashKey, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useSyncExternalStore } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { refresh } from "@/shared/api/queries";
 import { Keeper, type Snapshot } from "./keeper";
 
 /** The keeper of a visit and its state; every kept change refreshes what is worked out. */
@@ -27,10 +28,13 @@ export function useKeeper(visit: Schemas["VisitOut"]): { keeper: Keeper; snapsho
           predicate: (query) => !worked || query.queryHash !== hashKey(key),
         });
         void queries.invalidateQueries({ queryKey: ["draft", visit.id] });
+        if (entry.path.startsWith("ask.consent.") && entry.value !== "yes")
+          void refresh(queries, visit.id); // a consent taken back has erased things
         void queries.invalidateQueries({ queryKey: ["visits"], refetchType: "none" });
       }),
     [visit.id],
   );
+  useEffect(() => keeper.adopt(visit.entries), [keeper, visit.entries]);
   const snapshot = useSyncExternalStore(keeper.subscribe, keeper.read);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {

@@ -9,7 +9,6 @@ type Finding = {
   instruction: string;
   left: string;
   severity: string;
-  evidence: string[];
 };
 type Warned = { urgency: string; label: string; done: string };
 type Care = { id: string; label: string; limit: string; ask: string };
@@ -76,9 +75,6 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
             {finding.posture === "standing" && <i>Standing. </i>}
             {finding.cause} <b>{finding.instruction}</b>
             {finding.left && <span className="text-soft"> Limit: {finding.left}.</span>}
-            {finding.evidence.length > 0 && (
-              <span className="block text-soft">{finding.evidence.join("; ")}.</span>
-            )}
           </li>
         ))}
       </ul>

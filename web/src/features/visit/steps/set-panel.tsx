@@ -105,6 +105,11 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
         {row.change && !/^[\d.]+$/.test(row.change) ? `${row.change} from ${row.found}. ` : ""}
         {row.why}
       </p>
+      {row.dial && (
+        <p className="mt-1">
+          The desk's display has to read <b className="figures">{`${row.dial} ${row.unit}`}</b>.
+        </p>
+      )}
       {row.limits.length > 0 && <p className="mt-1 text-sm">Limit: {row.limits[0]}.</p>}
       {field && (
         <div className="mt-3 flex items-end gap-3" data-field={path}>

@@ -1,10 +1,10 @@
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
-import { FieldRow } from "../field-row";
-import { PanelFoot } from "../panel-foot";
-import { RowMark } from "../row-mark";
-import { useVisitState } from "../visit-context";
+import { FieldRow } from "../../field-row";
+import { PanelFoot } from "../../panel-foot";
+import { RowMark } from "../../row-mark";
+import { useVisitState } from "../../visit-context";
 
 type Row = Schemas["RowView"];
 
@@ -23,8 +23,8 @@ export function moves(row: Row): boolean {
   return row.change !== null && row.status !== "holds" && !/^[\d.]+$/.test(row.change);
 }
 
-/** Work out: every target with its terms, its band, what the equipment makes of it. */
-export function WorkPanel() {
+/** Every target with its terms, its band, what the equipment makes of it. */
+export function Targets() {
   const { worked, picked, setActive, go } = useVisitState();
   const [open, setOpen] = useState<string | null>(null);
   useEffect(() => {

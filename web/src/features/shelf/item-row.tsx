@@ -1,0 +1,81 @@
+import { type FormEvent, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useFields, type useShelfChanges } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { words } from "./shelf-page";
+
+/** One of the practice's own things: renamed, moved, taken off. */
+export function ItemRow({
+  item,
+  writes,
+  changes,
+}: {
+  item: Schemas["ShelfOut"];
+  writes: boolean;
+  changes: ReturnType<typeof useShelfChanges>;
+}) {
+  const fields = useFields().data?.fields ?? [];
+  const [editing, setEditing] = useState(false);
+  const [name, setName] = useState(item.name);
+  const [place, setPlace] = useState(item.place);
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    const { id, piece, values, version } = item;
+    await changes.change.mutateAsync({ id, piece, values, version, name, place, unit: "cm" });
+    setEditing(false);
+  };
+  const remove = async () => {
+    await changes.drop.mutateAsync(item.id);
+    setEditing(false);
+  };
+  return (
+    <li className="flex min-h-13 items-center justify-between gap-6 border-b border-hair">
+      <span className="shrink-0">
+        <b>{item.name}</b> <span className="text-soft">{item.place}</span>
+        {item.users.length > 0 && (
+          <span className="block text-sm">Used by {item.users.join(", ")}</span>
+        )}
+      </span>
+      <span className="figures ml-auto text-right text-sm text-soft">
+        {words(item.values, fields)}
+      </span>
+      {writes && (
+        <Button look="quiet" onClick={() => setEditing(true)} aria-label={`Change ${item.name}`}>
+          Change
+        </Button>
+      )}
+      <Modal
+        open={editing}
+        onOpenChange={setEditing}
+        title={item.name}
+        says="Visits keep what they took from it, whatever happens here."
+      >
+        <form onSubmit={save} className="space-y-4">
+          <LabelledInput
+            label="Name"
+            required
+            maxLength={200}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <LabelledInput
+            label="Where it stands"
+            maxLength={200}
+            value={place}
+            onChange={(event) => setPlace(event.target.value)}
+          />
+          <div className="flex gap-2">
+            <Button type="submit" look="next" disabled={changes.change.isPending}>
+              Keep the change
+            </Button>
+            <Button onClick={remove} disabled={changes.drop.isPending}>
+              Take it off
+            </Button>
+          </div>
+        </form>
+      </Modal>
+    </li>
+  );
+}

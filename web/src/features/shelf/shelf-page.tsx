@@ -1,0 +1,78 @@
+import type { Schemas } from "@/shared/api/client";
+import { useFields, useMe, useShelf, useShelfChanges } from "@/shared/api/queries";
+import { Notice } from "@/shared/ui/notice";
+import { ItemRow } from "./item-row";
+
+/** Shelf: the practice's own kinds of pieces, and the generic ones every visit can start from. */
+export function ShelfPage() {
+  const shelf = useShelf();
+  const fields = useFields().data;
+  const changes = useShelfChanges();
+  const writes = useMe().data?.role !== "reader";
+  if (!fields || !shelf.data) return <p className="text-soft">One moment …</p>;
+  const failed = changes.drop.error ?? changes.change.error;
+  return (
+    <>
+      <h1 className="mb-1 text-2xl">Shelf</h1>
+      <p className="mb-6 max-w-prose text-soft">
+        Kinds of pieces to start from in Look, each to be checked with the tape. Own ones are kept
+        from a visit: Look, Pieces, Keep on the shelf.
+      </p>
+      {failed && (
+        <Notice role="alert" className="mb-4">
+          {failed.message}
+        </Notice>
+      )}
+      {fields.pieces
+        .filter((piece) => !/\d$/.test(piece.id))
+        .map((piece) => {
+          const own = shelf.data.filter((item) => item.piece.replace(/\d$/, "") === piece.id);
+          const generic = fields.kinds.filter((kind) => kind.piece === piece.id);
+          if (own.length + generic.length === 0) return null;
+          return (
+            <section key={piece.id} className="mb-6" aria-label={piece.label}>
+              <h2 className="border-b border-ink pb-1 font-semibold">{piece.label}</h2>
+              <ul>
+                {own.map((item) => (
+                  <ItemRow key={item.id} item={item} writes={writes} changes={changes} />
+                ))}
+                {generic.map((kind) => (
+                  <li
+                    key={kind.id}
+                    className="flex min-h-11 items-center justify-between gap-6 border-b border-hair"
+                  >
+                    <span className="shrink-0">{kind.name}</span>
+                    <span className="figures text-right text-sm text-soft">
+                      {words(kind.values, fields.fields)}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          );
+        })}
+    </>
+  );
+}
+
+/** The first few values of a piece in words. */
+export function words(
+  values: Record<string, string>,
+  fields: readonly Schemas["Field"][],
+  most = 3,
+): string {
+  const known = fields.filter((field) => values[field.id] && !/\.(kind|there)$/.test(field.id));
+  const pairs = known.filter((field) => field.id.endsWith("_min"));
+  const said = known
+    .filter((field) => field.kind === "length" || field.kind === "number")
+    .filter((field) => !field.id.endsWith("_max"))
+    .slice(0, most)
+    .map((field) => {
+      const typed = values[field.id] ?? "";
+      const high = pairs.includes(field) ? values[field.id.replace(/_min$/, "_max")] : undefined;
+      const unit = field.kind === "number" && field.unit ? ` ${field.unit}` : "";
+      const range = high && high !== typed ? `${typed} to ${high}` : typed;
+      return `${field.label.replace(/, (lowest|shortest|narrowest|least)$/, "").toLowerCase()} ${range}${unit}`;
+    });
+  return said.join(" · ");
+}

@@ -1,0 +1,87 @@
+import { RadioGroup } from "radix-ui";
+import { useState } from "react";
+import { FieldRow } from "../../field-row";
+import { StageInstead } from "../../stage-instead";
+import { useVisitState } from "../../visit-context";
+import { BodyMap } from "./body-map";
+
+const STRENGTHS = Array.from({ length: 11 }, (_, value) => `${value}`);
+
+/** Discomfort: regions on the body, and for the chosen one how strong, how often, since when. */
+export function Discomfort() {
+  const { catalogue, cells, keeper, unit, readOnly, fields } = useVisitState();
+  const strength = (id: string) => Number(cells.get(`ask.discomfort.${id}`)?.typed || 0);
+  const marked = catalogue.regions
+    .filter((region) => strength(region.id) > 0)
+    .sort((a, b) => strength(b.id) - strength(a.id));
+  const [chosen, setChosen] = useState<string | null>(null);
+  const now = catalogue.regions.find((region) => region.id === chosen) ?? marked[0];
+  const set = (id: string, value: number) => {
+    if (readOnly) return;
+    setChosen(id);
+    const path = `ask.discomfort.${id}`;
+    if (value !== strength(id)) keeper.type(path, value > 0 ? `${value}` : "", unit);
+  };
+  const more = now
+    ? fields.filter((field) => field.id.startsWith(`ask.discomfort.${now.id}.`))
+    : [];
+  return (
+    <div>
+      <StageInstead label="Body, front and back">
+        <BodyMap
+          chosen={now?.id ?? null}
+          strength={strength}
+          onChoose={setChosen}
+          onStrength={set}
+        />
+      </StageInstead>
+      {now ? (
+        <section aria-label={now.label} className="border border-ink/40 bg-ground p-3">
+          <h3 className="text-lg">{now.label}</h3>
+          <p className="mb-1.5 text-sm text-soft">Strength, 0 none to 10 the worst there is</p>
+          <RadioGroup.Root
+            aria-label="Strength"
+            value={`${strength(now.id)}`}
+            disabled={readOnly}
+            onValueChange={(value) => set(now.id, Number(value))}
+            className="grid grid-cols-6 gap-1"
+          >
+            {STRENGTHS.map((value) => (
+              <RadioGroup.Item
+                key={value}
+                value={value}
+                className="figures min-h-11 border border-ink/40 text-lg data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground"
+              >
+                {value}
+              </RadioGroup.Item>
+            ))}
+          </RadioGroup.Root>
+          {strength(now.id) > 0 && (
+            <div className="mt-3 space-y-3">
+              {more.map((field) => (
+                <FieldRow key={field.id} field={field} />
+              ))}
+            </div>
+          )}
+        </section>
+      ) : (
+        <p>Tap where it hurts, front or back. By key: arrows move, a digit gives the strength.</p>
+      )}
+      <ol className="mt-3" aria-label="Marked">
+        {marked.map((region) => (
+          <li key={region.id} className="border-b border-hair">
+            <button
+              type="button"
+              aria-current={region === now ? "true" : undefined}
+              onClick={() => setChosen(region.id)}
+              className={`flex min-h-11 w-full items-center justify-between text-left ${region === now ? "font-semibold" : ""}`}
+            >
+              {region.label}
+              <span className="figures">{strength(region.id)} of 10</span>
+            </button>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}

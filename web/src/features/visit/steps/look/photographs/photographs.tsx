@@ -1,0 +1,251 @@
+import { Camera, ImagePlus, Trash2 } from "lucide-react";
+import { useRef, useState } from "react";
+import { useAddPhoto, useDropPhoto } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { FieldRow } from "../../../field-row";
+import { StageInstead } from "../../../stage-instead";
+import { memberField, useVisitState } from "../../../visit-context";
+import { Compare } from "./compare";
+import { Placing } from "./placing";
+import { pointsOf, type Shot, useShots } from "./points";
+import { Readings } from "./readings";
+
+const SAID = ["view", "posture", "when", "known", "camera", "note"];
+
+/** Photographs: taken in, points placed by hand, angles read from them with their errors. */
+export function Photographs() {
+  const { visit, catalogue, cells, worked, readOnly, go } = useVisitState();
+  const shots = useShots();
+  const add = useAddPhoto(visit.id);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [mark, setMark] = useState<string | null>(null);
+  const [comparing, setComparing] = useState(false);
+  const now = shots.find((shot) => shot.id === chosen) ?? shots[0];
+  const consent = cells.get("ask.consent.photographs")?.held?.typed === "yes";
+  const read = worked?.photos.find((one) => one.id === now?.id);
+  const other = shots.find(
+    (shot) =>
+      now && shot.view === now.view && shot.posture === now.posture && shot.when !== now.when,
+  );
+  const asked = catalogue.landmarks.filter((one) => now && one.views.includes(now.view));
+  const placed = now ? pointsOf(cells, now.id, asked) : {};
+  const open = asked.find((one) => !placed[one.id]);
+  const present = asked.find((one) => one.id === mark) ?? open;
+  const pair: readonly [Shot, Shot] | null =
+    now && other ? (now.when === "before" ? [now, other] : [other, now]) : null;
+  return (
+    <div>
+      {!consent && (
+        <Notice className="mb-3">
+          <p>The client's consent to photographs is not recorded: none can be kept.</p>
+          {!readOnly && (
+            <Button className="mt-1" onClick={() => go("ask", "Consent")}>
+              Record the consent
+            </Button>
+          )}
+        </Notice>
+      )}
+      {consent && !readOnly && <Add add={add} onAdded={setChosen} />}
+      {shots.length === 0 && consent && (
+        <p className="mt-3 text-soft">
+          From the side and from behind, about 3 m away, the camera level with the seat. Put
+          something of known length beside the client.
+        </p>
+      )}
+      <ul className="mt-3 grid grid-cols-3 gap-2" aria-label="Photographs of this visit">
+        {shots.map((shot) => (
+          <li key={shot.id}>
+            <button
+              type="button"
+              aria-pressed={shot === now}
+              onClick={() => {
+                setChosen(shot.id);
+                setMark(null);
+                setComparing(false);
+              }}
+              className="block w-full border border-ink/40 text-left text-xs aria-pressed:outline-2 aria-pressed:outline-ink"
+            >
+              <img
+                src={`/api/photos/${shot.id}.jpg`}
+                alt=""
+                className="aspect-[4/3] w-full bg-deep object-cover"
+              />
+              <span className="block truncate px-1 py-0.5">
+                {shot.view === "rear" ? "Behind" : "Side"}
+                {shot.posture === "standing" ? ", standing" : ""}, {shot.when}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {pair && (
+        <Button
+          className="mt-3 w-full"
+          aria-pressed={comparing}
+          onClick={() => setComparing(!comparing)}
+        >
+          {comparing ? "Back to placing" : "Before and after, side by side"}
+        </Button>
+      )}
+      {now && (
+        <StageInstead label="Photograph">
+          {comparing && pair ? (
+            <Compare before={pair[0]} after={pair[1]} />
+          ) : (
+            <Placing
+              key={now.id}
+              shot={now}
+              marks={asked}
+              present={present?.id ?? null}
+              onChoose={setMark}
+            />
+          )}
+        </StageInstead>
+      )}
+      {now && !comparing && (
+        <>
+          <div className="mt-3 space-y-3" key={now.id}>
+            {SAID.slice(0, 4).map((name) => {
+              const field = memberField(catalogue, `look.photo.*.${name}`, now.id);
+              return field && <FieldRow key={field.id} field={field} />;
+            })}
+          </div>
+          <section className="mt-4" aria-label="Points">
+            <h3 className="border-b border-ink text-sm font-semibold">
+              Points: {asked.length - asked.filter((one) => !placed[one.id]).length} of{" "}
+              {asked.length}
+            </h3>
+            {present && (
+              <p className="mt-1 min-h-10 text-sm">
+                <b>{present.label}.</b> {present.where}{" "}
+                {placed[present.id] ? "Drag it, or nudge by arrow keys." : "Tap the picture there."}
+              </p>
+            )}
+            <ol className="grid grid-cols-2 gap-x-3 text-sm">
+              {asked.map((one) => (
+                <li key={one.id}>
+                  <button
+                    type="button"
+                    aria-current={one === present ? "true" : undefined}
+                    onClick={() => setMark(one.id)}
+                    className={`flex min-h-11 w-full items-center justify-between gap-1 border-b text-left ${
+                      one === present ? "border-ink font-semibold" : "border-hair"
+                    }`}
+                  >
+                    {one.label}
+                    <span aria-hidden="true">{placed[one.id] ? "●" : "○"}</span>
+                    <span className="sr-only">{placed[one.id] ? "placed" : "not placed"}</span>
+                  </button>
+                </li>
+              ))}
+            </ol>
+          </section>
+        </>
+      )}
+      {read && <Readings read={read} {...(comparing && pair ? { pair } : {})} />}
+      {now && !comparing && (
+        <div className="mt-3 space-y-3" key={`${now.id} more`}>
+          {SAID.slice(4).map((name) => {
+            const field = memberField(catalogue, `look.photo.*.${name}`, now.id);
+            return field && <FieldRow key={field.id} field={field} />;
+          })}
+          {!readOnly && <Drop id={now.id} onDropped={() => setChosen(null)} />}
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Add({
+  add,
+  onAdded,
+}: {
+  add: ReturnType<typeof useAddPhoto>;
+  onAdded: (id: string) => void;
+}) {
+  const choose = useRef<HTMLInputElement>(null);
+  const shoot = useRef<HTMLInputElement>(null);
+  const take = (files: FileList | null) => {
+    const file = files?.[0];
+    if (file) add.mutate(file, { onSuccess: (kept) => onAdded(kept.id) });
+  };
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-2">
+        <Button onClick={() => shoot.current?.click()} disabled={add.isPending}>
+          <Camera size={18} aria-hidden="true" /> Camera
+        </Button>
+        <Button onClick={() => choose.current?.click()} disabled={add.isPending}>
+          <ImagePlus size={18} aria-hidden="true" /> A file
+        </Button>
+      </div>
+      {[
+        { ref: shoot, label: "Picture from the camera", capture: "environment" as const },
+        { ref: choose, label: "Picture from a file" },
+      ].map(({ ref, label, ...rest }) => (
+        <input
+          key={label}
+          ref={ref}
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          aria-label={label}
+          className="sr-only"
+          tabIndex={-1}
+          {...rest}
+          onChange={(event) => {
+            take(event.target.files);
+            event.target.value = "";
+          }}
+        />
+      ))}
+      <p className="mt-1 min-h-5 text-sm text-soft" role="status">
+        {add.isPending
+          ? add.failureCount
+            ? "Waiting for the server; the picture is sent again."
+            : "Sending the picture …"
+          : "Turned upright, hidden metadata removed, 25 MB at most."}
+      </p>
+      {add.isError && (
+        <Notice role="alert" className="mt-1 text-sm">
+          {add.error.message}
+        </Notice>
+      )}
+    </div>
+  );
+}
+
+function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
+  const { visit } = useVisitState();
+  const drop = useDropPhoto(visit.id);
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <Button look="quiet" className="-ml-4" onClick={() => setAsking(true)}>
+        <Trash2 size={16} aria-hidden="true" /> Erase this photograph
+      </Button>
+      <Modal
+        open={asking}
+        onOpenChange={setAsking}
+        title="Erase this photograph?"
+        says="The picture and its points are gone for good."
+      >
+        <Button
+          disabled={drop.isPending}
+          onClick={() =>
+            drop.mutate(id, {
+              onSuccess: () => {
+                setAsking(false);
+                onDropped();
+              },
+            })
+          }
+        >
+          Erase it
+        </Button>
+        {drop.isError && <Notice role="alert">{drop.error.message}</Notice>}
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,262 @@
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useVisitState } from "../../../visit-context";
+import { linesOf, type Point, pointsOf, type Shot } from "./points";
+
+type Mark = Schemas["Landmark"];
+
+const LEFT = new Set([
+  "ear",
+  "c7",
+  "shoulder",
+  "hip",
+  "scale_a",
+  "scale_b",
+  "upright_a",
+  "upright_b",
+  "shoulder_left",
+  "hip_left",
+  "elbow_left",
+  "other_shoulder",
+]); // prettier-ignore
+const NUDGES: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** A photograph with its points: dragged, or nudged by arrow keys under a magnifier. */
+export function Placing({
+  shot,
+  marks,
+  present,
+  onChoose,
+}: {
+  shot: Shot;
+  marks: readonly Mark[];
+  present: string | null;
+  onChoose: (mark: string | null) => void;
+}) {
+  const { cells, keeper, unit, readOnly } = useVisitState();
+  const svg = useRef<SVGSVGElement>(null);
+  const [moving, setMoving] = useState<{ id: string; at: Point } | null>(null);
+  const [perPx, setPerPx] = useState(2);
+  useEffect(() => {
+    const element = svg.current;
+    if (!element) return;
+    const watch = new ResizeObserver(() => {
+      const { width, height } = element.getBoundingClientRect();
+      setPerPx(Math.max(shot.width / (width || 1), shot.height / (height || 1)));
+    });
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, [shot.width, shot.height]);
+
+  const points = pointsOf(cells, shot.id, marks);
+  if (moving) points[moving.id] = moving.at;
+  const focus = moving?.id ?? present;
+  const under = focus ? points[focus] : undefined;
+
+  const inside = (point: Point): Point => ({
+    x: Math.min(shot.width, Math.max(0, point.x)),
+    y: Math.min(shot.height, Math.max(0, point.y)),
+  });
+  const place = (id: string, { x, y }: Point) =>
+    keeper.type(`look.photo.${shot.id}.${id}`, `${x.toFixed(1)} ${y.toFixed(1)}`, unit);
+  const at = (event: PointerEvent): Point => {
+    const matrix = svg.current?.getScreenCTM();
+    if (!matrix) return { x: 0, y: 0 };
+    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    return inside(point);
+  };
+  const start = (event: PointerEvent, id: string) => {
+    if (readOnly) return;
+    event.stopPropagation();
+    svg.current?.setPointerCapture(event.pointerId);
+    onChoose(id);
+    setMoving({ id, at: points[id] ?? at(event) });
+  };
+  const down = (event: PointerEvent) => {
+    if (readOnly || !present || points[present]) return;
+    svg.current?.setPointerCapture(event.pointerId);
+    setMoving({ id: present, at: at(event) });
+  };
+  const up = () => {
+    if (!moving) return;
+    place(moving.id, moving.at);
+    const next = marks.find((mark) => !points[mark.id]);
+    setMoving(null);
+    if (!pointsOf(cells, shot.id, marks)[moving.id]) onChoose(next?.id ?? moving.id);
+  };
+  const press = (event: KeyboardEvent, id: string) => {
+    const nudge = NUDGES[event.key];
+    const here = points[id];
+    if (nudge && here && !readOnly) {
+      const far = event.shiftKey ? 10 : 1;
+      place(id, inside({ x: here.x + far * nudge[0], y: here.y + far * nudge[1] }));
+    } else if (event.key === "Enter") {
+      const next = marks[(marks.findIndex((mark) => mark.id === id) + 1) % marks.length];
+      if (next) onChoose(next.id);
+    } else if ((event.key === "Delete" || event.key === "Backspace") && !readOnly) {
+      keeper.type(`look.photo.${shot.id}.${id}`, "", unit);
+    } else return;
+    event.preventDefault();
+  };
+  /** By key alone: the first press on the picture puts the present point in its middle. */
+  const begin = (event: KeyboardEvent) => {
+    if (event.target !== svg.current || !present || points[present] || readOnly) return;
+    if (!NUDGES[event.key] && event.key !== "Enter") return;
+    event.preventDefault();
+    place(present, { x: shot.width / 2, y: shot.height / 2 });
+  };
+  const focused = useRef<SVGGElement>(null);
+  const there = present ? points[present] !== undefined : false;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a newly chosen point takes the focus
+  useEffect(() => {
+    if (there && svg.current?.contains(document.activeElement)) focused.current?.focus();
+  }, [present, there]);
+
+  const labels = fanned(marks, points, perPx);
+  return (
+    <div className="relative flex min-h-0 flex-1 flex-col bg-deep" data-own-keys="">
+      {/* biome-ignore lint/a11y/useSemanticElements: SVG has no fieldset */}
+      <svg
+        ref={svg}
+        viewBox={`0 0 ${shot.width} ${shot.height}`}
+        role="group"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: the picture takes the first key
+        tabIndex={0}
+        aria-label="Photograph with its points; Enter or an arrow puts the next point in the middle"
+        className={`min-h-0 w-full flex-1 touch-none select-none ${!readOnly && present && !points[present] ? "cursor-crosshair" : ""}`}
+        onPointerDown={down}
+        onPointerMove={(event) => moving && setMoving({ ...moving, at: at(event) })}
+        onPointerUp={up}
+        onPointerCancel={() => setMoving(null)}
+        onKeyDown={begin}
+        data-testid="photo"
+      >
+        <image href={`/api/photos/${shot.id}.jpg`} width={shot.width} height={shot.height} />
+        {[
+          ["var(--ground)", 3.4],
+          ["var(--ink)", 1.4],
+        ].map(([colour, width]) => (
+          <path
+            key={colour}
+            d={linesOf(points)}
+            fill="none"
+            stroke={`${colour}`}
+            strokeWidth={Number(width) * perPx}
+          />
+        ))}
+        {marks.map((mark) => {
+          const point = points[mark.id];
+          if (!point) return null;
+          const on = mark.id === focus;
+          const label = labels[mark.id] ?? point;
+          return (
+            // biome-ignore lint/a11y/useSemanticElements: SVG has no button element
+            <g
+              key={mark.id}
+              ref={on ? focused : null}
+              role="button"
+              tabIndex={0}
+              aria-label={`${mark.label}, ${point.x.toFixed(0)} ${point.y.toFixed(0)} px`}
+              data-point={mark.id}
+              onPointerDown={(event) => start(event, mark.id)}
+              onFocus={() => mark.id !== present && onChoose(mark.id)}
+              onKeyDown={(event) => press(event, mark.id)}
+              style={{ cursor: readOnly ? "default" : "grab", outline: "none" }}
+            >
+              <circle cx={point.x} cy={point.y} r={20 * perPx} fill="transparent" />
+              <circle
+                cx={point.x}
+                cy={point.y}
+                r={(on ? 9 : 6) * perPx}
+                fill="none"
+                stroke="var(--ground)"
+                strokeWidth={4.5 * perPx}
+              />
+              <circle
+                cx={point.x}
+                cy={point.y}
+                r={(on ? 9 : 6) * perPx}
+                fill="none"
+                stroke={on ? "var(--accent)" : "var(--ink)"}
+                strokeWidth={2 * perPx}
+              />
+              <text
+                x={label.x}
+                y={label.y}
+                textAnchor={LEFT.has(mark.id) ? "end" : "start"}
+                fontSize={12.5 * perPx}
+                fontWeight={on ? 600 : 400}
+                fill="var(--ink)"
+                stroke="var(--ground)"
+                strokeWidth={3.5 * perPx}
+                paintOrder="stroke"
+              >
+                {mark.label}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      {under && !readOnly && <Magnifier shot={shot} at={under} left={under.x > shot.width / 2} />}
+      <p className="px-5 py-1.5 text-center text-sm text-soft">
+        Drag a point, or nudge it by arrow keys (with Shift by ten px). Enter goes to the next.
+      </p>
+    </div>
+  );
+}
+
+/** Four times the picture around a point, with a cross where the point is. */
+function Magnifier({ shot, at, left }: { shot: Shot; at: Point; left: boolean }) {
+  const half = Math.max(16, shot.width / 50);
+  return (
+    <svg
+      viewBox={`${at.x - half} ${at.y - half} ${2 * half} ${2 * half}`}
+      className={`pointer-events-none absolute top-3 size-40 border-2 border-ink bg-deep ${left ? "left-3" : "right-3"}`}
+      aria-hidden="true"
+      data-testid="magnifier"
+    >
+      <image href={`/api/photos/${shot.id}.jpg`} width={shot.width} height={shot.height} />
+      <path
+        d={`M${at.x - half} ${at.y}H${at.x - half / 6}M${at.x + half / 6} ${at.y}H${at.x + half}M${at.x} ${at.y - half}V${at.y - half / 6}M${at.x} ${at.y + half / 6}V${at.y + half}`}
+        stroke="var(--accent)"
+        strokeWidth={half / 40}
+      />
+    </svg>
+  );
+}
+
+/** Where labels stand: beside their point, pushed down where two would lie on each other. */
+function fanned(
+  marks: readonly Mark[],
+  points: Record<string, Point>,
+  perPx: number,
+): Record<string, Point> {
+  const labels: Record<string, Point> = {};
+  for (const left of [true, false]) {
+    const mine = marks
+      .filter((mark) => LEFT.has(mark.id) === left && points[mark.id])
+      .sort((a, b) => (points[a.id]?.y ?? 0) - (points[b.id]?.y ?? 0));
+    const done: Point[] = [];
+    for (const mark of mine) {
+      const point = points[mark.id];
+      if (!point) continue;
+      let y = point.y + 4 * perPx;
+      const x = point.x + (left ? -14 : 14) * perPx;
+      for (const other of done)
+        if (
+          Math.abs(other.x - x) < 150 * perPx &&
+          y < other.y + 15 * perPx &&
+          y > other.y - 15 * perPx
+        )
+          y = other.y + 15 * perPx;
+      labels[mark.id] = { x, y };
+      done.push({ x, y });
+    }
+  }
+  return labels;
+}

@@ -1,0 +1,90 @@
+import type { Schemas } from "@/shared/api/client";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitState } from "../../../visit-context";
+import type { Shot } from "./points";
+
+type Read = Schemas["PhotoView"];
+
+/** A value with its error, the unit said once. */
+function withError(one: Schemas["ReadingView"] | undefined): string {
+  if (!one?.value) return "–";
+  const unit = / [a-z]+$/.exec(one.value)?.[0] ?? "";
+  return `${one.value.slice(0, one.value.length - unit.length)} ± ${one.error}`;
+}
+
+/** What is read from a photograph, with what a pixel and a slip of the camera would make. */
+export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Shot] }) {
+  const { worked } = useVisitState();
+  if (pair) {
+    const [before, after] = pair.map((shot) => worked?.photos.find((one) => one.id === shot.id));
+    return (
+      <table className="figures mt-3 w-full text-sm">
+        <caption className="sr-only">Read from the photographs, before and after</caption>
+        <thead>
+          <tr className="border-b border-ink text-right">
+            <th className="py-1 text-left font-semibold">Read</th>
+            <th className="font-semibold">Before</th>
+            <th className="font-semibold">After</th>
+          </tr>
+        </thead>
+        <tbody>
+          {before?.readings.map((one) => {
+            const then = after?.readings.find((other) => other.id === one.id);
+            return (
+              <tr key={one.id} className="border-b border-hair text-right">
+                <th scope="row" className="py-1.5 text-left font-normal">
+                  {one.label}
+                </th>
+                <td>{withError(one)}</td>
+                <td className="font-semibold">{withError(then)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    );
+  }
+  return (
+    <section className="mt-4" aria-label="Read from it">
+      <h3 className="border-b border-ink text-sm font-semibold">Read from it</h3>
+      {read.warnings
+        .filter((warning) => warning.state !== "holds")
+        .map((warning) =>
+          warning.state === "off" ? (
+            <Notice key={warning.id} className="mt-2 text-sm" role="status">
+              {warning.text}
+            </Notice>
+          ) : (
+            <p key={warning.id} className="mt-1 text-sm text-soft">
+              {warning.text}
+            </p>
+          ),
+        )}
+      <table className="figures mt-1 w-full text-sm">
+        <thead>
+          <tr className="text-right text-soft">
+            <th className="text-left font-normal">
+              <span className="sr-only">What</span>
+            </th>
+            <th className="font-normal">Value</th>
+            <th className="pl-2 font-normal">1 px</th>
+            <th className="pl-2 font-normal">Camera 5°</th>
+          </tr>
+        </thead>
+        <tbody>
+          {read.readings.map((one) => (
+            <tr key={one.id} className="border-b border-hair text-right align-top">
+              <th scope="row" className="py-1.5 text-left font-normal">
+                {one.label}
+                {one.reason && <span className="block text-soft">{one.reason}</span>}
+              </th>
+              <td className="whitespace-nowrap font-semibold">{one.value ?? "–"}</td>
+              <td className="whitespace-nowrap">{one.pixel_error && `± ${one.pixel_error}`}</td>
+              <td className="whitespace-nowrap">{one.slip_error && `± ${one.slip_error}`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

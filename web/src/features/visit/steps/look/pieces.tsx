@@ -1,0 +1,98 @@
+import { ChevronDown, ChevronRight } from "lucide-react";
+import { useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useShelf } from "@/shared/api/queries";
+import { FieldsForm } from "../../fields-form";
+import { applies, type Field, useVisitState } from "../../visit-context";
+import { FromShelf, KeepOnShelf, typedOf, WORKSTATION } from "./shelf-dialogs";
+
+type Piece = Schemas["Piece"];
+
+/** The pieces of the workstation, each with its attributes; from the shelf, and back onto it. */
+export function Pieces() {
+  const { catalogue, fields, cells, worked, readOnly } = useVisitState();
+  const [open, setOpen] = useState<string | null>("chair");
+  const shelf = useShelf().data ?? [];
+  const shared = shelf.find((item) => item.id === cells.get("look.workstation")?.typed);
+  const of = (piece: Piece) =>
+    fields.filter((field) => piece.starts.some((start) => field.id.startsWith(start)));
+  return (
+    <div>
+      <section aria-label="Shared workstation" className="mb-3 border-b border-hair pb-3">
+        {shared ? (
+          <p>
+            <b>{shared.name}</b>, {shared.place || "place not noted"}
+            <span className="block text-sm text-soft">
+              Shared by {shared.users.join(", ") || "nobody yet"}. Changes here stay in this visit.
+            </span>
+          </p>
+        ) : (
+          <p className="text-sm text-soft">
+            Several people at one desk? Keep it once, take it here.
+          </p>
+        )}
+        {!readOnly && (
+          <div className="mt-1 flex flex-wrap gap-2">
+            <FromShelf piece={WORKSTATION} title="Shared workstations">
+              Take a workstation
+            </FromShelf>
+            <KeepOnShelf piece={WORKSTATION} fields={catalogue.pieces.flatMap(of)}>
+              Keep these as one
+            </KeepOnShelf>
+          </div>
+        )}
+      </section>
+      {catalogue.pieces.map((piece) => {
+        const mine = of(piece);
+        const shown = open === piece.id;
+        return (
+          <section key={piece.id} className="border-b border-hair" aria-label={piece.label}>
+            <h3>
+              <button
+                type="button"
+                aria-expanded={shown}
+                onClick={() => setOpen(shown ? null : piece.id)}
+                className="flex min-h-12 w-full items-center gap-2 text-left"
+              >
+                {shown ? <ChevronDown size={16} /> : <ChevronRight size={16} />}
+                <span className="font-semibold">{piece.label}</span>
+                <span className="ml-auto truncate text-sm text-soft">{summary(mine, cells)}</span>
+              </button>
+            </h3>
+            {shown && (
+              <div className="pb-4">
+                {!readOnly && (
+                  <div className="mb-3 flex flex-wrap gap-2">
+                    <FromShelf piece={piece.id} title={`Shelf: ${piece.label.toLowerCase()}`}>
+                      From the shelf
+                    </FromShelf>
+                    <KeepOnShelf piece={piece.id} fields={mine}>
+                      Keep on the shelf
+                    </KeepOnShelf>
+                  </div>
+                )}
+                <FieldsForm fields={mine} />
+                {piece.id === "desk" && worked?.display && (
+                  <p className="mt-2 border-l-4 border-ink pl-3" role="status">
+                    {worked.display} Heights in Set say what it has to show.
+                  </p>
+                )}
+              </div>
+            )}
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+/** What kind a piece is, and how much of it is known. */
+function summary(fields: readonly Field[], cells: ReturnType<typeof useVisitState>["cells"]) {
+  const kind = fields.find((field) => /\.(kind|there)$/.test(field.id));
+  const typed = kind && cells.get(kind.id)?.typed;
+  const label = kind?.choices.find(([value]) => value === typed)?.[1];
+  const possible = fields.filter((field) => applies(field, cells));
+  const known = Object.keys(typedOf(possible, cells)).length;
+  if (known === 0) return "not known";
+  return `${label ?? ""}${label ? ", " : ""}${known} of ${possible.length} known`;
+}

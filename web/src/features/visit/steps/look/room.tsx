@@ -1,0 +1,83 @@
+import { Sun } from "lucide-react";
+import { useLightMeter } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { FieldRow } from "../../field-row";
+import { useVisitState } from "../../visit-context";
+
+/** The room or home: light with its meter, then one answer for each thing. */
+export function Room() {
+  const { catalogue, fields, cells } = useVisitState();
+  const field = (id: string) => fields.find((one) => one.id === id);
+  const groups = [...new Set(catalogue.room.map((item) => item.group))];
+  return (
+    <div>
+      <Light />
+      {groups.map((group) => (
+        <section key={group} className="mb-4">
+          <h3 className="border-b border-ink text-sm font-semibold">{group}</h3>
+          {catalogue.room
+            .filter((item) => item.group === group)
+            .map((item) => {
+              const main = field(`look.room.${item.id}`);
+              const note = field(`look.room.${item.id}.note`);
+              const wrong = cells.get(`look.room.${item.id}`)?.typed === "wrong";
+              return (
+                <div key={item.id} className="border-b border-hair py-2">
+                  {main && <FieldRow field={main} />}
+                  {wrong && (
+                    <div className="mt-1.5 border-l-4 border-ink pl-3 text-sm">
+                      <p>
+                        {item.why} <b>{item.do}</b>
+                      </p>
+                      {note && <FieldRow field={{ ...note, label: "Note" }} />}
+                    </div>
+                  )}
+                </div>
+              );
+            })}
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function Light() {
+  const { catalogue, fields, cells, keeper, unit, readOnly } = useVisitState();
+  const meter = useLightMeter();
+  const task = cells.get("look.room.light_for")?.typed ?? "";
+  const band = catalogue.light.find((one) => one.id === (task || "screen"));
+  const mine = fields.filter(
+    (field) => field.id === "look.room.light_for" || field.id === "look.room.lux",
+  );
+  const take = () =>
+    meter.mutate(undefined, {
+      onSuccess: (read) => keeper.type("look.room.lux", `${Math.round(read.lux)}`, unit),
+    });
+  return (
+    <section className="mb-4 space-y-3 border border-ink/40 bg-ground p-3" aria-label="Light">
+      {mine.map((field) => (
+        <FieldRow key={field.id} field={field} />
+      ))}
+      {band && (
+        <p className="figures text-sm text-soft">
+          {band.label}: {band.least} to {band.most} lux.
+        </p>
+      )}
+      {!readOnly && (
+        <Button onClick={take} disabled={meter.isPending} className="w-full">
+          <Sun size={18} aria-hidden="true" />
+          {meter.isPending ? "Reading …" : "Take a reading from the light meter"}
+        </Button>
+      )}
+      <div aria-live="polite">
+        {meter.isError && (
+          <Notice role="alert" className="text-sm">
+            {meter.error.message}
+          </Notice>
+        )}
+        {meter.data?.warning && <Notice className="text-sm">{meter.data.warning}</Notice>}
+      </div>
+    </section>
+  );
+}

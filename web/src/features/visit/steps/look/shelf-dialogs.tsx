@@ -1,0 +1,165 @@
+import { type FormEvent, type ReactNode, useState } from "react";
+import { useShelf, useShelfChanges } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { applies, type Field, useVisitState } from "../../visit-context";
+
+export const WORKSTATION = "workstation";
+
+/** What is typed into these fields now, without the empty ones. */
+export function typedOf(
+  fields: readonly Field[],
+  cells: ReturnType<typeof useVisitState>["cells"],
+): Record<string, string> {
+  return Object.fromEntries(
+    fields
+      .filter((field) => applies(field, cells))
+      .map((field) => [field.id, cells.get(field.id)?.held?.typed ?? ""])
+      .filter(([, typed]) => typed),
+  );
+}
+
+/** Take a piece from the shelf: what it says replaces what is there, the rest of the piece is cleared. */
+export function FromShelf({
+  piece,
+  title,
+  children,
+}: {
+  piece: string;
+  title: string;
+  children: ReactNode;
+}) {
+  const { catalogue, fields, cells, keeper, unit } = useVisitState();
+  const [open, setOpen] = useState(false);
+  const shelf = useShelf().data ?? [];
+  const like = piece.replace(/\d$/, "");
+  const own = shelf.filter((item) => item.piece === piece || item.piece === like);
+  const generic = catalogue.kinds.filter((kind) => kind.piece === like);
+  const take = (values: Record<string, string>, id?: string) => {
+    const mine = catalogue.pieces.filter((one) => piece === WORKSTATION || one.id === piece);
+    const renamed = Object.fromEntries(
+      Object.entries(values).map(([path, typed]) => [
+        like === "screen" ? path.replace(/^look\.screen\d?\./, `look.${piece}.`) : path,
+        typed,
+      ]),
+    );
+    for (const field of fields) {
+      if (!mine.some((one) => one.starts.some((start) => field.id.startsWith(start)))) continue;
+      const typed = renamed[field.id] ?? "";
+      if ((cells.get(field.id)?.typed ?? "") !== typed) keeper.type(field.id, typed, unit);
+    }
+    if (id) keeper.type("look.workstation", id, unit);
+    setOpen(false);
+  };
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>{children}</Button>
+      <Modal
+        open={open}
+        onOpenChange={setOpen}
+        title={title}
+        says="A start, to be checked with the tape. It replaces what is there; z takes it back field by field."
+      >
+        {own.length > 0 && (
+          <>
+            <h3 className="text-sm text-soft">Kept by the practice</h3>
+            <ul className="mb-4">
+              {own.map((item) => (
+                <li key={item.id} className="border-b border-hair">
+                  <button
+                    type="button"
+                    className="min-h-11 w-full text-left hover:bg-deep"
+                    onClick={() => take(item.values, piece === WORKSTATION ? item.id : undefined)}
+                  >
+                    <b>{item.name}</b> <span className="text-soft">{item.place}</span>
+                    {item.users.length > 0 && (
+                      <span className="block text-sm text-soft">{item.users.join(", ")}</span>
+                    )}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        {generic.length > 0 && <h3 className="text-sm text-soft">Generic kinds</h3>}
+        <ul>
+          {generic.map((kind) => (
+            <li key={kind.id} className="border-b border-hair">
+              <button
+                type="button"
+                className="min-h-11 w-full text-left hover:bg-deep"
+                onClick={() => take(kind.values)}
+              >
+                {kind.name}
+              </button>
+            </li>
+          ))}
+        </ul>
+        {own.length + generic.length === 0 && (
+          <p className="text-soft">Nothing kept yet. Describe the pieces once, then keep them.</p>
+        )}
+      </Modal>
+    </>
+  );
+}
+
+/** Put what is described here on the practice's shelf, under a name. */
+export function KeepOnShelf({
+  piece,
+  fields,
+  children,
+}: {
+  piece: string;
+  fields: readonly Field[];
+  children: ReactNode;
+}) {
+  const { cells, keeper, unit } = useVisitState();
+  const { add } = useShelfChanges();
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState("");
+  const [place, setPlace] = useState("");
+  const values = typedOf(fields, cells);
+  const many = Object.keys(values).length;
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    const kept = await add.mutateAsync({ piece, name, place, values, unit });
+    if (piece === WORKSTATION) keeper.type("look.workstation", kept.id, unit);
+    setOpen(false);
+    setName("");
+  };
+  return (
+    <>
+      <Button look="quiet" disabled={many === 0} onClick={() => setOpen(true)}>
+        {children}
+      </Button>
+      <Modal
+        open={open}
+        onOpenChange={setOpen}
+        title={piece === WORKSTATION ? "Keep this workstation" : "Keep on the shelf"}
+        says={`${many} values go with it.`}
+      >
+        <form onSubmit={submit} className="space-y-4">
+          <LabelledInput
+            label="Name"
+            required
+            maxLength={200}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <LabelledInput
+            label="Where it stands"
+            maxLength={200}
+            value={place}
+            onChange={(event) => setPlace(event.target.value)}
+          />
+          {add.isError && <Notice role="alert">{add.error.message}</Notice>}
+          <Button type="submit" look="next" disabled={add.isPending}>
+            Keep it
+          </Button>
+        </form>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,99 @@
+import { useEffect, useState } from "react";
+import { FieldRow } from "../../field-row";
+import { useVisitState } from "../../visit-context";
+
+/** Watch: one tap on the figure for what is seen; side, how often and a note where there is time. */
+export function Watch() {
+  const { catalogue, fields, cells, keeper, unit, readOnly, picked, setHabits } = useVisitState();
+  const [chosen, setChosen] = useState<string | null>(null);
+  useEffect(() => {
+    setHabits(true);
+    return () => setHabits(false);
+  }, [setHabits]);
+  const seen = (id: string) => cells.get(`look.habit.${id}`)?.typed === "seen";
+  const toggle = (id: string) => {
+    if (readOnly) return;
+    keeper.type(`look.habit.${id}`, seen(id) ? "" : "seen", unit);
+    setChosen(seen(id) ? null : id);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
+  useEffect(() => {
+    if (picked?.posture === "habit") toggle(picked.part);
+  }, [picked]);
+  const marked = catalogue.habits.filter((habit) => seen(habit.id));
+  const now = marked.find((habit) => habit.id === chosen);
+  const more = now
+    ? fields.filter(
+        (field) =>
+          field.id.startsWith(`look.habit.${now.id}.`) &&
+          (now.sided || !field.id.endsWith(".side")),
+      )
+    : [];
+  const note = fields.find((field) => field.id === "look.note");
+  return (
+    <div>
+      <p className="mb-3 text-sm">
+        Let them work for some minutes. Tap what you see on the figure; tap again to take it back.
+        Standing has its own.
+      </p>
+      {marked.length === 0 && (
+        <p className="border-l-4 border-hair pl-3 text-soft">
+          Nothing marked yet: what isn't marked counts as not looked for.
+        </p>
+      )}
+      <ol aria-label="Seen">
+        {marked.map((habit) => (
+          <li key={habit.id} className="border-b border-hair">
+            <button
+              type="button"
+              aria-expanded={habit === now}
+              onClick={() => setChosen(habit === now ? null : habit.id)}
+              className="flex min-h-11 w-full items-center justify-between gap-2 text-left"
+            >
+              <span className={habit === now ? "font-semibold" : ""}>{habit.label}</span>
+              <span className="shrink-0 text-sm text-soft">{said(habit.id, fields, cells)}</span>
+            </button>
+            {habit === now && (
+              <div className="space-y-3 pb-3 pl-3">
+                {more.map((field) => (
+                  <FieldRow key={field.id} field={field} />
+                ))}
+                {!readOnly && (
+                  <button
+                    type="button"
+                    className="min-h-11 text-sm underline"
+                    onClick={() => toggle(habit.id)}
+                  >
+                    Not seen after all
+                  </button>
+                )}
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+      {note && (
+        <div className="mt-4">
+          <FieldRow field={note} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Side and how often in words, for the list. */
+function said(
+  id: string,
+  fields: ReturnType<typeof useVisitState>["fields"],
+  cells: ReturnType<typeof useVisitState>["cells"],
+): string {
+  return ["often", "side"]
+    .map((what) => {
+      const path = `look.habit.${id}.${what}`;
+      const field = fields.find((one) => one.id === path);
+      return field?.choices.find(([value]) => value === cells.get(path)?.typed)?.[1] ?? "";
+    })
+    .filter(Boolean)
+    .join(", ")
+    .toLowerCase();
+}

@@ -1,0 +1,243 @@
+import { Plus } from "lucide-react";
+import { useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
+import { FieldRow } from "../../field-row";
+import { PanelFoot } from "../../panel-foot";
+import { memberField, useVisitState } from "../../visit-context";
+
+type Found = Schemas["Finding"];
+
+/** What is off, the gravest first; accepted, reworded or dismissed; what holds and what can't be told. */
+export function Findings() {
+  const { worked, readOnly, setActive, go } = useVisitState();
+  const [open, setOpen] = useState<string | null>(null);
+  const [adding, setAdding] = useState<string | null>(null);
+  if (!worked) return <p className="text-soft">One moment …</p>;
+  const off = worked.findings.filter((found) => found.state === "off");
+  const kept = off.filter((found) => found.verdict !== "dismissed");
+  const dismissed = off.filter((found) => found.verdict === "dismissed");
+  const one = (found: Found) => (
+    <One
+      key={found.id}
+      found={found}
+      open={open === found.id}
+      onToggle={() => {
+        setOpen(open === found.id ? null : found.id);
+        setActive(found.key || null);
+      }}
+    />
+  );
+  return (
+    <div className="flex flex-1 flex-col">
+      <h2 className="text-xl">
+        {kept.length ? `${kept.length} found` : "Nothing found outside its band"}
+      </h2>
+      <p className="mb-2 text-sm text-soft">
+        The program suggests; the word is yours. Dismissed ones stay out of the report.
+      </p>
+      <ul aria-label="Off">{kept.map(one)}</ul>
+      {adding && <Own id={adding} />}
+      {!readOnly && (
+        <Button
+          look="quiet"
+          className="mt-1 -ml-4 self-start"
+          onClick={() => setAdding(crypto.randomUUID().slice(0, 8))}
+        >
+          <Plus size={16} aria-hidden="true" /> Add a finding of my own
+        </Button>
+      )}
+      {dismissed.length > 0 && (
+        <details className="mt-2" open>
+          <summary className="flex min-h-11 items-center font-semibold">
+            Dismissed: {dismissed.length}
+          </summary>
+          <ul>{dismissed.map(one)}</ul>
+        </details>
+      )}
+      <Rest state="not assessable" title="Can't be told yet" />
+      <Rest state="holds" title="Holds" />
+      <PanelFoot>
+        <Button className="w-full" data-next="" onClick={() => go("set")}>
+          On to Set
+        </Button>
+      </PanelFoot>
+    </div>
+  );
+}
+
+const BARS: Record<string, number> = { slight: 1, marked: 2, strong: 3 };
+
+/** Severity by strokes, so that no colour has to say it. */
+function Strokes({ severity }: { severity: string | null | undefined }) {
+  const many = BARS[severity ?? ""] ?? 0;
+  return (
+    <svg
+      width="20"
+      height="20"
+      viewBox="0 0 20 20"
+      role="img"
+      aria-label={severity ?? "not graded"}
+    >
+      {[0, 1, 2].map((index) => (
+        <path
+          key={index}
+          d={`M${4 + 6 * index} 17V${13 - 4 * index}`}
+          stroke={index < many ? "var(--ink)" : "var(--hair)"}
+          strokeWidth={index < many ? 3.4 : 1.4}
+        />
+      ))}
+    </svg>
+  );
+}
+
+function One({ found, open, onToggle }: { found: Found; open: boolean; onToggle: () => void }) {
+  const dismissed = found.verdict === "dismissed";
+  return (
+    <li className="border-b border-hair">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={onToggle}
+        className="grid min-h-12 w-full grid-cols-[20px_1fr_auto] items-start gap-x-2 py-2 text-left"
+      >
+        <Strokes severity={found.severity} />
+        <span className={dismissed ? "text-soft line-through" : ""}>
+          <b>{found.title}</b>
+          {found.posture === "standing" && <span className="text-soft"> standing</span>}
+          {!open && (
+            <span className="block text-sm text-soft">{found.words || found.instruction}</span>
+          )}
+        </span>
+        <span className="figures text-right text-sm">
+          {found.joint && found.minutes != null && <b>{Math.round(found.minutes)} min</b>}
+          {found.verdict === "accepted" && <span className="block text-soft">accepted</span>}
+        </span>
+      </button>
+      {open && <Detail found={found} />}
+    </li>
+  );
+}
+
+function Detail({ found }: { found: Found }) {
+  const { catalogue } = useVisitState();
+  const lines: [string, string | null | undefined][] = [
+    ["Found", found.cause],
+    ["Matters", found.cause.includes(found.why) ? null : found.why],
+    ["To do", found.instruction],
+    ["Limit", found.left],
+    ["Seen by", found.evidence.join("; ")],
+    ["Felt there", found.felt.join("; ")],
+    [
+      "How grave",
+      found.severity &&
+        `${found.severity}${found.safety ? ": unsafe at any length of time" : found.sum ? `: ${found.sum}` : ""}`,
+    ],
+    ["Threshold", catalogue.sources[found.source] ?? found.source],
+  ];
+  return (
+    <div className="pb-3 pl-7 text-sm">
+      <dl className="grid grid-cols-[72px_1fr] gap-x-2 gap-y-1">
+        {lines.map(
+          ([name, words]) =>
+            words && (
+              <div key={name} className="contents">
+                <dt className="text-soft">{name}</dt>
+                <dd className="figures">{words}</dd>
+              </div>
+            ),
+        )}
+      </dl>
+      {found.own ? <Own id={found.id.replace(/^own-/, "")} /> : <Decide found={found} />}
+    </div>
+  );
+}
+
+/** Accept, say it in one's own words, or dismiss with a reason. */
+function Decide({ found }: { found: Found }) {
+  const { catalogue, cells, keeper, unit, readOnly } = useVisitState();
+  const start = `work.finding.${found.id.replaceAll(".", "-")}`;
+  const typed = (what: string) => cells.get(`${start}.${what}`)?.typed ?? "";
+  const [wording, setWording] = useState(typed("words") !== "");
+  const field = (what: string) =>
+    memberField(catalogue, `work.finding.*.${what}`, found.id.replaceAll(".", "-"));
+  const verdict = typed("verdict");
+  const set = (to: string) => keeper.type(`${start}.verdict`, verdict === to ? "" : to, unit);
+  const words = field("words");
+  const reason = field("reason");
+  if (readOnly)
+    return (
+      <p className="mt-2">
+        {found.verdict ?? "Not decided"}
+        {found.dismissed_for && `: ${found.dismissed_for}`}
+      </p>
+    );
+  return (
+    <div className="mt-2 space-y-2">
+      <div className="flex flex-wrap gap-1.5">
+        <Button
+          aria-pressed={verdict === "accepted"}
+          className="aria-pressed:bg-ink aria-pressed:text-ground"
+          onClick={() => set("accepted")}
+        >
+          Accept
+        </Button>
+        <Button
+          aria-pressed={verdict === "dismissed"}
+          className="aria-pressed:bg-ink aria-pressed:text-ground"
+          onClick={() => set("dismissed")}
+        >
+          Dismiss
+        </Button>
+        {!wording && (
+          <Button look="quiet" onClick={() => setWording(true)}>
+            Reword
+          </Button>
+        )}
+      </div>
+      {verdict === "dismissed" && reason && <FieldRow field={reason} />}
+      {wording && words && <FieldRow field={words} />}
+    </div>
+  );
+}
+
+/** A finding of the practitioner's own. */
+function Own({ id }: { id: string }) {
+  const { catalogue } = useVisitState();
+  return (
+    <div className="mt-2 space-y-3 border-l-4 border-ink pl-3">
+      {["title", "why", "do", "severity", "health"].map((what) => {
+        const field = memberField(catalogue, `work.own.*.${what}`, id);
+        return field && <FieldRow key={field.id} field={field} />;
+      })}
+    </div>
+  );
+}
+
+function Rest({ state, title }: { state: Found["state"]; title: string }) {
+  const { worked } = useVisitState();
+  const list = worked?.findings.filter((found) => found.state === state) ?? [];
+  const subjects = [...new Set(list.map((found) => found.subject))];
+  if (list.length === 0) return null;
+  return (
+    <details className="mt-1">
+      <summary className="flex min-h-11 items-center font-semibold">
+        {title}: {list.length}
+      </summary>
+      {subjects.map((subject) => (
+        <section key={subject} className="mb-2 text-sm">
+          <h3 className="text-soft">{subject}</h3>
+          <ul>
+            {list
+              .filter((found) => found.subject === subject)
+              .map((found) => (
+                <li key={found.id} className="border-b border-hair py-1">
+                  {found.reason ?? found.cause}
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+    </details>
+  );
+}

@@ -1,0 +1,65 @@
+import { Button } from "@/shared/ui/button";
+import { PanelFoot } from "../../panel-foot";
+import { useVisitState } from "../../visit-context";
+
+/** Strain minutes by region, each with its arithmetic. */
+export function StrainMinutes() {
+  const { worked, go } = useVisitState();
+  if (!worked) return <p className="text-soft">One moment …</p>;
+  const most = Math.max(60, ...worked.strain.map((one) => one.minutes));
+  return (
+    <div className="flex flex-1 flex-col">
+      <h2 className="text-xl">Strain minutes a day</h2>
+      <p className="mb-3 text-sm text-soft">
+        Hours × share of the time × degrees outside the band (30° at the most) ÷ 30°. A joint counts
+        once, by its strongest evidence. It ranks what to do first; it is no forecast.
+      </p>
+      {worked.strain.length === 0 && (
+        <p>
+          {worked.hours > 0
+            ? "No joint known to be outside its band."
+            : "Hours by task are not recorded: nothing can be added up yet."}
+        </p>
+      )}
+      <ul>
+        {worked.strain.map((one) => (
+          <li key={one.region} className="border-b border-hair py-2">
+            <div className="flex items-baseline justify-between">
+              <h3 className="font-semibold">{one.label}</h3>
+              <p className="figures text-lg font-semibold">
+                {Math.round(one.minutes)} <span className="text-sm font-normal text-soft">min</span>
+              </p>
+            </div>
+            <div className="h-2 border border-ink/50" aria-hidden="true">
+              <div
+                className="h-full bg-ink/70"
+                style={{ width: `${(100 * one.minutes) / most}%` }}
+              />
+            </div>
+            {one.felt.length > 0 && <p className="mt-1 text-sm">Felt: {one.felt.join("; ")}</p>}
+            <ul className="mt-1 text-sm">
+              {one.parts.map((part) => (
+                <li
+                  key={`${part.title} ${part.posture}`}
+                  className={part.counted ? "" : "text-soft"}
+                >
+                  {part.title}
+                  {part.posture === "standing" ? ", standing" : ""}
+                  <span className="figures block">
+                    {part.sum}
+                    {part.counted ? "" : ", same joint: not added"}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+      <PanelFoot>
+        <Button className="w-full" data-next="" onClick={() => go("set")}>
+          On to Set
+        </Button>
+      </PanelFoot>
+    </div>
+  );
+}
