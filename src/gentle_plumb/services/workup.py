@@ -340,6 +340,8 @@ def _why_not_standing(result: FitResult, unit: LengthUnit) -> str | None:
     if result.standing.possible:
         return None
     limits = result.row("standing", "surface").limits
+    if not limits or not (result.standing.why_not or "").startswith("No work"):
+        return result.standing.why_not
     return f"No work standing at this desk: {limit_text(limits[0], unit)}."
 
 

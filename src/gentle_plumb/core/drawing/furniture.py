@@ -1,4 +1,4 @@
-"""Chair, desk, screen and sight lines, from settings; unknown pieces are not drawn."""
+"""Desk, screen and sight lines, from settings; unknown pieces are not drawn."""
 
 from __future__ import annotations
 
@@ -64,40 +64,6 @@ class Ink:
         )
 
 
-def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
-    """Seat pan, backrest along the trunk, armrest, column and castors."""
-    seat = settings.seat
-    if seat is None:
-        seat, role = pose.hip[1] - 0.6 * pose.thigh, "piece-faint"
-    else:
-        role = "piece"
-    deep = settings.seat_depth if settings.seat_depth is not None else 440.0
-    middle = deep * 0.46
-    ink.shape("column", [(middle, seat - 55), (middle, 95)], "seat", closed=False)
-    ink.shape("column", [(middle - 250, 78), (middle, 118), (middle + 250, 78)], closed=False)
-    for offset in (-250.0, 0.0, 250.0):
-        ink.dot("castor", (middle + offset, 32), 32 * ink.sheet.scale)
-    lean = radians(case.policy.recline)
-    back = [
-        (-16 - sin(lean) * up + bow, seat + up * cos(lean))
-        for up, bow in ((70, -16), (140, 2), (200, 14), (270, 8), (360, -6), (470, -22), (540, -34))
-    ]
-    ink.shape("backrest", back, "lumbar", closed=False, curved=True)
-    ink.shape("column", [back[0], (10, seat - 30), (middle, seat - 60)], closed=False, curved=True)
-    pan = [(-6, seat), (deep * 0.5, seat - 4), (deep - 20, seat), (deep, seat - 18),
-           (deep - 10, seat - 46), (20, seat - 58), (-10, seat - 40)]  # fmt: skip
-    ink.shape(role, pan, "seat", curved=True)
-    if case.workstation.chair.armrests in ("fixed", "adjustable") and settings.armrest is not None:
-        rest = seat + settings.armrest
-        ink.shape("column", [(150, seat - 40), (150, rest - 20)], closed=False)
-        ink.shape(role, box(40, rest - 26, 290, rest), "armrest")
-    if settings.footrest:
-        lift = settings.footrest
-        front = pose.toe[0] + 40
-        heel = pose.ankle[0] - 80
-        ink.shape(role, [(heel, 0), (heel, lift), (front, lift), (front, 0)], "footrest")
-
-
 def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings) -> None:
     """Desk top, leg, keyboard."""
     surface = settings.surface
@@ -108,8 +74,27 @@ def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings) -> None:
     under = surface - (thick if thick is not None else TOP_SHOWN_MM)
     back = place.edge + place.depth
     leg = place.edge + place.depth * 0.62
-    ink.shape("leg", box(leg - 34, 28, leg + 34, under), "surface")
-    ink.shape("leg", box(leg - 300, 0, leg + 270, 28), "surface")
+    desk = case.workstation.desk
+    if desk.form == "cart":
+        ink.shape("leg", box(leg - 24, 90, leg + 24, under), "surface")
+        ink.shape("leg", box(leg - 240, 60, leg + 220, 90), "surface")
+        for offset in (-225.0, 205.0):
+            ink.dot("castor", (leg + offset, 32), 32 * ink.sheet.scale)
+    elif desk.form == "counter":
+        ink.shape("leg", box(place.edge + 60, 90, back, under), "surface")
+        ink.shape("leg", box(place.edge + 110, 0, back, 90), "surface")
+    elif desk.form in ("platform", "tray") and desk.beside is not None:
+        # the desk proper: a tray hangs before and under it, a platform stands on it
+        tray = desk.form == "tray"
+        front, end = (place.edge + 190, back + 190) if tray else (place.edge - 20, back)
+        ink.shape("leg", box(end - 90, 0, end - 30, desk.beside - 25), "surface")
+        ink.shape("piece-faint", box(front, desk.beside - 25, end, desk.beside), "surface")
+        middle = (place.edge + place.depth * 0.4, under)
+        ink.shape("column", [middle, (middle[0] + 60, desk.beside)], closed=False)
+        back = min(back, place.edge + (330 if tray else place.depth))
+    else:
+        ink.shape("leg", box(leg - 34, 28, leg + 34, under), "surface")
+        ink.shape("leg", box(leg - 300, 0, leg + 270, 28), "surface")
     ink.shape(role, box(place.edge, under, back, surface), "surface")
     thickness = case.workstation.keyboard.thickness
     if thickness is not None:

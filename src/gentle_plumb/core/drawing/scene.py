@@ -12,10 +12,11 @@ from ..fit import Case, FitResult, Joint, PostureFit, joints_of
 from ..fit.frame import Frame
 from ..units import LengthUnit
 from ..workstation import Settings
+from .chairs import ink_chair
 from .dials import ink_dials
 from .figure import ink_figure
 from .flags import FLAG_W, LANE, flags_of, ink_flags
-from .furniture import Ink, Place, ink_chair, ink_desk, ink_plumb, ink_screen, place_of
+from .furniture import Ink, Place, ink_desk, ink_plumb, ink_screen, place_of
 from .habit_marks import field_size, ink_habits
 from .marks import Mark, Point, Scene, Sheet, number
 from .plan import ink_plan
@@ -194,6 +195,8 @@ def draw_scene(
     if request.layer == "habits":
         side = standing if request.mode == "standing" else seated
         return _habits(case, side, request, seen or {})
+    if case.workstation.chair.kind == "wheelchair" and request.mode in ("both", "overlay"):
+        request = replace(request, mode="seated")  # there is no standing to be drawn
     sides = {"both": [seated, standing], "seated": [seated], "standing": [standing],
              "overlay": [standing, seated]}[request.mode]  # fmt: skip
     tallest = max(_height(side) for side in (seated, standing))

@@ -132,7 +132,9 @@ def _posture(case: Case, posture: Posture, real: Found | None, overrule: Setting
     found = case.found_seated if seated else case.found_standing
     joints_found = joints_of(case, found, posture)
     possible, why_not = True, None
-    if not seated and real is not None and real.over > STANDING_ELBOW_OVER_DEG:
+    if not seated and case.workstation.chair.kind == "wheelchair":
+        possible, why_not = False, "Seated in a wheelchair: nothing is worked out for standing."
+    elif not seated and real is not None and real.over > STANDING_ELBOW_OVER_DEG:
         limits = next(row.limits for row in rows if row.key == "surface")
         if limits:
             possible, why_not = False, f"No work standing at this desk: {limits[0].text}."

@@ -121,6 +121,8 @@ def _desk(entries: Entries) -> Desk:
         surface=_desk_surface(entries, kind),
         thickness=_number(entries, "look.tray.thickness" if tray else "look.desk.thickness"),
         depth=_number(entries, "look.desk.depth"),
+        form="tray" if tray else kind,
+        beside=_number(entries, "look.tray.desk" if tray else "look.platform.desk"),
     )
 
 

@@ -63,12 +63,18 @@ class Chair:
 
 @dataclass(frozen=True, kw_only=True)
 class Desk:
-    """A desk. ``thickness`` is from the surface to the lowest part over the thighs; mm."""
+    """A desk. ``thickness`` is from the surface to the lowest part over the thighs; mm.
+
+    ``form`` is what it looks like (cart, counter, platform, tray), ``beside`` the height of the
+    desk proper over a tray or under a platform; both are drawn, not fitted.
+    """
 
     kind: Literal["fixed", "sit_stand"] | None = None
     surface: Span | None = None
     thickness: float | None = None
     depth: float | None = None
+    form: str | None = None
+    beside: float | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
