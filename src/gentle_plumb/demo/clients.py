@@ -323,7 +323,7 @@ DEMO_CLIENTS = (
             "ask.eyewear": "contacts", "ask.sit_stand": "some", "ask.shoe_seated": "2.5",
             "ask.shoe_standing": "2.5", "look.screen2.use": "equal", "look.found.seat": "44",
             "look.found.surface": "70", "look.found.screen_top": "118", "look.found.distance": "70",
-            "look.found.mouse": "12", "look.found.screen_bearing": "18",
+            "look.found.mouse": "31", "look.found.screen_bearing": "18",
             "look.found.screen2_bearing": "-38", "look.found.screen2_top": "119",
             "look.found.screen2_distance": "74", "look.found_standing.surface": "106",
             "look.found_standing.screen_top": "154",

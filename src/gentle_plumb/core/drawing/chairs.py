@@ -5,7 +5,7 @@ from __future__ import annotations
 from math import cos, radians, sin
 
 from ..fit import Case
-from ..workstation import Settings
+from ..workstation import Details, Settings
 from .furniture import Ink
 from .marks import Point, box
 from .pose import Pose
@@ -15,7 +15,7 @@ BIG_WHEEL_MM, SMALL_WHEEL_MM = 300.0, 90.0
 """What is drawn where the seat's depth is not recorded; wheels of a wheelchair. Source: house-chain."""
 
 
-def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
+def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings, details: Details) -> None:
     """The chair by its kind, its armrests, and a footrest where there is one."""
     chair = case.workstation.chair
     known = settings.seat is not None
@@ -30,7 +30,8 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
         case "wheelchair":
             _wheelchair(ink, seat, deep, pose)
         case _:
-            _task(ink, seat, deep, case.policy.recline)
+            found = details.backrest
+            _task(ink, seat, deep, case.policy.recline if found is None else found - 90)
     ink.shape(role, _pan(seat, 330.0 if chair.kind == "stool" else deep), "seat", curved=True)
     if chair.armrests in ("fixed", "adjustable") and settings.armrest is not None:
         rest = seat + settings.armrest

@@ -7,7 +7,7 @@ from math import cos, radians, sin
 
 from ..fit import Case
 from ..posture.chain import EYE_BEFORE_SHOULDER_MM
-from ..workstation import Settings
+from ..workstation import Details, Settings
 from ..workstation.equipment import HOME_ROW_TO_FRONT_MM
 from .marks import Mark, Point, Sheet, box, polyline, smooth
 from .pose import Pose
@@ -29,14 +29,14 @@ class Place:
     picture: float
 
 
-def place_of(case: Case, pose: Pose, settings: Settings) -> Place:
+def place_of(case: Case, pose: Pose, settings: Settings, details: Details) -> Place:
     """Keys under the hand, edge before them, picture where the eye distance says."""
     distance = settings.distance if settings.distance is not None else 625.0
     depth = case.workstation.desk.depth
     keys = pose.hand[0]
     return Place(
         keys=keys,
-        edge=keys - HOME_ROW_TO_FRONT_MM,
+        edge=keys - (details.keys_edge or HOME_ROW_TO_FRONT_MM),
         depth=depth if depth is not None else DEPTH_SHOWN_MM,
         picture=pose.shoulder[0] + EYE_BEFORE_SHOULDER_MM + distance,
     )
@@ -64,12 +64,14 @@ class Ink:
         )
 
 
-def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings) -> None:
+def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings, details: Details) -> None:
     """Desk top, leg, keyboard."""
     surface = settings.surface
     if surface is None:
         return
     thick = case.workstation.desk.thickness
+    if details.underside is not None and details.underside < surface:
+        thick = surface - details.underside
     role = "piece" if thick is not None else "piece-faint"
     under = surface - (thick if thick is not None else TOP_SHOWN_MM)
     back = place.edge + place.depth
@@ -133,6 +135,16 @@ def ink_screen(ink: Ink, case: Case, pose: Pose, place: Place, settings: Setting
     ink.shape("eye-line", [pose.eye, level], "screen_top", closed=False)
     ink.shape("gaze", [pose.eye, head], "screen_top", closed=False)
     ink.shape("picture", [head, foot], "screen_top", closed=False)
+
+
+def ink_side_screens(ink: Ink, pose: Pose, details: Details) -> None:
+    """Second and third screens, seen from the side as far as they are turned away."""
+    for screen in details.side_screens:
+        if screen.top is None or screen.distance is None:
+            continue
+        x = pose.eye[0] + screen.distance * cos(radians(screen.bearing or 0.0))
+        foot = screen.top - (screen.height or PICTURE_SHOWN_MM)
+        ink.shape("picture-side", [(x, foot), (x, screen.top)], closed=False)
 
 
 def ink_plumb(ink: Ink, pose: Pose) -> None:

@@ -46,6 +46,7 @@ INKS: dict[str, Ink] = {
     "device": Ink(fill="ink", stroke="ink", width=0.6),
     "letters": Ink(fill="ground", stroke="ink", width=0.8),
     "picture": Ink(stroke="ink", width=5),
+    "picture-side": Ink(stroke="soft", width=3.4),
     "field": Ink(fill="blue", opacity=0.08),
     "gaze": Ink(stroke="blue", width=1.1, dash="5 4"),
     "eye-line": Ink(stroke="hair", width=1),

@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-from math import pi, radians, sin
+from collections.abc import Callable, Sequence
+from math import cos, pi, radians, sin
 
 from ..fit import Case, Joint
 from ..posture import reach_to_keys
 from ..units import LengthUnit, format_length
-from ..workstation import Settings
+from ..workstation import Details, Settings, SideScreen
 from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
 from .marks import Mark, Point, arc, box, number, polyline, smooth
 from .pose import drawable
@@ -19,8 +19,8 @@ SPAN_MM = (-570.0, 620.0)
 """What the plan shows from left to right of the midline, mm."""
 
 
-def ink_plan(case: Case, settings: Settings, joint: Joint | None, *, left: float, top: float,
-             width: float, height: float, unit: LengthUnit) -> list[Mark]:  # fmt: skip
+def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | None, *, left: float,
+             top: float, width: float, height: float, unit: LengthUnit) -> list[Mark]:  # fmt: skip
     """Marks of the plan: the person at the bottom looking up the sheet.
 
     Parameters
@@ -37,8 +37,10 @@ def ink_plan(case: Case, settings: Settings, joint: Joint | None, *, left: float
     mirror = -1.0 if hand == "left" else 1.0
     distance = min(settings.distance if settings.distance is not None else 625.0, 900.0)
     low, high = -150.0, max(distance + 130.0, 640.0)
-    scale = min(width / (SPAN_MM[1] - SPAN_MM[0]), height / (high - low))
-    x0 = left + width / 2 - mirror * scale * (SPAN_MM[0] + SPAN_MM[1]) / 2
+    ends = [mirror * x for x in _screen_ends(details)]
+    span = (min(SPAN_MM[0], *ends), max(SPAN_MM[1], *ends)) if ends else SPAN_MM
+    scale = min(width / (span[1] - span[0]), height / (high - low))
+    x0 = left + width / 2 - mirror * scale * (span[0] + span[1]) / 2
     y0 = top + height + scale * low
 
     def at(x: float, y: float) -> Point:
@@ -57,10 +59,10 @@ def ink_plan(case: Case, settings: Settings, joint: Joint | None, *, left: float
     tail = "" if known else "-faint"
     screen = case.workstation.screen
     if screen.kind is not None:
-        across = (screen.width or 310.0) / 2
-        shape("picture", [(-across, distance + 80), (across, distance + 80)], "screen_top",
-              closed=False)  # fmt: skip
-        shape("gaze", [(0, 100), (0, distance + 80)], "distance", closed=False)
+        sides, middle = _picture(distance + 80, details.bearing or 0.0, screen.width or 310.0)
+        shape("picture", sides, "screen_top", closed=False)
+        shape("gaze", [(0, 100), middle], "distance", closed=False)
+    _beside(shape, details)
     for side in (-1.0, 1.0):
         shape("reach", arc((side * half, 0), NEAR_MM, 0.05 * pi, 0.95 * pi), closed=False)
     kind = case.workstation.keyboard.kind
@@ -99,6 +101,36 @@ def ink_plan(case: Case, settings: Settings, joint: Joint | None, *, left: float
             y=top + height - 4, text="From above", posture="plan")
     )  # fmt: skip
     return marks
+
+
+def _beside(shape: Callable[..., None], details: Details) -> None:
+    """Other screens with their lines of sight, and the armrests."""
+    for other in details.side_screens:
+        ends, middle = _side_picture(other)
+        shape("picture-side", ends, closed=False)
+        shape("midline", [(0, 100), middle], closed=False)
+    if details.armrest_gap is not None:
+        for side in (-1.0, 1.0):
+            near, out = side * details.armrest_gap / 2, side * (details.armrest_gap / 2 + 60)
+            shape("piece-faint", box(min(near, out), -40, max(near, out), 190), "armrest")
+
+
+def _side_picture(screen: SideScreen) -> tuple[list[Point], Point]:
+    far = min(screen.distance or 625.0, 900.0) + 80
+    return _picture(far, screen.bearing or 0.0, screen.width or 450.0)
+
+
+def _screen_ends(details: Details) -> list[float]:
+    """How far the other screens reach to the sides, mm."""
+    return [x for screen in details.side_screens for x, _ in _side_picture(screen)[0]]
+
+
+def _picture(far: float, bearing: float, wide: float) -> tuple[list[Point], Point]:
+    """A screen from above: its ends and its middle, square to the line of sight."""
+    a = radians(bearing)
+    middle = (far * sin(a), far * cos(a))
+    x, y = wide / 2 * cos(a), wide / 2 * sin(a)
+    return [(middle[0] - x, middle[1] + y), (middle[0] + x, middle[1] - y)], middle
 
 
 def _elbow(case: Case, joint: Joint | None, shoulder: float, side: float, upper: float) -> Point:

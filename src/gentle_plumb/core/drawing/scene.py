@@ -11,12 +11,12 @@ from ..errors import MissingInput
 from ..fit import Case, FitResult, Joint, PostureFit, joints_of
 from ..fit.frame import Frame
 from ..units import LengthUnit
-from ..workstation import Settings
+from ..workstation import Details, Settings
 from .chairs import ink_chair
 from .dials import ink_dials
 from .figure import ink_figure
 from .flags import FLAG_W, LANE, flags_of, ink_flags
-from .furniture import Ink, Place, ink_desk, ink_plumb, ink_screen, place_of
+from .furniture import Ink, Place, ink_desk, ink_plumb, ink_screen, ink_side_screens, place_of
 from .habit_marks import field_size, ink_habits
 from .marks import Mark, Point, Scene, Sheet, number
 from .plan import ink_plan
@@ -65,6 +65,7 @@ class _Side:
     pose: Pose
     place: Place
     joints: tuple[Joint, ...]
+    details: Details
     sheet: Sheet
 
 
@@ -95,11 +96,14 @@ def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
     settings = _shown(case, fit, left, show)
     seated = fit.posture == "seated"
     pose = seated_pose(case, settings) if seated else standing_pose(case, settings)
-    place = place_of(case, pose, settings)
+    details = case.details
+    if show != "found":
+        details = Details(bearing=details.bearing, side_screens=details.side_screens)
+    place = place_of(case, pose, settings, details)
     mouse = replace(settings, mouse=settings.mouse if seated else None)
     return _Side(
         name=fit.posture, fit=fit, settings=settings, pose=pose, place=place,
-        joints=joints_of(case, mouse, fit.posture), sheet=Sheet(x0=0, y0=0, scale=1),
+        joints=joints_of(case, mouse, fit.posture), details=details, sheet=Sheet(x0=0, y0=0, scale=1),
     )  # fmt: skip
 
 
@@ -115,8 +119,10 @@ def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]
 def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = True) -> list[Mark]:
     ink = Ink(side.sheet, side.name)
     if side.name == "seated":
-        ink_chair(ink, case, side.pose, side.settings)
-    ink_desk(ink, case, side.place, side.settings)
+        ink_chair(ink, case, side.pose, side.settings, side.details)
+    ink_desk(ink, case, side.place, side.settings, side.details)
+    if side.name == "seated":
+        ink_side_screens(ink, side.pose, side.details)
     ink_screen(ink, case, side.pose, side.place, side.settings)
     role = "ghost" if faint else "figure"
     marks = [*ink.marks, *ink_figure(side.pose, side.sheet, posture=side.name, role=role)]
@@ -302,6 +308,6 @@ def _plan(
         return []
     arm = next((joint for joint in side.joints if joint.joint == "upper_arm"), None)
     return ink_plan(
-        case, side.settings, arm, left=16, top=8, width=min(300.0, staff_left - FLAG_W - LANE - 24),
+        case, side.settings, side.details, arm, left=16, top=8, width=min(300.0, staff_left - FLAG_W - LANE - 24),
         height=min(height - 14, 230.0), unit=request.unit,
     )  # fmt: skip

@@ -8,7 +8,7 @@ from typing import Literal
 
 from ..body import Body
 from ..errors import MissingInput
-from ..workstation import Settings, Workstation
+from ..workstation import Details, Settings, Workstation
 from .policies import Policy
 
 Lens = Literal["none", "progressive", "bifocal"]
@@ -16,7 +16,10 @@ Lens = Literal["none", "progressive", "bifocal"]
 
 @dataclass(frozen=True, kw_only=True)
 class Case:
-    """A person at a workstation. Shoes and mat in mm; hours per task and day."""
+    """A person at a workstation. Shoes and mat in mm; hours per task and day.
+
+    ``details`` are drawn, not fitted.
+    """
 
     body: Body
     workstation: Workstation = Workstation()
@@ -28,6 +31,7 @@ class Case:
     lower_lens: Lens = "none"
     hours: Mapping[str, float] = field(default_factory=dict)
     policy: Policy = Policy()
+    details: Details = Details()
 
     def shoe(self) -> float:
         """Heel of the shoe worn when seated, mm; raises MissingInput where not recorded."""

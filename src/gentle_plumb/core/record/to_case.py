@@ -10,10 +10,21 @@ from ..fit import Case
 from ..fit.case import Lens
 from ..observed import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
-from ..workstation import Chair, Desk, Keyboard, Mouse, Screen, Settings, Span, Workstation
+from ..workstation import (
+    Chair,
+    Desk,
+    Details,
+    Keyboard,
+    Mouse,
+    Screen,
+    Settings,
+    SideScreen,
+    Span,
+    Workstation,
+)
 from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
 from ..workstation.kinds import FIXED_DESKS
-from .fields import MEASURED, READINGS, SEATED_SET, STANDING_SET, TASKS
+from .fields import MEASURED, READINGS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
 
 Entries = Mapping[str, float | str | None]
 """Path of a field to its value: mm, number, choice, text."""
@@ -179,6 +190,31 @@ def _settings(entries: Entries, prefix: str, keyboard: float | None) -> Settings
     )
 
 
+def _details(entries: Entries) -> Details:
+    """What was found beside the settings."""
+    screens = []
+    for id in SCREEN_IDS[1:]:
+        if entries.get(f"look.{id}.kind") is None:
+            continue
+        diagonal, aspect = (
+            _number(entries, f"look.{id}.diagonal"),
+            _text(entries, f"look.{id}.aspect"),
+        )
+        size = Screen.picture(diagonal, aspect) if diagonal and aspect else (None, None)
+        screens.append(
+            SideScreen(
+                top=_number(entries, f"look.found.{id}_top"),
+                distance=_number(entries, f"look.found.{id}_distance"),
+                bearing=_number(entries, f"look.found.{id}_bearing"),
+                width=size[0], height=size[1],
+            )
+        )  # fmt: skip
+    found = {name: _number(entries, f"look.found.{name}")
+             for name in ("keys_edge", "backrest", "underside", "armrest_gap")}  # fmt: skip
+    return Details(**found, bearing=_number(entries, "look.found.screen_bearing"),
+                   side_screens=tuple(screens))  # fmt: skip
+
+
 def _lens(entries: Entries) -> Lens:
     eyewear = entries.get("ask.eyewear")
     if entries.get("ask.lower_lens") == "no":
@@ -207,6 +243,7 @@ def case_from(entries: Entries, *, sex: Sex | None = None) -> Case:
             for task in TASKS
             if (hours := _number(entries, f"ask.hours.{task}")) is not None
         },
+        details=_details(entries),
     )
 
 

@@ -1,6 +1,18 @@
 """Equipment: what each piece is, what it can do, and how it is set."""
 
+from .details import Details, SideScreen
 from .equipment import Chair, Desk, Keyboard, Mouse, Screen, Span, Workstation
 from .settings import Settings
 
-__all__ = ["Chair", "Desk", "Keyboard", "Mouse", "Screen", "Settings", "Span", "Workstation"]
+__all__ = [
+    "Chair",
+    "Desk",
+    "Details",
+    "Keyboard",
+    "Mouse",
+    "Screen",
+    "Settings",
+    "SideScreen",
+    "Span",
+    "Workstation",
+]
