@@ -1,6 +1,7 @@
 """The program started as people start it, and a browser in front of it."""
 
 import os
+import re
 import signal
 import subprocess
 import sys
@@ -9,7 +10,7 @@ import urllib.request
 from dataclasses import dataclass, field
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Locator, Page, expect
 
 from conftest import ROOT, empty_database
 from gentle_plumb.demo.people import DEMO_MEMBERS
@@ -113,3 +114,22 @@ def open_step(page: Page, program: Program, name: str, step: str) -> None:
 def kept(page: Page) -> None:
     """Everything typed has reached the server."""
     expect(page.get_by_role("status").first).to_contain_text("kept on the server")
+
+
+def tab(page: Page, name: str) -> None:
+    """Open a part of a step."""
+    page.get_by_role("tab", name=re.compile(f"^{name}( ?,|$| ?\\d)")).click()
+
+
+def walk_to(page: Page, label: str) -> Locator:
+    """The large field of something found, opened from the list."""
+    page.get_by_role("button", name=re.compile(rf"^(! )?{re.escape(label)} ?[\d1-9ono−-]")).click()
+    field = page.get_by_role("textbox", name=label, exact=True)
+    expect(field).to_be_visible()
+    return field
+
+
+def entry(page: Page, program: Program, path: str, name: str) -> dict:
+    """What the server holds of a field in a client's visit."""
+    visit = visit_id(page, program, name)
+    return page.request.get(f"{program.address}/api/visits/{visit}").json()["entries"].get(path, {})

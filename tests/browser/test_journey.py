@@ -7,7 +7,7 @@ import pypdf
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import kept
+from browser.conftest import kept, tab, walk_to
 
 pytestmark = pytest.mark.browser
 
@@ -32,35 +32,50 @@ def fill(page: Page, **fields: str) -> None:
         page.get_by_label(label.replace("_", " "), exact=True).fill(typed)
 
 
-def tab(page: Page, name: str) -> None:
-    page.get_by_role("tab", name=re.compile(f"^{name} ?,")).click()
+def take(page: Page, label: str, typed: str) -> None:
+    """One large field on the way round the desk; Enter goes on."""
+    walk_to(page, label).fill(typed)
+    page.keyboard.press("Enter")
+
+
+def piece(page: Page, name: str) -> None:
+    page.get_by_role("region", name=name, exact=True).get_by_role("button").first.click()
 
 
 def ask(page: Page) -> None:
+    page.get_by_role("button", name="To keep health notes: given", exact=True).click()
+    expect(page.get_by_text("noted by Ines Calloway")).to_be_visible()
+    tab(page, "Reason")
     page.get_by_label("Reason for the visit").fill("Neck stiff after the morning's charts.")
-    choose(page, "Warning signs", "None")
-    tab(page, "Hours a day")
+    tab(page, "Signs")
+    page.get_by_role("button", name="All asked about: none of them is there").click()
+    tab(page, "Hours")
     fill(page, Typing="3", Mouse_work="2.5")
-    tab(page, "Hands and eyes")
+    tab(page, "Eyes, hands")
     for question, answer in (("Writing hand", "Left"), ("Mouse hand", "Right"),
                              ("Eyewear at the desk", "Reading glasses")):  # fmt: skip
         choose(page, question, answer)
-    tab(page, "Footwear")
+    tab(page, "Shoes")
     page.get_by_label("Heel, seated").fill("1 in")
     page.get_by_label("Heel, standing").fill("25 mm")
 
 
 def look(page: Page) -> None:
+    for label, typed in (("Seat, loaded", "46"), ("Surface", "72"), ("Mouse from the midline", "44"),
+                         ("Screen top, picture not frame", "106"), ("Eye to screen", "55")):  # fmt: skip
+        take(page, label, typed)
+    tab(page, "Pieces")
     fill(page, **{"Seat, lowest": "40", "Seat, highest": "51"})
-    tab(page, "Desk")
-    choose(page, "Kind", "Sit-stand")
+    piece(page, "Desk")
+    choose(page, "Kind of desk", "Sit-stand")
     fill(page, **{"Surface, lowest": "60", "Surface, highest": "125", "Depth, front to back": "80",
                   "Surface to lowest part over the thighs": "2.5"})  # fmt: skip
-    tab(page, "Keys and mouse")
-    choose(page, "Keyboard", "Full width")
-    page.get_by_label("Thickness at the home row").fill("20 mm")
-    tab(page, "Screen")
-    choose(page, "Kind", "Screen")
+    piece(page, "Keys and pointer")
+    page.get_by_role("button", name="From the shelf").click()
+    page.get_by_role("button", name="Full keyboard and mouse").click()
+    expect(page.get_by_label("Thickness at the home row")).to_have_value("20 mm")
+    piece(page, "Screen")
+    choose(page, "Kind of screen", "Screen")
     page.get_by_label("Diagonal of the picture").fill("24")
     choose(page, "Shape", "16:9")
     fill(
@@ -70,9 +85,6 @@ def look(page: Page) -> None:
             "Picture top over the surface, highest": "55",
         },
     )
-    tab(page, "As found")
-    fill(page, **{"Seat, loaded": "46", "Surface": "72", "Screen top, picture not frame": "106",
-                  "Eye to screen": "55", "Mouse from the midline": "44"})  # fmt: skip
 
 
 def measure(page: Page) -> None:
@@ -95,6 +107,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
 
     expect(desk.get_by_role("heading", name="Thea Lindholm")).to_be_visible()
     ask(desk)
+    kept(desk)
     desk.get_by_role("button", name="On to Look").click()
     look(desk)
     kept(desk)

@@ -75,7 +75,7 @@ def test_by_key_alone(desk: Page, program):
 def test_a_press_in_the_drawing_leads_to_the_field_and_back(desk: Page, program):
     open_step(desk, program, "Bram", "look")
     desk.get_by_role("button", name="Go to surface, seated").press("Enter")
-    surface = desk.get_by_label("Surface", exact=True)
+    surface = desk.get_by_role("textbox", name="Surface", exact=True)
     expect(surface).to_be_focused()
     lit = desk.get_by_role("button", name="Go to surface, seated")
     expect(lit).to_have_css("stroke-width", "2.6px")

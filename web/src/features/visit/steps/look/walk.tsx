@@ -28,17 +28,9 @@ export function Walk() {
   const onward = () => (next ? setChosen(next.id) : setPart("Pieces"));
   return (
     <div className="flex flex-col pb-5">
-      <section
-        aria-labelledby={`${id}-name`}
-        className="border border-ink/40 bg-ground p-4"
-        data-field={now.id}
-      >
+      <div className="border border-ink/40 bg-ground p-4" data-field={now.id}>
         <p className="text-sm text-soft">{now.group}</p>
-        <label
-          id={`${id}-name`}
-          htmlFor={`${id}-entry`}
-          className="block text-2xl leading-8 font-semibold"
-        >
+        <label htmlFor={`${id}-entry`} className="block text-2xl leading-8 font-semibold">
           {now.label}
         </label>
         <p className="mb-2 min-h-6" id={`${id}-entry-help`}>
@@ -54,7 +46,7 @@ export function Walk() {
           onEnter={onward}
         />
         <Trouble path={now.id} id={`${id}-entry`} />
-      </section>
+      </div>
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
         {next ? `Next: ${next.label}` : "Next: Pieces"}
       </Button>
