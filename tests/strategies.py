@@ -4,6 +4,7 @@ from hypothesis import strategies as st
 
 from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue
 from gentle_plumb.core.fit import Case
+from gentle_plumb.core.photo import LANDMARKS, Photo
 from gentle_plumb.core.workstation import (
     Chair,
     Desk,
@@ -13,6 +14,14 @@ from gentle_plumb.core.workstation import (
     Settings,
     Span,
     Workstation,
+)
+from gentle_plumb.demo.photographs import (
+    HEIGHT,
+    STAFF_MM,
+    WIDTH,
+    Camera,
+    field_of_view,
+    side_joints,
 )
 
 LUMBAR_MM = 190.0
@@ -107,3 +116,19 @@ def cases(draw):
         mat=draw(st.floats(0, 30)),
         lower_lens=draw(st.sampled_from(["none", "progressive", "bifocal"])),
     )  # fmt: skip
+
+
+def seen_by(solids, camera, **more):
+    """A photograph's points without drawing it: as the camera sees solids and the staff."""
+    plain = {"scale_a": (-600, 0, 0), "scale_b": (-600, STAFF_MM, 0),
+             "upright_a": (-740, 1280, 0), "upright_b": (-740, 60, 0)}  # fmt: skip
+    points = {name: camera.sees(at) for name, at in {**plain, **solids}.items()}
+    return Photo(id="p", width=WIDTH, height=HEIGHT, points=points, known_mm=STAFF_MM,
+                 fov_deg=field_of_view(), **more)  # fmt: skip
+
+
+def side_photo(angles, camera=Camera(), **more):
+    joints = side_joints(angles, standing=more.get("posture") == "standing")
+    return seen_by(
+        {name: (*at, LANDMARKS[name].depth) for name, at in joints.items()}, camera, **more
+    )

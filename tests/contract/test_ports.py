@@ -7,19 +7,36 @@ from uuid import uuid4
 import pytest
 
 from conftest import make_office, new_id
-from fakes import FakeAccounts, FakeRecords
-from gentle_plumb.services.errors import AlreadyThere, NotFound, ReusedChange, StaleChange
-from gentle_plumb.services.models import Change, Client, Report, Session, Visit
-from gentle_plumb.storage import SqlAccounts, SqlRecords
+from fakes import FakeAccounts, FakeRecords, FakeShelf
+from gentle_plumb.services.errors import (
+    AlreadyThere,
+    NeedsConsent,
+    NotFound,
+    ReusedChange,
+    StaleChange,
+    StaleItem,
+)
+from gentle_plumb.services.models import (
+    Change,
+    Client,
+    Erase,
+    PhotoHead,
+    Report,
+    Session,
+    ShelfItem,
+    Visit,
+)
+from gentle_plumb.storage import SqlAccounts, SqlRecords, SqlShelf
 
 
 @pytest.fixture(params=["fake", "postgres"])
 def ports(request):
     if request.param == "fake":
         accounts = FakeAccounts()
-        return accounts, FakeRecords(accounts)
+        records = FakeRecords(accounts)
+        return accounts, records, FakeShelf(records)
     engine = request.getfixturevalue("engine")
-    return SqlAccounts(engine), SqlRecords(engine)
+    return SqlAccounts(engine), SqlRecords(engine), SqlShelf(engine)
 
 
 @pytest.fixture
@@ -132,6 +149,127 @@ def test_a_version_is_signed_once_and_kept_byte_for_byte(ports, started, clock):
     assert [head.number for head in ports[1].open(office.practice.id, visit.id)[3]] == [1, 2]
     working = ports[1].working(office.practice.id, visit.id)
     assert (working.versions, working.signed_revision) == (2, 4)
+
+
+CONSENT = "ask.consent.photographs"
+
+
+def agree(ports, office, visit, clock, value="yes", version=0, erase=None):
+    given = change(visit, office.owner, path=CONSENT, typed=value, value=value,
+                   expected_version=version, erase=erase)  # fmt: skip
+    return ports[1].write(office.practice.id, given, clock())
+
+
+def photo(visit, clock, **more):
+    usual = {"id": new_id(), "visit_id": visit.id, "width": 800, "height": 600, "fov_deg": 62.0,
+             "size": 3, "sha256": "ab", "added_by": "Owner", "added_at": clock()}  # fmt: skip
+    return PhotoHead(**usual | more)
+
+
+def test_a_change_that_needs_consent_is_kept_only_with_it(ports, started, clock):
+    office, _, visit = started
+    note = change(visit, office.owner, path="look.note", typed="x", value="x", consent=CONSENT)
+    with pytest.raises(NeedsConsent):
+        ports[1].write(office.practice.id, note, clock())
+    assert ports[1].working(office.practice.id, visit.id).visit.revision == 0
+    agree(ports, office, visit, clock)
+    assert ports[1].write(office.practice.id, note, clock())[0].typed == "x"
+
+
+def test_photographs_are_kept_once_with_consent_and_within_the_practice(ports, started, clock):
+    office, _, visit = started
+    taken = photo(visit, clock)
+    keep = {"member_id": office.owner.id, "consent": CONSENT}
+    with pytest.raises(NeedsConsent):
+        ports[1].add_photo(office.practice.id, taken, b"jpg", **keep)
+    agree(ports, office, visit, clock)
+    assert ports[1].add_photo(office.practice.id, taken, b"jpg", **keep) == taken
+    assert ports[1].add_photo(office.practice.id, taken, b"jpg", **keep) == taken
+    assert ports[1].working(office.practice.id, visit.id).visit.revision == 2
+    with pytest.raises(AlreadyThere):
+        ports[1].add_photo(office.practice.id, replace(taken, sha256="cd"), b"other", **keep)
+    assert ports[1].photo(office.practice.id, taken.id) == (taken, b"jpg")
+    assert ports[1].open(office.practice.id, visit.id)[4] == [taken]
+    assert ports[1].working(office.practice.id, visit.id).photos == (taken,)
+    other = make_office(ports[0]).practice.id
+    for look in (ports[1].photo, ports[1].drop_photo):
+        with pytest.raises(NotFound):
+            look(other, taken.id)
+    with pytest.raises(NotFound):
+        ports[1].add_photo(other, taken, b"jpg", **keep)
+
+
+def test_erasing_takes_values_texts_and_history_and_leaves_versions(ports, started, clock):
+    office, _, visit = started
+    agree(ports, office, visit, clock)
+    taken = photo(visit, clock)
+    ports[1].add_photo(
+        office.practice.id, taken, b"jpg", member_id=office.owner.id, consent=CONSENT
+    )
+    ear = f"look.photo.{taken.id}.ear"
+    placed = change(visit, office.owner, path=ear, typed="1 2", value="1.0 2.0")
+    ports[1].write(office.practice.id, placed, clock())
+    ports[1].write(office.practice.id, change(visit, office.owner), clock())
+    agree(ports, office, visit, clock, "withdrawn", 1, Erase(starts=("look.photo.",), photos=True))
+    entries = {entry.path: entry for entry in ports[1].open(office.practice.id, visit.id)[2]}
+    assert (entries[ear].value, entries[ear].typed, entries[ear].version) == (None, "", 2)
+    assert entries["look.found.seat"].typed == "46 cm"
+    assert ports[1].open(office.practice.id, visit.id)[4] == []
+    with pytest.raises(StaleChange):
+        ports[1].write(
+            office.practice.id, replace(placed, id=new_id(), expected_version=1), clock()
+        )
+
+
+def test_a_dropped_photograph_takes_its_own_points_only(ports, started, clock):
+    office, _, visit = started
+    agree(ports, office, visit, clock)
+    first, second = photo(visit, clock), photo(visit, clock)
+    for one in (first, second):
+        ports[1].add_photo(
+            office.practice.id, one, b"j", member_id=office.owner.id, consent=CONSENT
+        )
+        placed = change(
+            visit, office.owner, path=f"look.photo.{one.id}.ear", typed="1 2", value="1 2"
+        )
+        ports[1].write(office.practice.id, placed, clock())
+    ports[1].drop_photo(office.practice.id, first.id)
+    values = ports[1].working(office.practice.id, visit.id).values
+    assert (values[f"look.photo.{first.id}.ear"], values[f"look.photo.{second.id}.ear"]) == (
+        None,
+        "1 2",
+    )
+    assert ports[1].working(office.practice.id, visit.id).photos == (second,)
+    with pytest.raises(NotFound):
+        ports[1].photo(office.practice.id, first.id)
+
+
+def test_a_shelf_item_is_changed_upon_its_version_only(ports, started, clock):
+    office, client, visit = started
+    shelf, mine = ports[2], office.practice.id
+    desk = ShelfItem(id=new_id(), practice_id=mine, piece="workstation", name="Watch desk",
+                     place="Ops", values={"look.desk.kind": "fixed"})  # fmt: skip
+    shelf.add_item(desk)
+    with pytest.raises(AlreadyThere):
+        shelf.add_item(replace(desk, id=new_id()))
+    moved = shelf.change_item(replace(desk, place="Bridge"))
+    assert (moved.place, moved.version) == ("Bridge", 2)
+    with pytest.raises(StaleItem) as stale:
+        shelf.change_item(replace(desk, place="Attic"))
+    assert stale.value.item == moved
+    here = change(
+        visit, office.owner, path="look.workstation", typed=str(desk.id), value=str(desk.id)
+    )
+    ports[1].write(mine, here, clock())
+    assert shelf.items(mine) == [replace(moved, users=(client.name,))]
+    other = make_office(ports[0]).practice.id
+    assert shelf.items(other) == []
+    for touch in (lambda: shelf.drop_item(other, desk.id),
+                  lambda: shelf.change_item(replace(moved, practice_id=other))):  # fmt: skip
+        with pytest.raises(NotFound):
+            touch()
+    shelf.drop_item(mine, desk.id)
+    assert shelf.items(mine) == []
 
 
 def test_sessions_end_and_addresses_are_taken_once(ports, started, clock):

@@ -14,8 +14,9 @@ from gentle_plumb.core.drawing.inks import INKS, PAPER
 from gentle_plumb.core.drawing.pose import drawable, seated_pose, standing_pose
 from gentle_plumb.core.drawing.tape import tape_ends
 from gentle_plumb.core.fit import Case, fit
+from gentle_plumb.core.observed import HABITS
 from gentle_plumb.core.record.fields import MEASURED
-from gentle_plumb.core.workstation import Mouse, Settings
+from gentle_plumb.core.workstation import Details, Mouse, Settings, SideScreen
 from gentle_plumb.documents.scene_svg import scene_svg
 from strategies import cases, mean_body, usual_case
 
@@ -226,3 +227,58 @@ def test_a_joint_on_the_edge_of_its_band_is_no_excess():
         case = usual_case(body=body, lift=lift)
         marks = scene_of(case).marks
         assert "neck" not in {mark.part for mark in marks if mark.role in ("wedge", "dial-off")}
+
+
+@pytest.mark.parametrize("width", [520, 790])
+@pytest.mark.parametrize("posture", ["seated", "standing"])
+def test_every_habit_has_a_field_for_a_finger_tied_to_its_joint(width, posture):
+    case = usual_case()
+    request = SceneRequest(width=width, height=630, mode=posture, layer="habits")
+    seen = {"slumping": "Often", "wrist_back": "Often, right", "weight_one_leg": ""}
+    scene = draw_scene(case, fit(case), request, seen=seen)
+    fields = [mark for mark in scene.marks if mark.role in ("habit-on", "habit-off")]
+    wanted = {habit.id for habit in HABITS.values() if habit.posture in (posture, "either")}
+    assert {mark.part for mark in fields} == wanted
+    assert {mark.part for mark in fields if mark.role == "habit-on"} == wanted & set(seen)
+    boxes = []
+    for mark in fields:
+        x, y, wide, tall = map(
+            float, re.match(r"M([\d.]+) ([\d.]+)h([\d.]+)v([\d.]+)h", mark.d).groups()
+        )
+        assert tall >= 44
+        assert 0 <= x <= x + wide <= width
+        assert 0 <= y <= y + tall <= 630
+        boxes.append((x, y, tall))
+    for x in {box[0] for box in boxes}:
+        column = sorted(box[1:] for box in boxes if box[0] == x)
+        assert all(a[0] + a[1] < b[0] for a, b in pairwise(column))
+    assert len([mark for mark in scene.marks if mark.role == "habit-joint"]) == len(wanted)
+
+
+@pytest.mark.parametrize("kind", ["task", "stool", "dining", "wheelchair", None])
+def test_chairs_are_drawn_as_what_they_are(kind):
+    case = usual_case(found={"seat": 430.0})
+    chair = replace(case.workstation.chair, kind=kind)
+    case = replace(case, workstation=replace(case.workstation, chair=chair))
+    scene = draw_scene(case, fit(case), SceneRequest(show="found"))
+    roles = [mark.role for mark in scene.marks]
+    assert ("backrest" in roles) == (kind != "stool")
+    assert roles.count("plumb-ear") == (1 if kind == "wheelchair" else 2)
+
+
+def test_what_is_found_beside_the_settings_is_drawn_at_once():
+    case = usual_case(found={"seat": 430.0, "surface": 700.0, "distance": 600.0})
+
+    def marks(show="found", **details):
+        drawn = replace(case, details=Details(**details))
+        return draw_scene(drawn, fit(drawn), SceneRequest(width=1000, height=800, show=show)).marks
+
+    plain = marks()
+    for details in ({"keys_edge": 150.0}, {"backrest": 118.0}, {"underside": 600.0},
+                    {"armrest_gap": 520.0}, {"bearing": 30.0},
+                    {"side_screens": (SideScreen(top=1200, distance=700, bearing=40),)}):  # fmt: skip
+        assert marks(**details) != plain, details
+    sides = [mark for mark in marks(show="target", side_screens=(SideScreen(top=1200, distance=700),))
+             if mark.role == "picture-side"]  # fmt: skip
+    assert len(sides) == 2  # from the side and from above
+    assert marks(show="target", keys_edge=150.0) == marks(show="target")

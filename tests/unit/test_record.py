@@ -4,8 +4,19 @@ from hypothesis import strategies as st
 
 from gentle_plumb.core.errors import FieldError, UnknownName, UnreadableValue, ValueOutOfRange
 from gentle_plumb.core.fit import fit, working_order
+from gentle_plumb.core.intake import ticked_signs
 from gentle_plumb.core.pace import RHYTHMS, day_totals
-from gentle_plumb.core.record import FIELDS, case_from, field_of, progress, read_typed
+from gentle_plumb.core.record import (
+    FIELDS,
+    applies,
+    case_from,
+    display_offset,
+    field_of,
+    paths_of,
+    progress,
+    read_typed,
+)
+from gentle_plumb.core.workstation.shelf import SHELF
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import body_readings
 
@@ -104,7 +115,7 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
 def test_totals_of_a_rhythm_add_up_to_the_hours(name, hours):
     rhythm = RHYTHMS[name]
     totals = day_totals(rhythm, hours)
-    assert totals.sit + totals.stand + totals.move == pytest.approx(hours * 60)
+    assert totals.sit + totals.stand + totals.move == pytest.approx(hours * 60, abs=1e-6)
     assert totals.longest_sit <= rhythm.sit
     assert totals.changes <= hours * 60 / rhythm.cycle * 3 + 3
 
@@ -112,3 +123,93 @@ def test_totals_of_a_rhythm_add_up_to_the_hours(name, hours):
 def test_a_day_has_no_25_hours():
     with pytest.raises(ValueOutOfRange):
         day_totals(RHYTHMS["up_every_30"], 25)
+
+
+def test_a_path_may_name_one_of_many():
+    field = field_of("look.photo.4f2a-11.ear")
+    assert (field.label, read_typed(field, " 812.5, 344 ")) == ("Ear", "812.5 344.0")
+    for typed, error in (("812.5", UnreadableValue), ("-4 7", UnreadableValue),
+                         ("4 99999", ValueOutOfRange)):  # fmt: skip
+        with pytest.raises(error):
+            read_typed(field, typed)
+    for path in ("look.photo.a.b.ear", "look.photo..ear", "look.photo.a.nose", "work.own.a"):
+        with pytest.raises(UnknownName):
+            field_of(path)
+
+
+def test_fields_apply_by_what_is_said_already():
+    def shown(**said):
+        entries = {path.replace("_", ".", 1): value for path, value in said.items()}
+        return {
+            f.id
+            for f in FIELDS.values()
+            if applies(f, {f"look.{k}": v for k, v in entries.items()})
+        }
+
+    assert "look.desk.surface_min" in shown(**{"desk.kind": "sit_stand"})
+    assert "look.desk.surface_min" not in shown(**{"desk.kind": "fixed"})
+    assert "look.platform.desk" in shown(**{"desk.kind": "platform"})
+    assert "look.chair.seat_min" not in shown(**{"chair.kind": "wheelchair"})
+    assert "look.screen2.diagonal" in shown(**{"screen2.kind": "monitor"})
+    assert "look.screen2.diagonal" not in shown()
+
+
+@pytest.mark.parametrize(
+    ("entries", "surface", "kind"),
+    [
+        ({"look.desk.kind": "counter", "look.found.surface": 910.0}, (910, 910), "fixed"),
+        ({"look.desk.kind": "platform", "look.platform.desk": 720.0, "look.platform.keys_min": 20.0,
+          "look.platform.keys_max": 420.0}, (740, 1140), "sit_stand"),
+        ({"look.desk.kind": "cart", "look.cart.tray_min": 760.0, "look.cart.tray_max": 1160.0},
+         (760, 1160), "sit_stand"),
+        ({"look.desk.kind": "fixed", "look.tray.there": "yes", "look.tray.desk": 740.0,
+          "look.tray.below_min": 50.0, "look.tray.below_max": 180.0}, (560, 690), "fixed"),
+        ({"look.desk.kind": "platform"}, None, "sit_stand"),
+    ],
+    ids=["counter", "platform", "cart", "tray", "unknown"],
+)  # fmt: skip
+def test_what_the_keyboard_stands_on_for_every_kind_of_desk(entries, surface, kind):
+    desk = case_from(entries).workstation.desk
+    assert (desk.surface and (desk.surface.low, desk.surface.high)) == surface
+    assert desk.kind == kind
+
+
+def test_a_wheelchairs_seat_is_never_moved_and_nothing_is_aimed_at_standing():
+    entries = demo_entries("Otis")
+    case = case_from(entries, sex="male")
+    result = fit(case)
+    seat = result.row("seated", "seat")
+    assert (seat.setting, seat.found) == (530, 530)
+    assert not result.standing.possible
+    assert {row.posture for row in working_order(case, result)} == {"seated"}
+
+
+def test_a_raised_laptop_with_keys_apart_is_a_screen_and_one_with_its_own_is_not():
+    raised = case_from(demo_entries("Pia")).workstation.screen
+    assert (raised.kind, raised.top_above_surface.high) == ("monitor", 450)
+    assert case_from(demo_entries("Jonas")).workstation.screen.kind == "laptop"
+
+
+def test_one_pair_of_readings_tells_how_far_the_display_is_off():
+    entries = demo_entries("Odile")
+    assert display_offset(entries) == 20
+    assert display_offset(entries | {"look.desk.display_tape": None}) is None
+    assert display_offset(entries | {"look.desk.display": "no"}) is None
+
+
+def test_the_shelf_holds_only_what_its_pieces_can_read():
+    for kind in SHELF.values():
+        allowed = set(paths_of(kind.piece))
+        for path, typed in kind.values.items():
+            assert path in allowed, kind.id
+            assert read_typed(field_of(path), typed) is not None
+    assert paths_of("window") == []
+
+
+def test_signs_are_the_gravest_first_with_what_waits():
+    entries = {"ask.sign.calf": "yes", "ask.sign.chest": "yes", "ask.sign.chest.done": " ",
+               "ask.sign.fall": "no", "ask.warning": "clinician", "ask.warning_done": "Phoned."}  # fmt: skip
+    found = ticked_signs(entries)
+    assert [(sign.id, sign.urgency, sign.done) for sign in found] == [
+        ("chest", "urgent", None), ("calf", "clinician", None), ("other", "clinician", "Phoned."),
+    ]  # fmt: skip

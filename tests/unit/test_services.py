@@ -1,5 +1,6 @@
 """Use cases on the ports in memory: quick, and apart from SQL and HTTP."""
 
+import json
 from uuid import uuid4
 
 import pytest
@@ -7,13 +8,21 @@ import pytest
 from conftest import PASSWORD, make_office
 from fakes import FakeAccounts, FakeRecords, FakeShelf
 from gentle_plumb.core.drawing import SceneRequest
-from gentle_plumb.core.errors import ValueOutOfRange
+from gentle_plumb.core.errors import FieldError, ValueOutOfRange
 from gentle_plumb.demo import load_demo
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.people import DEMO_MEMBERS
 from gentle_plumb.services.accounts import AccountService
-from gentle_plumb.services.errors import LockedOut, NotAllowed, NotReady, NotSignedIn
+from gentle_plumb.services.errors import (
+    LockedOut,
+    NeedsConsent,
+    NotAllowed,
+    NotReady,
+    NotSignedIn,
+    Withheld,
+)
 from gentle_plumb.services.reports import ReportService
+from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
 
 
@@ -194,3 +203,119 @@ def test_overruled_flags_follow_the_practitioner(world):
     assert (row.setting, row.change, row.terms) == (
         "44.0", "down 2.0", "42.0 = 41.0 lower leg + 2.5 shoe − 1.5 relief"
     )  # fmt: skip
+
+
+def consent(world, visit, name="notes", value="yes", version=0):
+    world.type(visit, f"ask.consent.{name}", value, version=version)
+
+
+def test_health_notes_wait_for_consent_and_warning_signs_do_not(world):
+    visit = world.visit()
+    with pytest.raises(NeedsConsent) as refused:
+        world.type(visit, "ask.reason", "Neck")
+    assert (refused.value.field, refused.value.consent) == ("ask.reason", "ask.consent.notes")
+    world.type(visit, "ask.sign.fever", "yes")
+    world.type(visit, "ask.sign.fever.done", "Rang her doctor.")
+    world.type(visit, "look.found.seat", "46")
+    consent(world, visit)
+    world.type(visit, "ask.reason", "Neck")
+    world.type(visit, "ask.discomfort.nape", "5")
+
+
+def test_a_withdrawn_consent_erases_and_lets_nothing_new_in(world):
+    visit = world.visit()
+    consent(world, visit)
+    world.type(visit, "ask.reason", "Neck")
+    world.type(visit, "ask.sign.fever", "yes")
+    world.type(visit, "look.found.seat", "46")
+    consent(world, visit, value="withdrawn", version=1)
+    opened = world.visits.open(world.office.owner, visit)
+    typed = {entry.path: entry.typed for entry in opened.entries}
+    assert typed["ask.reason"] == ""
+    assert (typed["look.found.seat"], typed["ask.consent.notes"]) == ("46 cm", "withdrawn")
+    assert not any("Neck" in change.typed for change in world.records.changes.values())
+    with pytest.raises(NeedsConsent):
+        world.type(visit, "ask.reason", "Neck again", version=2)
+
+
+def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_world):
+    world, owner, lines = demo_world
+    practice = world.accounts.practice(owner)
+    visit = lines["Bram"].visit.id
+    world.reports.draft_pdf(owner, practice, visit, "cm")
+    mine = world.press.printed[-1]
+    world.reports.draft_pdf(owner, practice, visit, "cm", "workplace")
+    theirs = world.press.printed[-1]
+    said = json.dumps(theirs)
+    for word in ("aches", "shoulder, front", "Photograph", "stands out for hours", "right side"):
+        assert word in json.dumps(mine)
+        assert word not in said
+    assert {found["subject"] for found in theirs["findings"]} & {"Settings", "Room"}
+    assert (theirs["copy"], theirs["reason"], theirs["strain"]) == ("workplace", "", [])
+    for refused in ("Elif", "Mirela"):
+        with pytest.raises(Withheld):
+            world.reports.draft_pdf(owner, practice, lines[refused].visit.id, "cm", "workplace")
+
+
+def test_a_signature_waits_for_each_sign_and_each_dismissal(world):
+    visit = world.visit()
+    for path, typed in (("ask.sign.chest", "yes"), ("look.keyboard.feet", "out"),
+                        ("work.finding.keyboard_feet.verdict", "dismissed")):  # fmt: skip
+        world.type(visit, path, typed)
+    _, missing = world.reports.draft(world.office.owner, world.office.practice, visit, "cm")
+    assert [path for path, _ in missing] == [
+        "ask.sign.chest.done", "work.finding.keyboard_feet.reason", "report.follow_up"
+    ]  # fmt: skip
+
+
+def test_hours_that_can_not_be_are_doubted(world):
+    visit = world.visit()
+
+    def doubt(path, typed, version=0):
+        world.type(visit, path, typed, version)
+        return world.visits.worked(world.office.owner, visit, "cm")[1].hours_doubt
+
+    assert doubt("ask.hours.typing", "7") is None
+    assert doubt("ask.day_hours", "7.5") is None
+    assert "come to 7 h, at the desk in all 5 h" in doubt("ask.day_hours", "5", 1)
+    assert "a day has 24" in doubt("ask.hours.mouse", "18")
+
+
+def test_the_desks_display_is_told_what_to_show(demo_world):
+    world, owner, lines = demo_world
+    _, workup = world.visits.worked(owner, lines["Odile"].visit.id, "cm")
+    row = next(row for row in workup.rows if (row.posture, row.key) == ("seated", "surface"))
+    assert workup.display == "The display reads 2.0 cm too low."
+    assert float(row.setting) - float(row.dial) == pytest.approx(2.0)
+
+
+def test_the_shelf_takes_readable_values_with_their_unit(world):
+    shelf, owner = ShelfService(world.shelf), world.office.owner
+    kept = shelf.add(owner, piece="chair", name="Bridge chair", place="", unit="in",
+                     values={"look.chair.seat_min": "17", "look.chair.kind": "task",
+                             "look.chair.seat_max": ""})  # fmt: skip
+    assert kept.values == {"look.chair.seat_min": "17 in", "look.chair.kind": "task"}
+    for values in ({"look.desk.kind": "fixed"}, {"look.chair.seat_min": "tall"}):
+        with pytest.raises(FieldError):
+            shelf.add(owner, piece="chair", name="Other", place="", unit="cm", values=values)
+    with pytest.raises(NotAllowed):
+        shelf.drop(world.office.reader, kept.id)
+
+
+def test_demo_uses_all_of_it(demo_world):
+    world, owner, lines = demo_world
+    used = {}
+    for line in lines.values():
+        for path, value in world.records.working(owner.practice_id, line.visit.id).values.items():
+            used.setdefault(path, set()).add(value)
+    kinds = used["look.desk.kind"] | used["look.chair.kind"] | used["look.screen.kind"]
+    assert {"cart", "counter", "platform", "fixed", "sit_stand", "stool", "dining", "wheelchair",
+            "laptop"} <= kinds  # fmt: skip
+    assert any(path.startswith("look.photo.") and path.endswith(".c7") for path in used)
+    assert 12 <= len(lines) <= 20
+    watch = next(
+        item for item in world.shelf.items(owner.practice_id) if item.piece == "workstation"
+    )
+    assert watch.users == ("Elif Sandor", "Saskia Vell")
+    _, elif_ = world.visits.worked(owner, lines["Elif"].visit.id, "cm")
+    assert [(sign.urgency, sign.done) for sign in elif_.signs] == [("clinician", None)]

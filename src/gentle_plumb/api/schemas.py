@@ -57,7 +57,7 @@ class Given(BaseModel):
 class SignIn(Given):
     """Credentials."""
 
-    email: Annotated[str, StringConstraints(max_length=200)]
+    email: Annotated[str, StringConstraints(max_length=200, pattern=r"^[^\x00]*$")]
     password: Annotated[str, StringConstraints(max_length=200)]
 
 

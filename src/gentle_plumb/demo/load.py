@@ -113,7 +113,8 @@ def _visit(
     typed = dict(client.entries)
     if client.workstation:
         shared = shelf[client.workstation]
-        typed |= {**shared.values, "look.workstation": str(shared.id)}
+        for path, text in {**shared.values, "look.workstation": str(shared.id)}.items():
+            typist.type(path, text)
     steps = _STEPS[client.until]
     if "measure" in steps:
         typed |= body_readings(client) | {"measure.posture": "as_they_work"}

@@ -59,7 +59,7 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
     unit, id = facts.unit, f"{row.posture}.{row.key}"
     bare = Finding(
         id=id, subject="Settings", title=words.thing, state="holds", cause="", key=row.key,
-        posture=row.posture, region=REGION_OF.get(row.key, ""), source="the fit's band",
+        posture=row.posture, region=REGION_OF.get(row.key, ""), source=row.source,
     )  # fmt: skip
     if row.found is None:
         return replace(bare, state="not assessable", reason=f"{words.thing}: not recorded.")

@@ -2,14 +2,15 @@ r"""From points on a photograph to measures, each with the error of a pixel and 
 
 The camera is a pinhole whose axis meets the middle of the picture. A landmark at depth ``z``
 from the scale's plane is seen larger by ``D / (D - z)`` from a camera at distance ``D``; a camera
-turned by ``a`` about the plumb line sees ``x cos a + z sin a``::
+turned by ``a`` about the plumb line sees a point ``x`` forward of its axis nearer or further::
 
-        camera                    u, v  px from the picture's middle, y up
-          |\  a                  s     mm per px in the scale's plane
-        D | \                    x = (u s (1 - z / D) - z sin a) / cos a
-          |  \
-     -----+-------- client's middle plane
-          z towards the camera
+        camera            u, v  mm from the picture's middle in the scale's plane, y up
+          |\  a           g = D / (D - z cos a + x sin a)
+        D | \             u = (x cos a + z sin a) g
+          |  \            v = y g
+     -----+-------- client's middle plane, z towards the camera
+
+which is solved for ``x`` and ``y``.
 """
 
 from __future__ import annotations
@@ -32,6 +33,8 @@ NEAREST_MM = 2000.0
 """A camera nearer than this is warned about, mm. Source: house-camera."""
 USUAL_MM = 3000.0
 """Distance the error is reckoned for where the camera's is not known, mm. Source: house-camera."""
+ROUGH_HEIGHT_MM = 2000.0
+"""What a picture's height is taken for in the error where it has no scale, mm. Source: house-camera."""
 LEAST_SCALE_PX = 40.0
 """A known length shorter in the picture than this gives no scale, px. Source: house-camera."""
 
@@ -144,7 +147,7 @@ def camera_of(photo: Photo, scale: float | None) -> float | None:
 
 
 def in_plane(photo: Photo, *, facing: int, turned_deg: float = 0.0, tipped_deg: float = 0.0,
-             distance: float | None = None) -> dict[str, Point]:  # fmt: skip
+             distance: float | None = None, mm_per_px: float | None = None) -> dict[str, Point]:  # fmt: skip
     """Landmarks in the client's plane, mm (px where there is no scale), x forward, y up.
 
     Parameters
@@ -155,24 +158,31 @@ def in_plane(photo: Photo, *, facing: int, turned_deg: float = 0.0, tipped_deg: 
         A slip of the camera to take back.
     distance : float, optional
         Camera distance in mm; without it the picture is taken as seen from far away.
+    mm_per_px : float, optional
+        A scale to take where the picture has none.
 
     """
     scale = scale_of(photo)
-    mm = scale if scale is not None else 1.0
+    mm = scale if scale is not None else mm_per_px
     tip = radians((tip_of(photo) or 0.0) + tipped_deg)
     c, s = cos(tip), sin(tip)
-    turned = radians(turned_deg)
-    side = 1.0 if photo.view == "side" else 0.0
+    ct, st = cos(radians(turned_deg)), sin(radians(turned_deg))
+    deep = photo.view == "side" and mm is not None
     found = {}
     for name, (px, py) in photo.points.items():
-        u, v = px - photo.width / 2, photo.height / 2 - py
-        x, y = (u * c - v * s) * mm, (u * s + v * c) * mm
-        z = LANDMARKS[name].depth * side if scale is not None else 0.0
-        if distance is not None:
-            x, y = x * (1 - z / distance), y * (1 - z / distance)
-        x = (x - z * sin(turned)) / cos(turned)
-        found[name] = (facing * x, y)
-    return found
+        right, up = px - photo.width / 2, photo.height / 2 - py
+        u, v = (right * c - up * s) * (mm or 1.0), (right * s + up * c) * (mm or 1.0)
+        z = LANDMARKS[name].depth if deep else 0.0
+        if distance is None or mm is None:
+            found[name] = ((u - z * st) / ct, v)
+        else:
+            x = (u * (distance - z * ct) - distance * z * st) / (distance * ct - u * st)
+            found[name] = (x, v * (distance - z * ct + x * st) / distance)
+    grow = 1.0
+    if scale is not None and photo.known_mm is not None and turned_deg:
+        a, b = found["scale_a"], found["scale_b"]
+        grow = photo.known_mm / hypot(a[0] - b[0], a[1] - b[1])
+    return {name: (facing * x * grow, y * grow) for name, (x, y) in found.items()}
 
 
 def _moved(photo: Photo, name: str, dx: float, dy: float) -> Photo:
@@ -210,9 +220,11 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
         pixel += hypot(*(_apart(measure, value, other) for other in along))
     tips = (0.0,) if tip_of(photo) is not None or not measure.plumb else (-SLIP_DEG, SLIP_DEG)
     assumed = distance if distance is not None else USUAL_MM
+    rough = ROUGH_HEIGHT_MM / photo.height
     slip = max(
         _apart(measure, value, measure.read(in_plane(
-            photo, facing=facing, turned_deg=turned, tipped_deg=tipped, distance=assumed)))
+            photo, facing=facing, turned_deg=turned, tipped_deg=tipped, distance=assumed,
+            mm_per_px=rough)))
         for turned in (-SLIP_DEG, SLIP_DEG)
         for tipped in tips
     )  # fmt: skip
