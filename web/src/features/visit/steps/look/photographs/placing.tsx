@@ -71,7 +71,7 @@ export function Placing({
     return inside(point);
   };
   const start = (event: PointerEvent, id: string) => {
-    if (readOnly) return;
+    if (readOnly || (present && !points[present])) return; // the one to be placed goes first
     event.stopPropagation();
     svg.current?.setPointerCapture(event.pointerId);
     onChoose(id);

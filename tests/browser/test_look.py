@@ -1,0 +1,242 @@
+"""Watching, photographs, the body, signs and findings, as hands and keys do them."""
+
+import re
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Page, expect
+
+from browser.conftest import entry, kept, open_step, tab
+from gentle_plumb.demo.photographs import Angles, Camera, photograph_side
+
+pytestmark = pytest.mark.browser
+PARTS = {
+    "ask": ("Consent", "Signs", "Hours", "Conditions", "Discomfort"),
+    "look": ("As found", "Pieces", "Watch", "Room", "Photos"),
+    "work": ("Targets", "Findings", "Strain"),
+}
+
+
+def test_discomfort_is_marked_by_keys_alone(desk: Page, program):
+    open_step(desk, program, "Hugo", "ask")
+    tab(desk, "Discomfort")
+    body = desk.get_by_test_id("body-map")
+    nape = body.get_by_role("button", name=re.compile("^Nape of the neck"))
+    nape.focus()
+    nape.press("7")
+    expect(nape).to_have_accessible_name("Nape of the neck, 7 of 10")
+    nape.press("ArrowRight")
+    shoulder = body.get_by_role("button", name=re.compile("^Right shoulder, top"))
+    expect(shoulder).to_be_focused()
+    shoulder.press("9")
+    shoulder.press("+")
+    expect(shoulder).to_have_accessible_name("Right shoulder, top, 10 of 10")
+    desk.get_by_role("radiogroup", name="How often").get_by_role("radio", name="Every day").click()
+    shoulder.press("Delete")
+    kept(desk)
+    assert entry(desk, program, "ask.discomfort.nape", "Hugo")["value"] == 7
+    assert entry(desk, program, "ask.discomfort.shoulder_top_right", "Hugo")["typed"] == ""
+    assert "/ask" in desk.url  # digits go to the map, not to the steps
+
+
+def test_a_tap_near_a_region_finds_it(desk: Page, program):
+    open_step(desk, program, "Hugo", "ask")
+    tab(desk, "Discomfort")
+    narrow = desk.locator('[data-region="between_blades"]').bounding_box()
+    desk.mouse.click(narrow["x"] + narrow["width"] / 2 + 4, narrow["y"] + narrow["height"] / 2)
+    expect(desk.get_by_role("heading", name="Between the shoulder blades")).to_be_visible()
+    desk.get_by_role("radiogroup", name="Strength").get_by_role("radio", name="4").click()
+    kept(desk)
+    assert entry(desk, program, "ask.discomfort.between_blades", "Hugo")["value"] == 4
+
+
+def test_habits_are_one_tap_on_the_figure(desk: Page, program):
+    desk.set_viewport_size({"width": 1024, "height": 768})
+    open_step(desk, program, "Greta", "look")
+    tab(desk, "Watch")
+    drawing = desk.get_by_test_id("elevation")
+    slumping = drawing.get_by_role("button", name="Slumping")
+    slumping.click()
+    expect(slumping).to_have_attribute("aria-pressed", "true")
+    desk.get_by_role("radio", name="Nearly always").click()
+    note = desk.get_by_label("Note", exact=True)
+    note.fill("After lunch")
+    note.press("Tab")
+    desk.get_by_role("radio", name="Standing").click()
+    leg = drawing.get_by_role("button", name="Weight on one leg")
+    leg.press("Enter")
+    expect(leg).to_have_attribute("aria-pressed", "true")
+    leg.press("Enter")
+    expect(leg).to_have_attribute("aria-pressed", "false")
+    kept(desk)
+    assert entry(desk, program, "look.habit.slumping.often", "Greta")["value"] == "nearly_always"
+    assert entry(desk, program, "look.habit.slumping.note", "Greta")["typed"] == "After lunch"
+
+
+def test_a_photograph_from_file_to_angle(desk: Page, program, tmp_path):
+    drawn = photograph_side(Angles(neck=44, elbow=118), Camera(distance=3000))
+    file = tmp_path / "side.jpg"
+    file.write_bytes(drawn.jpeg)
+    open_step(desk, program, "Hugo", "look")
+    tab(desk, "Photos")
+    desk.get_by_label("Picture from a file").set_input_files(file)
+    picture = desk.get_by_test_id("photo")
+    expect(picture).to_be_visible()
+    box = picture.bounding_box()
+    scale = min(box["width"] / 1600, box["height"] / 1200)
+    left = box["x"] + (box["width"] - 1600 * scale) / 2
+    top = box["y"] + (box["height"] - 1200 * scale) / 2
+
+    def put(label, name, off=0.0):
+        desk.get_by_role("button", name=re.compile(f"^{label} ?(not )?placed")).click()
+        x, y = drawn.points[name]
+        desk.mouse.move(left + (x + off) * scale, top + y * scale)
+        desk.mouse.down()
+        desk.mouse.move(left + x * scale, top + y * scale, steps=3)
+        desk.mouse.up()
+
+    for label, name in (("Eye", "eye"), ("Ear", "ear"), ("Seventh neck vertebra", "c7"),
+                        ("Shoulder", "shoulder"), ("Elbow", "elbow"), ("Wrist", "wrist")):  # fmt: skip
+        put(label, name, off=30)
+    elbow = desk.get_by_role("row", name=re.compile("^Elbow")).get_by_role("cell").first
+    expect(elbow).to_have_text(re.compile(r"11[789]°"))
+    point = desk.get_by_role("button", name=re.compile("^Wrist, .* px"))
+    before = point.get_attribute("aria-label")
+    point.focus()
+    expect(desk.get_by_test_id("magnifier")).to_be_visible()
+    for _ in range(3):
+        desk.keyboard.press("ArrowDown")
+    desk.keyboard.press("Shift+ArrowDown")
+    moved = int(before.split()[2]) + 13
+    expect(desk.get_by_role("button", name=re.compile(f"^Wrist, .* {moved} px"))).to_be_visible()
+    kept(desk)
+    desk.reload()
+    tab(desk, "Photos")
+    expect(desk.get_by_role("button", name=re.compile(f"^Wrist, .* {moved} px"))).to_be_visible()
+
+
+def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
+    file = tmp_path / "side.jpg"
+    file.write_bytes(b"not a picture at all")
+    open_step(desk, program, "Jonas", "look")
+    tab(desk, "Photos")
+    desk.get_by_label("Picture from a file").set_input_files(file)
+    expect(desk.get_by_role("alert")).to_contain_text("no picture that can be read here")
+
+
+def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
+    open_step(desk, program, "Casper", "ask")
+    tab(desk, "Signs")
+    desk.get_by_role("checkbox", name="A hot, swollen calf").click()
+    for step in ("look", "report"):
+        open_step(desk, program, "Casper", step)
+        banner = desk.get_by_role("alert").filter(has_text="See a clinician first")
+        expect(banner).to_contain_text("A hot, swollen calf")
+    expect(desk.get_by_text("write down what was done about: a hot, swollen calf")).to_be_visible()
+    expect(desk.get_by_role("button", name="Sign version 2")).to_be_disabled()
+    desk.get_by_role("button", name="Write down what was done").click()
+    done = desk.get_by_label("What was done about it").first
+    done.fill("Rang his doctor; seen today.")
+    done.press("Tab")
+    expect(desk.get_by_role("alert").filter(has_text="clinician")).to_have_count(0)
+    kept(desk)
+    open_step(desk, program, "Casper", "report")
+    expect(desk.get_by_text("Rang his doctor; seen today.")).to_be_visible()
+    expect(desk.get_by_role("button", name="Sign version 2")).to_be_enabled()
+
+
+def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn(
+    desk: Page, program
+):
+    desk.get_by_role("link", name="Clients").click()
+    row = desk.get_by_role("row", name=re.compile("Mirela Dunne"))
+    row.get_by_role("button", name="Start a visit").click()
+    desk.wait_for_url("**/ask")
+    visit = desk.url.split("/")[-2]
+    tab(desk, "Reason")
+    reason = desk.get_by_label("Reason for the visit")
+    reason.fill("Belly meets the desk.")
+    reason.press("Tab")
+    desk.get_by_role("button", name="Record the consent").click()
+    desk.get_by_role("button", name="To keep health notes: given", exact=True).click()
+    kept(desk)
+
+    def held():
+        return desk.request.get(f"{program.address}/api/visits/{visit}").json()["entries"][
+            "ask.reason"
+        ]
+
+    assert held()["typed"] == "Belly meets the desk."
+    desk.get_by_role("button", name="To keep health notes: withdraw", exact=True).click()
+    expect(desk.get_by_text("All health notes of this visit are erased")).to_be_visible()
+    desk.get_by_role("button", name="Withdraw it").click()
+    expect(desk.get_by_text("Withdrawn")).to_be_visible()
+    kept(desk)
+    tab(desk, "Reason")
+    expect(reason).to_have_value("")
+    assert held()["typed"] == ""
+
+
+def test_a_piece_goes_on_the_shelf_and_into_another_visit(desk: Page, program):
+    open_step(desk, program, "Bram", "look")
+    tab(desk, "Pieces")
+    desk.get_by_role("button", name="Keep on the shelf").click()
+    desk.get_by_label("Name", exact=True).fill("Cleaning room chair")
+    desk.get_by_role("button", name="Keep it").click()
+    open_step(desk, program, "Jonas", "look")
+    tab(desk, "Pieces")
+    desk.get_by_role("button", name="From the shelf").click()
+    desk.get_by_role("button", name="Cleaning room chair").click()
+    expect(desk.get_by_label("Seat, highest", exact=True)).to_have_value("52")
+    kept(desk)
+    desk.get_by_role("link", name="Today").click()
+    desk.keyboard.press("s")
+    desk.get_by_role("button", name="Change Cleaning room chair").click()
+    desk.get_by_role("button", name="Take it off").click()
+    expect(desk.get_by_text("Cleaning room chair")).to_have_count(0)
+
+
+def test_findings_are_dismissed_with_a_reason_and_strain_follows(desk: Page, program):
+    open_step(desk, program, "Anselm", "work")
+    tab(desk, "Strain")
+    wrists = desk.get_by_role("listitem").filter(has_text="Wrists and hands").first
+    expect(wrists).to_contain_text("6 h × 60 × 0.85 of the time × 20° ÷ 30° = 204 min")
+    tab(desk, "Findings")
+    desk.get_by_role("button", name=re.compile("Wrist bent back")).click()
+    desk.get_by_role("button", name="Dismiss").click()
+    reason = desk.get_by_label("Why dismissed")
+    reason.fill("Splint worn that day.")
+    reason.press("Tab")
+    kept(desk)
+    tab(desk, "Strain")
+    expect(desk.get_by_text("= 204 min")).to_have_count(0)
+
+
+def test_light_is_read_from_the_meter(desk: Page, program):
+    open_step(desk, program, "Wilma", "look")
+    tab(desk, "Room")
+    lux = desk.get_by_label("Light on the desk")
+    expect(lux).to_have_value("")
+    desk.get_by_role("button", name="Take a reading").click()
+    expect(lux).to_have_value(re.compile(r"^[234]\d\d$"))
+    kept(desk)
+
+
+def test_nothing_serious_on_any_part_and_no_target_too_small(desk: Page, program):
+    for step, parts in PARTS.items():
+        open_step(desk, program, "Odile", step)
+        for part in parts:
+            tab(desk, part)
+            desk.wait_for_timeout(150)
+            found = Axe().run(desk).response["violations"]
+            grave = [(rule["id"], node["target"], node["failureSummary"]) for rule in found
+                     if rule["impact"] in ("serious", "critical") for node in rule["nodes"]]  # fmt: skip
+            assert grave == [], (step, part)
+            small = desk.evaluate(
+                """() => [...document.querySelectorAll('main button, main input, section button')]
+                     .filter((one) => one.offsetParent && !one.closest('label, .sr-only')
+                       && !one.classList.contains('sr-only')
+                       && one.getBoundingClientRect().height < 43.5)
+                     .map((one) => one.textContent || one.outerHTML)"""
+            )
+            assert small == [], (step, part)
