@@ -302,6 +302,15 @@ class ChangeIn(Given):
     unit: LengthUnit = "cm"
 
 
+class RestOut(BaseModel):
+    """A rule that holds, or can't be told yet with the reason: in one sentence."""
+
+    id: str
+    subject: str
+    state: Literal["holds", "not assessable"]
+    text: str
+
+
 class WorkedOut(BaseModel):
     """A visit worked out, with its drawing."""
 
@@ -310,6 +319,7 @@ class WorkedOut(BaseModel):
     order: list[str]
     steps: list[StepProgress]
     findings: list[Finding]
+    rest: list[RestOut]
     strain: list[Strain]
     photos: list[PhotoView]
     signs: list[Ticked]
@@ -334,7 +344,13 @@ class WorkedOut(BaseModel):
         return cls(
             revision=revision, rows=workup.rows,
             order=[f"{row.posture}.{row.key}" for row in workup.order], steps=workup.steps,
-            findings=workup.findings, strain=workup.strain, photos=workup.photos,
+            findings=[found for found in workup.findings if found.state == "off"],
+            rest=[
+                RestOut(id=found.id, subject=found.subject, state=found.state,
+                        text=found.reason or found.cause)
+                for found in workup.findings if found.state != "off"
+            ],
+            strain=workup.strain, photos=workup.photos,
             signs=workup.signs, cares=workup.cares, display=workup.display,
             measured=workup.measured, rhythms=workup.rhythms,
             joints=workup.joints, notes=list(result.notes),

@@ -6,7 +6,8 @@ from datetime import datetime, timedelta
 from uuid import UUID, uuid4, uuid5
 
 from ..core.body import DIMENSIONS, NEEDED
-from ..core.record import FIELDS
+from ..core.photo import Photo
+from ..core.record import FIELDS, PhotoFile, field_of, photos_from, read_typed
 from ..core.units import format_length
 from ..documents import PillowDarkroom, TypstPress
 from ..services.accounts import AccountService
@@ -18,7 +19,16 @@ from ..services.shelves import ShelfService
 from ..services.visits import VisitService
 from .clients import DEMO_CLIENTS, DEMO_SHELF
 from .people import DEMO_MEMBERS, PRACTICE, WORDING, DemoClient, DemoPhoto, Until
-from .photographs import STAFF_MM, Rear, photograph_rear, photograph_side
+from .photographs import (
+    HEIGHT,
+    STAFF_MM,
+    WIDTH,
+    Photograph,
+    Rear,
+    field_of_view,
+    photograph_rear,
+    photograph_side,
+)
 
 SPACE = UUID("6f1d3a5e-0b1c-4c7e-9a54-2f6b1f7d9c10")
 LUMBAR_MEAN_MM = 190.0
@@ -55,6 +65,26 @@ def body_readings(client: DemoClient) -> dict[str, str]:
     return typed
 
 
+def full_visit(name: str) -> tuple[dict[str, float | str | None], list[Photo]]:
+    """What a client's visit holds once it is whole, without keeping it: values and photographs."""
+    client = next(one for one in DEMO_CLIENTS if one.name == name)
+    typed, files = {**client.entries, **body_readings(client)}, []
+    for index, shot in enumerate(client.photos):
+        id, rear = f"shot{index}", isinstance(shot.shows, Rear)
+        files.append(PhotoFile(id=id, width=WIDTH, height=HEIGHT, fov_deg=field_of_view()))
+        said = {"view": "rear" if rear else "side", "when": shot.when, "known": "100 cm"}
+        points = _drawn(shot).typed()
+        typed |= {f"look.photo.{id}.{what}": text for what, text in {**said, **points}.items()}
+    values = {path: read_typed(field_of(path), text) for path, text in typed.items()}
+    return values, photos_from(values, files)
+
+
+def _drawn(shot: DemoPhoto) -> Photograph:
+    if isinstance(shot.shows, Rear):
+        return photograph_rear(shot.shows, shot.camera)
+    return photograph_side(shot.shows, shot.camera, standing=shot.standing)
+
+
 class _Typist:
     """Types into one visit, as a practitioner would."""
 
@@ -85,11 +115,7 @@ def _photograph(typist: _Typist, photos: PhotoService, member: Member, index: in
                 shot: DemoPhoto) -> None:  # fmt: skip
     """Draw one, keep it, and place its points."""
     rear = isinstance(shot.shows, Rear)
-    made = (
-        photograph_rear(shot.shows, shot.camera)
-        if isinstance(shot.shows, Rear)
-        else photograph_side(shot.shows, shot.camera, standing=shot.standing)
-    )
+    made = _drawn(shot)
     kept = photos.add(
         member, typist.visit_id, uuid5(SPACE, f"{typist.visit_id} {index}"), made.jpeg
     )

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 from dataclasses import replace
+from typing import Any
 
 from ..fit import FitRow, PostureFit, limit_text
 from ..observed import HABIT_OFTEN, HABITS, SHARE, SIDES
@@ -57,17 +58,17 @@ def _side(row: FitRow, under: bool) -> str:
 
 def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Finding:
     unit, id = facts.unit, f"{row.posture}.{row.key}"
-    bare = Finding(
+    bare = _Made(
         id=id, subject="Settings", title=words.thing, state="holds", cause="", key=row.key,
         posture=row.posture, region=REGION_OF.get(row.key, ""), source=row.source,
     )  # fmt: skip
     if row.found is None:
-        return replace(bare, state="not assessable", reason=f"{words.thing}: not recorded.")
+        return bare(state="not assessable", reason=f"{words.thing}: not recorded.")
     if row.target is None:
-        return replace(bare, state="not assessable", reason=row.reason or "No target.")
+        return bare(state="not assessable", reason=row.reason or "No target.")
     at = _amount(row.found, row, unit)
     if row.status != "off":
-        return replace(bare, cause=f"{words.thing} {at}: in its band.")
+        return bare(cause=f"{words.thing} {at}: in its band.")
     under = row.low is not None and row.found < row.low
     effect = _effect(fit, row, words, under)
     joint = next((one for one in fit.joints_found if one.joint == JOINT_OF.get(row.key)), None)
@@ -86,8 +87,8 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
     weight = 1.0 if over else min(1.0, outside / FAR_OFF.get(row.key, FAR_OFF_MM))
     return _loaded(
         facts,
-        replace(
-            bare, state="off", why=effect,
+        bare(
+            state="off", why=effect,
             cause=f"{words.thing} {apart} {_side(row, under)} its target: {effect}{degrees}.",
             instruction=_instruction(row, words, unit),
             left="; ".join(limit_text(limit, unit) for limit in row.limits) or None,
@@ -126,11 +127,21 @@ def _loaded(facts: Facts, found: Finding, *, tasks: tuple[str, ...], share: floa
                    severity=grade(minutes, safety=found.safety))  # fmt: skip
 
 
-def _bare(rule: Rule, subject: str, id: str | None = None) -> Finding:
-    return Finding(
+class _Made:
+    """What every finding of a rule says, to be completed once: copies would cost more than rules."""
+
+    def __init__(self, **said: Any) -> None:
+        self._said = said
+
+    def __call__(self, **more: Any) -> Finding:
+        return Finding(**{**self._said, **more})
+
+
+def _bare(rule: Rule, subject: str, id: str | None = None, **more: Any) -> _Made:
+    return _Made(
         id=id or rule.id, subject=subject, title=rule.title, state="holds", cause="",
         region=rule.region, joint=rule.joint, source=rule.source, safety=rule.safety,
-        health=rule.health,
+        health=rule.health, **more,
     )  # fmt: skip
 
 
@@ -146,16 +157,16 @@ def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
         return None
     said, bare = facts.text(rule.path), _bare(rule, subject)
     if said is None:
-        return replace(bare, state="not assessable",
+        return bare(state="not assessable",
                        reason=rule.asked or f"{rule.title}: not recorded.")  # fmt: skip
     if said not in rule.wrong:
-        return replace(bare, cause=f"{rule.title}: in order.", joint="")
+        return bare(cause=f"{rule.title}: in order.", joint="")
     note = facts.text(f"{rule.path}.note")
     shown = facts.texts.get(f"{rule.path}={said}", said.replace("_", " "))
     evidence = (f"Recorded: {shown}", *((f"Note: {note}",) if note else ()))
     return _loaded(
         facts,
-        replace(bare, state="off", cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
+        bare(state="off", cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
                 why=rule.why, instruction=rule.do, evidence=evidence,
                 over_deg=rule.deg or None, joint=rule.joint if rule.deg else ""),
         tasks=rule.tasks, share=rule.share, weight=rule.weight,
@@ -182,17 +193,17 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
         return None
     value, bare = facts.number(rule.path), _bare(rule, subject)
     if value is None:
-        return replace(bare, state="not assessable", reason=f"{rule.title}: not recorded.")
+        return bare(state="not assessable", reason=f"{rule.title}: not recorded.")
     at = _shown(value, rule.path, facts)
     band = _limits(rule.least, rule.most, lambda end: _shown(end, rule.path, facts))
     past = _past(value, rule.least, rule.most)
     if not past:
-        return replace(bare, cause=f"{rule.title}: {at}, in its band.", joint="")
+        return bare(cause=f"{rule.title}: {at}, in its band.", joint="")
     limit = rule.least if past < 0 else rule.most
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return _loaded(
         facts,
-        replace(bare, state="off", cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
+        bare(state="off", cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
                 why=rule.why, instruction=rule.do, evidence=(f"Recorded {at}, band {band}",),
                 over_deg=abs(past) * rule.deg_per_unit or None,
                 joint=rule.joint if rule.deg_per_unit else ""),
@@ -214,15 +225,15 @@ def _pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
     bare = _bare(rule, subject)
     one, other = values
     if one is None or other is None:
-        return replace(bare, state="not assessable",
+        return bare(state="not assessable",
                        reason=f"{rule.title}: needs both lengths.")  # fmt: skip
     shown = rule.words.format(*(_shown(value, path, facts) for value, path in
                                 zip((one, other), rule.paths, strict=True)))  # fmt: skip
     if not rule.fails(one, other):
-        return replace(bare, cause=f"{shown}: they fit.")
+        return bare(cause=f"{shown}: they fit.")
     return _loaded(
         facts,
-        replace(bare, state="off", cause=f"{shown}. {rule.why}", why=rule.why,
+        bare(state="off", cause=f"{shown}. {rule.why}", why=rule.why,
                 instruction=rule.do, evidence=(shown,)),
         tasks=rule.tasks, share=rule.share, weight=rule.weight,
     )  # fmt: skip
@@ -239,10 +250,10 @@ def _angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Find
     if reading is None:
         return None
     view = VIEWS[photo.photo.view].lower()
-    bare = replace(_bare(rule, subject, f"{rule.id}_{photo.photo.posture}"),
-                   posture=photo.photo.posture)  # fmt: skip
+    posture = photo.photo.posture
+    bare = _bare(rule, subject, f"{rule.id}_{posture}", posture=posture)
     if reading.value is None:
-        return replace(bare, state="not assessable", reason=reading.reason)
+        return bare(state="not assessable", reason=reading.reason)
     band = _limits(rule.least, rule.most, lambda end: _photo_value(end, reading, facts.unit))
     at = _photo_value(reading.value, reading, facts.unit)
     error = _photo_value(reading.error, reading, facts.unit)
@@ -251,15 +262,15 @@ def _angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Find
     )
     past = _past(reading.value, rule.least, rule.most)
     if not past:
-        return replace(bare, cause=f"{rule.title}: {at} ± {error}, in its band.", joint="",
+        return bare(cause=f"{rule.title}: {at} ± {error}, in its band.", joint="",
                        evidence=evidence)  # fmt: skip
     if abs(past) <= reading.error:
-        return replace(bare, state="not assessable", evidence=evidence, joint="",
+        return bare(state="not assessable", evidence=evidence, joint="",
                        reason=f"{rule.title} {at} ± {error}: too near the end of {band} to tell.")  # fmt: skip
     why = rule.under if past < 0 and rule.under else rule.why
     return _loaded(
         facts,
-        replace(bare, state="off", cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
+        bare(state="off", cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
                 why=why, instruction=rule.do, evidence=evidence,
                 over_deg=abs(past) if reading.unit == "deg" and rule.joint else None,
                 joint=rule.joint if reading.unit == "deg" else ""),
@@ -271,11 +282,11 @@ def _angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Find
 def _habit(facts: Facts, rule: Answer) -> Finding:
     habit = HABITS[rule.id.removeprefix("habit_")]
     posture = "standing" if habit.posture == "standing" else "seated"
-    bare = replace(_bare(rule, "Habits"), posture=posture)
+    bare = _bare(rule, "Habits", posture=posture)
     if facts.text(rule.path) != "seen":
         if facts.watched:
-            return replace(bare, cause=f"{rule.title}: not seen.", joint="")
-        return replace(bare, state="not assessable", reason="Nobody has watched them work yet.")
+            return bare(cause=f"{rule.title}: not seen.", joint="")
+        return bare(state="not assessable", reason="Nobody has watched them work yet.")
     often = facts.text(f"{rule.path}.often")
     share = SHARE[often if often in SHARE else "often"]
     side, note = facts.text(f"{rule.path}.side"), facts.text(f"{rule.path}.note")
@@ -285,7 +296,7 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
     evidence = (", ".join(seen), *((f"Note: {note}",) if note else ()))
     return _loaded(
         facts,
-        replace(bare, state="off", cause=f"{habit.label}. {habit.why}", why=habit.why,
+        bare(state="off", cause=f"{habit.label}. {habit.why}", why=habit.why,
                 instruction=habit.do, over_deg=habit.deg, evidence=evidence),
         tasks=rule.tasks, share=share, weight=1.0, settled=False,
     )  # fmt: skip

@@ -17,8 +17,9 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
+from functools import lru_cache
 from math import asin, atan2, cos, degrees, hypot, radians, sin, tan
-from typing import Literal
+from typing import Any, Literal
 
 from .landmarks import LANDMARKS, View
 from .measures import MEASURES, Measure, Point
@@ -146,43 +147,44 @@ def camera_of(photo: Photo, scale: float | None) -> float | None:
     return photo.width * scale / 2 / tan(radians(photo.fov_deg) / 2)
 
 
-def in_plane(photo: Photo, *, facing: int, turned_deg: float = 0.0, tipped_deg: float = 0.0,
-             distance: float | None = None, mm_per_px: float | None = None) -> dict[str, Point]:  # fmt: skip
-    """Landmarks in the client's plane, mm (px where there is no scale), x forward, y up.
+class _Eye:
+    """A camera looked back through: from the picture to the client's plane."""
 
-    Parameters
-    ----------
-    photo : Photo
-    facing : {1, -1}
-    turned_deg, tipped_deg : float
-        A slip of the camera to take back.
-    distance : float, optional
-        Camera distance in mm; without it the picture is taken as seen from far away.
-    mm_per_px : float, optional
-        A scale to take where the picture has none.
+    def __init__(self, photo: Photo, *, facing: int, turned_deg: float = 0.0,
+                 tipped_deg: float = 0.0, distance: float | None = None,
+                 mm_per_px: float | None = None) -> None:  # fmt: skip
+        scale = scale_of(photo)
+        known = scale if scale is not None else mm_per_px
+        tip = radians((tip_of(photo) or 0.0) + tipped_deg)
+        self._mm = known or 1.0
+        self._middle = (photo.width / 2, photo.height / 2)
+        self._c, self._s = cos(tip), sin(tip)
+        self._ct, self._st = cos(radians(turned_deg)), sin(radians(turned_deg))
+        self._deep = photo.view == "side" and known is not None
+        self._distance = distance if known is not None else None
+        self._facing, self._grow = facing, 1.0
+        if scale is not None and photo.known_mm is not None and turned_deg:
+            a, b = (self.at(name, photo.points[name]) for name in ("scale_a", "scale_b"))
+            self._grow = photo.known_mm / hypot(a[0] - b[0], a[1] - b[1])
 
-    """
-    scale = scale_of(photo)
-    mm = scale if scale is not None else mm_per_px
-    tip = radians((tip_of(photo) or 0.0) + tipped_deg)
-    c, s = cos(tip), sin(tip)
-    ct, st = cos(radians(turned_deg)), sin(radians(turned_deg))
-    deep = photo.view == "side" and mm is not None
-    found = {}
-    for name, (px, py) in photo.points.items():
-        right, up = px - photo.width / 2, photo.height / 2 - py
-        u, v = (right * c - up * s) * (mm or 1.0), (right * s + up * c) * (mm or 1.0)
-        z = LANDMARKS[name].depth if deep else 0.0
-        if distance is None or mm is None:
-            found[name] = ((u - z * st) / ct, v)
+    def at(self, name: str, point: Point) -> Point:
+        """Where a landmark is, mm (px where there is no scale), x forward, y up."""
+        right, up = point[0] - self._middle[0], self._middle[1] - point[1]
+        u = (right * self._c - up * self._s) * self._mm
+        v = (right * self._s + up * self._c) * self._mm
+        z = LANDMARKS[name].depth if self._deep else 0.0
+        far = self._distance
+        if far is None:
+            x, y = (u - z * self._st) / self._ct, v
         else:
-            x = (u * (distance - z * ct) - distance * z * st) / (distance * ct - u * st)
-            found[name] = (x, v * (distance - z * ct + x * st) / distance)
-    grow = 1.0
-    if scale is not None and photo.known_mm is not None and turned_deg:
-        a, b = found["scale_a"], found["scale_b"]
-        grow = photo.known_mm / hypot(a[0] - b[0], a[1] - b[1])
-    return {name: (facing * x * grow, y * grow) for name, (x, y) in found.items()}
+            near = far - z * self._ct
+            x = (u * near - far * z * self._st) / (far * self._ct - u * self._st)
+            y = v * (near + x * self._st) / far
+        return self._facing * x * self._grow, y * self._grow
+
+    def all(self, photo: Photo, names: tuple[str, ...]) -> dict[str, Point]:
+        """Several landmarks of a photograph."""
+        return {name: self.at(name, photo.points[name]) for name in names}
 
 
 def _moved(photo: Photo, name: str, dx: float, dy: float) -> Photo:
@@ -206,25 +208,32 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
         return bare(f"Not placed: {', '.join(missing)}.")
     if measure.unit == "mm" and scale_of(photo) is None:
         return bare("No scale: place two points of a known length.")
-    value = measure.read(in_plane(photo, facing=facing, distance=distance))
-    lever = [*measure.points, *(name for name in ("upright_a", "upright_b")
-                                if name in photo.points and measure.plumb)]  # fmt: skip
-    if measure.unit == "mm":
-        lever += ["scale_a", "scale_b"]
+    eye = _Eye(photo, facing=facing, distance=distance)
+    at = eye.all(photo, measure.points)
+    value = measure.read(at)
     pixel = 0.0
-    for name in lever:
-        along = [
-            measure.read(in_plane(_moved(photo, name, dx, dy), facing=facing, distance=distance))
-            for dx, dy in ((PIXEL, 0.0), (0.0, PIXEL))
-        ]
-        pixel += hypot(*(_apart(measure, value, other) for other in along))
+    for name in measure.points:
+        x, y = photo.points[name]
+        pixel += hypot(*(
+            _apart(measure, value, measure.read({**at, name: eye.at(name, moved)}))
+            for moved in ((x + PIXEL, y), (x, y + PIXEL))
+        ))  # fmt: skip
+    upright = [
+        name for name in ("upright_a", "upright_b") if name in photo.points and measure.plumb
+    ]
+    for name in (*upright, *(("scale_a", "scale_b") if measure.unit == "mm" else ())):
+        other = (_Eye(_moved(photo, name, dx, dy), facing=facing, distance=distance)
+                 for dx, dy in ((PIXEL, 0.0), (0.0, PIXEL)))  # fmt: skip
+        pixel += hypot(*(
+            _apart(measure, value, measure.read(one.all(photo, measure.points))) for one in other
+        ))  # fmt: skip
     tips = (0.0,) if tip_of(photo) is not None or not measure.plumb else (-SLIP_DEG, SLIP_DEG)
-    assumed = distance if distance is not None else USUAL_MM
-    rough = ROUGH_HEIGHT_MM / photo.height
     slip = max(
-        _apart(measure, value, measure.read(in_plane(
-            photo, facing=facing, turned_deg=turned, tipped_deg=tipped, distance=assumed,
-            mm_per_px=rough)))
+        _apart(measure, value, measure.read(_Eye(
+            photo, facing=facing, turned_deg=turned, tipped_deg=tipped,
+            distance=distance if distance is not None else USUAL_MM,
+            mm_per_px=ROUGH_HEIGHT_MM / photo.height,
+        ).all(photo, measure.points)))
         for turned in (-SLIP_DEG, SLIP_DEG)
         for tipped in tips
     )  # fmt: skip
@@ -237,7 +246,8 @@ def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple
     if photo.view == "side" and facing is not None and {"shoulder", "other_shoulder"} <= set(
         photo.points
     ) and distance is not None and scale_of(photo) is not None:  # fmt: skip
-        at = in_plane(photo, facing=1, distance=distance)
+        eye = _Eye(photo, facing=1, distance=distance)
+        at = eye.all(photo, ("shoulder", "other_shoulder"))
         across = LANDMARKS["shoulder"].depth - LANDMARKS["other_shoulder"].depth
         share = (at["shoulder"][0] - at["other_shoulder"][0]) / across
         turned = degrees(asin(max(-1.0, min(1.0, share))))
@@ -277,6 +287,8 @@ def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple
 def read_photo(photo: Photo) -> PhotoReading:
     """Read everything the points allow.
 
+    The same photograph is read once: what was read lately is remembered.
+
     Parameters
     ----------
     photo : Photo
@@ -287,6 +299,16 @@ def read_photo(photo: Photo) -> PhotoReading:
         A reading for each measure of the view; what misses a point says which.
 
     """
+    said = (photo.id, photo.width, photo.height, photo.view, photo.posture, photo.when,
+            photo.known_mm, photo.camera_mm, photo.fov_deg)  # fmt: skip
+    return _read_once(said, tuple(photo.points.items()))
+
+
+@lru_cache(maxsize=512)
+def _read_once(said: tuple[Any, ...], points: tuple[tuple[str, Point], ...]) -> PhotoReading:
+    id, width, height, view, posture, when, known, camera, fov = said
+    photo = Photo(id=id, width=width, height=height, view=view, posture=posture, when=when,
+                  known_mm=known, camera_mm=camera, fov_deg=fov, points=dict(points))  # fmt: skip
     scale, facing = scale_of(photo), facing_of(photo)
     distance = camera_of(photo, scale)
     chosen = [

@@ -171,18 +171,20 @@ export function useLightMeter() {
 export function useAddPhoto(visitId: string) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async (file: File) =>
+    mutationKey: ["photo", visitId],
+    networkMode: "always",
+    mutationFn: async ({ id, file }: { id: string; file: File }) =>
       unwrap(
         await api.PUT("/api/visits/{visit_id}/photos/{photo_id}", {
-          params: { path: { visit_id: visitId, photo_id: crypto.randomUUID() } },
+          params: { path: { visit_id: visitId, photo_id: id } },
           body: file as unknown as string,
           bodySerializer: (body: unknown) => body as File,
           headers: { "Content-Type": file.type || "image/jpeg" },
         }),
       ),
     onSuccess: () => refresh(queries, visitId),
-    retry: (count, error) => count < 4 && !(error instanceof Refused),
-    retryDelay: 1500,
+    retry: (_, error) => !(error instanceof Refused) || error.problem.status >= 500,
+    retryDelay: (count) => Math.min(8000, 500 * 2 ** count),
   });
 }
 

@@ -1684,6 +1684,23 @@ export interface components {
             current: boolean;
         };
         /**
+         * RestOut
+         * @description A rule that holds, or can't be told yet with the reason: in one sentence.
+         */
+        RestOut: {
+            /** Id */
+            id: string;
+            /** Subject */
+            subject: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "holds" | "not assessable";
+            /** Text */
+            text: string;
+        };
+        /**
          * ResultDocument
          * @description What ``plumb fit`` prints.
          */
@@ -2185,6 +2202,8 @@ export interface components {
             steps: components["schemas"]["StepProgress"][];
             /** Findings */
             findings: components["schemas"]["Finding"][];
+            /** Rest */
+            rest: components["schemas"]["RestOut"][];
             /** Strain */
             strain: components["schemas"]["Strain"][];
             /** Photos */

@@ -21,6 +21,14 @@ class Server {
     if (!this.seen.has(id)) {
       if ((held?.version ?? 0) !== body.expected_version)
         return json(409, { type: "stale", status: 409, title: "stale", detail: "", current: held });
+      if (body.path === "reason" && this.entries.get("consent")?.typed !== "yes")
+        return json(422, {
+          type: "needs-consent",
+          status: 422,
+          title: "",
+          detail: "No consent.",
+          consent: "consent",
+        });
       if (body.typed === "bad")
         return json(422, { type: "bad-value", status: 422, title: "", detail: "Seat: bad." });
       this.put(body.path, body.typed);
@@ -181,4 +189,42 @@ test("taken back step by step", async () => {
   await settle();
   expect(server.entries.get("seat")?.typed).toBe("46");
   expect(keeper.undo("cm")).toBeNull();
+});
+
+test("what was refused for want of a consent is sent once it is given", async () => {
+  const keeper = open();
+  keeper.type("reason", "Neck", "cm");
+  await settle();
+  expect(keeper.cell("reason")).toMatchObject({ state: "refused", typed: "Neck" });
+  keeper.type("consent", "no", "cm");
+  await settle();
+  expect(keeper.cell("reason").state).toBe("refused");
+  keeper.type("consent", "yes", "cm");
+  await settle();
+  expect(keeper.cell("reason")).toMatchObject({ state: "kept", typed: "Neck" });
+  expect(server.entries.get("reason")?.typed).toBe("Neck");
+});
+
+test("both versions can be joined, theirs first", async () => {
+  const keeper = open();
+  server.put("note", "Theirs", "Tomas");
+  keeper.type("note", "Mine", "cm");
+  await settle();
+  keeper.settle("note", "both", "cm");
+  await settle();
+  expect(server.entries.get("note")?.typed).toBe("Theirs\nMine");
+  expect(keeper.cell("note").state).toBe("kept");
+});
+
+test("entries changed on the server are taken over, but never over what waits here", async () => {
+  server.put("reason", "Neck");
+  server.put("seat", "46");
+  const keeper = open();
+  server.fail = () => json(503, {});
+  keeper.type("seat", "47", "cm");
+  server.put("reason", "");
+  server.put("seat", "50", "Tomas");
+  keeper.adopt(Object.fromEntries(server.entries));
+  expect(keeper.cell("reason").typed).toBe("");
+  expect(keeper.cell("seat")).toMatchObject({ typed: "47", state: "waiting" });
 });

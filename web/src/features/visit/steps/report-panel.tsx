@@ -8,12 +8,13 @@ import { ReportPaper } from "./report-paper";
 
 /** Report: the paper as it would be signed, and the signature. */
 export function ReportPanel() {
-  const { visit, fields, unit, readOnly, keeper } = useVisitState();
+  const { visit, fields, unit, readOnly, keeper, cells, go } = useVisitState();
   const draft = useDraft(visit.id, unit);
   const sign = useSign(visit.id, unit);
   const latest = visit.reports.at(-1);
   const current = latest?.current ?? false;
   const missing = draft.data?.missing ?? [];
+  const workplace = cells.get("ask.consent.workplace")?.held?.typed === "yes";
   return (
     <div className="flex min-h-full flex-col pb-5">
       <h2 className="text-xl">Report</h2>
@@ -45,9 +46,27 @@ export function ReportPanel() {
                 Version {report.number}, signed {report.signed_at.slice(0, 10)} by{" "}
                 {report.signed_by} (PDF)
               </a>
+              {workplace && (
+                <a
+                  href={`/api/reports/${report.id}.pdf?copy=workplace`}
+                  target="_blank"
+                  rel="noreferrer"
+                  className="flex min-h-11 items-center pl-6 underline-offset-2 hover:underline"
+                >
+                  The workplace's copy of version {report.number} (PDF)
+                </a>
+              )}
             </li>
           ))}
         </ul>
+      )}
+      {visit.reports.length > 0 && !workplace && (
+        <p className="mt-2 text-sm text-soft">
+          No copy for the workplace: the client's consent to it is not there.{" "}
+          <button type="button" className="min-h-11 underline" onClick={() => go("ask", "Consent")}>
+            Consent
+          </button>
+        </p>
       )}
       {!current && !readOnly && (
         <div className="mt-4">

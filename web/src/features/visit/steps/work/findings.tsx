@@ -14,7 +14,7 @@ export function Findings() {
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<string | null>(null);
   if (!worked) return <p className="text-soft">One moment …</p>;
-  const off = worked.findings.filter((found) => found.state === "off");
+  const off = worked.findings;
   const kept = off.filter((found) => found.verdict !== "dismissed");
   const dismissed = off.filter((found) => found.verdict === "dismissed");
   const one = (found: Found) => (
@@ -214,9 +214,9 @@ function Own({ id }: { id: string }) {
   );
 }
 
-function Rest({ state, title }: { state: Found["state"]; title: string }) {
+function Rest({ state, title }: { state: Schemas["RestOut"]["state"]; title: string }) {
   const { worked } = useVisitState();
-  const list = worked?.findings.filter((found) => found.state === state) ?? [];
+  const list = worked?.rest.filter((found) => found.state === state) ?? [];
   const subjects = [...new Set(list.map((found) => found.subject))];
   if (list.length === 0) return null;
   return (
@@ -232,7 +232,7 @@ function Rest({ state, title }: { state: Found["state"]; title: string }) {
               .filter((found) => found.subject === subject)
               .map((found) => (
                 <li key={found.id} className="border-b border-hair py-1">
-                  {found.reason ?? found.cause}
+                  {found.text}
                 </li>
               ))}
           </ul>

@@ -13,9 +13,7 @@ export function WorkPanel() {
   useEffect(() => {
     if (picked) setPart("Targets");
   }, [picked]);
-  const off = worked?.findings.filter(
-    (found) => found.state === "off" && found.verdict !== "dismissed",
-  ).length;
+  const off = worked?.findings.filter((found) => found.verdict !== "dismissed").length;
   return (
     <div className="flex min-h-full flex-col">
       <PartTabs

@@ -169,7 +169,8 @@ function Add({
   const shoot = useRef<HTMLInputElement>(null);
   const take = (files: FileList | null) => {
     const file = files?.[0];
-    if (file) add.mutate(file, { onSuccess: (kept) => onAdded(kept.id) });
+    if (file)
+      add.mutate({ id: crypto.randomUUID(), file }, { onSuccess: (kept) => onAdded(kept.id) });
   };
   return (
     <div>
