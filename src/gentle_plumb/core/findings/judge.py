@@ -60,7 +60,7 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
     unit, id = facts.unit, f"{row.posture}.{row.key}"
     bare = _Made(
         id=id, subject="Settings", title=words.thing, state="holds", cause="", key=row.key,
-        posture=row.posture, region=REGION_OF.get(row.key, ""), source=row.source,
+        posture=row.posture, region=REGION_OF.get(row.key, ""), source=row.source, joint="",
     )  # fmt: skip
     if row.found is None:
         return bare(state="not assessable", reason=f"{words.thing}: not recorded.")
@@ -86,15 +86,12 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
     outside = max((row.low or 0.0) - row.found if under else row.found - (row.high or row.found), 0)
     weight = 1.0 if over else min(1.0, outside / FAR_OFF.get(row.key, FAR_OFF_MM))
     return _loaded(
-        facts,
-        bare(
-            state="off", why=effect,
-            cause=f"{words.thing} {apart} {_side(row, under)} its target: {effect}{degrees}.",
-            instruction=_instruction(row, words, unit),
-            left="; ".join(limit_text(limit, unit) for limit in row.limits) or None,
-            joint=JOINT_OF.get(row.key, "") if over else "",
-            over_deg=abs(over) if over is not None else None, evidence=tuple(evidence),
-        ),
+        facts, bare, why=effect,
+        cause=f"{words.thing} {apart} {_side(row, under)} its target: {effect}{degrees}.",
+        instruction=_instruction(row, words, unit),
+        left="; ".join(limit_text(limit, unit) for limit in row.limits) or None,
+        joint=JOINT_OF.get(row.key, "") if over else "",
+        over_deg=abs(over) if over is not None else None, evidence=tuple(evidence),
         tasks=tasks_of(row.key), share=1.0, weight=weight, settled=False,
     )  # fmt: skip
 
@@ -102,39 +99,41 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
 # ---- load and severity ---------------------------------------------------------------------
 
 
-def _loaded(facts: Facts, found: Finding, *, tasks: tuple[str, ...], share: float,
-            weight: float, settled: bool = True) -> Finding:  # fmt: skip
-    """Minutes, their sum, severity and what the client feels there.
+def _loaded(facts: Facts, bare: _Made, *, tasks: tuple[str, ...], share: float, weight: float,
+            settled: bool = True, **said: Any) -> Finding:  # fmt: skip
+    """What is off, with its minutes, their sum, severity and what the client feels there.
 
     Where a joint pays, degrees count as strain; elsewhere ``weight`` is how far off it is, 0 to 1.
     What matters only in tasks that this client has no hours of is ``settled``: it holds.
     """
-    hours = facts.hours(tasks, found.posture)
-    if settled and hours == 0 and not found.safety:
-        return replace(found, state="holds", joint="", over_deg=None,
-                       cause=f"{found.title}: no hours a day in which it would matter.")  # fmt: skip
+    whole = {**bare.said, **said}
+    joint, over, safety = whole["joint"], whole.get("over_deg"), whole.get("safety", False)
+    hours = facts.hours(tasks, whole.get("posture", "seated"))
+    if settled and hours == 0 and not safety:
+        idle = f"{whole['title']}: no hours a day in which it would matter."
+        return bare(cause=idle, joint="")
     minutes = text = None
-    if hours is not None and found.joint and found.over_deg:
-        minutes = strain_minutes(hours=hours, share=share, over_deg=found.over_deg)
-        text = sum_text(hours=hours, share=share, over_deg=found.over_deg)
+    if hours is not None and joint and over:
+        minutes = strain_minutes(hours=hours, share=share, over_deg=over)
+        text = sum_text(hours=hours, share=share, over_deg=over)
     elif hours is not None:
         minutes = hours * 60 * share * weight
         part = f" × {share:g} of the time" if share != 1 else ""
         text = f"{hours:g} h × 60{part} × {weight:.2g} off = {minutes:.0f} min"
-    region = REGION_OF_JOINT.get(found.joint, found.region)
+    region = REGION_OF_JOINT.get(joint, whole["region"])
     felt = tuple(one.text for one in facts.felt if region and one.load == region)
-    return replace(found, minutes=minutes, sum=text, felt=felt, region=region,
-                   severity=grade(minutes, safety=found.safety))  # fmt: skip
+    return bare(**said, state="off", minutes=minutes, sum=text, felt=felt, region=region,
+                severity=grade(minutes, safety=safety))  # fmt: skip
 
 
 class _Made:
     """What every finding of a rule says, to be completed once: copies would cost more than rules."""
 
     def __init__(self, **said: Any) -> None:
-        self._said = said
+        self.said = said
 
     def __call__(self, **more: Any) -> Finding:
-        return Finding(**{**self._said, **more})
+        return Finding(**{**self.said, **more})
 
 
 def _bare(rule: Rule, subject: str, id: str | None = None, **more: Any) -> _Made:
@@ -165,10 +164,9 @@ def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
     shown = facts.texts.get(f"{rule.path}={said}", said.replace("_", " "))
     evidence = (f"Recorded: {shown}", *((f"Note: {note}",) if note else ()))
     return _loaded(
-        facts,
-        bare(state="off", cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
-                why=rule.why, instruction=rule.do, evidence=evidence,
-                over_deg=rule.deg or None, joint=rule.joint if rule.deg else ""),
+        facts, bare, cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
+        why=rule.why, instruction=rule.do, evidence=evidence,
+        over_deg=rule.deg or None, joint=rule.joint if rule.deg else "",
         tasks=rule.tasks, share=rule.share, weight=rule.weight,
     )  # fmt: skip
 
@@ -202,11 +200,10 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     limit = rule.least if past < 0 else rule.most
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return _loaded(
-        facts,
-        bare(state="off", cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
-                why=rule.why, instruction=rule.do, evidence=(f"Recorded {at}, band {band}",),
-                over_deg=abs(past) * rule.deg_per_unit or None,
-                joint=rule.joint if rule.deg_per_unit else ""),
+        facts, bare, cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
+        why=rule.why, instruction=rule.do, evidence=(f"Recorded {at}, band {band}",),
+        over_deg=abs(past) * rule.deg_per_unit or None,
+        joint=rule.joint if rule.deg_per_unit else "",
         tasks=rule.tasks, share=rule.share, weight=off,
     )  # fmt: skip
 
@@ -232,9 +229,8 @@ def _pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
     if not rule.fails(one, other):
         return bare(cause=f"{shown}: they fit.")
     return _loaded(
-        facts,
-        bare(state="off", cause=f"{shown}. {rule.why}", why=rule.why,
-                instruction=rule.do, evidence=(shown,)),
+        facts, bare, cause=f"{shown}. {rule.why}", why=rule.why,
+        instruction=rule.do, evidence=(shown,),
         tasks=rule.tasks, share=rule.share, weight=rule.weight,
     )  # fmt: skip
 
@@ -269,11 +265,10 @@ def _angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Find
                        reason=f"{rule.title} {at} ± {error}: too near the end of {band} to tell.")  # fmt: skip
     why = rule.under if past < 0 and rule.under else rule.why
     return _loaded(
-        facts,
-        bare(state="off", cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
-                why=why, instruction=rule.do, evidence=evidence,
-                over_deg=abs(past) if reading.unit == "deg" and rule.joint else None,
-                joint=rule.joint if reading.unit == "deg" else ""),
+        facts, bare, cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
+        why=why, instruction=rule.do, evidence=evidence,
+        over_deg=abs(past) if reading.unit == "deg" and rule.joint else None,
+        joint=rule.joint if reading.unit == "deg" else "",
         tasks=rule.tasks, share=rule.share,
         weight=min(1.0, abs(past) / 100 if reading.unit == "mm" else abs(past) / 30),
     )  # fmt: skip
@@ -295,9 +290,8 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
         seen.append(f"{SIDES[side].lower()} side" if side != "both" else "both sides")
     evidence = (", ".join(seen), *((f"Note: {note}",) if note else ()))
     return _loaded(
-        facts,
-        bare(state="off", cause=f"{habit.label}. {habit.why}", why=habit.why,
-                instruction=habit.do, over_deg=habit.deg, evidence=evidence),
+        facts, bare, cause=f"{habit.label}. {habit.why}", why=habit.why,
+        instruction=habit.do, over_deg=habit.deg, evidence=evidence,
         tasks=rule.tasks, share=share, weight=1.0, settled=False,
     )  # fmt: skip
 
