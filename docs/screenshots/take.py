@@ -18,11 +18,14 @@ ARGS = ["--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
         "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
         "--font-render-hinting=none"]  # fmt: skip
 VISITS = {
-    "ask": ("Elif", "ask"), "look": ("Bram", "look"), "measure": ("Yara", "measure"),
-    "work-out": ("Odile", "work"), "set": ("Bram", "set"), "pace": ("Odile", "pace"),
-    "report": ("Odile", "report"), "overlaid": ("Odile", "work"), "night": ("Nadia", "work"),
-    "tablet": ("Casper", "look"),
-}  # fmt: skip
+    "ask": ("Elif", "ask"), "body": ("Bram", "ask"), "look": ("Hugo", "look"),
+    "watch": ("Bram", "look"), "photographs": ("Odile", "look"), "measure": ("Yara", "measure"),
+    "work-out": ("Odile", "work"), "findings": ("Bram", "work"), "set": ("Bram", "set"),
+    "pace": ("Odile", "pace"), "report": ("Odile", "report"), "night": ("Nadia", "work"),
+    "tablet": ("Ivo", "look"),
+}
+PARTS = {"ask": "Signs", "body": "Discomfort", "watch": "Watch", "photographs": "Photos",
+         "findings": "Findings"}  # fmt: skip
 
 
 def sign_in(page: Page) -> dict[str, str]:
@@ -45,12 +48,14 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
             page.set_viewport_size({"width": 1024, "height": 768})
         page.goto(f"{ADDRESS}/visits/{visits[client]}/{step}")
         page.get_by_test_id("elevation").wait_for()
-        if name in ("look", "tablet"):
-            page.get_by_role("tab", name="As found").first.click()
+        if name in PARTS:
+            page.get_by_role("tab", name=PARTS[name]).first.click()
+        if name == "photographs":
+            page.locator("[data-point=ear]").focus()
+        if name == "findings":
+            page.get_by_role("button", name="Elbow away from the side").click()
         if name == "measure":
             page.get_by_role("button", name="Eye, seated").click()
-        if name == "overlaid":
-            page.keyboard.press("o")
         if name == "night":
             page.get_by_role("button", name="Night").click()
             page.get_by_role("button", name="Surface").first.click()
@@ -73,7 +78,7 @@ def main() -> None:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         visits = sign_in(page)
-        for name in ("today", "clients", "people"):
+        for name in ("today", "clients", "shelf", "people"):
             page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
             page.get_by_role("heading", name=name.title()).wait_for()
             page.wait_for_timeout(400)

@@ -72,7 +72,8 @@ def browser_type_launch_args(browser_type_launch_args):
         "args": [
             "--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
             "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
-            "--font-render-hinting=none",
+            "--font-render-hinting=none", "--use-fake-device-for-media-stream",
+            "--use-fake-ui-for-media-stream",
         ],
     }  # fmt: skip
 

@@ -115,6 +115,26 @@ def test_a_photograph_from_file_to_angle(desk: Page, program, tmp_path):
     expect(desk.get_by_role("button", name=re.compile(f"^Wrist, .* {moved} px"))).to_be_visible()
 
 
+def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, program):
+    open_step(desk, program, "Pia", "look")
+    tab(desk, "Photos")
+    pictures = desk.get_by_role("list", name="Photographs of this visit").get_by_role("button")
+    expect(pictures).to_have_count(1)
+    desk.get_by_role("button", name="Camera").click()
+    desk.get_by_role("button", name="Take it").click()
+    expect(pictures).to_have_count(2)
+    desk.get_by_role("button", name=re.compile("^Ear ?not placed")).press("Enter")
+    desk.get_by_test_id("photo").focus()
+    desk.keyboard.press("Enter")
+    ear = desk.get_by_role("button", name="Ear, 320 240 px")
+    expect(ear).to_be_visible()
+    desk.keyboard.press("ArrowLeft")
+    expect(desk.get_by_role("button", name="Ear, 319 240 px")).to_be_visible()
+    desk.get_by_role("button", name="Erase this photograph").click()
+    desk.get_by_role("button", name="Erase it").click()
+    expect(pictures).to_have_count(1)
+
+
 def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
     file = tmp_path / "side.jpg"
     file.write_bytes(b"not a picture at all")

@@ -22,11 +22,11 @@ from ..core.units import LengthUnit
 from ..core.workstation.shelf import ShelfKind
 from ..services.accounts import LEAST_PASSWORD
 from ..services.models import Entry, Member, PhotoHead, ReportHead, ShelfItem, VisitLine
+from ..services.photo_views import PhotoView
 from ..services.workup import (
     CareView,
     JointView,
     Measured,
-    PhotoView,
     RhythmView,
     RowView,
     Workup,

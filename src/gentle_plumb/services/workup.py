@@ -10,7 +10,7 @@ from ..core.fit import CHECKS, Case, FitResult, FitRow, fit, limit_text, terms_t
 from ..core.fit.result import Posture, Status
 from ..core.intake import CARE, Ticked, ticked_signs
 from ..core.pace import RHYTHMS, DayTotals, day_totals
-from ..core.photo import PhotoReading, Reading, Warn, read_photo
+from ..core.photo import read_photo
 from ..core.record import (
     PhotoFile,
     StepProgress,
@@ -28,6 +28,7 @@ from ..core.record.to_case import Entries, readings_of
 from ..core.units import LengthUnit, format_difference, format_length
 from ..core.workstation import Settings
 from .models import Working
+from .photo_views import PhotoView, degrees_text, photo_view
 
 DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("back", "up"),
               "seat_depth": ("longer", "shorter")}  # fmt: skip
@@ -104,35 +105,6 @@ class JointView:
     found_off: bool
     aim: str | None
     aim_off: bool
-
-
-@dataclass(frozen=True, kw_only=True)
-class ReadingView:
-    """One thing read from a photograph, in words."""
-
-    id: str
-    label: str
-    value: str | None
-    error: str | None
-    pixel_error: str | None
-    slip_error: str | None
-    reason: str | None
-
-
-@dataclass(frozen=True, kw_only=True)
-class PhotoView:
-    """A photograph as it is shown: what was read from it, and what the camera did."""
-
-    id: str
-    width: int
-    height: int
-    view: str
-    posture: str
-    when: str
-    mm_per_px: float | None
-    camera: str | None
-    readings: list[ReadingView]
-    warnings: list[Warn]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -249,37 +221,6 @@ def _dial(row: FitRow, unit: LengthUnit, offset: float | None) -> str | None:
     return format_length(row.setting - offset, unit)
 
 
-def _reading_view(reading: Reading, unit: LengthUnit) -> ReadingView:
-    def text(value: float | None, fine: bool = False) -> str | None:
-        if value is None:
-            return None
-        if reading.unit == "mm":
-            return format_length(value, unit, with_unit=True)
-        return f"{value:.1f}°" if fine else f"{_degrees(value)}°"
-
-    known = reading.value is not None
-    return ReadingView(
-        id=reading.id,
-        label=reading.label,
-        value=text(reading.value),
-        error=text(reading.error) if known else None,
-        pixel_error=text(reading.pixel_error, fine=True) if known else None,
-        slip_error=text(reading.slip_error, fine=True) if known else None,
-        reason=reading.reason,
-    )
-
-
-def _photo_view(read: PhotoReading, unit: LengthUnit) -> PhotoView:
-    photo, camera = read.photo, read.camera_mm
-    return PhotoView(
-        id=photo.id, width=photo.width, height=photo.height, view=photo.view,
-        posture=photo.posture, when=photo.when, mm_per_px=read.mm_per_px,
-        camera=f"{camera / 1000:.1f} m" if camera is not None else None,
-        readings=[_reading_view(one, unit) for one in read.readings],
-        warnings=list(read.warnings),
-    )  # fmt: skip
-
-
 def _cares(values: Entries) -> list[CareView]:
     return [
         CareView(id=care.id, label=care.label, limit=care.limit, ask=care.ask,
@@ -332,10 +273,6 @@ def _measured(case: Case, values: Entries, unit: LengthUnit) -> list[Measured]:
     return found
 
 
-def _degrees(value: float) -> str:
-    return f"{value:.0f}".replace("-0", "0").replace("-", "−")
-
-
 def _why_not_standing(result: FitResult, unit: LengthUnit) -> str | None:
     if result.standing.possible:
         return None
@@ -356,10 +293,10 @@ def _joints(result: FitResult) -> list[JointView]:
                 JointView(
                     posture=posture.posture,
                     label=after.label,
-                    band=f"{_degrees(after.low)} to {_degrees(after.high)}°",
-                    found=f"{_degrees(before.angle)}°" if before.angle is not None else None,
+                    band=f"{degrees_text(after.low)} to {degrees_text(after.high)}°",
+                    found=f"{degrees_text(before.angle)}°" if before.angle is not None else None,
                     found_off=bool(before.over),
-                    aim=f"{_degrees(after.angle)}°" if after.angle is not None else None,
+                    aim=f"{degrees_text(after.angle)}°" if after.angle is not None else None,
                     aim_off=bool(after.over),
                 )
             )
@@ -414,7 +351,7 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
         steps=list(progress(values, result, order, signed=signed).values()),
         findings=found,
         strain=list(strain_by_region(found)),
-        photos=[_photo_view(one, unit) for one in read],
+        photos=[photo_view(one, unit) for one in read],
         signs=ticked_signs(values),
         cares=_cares(values),
         felt=[one.text for one in facts.felt],

@@ -2,9 +2,9 @@ import { type FormEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useFields, type useShelfChanges } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
-import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
-import { words } from "./shelf-page";
+import { NameAndPlace } from "@/shared/ui/name-and-place";
+import { words } from "./words";
 
 /** One of the practice's own things: renamed, moved, taken off. */
 export function ItemRow({
@@ -53,19 +53,7 @@ export function ItemRow({
         says="Visits keep what they took from it, whatever happens here."
       >
         <form onSubmit={save} className="space-y-4">
-          <LabelledInput
-            label="Name"
-            required
-            maxLength={200}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
-          <LabelledInput
-            label="Where it stands"
-            maxLength={200}
-            value={place}
-            onChange={(event) => setPlace(event.target.value)}
-          />
+          <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
           <div className="flex gap-2">
             <Button type="submit" look="next" disabled={changes.change.isPending}>
               Keep the change

@@ -1,8 +1,8 @@
 import { type FormEvent, type ReactNode, useState } from "react";
 import { useShelf, useShelfChanges } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
-import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
+import { NameAndPlace } from "@/shared/ui/name-and-place";
 import { Notice } from "@/shared/ui/notice";
 import { applies, type Field, useVisitState } from "../../visit-context";
 
@@ -141,19 +141,7 @@ export function KeepOnShelf({
         says={`${many} values go with it.`}
       >
         <form onSubmit={submit} className="space-y-4">
-          <LabelledInput
-            label="Name"
-            required
-            maxLength={200}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
-          <LabelledInput
-            label="Where it stands"
-            maxLength={200}
-            value={place}
-            onChange={(event) => setPlace(event.target.value)}
-          />
+          <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
           {add.isError && <Notice role="alert">{add.error.message}</Notice>}
           <Button type="submit" look="next" disabled={add.isPending}>
             Keep it

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { FieldRow } from "../../field-row";
+import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
 import { memberField, useVisitState } from "../../visit-context";
 
@@ -137,17 +138,7 @@ function Detail({ found }: { found: Found }) {
   ];
   return (
     <div className="pb-3 pl-7 text-sm">
-      <dl className="grid grid-cols-[72px_1fr] gap-x-2 gap-y-1">
-        {lines.map(
-          ([name, words]) =>
-            words && (
-              <div key={name} className="contents">
-                <dt className="text-soft">{name}</dt>
-                <dd className="figures">{words}</dd>
-              </div>
-            ),
-        )}
-      </dl>
+      <Lines of={lines} />
       {found.own ? <Own id={found.id.replace(/^own-/, "")} /> : <Decide found={found} />}
     </div>
   );

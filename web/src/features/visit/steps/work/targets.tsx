@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { FieldRow } from "../../field-row";
+import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
 import { RowMark } from "../../row-mark";
 import { useVisitState } from "../../visit-context";
@@ -197,17 +198,7 @@ function TargetDetail({ row }: { row: Row }) {
   return (
     <div className="px-1 pb-3 pl-8 text-sm">
       <p className="mb-1">{row.target === null ? row.reason : row.why}</p>
-      <dl className="grid grid-cols-[84px_1fr] gap-x-2 gap-y-0.5">
-        {lines.map(
-          ([name, words]) =>
-            words && (
-              <div key={name} className="contents">
-                <dt className="text-soft">{name}</dt>
-                <dd className="figures">{words}</dd>
-              </div>
-            ),
-        )}
-      </dl>
+      <Lines of={lines} />
       {OVERRULABLE.has(`${row.posture}.${row.key}`) &&
         (asking ? (
           <div className="mt-2 space-y-2">

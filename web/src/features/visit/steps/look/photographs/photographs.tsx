@@ -7,6 +7,7 @@ import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "../../../field-row";
 import { StageInstead } from "../../../stage-instead";
 import { memberField, useVisitState } from "../../../visit-context";
+import { CameraDialog } from "./camera-dialog";
 import { Compare } from "./compare";
 import { Placing } from "./placing";
 import { pointsOf, type Shot, useShots } from "./points";
@@ -167,15 +168,21 @@ function Add({
 }) {
   const choose = useRef<HTMLInputElement>(null);
   const shoot = useRef<HTMLInputElement>(null);
-  const take = (files: FileList | null) => {
-    const file = files?.[0];
+  const [live, setLive] = useState(false);
+  const take = (file: File | undefined) => {
+    setLive(false);
     if (file)
       add.mutate({ id: crypto.randomUUID(), file }, { onSuccess: (kept) => onAdded(kept.id) });
   };
+  /** A tablet's own camera app takes the better picture; else the camera is shown here. */
+  const openCamera = () =>
+    matchMedia("(pointer: coarse)").matches || !navigator.mediaDevices
+      ? shoot.current?.click()
+      : setLive(true);
   return (
     <div>
       <div className="grid grid-cols-2 gap-2">
-        <Button onClick={() => shoot.current?.click()} disabled={add.isPending}>
+        <Button onClick={openCamera} disabled={add.isPending}>
           <Camera size={18} aria-hidden="true" /> Camera
         </Button>
         <Button onClick={() => choose.current?.click()} disabled={add.isPending}>
@@ -196,11 +203,12 @@ function Add({
           tabIndex={-1}
           {...rest}
           onChange={(event) => {
-            take(event.target.files);
+            take(event.target.files?.[0]);
             event.target.value = "";
           }}
         />
       ))}
+      <CameraDialog open={live} onOpenChange={setLive} onTaken={take} />
       <p className="mt-1 min-h-5 text-sm text-soft" role="status">
         {add.isPending
           ? add.failureCount

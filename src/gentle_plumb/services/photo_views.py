@@ -1,0 +1,74 @@
+"""A photograph and its readings, in words and numbers ready to be shown."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..core.photo import PhotoReading, Reading, Warn
+from ..core.units import LengthUnit, format_length
+
+
+def degrees_text(value: float) -> str:
+    """Whole degrees with a true minus, never minus nought."""
+    return f"{value:.0f}".replace("-0", "0").replace("-", "−")
+
+
+@dataclass(frozen=True, kw_only=True)
+class ReadingView:
+    """One thing read from a photograph, in words."""
+
+    id: str
+    label: str
+    value: str | None
+    error: str | None
+    pixel_error: str | None
+    slip_error: str | None
+    reason: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class PhotoView:
+    """A photograph as it is shown: what was read from it, and what the camera did."""
+
+    id: str
+    width: int
+    height: int
+    view: str
+    posture: str
+    when: str
+    mm_per_px: float | None
+    camera: str | None
+    readings: list[ReadingView]
+    warnings: list[Warn]
+
+
+def _reading_view(reading: Reading, unit: LengthUnit) -> ReadingView:
+    def text(value: float | None, fine: bool = False) -> str | None:
+        if value is None:
+            return None
+        if reading.unit == "mm":
+            return format_length(value, unit, with_unit=True)
+        return f"{value:.1f}°" if fine else f"{degrees_text(value)}°"
+
+    known = reading.value is not None
+    return ReadingView(
+        id=reading.id,
+        label=reading.label,
+        value=text(reading.value),
+        error=text(reading.error) if known else None,
+        pixel_error=text(reading.pixel_error, fine=True) if known else None,
+        slip_error=text(reading.slip_error, fine=True) if known else None,
+        reason=reading.reason,
+    )
+
+
+def photo_view(read: PhotoReading, unit: LengthUnit) -> PhotoView:
+    """A photograph and what was read from it, in words of this unit."""
+    photo, camera = read.photo, read.camera_mm
+    return PhotoView(
+        id=photo.id, width=photo.width, height=photo.height, view=photo.view,
+        posture=photo.posture, when=photo.when, mm_per_px=read.mm_per_px,
+        camera=f"{camera / 1000:.1f} m" if camera is not None else None,
+        readings=[_reading_view(one, unit) for one in read.readings],
+        warnings=list(read.warnings),
+    )  # fmt: skip
