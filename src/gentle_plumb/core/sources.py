@@ -192,8 +192,8 @@ SOURCES: dict[str, Source] = {
     ),
     "house-severity": Source(
         kind="house",
-        title="Severity: marked from 15 load minutes a day, strong from 60",
-        note="A quarter of an hour and an hour in full load: easy to say to a client.",
+        title="Severity: marked from 30 load minutes a day, strong from 120",
+        note="Half an hour and two hours in full load: two degrees and eight degrees of a full day.",
     ),
     "geometry": Source(
         kind="geometry",

@@ -9,8 +9,8 @@ State = Literal["holds", "off", "not assessable"]
 Severity = Literal["slight", "marked", "strong"]
 Verdict = Literal["accepted", "dismissed"]
 
-MARKED_MIN = 15.0
-STRONG_MIN = 60.0
+MARKED_MIN = 30.0
+STRONG_MIN = 120.0
 """Load minutes a day from which a finding is marked, and strong. Source: house-severity."""
 
 
@@ -58,7 +58,7 @@ class Finding:
 def grade(minutes: float | None, *, safety: bool = False) -> Severity | None:
     """How severe: by load minutes a day; what is unsafe is strong at any length of time.
 
-    >>> grade(14), grade(15), grade(75), grade(None, safety=True)
+    >>> grade(29), grade(30), grade(120), grade(None, safety=True)
     ('slight', 'marked', 'strong', 'strong')
 
     """

@@ -69,7 +69,7 @@ WORDS: dict[str, Words] = {
 }  # fmt: skip
 
 FAR_OFF_MM = 100.0
-FAR_OFF = {"distance": 300.0, "lumbar": 60.0, "armrest": 60.0, "tilt": 20.0}
+FAR_OFF = {"distance": 300.0, "lumbar": 60.0, "armrest": 60.0, "tilt": 60.0}
 """How far outside its band a setting counts in full where no joint pays, mm (tilt in degrees).
 Source: house-severity."""
 

@@ -241,21 +241,23 @@ function fanned(
     const mine = marks
       .filter((mark) => LEFT.has(mark.id) === left && points[mark.id])
       .sort((a, b) => (points[a.id]?.y ?? 0) - (points[b.id]?.y ?? 0));
-    const done: Point[] = [];
+    const done: (Point & { wide: number })[] = [];
     for (const mark of mine) {
       const point = points[mark.id];
       if (!point) continue;
       let y = point.y + 4 * perPx;
       const x = point.x + (left ? -14 : 14) * perPx;
+      const wide = 6.8 * perPx * mark.label.length;
       for (const other of done)
         if (
-          Math.abs(other.x - x) < 150 * perPx &&
-          y < other.y + 15 * perPx &&
-          y > other.y - 15 * perPx
+          Math.abs(other.y - y) < 15 * perPx &&
+          (left
+            ? Math.max(other.x - other.wide, x - wide) < Math.min(other.x, x)
+            : Math.max(other.x, x) < Math.min(other.x + other.wide, x + wide))
         )
           y = other.y + 15 * perPx;
       labels[mark.id] = { x, y };
-      done.push({ x, y });
+      done.push({ x, y, wide });
     }
   }
   return labels;
