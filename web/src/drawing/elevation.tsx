@@ -44,28 +44,34 @@ export const Elevation = memo(function Elevation({
         </pattern>
       </defs>
       {scene.marks.map((mark, index) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: marks have no identity of their own
-        <Inked key={index} mark={mark} inks={inks} active={active} onPick={onPick} />
+        // marks have no identity of their own
+        <Inked
+          // biome-ignore lint/suspicious/noArrayIndexKey: see above
+          key={index}
+          mark={mark}
+          ink={inks[mark.role]}
+          lit={mark.part !== "" && mark.part === active && mark.role.startsWith("flag-")}
+          onPick={onPick}
+        />
       ))}
     </svg>
   );
 });
 
-function Inked({
+/** One mark; one that is the same as before is not drawn again. */
+const Inked = memo(function Inked({
   mark,
-  inks,
-  active,
+  ink,
+  lit,
   onPick,
 }: {
   mark: Mark;
-  inks: Inks;
-  active: string | null;
+  ink: Schemas["Ink"] | undefined;
+  lit: boolean;
   onPick: (part: string, posture: string) => void;
 }) {
-  const ink = inks[mark.role];
   if (!ink) return null;
-  const lit = mark.part !== "" && mark.part === active;
-  const style = inkStyle(ink, mark.kind === "text", lit && mark.role.startsWith("flag-"));
+  const style = inkStyle(ink, mark.kind === "text", lit);
   if (mark.kind === "text")
     return (
       <text x={mark.x} y={mark.y} textAnchor={mark.anchor} style={style} pointerEvents="none">
@@ -97,4 +103,4 @@ function Inked({
       onKeyDown={press}
     />
   );
-}
+});

@@ -77,6 +77,7 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
     if joint is not None and joint.angle is not None and over:
         degrees = f" ({joint.label.lower()} {joint.angle:.0f}°)".replace("-", "−")
     apart = _amount(abs(row.found - row.target), row, unit)
+    whose = "their" if words.thing.endswith("s") else "its"
     evidence = [f"As found {at}, target {_amount(row.target, row, unit)}"]
     if degrees and joint is not None:
         evidence.append(
@@ -87,7 +88,7 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words) -> Findin
     weight = 1.0 if over else min(1.0, outside / FAR_OFF.get(row.key, FAR_OFF_MM))
     return _loaded(
         facts, bare, why=effect,
-        cause=f"{words.thing} {apart} {_side(row, under)} its target: {effect}{degrees}.",
+        cause=f"{words.thing} {apart} {_side(row, under)} {whose} target: {effect}{degrees}.",
         instruction=_instruction(row, words, unit),
         left="; ".join(limit_text(limit, unit) for limit in row.limits) or None,
         joint=JOINT_OF.get(row.key, "") if over else "",
