@@ -98,6 +98,8 @@ class FakeRecords:
                     practitioner=self.accounts.people[visit.member_id].name,
                     changed_at=max((e.changed_at for e in entries.values()), default=None),
                     follow_up=follow.value if follow else None,
+                    signs={path: e.value for path, e in entries.items()
+                           if path.startswith(("ask.sign.", "ask.warning"))},
                     signed_at=reports[-1].signed_at if reports else None,
                     signed_revision=reports[-1].revision if reports else None,
                 )

@@ -151,6 +151,20 @@ def test_a_version_is_signed_once_and_kept_byte_for_byte(ports, started, clock):
     assert (working.versions, working.signed_revision) == (2, 4)
 
 
+def test_a_line_tells_what_is_said_of_warning_signs(ports, started, clock):
+    office, _, visit = started
+    for path, value in (("ask.sign.fever", "yes"), ("ask.sign.fever.done", None),
+                        ("ask.warning", "none"), ("ask.reason", "Neck")):  # fmt: skip
+        ports[1].write(office.practice.id, change(visit, office.owner, path=path, typed=value or "",
+                                                  value=value), clock())  # fmt: skip
+    (line,) = ports[1].visits(office.practice.id)
+    assert line.signs == {
+        "ask.sign.fever": "yes",
+        "ask.sign.fever.done": None,
+        "ask.warning": "none",
+    }
+
+
 CONSENT = "ask.consent.photographs"
 
 

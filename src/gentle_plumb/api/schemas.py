@@ -11,7 +11,7 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 from ..core.drawing.inks import Ink
 from ..core.drawing.marks import Mark, Scene
 from ..core.findings import Finding, Strain
-from ..core.intake import Consent, Region, Sign, Ticked
+from ..core.intake import URGENCY, Consent, Region, Sign, Ticked, ticked_signs
 from ..core.observed import Habit, RoomItem
 from ..core.photo import Landmark
 from ..core.record import Field as RecordField
@@ -183,10 +183,15 @@ class VisitLineOut(BaseModel):
     changed_at: datetime | None
     follow_up: str | None
     state: Literal["new", "draft", "signed", "changed"]
+    sign: str | None
 
     @classmethod
     def of(cls, line: VisitLine) -> VisitLineOut:
-        """From the record; ``changed`` is signed, then changed again."""
+        """From the record; ``changed`` is signed, then changed again.
+
+        ``sign`` is what the gravest warning sign asks for that nobody has written an answer to.
+        """
+        waiting = [one for one in ticked_signs(line.signs) if one.done is None]
         if line.signed_at is not None:
             same = line.signed_revision == line.visit.revision
             state: Literal["new", "draft", "signed", "changed"] = "signed" if same else "changed"
@@ -197,6 +202,7 @@ class VisitLineOut(BaseModel):
             work=line.client.work, practitioner=line.practitioner,
             started_on=line.visit.started_on, changed_at=line.changed_at,
             follow_up=line.follow_up, state=state,
+            sign=URGENCY[waiting[0].urgency] if waiting else None,
         )  # fmt: skip
 
 

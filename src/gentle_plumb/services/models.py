@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date, datetime
 from typing import Any, Literal
@@ -197,12 +198,13 @@ class Report(ReportHead):
 
 @dataclass(frozen=True, kw_only=True)
 class VisitLine:
-    """A visit in a list."""
+    """A visit in a list; ``signs`` are its entries about warning signs."""
 
     visit: Visit
     client: Client
     practitioner: str
     changed_at: datetime | None
     follow_up: str | None
+    signs: Mapping[str, float | str | None]
     signed_at: datetime | None
     signed_revision: int | None

@@ -166,6 +166,13 @@ class SqlRecords:
             .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == "report.follow_up")
             .scalar_subquery()
         )
+        signs = (
+            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
+            .where(EntryRow.visit_id == VisitRow.id)
+            .where(or_(EntryRow.path.startswith("ask.sign.", autoescape=True),
+                       EntryRow.path.in_(("ask.warning", "ask.warning_done"))))
+            .scalar_subquery()
+        )  # fmt: skip
         # numbers, revisions and dates of versions rise together: the greatest is the latest
         signed = (
             select(
@@ -177,7 +184,7 @@ class SqlRecords:
             .subquery()
         )
         query = (
-            select(VisitRow, ClientRow, MemberRow.name, changed, follow_up,
+            select(VisitRow, ClientRow, MemberRow.name, changed, follow_up, signs,
                    signed.c.signed_at, signed.c.revision)
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .join(MemberRow, MemberRow.id == VisitRow.member_id)
@@ -193,10 +200,11 @@ class SqlRecords:
                     practitioner=name,
                     changed_at=at,
                     follow_up=follow,
+                    signs=said or {},
                     signed_at=signed_at,
                     signed_revision=revision,
                 )
-                for visit, client, name, at, follow, signed_at, revision in db.execute(query)
+                for visit, client, name, at, follow, said, signed_at, revision in db.execute(query)
             ]
 
     def open(

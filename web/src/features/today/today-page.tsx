@@ -36,11 +36,11 @@ export function TodayPage() {
           <p className="mb-2 text-sm text-soft">{group.says}</p>
           <table className="w-full table-fixed border-collapse">
             <colgroup>
-              <col className="w-[24%]" />
+              <col className="w-[17%]" />
               <col />
               <col className="w-24" />
               <col className="w-36" />
-              <col className="w-44" />
+              <col className="w-64" />
             </colgroup>
             <thead className="sr-only">
               <tr>
@@ -79,7 +79,14 @@ function VisitRow({ line }: { line: Line }) {
       <td className="pr-4 text-soft">{line.work}</td>
       <td className="figures">{shortDate(line.started_on)}</td>
       <td className="text-soft">{line.practitioner}</td>
-      <td className="whitespace-nowrap text-right text-sm">{STATE_WORDS[line.state]}</td>
+      <td className="text-right text-sm">
+        {line.sign && (
+          <span className="mr-2 border-4 border-double border-ink bg-deep px-2 py-0.5 font-semibold whitespace-nowrap">
+            {line.sign}
+          </span>
+        )}
+        <span className="whitespace-nowrap">{STATE_WORDS[line.state]}</span>
+      </td>
     </tr>
   );
 }

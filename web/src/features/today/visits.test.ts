@@ -5,8 +5,14 @@ import { groupVisits, shortDate } from "./visits";
 const NOW = new Date("2026-11-25T09:00:00Z");
 
 function line(client: string, state: Schemas["VisitLineOut"]["state"], follow_up: string | null) {
-  return { client, state, follow_up } as Schemas["VisitLineOut"];
+  return { client, state, follow_up, sign: null } as Schemas["VisitLineOut"];
 }
+
+test("a warning sign nobody has answered comes first", () => {
+  const signed = { ...line("Sign", "draft", null), sign: "See a clinician first" };
+  const [open] = groupVisits([line("Draft", "draft", null), signed], NOW);
+  expect(open?.lines.map((one) => one.client)).toEqual(["Sign", "Draft"]);
+});
 
 test("visits by what they wait for; a follow-up counts within two weeks and once signed", () => {
   const groups = groupVisits(

@@ -22,7 +22,9 @@ export function groupVisits(lines: readonly Line[], today = new Date()) {
   const due = lines.filter(
     (line) => line.follow_up !== null && line.follow_up <= soon && line.state === "signed",
   );
-  const open = lines.filter((line) => line.state !== "signed");
+  const open = lines
+    .filter((line) => line.state !== "signed")
+    .sort((a, b) => Number(b.sign !== null) - Number(a.sign !== null));
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
   return [
     { title: "To be finished", says: "Begun and not signed, or changed since.", lines: open },

@@ -2125,6 +2125,8 @@ export interface components {
              * @enum {string}
              */
             state: "new" | "draft" | "signed" | "changed";
+            /** Sign */
+            sign: string | null;
         };
         /**
          * VisitOut

@@ -314,6 +314,6 @@ LOOK: tuple[Field, ...] = (
     *_with(_ROOM, section="room"),
     words("look.workstation", "Workstation", "Shared workstation", section="pieces",
           help="The kept workstation these pieces came from."),
-    words("look.note", "Notes", "Notes of this visit", section="habits"),
+    words("look.note", "Notes", "Notes of this visit", section="habits", health=True),
 )  # fmt: skip
 """All of Look."""

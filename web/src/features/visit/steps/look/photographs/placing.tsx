@@ -168,7 +168,7 @@ export function Placing({
               onKeyDown={(event) => press(event, mark.id)}
               style={{ cursor: readOnly ? "default" : "grab", outline: "none" }}
             >
-              <circle cx={point.x} cy={point.y} r={20 * perPx} fill="transparent" />
+              <circle cx={point.x} cy={point.y} r={22 * perPx} fill="transparent" />
               <circle
                 cx={point.x}
                 cy={point.y}
