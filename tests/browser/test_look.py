@@ -136,6 +136,18 @@ def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, progr
     expect(pictures).to_have_count(1)
 
 
+def test_a_note_is_made_from_any_step(desk: Page, program):
+    open_step(desk, program, "Pia", "pace")
+    desk.locator("h1").click()
+    desk.keyboard.press("m")
+    note = desk.get_by_label("Notes of this visit")
+    note.fill("Kettle beside the laptop.")
+    desk.keyboard.press("Escape")
+    kept(desk)
+    assert entry(desk, program, "look.note", "Pia")["typed"] == "Kettle beside the laptop."
+    assert desk.url.endswith("/pace")
+
+
 def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
     file = tmp_path / "side.jpg"
     file.write_bytes(b"not a picture at all")

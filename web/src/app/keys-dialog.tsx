@@ -8,6 +8,7 @@ const KEYS: [string, string][] = [
   ["p", "People"],
   ["1 … 7", "In a visit: the step on the cord"],
   ["n", "In a visit: the next thing"],
+  ["m", "In a visit: a note or a picture, wherever you are"],
   ["u", "Centimetres, millimetres, inches in turn"],
   ["o", "Seated over standing, and back"],
   ["f", "Drawn as found, as aimed at, as left"],

@@ -248,7 +248,7 @@ def _angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Find
         return None
     view = VIEWS[photo.photo.view].lower()
     posture = photo.photo.posture
-    bare = _bare(rule, subject, f"{rule.id}_{posture}", posture=posture)
+    bare = _bare(rule, subject, f"{rule.id}_{posture}", posture=posture, photo=photo.photo.id)
     if reading.value is None:
         return bare(state="not assessable", reason=reading.reason)
     band = _limits(rule.least, rule.most, lambda end: _photo_value(end, reading, facts.unit))

@@ -1,5 +1,5 @@
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
-import { CircleHelp, Moon, Sun, Undo2 } from "lucide-react";
+import { CircleHelp, Moon, NotebookPen, Sun, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import type { Schemas, Unit } from "@/shared/api/client";
 import { useFields, useMe, useVisit, useWorked, type View } from "@/shared/api/queries";
@@ -8,6 +8,7 @@ import { changeSettings, useSettings, useUnit } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import { Keys } from "../../app/keys-dialog";
 import { Cord } from "./cord";
+import { Jotting } from "./jotting";
 import { KeptLine } from "./kept-line";
 import { useKeeper } from "./saving/use-keeper";
 import { SignsBanner } from "./signs-banner";
@@ -93,6 +94,7 @@ function OpenVisit({
   const [chosenMode, setMode] = useState<View["mode"] | null>(null);
   const [chosenShow, setShow] = useState<{ step: StepId; show: View["show"] } | null>(null);
   const [help, setHelp] = useState(false);
+  const [jotting, setJotting] = useState(false);
   const [habits, setHabits] = useState(false);
   const [stageRoom, setStageRoom] = useState<HTMLElement | null>(null);
   const [taken, takeStage] = useState(false);
@@ -141,6 +143,7 @@ function OpenVisit({
         ...steps,
         u: nextUnit,
         z: undo,
+        m: () => setJotting(me?.role !== "reader"),
         o: () => setMode((last) => (last === "overlay" ? null : "overlay")),
         f: () => setShow({ step, show: shows[(shows.indexOf(show) + 1) % 3] ?? "found" }),
         n: () => document.querySelector<HTMLElement>("[data-next]")?.click(),
@@ -148,7 +151,7 @@ function OpenVisit({
         c: () => void navigate({ to: "/clients" }),
         "?": () => setHelp(true),
       };
-    }, [go, nextUnit, undo, navigate, step, show]),
+    }, [go, nextUnit, undo, navigate, step, show, me?.role]),
   );
 
   const state: VisitState = {
@@ -194,6 +197,13 @@ function OpenVisit({
           {state.readOnly && <p className="text-soft">You may read here, not change.</p>}
           <KeptLine snapshot={snapshot} keeper={keeper} />
           <div className="flex">
+            <Tool
+              label="A note or a picture (m)"
+              onClick={() => setJotting(true)}
+              disabled={state.readOnly}
+            >
+              <NotebookPen size={18} />
+            </Tool>
             <Tool label="Take the last change back (z)" onClick={undo} disabled={state.readOnly}>
               <Undo2 size={18} />
             </Tool>
@@ -236,6 +246,7 @@ function OpenVisit({
         </div>
       </div>
       <Keys open={help} onOpenChange={setHelp} />
+      <Jotting open={jotting} onOpenChange={setJotting} />
     </VisitContext.Provider>
   );
 }

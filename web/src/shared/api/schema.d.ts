@@ -901,7 +901,7 @@ export interface components {
          *     was found, ``why`` what it does, ``instruction`` what to do, ``left`` what the equipment leaves
          *     undone. ``over_deg`` is how far a joint is outside its band. ``minutes`` is how far off times
          *     how long a day, ``sum`` that arithmetic in words; both None where hours are not recorded.
-         *     ``evidence`` is what was seen or measured; ``felt`` what the client feels in that region and
+         *     ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``felt`` what the client feels in that region and
          *     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
          *     practitioner's.
          */
@@ -966,6 +966,8 @@ export interface components {
              * @default []
              */
             evidence: string[];
+            /** Photo */
+            photo?: string | null;
             /**
              * Felt
              * @default []

@@ -121,7 +121,7 @@ function One({ found, open, onToggle }: { found: Found; open: boolean; onToggle:
 }
 
 function Detail({ found }: { found: Found }) {
-  const { catalogue } = useVisitState();
+  const { catalogue, go } = useVisitState();
   const lines: [string, string | null | undefined][] = [
     ["Found", found.cause],
     ["Matters", found.cause.includes(found.why) ? null : found.why],
@@ -139,6 +139,19 @@ function Detail({ found }: { found: Found }) {
   return (
     <div className="pb-3 pl-7 text-sm">
       <Lines of={lines} />
+      {found.photo && (
+        <button
+          type="button"
+          onClick={() => go("look", "Photos")}
+          className="mt-2 block border border-ink/40"
+        >
+          <img
+            src={`/api/photos/${found.photo}.jpg`}
+            alt="The photograph it was read from; opens Photos"
+            className="h-28"
+          />
+        </button>
+      )}
       {found.own ? <Own id={found.id.replace(/^own-/, "")} /> : <Decide found={found} />}
     </div>
   );

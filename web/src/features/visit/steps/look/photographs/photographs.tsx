@@ -1,13 +1,13 @@
-import { Camera, ImagePlus, Trash2 } from "lucide-react";
-import { useRef, useState } from "react";
-import { useAddPhoto, useDropPhoto } from "@/shared/api/queries";
+import { Trash2 } from "lucide-react";
+import { useState } from "react";
+import { useDropPhoto } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "../../../field-row";
 import { StageInstead } from "../../../stage-instead";
 import { memberField, useVisitState } from "../../../visit-context";
-import { CameraDialog } from "./camera-dialog";
+import { AddPicture } from "./add-picture";
 import { Compare } from "./compare";
 import { Placing } from "./placing";
 import { pointsOf, type Shot, useShots } from "./points";
@@ -17,9 +17,8 @@ const SAID = ["view", "posture", "when", "known", "camera", "note"];
 
 /** Photographs: taken in, points placed by hand, angles read from them with their errors. */
 export function Photographs() {
-  const { visit, catalogue, cells, worked, readOnly, go } = useVisitState();
+  const { catalogue, cells, worked, readOnly, go } = useVisitState();
   const shots = useShots();
-  const add = useAddPhoto(visit.id);
   const [chosen, setChosen] = useState<string | null>(null);
   const [mark, setMark] = useState<string | null>(null);
   const [comparing, setComparing] = useState(false);
@@ -48,7 +47,7 @@ export function Photographs() {
           )}
         </Notice>
       )}
-      {consent && !readOnly && <Add add={add} onAdded={setChosen} />}
+      {consent && !readOnly && <AddPicture onAdded={setChosen} />}
       {shots.length === 0 && consent && (
         <p className="mt-3 text-soft">
           From the side and from behind, about 3 m away, the camera level with the seat. Put
@@ -154,72 +153,6 @@ export function Photographs() {
           })}
           {!readOnly && <Drop id={now.id} onDropped={() => setChosen(null)} />}
         </div>
-      )}
-    </div>
-  );
-}
-
-function Add({
-  add,
-  onAdded,
-}: {
-  add: ReturnType<typeof useAddPhoto>;
-  onAdded: (id: string) => void;
-}) {
-  const choose = useRef<HTMLInputElement>(null);
-  const shoot = useRef<HTMLInputElement>(null);
-  const [live, setLive] = useState(false);
-  const take = (file: File | undefined) => {
-    setLive(false);
-    if (file)
-      add.mutate({ id: crypto.randomUUID(), file }, { onSuccess: (kept) => onAdded(kept.id) });
-  };
-  /** A tablet's own camera app takes the better picture; else the camera is shown here. */
-  const openCamera = () =>
-    matchMedia("(pointer: coarse)").matches || !navigator.mediaDevices
-      ? shoot.current?.click()
-      : setLive(true);
-  return (
-    <div>
-      <div className="grid grid-cols-2 gap-2">
-        <Button onClick={openCamera} disabled={add.isPending}>
-          <Camera size={18} aria-hidden="true" /> Camera
-        </Button>
-        <Button onClick={() => choose.current?.click()} disabled={add.isPending}>
-          <ImagePlus size={18} aria-hidden="true" /> A file
-        </Button>
-      </div>
-      {[
-        { ref: shoot, label: "Picture from the camera", capture: "environment" as const },
-        { ref: choose, label: "Picture from a file" },
-      ].map(({ ref, label, ...rest }) => (
-        <input
-          key={label}
-          ref={ref}
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          aria-label={label}
-          className="sr-only"
-          tabIndex={-1}
-          {...rest}
-          onChange={(event) => {
-            take(event.target.files?.[0]);
-            event.target.value = "";
-          }}
-        />
-      ))}
-      <CameraDialog open={live} onOpenChange={setLive} onTaken={take} />
-      <p className="mt-1 min-h-5 text-sm text-soft" role="status">
-        {add.isPending
-          ? add.failureCount
-            ? "Waiting for the server; the picture is sent again."
-            : "Sending the picture …"
-          : "Turned upright, hidden metadata removed, 25 MB at most."}
-      </p>
-      {add.isError && (
-        <Notice role="alert" className="mt-1 text-sm">
-          {add.error.message}
-        </Notice>
       )}
     </div>
   );

@@ -1,0 +1,70 @@
+import { Camera, ImagePlus } from "lucide-react";
+import { useRef, useState } from "react";
+import { useAddPhoto } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitState } from "../../../visit-context";
+import { CameraDialog } from "./camera-dialog";
+
+/** A picture from the camera or a file, sent at once and again until it is there. */
+export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
+  const { visit } = useVisitState();
+  const add = useAddPhoto(visit.id);
+  const choose = useRef<HTMLInputElement>(null);
+  const shoot = useRef<HTMLInputElement>(null);
+  const [live, setLive] = useState(false);
+  const take = (file: File | undefined) => {
+    setLive(false);
+    if (file)
+      add.mutate({ id: crypto.randomUUID(), file }, { onSuccess: (kept) => onAdded(kept.id) });
+  };
+  /** A tablet's own camera app takes the better picture; else the camera is shown here. */
+  const openCamera = () =>
+    matchMedia("(pointer: coarse)").matches || !navigator.mediaDevices
+      ? shoot.current?.click()
+      : setLive(true);
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-2">
+        <Button onClick={openCamera} disabled={add.isPending}>
+          <Camera size={18} aria-hidden="true" /> Camera
+        </Button>
+        <Button onClick={() => choose.current?.click()} disabled={add.isPending}>
+          <ImagePlus size={18} aria-hidden="true" /> A file
+        </Button>
+      </div>
+      {[
+        { ref: shoot, label: "Picture from the camera", capture: "environment" as const },
+        { ref: choose, label: "Picture from a file" },
+      ].map(({ ref, label, ...rest }) => (
+        <input
+          key={label}
+          ref={ref}
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          aria-label={label}
+          className="sr-only"
+          tabIndex={-1}
+          {...rest}
+          onChange={(event) => {
+            take(event.target.files?.[0]);
+            event.target.value = "";
+          }}
+        />
+      ))}
+      <CameraDialog open={live} onOpenChange={setLive} onTaken={take} />
+      <p className="mt-1 min-h-5 text-sm text-soft" role="status">
+        {add.isPending
+          ? add.failureCount
+            ? "Waiting for the server; the picture is sent again."
+            : "Sending the picture …"
+          : "Turned upright, hidden metadata removed, 25 MB at most."}
+      </p>
+      {add.isError && (
+        <Notice role="alert" className="mt-1 text-sm">
+          {add.error.message}
+        </Notice>
+      )}
+    </div>
+  );
+}
