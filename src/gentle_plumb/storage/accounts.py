@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import datetime
 from uuid import UUID
 
-from sqlalchemy import Engine, delete, select, update
+from sqlalchemy import Engine, bindparam, delete, select, update
 from sqlalchemy.orm import Session as Db
 
 from ..services.errors import NotFound
@@ -31,6 +31,22 @@ def member_of(row: MemberRow) -> Member:
         role=row.role, password_hash=row.password_hash, failures=row.failures,  # type: ignore[arg-type]
         locked_until=row.locked_until,
     )  # fmt: skip
+
+
+_OF_SESSION = tuple(Session.__dataclass_fields__)
+_OF_MEMBER = tuple(Member.__dataclass_fields__)
+_OF_PRACTICE = tuple(Practice.__dataclass_fields__)
+_SESSION = (
+    select(
+        *(SessionRow.__table__.c[name] for name in _OF_SESSION),
+        *(MemberRow.__table__.c[name] for name in _OF_MEMBER),
+        *(PracticeRow.__table__.c[name] for name in _OF_PRACTICE),
+    )
+    .join_from(SessionRow, MemberRow, MemberRow.id == SessionRow.member_id)
+    .join(PracticeRow, PracticeRow.id == MemberRow.practice_id)
+    .where(SessionRow.token_hash == bindparam("token"), SessionRow.expires_at > bindparam("now"))
+)
+"""A live session, whose it is, and their practice: asked with every call, so once and for all."""
 
 
 class SqlAccounts:
@@ -78,22 +94,17 @@ class SqlAccounts:
             db.add(SessionRow(**vars(session)))
 
     def session(self, token_hash: bytes, now: datetime) -> tuple[Session, Member, Practice] | None:
-        query = (
-            select(SessionRow, MemberRow, PracticeRow)
-            .join(MemberRow, MemberRow.id == SessionRow.member_id)
-            .join(PracticeRow, PracticeRow.id == MemberRow.practice_id)
-            .where(SessionRow.token_hash == token_hash, SessionRow.expires_at > now)
+        keys = {"token": token_hash, "now": now}
+        with self._reader.connect() as connection:
+            row = connection.execute(_SESSION, keys).first()
+        if row is None:
+            return None
+        cut = len(_OF_SESSION), len(_OF_SESSION) + len(_OF_MEMBER)
+        return (
+            Session(**dict(zip(_OF_SESSION, row[: cut[0]], strict=True))),
+            Member(**dict(zip(_OF_MEMBER, row[cut[0] : cut[1]], strict=True))),
+            Practice(**dict(zip(_OF_PRACTICE, row[cut[1] :], strict=True))),
         )
-        with Db(self._reader) as db:
-            found = db.execute(query).first()
-            if found is None:
-                return None
-            row, member, practice = found
-            session = Session(
-                token_hash=row.token_hash, member_id=row.member_id, csrf=row.csrf,
-                expires_at=row.expires_at,
-            )  # fmt: skip
-            return session, member_of(member), practice_of(practice)
 
     def drop_session(self, token_hash: bytes) -> None:
         with Db(self._engine) as db, db.begin():

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 from datetime import datetime
+from typing import Any
 from uuid import UUID
 
 from sqlalchemy import (
     Connection,
     Engine,
     Select,
+    Update,
     bindparam,
     delete,
     func,
@@ -126,6 +128,55 @@ def _keys(practice_id: UUID, change: Change) -> dict[str, object]:
 
 VISIT = tuple(VisitRow.__table__.c.keys())
 CLIENT = tuple(ClientRow.__table__.c.keys())
+_VERSIONS = (
+    select(func.count(), func.max(ReportRow.revision))
+    .where(ReportRow.visit_id == bindparam("visit"))
+    .subquery()
+)
+_WORKING = (
+    select(
+        *VisitRow.__table__.c,
+        *ClientRow.__table__.c,
+        select(func.count())
+        .where(PhotoRow.visit_id == bindparam("visit"))
+        .scalar_subquery()
+        .label("pictures"),
+        select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
+        .where(EntryRow.visit_id == bindparam("visit"))
+        .scalar_subquery(),
+        *_VERSIONS.c,
+    )
+    .join_from(VisitRow, ClientRow, ClientRow.id == VisitRow.client_id)
+    .join(_VERSIONS, true())
+    .where(VisitRow.id == bindparam("visit"), VisitRow.practice_id == bindparam("practice"))
+)
+"""A visit with its client, its values by path, and how often it was signed: in one question."""
+_PHOTOS = (
+    select(*(PhotoRow.__table__.c[name] for name in _PHOTO))
+    .where(PhotoRow.visit_id == bindparam("visit"))
+    .order_by(PhotoRow.added_at, PhotoRow.id)
+)
+_ENTRY = ("visit_id", "path", "value", "typed", "version", "member_id")
+
+
+def _upsert() -> Update:
+    """The entry put, the change noted and the visit's revision raised: in one statement."""
+    given: dict[str, Any] = {name: bindparam(f"new_{name}") for name in _ENTRY}
+    put = insert(EntryRow).values(**given, changed_at=bindparam("now"))
+    put = put.on_conflict_do_update(
+        index_elements=["visit_id", "path"],
+        set_={name: put.excluded[name] for name in (*_ENTRY, "changed_at") if name not in _KEY},
+    )
+    note = insert(ChangeRow).values(**given, id=bindparam("change"), made_at=bindparam("now"))
+    return (
+        update(VisitRow)
+        .where(VisitRow.id == bindparam("new_visit_id"))
+        .values(revision=VisitRow.revision + 1)
+        .add_cte(put.cte("put"), note.cte("note"))
+    )
+
+
+_PUT = _upsert().returning(VisitRow.revision)
 
 
 class SqlRecords:
@@ -235,37 +286,14 @@ class SqlRecords:
             )
 
     def working(self, practice_id: UUID, visit_id: UUID) -> Working:
-        values = (
-            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
-            .where(EntryRow.visit_id == visit_id)
-            .scalar_subquery()
-        )
-        versions = (
-            select(func.count(), func.max(ReportRow.revision))
-            .where(ReportRow.visit_id == visit_id)
-            .subquery()
-        )
-        pictures = (
-            select(func.count())
-            .where(PhotoRow.visit_id == visit_id)
-            .scalar_subquery()
-            .label("pictures")
-        )
-        query = (
-            select(*VisitRow.__table__.c, *ClientRow.__table__.c, pictures, values, *versions.c)
-            .join_from(VisitRow, ClientRow, ClientRow.id == VisitRow.client_id)
-            .join(versions, true())
-            .where(VisitRow.id == visit_id, VisitRow.practice_id == practice_id)
-        )
         with self._reader.connect() as connection:
-            row = connection.execute(query).first()
+            keys = {"practice": practice_id, "visit": visit_id}
+            row = connection.execute(_WORKING, keys).first()
             if row is None:
                 raise NotFound("There is no such visit.")
             photos: tuple[PhotoHead, ...] = ()
             if row.pictures:
-                columns = [PhotoRow.__table__.c[name] for name in _PHOTO]
-                taken = select(*columns).where(PhotoRow.visit_id == visit_id)
-                found = connection.execute(taken.order_by(PhotoRow.added_at, PhotoRow.id))
+                found = connection.execute(_PHOTOS, keys)
                 photos = tuple(PhotoHead(**photo._mapping) for photo in found)
         visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
         return Working(
@@ -317,30 +345,17 @@ class SqlRecords:
                         changed_by="",
                     )
                 )
-            entry = {
+            new = {
                 "visit_id": change.visit_id,
                 "path": change.path,
                 "value": change.value,
                 "typed": change.typed,
                 "version": version + 1,
                 "member_id": change.member_id,
-                "changed_at": now,
             }
-            made = {name: entry[name] for name in entry if name != "changed_at"}
-            put = insert(EntryRow).values(entry)
-            put = put.on_conflict_do_update(
-                index_elements=["visit_id", "path"],
-                set_={name: put.excluded[name] for name in entry if name not in _KEY},
-            )
-            note = insert(ChangeRow).values(id=change.id, made_at=now, **made)
-            raised = (
-                update(VisitRow)
-                .where(VisitRow.id == change.visit_id)
-                .values(revision=VisitRow.revision + 1)
-                .add_cte(put.cte("put"), note.cte("note"))
-                .returning(VisitRow.revision)
-            )
-            revision = connection.execute(raised).scalar_one()
+            keys = {f"new_{name}": value for name, value in new.items()}
+            keys |= {"change": change.id, "now": now}
+            revision = connection.execute(_PUT, keys).scalar_one()
             if change.erase is not None:
                 _erase(connection, change.visit_id, change.erase, now)
         return (

@@ -26,13 +26,13 @@ export function Modal({
         >
           <Dialog.Title className="pr-10 text-xl">{title}</Dialog.Title>
           {says && <Dialog.Description className="mt-1 text-soft">{says}</Dialog.Description>}
+          <div className="mt-4">{children}</div>
           <Dialog.Close
             className="absolute top-3 right-3 grid size-11 place-items-center hover:bg-deep"
             aria-label="Close"
           >
             <X size={18} />
           </Dialog.Close>
-          <div className="mt-4">{children}</div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
