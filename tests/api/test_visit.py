@@ -141,3 +141,31 @@ def test_the_open_format_is_worked_out_without_keeping_it(owner):
     wrong = owner.http.post("/api/fit", json=case)
     assert wrong.status_code == 422
     assert "4400 mm is outside 190 to 650 mm" in wrong.json()["detail"]
+
+
+def test_the_clients_paper_tells_all_and_the_workplaces_nothing_of_health(owner):
+    visit = owner.new_visit("Otis Varga")
+    fill(owner, visit, "Otis", **{"ask.sign.chest": "yes", "ask.sign.chest.done": "Sent home."})
+    mine, theirs = (
+        text_of(owner.http.get(f"/api/visits/{visit}/report.pdf", params={"copy": copy}).content)
+        for copy in ("client", "workplace")
+    )
+    health = ("Stop and seek care now", "Sent home.", "Wheelchair user", "seating therapist",
+              "Left shoulder, front 4 of 10", "Strain minutes a day", "Knees meet the drawer",
+              "Elbow ahead of the body")  # fmt: skip
+    for words in health:
+        assert words in mine, words
+        assert words not in theirs, words
+    for words in ("Ways out", "workplace's copy", "Screen top", "no diagnosis"):
+        assert words.replace("'", "’") in theirs.replace("'", "’"), words
+    assert "Archive trolley" not in theirs  # notes are the practitioner's own words
+
+
+def test_a_finding_reworded_reads_so_on_the_clients_paper(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Yara", **{"work.finding.headset.words": "She holds the receiver with her chin.",
+                                  "work.finding.room_stored.verdict": "dismissed",
+                                  "work.finding.room_stored.reason": "Gone by noon."})  # fmt: skip
+    said = text_of(owner.http.get(f"/api/visits/{visit}/report.pdf").content)
+    assert "She holds the receiver with her chin." in said.replace("\n", " ")
+    assert "Things stored under the desk" not in said

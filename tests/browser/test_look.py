@@ -6,7 +6,7 @@ import pytest
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, tab
+from browser.conftest import entry, kept, open_step, sign_in, tab
 from gentle_plumb.demo.photographs import Angles, Camera, photograph_side
 
 pytestmark = pytest.mark.browser
@@ -247,6 +247,46 @@ def test_findings_are_dismissed_with_a_reason_and_strain_follows(desk: Page, pro
     kept(desk)
     tab(desk, "Strain")
     expect(desk.get_by_text("= 204 min")).to_have_count(0)
+
+
+def test_before_and_after_are_shown_to_one_scale(desk: Page, program):
+    open_step(desk, program, "Odile", "look")
+    tab(desk, "Photos")
+    desk.get_by_role("button", name="Before and after, side by side").click()
+    expect(desk.get_by_text("Same scale: 10 cm are")).to_be_visible()
+    scales = []
+    for name in ("Before", "After"):
+        picture = desk.get_by_role("img", name=name)
+        width = picture.bounding_box()["width"]
+        scales.append(width / float(picture.get_attribute("viewBox").split()[2]))
+    assert scales[0] == pytest.approx(scales[1], rel=0.01)  # both from 3 m, by one camera
+    row = desk.get_by_role("row", name=re.compile("^Neck forward"))
+    expect(row).to_contain_text("47° ±")
+    expect(row).to_contain_text("26° ±")
+
+
+def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program):
+    sign_in(page, program, who=2)
+    for step, parts in PARTS.items():
+        open_step(page, program, "Bram", step)
+        for part in parts:
+            tab(page, part)
+            for name in ("Given", "Withdraw", "Camera", "From the shelf", "Keep on the shelf",
+                         "Take a reading", "Erase", "Accept", "Dismiss", "Add a finding"):  # fmt: skip
+                expect(page.get_by_role("button", name=re.compile(f"^{name}"))).to_have_count(0)
+            free = page.locator(
+                "main [role=radio]:not([disabled]), main [role=checkbox]:not([disabled])"
+            )
+            expect(free).to_have_count(0)
+            writable = page.locator(
+                "main input:not([readonly]):not([type=file]), main textarea:not([readonly])"
+            )
+            assert [one.get_attribute("type") for one in writable.all() if one.is_visible()] == []
+    open_step(page, program, "Bram", "look")
+    tab(page, "Watch")
+    slumping = page.get_by_test_id("elevation").get_by_role("button", name="Slumping")
+    slumping.click()
+    expect(slumping).to_have_attribute("aria-pressed", "false")
 
 
 def test_light_is_read_from_the_meter(desk: Page, program):

@@ -329,3 +329,48 @@ def started_on_postgres(engine, clock):
     records.add_client(client)
     records.add_visit(visit)
     return records, office, visit, clock
+
+
+def test_no_note_slips_in_beside_a_withdrawal(started_on_postgres):
+    records, office, visit, clock = started_on_postgres
+    notes = "ask.consent.notes"
+
+    def put(path, typed, version=0, **more):
+        records.write(office.practice.id, change(visit, office.owner, path=path, typed=typed,
+                                                 value=typed, expected_version=version, **more),
+                      clock())  # fmt: skip
+
+    def write(number):
+        try:
+            put(f"ask.care.note{number}", "x", consent=notes)
+        except NeedsConsent:
+            return False
+        return True
+
+    put(notes, "yes")
+    with ThreadPoolExecutor(8) as pool:
+        before = [pool.submit(write, number) for number in range(12)]
+        gone = pool.submit(put, notes, "withdrawn", 1, erase=Erase(starts=("ask.care.",)))
+        after = [pool.submit(write, number) for number in range(12, 40)]
+        gone.result()
+        kept = [job.result() for job in before + after]
+    assert not write(99)
+    values = records.working(office.practice.id, visit.id).values
+    assert {value for path, value in values.items() if path.startswith("ask.care.")} <= {None}
+    assert sum(kept) < 40
+
+
+def test_a_picture_sent_many_times_at_once_is_kept_once(started_on_postgres):
+    records, office, visit, clock = started_on_postgres
+    consent = change(visit, office.owner, path=CONSENT, typed="yes", value="yes")
+    records.write(office.practice.id, consent, clock())
+    taken = photo(visit, clock)
+
+    def send(_):
+        return records.add_photo(office.practice.id, taken, b"jpg", member_id=office.owner.id,
+                                 consent=CONSENT)  # fmt: skip
+
+    with ThreadPoolExecutor(8) as pool:
+        assert set(pool.map(send, range(16))) == {taken}
+    working = records.working(office.practice.id, visit.id)
+    assert (working.photos, working.visit.revision) == ((taken,), 2)

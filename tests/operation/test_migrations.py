@@ -1,0 +1,77 @@
+"""What was kept before an upgrade is there after it."""
+
+from datetime import UTC, date, datetime
+from uuid import uuid4
+
+import pytest
+from alembic import command
+from alembic.config import Config
+from sqlalchemy import inspect, text
+
+from conftest import empty_database, make_office
+from gentle_plumb.services.models import Change, Client, Visit
+from gentle_plumb.storage import SqlAccounts, SqlRecords, engine, make_engine, migrate
+from gentle_plumb.storage.models import Base
+
+
+@pytest.fixture
+def fresh(server_url):
+    with empty_database(server_url) as url:
+        made = make_engine(url)
+        yield made
+        made.dispose()
+
+
+def up_to(made, revision):
+    config = Config()
+    config.set_main_option(
+        "script_location", str(engine.Path(engine.__file__).parent / "migrations")
+    )
+    with made.connect() as connection:
+        config.attributes["connection"] = connection
+        command.upgrade(config, revision)
+        connection.commit()
+
+
+def test_a_visit_of_the_first_version_is_whole_after_the_second(fresh):
+    up_to(fresh, "0001")
+    accounts, records = SqlAccounts(fresh), SqlRecords(fresh)
+    office = make_office(accounts)
+    client = Client(id=uuid4(), practice_id=office.practice.id, name="Odile", sex=None, work="")
+    visit = Visit(id=uuid4(), practice_id=office.practice.id, client_id=client.id,
+                  member_id=office.owner.id, started_on=date(2026, 11, 1))  # fmt: skip
+    records.add_client(client)
+    records.add_visit(visit)
+    for path, value in (("ask.reason", "Neck"), ("look.found.seat", 460.0)):
+        change = Change(id=uuid4(), visit_id=visit.id, path=path, typed=str(value), value=value,
+                        expected_version=0, member_id=office.owner.id)  # fmt: skip
+        records.write(office.practice.id, change, datetime.now(UTC))
+    migrate(fresh)
+    migrate(fresh)
+    working = records.working(office.practice.id, visit.id)
+    assert working.values == {"ask.reason": "Neck", "look.found.seat": 460.0}
+    assert working.photos == ()
+
+
+def test_the_migrated_schema_is_the_one_the_code_speaks(fresh):
+    migrate(fresh)
+    found = inspect(fresh)
+    for table in Base.metadata.sorted_tables:
+        columns = {column["name"]: column["nullable"] for column in found.get_columns(table.name)}
+        assert columns == {column.name: column.nullable for column in table.columns}, table.name
+        kept = {index["name"] for index in found.get_indexes(table.name)}
+        assert {index.name for index in table.indexes} <= kept, table.name
+
+
+def test_what_a_practice_keeps_goes_with_it(fresh):
+    migrate(fresh)
+    office = make_office(SqlAccounts(fresh))
+    with fresh.begin() as connection:
+        connection.execute(
+            text("insert into shelf_item (id, practice_id, piece, name, values) "
+                 "values (:id, :practice, 'chair', 'X', '{}')"),
+            {"id": uuid4(), "practice": office.practice.id},
+        )  # fmt: skip
+        connection.execute(text("delete from member"))
+        connection.execute(text("delete from practice"))
+        assert connection.execute(text("select count(*) from shelf_item")).scalar() == 0
