@@ -228,3 +228,16 @@ test("entries changed on the server are taken over, but never over what waits he
   expect(keeper.cell("reason").typed).toBe("");
   expect(keeper.cell("seat")).toMatchObject({ typed: "47", state: "waiting" });
 });
+
+test("what was erased elsewhere is not brought back by undo", async () => {
+  const keeper = open();
+  keeper.type("note", "Old words", "cm");
+  await settle();
+  keeper.type("note", "New words", "cm");
+  await settle();
+  server.put("note", "");
+  keeper.adopt(Object.fromEntries(server.entries));
+  expect(keeper.undo("cm")).toBeNull();
+  await settle();
+  expect(server.entries.get("note")?.typed).toBe("");
+});

@@ -110,7 +110,9 @@ export class Keeper {
   adopt(entries: Record<string, Entry>): void {
     for (const entry of Object.values(entries)) {
       const cell = this.cell(entry.path);
-      if (cell.state === "kept" && cell.version < entry.version) this.take(entry);
+      if (cell.state !== "kept" || cell.version >= entry.version) continue;
+      this.take(entry);
+      this.undoable = this.undoable.filter((one) => one.path !== entry.path);
     }
     this.tell();
   }

@@ -26,7 +26,7 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
   const cell = cells.get(path);
   const state = cell?.typed ?? "";
   const held = cell?.held;
-  const set = (value: string) => keeper.type(path, value, unit);
+  const set = (value: string) => keeper.type(path, value, unit, { undo: true }); // never by z
   return (
     <li className="border-b border-hair py-3" data-field={path}>
       <h3 className="font-semibold">{consent.label}</h3>
