@@ -149,12 +149,27 @@ def test_a_note_is_made_from_any_step(desk: Page, program):
 
 
 def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
-    file = tmp_path / "side.jpg"
+    file, heavy = tmp_path / "side.jpg", tmp_path / "heavy.jpg"
     file.write_bytes(b"not a picture at all")
+    heavy.write_bytes(b"\xff" * (26 * 1024 * 1024))
     open_step(desk, program, "Jonas", "look")
     tab(desk, "Photos")
     desk.get_by_label("Picture from a file").set_input_files(file)
     expect(desk.get_by_role("alert")).to_contain_text("no picture that can be read here")
+    desk.get_by_label("Picture from a file").set_input_files(heavy)
+    expect(desk.get_by_role("alert")).to_contain_text("has 26.0 MB; at most 25.0 MB can be kept")
+    told = desk.evaluate(
+        """async () => {
+             const me = await (await fetch('/api/me')).json();
+             const visit = location.pathname.split('/')[2];
+             const answer = await fetch(`/api/visits/${visit}/photos/${crypto.randomUUID()}`, {
+               method: 'PUT', headers: {'X-Plumb-Csrf': me.csrf, 'Content-Type': 'image/jpeg'},
+               body: new Blob([new Uint8Array(27 * 1024 * 1024)]) });
+             return [answer.status, (await answer.json()).detail];
+           }"""
+    )
+    assert told[0] == 422
+    assert "has 27.0 MB" in told[1]
 
 
 def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):

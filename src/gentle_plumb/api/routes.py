@@ -141,6 +141,7 @@ def fields(who: Signed) -> s.Fields:
         light=[s.LightTask(id=id, label=label, least=least, most=most)
                for id, (label, least, most) in LIGHT_TASKS.items()],
         landmarks=list(LANDMARKS.values()),
+        picture_bytes=MOST_BYTES,
         inks=INKS,
         sources={key: f"{source.title}. {source.note}" for key, source in SOURCES.items()},
     )  # fmt: skip
@@ -288,11 +289,15 @@ async def add_photo(request: Request, who: Signed, visit_id: UUID, photo_id: UUI
 
     The id is made on the page; sent twice it counts once.
     """
-    picture = bytearray()
+    picture, size = bytearray(), 0
     async for chunk in request.stream():
-        picture += chunk
-        if len(picture) > MOST_BYTES:
-            raise too_large(len(picture))
+        size += len(chunk)
+        if size <= MOST_BYTES:
+            picture += chunk
+        elif size > 8 * MOST_BYTES:
+            break  # a browser hears the refusal only once it has sent all; but there is an end
+    if size > MOST_BYTES:
+        raise too_large(size)
     photos = _services(request).photos
     kept = await run_in_threadpool(photos.add, who.member, visit_id, photo_id, bytes(picture))
     return s.PhotoOut.of(kept)

@@ -126,6 +126,7 @@ class Fields(BaseModel):
     """The fields of a visit, its steps, how the drawing is inked, and what is asked and seen.
 
     ``families`` are the fields of things there can be any number of; their ids hold a ``*``.
+    ``picture_bytes`` is the most a photograph may have.
     """
 
     steps: dict[StepId, str]
@@ -144,6 +145,7 @@ class Fields(BaseModel):
     room: list[RoomItem]
     light: list[LightTask]
     landmarks: list[Landmark]
+    picture_bytes: int
     inks: dict[str, Ink]
     sources: dict[str, str]
 

@@ -846,6 +846,7 @@ export interface components {
          * @description The fields of a visit, its steps, how the drawing is inked, and what is asked and seen.
          *
          *     ``families`` are the fields of things there can be any number of; their ids hold a ``*``.
+         *     ``picture_bytes`` is the most a photograph may have.
          */
         Fields: {
             /** Steps */
@@ -884,6 +885,8 @@ export interface components {
             light: components["schemas"]["LightTask"][];
             /** Landmarks */
             landmarks: components["schemas"]["Landmark"][];
+            /** Picture Bytes */
+            picture_bytes: number;
             /** Inks */
             inks: {
                 [key: string]: components["schemas"]["Ink"];

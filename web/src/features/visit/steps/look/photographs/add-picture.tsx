@@ -8,14 +8,21 @@ import { CameraDialog } from "./camera-dialog";
 
 /** A picture from the camera or a file, sent at once and again until it is there. */
 export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
-  const { visit } = useVisitState();
+  const { visit, catalogue } = useVisitState();
+  const [heavy, setHeavy] = useState<string | null>(null);
   const add = useAddPhoto(visit.id);
   const choose = useRef<HTMLInputElement>(null);
   const shoot = useRef<HTMLInputElement>(null);
   const [live, setLive] = useState(false);
   const take = (file: File | undefined) => {
     setLive(false);
-    if (file)
+    setHeavy(null);
+    const most = catalogue.picture_bytes;
+    if (file && file.size > most)
+      setHeavy(
+        `The picture has ${megabytes(file.size)}; at most ${megabytes(most)} can be kept. Take it with a lower resolution.`,
+      );
+    else if (file)
       add.mutate({ id: crypto.randomUUID(), file }, { onSuccess: (kept) => onAdded(kept.id) });
   };
   /** A tablet's own camera app takes the better picture; else the camera is shown here. */
@@ -60,11 +67,15 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
             : "Sending the picture …"
           : "Turned upright, hidden metadata removed, 25 MB at most."}
       </p>
-      {add.isError && (
+      {(heavy ?? add.error) && (
         <Notice role="alert" className="mt-1 text-sm">
-          {add.error.message}
+          {heavy ?? add.error?.message}
         </Notice>
       )}
     </div>
   );
+}
+
+function megabytes(size: number): string {
+  return `${(size / 1024 / 1024).toFixed(1)} MB`;
 }
