@@ -47,8 +47,8 @@ export function AskPanel() {
         onChoose={setPart}
       />
       <div role="tabpanel" aria-label={present}>
-        {Own ? <Own /> : <FieldsForm fields={mine.filter((field) => field.group === present)} />}
         {present === "Hours" && <Hours fields={mine} />}
+        {Own ? <Own /> : <FieldsForm fields={mine.filter((field) => field.group === present)} />}
       </div>
       <PanelFoot>
         <Button
@@ -73,7 +73,7 @@ function Hours({ fields }: { fields: readonly Field[] }) {
   );
   const whole = parts.reduce((sum, field) => sum + Number(cells.get(field.id)?.held?.value), 0);
   return (
-    <div className="mt-4 border-t border-hair pt-2">
+    <div className="mb-4 border-b border-hair pb-3">
       <p className="figures text-right">
         <span className="text-lg font-semibold">{worked.hours.toLocaleString("en-GB")} h</span> in
         all
