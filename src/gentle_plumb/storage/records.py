@@ -3,25 +3,21 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any
 from uuid import UUID
 
 from sqlalchemy import (
     Connection,
     Engine,
     Select,
-    Update,
-    bindparam,
     delete,
     func,
     or_,
     select,
-    true,
     update,
 )
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import aliased, undefer
+from sqlalchemy.orm import undefer
 
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound, ReusedChange, StaleChange
@@ -39,6 +35,7 @@ from ..services.models import (
 )
 from .errors import mapped_errors
 from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
+from .statements import BEFORE, CLIENT, LOCK, PHOTO, PHOTOS, PUT, VISIT, WORKING
 
 
 def client_of(row: ClientRow) -> Client:
@@ -78,42 +75,9 @@ def head_of(row: ReportRow) -> ReportHead:
     )
 
 
-_PHOTO = tuple(PhotoHead.__dataclass_fields__)
-
-
 def photo_of(row: PhotoRow) -> PhotoHead:
     """The photograph a row holds, without its picture."""
-    return PhotoHead(**{name: getattr(row, name) for name in _PHOTO})
-
-
-_KEY = ("visit_id", "path")
-_HOLDER, _WRITER = aliased(MemberRow), aliased(MemberRow)
-_BEFORE = (
-    select(
-        VisitRow.revision,
-        EntryRow.value,
-        EntryRow.typed,
-        EntryRow.version,
-        EntryRow.changed_at,
-        _HOLDER.name.label("holder"),
-        _WRITER.name.label("writer"),
-        ChangeRow.visit_id.label("change_visit"),
-        ChangeRow.path.label("change_path"),
-        ChangeRow.typed.label("change_typed"),
-    )
-    .select_from(VisitRow)
-    .outerjoin(EntryRow, (EntryRow.visit_id == VisitRow.id) & (EntryRow.path == bindparam("path")))
-    .outerjoin(_HOLDER, _HOLDER.id == EntryRow.member_id)
-    .join(_WRITER, _WRITER.id == bindparam("member"))
-    .outerjoin(ChangeRow, ChangeRow.id == bindparam("change"))
-    .where(VisitRow.id == bindparam("visit"))
-)
-"""All a change has to be held against."""
-_LOCK = (
-    select(VisitRow.id)
-    .where(VisitRow.id == bindparam("visit"), VisitRow.practice_id == bindparam("practice"))
-    .with_for_update()
-)
+    return PhotoHead(**{name: getattr(row, name) for name in PHOTO})
 
 
 def _keys(practice_id: UUID, change: Change) -> dict[str, object]:
@@ -124,59 +88,6 @@ def _keys(practice_id: UUID, change: Change) -> dict[str, object]:
         "change": change.id,
         "member": change.member_id,
     }
-
-
-VISIT = tuple(VisitRow.__table__.c.keys())
-CLIENT = tuple(ClientRow.__table__.c.keys())
-_VERSIONS = (
-    select(func.count(), func.max(ReportRow.revision))
-    .where(ReportRow.visit_id == bindparam("visit"))
-    .subquery()
-)
-_WORKING = (
-    select(
-        *VisitRow.__table__.c,
-        *ClientRow.__table__.c,
-        select(func.count())
-        .where(PhotoRow.visit_id == bindparam("visit"))
-        .scalar_subquery()
-        .label("pictures"),
-        select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
-        .where(EntryRow.visit_id == bindparam("visit"))
-        .scalar_subquery(),
-        *_VERSIONS.c,
-    )
-    .join_from(VisitRow, ClientRow, ClientRow.id == VisitRow.client_id)
-    .join(_VERSIONS, true())
-    .where(VisitRow.id == bindparam("visit"), VisitRow.practice_id == bindparam("practice"))
-)
-"""A visit with its client, its values by path, and how often it was signed: in one question."""
-_PHOTOS = (
-    select(*(PhotoRow.__table__.c[name] for name in _PHOTO))
-    .where(PhotoRow.visit_id == bindparam("visit"))
-    .order_by(PhotoRow.added_at, PhotoRow.id)
-)
-_ENTRY = ("visit_id", "path", "value", "typed", "version", "member_id")
-
-
-def _upsert() -> Update:
-    """The entry put, the change noted and the visit's revision raised: in one statement."""
-    given: dict[str, Any] = {name: bindparam(f"new_{name}") for name in _ENTRY}
-    put = insert(EntryRow).values(**given, changed_at=bindparam("now"))
-    put = put.on_conflict_do_update(
-        index_elements=["visit_id", "path"],
-        set_={name: put.excluded[name] for name in (*_ENTRY, "changed_at") if name not in _KEY},
-    )
-    note = insert(ChangeRow).values(**given, id=bindparam("change"), made_at=bindparam("now"))
-    return (
-        update(VisitRow)
-        .where(VisitRow.id == bindparam("new_visit_id"))
-        .values(revision=VisitRow.revision + 1)
-        .add_cte(put.cte("put"), note.cte("note"))
-    )
-
-
-_PUT = _upsert().returning(VisitRow.revision)
 
 
 class SqlRecords:
@@ -288,12 +199,12 @@ class SqlRecords:
     def working(self, practice_id: UUID, visit_id: UUID) -> Working:
         with self._reader.connect() as connection:
             keys = {"practice": practice_id, "visit": visit_id}
-            row = connection.execute(_WORKING, keys).first()
+            row = connection.execute(WORKING, keys).first()
             if row is None:
                 raise NotFound("There is no such visit.")
             photos: tuple[PhotoHead, ...] = ()
             if row.pictures:
-                found = connection.execute(_PHOTOS, keys)
+                found = connection.execute(PHOTOS, keys)
                 photos = tuple(PhotoHead(**photo._mapping) for photo in found)
         visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
         return Working(
@@ -309,9 +220,9 @@ class SqlRecords:
         with self._engine.begin() as connection:
             # the visit's row is the lock: changes to one visit come one after the other; what
             # is held is read after it, or a change that waited would see the time before
-            if connection.execute(_LOCK, _keys(practice_id, change)).first() is None:
+            if connection.execute(LOCK, _keys(practice_id, change)).first() is None:
                 raise NotFound("There is no such visit.")
-            found = connection.execute(_BEFORE, _keys(practice_id, change)).one()
+            found = connection.execute(BEFORE, _keys(practice_id, change)).one()
             held = None
             if found.version is not None:
                 held = Entry(
@@ -355,7 +266,7 @@ class SqlRecords:
             }
             keys = {f"new_{name}": value for name, value in new.items()}
             keys |= {"change": change.id, "now": now}
-            revision = connection.execute(_PUT, keys).scalar_one()
+            revision = connection.execute(PUT, keys).scalar_one()
             if change.erase is not None:
                 _erase(connection, change.visit_id, change.erase, now)
         return (
@@ -375,10 +286,10 @@ class SqlRecords:
     ) -> PhotoHead:
         keys = {"practice": practice_id, "visit": photo.visit_id}
         with self._engine.begin() as connection:
-            if connection.execute(_LOCK, keys).first() is None:
+            if connection.execute(LOCK, keys).first() is None:
                 raise NotFound("There is no such visit.")
             _need_consent(connection, photo.visit_id, consent, f"look.photo.{photo.id}")
-            columns = [PhotoRow.__table__.c[name] for name in _PHOTO]
+            columns = [PhotoRow.__table__.c[name] for name in PHOTO]
             held = connection.execute(select(*columns).where(PhotoRow.id == photo.id)).first()
             if held is not None:
                 if (held.visit_id, held.sha256) != (photo.visit_id, photo.sha256):
@@ -405,7 +316,7 @@ class SqlRecords:
             if found is None:
                 raise NotFound("There is no such photograph.")
             keys = {"practice": practice_id, "visit": found.visit_id}
-            connection.execute(_LOCK, keys)
+            connection.execute(LOCK, keys)
             connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
             _erase(connection, found.visit_id, Erase(starts=(f"look.photo.{photo_id}.",)))
             _raise(connection, found.visit_id)

@@ -13,8 +13,6 @@ from ..units import LengthUnit
 
 Entries = Mapping[str, float | str | None]
 
-STANDS = frozenset({"sit_stand"})
-
 
 @dataclass(frozen=True, kw_only=True)
 class Felt:

@@ -20,8 +20,7 @@ from dataclasses import dataclass
 SEATED_TASKS = ("typing", "mouse", "reading", "paper", "writing", "calls", "meetings", "thinking")
 SCREEN_TASKS = ("typing", "mouse", "reading", "meetings", "thinking")
 HAND_TASKS = ("typing", "mouse")
-PAPER_TASKS = ("paper", "writing")
-"""Tasks whose hours count for a rule: all at the desk, eyes on a screen, hands on keys, on paper."""
+"""Tasks whose hours count for a rule: all at the desk, eyes on a screen, hands on keys."""
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -31,6 +31,5 @@ SUPPORTS: dict[str, tuple[str, bool]] = {
     "rail": ("Standing foot rail", True), "task_lamp": ("Task lamp", False),
 }  # fmt: skip
 """Name, and whether its thickness or height is asked."""
-HAS_BACKREST = {"task", "dining", "wheelchair", "other"}
 FIXED_DESKS = {"fixed", "counter"}
 """Desks with one height. Source: geometry."""

@@ -19,7 +19,7 @@ import { MeasurePanel } from "./steps/measure-panel";
 import { PacePanel } from "./steps/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
 import { SetPanel } from "./steps/set-panel";
-import { WorkPanel } from "./steps/work/work-panel";
+import { WorkPanel } from "./steps/work-out/work-out-panel";
 import { type Pick, VisitContext, type VisitState } from "./visit-context";
 
 const SHOWN: Record<StepId, View["show"]> = {

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ..rule import HAND_TASKS, SCREEN_TASKS, Amount, Answer, Rule
+from ..rule import SCREEN_TASKS, Amount, Answer, Rule
 
 WORK: tuple[Rule, ...] = (
     Amount(
@@ -56,6 +56,3 @@ WORK: tuple[Rule, ...] = (
         asked="Whether there is a document holder is not recorded.",
     ),
 )  # fmt: skip
-"""``HAND_TASKS`` and the rest name the tasks whose hours count."""
-
-__all__ = ["HAND_TASKS", "WORK"]
