@@ -62,6 +62,9 @@ def test_habits_are_one_tap_on_the_figure(desk: Page, program):
     note = desk.get_by_label("Note", exact=True)
     note.fill("After lunch")
     note.press("Tab")
+    tab(desk, "Room")
+    tab(desk, "Watch")
+    expect(slumping).to_have_attribute("aria-pressed", "true")
     desk.get_by_role("radio", name="Standing").click()
     leg = drawing.get_by_role("button", name="Weight on one leg")
     leg.press("Enter")
@@ -69,6 +72,7 @@ def test_habits_are_one_tap_on_the_figure(desk: Page, program):
     leg.press("Enter")
     expect(leg).to_have_attribute("aria-pressed", "false")
     kept(desk)
+    assert entry(desk, program, "look.habit.slumping", "Greta")["value"] == "seen"
     assert entry(desk, program, "look.habit.slumping.often", "Greta")["value"] == "nearly_always"
     assert entry(desk, program, "look.habit.slumping.note", "Greta")["typed"] == "After lunch"
 
@@ -227,6 +231,36 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
     tab(desk, "Reason")
     expect(reason).to_have_value("")
     assert held()["typed"] == ""
+
+
+def test_what_is_not_kept_says_so_where_it_was_tapped(
+    desk: Page, program, browser, browser_context_args
+):
+    """A refused strength and a habit two people tapped: no field of text stands beside them."""
+    desk.get_by_role("link", name="Clients").click()
+    row = desk.get_by_role("row", name=re.compile("Mirela Dunne"))
+    row.get_by_role("button", name="Start a visit").click()
+    desk.wait_for_url("**/ask")
+    tab(desk, "Discomfort")
+    nape = desk.get_by_test_id("body-map").get_by_role("button", name=re.compile("^Nape"))
+    nape.focus()
+    nape.press("4")
+    refused = desk.get_by_role("alert").filter(has_text="consent to keep health notes")
+    expect(refused).to_contain_text("Not kept yet")
+
+    other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
+    for page in (desk, other):
+        open_step(page, program, "Wilma", "look")
+        tab(page, "Watch")
+    perching = re.compile("^Perching")
+    desk.get_by_test_id("elevation").get_by_role("button", name=perching).click()
+    kept(desk)
+    other.get_by_test_id("elevation").get_by_role("button", name=perching).click()
+    both = other.get_by_role("alert")
+    expect(both).to_contain_text("Ines Calloway has put seen here")
+    other.get_by_role("button", name="Theirs").click()
+    expect(both).to_be_hidden()
+    other.context.close()
 
 
 def test_a_piece_goes_on_the_shelf_and_into_another_visit(desk: Page, program):

@@ -196,3 +196,10 @@ def test_the_lists_are_whole():
         assert region.y + region.h <= MAP_H
     left = [id for id in REGIONS if id.endswith("_left")]
     assert {id.replace("_left", "_right") for id in left} <= set(REGIONS)
+
+
+def test_where_nobody_can_stand_nothing_standing_is_judged():
+    wheels = {"look.chair.kind": "wheelchair", "look.found.seat": 530.0, **HOURS}
+    assert not [id for id in judged(wheels) if id.startswith("standing.")]
+    assert judged(wheels)["seated.seat"].state != "off"
+    assert [id for id in judged(HOURS) if id.startswith("standing.")]

@@ -213,3 +213,11 @@ def test_signs_are_the_gravest_first_with_what_waits():
     assert [(sign.id, sign.urgency, sign.done) for sign in found] == [
         ("chest", "urgent", None), ("calf", "clinician", None), ("other", "clinician", "Phoned."),
     ]  # fmt: skip
+
+
+def test_an_attribute_of_another_kind_of_piece_counts_no_more():
+    chair = {"look.chair.seat_min": 420.0, "look.chair.seat_max": 530.0, "look.chair.sink": 20.0}
+    task = case_from(chair | {"look.chair.kind": "task"}).workstation.chair.seat
+    stool = case_from(chair | {"look.chair.kind": "stool"}).workstation.chair.seat
+    assert (task.low, task.high) == (400, 510)
+    assert (stool.low, stool.high) == (420, 530)

@@ -302,7 +302,7 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
 
 def _all(facts: Facts) -> Iterator[Finding | None]:
     for posture in (facts.result.seated, facts.result.standing):
-        for row in posture.rows:
+        for row in posture.rows if posture.possible else ():
             words = WORDS.get(row.key)
             if words is not None:
                 yield _setting(facts, posture, row, words)

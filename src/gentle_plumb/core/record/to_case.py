@@ -24,7 +24,7 @@ from ..workstation import (
 )
 from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
 from ..workstation.kinds import FIXED_DESKS
-from .fields import MEASURED, READINGS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
+from .fields import FIELDS, MEASURED, READINGS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS, applies
 
 Entries = Mapping[str, float | str | None]
 """Path of a field to its value: mm, number, choice, text."""
@@ -82,10 +82,10 @@ def _shift(span: Span | None, by: float | None) -> Span | None:
 def _chair(entries: Entries) -> Chair:
     """A chair; a wheelchair's seat is fixed as found, since nobody moves it here."""
     kind = _text(entries, "look.chair.kind")
-    seat = _shift(
-        _span(entries, "look.chair.seat_min", "look.chair.seat_max"),
-        -(_number(entries, "look.chair.sink") or 0.0),
+    sinks = (
+        _number(entries, "look.chair.sink") if applies(FIELDS["look.chair.sink"], entries) else None
     )
+    seat = _shift(_span(entries, "look.chair.seat_min", "look.chair.seat_max"), -(sinks or 0.0))
     if kind == "wheelchair":
         at = _number(entries, "look.found.seat")
         seat = Span(low=at, high=at) if at is not None else None

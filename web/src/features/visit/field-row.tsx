@@ -232,6 +232,18 @@ export function Trouble({ path, id }: { path: string; id: string }) {
   return null;
 }
 
+/** Troubles of values that are tapped, not typed into a field, each with the name of its thing. */
+export function Troubles({ of }: { of: readonly { path: string; label: string }[] }) {
+  const { cells } = useVisitState();
+  const open = of.filter(({ path }) => ["refused", "stale"].includes(cells.get(path)?.state ?? ""));
+  return open.map(({ path, label }) => (
+    <div key={path} className="my-2">
+      <p className="text-sm font-semibold">{label}</p>
+      <Trouble path={path} id={path} />
+    </div>
+  ));
+}
+
 /** Whether a path holds free text, which two people's versions can be joined in. */
 function isText(path: string, fields: readonly Field[]): boolean {
   const family = path.replace(/^((?:look\.photo|work\.finding|work\.own)\.)[^.]+/, "$1*");

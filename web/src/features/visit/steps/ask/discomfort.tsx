@@ -1,6 +1,6 @@
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
-import { FieldRow } from "../../field-row";
+import { FieldRow, Troubles } from "../../field-row";
 import { StageInstead } from "../../stage-instead";
 import { useVisitState } from "../../visit-context";
 import { BodyMap } from "./body-map";
@@ -35,6 +35,9 @@ export function Discomfort() {
           onStrength={set}
         />
       </StageInstead>
+      <Troubles
+        of={catalogue.regions.map(({ id, label }) => ({ path: `ask.discomfort.${id}`, label }))}
+      />
       {now ? (
         <section aria-label={now.label} className="border border-ink/40 bg-ground p-3">
           <h3 className="text-lg">{now.label}</h3>

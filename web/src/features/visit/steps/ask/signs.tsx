@@ -1,7 +1,7 @@
 import { Check } from "lucide-react";
 import { Checkbox } from "radix-ui";
 import { Button } from "@/shared/ui/button";
-import { FieldRow } from "../../field-row";
+import { FieldRow, Trouble } from "../../field-row";
 import { type Field, useVisitState } from "../../visit-context";
 
 /** Warning signs, by what they ask for; a ticked one waits for what was done about it. */
@@ -70,6 +70,7 @@ function Sign({ sign }: { sign: Field }) {
         </Checkbox.Root>
         <span className={on ? "font-semibold" : ""}>{sign.label}</span>
       </label>
+      <Trouble path={sign.id} id={`${sign.id}-trouble`} />
       {on && done && (
         <div className="px-3 pb-2">
           <FieldRow field={done} />

@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
-import { FieldRow } from "../../field-row";
+import { useEffect, useRef, useState } from "react";
+import { FieldRow, Troubles } from "../../field-row";
 import { useVisitState } from "../../visit-context";
 
 /** Watch: one tap on the figure for what is seen; side, how often and a note where there is time. */
@@ -16,9 +16,12 @@ export function Watch() {
     keeper.type(`look.habit.${id}`, seen(id) ? "" : "seen", unit);
     setChosen(seen(id) ? null : id);
   };
+  const answered = useRef(picked?.count);
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
   useEffect(() => {
-    if (picked?.posture === "habit") toggle(picked.part);
+    if (picked?.posture !== "habit" || picked.count === answered.current) return;
+    answered.current = picked.count; // a press counts once, also after coming back here
+    toggle(picked.part);
   }, [picked]);
   const marked = catalogue.habits.filter((habit) => seen(habit.id));
   const now = marked.find((habit) => habit.id === chosen);
@@ -41,6 +44,9 @@ export function Watch() {
           Nothing marked yet: what isn't marked counts as not looked for.
         </p>
       )}
+      <Troubles
+        of={catalogue.habits.map(({ id, label }) => ({ path: `look.habit.${id}`, label }))}
+      />
       <ol aria-label="Seen">
         {marked.map((habit) => (
           <li key={habit.id} className="border-b border-hair">

@@ -2,7 +2,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
-import { FieldRow } from "../../field-row";
+import { FieldRow, Trouble } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
 import { memberField, useVisitState } from "../../visit-context";
@@ -199,6 +199,7 @@ function Decide({ found }: { found: Found }) {
           </Button>
         )}
       </div>
+      <Trouble path={`${start}.verdict`} id={`${start}.verdict`} />
       {verdict === "dismissed" && reason && <FieldRow field={reason} />}
       {wording && words && <FieldRow field={words} />}
     </div>

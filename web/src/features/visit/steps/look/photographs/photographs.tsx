@@ -4,7 +4,7 @@ import { useDropPhoto } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
-import { FieldRow } from "../../../field-row";
+import { FieldRow, Troubles } from "../../../field-row";
 import { StageInstead } from "../../../stage-instead";
 import { memberField, useVisitState } from "../../../visit-context";
 import { AddPicture } from "./add-picture";
@@ -123,6 +123,9 @@ export function Photographs() {
                 {placed[present.id] ? "Drag it, or nudge by arrow keys." : "Tap the picture there."}
               </p>
             )}
+            <Troubles
+              of={asked.map(({ id, label }) => ({ path: `look.photo.${now.id}.${id}`, label }))}
+            />
             <ol className="grid grid-cols-2 gap-x-3 text-sm">
               {asked.map((one) => (
                 <li key={one.id}>
