@@ -9,8 +9,18 @@ from gentle_plumb.services.errors import (
     ReusedChange,
     StaleChange,
     StaleItem,
+    StaleList,
 )
-from gentle_plumb.services.models import Entry, Erase, Report, ReportHead, VisitLine, Working
+from gentle_plumb.services.models import (
+    Difference,
+    EarlierVisit,
+    Entry,
+    Erase,
+    Report,
+    ReportHead,
+    VisitLine,
+    Working,
+)
 
 
 class FakeAccounts:
@@ -57,8 +67,8 @@ class FakeAccounts:
 
 
 class FakeRecords:
-    def __init__(self, accounts):
-        self.accounts = accounts
+    def __init__(self, accounts, store=None):
+        self.accounts, self.store = accounts, store
         self.client_by_id, self.visit_by_id = {}, {}
         self.held, self.changes, self.signed, self.pictures = {}, {}, {}, {}
 
@@ -133,8 +143,66 @@ class FakeRecords:
         return Working(
             visit=visit, client=client, values={e.path: e.value for e in entries},
             versions=len(heads), signed_revision=heads[-1].revision if heads else None,
-            photos=tuple(photos),
+            photos=tuple(photos), earlier=self._earlier(visit), **self._chosen(visit),
         )  # fmt: skip
+
+    def _earlier(self, visit):
+        before = [v for v in self.visit_by_id.values()
+                  if v.client_id == visit.client_id and v.started_on < visit.started_on]  # fmt: skip
+        found = [
+            EarlierVisit(visit_id=v.id, started_on=v.started_on, values=measured)
+            for v in sorted(before, key=lambda v: v.started_on, reverse=True)
+            if (measured := {path: e.value for path, e in self._entries(v.id).items()
+                             if path.startswith("measure.")})
+        ]  # fmt: skip
+        return tuple(found)
+
+    def _chosen(self, visit):
+        entries = self._entries(visit.id)
+        found = {}
+        for part, path, kept in (
+            ("table", "measure.table", self.store.kept_tables if self.store else {}),
+            ("listed", "measure.list", self.store.kept_lists if self.store else {}),
+        ):
+            value = entries[path].value if path in entries else None
+            mine = {str(id): one for id, one in kept.items()}.get(str(value))
+            found[part] = mine if mine and mine.practice_id == visit.practice_id else None
+        return found
+
+    def measured(self, practice_id, visit_id=None):
+        found = []
+        for visit in self.visit_by_id.values():
+            if visit.practice_id != practice_id or visit_id not in (None, visit.id):
+                continue
+            entries = [e for path, e in sorted(self._entries(visit.id).items())
+                       if path.startswith("measure.") and e.typed]  # fmt: skip
+            if entries:
+                found.append((visit, self.client_by_id[visit.client_id], entries))
+        return sorted(found, key=lambda one: (one[1].name, one[0].started_on, one[0].id))
+
+    def take_in(self, practice_id, intake, now):
+        for new, held in ((intake.clients, self.client_by_id), (intake.visits, self.visit_by_id)):
+            mine = {one.origin_id for one in held.values() if one.practice_id == practice_id} - {
+                None
+            }
+            if any(one.origin_id in mine for one in new):
+                raise AlreadyThere("This came in a moment ago.")
+        before = (
+            dict(self.held),
+            dict(self.changes),
+            dict(self.client_by_id),
+            dict(self.visit_by_id),
+        )
+        try:
+            for client in intake.clients:
+                self.add_client(client)
+            for visit in intake.visits:
+                self.add_visit(visit)
+            for change in intake.changes:
+                self.write(practice_id, change, now)
+        except Exception:
+            self.held, self.changes, self.client_by_id, self.visit_by_id = before
+            raise
 
     def write(self, practice_id, change, now):
         self.visit(practice_id, change.visit_id)
@@ -267,3 +335,77 @@ class FakeShelf:
     def drop_item(self, practice_id, item_id):
         self._mine(practice_id, item_id)
         del self.kept[item_id]
+
+
+class FakeMeasuring:
+    def __init__(self):
+        self.records, self.kept_lists, self.kept_tables = None, {}, {}
+
+    def _free(self, kept, new):
+        for other in kept.values():
+            same = (other.practice_id, other.name) == (new.practice_id, new.name)
+            if same and other.id != new.id:
+                raise AlreadyThere("There is one of this name already.")
+
+    def _mine(self, kept, practice_id, id):
+        found = kept.get(id)
+        if found is None or found.practice_id != practice_id:
+            raise NotFound("There is no such thing.")
+        return found
+
+    def lists(self, practice_id):
+        mine = [one for one in self.kept_lists.values() if one.practice_id == practice_id]
+        return sorted(mine, key=lambda one: one.name)
+
+    def add_list(self, kept):
+        self._free(self.kept_lists, kept)
+        self.kept_lists[kept.id] = kept
+
+    def change_list(self, kept):
+        held = self._mine(self.kept_lists, kept.practice_id, kept.id)
+        if held.version != kept.version:
+            raise StaleList(held)
+        self._free(self.kept_lists, kept)
+        self.kept_lists[kept.id] = replace(kept, version=held.version + 1)
+        return self.kept_lists[kept.id]
+
+    def drop_list(self, practice_id, list_id):
+        self._mine(self.kept_lists, practice_id, list_id)
+        del self.kept_lists[list_id]
+
+    def tables(self, practice_id):
+        mine = [one for one in self.kept_tables.values() if one.practice_id == practice_id]
+        return sorted(mine, key=lambda one: one.name)
+
+    def add_table(self, table):
+        self._free(self.kept_tables, table)
+        self.kept_tables[table.id] = table
+
+    def drop_table(self, practice_id, table_id):
+        self._mine(self.kept_tables, practice_id, table_id)
+        del self.kept_tables[table_id]
+
+    def differences(self, practice_id, member_id=None):
+        found = []
+        held, names = self.records.held, self.records.accounts.people.values()
+        for (visit_id, path), first in sorted(
+            held.items(), key=lambda one: (str(one[0][0]), one[0][1])
+        ):
+            start = path.removesuffix(".first")
+            second = held.get((visit_id, f"{start}.second"))
+            here = self.records.visit_by_id[visit_id].practice_id == practice_id
+            if not here or start == path or not start.startswith("measure.") or second is None:
+                continue
+            about = [held.get((visit_id, f"{start}.{what}")) for what in ("origin", "taken_by")]
+            elsewhere = any(e and e.value is not None and e.typed != "measured" for e in about)
+            by = next(m.id for m in names if m.name == first.changed_by)
+            if (
+                first.changed_by != second.changed_by
+                or elsewhere
+                or None in (first.value, second.value)
+            ):
+                continue
+            if member_id in (None, by):
+                found.append(Difference(member_id=by, dimension=start.split(".")[1],
+                                        mm=first.value - second.value))  # fmt: skip
+        return found

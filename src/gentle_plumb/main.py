@@ -12,14 +12,18 @@ from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
 from .demo.people import DEMO_MEMBERS
-from .devices import SocketLightMeter
+from .devices import SocketInstrument, SocketLightMeter
 from .documents import PillowDarkroom, TypstPress
+from .documents.exchange import ExchangeFormats
 from .services.accounts import AccountService
+from .services.exchange import ExchangeService
+from .services.instruments import InstrumentService
+from .services.measuring import MeasuringService
 from .services.photos import PhotoService
 from .services.reports import ReportService
 from .services.shelves import ShelfService
 from .services.visits import VisitService
-from .storage import SqlAccounts, SqlRecords, SqlShelf, make_engine
+from .storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf, make_engine
 
 
 def now() -> datetime:
@@ -30,7 +34,8 @@ def now() -> datetime:
 def make_services(engine: Engine, settings: Settings) -> Services:
     """The services over a database."""
     records = SqlRecords(engine)
-    visits = VisitService(records, now)
+    measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), now)
+    visits = VisitService(records, now, measuring.errors_of)
     demo = [
         DemoPerson(email=person.email, password=person.password, says=person.says)
         for person in DEMO_MEMBERS
@@ -42,6 +47,15 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         reports=ReportService(records, visits, TypstPress(), now),
         photos=PhotoService(records, PillowDarkroom(), now),
         shelf=ShelfService(SqlShelf(engine)),
+        measuring=measuring,
+        exchange=ExchangeService(records, ExchangeFormats(), now),
+        instruments=InstrumentService(
+            records,
+            {
+                "tape": SocketInstrument("tape", settings.tape),
+                "rod": SocketInstrument("rod", settings.rod),
+            },
+        ),
         light_meter=SocketLightMeter(settings.light_meter),
         secure_cookie=settings.secure_cookie,
         demo_people=demo if settings.demo else [],

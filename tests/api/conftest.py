@@ -8,29 +8,52 @@ from fastapi.testclient import TestClient
 
 from conftest import PASSWORD
 from gentle_plumb.api import Services, make_app
-from gentle_plumb.devices import LightStandIn, SocketLightMeter
+from gentle_plumb.devices import SocketInstrument, SocketLightMeter
+from gentle_plumb.devices.light_stand_in import LightStandIn
+from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
 from gentle_plumb.documents import PillowDarkroom, TypstPress
+from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.exchange import ExchangeService
+from gentle_plumb.services.instruments import InstrumentService
+from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.photos import PhotoService
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
-from gentle_plumb.storage import SqlAccounts, SqlRecords, SqlShelf
+from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf
 
 
 @pytest.fixture
 def meter():
     """The simulated light meter on a port of its own."""
     stand_in = LightStandIn()
-    stand_in.start()
+    server = listen(stand_in)
+    stand_in.address = address_of(server)
     yield stand_in
-    stand_in.stop()
+    server.shutdown()
+    server.server_close()
 
 
 @pytest.fixture
-def app(engine, clock, meter):
+def tape():
+    """The simulated tape, without its troubles, on a port of its own."""
+    stand_in = LengthStandIn("tape", troubles=False)
+    server = listen(stand_in)
+    stand_in.address = address_of(server)
+    yield stand_in
+    server.shutdown()
+    server.server_close()
+
+
+@pytest.fixture
+def app(engine, clock, meter, tape):
     records = SqlRecords(engine)
-    visits = VisitService(records, clock)
+    measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
+    visits = VisitService(records, clock, measuring.errors_of)
+    instruments = {
+        "tape": SocketInstrument("tape", tape.address), "rod": SocketInstrument("rod", ""),
+    }  # fmt: skip
     return make_app(
         Services(
             engine=engine,
@@ -39,6 +62,9 @@ def app(engine, clock, meter):
             reports=ReportService(records, visits, TypstPress(), clock),
             photos=PhotoService(records, PillowDarkroom(), clock),
             shelf=ShelfService(SqlShelf(engine)),
+            measuring=measuring,
+            exchange=ExchangeService(records, ExchangeFormats(), clock),
+            instruments=InstrumentService(records, instruments),
             light_meter=SocketLightMeter(meter.address),
         )
     )

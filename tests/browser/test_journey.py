@@ -12,12 +12,13 @@ from browser.conftest import kept, tab, walk_to
 pytestmark = pytest.mark.browser
 
 READINGS = {
-    "Lower leg": ("41.2", "41.4"), "Thigh length": ("49.0", "48.8"), "Thigh thickness": ("15.0", "15.2"),
-    "Elbow, seated": ("23.5", "23.7"), "Shoulder, seated": ("56.5", "56.1"), "Eye, seated": ("75.0", "75.4"),
-    "Small of the back": ("19", "19.4"), "Arm length": ("71.5", "71.9"),
-    "Forearm and hand": ("43.6", "17 1/8 in"), "Upper arm": ("33.4", "33.6"),
-    "Shoulder points apart": ("35.8", "36.0"), "Shoulder breadth": ("40", "40.2"),
-    "Stature": ("163.5", "5'4 3/8\""), "Elbow, standing": ("102", "101.6"), "Eye, standing": ("152.8", "153"),
+    "Lower leg": ("41.2", "41.4"), "Thigh thickness": ("15.0", "15.2"),
+    "Elbow, seated": ("23.5", "23.7"), "Small of the back": ("19", "19.4"),
+    "Shoulder, seated": ("56.5", "56.1"), "Eye, seated": ("75.0", "75.4"),
+    "Thigh length": ("49.0", "48.8"), "Upper arm": ("33.4", "33.6"),
+    "Forearm and hand": ("43.6", "17 1/8 in"), "Arm length": ("71.5", "71.9"),
+    "Shoulder points apart": ("35.8", "36.0"), "Stature": ("163.5", "5'4 3/8\""),
+    "Eye, standing": ("152.8", "153"), "Elbow, standing": ("102", "101.6"),
 }  # fmt: skip
 
 
@@ -115,9 +116,8 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_role("button", name="3 Measure").click()
     measure(desk)
     kept(desk)
-    expect(desk.get_by_text("15 of 15")).to_be_visible()
+    expect(desk.get_by_role("button", name="3 Measure, 14 of 14")).to_be_visible()
 
-    desk.get_by_role("button", name="4 Work out").click()
     expect(desk.get_by_role("heading", name=re.compile("things to set"))).to_be_visible()
     seat = desk.get_by_role("button", name=re.compile("^next Seat"))
     expect(seat).to_contain_text("42.3")

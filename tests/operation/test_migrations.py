@@ -1,6 +1,5 @@
 """What was kept before an upgrade is there after it."""
 
-from datetime import UTC, date, datetime
 from uuid import uuid4
 
 import pytest
@@ -9,7 +8,6 @@ from alembic.config import Config
 from sqlalchemy import inspect, text
 
 from conftest import empty_database, make_office
-from gentle_plumb.services.models import Change, Client, Visit
 from gentle_plumb.storage import SqlAccounts, SqlRecords, engine, make_engine, migrate
 from gentle_plumb.storage.models import Base
 
@@ -33,24 +31,25 @@ def up_to(made, revision):
         connection.commit()
 
 
-def test_a_visit_of_the_first_version_is_whole_after_the_second(fresh):
+def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
     up_to(fresh, "0001")
-    accounts, records = SqlAccounts(fresh), SqlRecords(fresh)
-    office = make_office(accounts)
-    client = Client(id=uuid4(), practice_id=office.practice.id, name="Odile", sex=None, work="")
-    visit = Visit(id=uuid4(), practice_id=office.practice.id, client_id=client.id,
-                  member_id=office.owner.id, started_on=date(2026, 11, 1))  # fmt: skip
-    records.add_client(client)
-    records.add_visit(visit)
-    for path, value in (("ask.reason", "Neck"), ("look.found.seat", 460.0)):
-        change = Change(id=uuid4(), visit_id=visit.id, path=path, typed=str(value), value=value,
-                        expected_version=0, member_id=office.owner.id)  # fmt: skip
-        records.write(office.practice.id, change, datetime.now(UTC))
+    records, office = SqlRecords(fresh), make_office(SqlAccounts(fresh))
+    keys = {"client": uuid4(), "visit": uuid4(), "practice": office.practice.id,
+            "member": office.owner.id}  # fmt: skip
+    with fresh.begin() as db:
+        db.execute(text("insert into client (id, practice_id, name) "
+                        "values (:client, :practice, 'Odile')"), keys)  # fmt: skip
+        db.execute(text("insert into visit (id, practice_id, client_id, member_id, started_on) "
+                        "values (:visit, :practice, :client, :member, '2026-11-01')"), keys)  # fmt: skip
+        for path, value in (("ask.reason", '"Neck"'), ("look.found.seat", "460")):
+            db.execute(text("insert into entry (visit_id, path, value, typed, version, member_id, "
+                            "changed_at) values (:visit, :path, cast(:value as jsonb), 'x', 1, "
+                            ":member, now())"), {**keys, "path": path, "value": value})  # fmt: skip
     migrate(fresh)
     migrate(fresh)
-    working = records.working(office.practice.id, visit.id)
+    working = records.working(office.practice.id, keys["visit"])
     assert working.values == {"ask.reason": "Neck", "look.found.seat": 460.0}
-    assert working.photos == ()
+    assert (working.photos, working.earlier, working.visit.errors) == ((), (), {})
 
 
 def test_the_migrated_schema_is_the_one_the_code_speaks(fresh):

@@ -1,6 +1,7 @@
 import math
 import re
 from dataclasses import replace
+from datetime import date
 from itertools import pairwise
 from math import hypot
 
@@ -8,21 +9,18 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from gentle_plumb.core.body import Body
+from gentle_plumb.core.body import DIMENSIONS, Body
 from gentle_plumb.core.drawing import SceneRequest, body_map, draw_scene
 from gentle_plumb.core.drawing.flags import FLAG_H, GAP, fan_out
+from gentle_plumb.core.drawing.history import HistoryPoint, history_marks
 from gentle_plumb.core.drawing.inks import INKS, PAPER
-from gentle_plumb.core.drawing.pose import drawable, seated_pose, standing_pose
-from gentle_plumb.core.drawing.tape import tape_ends
 from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.intake import REGIONS
 from gentle_plumb.core.observed import HABITS
 from gentle_plumb.core.record.fields import MEASURED
-from gentle_plumb.core.workstation import Details, Mouse, Settings, SideScreen
+from gentle_plumb.core.workstation import Details, Mouse, SideScreen
 from gentle_plumb.documents.scene_svg import scene_svg
-from strategies import cases, mean_body, usual_case
-
-PLAN_ONLY = {"shoulder_breadth_biacromial", "shoulder_breadth_bideltoid", "hand_breadth"}
+from strategies import bodies, cases, mean_body, usual_case
 
 
 def scene_of(case, **request):
@@ -109,16 +107,69 @@ def test_joint_out_of_band_gets_a_wedge():
     assert "elbow" in {mark.part for mark in wedge}
 
 
-@pytest.mark.parametrize("name", [name for name in MEASURED if name not in PLAN_ONLY])
-def test_the_tape_on_the_figure_is_as_long_as_the_dimension(name):
+def arrow_of(scene):
+    arrow = next(mark for mark in scene.marks if mark.role == "measure-arrow")
+    (x1, y1), (x2, y2) = corners(arrow)
+    return hypot(x2 - x1, y2 - y1)
+
+
+@pytest.mark.parametrize("name", MEASURED)
+@pytest.mark.parametrize("sex", ["female", "male"])
+def test_the_arrow_on_the_figure_is_the_dimension_to_scale(name, sex):
+    case = usual_case(sex)
+    request = SceneRequest(layer="measuring", tape=name)
+    scene = draw_scene(case, fit(case), request)
+    assert arrow_of(scene) / scene.px_per_mm == pytest.approx(case.body.mm(name), abs=0.8)
+    words = {mark.text for mark in scene.marks if mark.role == "measure-landmark"}
+    assert words == {DIMENSIONS[name].start, DIMENSIONS[name].end}
+
+
+@pytest.mark.parametrize("name", MEASURED)
+@settings(max_examples=12, deadline=None)
+@given(body=bodies())
+def test_every_arrow_of_every_body_stays_on_the_sheet(name, body):
+    scene = draw_scene(Case(body=body), fit(Case(body=body)),
+                       SceneRequest(layer="measuring", tape=name, width=640, height=600))  # fmt: skip
+    for mark in scene.marks:
+        if mark.role in ("measure-arrow", "measure-end", "figure-line") and mark.d:
+            left, top, right, bottom = spread(mark)
+            assert left >= -1
+            assert right <= 641
+            assert top >= -1
+            assert bottom <= 601
+
+
+def test_without_a_reading_there_is_only_the_place_of_it():
+    body = mean_body()
+    del body.values["popliteal_height"]
+    case = Case(body=body)
+    scene = draw_scene(case, fit(case), SceneRequest(layer="measuring", tape="popliteal_height"))
+    assert arrow_of(scene) == 0
+    assert "measure-value" not in {mark.role for mark in scene.marks}
+
+
+def test_a_flags_wedge_is_as_wide_as_four_standard_deviations():
     case = usual_case()
-    body = drawable(case.body)[0]
-    standing = name in ("stature", "elbow_height_standing", "eye_height_standing")
-    pose = (standing_pose if standing else seated_pose)(case, Settings())
-    ends = tape_ends(name, pose, 0 if standing else 410, body)
-    (x1, y1), (x2, y2) = ends
-    slack = {"popliteal_height": 12, "shoulder_elbow_length": 40}.get(name, 0.5)
-    assert abs(x2 - x1) + abs(y2 - y1) == pytest.approx(body.mm(name), abs=slack)
+    scene, result = scene_of(case), fit(case)
+    for key in ("seat", "surface", "screen_top"):
+        wedge = next(m for m in scene.marks
+                     if (m.role, m.part, m.posture) == ("spread-wedge", key, "seated"))  # fmt: skip
+        height = float(re.search(r"v(-?[\d.]+)", wedge.d)[1])
+        assert height == pytest.approx(4 * result.row("seated", key).sd * scene.px_per_mm, abs=0.06)
+
+
+def test_the_history_plot_shows_every_value_and_never_a_leap_of_a_millimetre():
+    def points(*mm):
+        return [HistoryPoint(on=date(2026, month, 1), mm=value, sd_mm=1, source=source)
+                for month, value, source in zip((1, 5, 9), mm, ("measured", "carried_over", "measured"),
+                                                strict=True)]  # fmt: skip
+
+    flat, steep = (
+        [m for m in history_marks(points(*mm), "cm") if m.kind == "dot"]
+        for mm in ((400, 400, 401), (400, 400, 460))
+    )
+    assert [mark.role for mark in flat] == ["history-dot", "history-dot-open", "history-dot"]
+    assert abs(flat[2].y - flat[0].y) < 4 < abs(steep[2].y - steep[0].y)
 
 
 def test_every_ink_uses_a_colour_of_the_palette():

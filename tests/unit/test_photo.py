@@ -51,7 +51,7 @@ def test_a_slip_of_a_pixel_and_of_the_camera_stays_within_the_stated_error(
     drawn, distance, turned, seed
 ):
     photo = side_photo(drawn, Camera(distance=distance, turned=turned))
-    slip = Random(seed).uniform  # noqa: S311
+    slip = Random(seed).uniform
     moved = {
         name: (x + slip(-0.7, 0.7), y + slip(-0.7, 0.7)) for name, (x, y) in photo.points.items()
     }

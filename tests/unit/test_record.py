@@ -3,7 +3,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from gentle_plumb.core.errors import FieldError, UnknownName, UnreadableValue, ValueOutOfRange
-from gentle_plumb.core.fit import fit, working_order
+from gentle_plumb.core.fit import dimensions_needed, fit, working_order
 from gentle_plumb.core.intake import ticked_signs
 from gentle_plumb.core.pace import RHYTHMS, day_totals
 from gentle_plumb.core.record import (
@@ -101,14 +101,19 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
     case = case_from(entries, sex="female")
     result = fit(case)
     order = working_order(case, result)
-    beads = progress(entries, result, order, signed=False)
+    beads = progress(entries, result, order, listed=dimensions_needed(case), signed=False)
     assert {step: bead.ready for step, bead in beads.items()} == {
         "ask": True, "look": True, "measure": True, "work": True, "set": False, "pace": False,
         "report": False,
     }  # fmt: skip
     assert beads["set"].next == "Surface"
     del entries["measure.stature.second"]
-    assert progress(entries, result, order, signed=False)["measure"].next == "Stature"
+    assert (
+        progress(entries, result, order, listed=dimensions_needed(case), signed=False)[
+            "measure"
+        ].next
+        == "Stature"
+    )
 
 
 @given(st.sampled_from(sorted(RHYTHMS)), st.floats(0, 24))

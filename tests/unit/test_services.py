@@ -6,14 +6,16 @@ from uuid import uuid4
 import pytest
 
 from conftest import PASSWORD, make_office
-from fakes import FakeAccounts, FakeRecords, FakeShelf
+from fakes import FakeAccounts, FakeMeasuring, FakeRecords, FakeShelf
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.errors import FieldError, ValueOutOfRange
 from gentle_plumb.demo import load_demo
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.people import DEMO_MEMBERS
+from gentle_plumb.documents.exchange import FORMATS, ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.errors import (
+    BadFile,
     LockedOut,
     NeedsConsent,
     NotAllowed,
@@ -21,6 +23,8 @@ from gentle_plumb.services.errors import (
     NotSignedIn,
     Withheld,
 )
+from gentle_plumb.services.exchange import ExchangeService
+from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
@@ -42,9 +46,12 @@ class World:
 
     def __init__(self, clock):
         self.accounts_port = FakeAccounts()
-        self.records = FakeRecords(self.accounts_port)
+        self.store = FakeMeasuring()
+        self.records = self.store.records = FakeRecords(self.accounts_port, self.store)
+        self.measuring = MeasuringService(self.store, self.accounts_port, clock)
+        self.exchange = ExchangeService(self.records, ExchangeFormats(), clock)
         self.accounts = AccountService(self.accounts_port, clock)
-        self.visits = VisitService(self.records, clock)
+        self.visits = VisitService(self.records, clock, self.measuring.errors_of)
         self.press = PaperPress()
         self.reports = ReportService(self.records, self.visits, self.press, clock)
         self.shelf = FakeShelf(self.records)
@@ -73,9 +80,9 @@ def demo_world():
     from conftest import Clock
 
     world = World(Clock())
-    load_demo(world.accounts_port, world.records, world.shelf, world.reports._clock)
+    load_demo(world.accounts_port, world.records, world.shelf, world.store, world.reports._clock)
     owner = world.accounts_port.member_by_email(DEMO_MEMBERS[0].email)
-    lines = {line.client.name.split()[0]: line for line in world.visits.visits(owner)}
+    lines = {line.client.name.split()[0]: line for line in reversed(world.visits.visits(owner))}
     return world, owner, lines
 
 
@@ -146,7 +153,7 @@ def test_demo_has_visits_in_every_state(demo_world):
 def test_demo_gives_the_same_bodies_each_time(demo_world):
     world, owner, lines = demo_world
     again = World(world.reports._clock)
-    load_demo(again.accounts_port, again.records, again.shelf, world.reports._clock)
+    load_demo(again.accounts_port, again.records, again.shelf, again.store, world.reports._clock)
     other = again.accounts_port.member_by_email(owner.email)
     twin = next(line for line in again.visits.visits(other) if line.client.name.startswith("Yara"))
     values = world.records.working(owner.practice_id, lines["Yara"].visit.id).values
@@ -319,3 +326,137 @@ def test_demo_uses_all_of_it(demo_world):
     assert watch.users == ("Elif Sandor", "Saskia Vell")
     _, elif_ = world.visits.worked(owner, lines["Elif"].visit.id, "cm")
     assert [(sign.urgency, sign.done) for sign in elif_.signs] == [("clinician", None)]
+
+
+def measured_visit(world, name="Odile", *, at=None, **readings):
+    """A visit of a new client with two readings each, cm."""
+    member = world.office.owner
+    client = world.visits.add_client(member, name=name, sex="female", work="")
+    visit = world.visits.start(member, client.id).id
+    for dimension, pair in readings.items():
+        for which, typed in zip(("first", "second"), pair, strict=False):
+            world.type(visit, f"measure.{dimension}.{which}", typed)
+    return client, visit
+
+
+def test_a_visit_starts_with_how_well_its_practitioner_repeats(world):
+    for index in range(12):
+        measured_visit(world, f"C{index}", popliteal_height=("40.0", "41.4"))
+    _, visit = measured_visit(world, "Last")
+    errors = world.records.visit(world.office.practice.id, visit).errors
+    own, house = 14 / 2**0.5, 8 / (1.96 * 2**0.5)
+    assert errors["popliteal_height"] == pytest.approx(
+        ((12 * own**2 + 10 * house**2) / 22) ** 0.5, abs=0.001
+    )
+    found = {one.dimension: one.precision for one in world.measuring.precision(world.office.owner)}
+    assert (found["popliteal_height"].pairs, found["popliteal_height"].over_limit) == (12, 12)
+    world.type(visit, "measure.popliteal_height.first", "40")
+    world.type(visit, "measure.popliteal_height.second", "40")
+    view = {
+        one.dimension: one
+        for one in world.visits.worked(world.office.owner, visit, "mm")[1].measured
+    }
+    assert view["popliteal_height"].plus_minus == f"{2 * errors['popliteal_height'] / 2**0.5:.0f}"
+
+
+def later_visit(world, clock, client, days):
+    clock.pass_by(days=days)
+    return world.visits.start(world.office.owner, client.id).id
+
+
+def view_of(world, visit, name, unit="cm"):
+    worked = world.visits.worked(world.office.owner, visit, unit)[1]
+    return next(one for one in worked.measured if one.dimension == name)
+
+
+def test_a_later_visit_knows_the_earlier_one_and_can_carry_it_over(world, clock):
+    client, _ = measured_visit(world, knee_height=("50.0", "50.2"))
+    visit = later_visit(world, clock, client, 200)
+    past = view_of(world, visit, "knee_height").past[0]
+    assert (past.value, past.day) == ("50.1", "25 November 2026")
+    for what, typed in (("origin", "carried_over"), ("taken_on", past.on), ("first", past.typed)):
+        world.type(visit, f"measure.knee_height.{what}", typed)
+    view = view_of(world, visit, "knee_height")
+    assert view.source == "Carried over from 25 November 2026, 7 months old"
+    assert (view.value, view.done, view.doubts) == ("50.1", True, [])
+    assert len(view.history) > 4
+    third = later_visit(world, clock, client, 10)
+    assert [one.day for one in view_of(world, third, "knee_height").past] == ["25 November 2026"]
+    world.type(third, "measure.knee_height.first", "54.6")
+    assert "Adults don't grow" in view_of(world, third, "knee_height").doubts[0].text
+
+
+def test_lists_and_tables_are_the_visits_to_choose(world):
+    owner = world.office.owner
+    _, visit = measured_visit(world, stature=("161", "161"))
+    own = world.measuring.add_list(owner, name="Counter", dimensions=["stature", "hand_length"])
+    assert own.dimensions == ("hand_length", "stature")
+    world.type(visit, "measure.list", str(own.id))
+    workup = world.visits.worked(owner, visit, "cm")[1]
+    assert [one.dimension for one in workup.measured if one.listed] == ["hand_length", "stature"]
+    assert next(step for step in workup.steps if step.step == "measure").needed == 2
+    lines = "dimension,sex,mean_mm,sd_mm\nstature,female,1700,50\n"
+    table = world.measuring.add_table(owner, name="Tall", origin="made up", text=lines)
+    before = view_of(world, visit, "stature").percentile
+    world.type(visit, "measure.table", str(table.id))
+    assert (before, view_of(world, visit, "stature").percentile) == ("50th", "4th")
+    with pytest.raises(FieldError):
+        world.measuring.add_list(owner, name="Odd", dimensions=["wingspan"])
+    for change in (
+        lambda: world.measuring.add_list(world.office.reader, name="x", dimensions=["stature"]),
+        lambda: world.measuring.add_table(world.office.reader, name="x", origin="y", text=lines),
+    ):
+        with pytest.raises(NotAllowed):
+            change()
+
+
+@pytest.mark.parametrize("format", ["csv_readings", "json", "fhir"])
+def test_a_practice_takes_in_what_another_gave_out_and_gives_out_the_same(world, clock, format):
+    _, visit = measured_visit(world, stature=("161.2", "161.4"), hand_length=("6 7/8 in", "17.4"))
+    world.type(visit, "measure.knee_height.skip", "time")
+    world.type(visit, "measure.posture", "erect")
+    raw, _, _ = world.exchange.export(world.office.owner, format)
+    other = World(clock)
+    preview = other.exchange.take_in(other.office.owner, raw)
+    assert [(one.client, one.client_known, one.values, one.new) for one in preview.understood] == [
+        ("Odile", False, 4, 4)
+    ]
+    assert other.exchange.export(other.office.owner, format)[0] == raw
+    again = other.exchange.take_in(other.office.owner, raw)
+    assert [(one.client_known, one.visit_known, one.new) for one in again.understood] == [
+        (True, True, 0)
+    ]
+    assert other.exchange.export(other.office.owner, format)[0] == raw
+    home = world.exchange.look(world.office.owner, raw)
+    assert [(one.visit_known, one.new) for one in home.understood] == [(True, 0)]
+
+
+def test_a_file_that_says_otherwise_is_refused_whole_and_nothing_is_written(world, clock):
+    _, visit = measured_visit(world, stature=("161.2", "161.4"))
+    raw = world.exchange.export(world.office.owner, "csv_readings")[0].decode()
+    line = raw.splitlines()[1]
+    extra = line.replace(",stature,first,1612,161.2 cm", ",hand_length,first,175,17.5 cm")
+    for changed, reason in (
+        (raw.replace("1612,161.2 cm", "1622,162.2 cm") + extra, "here it is “161.2 cm” already"),
+        (raw + extra.replace("175,17.5 cm", "1750,175 cm"), "outside 100 to 270 mm"),
+        (raw + extra.replace("Odile", "Somebody"), "differs from line 2"),
+    ):
+        preview = world.exchange.look(world.office.owner, changed.encode())
+        assert any(reason in why for _, _, why in preview.troubles), preview.troubles
+        with pytest.raises(BadFile):
+            world.exchange.take_in(world.office.owner, changed.encode())
+    assert world.exchange.export(world.office.owner, "csv_readings")[0].decode() == raw
+    added = world.exchange.take_in(world.office.owner, (raw + extra).encode())
+    assert [one.new for one in added.understood] == [1]
+    assert view_of(world, visit, "hand_length").value == "17.5"
+    with pytest.raises(NotAllowed):
+        world.exchange.take_in(world.office.reader, raw.encode())
+
+
+def test_every_format_ships_and_names_its_file(world):
+    measured_visit(world, stature=("161.2", "161.4"))
+    for format in FORMATS:
+        raw, media, name = world.exchange.export(world.office.owner, format)
+        assert raw
+        assert "/" in media
+        assert "." in name

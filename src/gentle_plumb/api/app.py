@@ -13,11 +13,15 @@ from starlette.middleware.gzip import GZipMiddleware
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ..services.accounts import AccountService
+from ..services.exchange import ExchangeService
+from ..services.instruments import InstrumentService
+from ..services.measuring import MeasuringService
 from ..services.photos import PhotoService
 from ..services.ports import LightMeter
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
 from ..services.visits import VisitService
+from .measuring_routes import measuring_router
 from .problems import Problem, add_handlers, answer
 from .routes import public, router
 from .schemas import DemoPerson
@@ -41,6 +45,9 @@ class Services:
     reports: ReportService
     photos: PhotoService
     shelf: ShelfService
+    measuring: MeasuringService
+    exchange: ExchangeService
+    instruments: InstrumentService
     light_meter: LightMeter
     secure_cookie: bool = True
     demo_people: list[DemoPerson] = field(default_factory=list)
@@ -85,6 +92,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     add_handlers(app)
     app.include_router(public)
     app.include_router(router)
+    app.include_router(measuring_router)
     if page is not None:
         _serve_page(app, page.resolve())
     return app

@@ -18,7 +18,10 @@ from ..services import errors as service
 
 
 class Problem(BaseModel):
-    """What went wrong; ``field``, ``value``, ``low``, ``high`` and ``unit`` where one field did."""
+    """What went wrong; ``field``, ``value``, ``low``, ``high`` and ``unit`` where one field did.
+
+    ``choices`` are what may have been meant, ``belongs`` the field it may belong to.
+    """
 
     type: str
     title: str
@@ -29,9 +32,12 @@ class Problem(BaseModel):
     low: float | None = None
     high: float | None = None
     unit: str | None = None
+    choices: list[str] | None = None
+    belongs: str | None = None
     consent: str | None = None
     current: dict[str, Any] | None = None
     missing: list[dict[str, str]] | None = None
+    lines: list[dict[str, str]] | None = None
 
 
 _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
@@ -41,6 +47,8 @@ _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.AlreadyThere: (409, "already-there"),
     service.StaleChange: (409, "stale"),
     service.StaleItem: (409, "stale"),
+    service.StaleList: (409, "stale"),
+    service.BadFile: (422, "bad-file"),
     service.ReusedChange: (409, "reused-change"),
     service.NeedsConsent: (422, "needs-consent"),
     service.Withheld: (403, "withheld"),
@@ -71,6 +79,8 @@ def _field(_: Request, error: FieldError) -> JSONResponse:
             low=error.low,
             high=error.high,
             unit=error.unit,
+            choices=list(error.choices) or None,
+            belongs=error.belongs or None,
         )
     )
 
@@ -83,6 +93,11 @@ def _service(_: Request, error: service.ServiceError) -> JSONResponse:
         problem.current = jsonable_encoder(error.entry)
     if isinstance(error, service.StaleItem):
         problem.current = jsonable_encoder(error.item)
+    if isinstance(error, service.StaleList):
+        problem.current = jsonable_encoder(error.kept)
+    if isinstance(error, service.BadFile):
+        problem.lines = [{"line": line, "field": field, "reason": reason}
+                         for line, field, reason in error.lines]  # fmt: skip
     if isinstance(error, service.NeedsConsent):
         problem.field, problem.consent = error.field, error.consent
     if isinstance(error, service.BadPicture):

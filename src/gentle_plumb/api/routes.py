@@ -10,6 +10,7 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 from sqlalchemy import text
 
+from ..core.body import DIMENSIONS
 from ..core.drawing import SceneRequest, body_map
 from ..core.drawing.inks import INKS
 from ..core.intake import CONSENTS, REGIONS, SIGNS, URGENCY
@@ -17,6 +18,7 @@ from ..core.intake.regions import MAP_H, MAP_W
 from ..core.observed import HABITS, LIGHT_TASKS, ROOM
 from ..core.photo import LANDMARKS
 from ..core.record import FAMILIES, FIELDS, PIECES, STEPS
+from ..core.record.fields import SKIPS
 from ..core.sources import SOURCES
 from ..core.units import LengthUnit
 from ..core.workstation.shelf import SHELF
@@ -50,7 +52,7 @@ class View(BaseModel):
     mode: Literal["both", "seated", "standing", "overlay"] = "both"
     show: Literal["found", "target", "left"] = "target"
     tape: Annotated[str | None, Field(max_length=60)] = None
-    layer: Literal["heights", "habits"] = "heights"
+    layer: Literal["heights", "habits", "measuring"] = "heights"
     draw: bool = False
 
     def scene(self) -> SceneRequest:
@@ -141,6 +143,8 @@ def fields(who: Signed) -> s.Fields:
         light=[s.LightTask(id=id, label=label, least=least, most=most)
                for id, (label, least, most) in LIGHT_TASKS.items()],
         landmarks=list(LANDMARKS.values()),
+        dimensions=[s.DimensionOut.of(entry) for entry in DIMENSIONS.values()],
+        skips=SKIPS,
         picture_bytes=MOST_BYTES,
         inks=INKS,
         sources={key: f"{source.title}. {source.note}" for key, source in SOURCES.items()},

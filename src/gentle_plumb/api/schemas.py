@@ -8,25 +8,33 @@ from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
+from ..core.body import Dimension
 from ..core.drawing.inks import Ink
 from ..core.drawing.marks import Mark, Scene
 from ..core.findings import Finding, Strain
 from ..core.intake import URGENCY, Consent, Region, Sign, Ticked, ticked_signs
 from ..core.observed import Habit, RoomItem
 from ..core.photo import Landmark
+from ..core.record import FIELDS, StepId
 from ..core.record import Field as RecordField
-from ..core.record import StepId
 from ..core.record.pieces import Piece
 from ..core.record.progress import StepProgress
 from ..core.units import LengthUnit
 from ..core.workstation.shelf import ShelfKind
 from ..services.accounts import LEAST_PASSWORD
-from ..services.models import Entry, Member, PhotoHead, ReportHead, ShelfItem, VisitLine
+from ..services.measured import AgainView, Measured
+from ..services.models import (
+    Entry,
+    Member,
+    PhotoHead,
+    ReportHead,
+    ShelfItem,
+    VisitLine,
+)
 from ..services.photo_views import PhotoView
 from ..services.workup import (
     CareView,
     JointView,
-    Measured,
     RhythmView,
     RowView,
     Workup,
@@ -145,9 +153,37 @@ class Fields(BaseModel):
     room: list[RoomItem]
     light: list[LightTask]
     landmarks: list[Landmark]
+    dimensions: list[DimensionOut]
+    skips: dict[str, str]
     picture_bytes: int
     inks: dict[str, Ink]
     sources: dict[str, str]
+
+
+class DimensionOut(BaseModel):
+    """A dimension of the catalogue, as it is explained."""
+
+    id: str
+    label: str
+    iso_name: str
+    how: str
+    posture: Literal["seated", "standing"]
+    view: str
+    instrument: str
+    start: str
+    end: str
+    mistakes: list[str]
+    used_for: str
+    needed: bool
+    two_sided: bool
+    can_guess: bool
+
+    @classmethod
+    def of(cls, entry: Dimension) -> DimensionOut:
+        """From the catalogue; ``can_guess`` where an estimate is only made if insisted on."""
+        same = {name: getattr(entry, name) for name in cls.model_fields if name != "can_guess"}
+        return cls(**{**same, "mistakes": list(entry.mistakes)},
+                   can_guess=f"measure.{entry.id}.guess" in FIELDS)  # fmt: skip
 
 
 class ClientIn(Given):
@@ -334,6 +370,10 @@ class WorkedOut(BaseModel):
     cares: list[CareView]
     display: str | None
     measured: list[Measured]
+    again: list[AgainView]
+    needed: list[str]
+    table_name: str
+    table_origin: str
     rhythms: list[RhythmView]
     joints: list[JointView]
     notes: list[str]
@@ -360,7 +400,8 @@ class WorkedOut(BaseModel):
             ],
             strain=workup.strain, photos=workup.photos,
             signs=workup.signs, cares=workup.cares, display=workup.display,
-            measured=workup.measured, rhythms=workup.rhythms,
+            measured=workup.measured, again=workup.again, needed=list(workup.needed),
+            table_name=workup.table[0], table_origin=workup.table[1], rhythms=workup.rhythms,
             joints=workup.joints, notes=list(result.notes),
             standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,
             hours=workup.hours, hours_doubt=workup.hours_doubt,

@@ -2,6 +2,7 @@
 
 PlumbError
  ├── UnreadableValue     what was typed is no number, length, date … of the field's kind
+ ├── AmbiguousValue      what was typed can be read in more than one way
  ├── ValueOutOfRange     readable, but outside the field's range
  ├── UnknownName         a key, dimension or choice that does not exist
  ├── MissingInput        something a formula needs is not recorded
@@ -31,6 +32,10 @@ class FieldError(PlumbError):
         Ends of the allowed range, in ``unit``.
     unit : str
         Unit of the range; empty where there is none.
+    choices : tuple of str
+        What may have been meant, each ready to be typed instead.
+    belongs : str
+        The field it may belong to; empty where none suggests itself.
 
     """
 
@@ -43,6 +48,8 @@ class FieldError(PlumbError):
         low: float | None = None,
         high: float | None = None,
         unit: str = "",
+        choices: tuple[str, ...] = (),
+        belongs: str = "",
     ) -> None:
         super().__init__(message)
         self.field = field
@@ -51,10 +58,16 @@ class FieldError(PlumbError):
         self.low = low
         self.high = high
         self.unit = unit
+        self.choices = choices
+        self.belongs = belongs
 
 
 class UnreadableValue(FieldError):
     """What was typed can't be read as the kind of value the field holds."""
+
+
+class AmbiguousValue(FieldError):
+    """What was typed can be read in more than one way; ``choices`` are the ways."""
 
 
 class ValueOutOfRange(FieldError):

@@ -35,6 +35,16 @@ SOURCES: dict[str, Source] = {
         title="Pheasant and Haslegrave, Bodyspace",
         note="Estimated means and standard deviations for British adults of 19 to 65.",
     ),
+    "loinc": Source(
+        kind="published",
+        title="LOINC",
+        note="8302-2, body height; other dimensions have no code.",
+    ),
+    "ucum": Source(
+        kind="published",
+        title="Unified Code for Units of Measure",
+        note="mm, cm, m, [in_i], [ft_i].",
+    ),
     "house-correlation": Source(
         kind="house",
         title="Correlation of each dimension with stature",
@@ -44,6 +54,41 @@ SOURCES: dict[str, Source] = {
         kind="house",
         title="How far two readings may differ",
         note="About the spread of a careful practitioner with a tape; beyond it a third is taken.",
+    ),
+    "house-precision": Source(
+        kind="house",
+        title="Ten pairs of the house's error beside the practitioner's own",
+        note="Few pairs tell little: the own error counts fully only as pairs come in.",
+    ),
+    "house-origin": Source(
+        kind="house",
+        title="Self-measured: 12 mm more; carried over: half of what may change meanwhile",
+        note="An unpractised hand, and time: both make a value less sure, neither makes it useless.",
+    ),
+    "house-change": Source(
+        kind="house",
+        title="What a body may change between visits: 6 mm for bones, 10 to 40 for posture and girth",
+        note="Adults don't grow; how one sits, and how much flesh there is, does change.",
+    ),
+    "house-doubt": Source(
+        kind="house",
+        title="Asked from 2.5 standard errors, set aside from 4",
+        note="Of a hundred true values about one is asked about; slips of unit lie far beyond.",
+    ),
+    "house-relations": Source(
+        kind="house",
+        title="Relations between dimensions that hold for whoever is measured",
+        note="What lies above what on a body, and how far the knee stands over its crease.",
+    ),
+    "house-sides": Source(
+        kind="house",
+        title="Left and right differ by less than the limit for two readings and 4 in a hundred",
+        note="More is a slip or worth knowing.",
+    ),
+    "house-lumbar-height": Source(
+        kind="house",
+        title="Small of the back 190 mm over the seat, standard deviation 30",
+        note="No table holds it: wide enough that only slips are asked about; never an estimate.",
     ),
     "house-chain": Source(
         kind="house",

@@ -11,7 +11,9 @@ from typing import Literal
 
 from .errors import UnreadableValue
 
-__all__ = ["LengthUnit", "format_difference", "format_length", "parse_length", "parse_number"]
+__all__ = [
+    "LengthUnit", "fine_length", "format_difference", "format_length", "in_other_units", "other_readings", "parse_length", "parse_number",
+]  # fmt: skip
 
 LengthUnit = Literal["mm", "cm", "in"]
 
@@ -105,6 +107,58 @@ def parse_length(text: str, *, default: LengthUnit = "cm", field: str = "length"
     return -total if negative else total
 
 
+_BARE = re.compile(r"(\d+)(?:([.,])(\d+))?\s*(mm|cm|m|in|ft|\"|')?")
+_TWO_BARE = re.compile(r"(\d+)[ \-.,](\d{1,2})(?:\s*(?:ft|'))?")
+
+
+def other_readings(text: str) -> list[str]:
+    """What else a typed length may have meant, each as a text that can't be misread.
+
+    A number without a unit may be in any of them; a comma or point before three digits may part
+    thousands; two bare numbers may be feet and inches; a fraction without a unit is an inch's.
+    The most usual meaning first; a length that can't be misread has none.
+
+    Examples
+    --------
+    >>> other_readings("462")
+    ['462 mm', '462 cm', '462 in']
+    >>> other_readings("1,750 mm"), other_readings("5 10"), other_readings("46.2 cm")
+    (['1750 mm'], ['5 ft 10 in'], [])
+
+    """
+    cleaned = text.strip().lower()
+    found: list[str] = []
+    if re.fullmatch(r"\d+\s+\d+/\d+|\d+/\d+", cleaned):
+        found.append(f"{cleaned} in")
+    bare = _BARE.fullmatch(cleaned)
+    if bare is not None:
+        whole, mark, rest, unit = bare.groups()
+        if mark and len(rest) == 3 and len(whole) <= 2:
+            found += [f"{whole}{rest} {unit}"] if unit else [f"{whole}{rest} mm"]
+        if unit is None:
+            decimal = f"{whole}.{rest}" if rest else whole
+            found += [f"{decimal} {name}" for name in ("mm", "cm", "in")]
+            if mark:
+                found.append(f"{decimal} m")
+    two = _TWO_BARE.fullmatch(cleaned)
+    if two is not None and int(two[1]) < 9 and int(two[2]) < 12:
+        found.append(f"{int(two[1])} ft {int(two[2])} in")
+    return found
+
+
+def in_other_units(text: str) -> list[str]:
+    """The same number in the other units: for a length whose unit was typed wrong.
+
+    >>> in_other_units("462 cm")
+    ['462 mm', '462 in']
+    """
+    bare = _BARE.fullmatch(text.strip().lower())
+    if bare is None or bare[4] is None:
+        return []
+    amount = f"{bare[1]}.{bare[3]}" if bare[3] else bare[1]
+    return [f"{amount} {unit}" for unit in ("mm", "cm", "in") if unit != _NAMES[bare[4]]]
+
+
 def parse_number(text: str, *, field: str, what: str, unit: str) -> float:
     """Read a plain decimal number, with point or comma.
 
@@ -139,6 +193,17 @@ def format_length(value_mm: float, unit: LengthUnit, *, with_unit: bool = False)
     """
     text = _rounded(value_mm, unit).replace("-", "−")
     return f"{text} {unit}" if with_unit else text
+
+
+def fine_length(value_mm: float, unit: LengthUnit) -> str:
+    """Show a small length to a tenth of a millimetre or its like: errors, not heights.
+
+    >>> fine_length(3.61, "mm"), fine_length(3.61, "cm"), fine_length(3.61, "in")
+    ('3.6', '0.36', '0.142')
+    """
+    if value_mm == float("inf"):
+        return "open"
+    return f"{value_mm / MM_PER[unit]:.{ {'mm': 1, 'cm': 2, 'in': 3}[unit] }f}"
 
 
 def format_difference(value_mm: float, unit: LengthUnit, *, up: str, down: str) -> str:

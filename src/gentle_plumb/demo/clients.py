@@ -53,6 +53,16 @@ _SIT_STAND = {
     "look.screen.kind": "monitor", "look.screen.diagonal": "24", "look.screen.aspect": "16:9",
     "look.screen.top_min": "37", "look.screen.top_max": "56", "look.screen.depth_behind": "12",
 }  # fmt: skip
+_SWAPPED = {
+    "measure.shoulder_elbow_length.first": "46.8", "measure.shoulder_elbow_length.second": "47.1",
+    "measure.elbow_fingertip_length.first": "35.8", "measure.elbow_fingertip_length.second": "36.1",
+}  # fmt: skip
+"""Two fields taken for each other: the doubt is for the practitioner to see."""
+_AT_HOME = {
+    "measure.stature.origin": "self_measured", "measure.stature.first": "169",
+    "measure.stature.second": "", "measure.eye_height_standing.skip": "not_needed",
+    "measure.eye_height_standing.first": "", "measure.eye_height_standing.second": "",
+}  # fmt: skip
 _FIXED = _SIT_STAND | {
     "look.desk.kind": "fixed", "look.desk.surface_min": "", "look.desk.surface_max": "",
     "look.desk.depth": "70", "look.chair.seat_max": "51", "look.chair.lumbar_min": "",
@@ -192,6 +202,7 @@ DEMO_CLIENTS = (
     DemoClient(
         name="Nadia Brook", sex="female", work="Notices to mariners, progressive lenses",
         stature=1598, days_ago=4, by=0, until="pace", off={"thigh_clearance": 9},
+        before=((730, {"thigh_clearance": -12, "eye_height_sitting": 6}), (361, {"thigh_clearance": -4})),
         entries=_AGREED | _FIXED | {
             "look.desk.thickness": "3", "look.keyboard.kind": "no_number_block",
             "ask.reason": "Chin up all day to read the screen.", "ask.warning": "none",
@@ -240,7 +251,7 @@ DEMO_CLIENTS = (
     ),
     DemoClient(
         name="Mirela Dunne", sex="female", work="Tide tables, expecting in spring", stature=1701,
-        days_ago=0, by=0, until="new",
+        days_ago=0, by=0, until="new", before=((148, {}),),
     ),
     DemoClient(
         name="Otis Varga", sex="male", work="Tide-gauge archive, wheelchair user", stature=1740,
@@ -294,7 +305,7 @@ DEMO_CLIENTS = (
     ),
     DemoClient(
         name="Pia Lorne", sex="female", work="Sailing directions, kitchen table at home",
-        stature=1689, days_ago=12, by=0, until="pace",
+        stature=1689, days_ago=12, by=0, until="pace", measured=_AT_HOME,
         entries=_AGREED | _from_shelf("dining", "table", "keys_short", "laptop_raised", "home") | {
             "ask.reason": "Small of the back after a day at home.", "ask.warning": "none",
             "ask.place": "home", "ask.hours.typing": "4", "ask.hours.mouse": "1",
@@ -314,7 +325,7 @@ DEMO_CLIENTS = (
     ),
     DemoClient(
         name="Hugo Penn", sex="male", work="Chart compiler, left-handed, two screens", stature=1718,
-        days_ago=8, by=0, until="measure",
+        days_ago=8, by=0, until="measure", before=((210, {}),), measured=_SWAPPED,
         entries=_AGREED | _from_shelf("task", "sit_stand", "keys_split", "screen_27")
         | _second("screen_24") | {
             "ask.reason": "Neck always turned to the left screen.", "ask.warning": "none",
@@ -389,3 +400,26 @@ DEMO_CLIENTS = (
         } | _aches("eyes", 7, "always", "Three days"),
     ),
 )  # fmt: skip
+
+DEMO_LISTS: tuple[tuple[str, tuple[str, ...]], ...] = (
+    ("Front counter, first look", ("popliteal_height", "thigh_clearance", "elbow_height_sitting",
+                                   "stature", "elbow_height_standing", "eye_height_standing")),
+    ("Shared watch desk", ("popliteal_height", "elbow_height_sitting", "eye_height_sitting",
+                           "stature", "elbow_height_standing")),
+)  # fmt: skip
+"""The practice's own lists of dimensions."""
+
+DEMO_TABLE = (
+    "Saltmere staff, 2021", "Made up: 212 women and 240 men of the office, measured in 2021",
+    """dimension,sex,mean_mm,sd_mm,r_stature
+stature,female,1648,64,
+stature,male,1779,71,
+popliteal_height,female,408,26,0.81
+popliteal_height,male,448,28,0.82
+elbow_height_sitting,female,238,28,
+elbow_height_sitting,male,247,30,
+eye_height_sitting,female,752,33,0.75
+eye_height_sitting,male,802,35,0.75
+""",
+)  # fmt: skip
+"""Name, origin and lines of a table that the practice added."""

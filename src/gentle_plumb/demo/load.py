@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+from dataclasses import replace
 from datetime import datetime, timedelta
 from uuid import UUID, uuid4, uuid5
 
@@ -11,13 +13,14 @@ from ..core.record import FIELDS, PhotoFile, field_of, photos_from, read_typed
 from ..core.units import format_length
 from ..documents import PillowDarkroom, TypstPress
 from ..services.accounts import AccountService
+from ..services.measuring import MeasuringService
 from ..services.models import Member, Practice, ShelfItem
 from ..services.photos import PhotoService
-from ..services.ports import Accounts, Clock, Records, Shelf
+from ..services.ports import Accounts, Clock, MeasuringStore, Records, Shelf
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
 from ..services.visits import VisitService
-from .clients import DEMO_CLIENTS, DEMO_SHELF
+from .clients import DEMO_CLIENTS, DEMO_LISTS, DEMO_SHELF, DEMO_TABLE
 from .people import DEMO_MEMBERS, PRACTICE, WORDING, DemoClient, DemoPhoto, Until
 from .photographs import (
     HEIGHT,
@@ -44,24 +47,30 @@ _STEPS: dict[Until, tuple[str, ...]] = {
 }
 
 
-def body_readings(client: DemoClient) -> dict[str, str]:
-    """Two typed readings for each needed dimension of a made-up body.
-
-    A value lies where stature puts it, plus the client's own offset; the second reading
-    differs by a few millimetres, in a pattern that is the same each time.
-    """
-    typed: dict[str, str] = {}
+def body_of(client: DemoClient) -> dict[str, float]:
+    """A made-up body, mm: each value lies where stature puts it, plus the client's own offset."""
+    body: dict[str, float] = {}
     whole = DIMENSIONS["stature"].stats[client.sex]
-    for index, name in enumerate(NEEDED):
-        entry = DIMENSIONS[name]
+    for name, entry in DIMENSIONS.items():
         mean, sd = LUMBAR_MEAN_MM, 12.0
         if entry.stats:
             mean, sd = entry.stats[client.sex].mean_mm, entry.stats[client.sex].sd_mm
         share = entry.r_stature * sd / whole.sd_mm
-        value = mean + share * (client.stature - whole.mean_mm) + client.off.get(name, 0.0)
+        body[name] = mean + share * (client.stature - whole.mean_mm) + client.off.get(name, 0.0)
+    return body
+
+
+def body_readings(client: DemoClient) -> dict[str, str]:
+    """Two typed readings for each needed dimension of a made-up body.
+
+    The second differs by a few millimetres, in a pattern that is the same each time.
+    """
+    typed: dict[str, str] = {}
+    body = body_of(client)
+    for index, name in enumerate(NEEDED):
         wobble = (index * 7 % 5) - 2
-        typed[f"measure.{name}.first"] = format_length(value + wobble, "cm")
-        typed[f"measure.{name}.second"] = format_length(value - wobble, "cm")
+        typed[f"measure.{name}.first"] = format_length(body[name] + wobble, "cm")
+        typed[f"measure.{name}.second"] = format_length(body[name] - wobble, "cm")
     return typed
 
 
@@ -128,6 +137,17 @@ def _photograph(typist: _Typist, photos: PhotoService, member: Member, index: in
         typist.type(f"{start}.{name}", typed)
 
 
+def _measured_before(client: DemoClient, member: Member, client_id: UUID, records: Records,
+                     day: datetime, off: Mapping[str, float]) -> None:  # fmt: skip
+    """An earlier visit at which the body was measured."""
+    visits = VisitService(records, lambda: day)
+    typist = _Typist(visits, member, visits.start(member, client_id).id)
+    then = replace(client, off={name: client.off.get(name, 0.0) + off.get(name, 0.0)
+                                for name in {*client.off, *off}})  # fmt: skip
+    for path, typed in {**body_readings(then), "measure.posture": "as_they_work"}.items():
+        typist.type(path, typed)
+
+
 def _visit(
     client: DemoClient, member: Member, practice: Practice, records: Records, now: datetime,
     shelf: dict[str, ShelfItem],
@@ -135,6 +155,8 @@ def _visit(
     then: Clock = lambda: now - timedelta(days=client.days_ago)  # noqa: E731
     visits = VisitService(records, then)
     made = visits.add_client(member, name=client.name, sex=client.sex, work=client.work)
+    for days, off in client.before:
+        _measured_before(client, member, made.id, records, now - timedelta(days=days), off)
     typist = _Typist(visits, member, visits.start(member, made.id).id)
     typed = dict(client.entries)
     if client.workstation:
@@ -143,7 +165,7 @@ def _visit(
             typist.type(path, text)
     steps = _STEPS[client.until]
     if "measure" in steps:
-        typed |= body_readings(client) | {"measure.posture": "as_they_work"}
+        typed |= {"measure.posture": "as_they_work"} | body_readings(client) | dict(client.measured)
     if "report" in steps:
         typed["report.follow_up"] = (then() + timedelta(days=28)).date().isoformat()
     for path, text in typed.items():
@@ -161,8 +183,10 @@ def _visit(
         typist.type("look.found.mouse", "44", version=1)
 
 
-def load_demo(accounts: Accounts, records: Records, shelf: Shelf, clock: Clock) -> None:
-    """Make the demo practice, its members, shelf, clients and visits."""
+def load_demo(
+    accounts: Accounts, records: Records, shelf: Shelf, store: MeasuringStore, clock: Clock
+) -> None:
+    """Make the demo practice, its members, shelf, lists, clients and visits."""
     practice = Practice(id=uuid4(), name=PRACTICE, unit="cm", local_wording=WORDING)
     accounts.add_practice(practice)
     service = AccountService(accounts, clock)
@@ -182,5 +206,10 @@ def load_demo(accounts: Accounts, records: Records, shelf: Shelf, clock: Clock) 
         name: keeping.add(members[0], piece=piece, name=name, place=place, values=values, unit="cm")
         for piece, name, place, values in DEMO_SHELF
     }
+    measuring = MeasuringService(store, accounts, clock)
+    for name, dimensions in DEMO_LISTS:
+        measuring.add_list(members[0], name=name, dimensions=dimensions)
+    name, origin, lines = DEMO_TABLE
+    measuring.add_table(members[0], name=name, origin=origin, text=lines)
     for client in DEMO_CLIENTS:
         _visit(client, members[client.by], practice, records, clock(), kept)

@@ -52,7 +52,9 @@ class DemoPhoto:
 class DemoClient:
     """A client: stature in mm, how far single dimensions are off their estimate, mm; entries.
 
-    ``workstation`` names the shared one they sit at.
+    ``workstation`` names the shared one they sit at. ``measured`` is
+    typed in the place of the usual readings. ``before`` are earlier visits at which they
+    were measured: days ago, and how far single dimensions were off what they are now, mm.
     """
 
     name: str
@@ -66,3 +68,5 @@ class DemoClient:
     entries: Mapping[str, str] = field(default_factory=dict)
     photos: tuple[DemoPhoto, ...] = ()
     workstation: str = ""
+    measured: Mapping[str, str] = field(default_factory=dict)
+    before: tuple[tuple[int, Mapping[str, float]], ...] = ()

@@ -1,6 +1,6 @@
 """Devices near the desk: adapters behind ports, and the stand-ins that ship with the program."""
 
+from .length import SocketInstrument
 from .light_meter import SocketLightMeter
-from .light_stand_in import LightStandIn
 
-__all__ = ["LightStandIn", "SocketLightMeter"]
+__all__ = ["SocketInstrument", "SocketLightMeter"]

@@ -3,15 +3,14 @@
 from __future__ import annotations
 
 import re
-import socket
 
 from ..services.errors import NoAnswer
 from ..services.models import Lux
+from .line import ask
 
-PATIENCE_S = 2.0
 DARKEST, BRIGHTEST = 0.0, 200_000.0
 """Range of a reading, lux: from dark to full sun. House value."""
-_READING = re.compile(rb"LUX (\d{1,6}(?:\.\d{1,2})?)(?: (LOWBATT))?\r?\n")
+_READING = re.compile(r"LUX (\d{1,6}(?:\.\d{1,2})?)(?: (LOWBATT))?")
 
 
 class SocketLightMeter:
@@ -31,18 +30,7 @@ class SocketLightMeter:
         """
         if not self._address:
             raise NoAnswer("No light meter is set up. Type the reading of your own.")
-        host, _, port = self._address.rpartition(":")
-        try:
-            with socket.create_connection((host, int(port)), timeout=PATIENCE_S) as line:
-                line.sendall(b"READ\n")
-                heard = line.makefile("rb").readline(80)
-        except (OSError, ValueError):
-            raise NoAnswer(
-                "The light meter does not answer. Type the reading, or try again."
-            ) from None
-        found = _READING.fullmatch(heard)
-        if found is None:
-            raise NoAnswer("The light meter says something that is no reading. Try again.")
+        found, _ = ask(self._address, "READ", _READING, name="light meter")
         lux = float(found[1])
         if not DARKEST <= lux <= BRIGHTEST:
             raise NoAnswer(

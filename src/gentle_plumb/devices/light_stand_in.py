@@ -7,8 +7,6 @@ off by up to three in a hundred.
 from __future__ import annotations
 
 import random
-import socketserver
-import threading
 from math import sin
 
 MIDDLE, CLOUDS, NOISE = 320.0, 60.0, 0.03
@@ -18,35 +16,14 @@ LOW_BATTERY_AFTER = 40
 
 
 class LightStandIn:
-    """A light meter on loopback; ``trouble`` makes the next answer a bad one.
+    """What a light meter answers; ``trouble`` makes the next answer a bad one.
 
     ``garbage`` is noise on the line, ``hang_up`` a connection that drops.
     """
 
-    def __init__(self, port: int = 0, seed: int = 7) -> None:
+    def __init__(self, seed: int = 7) -> None:
         self.trouble: str | None = None
         self._random, self._asked = random.Random(seed), 0  # noqa: S311
-        stand_in = self
-
-        class Line(socketserver.StreamRequestHandler):
-            def handle(self) -> None:
-                for asked in self.rfile:
-                    answer = stand_in.answer(asked)
-                    if answer is None:
-                        return
-                    self.wfile.write(answer)
-
-        class Server(socketserver.ThreadingTCPServer):
-            allow_reuse_address = True
-            daemon_threads = True
-
-        self._server = Server(("127.0.0.1", port), Line)
-
-    @property
-    def address(self) -> str:
-        """Where it listens, ``host:port``."""
-        host, port = self._server.server_address[:2]
-        return f"{host!s}:{port}"
 
     def answer(self, asked: bytes) -> bytes | None:
         """The line for a line; None hangs up."""
@@ -62,16 +39,3 @@ class LightStandIn:
         light *= 1 + self._random.uniform(-NOISE, NOISE)
         low = " LOWBATT" if self._asked > LOW_BATTERY_AFTER else ""
         return f"LUX {light:.0f}{low}\n".encode()
-
-    def start(self) -> None:
-        """Serve from a thread of its own."""
-        threading.Thread(target=self._server.serve_forever, daemon=True).start()
-
-    def serve(self) -> None:
-        """Serve until the process ends."""
-        self._server.serve_forever()
-
-    def stop(self) -> None:
-        """Stop serving."""
-        self._server.shutdown()
-        self._server.server_close()

@@ -7,8 +7,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, field_validator, model_validator
 
-from ..core.body import Body, BodyValue, dimension, resolve_readings
-from ..core.body.dimensions import DIMENSIONS
+from ..core.body import DIMENSIONS, Body, BodyValue, dimension, resolve_readings
 from ..core.errors import FieldError
 from ..core.fit import Case, FitResult, Policy, fit
 from ..core.units import parse_length

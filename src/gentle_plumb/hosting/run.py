@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+import json
 import os
 import signal
+import subprocess
+import sys
 import threading
 import time
 import urllib.request
@@ -17,10 +20,12 @@ from sqlalchemy.orm import Session as Db
 
 from ..config import ROOT, Settings
 from ..demo import load_demo
-from ..devices import LightStandIn
+from ..demo.clients import DEMO_CLIENTS
+from ..demo.load import body_of
 from ..main import create_app, now
-from ..storage import SqlAccounts, SqlRecords, SqlShelf, make_engine, migrate
-from ..storage.models import PracticeRow
+from ..services.instruments import subject_word
+from ..storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf, make_engine, migrate
+from ..storage.models import ClientRow, PracticeRow
 from .postgres import Cluster, free_port
 
 PORT = 8750
@@ -61,7 +66,9 @@ def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
         empty = db.scalar(select(PracticeRow.id).limit(1)) is None
     if empty:
         say("Loading the demo practice.")
-        load_demo(SqlAccounts(engine), SqlRecords(engine), SqlShelf(engine), now)
+        load_demo(
+            SqlAccounts(engine), SqlRecords(engine), SqlShelf(engine), SqlMeasuring(engine), now
+        )
     else:
         say("Data of the last time kept.")
 
@@ -79,11 +86,57 @@ def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.
     """Serve until Ctrl-C or a polite kill."""
     os.environ["GENTLE_PLUMB_DATABASE_URL"] = url
     os.environ["GENTLE_PLUMB_DEMO"] = "1" if demo else "0"
-    if demo and not os.environ.get("GENTLE_PLUMB_LIGHT_METER"):
-        meter = LightStandIn()
-        meter.start()
-        os.environ["GENTLE_PLUMB_LIGHT_METER"] = meter.address
-        say(f"Simulated light meter on {meter.address}.")
+    if demo:
+        with stand_ins(demo_bodies(url)) as addresses:
+            for name, address in addresses.items():
+                os.environ.setdefault(f"GENTLE_PLUMB_{name.upper()}", address)
+            say(f"Simulated instruments: {', '.join(f'{n} {a}' for n, a in addresses.items())}.")
+            _serve(demo=demo, say=say, port=port, host=host)
+    else:
+        _serve(demo=demo, say=say, port=port, host=host)
+
+
+def demo_bodies(url: str) -> dict[str, dict[str, float]]:
+    """The bodies of the demo's clients, for the simulated instruments to measure."""
+    engine = make_engine(url, pool_size=1)
+    try:
+        with Db(engine) as db:
+            clients = list(db.execute(select(ClientRow.id, ClientRow.name)))
+    finally:
+        engine.dispose()
+    known = {client.name: body_of(client) for client in DEMO_CLIENTS}
+    return {subject_word(id): known[name] for id, name in clients if name in known}
+
+
+@contextmanager
+def stand_ins(bodies: dict[str, dict[str, float]]) -> Iterator[dict[str, str]]:
+    """The simulated instruments in a process of their own; their addresses by setting's name."""
+    with subprocess.Popen(
+        [sys.executable, "-m", "gentle_plumb.devices.stand_ins"],
+        stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True,
+        env={**os.environ, "PYTHONPATH": str(ROOT / "src")},
+    ) as process:  # fmt: skip
+        assert process.stdin is not None
+        assert process.stdout is not None
+        process.stdin.write(json.dumps(bodies) + "\n")
+        process.stdin.flush()
+        addresses: dict[str, str] = {}
+        for line in process.stdout:
+            name, _, address = line.strip().partition(" ")
+            if name == "ready":
+                break
+            addresses["light_meter" if name == "light" else name] = address
+        try:
+            yield addresses
+        finally:
+            process.stdin.close()  # the end of its input ends it
+            try:
+                process.wait(timeout=3)
+            except subprocess.TimeoutExpired:
+                process.kill()
+
+
+def _serve(*, demo: bool, say: Say, port: int, host: str) -> None:
     taken = free_port(port)
     if taken != port:
         say(f"Port {port} is in use; taking {taken} instead.")

@@ -8,17 +8,21 @@ ServiceError
  ├── AlreadyThere       a thing of this name exists
  ├── StaleChange        the entry moved on; carries what is there now
  ├── StaleItem          a shelf item moved on; carries what is there now
+ ├── StaleList          a list of dimensions moved on; carries what is there now
  ├── ReusedChange       a change of this id was made before, with other content
  ├── NeedsConsent       the client has not consented to this being kept; carries the field
  ├── Withheld           the client has not consented to this being given away
  ├── BadPicture         what was sent is no picture that can be kept; carries size and limit
  ├── NoAnswer           a device does not answer, or says nothing that can be used
+ ├── BadFile            a file that can't be taken in, with lines and reasons
  └── NotReady           can't be signed yet; carries what is missing
 """
 
 from __future__ import annotations
 
-from .models import Entry, ShelfItem
+from collections.abc import Sequence
+
+from .models import Entry, MeasuringList, ShelfItem
 
 
 class ServiceError(Exception):
@@ -63,6 +67,22 @@ class StaleItem(ServiceError):
     def __init__(self, item: ShelfItem) -> None:
         super().__init__("This was changed elsewhere in the meantime. Look at it again.")
         self.item = item
+
+
+class StaleList(ServiceError):
+    """Somebody else changed the list since it was read."""
+
+    def __init__(self, kept: MeasuringList) -> None:
+        super().__init__("This was changed elsewhere in the meantime. Look at it again.")
+        self.kept = kept
+
+
+class BadFile(ServiceError):
+    """Nothing was taken in; ``lines`` says what is wrong: line (or place), field and reason."""
+
+    def __init__(self, words: str, lines: Sequence[tuple[str, str, str]] = ()) -> None:
+        super().__init__(words)
+        self.lines = tuple(lines)
 
 
 class ReusedChange(ServiceError):

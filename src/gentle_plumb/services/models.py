@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import date, datetime
 from typing import Any, Literal
 from uuid import UUID
@@ -52,7 +52,7 @@ class Session:
 
 @dataclass(frozen=True, kw_only=True)
 class Client:
-    """A person who is helped."""
+    """A person who is helped; ``origin_id`` is the identifier in the file they came from."""
 
     id: UUID
     practice_id: UUID
@@ -60,11 +60,16 @@ class Client:
     sex: Sex | None
     work: str
     version: int = 1
+    origin_id: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class Visit:
-    """One visit; ``revision`` counts its changes."""
+    """One visit; ``revision`` counts its changes.
+
+    ``errors`` is the practitioner's error of one reading by dimension, mm, as it stood when the
+    visit began: a tolerance must not move while one measures.
+    """
 
     id: UUID
     practice_id: UUID
@@ -72,6 +77,8 @@ class Visit:
     member_id: UUID
     started_on: date
     revision: int = 0
+    errors: Mapping[str, float] = field(default_factory=dict)
+    origin_id: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -147,8 +154,131 @@ class Lux:
 
 
 @dataclass(frozen=True, kw_only=True)
+class EarlierVisit:
+    """What was measured at an earlier visit of the same client: values by path."""
+
+    visit_id: UUID
+    started_on: date
+    values: dict[str, float | str | None]
+
+
+@dataclass(frozen=True, kw_only=True)
+class MeasuringList:
+    """A practice's own list of dimensions, in the order of measuring."""
+
+    id: UUID
+    practice_id: UUID
+    name: str
+    dimensions: tuple[str, ...]
+    version: int = 1
+
+
+@dataclass(frozen=True, kw_only=True)
+class TableRow:
+    """One line of a table: a dimension in one sex, mm; ``r`` where it brings its own."""
+
+    dimension: str
+    sex: Sex
+    mean_mm: float
+    sd_mm: float
+    r: float | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class PopulationTable:
+    """A table of a population that a practice added, and where it is from."""
+
+    id: UUID
+    practice_id: UUID
+    name: str
+    origin: str
+    rows: tuple[TableRow, ...]
+    added_by: str
+    added_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class Difference:
+    """Two readings of one dimension by one member: first less second, mm."""
+
+    member_id: UUID
+    dimension: str
+    mm: float
+
+
+@dataclass(frozen=True, kw_only=True)
+class Sheet:
+    """What was measured of one client at one visit, as it goes into a file and comes out of it.
+
+    ``entries`` are typed texts by path, lengths with their unit. ``place`` and ``places`` say
+    where in a file the sheet and its entries stand.
+    """
+
+    client_id: str
+    name: str
+    sex: Sex | None
+    work: str
+    visit_id: str
+    on: date
+    entries: dict[str, str]
+    place: str = field(default="", compare=False)
+    places: dict[str, str] = field(default_factory=dict, compare=False)
+
+
+Trouble = tuple[str, str, str]
+"""Line or place in a file, field, reason."""
+
+
+@dataclass(kw_only=True)
+class FileRead:
+    """What a file says: sheets, what is wrong with it, and what was not understood."""
+
+    sheets: list[Sheet] = field(default_factory=list)
+    troubles: list[Trouble] = field(default_factory=list)
+    left_out: list[Trouble] = field(default_factory=list)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Intake:
+    """What an import writes: new clients and visits, and changes; all of it or nothing."""
+
+    clients: tuple[Client, ...]
+    visits: tuple[Visit, ...]
+    changes: tuple[Change, ...]
+
+
+@dataclass(frozen=True, kw_only=True)
+class InstrumentState:
+    """What an instrument says of itself: its unit, battery in percent, what it warns of."""
+
+    id: str
+    name: str
+    unit: LengthUnit
+    battery: int | None
+    warning: str | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class InstrumentReading:
+    """One reading as the instrument showed it, in the unit it is set to."""
+
+    amount: str
+    unit: LengthUnit
+    warning: str | None = None
+
+    @property
+    def typed(self) -> str:
+        """As it goes into a field."""
+        return f"{self.amount} {self.unit}"
+
+
+@dataclass(frozen=True, kw_only=True)
 class Working:
-    """What working a visit out needs: the values by path, and the revision signed last."""
+    """What working a visit out needs: the values by path, and the revision signed last.
+
+    ``earlier`` are the same client's visits before this day, the latest first; ``table`` and
+    ``listed`` what the visit chose of the practice's own, where it did.
+    """
 
     visit: Visit
     client: Client
@@ -156,6 +286,9 @@ class Working:
     versions: int
     signed_revision: int | None
     photos: tuple[PhotoHead, ...] = ()
+    earlier: tuple[EarlierVisit, ...] = ()
+    table: PopulationTable | None = None
+    listed: MeasuringList | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

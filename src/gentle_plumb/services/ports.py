@@ -2,23 +2,32 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from datetime import datetime
 from typing import Any, Protocol
 from uuid import UUID
 
+from ..core.units import LengthUnit
 from .models import (
     Change,
     Client,
     Developed,
+    Difference,
     Entry,
+    FileRead,
+    InstrumentReading,
+    InstrumentState,
+    Intake,
     Lux,
+    MeasuringList,
     Member,
     PhotoHead,
+    PopulationTable,
     Practice,
     Report,
     ReportHead,
     Session,
+    Sheet,
     ShelfItem,
     Visit,
     VisitLine,
@@ -101,6 +110,18 @@ class Records(Protocol):
     def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
         """Erase a photograph and what was placed on it; raises NotFound."""
 
+    def measured(
+        self, practice_id: UUID, visit_id: UUID | None = None
+    ) -> list[tuple[Visit, Client, list[Entry]]]:
+        """Every visit with entries of measuring, or one: by client's name and day."""
+
+    def take_in(self, practice_id: UUID, intake: Intake, now: datetime) -> None:
+        """Write an import in one transaction.
+
+        Raises AlreadyThere for a client or visit that came in before, StaleChange for an entry
+        that is not as it was; nothing is written then.
+        """
+
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         """Raises NotFound."""
 
@@ -124,6 +145,62 @@ class Shelf(Protocol):
 
     def drop_item(self, practice_id: UUID, item_id: UUID) -> None:
         """Raises NotFound."""
+
+
+class MeasuringStore(Protocol):
+    """A practice's lists of dimensions, its tables, and how its members repeat a reading."""
+
+    def lists(self, practice_id: UUID) -> list[MeasuringList]: ...
+
+    def add_list(self, kept: MeasuringList) -> None:
+        """Raises AlreadyThere if the practice has one of this name."""
+
+    def change_list(self, kept: MeasuringList) -> MeasuringList:
+        """Put name and dimensions upon the version it names.
+
+        Raises NotFound, AlreadyThere, StaleList.
+        """
+
+    def drop_list(self, practice_id: UUID, list_id: UUID) -> None:
+        """Raises NotFound."""
+
+    def tables(self, practice_id: UUID) -> list[PopulationTable]: ...
+
+    def add_table(self, table: PopulationTable) -> None:
+        """Raises AlreadyThere if the practice has one of this name."""
+
+    def drop_table(self, practice_id: UUID, table_id: UUID) -> None:
+        """Raises NotFound."""
+
+    def differences(self, practice_id: UUID, member_id: UUID | None = None) -> list[Difference]:
+        """First less second reading, for every pair that one member took themselves."""
+
+
+class Exchange(Protocol):
+    """The formats in which measurements leave and come in."""
+
+    def write(self, id: str, sheets: Sequence[Sheet]) -> tuple[bytes, str, str]:
+        """The file, its media type and its name; raises KeyError for a format there is not."""
+
+    def read(self, raw: bytes) -> tuple[str, FileRead]:
+        """The format's label, and what the file says."""
+
+
+class Instrument(Protocol):
+    """Something that measures a length when asked: a tape, a height rod."""
+
+    def state(self) -> InstrumentState:
+        """Raises NoAnswer."""
+
+    def set_unit(self, unit: LengthUnit) -> InstrumentState:
+        """Raises NoAnswer."""
+
+    def read(self, *, subject: str, dimension: str) -> InstrumentReading:
+        """Take one reading; raises NoAnswer.
+
+        What is held where is the practitioner's doing; a stand-in needs to be told whose body
+        (an opaque word) and which dimension.
+        """
 
 
 class Darkroom(Protocol):

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from uuid import UUID, uuid4
 
@@ -31,8 +32,14 @@ class OpenVisit:
 class VisitService:
     """What is done with clients and visits."""
 
-    def __init__(self, records: Records, clock: Clock) -> None:
+    def __init__(
+        self,
+        records: Records,
+        clock: Clock,
+        errors_of: Callable[[Member], dict[str, float]] | None = None,
+    ) -> None:
         self._records, self._clock = records, clock
+        self._errors_of = errors_of or (lambda _: {})
 
     def clients(self, member: Member) -> list[Client]:
         """All clients of the practice, by name."""
@@ -52,12 +59,15 @@ class VisitService:
         return self._records.visits(member.practice_id)
 
     def start(self, member: Member, client_id: UUID) -> Visit:
-        """Start a visit with a client; raises NotAllowed, NotFound."""
+        """Start a visit with a client; raises NotAllowed, NotFound.
+
+        How well the member repeats a reading is taken down with it.
+        """
         require_writer(member)
         client = self._records.client(member.practice_id, client_id)
         visit = Visit(
             id=uuid4(), practice_id=member.practice_id, client_id=client.id, member_id=member.id,
-            started_on=self._clock().date(),
+            started_on=self._clock().date(), errors=self._errors_of(member),
         )  # fmt: skip
         self._records.add_visit(visit)
         return visit

@@ -4,14 +4,25 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..core.body import DIMENSIONS, questions, resolve_readings
+from ..core.body import DIMENSIONS
 from ..core.findings import Facts, Finding, Strain, findings, strain_by_region
-from ..core.fit import CHECKS, Case, FitResult, FitRow, fit, limit_text, terms_text, working_order
+from ..core.fit import (
+    CHECKS,
+    Case,
+    FitResult,
+    FitRow,
+    dimensions_needed,
+    fit,
+    limit_text,
+    terms_text,
+    working_order,
+)
 from ..core.fit.result import Posture, Status
 from ..core.intake import CARE, Ticked, ticked_signs
 from ..core.pace import RHYTHMS, DayTotals, day_totals
 from ..core.photo import read_photo
 from ..core.record import (
+    Entries,
     PhotoFile,
     StepProgress,
     case_from,
@@ -22,11 +33,10 @@ from ..core.record import (
     progress,
     settings_left,
 )
-from ..core.record.fields import MEASURED
 from ..core.record.texts import TEXTS
-from ..core.record.to_case import Entries, readings_of
 from ..core.units import LengthUnit, format_difference, format_length
 from ..core.workstation import Settings
+from .measured import AgainView, Measured, again_views, listed_of, measured_views, measuring_of
 from .models import Working
 from .photo_views import PhotoView, degrees_text, photo_view
 
@@ -63,24 +73,6 @@ class RowView:
     overrule_reason: str | None
     check: str | None
     dial: str | None
-
-
-@dataclass(frozen=True, kw_only=True)
-class Measured:
-    """A body dimension so far."""
-
-    dimension: str
-    label: str
-    how: str
-    posture: str
-    used_for: str
-    needed: bool
-    value: str | None
-    plus_minus: str | None
-    needs_third: bool
-    spread: str | None
-    question: str | None
-    suggestion: str | None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -136,6 +128,9 @@ class Workup:
     felt: list[str]
     display: str | None
     measured: list[Measured]
+    again: list[AgainView]
+    needed: tuple[str, ...]
+    table: tuple[str, str]
     rhythms: list[RhythmView]
     joints: list[JointView]
     why_not_standing: str | None
@@ -244,35 +239,6 @@ def _hours_doubt(asked: float, said: float | None) -> str | None:
     return None
 
 
-def _measured(case: Case, values: Entries, unit: LengthUnit) -> list[Measured]:
-    asked = {question.dimension: question for question in reversed(questions(case.body))}
-    found = []
-    for name in MEASURED:
-        entry = DIMENSIONS[name]
-        readings = readings_of(values, name)
-        resolved = resolve_readings(readings, repeat_limit_mm=entry.repeat_limit_mm)
-        question = asked.get(name)
-        suggestion = question.suggestion_mm if question else None
-        value, spread = resolved.value_mm, resolved.spread_mm
-        found.append(
-            Measured(
-                dimension=name,
-                label=entry.label,
-                how=entry.how,
-                posture=entry.posture,
-                used_for=entry.used_for,
-                needed=entry.needed,
-                value=format_length(value, unit) if value is not None else None,
-                plus_minus=format_length(2 * resolved.sd_mm, unit) if readings else None,
-                needs_third=resolved.needs_third,
-                spread=format_length(spread, unit) if len(readings) > 1 else None,
-                question=question.text if question else None,
-                suggestion=format_length(suggestion, unit) if suggestion is not None else None,
-            )
-        )
-    return found
-
-
 def _why_not_standing(result: FitResult, unit: LengthUnit) -> str | None:
     if result.standing.possible:
         return None
@@ -315,7 +281,10 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
 
     """
     values = opened.values
-    case = case_from(values, sex=opened.client.sex)
+    measuring = measuring_of(opened)
+    case = case_from(values, sex=opened.client.sex, measuring=measuring)
+    needed = dimensions_needed(case)
+    listed = listed_of(opened, needed)
     own = overrules(values)
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
     order = working_order(case, result)
@@ -348,7 +317,7 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
         result=result,
         order=order,
         rows=rows,
-        steps=list(progress(values, result, order, signed=signed).values()),
+        steps=list(progress(values, result, order, listed=listed, signed=signed).values()),
         findings=found,
         strain=list(strain_by_region(found)),
         photos=[photo_view(one, unit) for one in read],
@@ -359,7 +328,10 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
         f"{'low' if offset > 0 else 'high'}."
         if offset
         else None,
-        measured=_measured(case, values, unit),
+        measured=measured_views(opened, case.body, listed, unit, measuring),
+        again=again_views(case.body, result, measuring.errors, unit),
+        needed=needed,
+        table=(measuring.table.name, measuring.table.origin),
         rhythms=[
             RhythmView(
                 id=rhythm.id,

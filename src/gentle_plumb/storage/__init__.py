@@ -2,7 +2,8 @@
 
 from .accounts import SqlAccounts
 from .engine import make_engine, migrate
+from .measuring import SqlMeasuring
 from .records import SqlRecords
 from .shelf import SqlShelf
 
-__all__ = ["SqlAccounts", "SqlRecords", "SqlShelf", "make_engine", "migrate"]
+__all__ = ["SqlAccounts", "SqlMeasuring", "SqlRecords", "SqlShelf", "make_engine", "migrate"]

@@ -13,6 +13,10 @@ from ..services.errors import AlreadyThere, ServiceError
 _BY_CONSTRAINT: dict[str, ServiceError] = {
     "uq_member_email": AlreadyThere("Somebody with this address is there already."),
     "uq_shelf_item_name": AlreadyThere("One of this name is on the shelf already."),
+    "uq_client_origin_id": AlreadyThere("This client came in a moment ago. Look at them first."),
+    "uq_visit_origin_id": AlreadyThere("This visit came in a moment ago. Look at it first."),
+    "uq_measuring_list_name": AlreadyThere("There is a list of this name already."),
+    "uq_population_table_name": AlreadyThere("There is a table of this name already."),
     "uq_report_number": AlreadyThere("This version was signed a moment ago. Look at it first."),
 }
 

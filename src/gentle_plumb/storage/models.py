@@ -70,25 +70,33 @@ class ClientRow(Base):
     """A client."""
 
     __tablename__ = "client"
+    __table_args__ = (UniqueConstraint("practice_id", "origin_id", name="uq_client_origin_id"),)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
     name: Mapped[str]
     sex: Mapped[str | None]
     work: Mapped[str] = mapped_column(server_default="")
     version: Mapped[int] = mapped_column(server_default=text("1"))
+    origin_id: Mapped[str | None]
 
 
 class VisitRow(Base):
     """A visit."""
 
     __tablename__ = "visit"
-    __table_args__ = (Index("ix_visit_practice_id", "practice_id"),)
+    __table_args__ = (
+        Index("ix_visit_practice_id", "practice_id"),
+        Index("ix_visit_client_id", "client_id"),
+        UniqueConstraint("practice_id", "origin_id", name="uq_visit_origin_id"),
+    )
     id: Mapped[UUID] = mapped_column(primary_key=True)
     practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
     client_id: Mapped[UUID] = mapped_column(ForeignKey("client.id", ondelete="CASCADE"))
     member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id"))
     started_on: Mapped[date]
     revision: Mapped[int] = mapped_column(server_default=text("0"))
+    errors: Mapped[Any] = mapped_column(JSONB, server_default=text("'{}'"))
+    origin_id: Mapped[str | None]
 
 
 class EntryRow(Base):
@@ -166,3 +174,29 @@ class ShelfItemRow(Base):
     place: Mapped[str] = mapped_column(server_default="")
     values: Mapped[Any] = mapped_column(JSONB)
     version: Mapped[int] = mapped_column(server_default=text("1"))
+
+
+class MeasuringListRow(Base):
+    """A practice's own list of dimensions."""
+
+    __tablename__ = "measuring_list"
+    __table_args__ = (UniqueConstraint("practice_id", "name", name="uq_measuring_list_name"),)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    name: Mapped[str]
+    dimensions: Mapped[Any] = mapped_column(JSONB)
+    version: Mapped[int] = mapped_column(server_default=text("1"))
+
+
+class PopulationTableRow(Base):
+    """A table of a population that a practice added."""
+
+    __tablename__ = "population_table"
+    __table_args__ = (UniqueConstraint("practice_id", "name", name="uq_population_table_name"),)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    name: Mapped[str]
+    origin: Mapped[str]
+    rows: Mapped[Any] = mapped_column(JSONB)
+    added_by: Mapped[str]
+    added_at: Mapped[datetime] = mapped_column(Moment)

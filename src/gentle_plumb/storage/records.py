@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from datetime import datetime
+from collections.abc import Iterable
+from datetime import date, datetime
 from uuid import UUID
 
 from sqlalchemy import (
@@ -24,8 +25,10 @@ from ..services.errors import AlreadyThere, NeedsConsent, NotFound, ReusedChange
 from ..services.models import (
     Change,
     Client,
+    EarlierVisit,
     Entry,
     Erase,
+    Intake,
     PhotoHead,
     Report,
     ReportHead,
@@ -34,6 +37,7 @@ from ..services.models import (
     Working,
 )
 from .errors import mapped_errors
+from .measuring import chosen_list, chosen_table
 from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
 from .statements import BEFORE, CLIENT, LOCK, PHOTO, PHOTOS, PUT, VISIT, WORKING
 
@@ -42,7 +46,7 @@ def client_of(row: ClientRow) -> Client:
     """The client a row holds."""
     return Client(
         id=row.id, practice_id=row.practice_id, name=row.name, sex=row.sex, work=row.work,  # type: ignore[arg-type]
-        version=row.version,
+        version=row.version, origin_id=row.origin_id,
     )  # fmt: skip
 
 
@@ -50,7 +54,8 @@ def visit_of(row: VisitRow) -> Visit:
     """The visit a row holds."""
     return Visit(
         id=row.id, practice_id=row.practice_id, client_id=row.client_id, member_id=row.member_id,
-        started_on=row.started_on, revision=row.revision,
+        started_on=row.started_on, revision=row.revision, errors=row.errors or {},
+        origin_id=row.origin_id,
     )  # fmt: skip
 
 
@@ -206,80 +211,55 @@ class SqlRecords:
             if row.pictures:
                 found = connection.execute(PHOTOS, keys)
                 photos = tuple(PhotoHead(**photo._mapping) for photo in found)
+            values = row[-3] or {}
+            table = chosen_table(connection, practice_id, values.get("measure.table"))
+            listed = chosen_list(connection, practice_id, values.get("measure.list"))
         visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
         return Working(
             visit=Visit(**dict(zip(VISIT, visit, strict=True))),
             client=Client(**dict(zip(CLIENT, client, strict=True))),
-            values=row[-3] or {},
+            values=values,
             versions=row[-2],
             signed_revision=row[-1],
             photos=photos,
+            earlier=_earlier(row.earlier or ()),
+            table=table,
+            listed=listed,
         )
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
         with self._engine.begin() as connection:
-            # the visit's row is the lock: changes to one visit come one after the other; what
-            # is held is read after it, or a change that waited would see the time before
-            if connection.execute(LOCK, _keys(practice_id, change)).first() is None:
-                raise NotFound("There is no such visit.")
-            found = connection.execute(BEFORE, _keys(practice_id, change)).one()
-            held = None
-            if found.version is not None:
-                held = Entry(
-                    path=change.path,
-                    value=found.value,
-                    typed=found.typed,
-                    version=found.version,
-                    changed_at=found.changed_at,
-                    changed_by=found.holder,
-                )
-            if found.change_path is not None:
-                same = (found.change_visit, found.change_path, found.change_typed) == (
-                    change.visit_id,
-                    change.path,
-                    change.typed,
-                )
-                if not same or held is None:
-                    raise ReusedChange("This change was made before, with other content.")
-                return held, found.revision
-            _need_consent(connection, change.visit_id, change.consent, change.path)
-            version = held.version if held is not None else 0
-            if version != change.expected_version:
-                raise StaleChange(
-                    held
-                    or Entry(
-                        path=change.path,
-                        value=None,
-                        typed="",
-                        version=0,
-                        changed_at=now,
-                        changed_by="",
-                    )
-                )
-            new = {
-                "visit_id": change.visit_id,
-                "path": change.path,
-                "value": change.value,
-                "typed": change.typed,
-                "version": version + 1,
-                "member_id": change.member_id,
-            }
-            keys = {f"new_{name}": value for name, value in new.items()}
-            keys |= {"change": change.id, "now": now}
-            revision = connection.execute(PUT, keys).scalar_one()
-            if change.erase is not None:
-                _erase(connection, change.visit_id, change.erase, now)
-        return (
-            Entry(
-                path=change.path,
-                value=change.value,
-                typed=change.typed,
-                version=version + 1,
-                changed_at=now,
-                changed_by=found.writer,
-            ),
-            revision,
+            return _write(connection, practice_id, change, now)
+
+    def measured(
+        self, practice_id: UUID, visit_id: UUID | None = None
+    ) -> list[tuple[Visit, Client, list[Entry]]]:
+        query = (
+            select(VisitRow, ClientRow, EntryRow, MemberRow.name)
+            .join(ClientRow, ClientRow.id == VisitRow.client_id)
+            .join(EntryRow, EntryRow.visit_id == VisitRow.id)
+            .join(MemberRow, MemberRow.id == EntryRow.member_id)
+            .where(VisitRow.practice_id == practice_id)
+            .where(EntryRow.path.startswith("measure.", autoescape=True), EntryRow.typed != "")
+            .order_by(ClientRow.name, VisitRow.started_on, VisitRow.id, EntryRow.path)
         )
+        if visit_id is not None:
+            query = query.where(VisitRow.id == visit_id)
+        found: dict[UUID, tuple[Visit, Client, list[Entry]]] = {}
+        with Db(self._reader) as db:
+            for visit, client, entry, by in db.execute(query):
+                if visit.id not in found:
+                    found[visit.id] = (visit_of(visit), client_of(client), [])
+                found[visit.id][2].append(entry_of(entry, by))
+        return list(found.values())
+
+    def take_in(self, practice_id: UUID, intake: Intake, now: datetime) -> None:
+        with mapped_errors(), self._engine.begin() as connection:
+            for table, rows in ((ClientRow, intake.clients), (VisitRow, intake.visits)):
+                if rows:
+                    connection.execute(insert(table), [vars(row) for row in rows])
+            for change in intake.changes:
+                _write(connection, practice_id, change, now)
 
     def add_photo(
         self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID, consent: str
@@ -337,6 +317,86 @@ class SqlRecords:
     def add_report(self, report: Report, pdf: bytes) -> None:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             db.add(ReportRow(**vars(report), pdf=pdf))
+
+
+def _write(
+    connection: Connection, practice_id: UUID, change: Change, now: datetime
+) -> tuple[Entry, int]:
+    """Apply a change within a transaction."""
+    # the visit's row is the lock: changes to one visit come one after the other; what
+    # is held is read after it, or a change that waited would see the time before
+    if connection.execute(LOCK, _keys(practice_id, change)).first() is None:
+        raise NotFound("There is no such visit.")
+    found = connection.execute(BEFORE, _keys(practice_id, change)).one()
+    held = None
+    if found.version is not None:
+        held = Entry(
+            path=change.path,
+            value=found.value,
+            typed=found.typed,
+            version=found.version,
+            changed_at=found.changed_at,
+            changed_by=found.holder,
+        )
+    if found.change_path is not None:
+        same = (found.change_visit, found.change_path, found.change_typed) == (
+            change.visit_id,
+            change.path,
+            change.typed,
+        )
+        if not same or held is None:
+            raise ReusedChange("This change was made before, with other content.")
+        return held, found.revision
+    _need_consent(connection, change.visit_id, change.consent, change.path)
+    version = held.version if held is not None else 0
+    if version != change.expected_version:
+        raise StaleChange(
+            held
+            or Entry(
+                path=change.path,
+                value=None,
+                typed="",
+                version=0,
+                changed_at=now,
+                changed_by="",
+            )
+        )
+    new = {
+        "visit_id": change.visit_id,
+        "path": change.path,
+        "value": change.value,
+        "typed": change.typed,
+        "version": version + 1,
+        "member_id": change.member_id,
+    }
+    keys = {f"new_{name}": value for name, value in new.items()}
+    keys |= {"change": change.id, "now": now}
+    revision = connection.execute(PUT, keys).scalar_one()
+    if change.erase is not None:
+        _erase(connection, change.visit_id, change.erase, now)
+    return (
+        Entry(
+            path=change.path,
+            value=change.value,
+            typed=change.typed,
+            version=version + 1,
+            changed_at=now,
+            changed_by=found.writer,
+        ),
+        revision,
+    )
+
+
+def _earlier(found: Iterable[tuple[str, str, str, float | str | None]]) -> tuple[EarlierVisit, ...]:
+    """Visits from lines of visit, day, path and value; the latest first."""
+    visits: dict[str, EarlierVisit] = {}
+    for visit, day, path, value in found:
+        if visit not in visits:
+            visits[visit] = EarlierVisit(
+                visit_id=UUID(visit), started_on=date.fromisoformat(day), values={}
+            )
+        visits[visit].values[path] = value
+    return tuple(sorted(visits.values(), key=lambda one: one.started_on, reverse=True))
 
 
 def _photos(visit_id: UUID) -> Select[PhotoRow]:

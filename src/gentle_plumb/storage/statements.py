@@ -39,6 +39,24 @@ LOCK = (
     .where(VisitRow.id == bindparam("visit"), VisitRow.practice_id == bindparam("practice"))
     .with_for_update()
 )
+_PRIOR = aliased(VisitRow)
+_EARLIER = (
+    select(
+        func.jsonb_agg(
+            func.jsonb_build_array(_PRIOR.id, _PRIOR.started_on, EntryRow.path, EntryRow.value)
+        )
+    )
+    .select_from(_PRIOR)
+    .join(EntryRow, EntryRow.visit_id == _PRIOR.id)
+    .where(
+        _PRIOR.client_id == VisitRow.client_id,
+        _PRIOR.started_on < VisitRow.started_on,
+        EntryRow.path.startswith("measure.", autoescape=True),
+    )
+    .correlate(VisitRow)
+    .scalar_subquery()
+)
+"""What was measured at the same client's visits before this day."""
 PHOTO = tuple(PhotoHead.__dataclass_fields__)
 VISIT = tuple(VisitRow.__table__.c.keys())
 CLIENT = tuple(ClientRow.__table__.c.keys())
@@ -55,6 +73,7 @@ WORKING = (
         .where(PhotoRow.visit_id == bindparam("visit"))
         .scalar_subquery()
         .label("pictures"),
+        _EARLIER.label("earlier"),
         select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
         .where(EntryRow.visit_id == bindparam("visit"))
         .scalar_subquery(),

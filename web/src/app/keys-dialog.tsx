@@ -5,10 +5,19 @@ const KEYS: [string, string][] = [
   ["c", "Clients"],
   ["w", "Workstations"],
   ["s", "Shelf"],
+  ["r", "Measuring: lists, repeats, tables, in and out, the drill"],
   ["p", "People"],
   ["1 … 7", "In a visit: the step on the cord"],
   ["n", "In a visit: the next thing"],
   ["m", "In a visit: a note or a picture, wherever you are"],
+  [
+    "Enter, arrows",
+    "In a field of Measure: the next reading, then the next dimension; up and down between them",
+  ],
+  [
+    "r, o, k, x, b",
+    "In a field of Measure: take a reading, put it right, keep it, leave it out, carry over",
+  ],
   ["u", "Centimetres, millimetres, inches in turn"],
   ["o", "Seated over standing, and back"],
   ["f", "Drawn as found, as aimed at, as left"],
@@ -32,6 +41,9 @@ const MARKS: [string, string][] = [
   ["Filled field on the figure", "a habit that was seen; tap again to take it back"],
   ["One, two, three strokes", "slight, marked, strong: how far off times how long a day"],
   ["Hatched region of the body", "discomfort; the denser and the higher its number, the stronger"],
+  ["Blue wedge at a flag's foot", "how sure the target is: as wide as its plus-minus on the staff"],
+  ["↶, ⌂ behind a value", "carried over from an earlier visit; self-measured"],
+  ["~ before a value", "estimated, not measured"],
   ["Faint dashed figure", "too little measured: drawn as an average body"],
 ];
 

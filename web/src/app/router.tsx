@@ -38,6 +38,14 @@ const workstations = createRoute({
     "WorkstationsPage",
   ),
 });
+const measuring = createRoute({
+  getParentRoute: () => shell,
+  path: "/measuring",
+  component: lazyRouteComponent(
+    () => import("../features/measuring/measuring-page"),
+    "MeasuringPage",
+  ),
+});
 export const visitRoute = createRoute({
   getParentRoute: () => root,
   path: "/visits/$visitId/$step",
@@ -46,7 +54,7 @@ export const visitRoute = createRoute({
 
 export const router = createRouter({
   routeTree: root.addChildren([
-    shell.addChildren([today, clients, workstations, shelf, people]),
+    shell.addChildren([today, clients, workstations, shelf, measuring, people]),
     visitRoute,
   ]),
   defaultPreload: "intent",

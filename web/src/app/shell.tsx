@@ -3,7 +3,7 @@ import { LogOut, Moon, Sun } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useMe, useSignOut } from "@/shared/api/queries";
 import { useKeys } from "@/shared/keys";
-import { changeSettings, useSettings } from "@/shared/settings";
+import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Bob } from "./bob";
 import { Keys } from "./keys-dialog";
 
@@ -12,6 +12,7 @@ const PLACES = [
   { to: "/clients", label: "Clients", key: "c" },
   { to: "/workstations", label: "Workstations", key: "w" },
   { to: "/shelf", label: "Shelf", key: "s" },
+  { to: "/measuring", label: "Measuring", key: "r" },
   { to: "/people", label: "People", key: "p" },
 ] as const;
 
@@ -21,6 +22,7 @@ export function Shell() {
   const signOut = useSignOut();
   const { night } = useSettings();
   const navigate = useNavigate();
+  const { unit, nextUnit } = useUnitSwitch(me?.unit ?? "cm");
   const [help, setHelp] = useState(false);
   useKeys(
     useMemo(
@@ -29,17 +31,19 @@ export function Shell() {
         c: () => navigate({ to: "/clients" }),
         w: () => navigate({ to: "/workstations" }),
         s: () => navigate({ to: "/shelf" }),
+        r: () => navigate({ to: "/measuring" }),
         p: () => navigate({ to: "/people" }),
+        u: nextUnit,
         "?": () => setHelp(true),
       }),
-      [navigate],
+      [navigate, nextUnit],
     ),
   );
   return (
     <div className="flex min-h-full">
       <nav
         aria-label="Places"
-        className="flex w-[200px] shrink-0 flex-col border-r border-hair px-4 py-5"
+        className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-r border-hair px-4 py-5"
       >
         <div className="mb-8 flex items-center gap-2.5 px-2">
           <Bob />
@@ -62,6 +66,16 @@ export function Shell() {
           <p className="px-2 pb-2 text-soft">
             {me?.title}, {me?.role}
           </p>
+          <button
+            type="button"
+            className="flex min-h-11 w-full items-center justify-between px-2 hover:bg-deep"
+            onClick={nextUnit}
+          >
+            <span>
+              Lengths in <span className="figures font-semibold">{unit}</span>
+            </span>
+            <span className="figures text-soft">u</span>
+          </button>
           <button
             type="button"
             className="flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep"

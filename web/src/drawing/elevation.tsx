@@ -1,4 +1,4 @@
-import { type KeyboardEvent, memo } from "react";
+import { type CSSProperties, type KeyboardEvent, memo } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { inkStyle } from "./ink";
 
@@ -59,7 +59,7 @@ export const Elevation = memo(function Elevation({
 });
 
 /** One mark; one that is the same as before is not drawn again. */
-const Inked = memo(function Inked({
+export const Inked = memo(function Inked({
   mark,
   ink,
   lit,
@@ -72,6 +72,8 @@ const Inked = memo(function Inked({
 }) {
   if (!ink) return null;
   const style = inkStyle(ink, mark.kind === "text", lit);
+  if (mark.role === "measure-arrow")
+    return <path style={{ ...style, d: `path("${mark.d}")` } as CSSProperties} className="grows" />;
   if (mark.kind === "text")
     return (
       <text x={mark.x} y={mark.y} textAnchor={mark.anchor} style={style} pointerEvents="none">

@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from "react";
+import { useCallback, useSyncExternalStore } from "react";
 import type { Unit } from "./api/client";
 
 type Settings = { unit: Unit | null; night: boolean };
@@ -38,6 +38,18 @@ export function useSettings(): Settings {
 /** The display unit: the browser's own choice, else the practice's. */
 export function useUnit(practice: Unit): Unit {
   return useSettings().unit ?? practice;
+}
+
+const UNITS: readonly Unit[] = ["cm", "mm", "in"];
+
+/** The display unit, and what switches the whole program to the next one. */
+export function useUnitSwitch(practice: Unit): { unit: Unit; nextUnit: () => void } {
+  const unit = useUnit(practice);
+  const nextUnit = useCallback(
+    () => changeSettings({ unit: UNITS[(UNITS.indexOf(unit) + 1) % UNITS.length] ?? "cm" }),
+    [unit],
+  );
+  return { unit, nextUnit };
 }
 
 apply();

@@ -1,12 +1,18 @@
-"""Body dimensions, readings, estimates and what can't be true."""
+"""Body dimensions, readings, tables, estimates, and what can't be true."""
 
-from .dimensions import DIMENSIONS, NEEDED, Dimension, Sex, dimension
+from .catalogue import DIMENSIONS, NEEDED, TWINS, dimension, in_order
+from .dimensions import TOOLS, Dimension, Sex, Spread
 from .estimates import Estimate, estimate_from_stature
-from .person import Body, BodyValue
-from .plausibility import Question, questions
-from .readings import Resolved, resolve_readings
+from .person import Body, BodyValue, ValueSource
+from .plausibility import Earlier, Question, Slip, questions
+from .population import made_up_body
+from .precision import Precision, precision_of
+from .readings import Resolved, house_error, resolve_readings
+from .tables import BRITISH_ADULTS, Table
 
 __all__ = [
-    "DIMENSIONS", "NEEDED", "Body", "BodyValue", "Dimension", "Estimate", "Question", "Resolved",
-    "Sex", "dimension", "estimate_from_stature", "questions", "resolve_readings",
+    "BRITISH_ADULTS", "DIMENSIONS", "NEEDED", "TOOLS", "TWINS", "Body", "BodyValue", "Dimension",
+    "Earlier", "Estimate", "Precision", "Question", "Resolved", "Sex", "Slip", "Spread", "Table",
+    "ValueSource", "dimension", "estimate_from_stature", "house_error", "in_order", "made_up_body",
+    "precision_of", "questions", "resolve_readings",
 ]  # fmt: skip

@@ -1,4 +1,4 @@
-"""A dimension nobody has measured, from stature: always with its plus-minus."""
+"""A dimension nobody has measured: always with its plus-minus, and what it rests on."""
 
 from __future__ import annotations
 
@@ -6,24 +6,33 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from ..errors import MissingDimension
-from .dimensions import Sex, dimension
+from .catalogue import dimension
+from .dimensions import Sex
+from .factor import Factor
+from .tables import BRITISH_ADULTS, Table
 
-__all__ = ["LEAST_CORRELATION", "Estimate", "estimate_from_stature"]
+__all__ = ["LEAST_CORRELATION", "Estimate", "estimate_from_others", "estimate_from_stature"]
 
 LEAST_CORRELATION = 0.25
 """Under this correlation stature says nothing useful; ask for the tape. Source: house-correlation."""
+LEAST_TOLD = 0.5
+"""Without stature, the others must tell at least this share of its spread. Source: house-correlation."""
 
 
 @dataclass(frozen=True, kw_only=True)
 class Estimate:
-    """An estimated length and its standard error, mm."""
+    """An estimated length and its standard error, mm; ``basis`` names what it rests on most."""
 
     value_mm: float
     sd_mm: float
+    basis: tuple[str, ...] = ("stature",)
 
 
 @lru_cache(maxsize=4096)  # pure, and asked for again and again within one fit
-def estimate_from_stature(name: str, *, stature_mm: float, sex: Sex | None = None) -> Estimate:
+def estimate_from_stature(
+    name: str, *, stature_mm: float, sex: Sex | None = None, table: Table = BRITISH_ADULTS,
+    insist: bool = False,
+) -> Estimate:  # fmt: skip
     """Estimate one dimension from stature.
 
     Parameters
@@ -34,6 +43,10 @@ def estimate_from_stature(name: str, *, stature_mm: float, sex: Sex | None = Non
         mm, barefoot.
     sex : {"female", "male"}, optional
         The population; mixed where not given.
+    table : Table
+        Whose means and standard deviations.
+    insist : bool
+        Estimate even what hardly goes with stature.
 
     Returns
     -------
@@ -52,13 +65,38 @@ def estimate_from_stature(name: str, *, stature_mm: float, sex: Sex | None = Non
 
     """
     entry = dimension(name)
-    spread, stature = entry.spread(sex), dimension("stature").spread(sex)
-    if spread is None or stature is None or entry.r_stature < LEAST_CORRELATION:
+    spread, stature = table.spread(name, sex), table.spread("stature", sex)
+    if spread is None or stature is None:
+        table = BRITISH_ADULTS  # both from one table, or neither
+        spread, stature = table.spread(name, sex), table.spread("stature", sex)
+    r = table.r(name)
+    if spread is None or stature is None or (r < LEAST_CORRELATION and not insist):
         raise MissingDimension(
             name, f"{entry.label} can't be estimated from stature: it needs the tape."
         )
-    r = entry.r_stature
     shift = r * spread.sd_mm / stature.sd_mm * (stature_mm - stature.mean_mm)
     return Estimate(
         value_mm=spread.mean_mm + shift, sd_mm=spread.sd_mm * max(0.0, 1 - r * r) ** 0.5
     )
+
+
+def estimate_from_others(name: str, factor: Factor, *, insist: bool = False) -> Estimate:
+    """Estimate one dimension from all that is known, where stature is not.
+
+    With stature known the others add nothing in this model; see :mod:`.factor`.
+
+    Raises
+    ------
+    MissingDimension
+        If what is known tells too little of how tall the person is.
+
+    """
+    entry = dimension(name)
+    if factor.table.r(name) < LEAST_CORRELATION and not insist:
+        raise MissingDimension(name, f"{entry.label} can't be estimated: it needs the tape.")
+    found = factor.expected(name) if factor.table.spread(name, factor.sex) else None
+    if found is None or factor.told < LEAST_TOLD:
+        raise MissingDimension(name, f"{entry.label} is not measured yet.")
+    weights = {known: one.r**2 / one.own for known, one in factor.known.items()}
+    best = sorted(weights, key=lambda known: -weights[known])[:3]
+    return Estimate(value_mm=found.mm, sd_mm=found.sd_mm, basis=tuple(best))

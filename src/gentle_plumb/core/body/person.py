@@ -3,12 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from functools import cached_property
 from typing import Literal
 
 from ..errors import MissingDimension
-from .dimensions import Sex, dimension
-from .estimates import estimate_from_stature
+from .catalogue import dimension
+from .dimensions import Sex
+from .estimates import estimate_from_others, estimate_from_stature
+from .factor import Factor, factor_of
+from .tables import BRITISH_ADULTS, Table
 
 __all__ = ["Body", "BodyValue", "ValueSource"]
 
@@ -17,11 +21,15 @@ ValueSource = Literal["measured", "self_measured", "carried_over", "estimated"]
 
 @dataclass(frozen=True, kw_only=True)
 class BodyValue:
-    """One dimension of one person: length and standard deviation in mm, and where it is from."""
+    """One dimension of one person: length and standard deviation in mm, and where it is from.
+
+    ``basis`` names the dimensions an estimate rests on.
+    """
 
     mm: float
     sd_mm: float
     source: ValueSource
+    basis: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -36,12 +44,25 @@ class Body:
         Population for estimates.
     posture : {"as_they_work", "erect"}
         How the seated heights were taken; erect ones are lowered by the slump.
+    table : Table
+        The population that estimates and doubts rest on.
+    guessed : frozenset of str
+        Dimensions the practitioner wants estimated although stature hardly tells them.
 
     """
 
     values: Mapping[str, BodyValue]
     sex: Sex | None = None
     posture: Literal["as_they_work", "erect"] = "as_they_work"
+    table: Table = BRITISH_ADULTS
+    guessed: frozenset[str] = frozenset()
+
+    @cached_property
+    def factor(self) -> Factor:
+        """All that was taken, together."""
+        taken = {name: (value.mm, value.sd_mm) for name, value in self.values.items()
+                 if value.source != "estimated"}  # fmt: skip
+        return factor_of(taken, table=self.table, sex=self.sex)
 
     def value(self, name: str) -> BodyValue:
         """The dimension, measured or estimated.
@@ -55,12 +76,18 @@ class Body:
         taken = self.values.get(name)
         if taken is not None:
             return taken
-        stature = self.values.get("stature")
-        if stature is None:
-            label = dimension(name).label
-            raise MissingDimension(name, f"{label} is not measured yet.")
-        guess = estimate_from_stature(name, stature_mm=stature.mm, sex=self.sex)
-        return BodyValue(mm=guess.value_mm, sd_mm=guess.sd_mm, source="estimated")
+        stature, insist = self.values.get("stature"), name in self.guessed
+        if stature is not None:
+            guess = estimate_from_stature(
+                name, stature_mm=stature.mm, sex=self.sex, table=self.table, insist=insist
+            )
+        elif self.values:
+            guess = estimate_from_others(name, self.factor, insist=insist)
+        else:
+            raise MissingDimension(name, f"{dimension(name).label} is not measured yet.")
+        return BodyValue(
+            mm=guess.value_mm, sd_mm=guess.sd_mm, source="estimated", basis=guess.basis
+        )
 
     def mm(self, name: str) -> float:
         """The dimension's length, mm. Raises as :meth:`value` does."""
@@ -78,12 +105,13 @@ class Body:
         """The same body with one dimension longer by ``by_mm``."""
         value = self.value(name)
         longer = BodyValue(mm=value.mm + by_mm, sd_mm=value.sd_mm, source=value.source)
-        return Body(values={**self.values, name: longer}, sex=self.sex, posture=self.posture)
+        return replace(self, values={**self.values, name: longer})
 
     def traced(self) -> tuple[Body, set[str]]:
         """A copy that notes which dimensions are read, and the set it notes them in."""
         seen: set[str] = set()
-        return _Traced(values=self.values, sex=self.sex, posture=self.posture, seen=seen), seen
+        given = {name: getattr(self, name) for name in Body.__dataclass_fields__}
+        return _Traced(**given, seen=seen), seen
 
     def uncertainty(self, formula: Callable[[Body], float]) -> tuple[float, dict[str, float]]:
         """Standard deviation of a formula's result, and what each dimension contributes, mm.

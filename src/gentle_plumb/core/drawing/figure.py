@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from math import hypot
 
@@ -117,14 +118,21 @@ def ink_figure(pose: Pose, sheet: Sheet, *, posture: str, role: str = "figure") 
     """
     figure = figure_of(pose)
     tail = "" if pose.known else "-faint"
-    marks: list[Mark] = []
-    for name, parts in ((role, figure.body), (f"{role}-arm", figure.arm)):
-        data = []
-        for points, curved in parts:
-            placed = _one_way([sheet.at(point) for point in points])
-            data.append(smooth(placed) if curved else polyline(placed, closed=True))
-        for layer in ("line", "fill"):
-            marks.append(
-                Mark(kind="path", role=f"{name}-{layer}{tail}", d="".join(data), posture=posture)
-            )
-    return marks
+    return [
+        *ink_parts(figure.body, sheet, role, posture=posture, tail=tail),
+        *ink_parts(figure.arm, sheet, f"{role}-arm", posture=posture, tail=tail),
+    ]
+
+
+def ink_parts(parts: Sequence[tuple[list[Point], bool]], sheet: Sheet, name: str, *, posture: str,
+              tail: str) -> list[Mark]:  # fmt: skip
+    """Parts merged into one silhouette: all their lines, then all their fills over them."""
+    data = []
+    for points, curved in parts:
+        placed = _one_way([sheet.at(point) for point in points])
+        data.append(smooth(placed) if curved else polyline(placed, closed=True))
+    whole = "".join(data)
+    return [
+        Mark(kind="path", role=f"{name}-{layer}{tail}", d=whole, posture=posture)
+        for layer in ("line", "fill")
+    ]

@@ -20,7 +20,7 @@ State = Literal["on", "off", "limit", "estimated", "overruled", "plain"]
 
 @dataclass(frozen=True, kw_only=True)
 class Flag:
-    """One height of the job. Heights from the floor in mm."""
+    """One height of the job. Heights from the floor in mm; ``sd`` is the target's uncertainty."""
 
     part: str
     label: str
@@ -28,6 +28,7 @@ class Flag:
     state: State
     found: float | None = None
     change: float | None = None
+    sd: float = 0.0
 
 
 def fan_out(wanted: Sequence[float], *, size: float, low: float, high: float) -> list[float]:
@@ -99,6 +100,7 @@ def flags_of(
                 part=row.key, label=row.label, height=aim + base,
                 state=_state(row, row.key in overruled), found=found_at,
                 change=aim + base - found_at if found_at is not None else None,
+                sd=row.sd or 0.0,
             )
         )  # fmt: skip
     if eye is not None:
@@ -151,6 +153,15 @@ def ink_flags(flags: Sequence[Flag], *, staff_edge: float, side: int, y0: float,
             return Mark(kind="path", role=role, d=data, part=flag.part, posture=posture)
 
         knee = staff_edge - side * 9
+        if flag.sd:
+            half = 2 * flag.sd * scale
+            marks.append(
+                path(
+                    "spread-wedge",
+                    f"M{number(tip)} {number(place)}L{number(staff_edge)} {number(at - half)}"
+                    f"h{number(side * 5)}v{number(2 * half)}h{number(-side * 5)}Z",
+                )
+            )  # fmt: skip
         marks.append(
             path("leader", f"M{number(tip)} {number(place)}L{number(knee)} {number(at)}"
                  f"L{number(staff_edge)} {number(at)}")

@@ -19,14 +19,14 @@ from .flags import FLAG_W, LANE, flags_of, ink_flags
 from .furniture import Ink, Place, ink_desk, ink_plumb, ink_screen, ink_side_screens, place_of
 from .habit_marks import field_size, ink_habits
 from .marks import Mark, Point, Scene, Sheet, number
+from .measuring import draw_measuring
 from .plan import ink_plan
-from .pose import Pose, drawable, seated_pose, standing_pose
+from .pose import Pose, seated_pose, standing_pose
 from .staff import RULE_STEP, STAFF_W, ink_rule, ink_staff
-from .tape import ink_tape, tape_ends
 
 Mode = Literal["both", "seated", "standing", "overlay"]
 Show = Literal["found", "target", "left"]
-Layer = Literal["heights", "habits"]
+Layer = Literal["heights", "habits", "measuring"]
 
 HEADROOM_MM = 70.0
 SEATED_SPAN_MM = (-255.0, 1040.0)
@@ -42,8 +42,8 @@ TOP_PX, RULE_PX = 26.0, 3 * RULE_STEP + 8
 class SceneRequest:
     """What to draw: ``width`` and ``height`` in px, which settings, which figures, which unit.
 
-    ``tape`` names the body dimension that is being measured; the layer ``habits`` puts what is
-    seen of the body in the place of heights and distances.
+    The layer ``habits`` puts what is seen of the body in the place of heights and distances; the
+    layer ``measuring`` shows the figure in the pose of the dimension that ``tape`` names.
     """
 
     width: float = 860.0
@@ -196,6 +196,9 @@ def draw_scene(
         Marks in px, to be inked in order.
 
     """
+    if request.layer == "measuring" and request.tape in DIMENSIONS:
+        return draw_measuring(case, request.tape, width=request.width, height=request.height,
+                              unit=request.unit, known=request.tape in case.body.values)  # fmt: skip
     seated = _side(case, result.seated, left[0], request.show)
     standing = _side(case, result.standing, left[1], request.show)
     if request.layer == "habits":
@@ -223,8 +226,6 @@ def draw_scene(
         marks += _plan(case, seated, request, scale, y0, staff_left)
     for index, side in enumerate(sides):
         marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0)
-    for side in sides:
-        marks += _tape(case, side, request)
     top_mm = (y0 - TOP_PX) / scale
     marks += ink_staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
     for side in sides:
@@ -251,19 +252,6 @@ def _habits(case: Case, side: _Side, request: SceneRequest, seen: Mapping[str, s
     marks += ink_habits(side.pose, side.sheet, seen, posture=side.name, width=request.width,
                         top=6.0, bottom=request.height - 6.0)  # fmt: skip
     return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
-
-
-def _tape(case: Case, side: _Side, request: SceneRequest) -> list[Mark]:
-    """The tape on the figure of the posture in which the dimension is taken."""
-    entry = DIMENSIONS.get(request.tape or "")
-    if entry is None or entry.posture != side.name:
-        return []
-    raised = side.pose.ankle[1] - 70 if side.name == "standing" else 0.0
-    seat = side.settings.seat
-    if side.name == "seated" and seat is None:
-        seat = side.pose.hip[1] - 0.6 * side.pose.thigh
-    ends = tape_ends(entry.id, side.pose, seat or raised, drawable(case.body)[0])
-    return ink_tape(Ink(side.sheet, side.name), entry.id, ends) if ends is not None else []
 
 
 def _height(side: _Side) -> float:

@@ -1,5 +1,6 @@
 """Targets from a body, and what real equipment makes of them."""
 
+from .again import Again, dimensions_needed, measure_again
 from .case import Case
 from .checks import CHECKS
 from .fit import fit
@@ -11,7 +12,7 @@ from .terms import Term, terms_text, total
 from .wording import limit_text
 
 __all__ = [
-    "CHECKS",
-    "JOINT_BANDS", "Band", "Case", "Cost", "FitResult", "FitRow", "Joint", "Limit", "Policy",
-    "PostureFit", "Term", "fit", "joints_of", "limit_text", "terms_text", "total", "working_order",
+    "CHECKS", "JOINT_BANDS", "Again", "Band", "Case", "Cost", "FitResult", "FitRow", "Joint", "Limit", "Policy",
+    "PostureFit", "Term", "dimensions_needed", "fit", "joints_of", "limit_text", "measure_again",
+    "terms_text", "total", "working_order",
 ]  # fmt: skip

@@ -51,7 +51,7 @@ class FitRow:
     ``target`` is what body and policy ask for, with its terms, band and standard deviation;
     ``setting`` what the equipment can do of it; ``found`` what was there; ``change`` is setting
     less found. ``status`` compares found with the band: ``holds``, ``off``, or
-    ``not_assessable`` with the ``reason``.
+    ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
     """
 
     key: str
@@ -68,6 +68,7 @@ class FitRow:
     terms: tuple[Term, ...] = ()
     estimated: tuple[str, ...] = ()
     retake: str | None = None
+    shares: tuple[tuple[str, float], ...] = ()
     setting: float | None = None
     limits: tuple[Limit, ...] = ()
     cost: Cost | None = None

@@ -83,6 +83,7 @@ def target_row(
         terms=made,
         estimated=estimated,
         retake=widest if widest and shares[widest] > SAME_MM else None,
+        shares=tuple(shares.items()),
         status=status,
         reason=reason,
         setting=total(made),

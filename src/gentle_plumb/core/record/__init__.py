@@ -1,11 +1,12 @@
 """The record of a visit: its fields, how they are read, and the case they make."""
 
+from .doubts import Doubt, Fix, doubts, spoken_date
 from .fields import FAMILIES, FIELDS, STEPS, Field, StepId, applies, field_of
 from .pieces import PIECES, Piece, paths_of
 from .progress import StepProgress, progress
 from .reading import read_typed
+from .to_body import HOUSE, Entries, Measuring, body_from, readings_of, resolved_of, settled
 from .to_case import (
-    Entries,
     PhotoFile,
     case_from,
     display_offset,
@@ -17,7 +18,8 @@ from .to_case import (
 )
 
 __all__ = [
-    "FAMILIES", "FIELDS", "PIECES", "STEPS", "Entries", "Field", "PhotoFile", "Piece", "StepId",
-    "StepProgress", "applies", "case_from", "display_offset", "field_of", "habits_seen", "hours_at_desk",
-    "overrules", "paths_of", "photos_from", "progress", "read_typed", "settings_left",
+    "FAMILIES", "FIELDS", "HOUSE", "PIECES", "STEPS", "Doubt", "Entries", "Field", "Fix", "Measuring", "PhotoFile", "Piece", "StepId",
+    "StepProgress", "applies", "body_from", "case_from", "display_offset", "doubts", "field_of",
+    "habits_seen", "hours_at_desk", "overrules", "paths_of", "photos_from", "progress", "read_typed",
+    "readings_of", "resolved_of", "settings_left", "settled", "spoken_date",
 ]  # fmt: skip

@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from ..body import DIMENSIONS, NEEDED, resolve_readings
+from ..body import DIMENSIONS
 from ..fit import FitResult, FitRow
 from .fields import FIELDS, STEPS, StepId, applies
-from .to_case import Entries, readings_of
+from .to_body import Entries, settled
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -42,30 +42,28 @@ def _by_fields(step: StepId, entries: Entries) -> StepProgress:
     )  # fmt: skip
 
 
-def _measured(entries: Entries) -> StepProgress:
-    missing = []
-    for name in NEEDED:
-        readings = readings_of(entries, name)
-        limit = DIMENSIONS[name].repeat_limit_mm
-        if len(readings) < 2 or resolve_readings(readings, repeat_limit_mm=limit).needs_third:
-            missing.append(DIMENSIONS[name].label)
+def _measured(entries: Entries, listed: Sequence[str]) -> StepProgress:
+    missing = [DIMENSIONS[name].label for name in listed if not settled(entries, name)]
     return StepProgress(
-        step="measure", label=STEPS["measure"], done=len(NEEDED) - len(missing),
-        needed=len(NEEDED), next=missing[0] if missing else None,
+        step="measure", label=STEPS["measure"], done=len(listed) - len(missing),
+        needed=max(1, len(listed)), next=missing[0] if missing else None,
     )  # fmt: skip
 
 
 def progress(
-    entries: Entries, result: FitResult, order: list[FitRow], *, signed: bool
+    entries: Entries, result: FitResult, order: list[FitRow], *, listed: Sequence[str], signed: bool
 ) -> Mapping[StepId, StepProgress]:
-    """Every step's progress, from the entries, the fit and its working order."""
+    """Every step's progress, from the entries, the fit and its working order.
+
+    ``listed`` are the dimensions that this visit is to measure.
+    """
     rows = [row for row in result.seated.rows if row.key != "armrest"]
     open_rows = [row.label for row in rows if row.target is None]
     left = [row for row in order if entries.get(f"set.{row.posture}.{row.key}") is None]
     steps = [
         _by_fields("ask", entries),
         _by_fields("look", entries),
-        _measured(entries),
+        _measured(entries, listed),
         StepProgress(step="work", label=STEPS["work"], done=len(rows) - len(open_rows),
                      needed=len(rows), next=open_rows[0] if open_rows else None),
         StepProgress(step="set", label=STEPS["set"], done=len(order) - len(left),

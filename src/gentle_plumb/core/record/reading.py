@@ -5,17 +5,32 @@ from __future__ import annotations
 import re
 from datetime import date
 
-from ..errors import UnknownName, UnreadableValue, ValueOutOfRange
-from ..units import LengthUnit, format_length, parse_length, parse_number
-from .fields import Field
+from ..body import TWINS
+from ..errors import AmbiguousValue, UnknownName, UnreadableValue, ValueOutOfRange
+from ..units import (
+    LengthUnit,
+    format_length,
+    in_other_units,
+    other_readings,
+    parse_length,
+    parse_number,
+)
+from .fields import FIELDS, Field
 
 LONGEST_TEXT = 4000
 
 
-def _in_range(field: Field, typed: str, value: float, unit: LengthUnit) -> float:
+def _fits(field: Field, value: float) -> bool:
     low, high = field.low, field.high
-    if low is None or high is None or low - 1e-9 <= value <= high + 1e-9:
+    return low is None or high is None or low - 1e-9 <= value <= high + 1e-9
+
+
+def _in_range(field: Field, typed: str, value: float, unit: LengthUnit,
+              choices: tuple[str, ...] = ()) -> float:  # fmt: skip
+    low, high = field.low, field.high
+    if low is None or high is None or _fits(field, value):
         return value
+    belongs = _belongs(field, value)
     if field.kind == "length":
         ends = f"{format_length(low, unit)} to {format_length(high, unit, with_unit=True)}"
         shown = format_length(value, unit, with_unit=True)
@@ -24,7 +39,60 @@ def _in_range(field: Field, typed: str, value: float, unit: LengthUnit) -> float
     raise ValueOutOfRange(
         field=field.id, value=typed, low=low, high=high,
         unit="mm" if field.kind == "length" else field.unit,
-        message=f"{field.label}: {shown} is outside {ends}.",
+        message=f"{_named(field)}: {shown} is outside {ends}.{_perhaps(choices, belongs)}",
+        choices=choices, belongs=belongs,
+    )  # fmt: skip
+
+
+def _named(field: Field) -> str:
+    """A reading needs its dimension's name with it."""
+    return f"{field.group}, {field.label.lower()}" if field.section == "reading" else field.label
+
+
+def _belongs(field: Field, value: float) -> str:
+    """The field of the other posture that the value would suit; empty for most."""
+    both = {**TWINS, **{standing: seated for seated, standing in TWINS.items()}}
+    parts = field.id.split(".")
+    if field.section != "reading" or parts[1] not in both:
+        return ""
+    other = FIELDS[f"measure.{both[parts[1]]}.{parts[2]}"]
+    return other.id if _fits(other, value) else ""
+
+
+def _perhaps(choices: tuple[str, ...], belongs: str) -> str:
+    said = list(choices)
+    if belongs:
+        said.append(f"under {FIELDS[belongs].group.lower()}")
+    return f" Perhaps {' or '.join(said)}?" if said else ""
+
+
+def _length(field: Field, typed: str, text: str, unit: LengthUnit) -> float:
+    """A length; asks where what was typed could be two things that both suit the field."""
+    suits = {}
+    for meant in (*other_readings(text), *in_other_units(text)):
+        mm = parse_length(meant, field=field.id)
+        if _fits(field, mm):
+            suits[meant] = mm
+    try:
+        value = parse_length(text, default=unit, field=field.id)
+    except UnreadableValue:
+        if not suits:
+            raise
+        raise _ambiguous(field, typed, unit, tuple(suits)) from None
+    others = tuple(meant for meant, mm in suits.items() if abs(mm - value) > 1e-6)
+    # only a fraction without its inch can be read in two ways that are both near at hand
+    inch = others and re.fullmatch(r"[\d\s]*\d/\d+", text) is not None
+    if inch and _fits(field, value):
+        raise _ambiguous(field, typed, unit, (f"{text} {unit}", *others))
+    return _in_range(field, typed, value, unit, others)
+
+
+def _ambiguous(field: Field, typed: str, unit: LengthUnit,
+               choices: tuple[str, ...]) -> AmbiguousValue:  # fmt: skip
+    return AmbiguousValue(
+        field=field.id, value=typed, low=field.low, high=field.high, unit=unit, choices=choices,
+        message=f"{_named(field)}: “{typed.strip()}” is not clear. "
+        f"Is it {' or '.join(choices)}?",
     )  # fmt: skip
 
 
@@ -46,8 +114,8 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
 
     Raises
     ------
-    UnreadableValue, ValueOutOfRange, UnknownName
-        Naming field, value, range and unit.
+    UnreadableValue, AmbiguousValue, ValueOutOfRange, UnknownName
+        Naming field, value, range and unit; with what may have been meant.
 
     """
     text = typed.replace("\x00", "").strip()
@@ -55,8 +123,7 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
         return None
     match field.kind:
         case "length":
-            value = parse_length(text, default=unit, field=field.id)
-            return _in_range(field, typed, value, unit)
+            return _length(field, typed, text, unit)
         case "number":
             number = parse_number(text, field=field.id, what="a number", unit=field.unit)
             return _in_range(field, typed, number, unit)

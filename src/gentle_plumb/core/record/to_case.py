@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable
 from dataclasses import dataclass
 
-from ..body import DIMENSIONS, Body, BodyValue, Sex, resolve_readings
+from ..body import Sex
 from ..fit import Case
 from ..fit.case import Lens
 from ..observed import HABIT_OFTEN, HABITS, SIDES
@@ -24,10 +24,8 @@ from ..workstation import (
 )
 from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
 from ..workstation.kinds import FIXED_DESKS
-from .fields import FIELDS, MEASURED, READINGS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS, applies
-
-Entries = Mapping[str, float | str | None]
-"""Path of a field to its value: mm, number, choice, text."""
+from .fields import FIELDS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS, applies
+from .to_body import HOUSE, Entries, Measuring, body_from, number_at, text_at
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -40,39 +38,10 @@ class PhotoFile:
     fov_deg: float | None = None
 
 
-def _number(entries: Entries, path: str) -> float | None:
-    value = entries.get(path)
-    return float(value) if isinstance(value, (int, float)) else None
-
-
-def _text(entries: Entries, path: str) -> str | None:
-    value = entries.get(path)
-    return value if isinstance(value, str) else None
-
-
 def _span(entries: Entries, low_path: str, high_path: str) -> Span | None:
     """The range of a piece; one end alone is a fixed piece, swapped ends are put right."""
-    ends = [end for path in (low_path, high_path) if (end := _number(entries, path)) is not None]
+    ends = [end for path in (low_path, high_path) if (end := number_at(entries, path)) is not None]
     return Span(low=min(ends), high=max(ends)) if ends else None
-
-
-def readings_of(entries: Entries, name: str) -> list[float]:
-    """The readings of one dimension in the order they were taken, mm."""
-    found = (_number(entries, f"measure.{name}.{reading}") for reading in READINGS)
-    return [value for value in found if value is not None]
-
-
-def body_from(entries: Entries, sex: Sex | None) -> Body:
-    """The body as measured so far; two readings that disagree count once there is a third."""
-    values: dict[str, BodyValue] = {}
-    for name in MEASURED:
-        resolved = resolve_readings(
-            readings_of(entries, name), repeat_limit_mm=DIMENSIONS[name].repeat_limit_mm
-        )
-        if resolved.value_mm is not None:
-            values[name] = BodyValue(mm=resolved.value_mm, sd_mm=resolved.sd_mm, source="measured")
-    erect = entries.get("measure.posture") == "erect"
-    return Body(values=values, sex=sex, posture="erect" if erect else "as_they_work")
 
 
 def _shift(span: Span | None, by: float | None) -> Span | None:
@@ -81,20 +50,22 @@ def _shift(span: Span | None, by: float | None) -> Span | None:
 
 def _chair(entries: Entries) -> Chair:
     """A chair; a wheelchair's seat is fixed as found, since nobody moves it here."""
-    kind = _text(entries, "look.chair.kind")
+    kind = text_at(entries, "look.chair.kind")
     sinks = (
-        _number(entries, "look.chair.sink") if applies(FIELDS["look.chair.sink"], entries) else None
+        number_at(entries, "look.chair.sink")
+        if applies(FIELDS["look.chair.sink"], entries)
+        else None
     )
     seat = _shift(_span(entries, "look.chair.seat_min", "look.chair.seat_max"), -(sinks or 0.0))
     if kind == "wheelchair":
-        at = _number(entries, "look.found.seat")
+        at = number_at(entries, "look.found.seat")
         seat = Span(low=at, high=at) if at is not None else None
-    bare = kind == "stool" or _text(entries, "look.chair.lumbar_kind") == "none"
+    bare = kind == "stool" or text_at(entries, "look.chair.lumbar_kind") == "none"
     return Chair(
         kind=kind,
         seat=seat,
         depth=_span(entries, "look.chair.depth_min", "look.chair.depth_max"),
-        armrests=_text(entries, "look.chair.armrests"),  # type: ignore[arg-type]
+        armrests=text_at(entries, "look.chair.armrests"),  # type: ignore[arg-type]
         armrest=_span(entries, "look.chair.armrest_min", "look.chair.armrest_max"),
         lumbar=None if bare else _span(entries, "look.chair.lumbar_min", "look.chair.lumbar_max"),
     )
@@ -104,7 +75,7 @@ def _desk_surface(entries: Entries, kind: str | None) -> Span | None:
     """How high what the keyboard stands on can be: desk, tray, deck or cart's tray."""
     if entries.get("look.tray.there") == "yes":
         below = _span(entries, "look.tray.below_min", "look.tray.below_max")
-        over = _number(entries, "look.tray.desk")
+        over = number_at(entries, "look.tray.desk")
         moving = _span(entries, "look.desk.surface_min", "look.desk.surface_max")
         desk = Span(low=over, high=over) if over is not None else None
         desk = moving if kind == "sit_stand" and moving is not None else desk
@@ -113,27 +84,27 @@ def _desk_surface(entries: Entries, kind: str | None) -> Span | None:
         return Span(low=desk.low - below.high, high=desk.high - below.low)
     if kind == "platform":
         deck = _span(entries, "look.platform.keys_min", "look.platform.keys_max")
-        return _shift(deck, _number(entries, "look.platform.desk"))
+        return _shift(deck, number_at(entries, "look.platform.desk"))
     if kind == "cart":
         return _span(entries, "look.cart.tray_min", "look.cart.tray_max")
     surface = _span(entries, "look.desk.surface_min", "look.desk.surface_max")
     if kind in FIXED_DESKS:
-        at = _number(entries, "look.found.surface")
+        at = number_at(entries, "look.found.surface")
         at = at if at is not None else surface.low if surface is not None else None
         return Span(low=at, high=at) if at is not None else None
     return surface
 
 
 def _desk(entries: Entries) -> Desk:
-    kind = _text(entries, "look.desk.kind")
+    kind = text_at(entries, "look.desk.kind")
     tray = entries.get("look.tray.there") == "yes"
     return Desk(
         kind=None if kind is None else "fixed" if kind in FIXED_DESKS else "sit_stand",
         surface=_desk_surface(entries, kind),
-        thickness=_number(entries, "look.tray.thickness" if tray else "look.desk.thickness"),
-        depth=_number(entries, "look.desk.depth"),
+        thickness=number_at(entries, "look.tray.thickness" if tray else "look.desk.thickness"),
+        depth=number_at(entries, "look.desk.depth"),
         form="tray" if tray else kind,
-        beside=_number(entries, "look.tray.desk" if tray else "look.platform.desk"),
+        beside=number_at(entries, "look.tray.desk" if tray else "look.platform.desk"),
     )
 
 
@@ -143,7 +114,7 @@ def _screen(entries: Entries) -> Screen:
     On a tray or a platform the screen does not stand on the keyboard's surface: how high it
     goes over that is left unknown rather than guessed.
     """
-    kind = _text(entries, "look.screen.kind")
+    kind = text_at(entries, "look.screen.kind")
     top = _span(entries, "look.screen.top_min", "look.screen.top_max")
     apart = entries.get("look.tray.there") == "yes" or entries.get("look.desk.kind") in (
         "platform", "cart")  # fmt: skip
@@ -156,15 +127,15 @@ def _screen(entries: Entries) -> Screen:
             top_above_surface=None if joined or apart else top,
             depth_behind=None if joined else 0.0,
         )
-    diagonal = _number(entries, "look.screen.diagonal")
-    aspect = _text(entries, "look.screen.aspect")
+    diagonal = number_at(entries, "look.screen.diagonal")
+    aspect = text_at(entries, "look.screen.aspect")
     size = Screen.picture(diagonal, aspect) if diagonal is not None and aspect else (None, None)
     return Screen(
         kind=None if kind is None else "monitor",
         width=size[0],
         height=size[1],
         top_above_surface=None if apart else top,
-        depth_behind=_number(entries, "look.screen.depth_behind"),
+        depth_behind=number_at(entries, "look.screen.depth_behind"),
         tilt_deg=_span(entries, "look.screen.tilt_min", "look.screen.tilt_max"),
     )
 
@@ -174,18 +145,18 @@ def _workstation(entries: Entries) -> Workstation:
         chair=_chair(entries),
         desk=_desk(entries),
         keyboard=Keyboard(
-            kind=_text(entries, "look.keyboard.kind"),  # type: ignore[arg-type]
-            thickness=_number(entries, "look.keyboard.thickness"),
+            kind=text_at(entries, "look.keyboard.kind"),  # type: ignore[arg-type]
+            thickness=number_at(entries, "look.keyboard.thickness"),
         ),
-        mouse=Mouse(hand=_text(entries, "ask.mouse_hand")),  # type: ignore[arg-type]
+        mouse=Mouse(hand=text_at(entries, "ask.mouse_hand")),  # type: ignore[arg-type]
         screen=_screen(entries),
     )
 
 
 def _settings(entries: Entries, prefix: str, keyboard: float | None) -> Settings:
-    surface = _number(entries, f"{prefix}.surface")
+    surface = number_at(entries, f"{prefix}.surface")
     return Settings(
-        **{key: _number(entries, f"{prefix}.{key}") for key in SEATED_SET},
+        **{key: number_at(entries, f"{prefix}.{key}") for key in SEATED_SET},
         keys=surface + keyboard if surface is not None and keyboard is not None else None,
     )
 
@@ -197,21 +168,21 @@ def _details(entries: Entries) -> Details:
         if entries.get(f"look.{id}.kind") is None:
             continue
         diagonal, aspect = (
-            _number(entries, f"look.{id}.diagonal"),
-            _text(entries, f"look.{id}.aspect"),
+            number_at(entries, f"look.{id}.diagonal"),
+            text_at(entries, f"look.{id}.aspect"),
         )
         size = Screen.picture(diagonal, aspect) if diagonal and aspect else (None, None)
         screens.append(
             SideScreen(
-                top=_number(entries, f"look.found.{id}_top"),
-                distance=_number(entries, f"look.found.{id}_distance"),
-                bearing=_number(entries, f"look.found.{id}_bearing"),
+                top=number_at(entries, f"look.found.{id}_top"),
+                distance=number_at(entries, f"look.found.{id}_distance"),
+                bearing=number_at(entries, f"look.found.{id}_bearing"),
                 width=size[0], height=size[1],
             )
         )  # fmt: skip
-    found = {name: _number(entries, f"look.found.{name}")
+    found = {name: number_at(entries, f"look.found.{name}")
              for name in ("keys_edge", "backrest", "underside", "armrest_gap")}  # fmt: skip
-    return Details(**found, bearing=_number(entries, "look.found.screen_bearing"),
+    return Details(**found, bearing=number_at(entries, "look.found.screen_bearing"),
                    side_screens=tuple(screens))  # fmt: skip
 
 
@@ -222,26 +193,26 @@ def _lens(entries: Entries) -> Lens:
     return eyewear if eyewear in ("progressive", "bifocal") else "none"  # type: ignore[return-value]
 
 
-def case_from(entries: Entries, *, sex: Sex | None = None) -> Case:
+def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring = HOUSE) -> Case:
     """The case that the entries make. Nothing missing is filled in.
 
     Progressive and bifocal lenses count as read through their lower part until somebody has
     looked and said no.
     """
-    keyboard = _number(entries, "look.keyboard.thickness")
+    keyboard = number_at(entries, "look.keyboard.thickness")
     return Case(
-        body=body_from(entries, sex),
+        body=body_from(entries, sex, measuring),
         workstation=_workstation(entries),
         found_seated=_settings(entries, "look.found", keyboard),
         found_standing=_settings(entries, "look.found_standing", keyboard),
-        shoe_seated=_number(entries, "ask.shoe_seated"),
-        shoe_standing=_number(entries, "ask.shoe_standing"),
-        mat=_number(entries, "ask.mat") or 0.0,
+        shoe_seated=number_at(entries, "ask.shoe_seated"),
+        shoe_standing=number_at(entries, "ask.shoe_standing"),
+        mat=number_at(entries, "ask.mat") or 0.0,
         lower_lens=_lens(entries),
         hours={
             task: hours
             for task in TASKS
-            if (hours := _number(entries, f"ask.hours.{task}")) is not None
+            if (hours := number_at(entries, f"ask.hours.{task}")) is not None
         },
         details=_details(entries),
     )
@@ -252,8 +223,8 @@ def display_offset(entries: Entries) -> float | None:
 
     One pair of readings in the same setting: tape less display.
     """
-    reads = _number(entries, "look.desk.display_reads")
-    tape = _number(entries, "look.desk.display_tape")
+    reads = number_at(entries, "look.desk.display_reads")
+    tape = number_at(entries, "look.desk.display_tape")
     shown = entries.get("look.desk.display") == "yes"
     return tape - reads if shown and reads is not None and tape is not None else None
 
@@ -264,7 +235,7 @@ def habits_seen(entries: Entries) -> dict[str, str]:
     for id in HABITS:
         start = f"look.habit.{id}"
         if entries.get(start) == "seen":
-            side, often = _text(entries, f"{start}.side"), _text(entries, f"{start}.often")
+            side, often = text_at(entries, f"{start}.side"), text_at(entries, f"{start}.often")
             said = (HABIT_OFTEN.get(often or "", ""), SIDES.get(side or "", "").lower())
             seen[id] = ", ".join(word for word in said if word)
     return seen
@@ -279,7 +250,7 @@ def _photo(entries: Entries, file: PhotoFile) -> Photo:
     start = f"look.photo.{file.id}"
     points: dict[str, tuple[float, float]] = {}
     for name in LANDMARKS:
-        at = _text(entries, f"{start}.{name}")
+        at = text_at(entries, f"{start}.{name}")
         if at is not None:
             x, y = at.split()
             points[name] = (float(x), float(y))
@@ -288,8 +259,8 @@ def _photo(entries: Entries, file: PhotoFile) -> Photo:
         view="rear" if entries.get(f"{start}.view") == "rear" else "side",
         posture="standing" if entries.get(f"{start}.posture") == "standing" else "seated",
         when="after" if entries.get(f"{start}.when") == "after" else "before",
-        known_mm=_number(entries, f"{start}.known"),
-        camera_mm=_number(entries, f"{start}.camera"),
+        known_mm=number_at(entries, f"{start}.known"),
+        camera_mm=number_at(entries, f"{start}.camera"),
     )  # fmt: skip
 
 
@@ -300,16 +271,16 @@ def overrules(entries: Entries) -> tuple[Settings, Settings]:
 
 def settings_left(entries: Entries) -> tuple[Settings, Settings]:
     """What was set and re-measured, seated and standing."""
-    keyboard = _number(entries, "look.keyboard.thickness")
+    keyboard = number_at(entries, "look.keyboard.thickness")
     return _settings(entries, "set.seated", keyboard), _settings(entries, "set.standing", keyboard)
 
 
 def hours_at_desk(entries: Entries) -> float:
     """Hours a day over all tasks; at most a day's 24."""
-    return min(24.0, sum(_number(entries, f"ask.hours.{task}") or 0.0 for task in TASKS))
+    return min(24.0, sum(number_at(entries, f"ask.hours.{task}") or 0.0 for task in TASKS))
 
 
 __all__ = [
-    "STANDING_SET", "Entries", "PhotoFile", "body_from", "case_from", "display_offset", "habits_seen",
-    "hours_at_desk", "overrules", "photos_from", "readings_of", "settings_left",
+    "STANDING_SET", "Entries", "PhotoFile", "case_from", "display_offset", "habits_seen",
+    "hours_at_desk", "overrules", "photos_from", "settings_left",
 ]  # fmt: skip

@@ -204,6 +204,28 @@ export function Trouble({ path, id }: { path: string; id: string }) {
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
         {cell.problem?.detail} Not kept yet.
+        {(cell.problem?.choices ?? []).length > 0 && (
+          <span className="mt-1 flex flex-wrap gap-1.5">
+            {cell.problem?.choices?.map((choice) => (
+              <Button key={choice} onClick={() => keeper.type(path, choice, unit)}>
+                {choice}
+              </Button>
+            ))}
+          </span>
+        )}
+        {cell.problem?.belongs && (
+          <Button
+            className="mt-1 flex"
+            onClick={() => {
+              const typed = cell.typed;
+              keeper.type(path, "", unit);
+              keeper.type(cell.problem?.belongs ?? path, typed, unit);
+            }}
+          >
+            Put it under{" "}
+            {fields.find((field) => field.id === cell.problem?.belongs)?.group.toLowerCase()}
+          </Button>
+        )}
         {cell.problem?.type === "needs-consent" && (
           <Button className="mt-1 flex" onClick={() => go("ask", "Consent")}>
             Record the consent

@@ -20,6 +20,8 @@ export function Stage({
   narrow,
   away,
   habits,
+  posed,
+  onPosed,
   onMode,
   onShow,
   onPick,
@@ -36,6 +38,9 @@ export function Stage({
   away: boolean;
   /** It shows habits: one posture at a time, as found. */
   habits: boolean;
+  /** Whether it shows the figure in the pose of a dimension; null where none is measured. */
+  posed: boolean | null;
+  onPosed: (posed: boolean) => void;
   onMode: (mode: View["mode"]) => void;
   onShow: (show: View["show"]) => void;
   onPick: (part: string, posture: string) => void;
@@ -71,24 +76,40 @@ export function Stage({
       aria-hidden={away}
     >
       <div className="flex items-center justify-between gap-3 px-4 pt-1">
-        <Segments
-          label="Settings drawn"
-          compact
-          value={show}
-          onChange={(value) => onShow(value as View["show"])}
-          choices={[
-            { value: "found", label: "As found" },
-            { value: "target", label: "As aimed at" },
-            { value: "left", label: "As left" },
-          ]}
-        />
-        <Segments
-          label="Postures drawn"
-          compact
-          value={habits && mode !== "standing" ? "seated" : mode}
-          onChange={(value) => onMode(value as View["mode"])}
-          choices={modes}
-        />
+        {posed !== null && (
+          <Segments
+            label="Drawn"
+            compact
+            value={posed ? "pose" : "desk"}
+            onChange={(value) => onPosed(value === "pose")}
+            choices={[
+              { value: "pose", label: "The dimension" },
+              { value: "desk", label: "At the desk" },
+            ]}
+          />
+        )}
+        {!posed && (
+          <Segments
+            label="Settings drawn"
+            compact
+            value={show}
+            onChange={(value) => onShow(value as View["show"])}
+            choices={[
+              { value: "found", label: "As found" },
+              { value: "target", label: "As aimed at" },
+              { value: "left", label: "As left" },
+            ]}
+          />
+        )}
+        {!posed && (
+          <Segments
+            label="Postures drawn"
+            compact
+            value={habits && mode !== "standing" ? "seated" : mode}
+            onChange={(value) => onMode(value as View["mode"])}
+            choices={modes}
+          />
+        )}
       </div>
       <div ref={room} className="min-h-0 flex-1 overflow-hidden">
         {scene && (
@@ -98,9 +119,11 @@ export function Stage({
             active={active}
             onPick={onPick}
             label={
-              habits
-                ? "Side view of the client with what can be seen of the body; each is one tap"
-                : "Side view of the client at the workstation; the table after it holds the same numbers"
+              posed
+                ? "The client in the pose of the dimension, with the tape on it; the panel says the same in words"
+                : habits
+                  ? "Side view of the client with what can be seen of the body; each is one tap"
+                  : "Side view of the client at the workstation; the table after it holds the same numbers"
             }
           />
         )}

@@ -1,10 +1,10 @@
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { CircleHelp, Moon, NotebookPen, Sun, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
-import type { Schemas, Unit } from "@/shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 import { useFields, useMe, useVisit, useWorked, type View } from "@/shared/api/queries";
 import { useKeys } from "@/shared/keys";
-import { changeSettings, useSettings, useUnit } from "@/shared/settings";
+import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import { Keys } from "../../app/keys-dialog";
 import { Cord } from "./cord";
@@ -15,7 +15,7 @@ import { SignsBanner } from "./signs-banner";
 import { type Size, Stage } from "./stage";
 import { AskPanel } from "./steps/ask/ask-panel";
 import { LookPanel } from "./steps/look/look-panel";
-import { MeasurePanel } from "./steps/measure-panel";
+import { MeasurePanel } from "./steps/measure/measure-panel";
 import { PacePanel } from "./steps/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
 import { SetPanel } from "./steps/set-panel";
@@ -40,7 +40,6 @@ const PANELS: Record<StepId, () => React.ReactNode> = {
   pace: PacePanel,
   report: ReportPanel,
 };
-const UNITS: readonly Unit[] = ["cm", "mm", "in"];
 const NARROW = "(max-width: 1180px)";
 
 function useNarrow(): boolean {
@@ -82,7 +81,7 @@ function OpenVisit({
   step: StepId;
 }) {
   const me = useMe().data;
-  const unit = useUnit(me?.unit ?? "cm");
+  const { unit, nextUnit } = useUnitSwitch(me?.unit ?? "cm");
   const { night } = useSettings();
   const narrow = useNarrow();
   const navigate = useNavigate();
@@ -96,6 +95,7 @@ function OpenVisit({
   const [help, setHelp] = useState(false);
   const [jotting, setJotting] = useState(false);
   const [habits, setHabits] = useState(false);
+  const [posed, setPosed] = useState(true);
   const [stageRoom, setStageRoom] = useState<HTMLElement | null>(null);
   const [taken, takeStage] = useState(false);
   const [parts, setParts] = useState<Partial<Record<StepId, string>>>({});
@@ -108,7 +108,7 @@ function OpenVisit({
     unit,
     mode,
     show,
-    ...(tape ? { tape } : {}),
+    ...(tape && posed ? { tape, layer: "measuring" as const } : {}),
     ...(habits ? { layer: "habits" as const } : {}),
   };
   const worked = useWorked(visit.id, view).data;
@@ -130,10 +130,6 @@ function OpenVisit({
       setPicked((last) => ({ part, posture, count: (last?.count ?? 0) + 1 })),
     [],
   );
-  const nextUnit = useCallback(() => {
-    const at = UNITS.indexOf(unit);
-    changeSettings({ unit: UNITS[(at + 1) % UNITS.length] ?? "cm" });
-  }, [unit]);
   const undo = useCallback(() => keeper.undo(unit), [keeper, unit]);
   useKeys(
     useMemo(() => {
@@ -231,6 +227,8 @@ function OpenVisit({
           <Stage
             away={taken}
             habits={habits}
+            posed={tape ? posed : null}
+            onPosed={setPosed}
             scene={worked?.scene}
             inks={fields.inks}
             rows={worked?.rows ?? []}

@@ -128,7 +128,7 @@ export type View = {
   mode: "both" | "seated" | "standing" | "overlay";
   show: "found" | "target" | "left";
   tape?: string;
-  layer?: "heights" | "habits";
+  layer?: "heights" | "habits" | "measuring";
 };
 
 export function useShelf() {

@@ -472,10 +472,280 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/measuring/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Lists
+         * @description The practice's own lists of dimensions.
+         */
+        get: operations["lists_api_measuring_lists_get"];
+        put?: never;
+        /**
+         * Add List
+         * @description Keep a list, in the order of measuring.
+         */
+        post: operations["add_list_api_measuring_lists_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/lists/{list_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change List
+         * @description Change one upon its version; on a stale version it answers 409 with what is there.
+         */
+        put: operations["change_list_api_measuring_lists__list_id__put"];
+        post?: never;
+        /**
+         * Drop List
+         * @description Drop one; visits that name it go by the short list then.
+         */
+        delete: operations["drop_list_api_measuring_lists__list_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tables
+         * @description The tables of populations the practice added.
+         */
+        get: operations["tables_api_measuring_tables_get"];
+        put?: never;
+        /**
+         * Add Table
+         * @description Take a table in; refused whole with every line and reason where it is not right.
+         */
+        post: operations["add_table_api_measuring_tables_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/tables/{table_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Drop Table
+         * @description Drop one; visits that name it go by the program's own then.
+         */
+        delete: operations["drop_table_api_measuring_tables__table_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/precision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Precision
+         * @description How each member repeats each dimension, with its 90 % interval.
+         */
+        get: operations["precision_api_measuring_precision_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Instruments
+         * @description The instruments near the desk.
+         */
+        get: operations["instruments_api_instruments_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{instrument_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Instrument
+         * @description Set an instrument's unit.
+         */
+        put: operations["set_instrument_api_instruments__instrument_id__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/instruments/{instrument_id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Reading
+         * @description Take one reading; the page puts it into its field like a typed one.
+         */
+        post: operations["take_reading_api_visits__visit_id__instruments__instrument_id__readings_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export
+         * @description The practice's measurements as a file, or one visit's.
+         */
+        get: operations["export_api_exchange_get"];
+        put?: never;
+        /**
+         * Take In
+         * @description Import a file whole; refused with every line and reason where anything is wrong.
+         */
+        post: operations["take_in_api_exchange_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description What a file says, line by line, and what importing it would do. Writes nothing.
+         */
+        post: operations["look_api_exchange_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drill/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drill
+         * @description An exercise: a made-up client and a reading with error.
+         */
+        get: operations["drill_api_drill__number__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drill/{number}/verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Verdict
+         * @description Whether an answer is right, and why.
+         */
+        get: operations["verdict_api_drill__number__verdict_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * AgainView
+         * @description A dimension worth measuring (again), and what that narrows, in words.
+         */
+        AgainView: {
+            /** Dimension */
+            dimension: string;
+            /** Label */
+            label: string;
+            /** Measured */
+            measured: boolean;
+            /** Says */
+            says: string[];
+        };
         /**
          * BodyDocument
          * @description A body: dimensions by their identifier.
@@ -714,6 +984,67 @@ export interface components {
             depth?: (number | string) | null;
         };
         /**
+         * DimensionOut
+         * @description A dimension of the catalogue, as it is explained.
+         */
+        DimensionOut: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Iso Name */
+            iso_name: string;
+            /** How */
+            how: string;
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** View */
+            view: string;
+            /** Instrument */
+            instrument: string;
+            /** Start */
+            start: string;
+            /** End */
+            end: string;
+            /** Mistakes */
+            mistakes: string[];
+            /** Used For */
+            used_for: string;
+            /** Needed */
+            needed: boolean;
+            /** Two Sided */
+            two_sided: boolean;
+            /** Can Guess */
+            can_guess: boolean;
+        };
+        /**
+         * Doubt
+         * @description A question to the practitioner about one dimension.
+         *
+         *     ``fixes`` put it right where a cause suggests itself; ``way_out`` names what they do; ``kept`` is the
+         *     reason given for keeping the value as it is.
+         */
+        Doubt: {
+            /** Dimension */
+            dimension: string;
+            /** Kind */
+            kind: string;
+            /** Text */
+            text: string;
+            /** Way Out */
+            way_out?: string | null;
+            /**
+             * Fixes
+             * @default []
+             */
+            fixes: components["schemas"]["Fix"][];
+            /** Kept */
+            kept?: string | null;
+        };
+        /**
          * Draft
          * @description What a report says.
          */
@@ -885,6 +1216,12 @@ export interface components {
             light: components["schemas"]["LightTask"][];
             /** Landmarks */
             landmarks: components["schemas"]["Landmark"][];
+            /** Dimensions */
+            dimensions: components["schemas"]["DimensionOut"][];
+            /** Skips */
+            skips: {
+                [key: string]: string;
+            };
             /** Picture Bytes */
             picture_bytes: number;
             /** Inks */
@@ -1020,7 +1357,7 @@ export interface components {
          *     ``target`` is what body and policy ask for, with its terms, band and standard deviation;
          *     ``setting`` what the equipment can do of it; ``found`` what was there; ``change`` is setting
          *     less found. ``status`` compares found with the band: ``holds``, ``off``, or
-         *     ``not_assessable`` with the ``reason``.
+         *     ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
          */
         FitRow: {
             /** Key */
@@ -1066,6 +1403,14 @@ export interface components {
             estimated: string[];
             /** Retake */
             retake?: string | null;
+            /**
+             * Shares
+             * @default []
+             */
+            shares: [
+                string,
+                number
+            ][];
             /** Setting */
             setting?: number | null;
             /**
@@ -1083,6 +1428,16 @@ export interface components {
              * @default house-chain
              */
             source: string;
+        };
+        /**
+         * Fix
+         * @description What to type into a field; empty clears it.
+         */
+        Fix: {
+            /** Path */
+            path: string;
+            /** Typed */
+            typed: string;
         };
         /**
          * FoundDocument
@@ -1197,6 +1552,20 @@ export interface components {
              * @default false
              */
             halo: boolean;
+        };
+        /**
+         * InstrumentOut
+         * @description An instrument near the desk, or why it does not answer.
+         */
+        InstrumentOut: {
+            /** Id */
+            id: string;
+            /** Unit */
+            unit: ("mm" | "cm" | "in") | null;
+            /** Battery */
+            battery: number | null;
+            /** Trouble */
+            trouble: string | null;
         };
         /**
          * Joint
@@ -1317,6 +1686,67 @@ export interface components {
             text: string;
         };
         /**
+         * Line
+         * @description A label and a value of the made-up client's sheet.
+         */
+        Line: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: string;
+        };
+        /**
+         * LineOut
+         * @description A line or place of a file, the field, and what is to be said of it.
+         */
+        LineOut: {
+            /** Line */
+            line: string;
+            /** Field */
+            field: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * ListChange
+         * @description A list changed upon its version.
+         */
+        ListChange: {
+            /** Name */
+            name: string;
+            /** Dimensions */
+            dimensions: string[];
+            /** Version */
+            version: number;
+        };
+        /**
+         * ListIn
+         * @description A list of dimensions to be kept.
+         */
+        ListIn: {
+            /** Name */
+            name: string;
+            /** Dimensions */
+            dimensions: string[];
+        };
+        /**
+         * ListOut
+         * @description A practice's own list.
+         */
+        ListOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Dimensions */
+            dimensions: string[];
+            /** Version */
+            version: number;
+        };
+        /**
          * LuxOut
          * @description One reading of the light meter.
          */
@@ -1409,32 +1839,55 @@ export interface components {
         /**
          * Measured
          * @description A body dimension so far.
+         *
+         *     ``value`` is what is reckoned with, barefoot; ``estimate`` what stands in where nothing is
+         *     measured, with ``basis`` in words. ``listed``: it belongs to the list of this visit.
          */
         Measured: {
             /** Dimension */
             dimension: string;
             /** Label */
             label: string;
-            /** How */
-            how: string;
             /** Posture */
             posture: string;
-            /** Used For */
-            used_for: string;
-            /** Needed */
-            needed: boolean;
+            /** Listed */
+            listed: boolean;
+            /** Done */
+            done: boolean;
             /** Value */
             value: string | null;
             /** Plus Minus */
             plus_minus: string | null;
+            /** By */
+            by: string;
             /** Needs Third */
             needs_third: boolean;
             /** Spread */
             spread: string | null;
-            /** Question */
-            question: string | null;
-            /** Suggestion */
-            suggestion: string | null;
+            /** Heel */
+            heel: string | null;
+            /** Source */
+            source: string | null;
+            /** Origin */
+            origin: string;
+            /** Estimate */
+            estimate: string | null;
+            /** Estimate Plus Minus */
+            estimate_plus_minus: string | null;
+            /** Basis */
+            basis: string;
+            /** Percentile */
+            percentile: string | null;
+            /** Skipped */
+            skipped: string | null;
+            /** Error */
+            error: string | null;
+            /** Doubts */
+            doubts: components["schemas"]["Doubt"][];
+            /** Past */
+            past: components["schemas"]["Past"][];
+            /** History */
+            history: components["schemas"]["Mark"][];
         };
         /**
          * MemberIn
@@ -1476,6 +1929,22 @@ export interface components {
             email: string;
             /** Role */
             role: string;
+        };
+        /**
+         * Past
+         * @description A value at an earlier visit, with the day in words; ``typed`` carries it over.
+         */
+        Past: {
+            /** On */
+            on: string;
+            /** Day */
+            day: string;
+            /** Value */
+            value: string;
+            /** Typed */
+            typed: string;
+            /** Source */
+            source: string;
         };
         /**
          * PhotoOut
@@ -1540,6 +2009,27 @@ export interface components {
             starts: string[];
         };
         /**
+         * Posed
+         * @description An exercise as it is shown.
+         */
+        Posed: {
+            /** Number */
+            number: number;
+            /** Sex */
+            sex: string;
+            /** Dimension */
+            dimension: string;
+            /** Label */
+            label: string;
+            /** How */
+            how: string;
+            /** Readings */
+            readings: string[];
+            /** Sheet */
+            sheet: components["schemas"]["Line"][];
+            scene: components["schemas"]["Scene"];
+        };
+        /**
          * PostureFit
          * @description All rows of one posture, and its joints as found and as set.
          */
@@ -1565,8 +2055,48 @@ export interface components {
             over_set: number | null;
         };
         /**
+         * PrecisionOut
+         * @description How a member repeats a dimension: every number in the unit asked for.
+         */
+        PrecisionOut: {
+            /** Member */
+            member: string;
+            /** Dimension */
+            dimension: string;
+            /** Label */
+            label: string;
+            /** Pairs */
+            pairs: number;
+            /** Over Limit */
+            over_limit: number;
+            /** Error */
+            error: string;
+            /** Low */
+            low: string;
+            /** High */
+            high: string;
+            /** Reckoned */
+            reckoned: string;
+        };
+        /**
+         * PreviewOut
+         * @description What a file says, and what importing it does.
+         */
+        PreviewOut: {
+            /** Format */
+            format: string;
+            /** Understood */
+            understood: components["schemas"]["Understood"][];
+            /** Troubles */
+            troubles: components["schemas"]["LineOut"][];
+            /** Left Out */
+            left_out: components["schemas"]["LineOut"][];
+        };
+        /**
          * Problem
          * @description What went wrong; ``field``, ``value``, ``low``, ``high`` and ``unit`` where one field did.
+         *
+         *     ``choices`` are what may have been meant, ``belongs`` the field it may belong to.
          */
         Problem: {
             /** Type */
@@ -1587,6 +2117,10 @@ export interface components {
             high?: number | null;
             /** Unit */
             unit?: string | null;
+            /** Choices */
+            choices?: string[] | null;
+            /** Belongs */
+            belongs?: string | null;
             /** Consent */
             consent?: string | null;
             /** Current */
@@ -1595,6 +2129,10 @@ export interface components {
             } | null;
             /** Missing */
             missing?: {
+                [key: string]: string;
+            }[] | null;
+            /** Lines */
+            lines?: {
                 [key: string]: string;
             }[] | null;
         };
@@ -1610,6 +2148,24 @@ export interface components {
             low: number | string;
             /** High */
             high?: (number | string) | null;
+        };
+        /**
+         * ReadIn
+         * @description What a reading is taken of.
+         */
+        ReadIn: {
+            /** Dimension */
+            dimension: string;
+        };
+        /**
+         * ReadingOut
+         * @description One reading, as it goes into its field.
+         */
+        ReadingOut: {
+            /** Typed */
+            typed: string;
+            /** Warning */
+            warning: string | null;
         };
         /**
          * ReadingView
@@ -2035,6 +2591,44 @@ export interface components {
             counted: boolean;
         };
         /**
+         * TableIn
+         * @description A table of a population as CSV.
+         */
+        TableIn: {
+            /** Name */
+            name: string;
+            /** Origin */
+            origin: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * TableOut
+         * @description A kept table; ``lines`` is how many it has, ``dimensions`` which.
+         */
+        TableOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Origin */
+            origin: string;
+            /** Lines */
+            lines: number;
+            /** Dimensions */
+            dimensions: string[];
+            /** Added By */
+            added_by: string;
+            /**
+             * Added At
+             * Format: date-time
+             */
+            added_at: string;
+        };
+        /**
          * Term
          * @description One summand of a target: ``value`` signed, in the target's unit.
          */
@@ -2066,6 +2660,42 @@ export interface components {
             done_path: string;
         };
         /**
+         * Understood
+         * @description One sheet as it was understood: whose, which visit, how many values, how many of them new.
+         */
+        Understood: {
+            /** Place */
+            place: string;
+            /** Client */
+            client: string;
+            /** Client Known */
+            client_known: boolean;
+            /**
+             * Visit On
+             * Format: date
+             */
+            visit_on: string;
+            /** Visit Known */
+            visit_known: boolean;
+            /** Dimensions */
+            dimensions: number;
+            /** Values */
+            values: number;
+            /** New */
+            new: number;
+        };
+        /**
+         * UnitIn
+         * @description The unit an instrument is to be set to.
+         */
+        UnitIn: {
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+        };
+        /**
          * ValueDocument
          * @description A body dimension: its readings (one to three), and where they are from.
          */
@@ -2083,6 +2713,21 @@ export interface components {
              * @description Standard deviation in mm; from the readings where not given.
              */
             sd?: number | null;
+        };
+        /**
+         * Verdict
+         * @description The right answer, the points for the one given (0, half or 1), and why.
+         */
+        Verdict: {
+            /**
+             * Answer
+             * @enum {string}
+             */
+            answer: "keep" | "repeat" | "question";
+            /** Points */
+            points: number;
+            /** Reason */
+            reason: string;
         };
         /**
          * VisitIn
@@ -2223,6 +2868,14 @@ export interface components {
             display: string | null;
             /** Measured */
             measured: components["schemas"]["Measured"][];
+            /** Again */
+            again: components["schemas"]["AgainView"][];
+            /** Needed */
+            needed: string[];
+            /** Table Name */
+            table_name: string;
+            /** Table Origin */
+            table_origin: string;
             /** Rhythms */
             rhythms: components["schemas"]["RhythmView"][];
             /** Joints */
@@ -3068,7 +3721,7 @@ export interface operations {
                 mode?: "both" | "seated" | "standing" | "overlay";
                 show?: "found" | "target" | "left";
                 tape?: string | null;
-                layer?: "heights" | "habits";
+                layer?: "heights" | "habits" | "measuring";
                 draw?: boolean;
             };
             header?: never;
@@ -3154,7 +3807,7 @@ export interface operations {
                 mode?: "both" | "seated" | "standing" | "overlay";
                 show?: "found" | "target" | "left";
                 tape?: string | null;
-                layer?: "heights" | "habits";
+                layer?: "heights" | "habits" | "measuring";
                 draw?: boolean;
             };
             header?: never;
@@ -4136,6 +4789,1198 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ResultDocument"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lists_api_measuring_lists_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListOut"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_list_api_measuring_lists_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_list_api_measuring_lists__list_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_list_api_measuring_lists__list_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tables_api_measuring_tables_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableOut"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_table_api_measuring_tables_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_table_api_measuring_tables__table_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                table_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    precision_api_measuring_precision_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrecisionOut"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instruments_api_instruments_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentOut"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_instrument_api_instruments__instrument_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument_id: "tape" | "rod";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_reading_api_visits__visit_id__instruments__instrument_id__readings_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+                instrument_id: "tape" | "rod";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    export_api_exchange_get: {
+        parameters: {
+            query: {
+                format: "csv_readings" | "csv_clients" | "json" | "fhir";
+                visit_id?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                    "application/json": unknown;
+                    "application/fhir+json": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_in_api_exchange_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreviewOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look_api_exchange_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreviewOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drill_api_drill__number__get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Posed"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    verdict_api_drill__number__verdict_get: {
+        parameters: {
+            query: {
+                given: "keep" | "repeat" | "question";
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Verdict"];
                 };
             };
             /** @description Not signed in */

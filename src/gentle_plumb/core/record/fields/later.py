@@ -2,24 +2,9 @@
 
 from __future__ import annotations
 
-from ...body import DIMENSIONS, NEEDED
 from ...pace import RHYTHMS
 from .field import Field, amount, choice, length
-
-READINGS = {"first": "First reading", "second": "Second reading", "third": "Third reading"}
-MEASURED = (*NEEDED, "hand_length", "hand_breadth", "abdominal_depth_sitting")
-"""What the Measure step asks for: all of a full fit, then three that sharpen it."""
-
-_MEASURE = (
-    choice("measure.posture", "How they sit", "Measured",
-            {"as_they_work": "As they work", "erect": "Sitting erect"},
-            help="Erect heights are lowered by the usual slump."),
-    *(Field(id=f"measure.{name}.{reading}", step="measure", group=DIMENSIONS[name].label,
-            label=label, kind="length", low=DIMENSIONS[name].low_mm, high=DIMENSIONS[name].high_mm,
-            help=DIMENSIONS[name].how, needed=DIMENSIONS[name].needed and reading != "third",
-            part=name)
-      for name in MEASURED for reading, label in READINGS.items()),
-)  # fmt: skip
+from .measure import MEASURE
 
 SEATED_SET = {
     "seat": ("Seat", 250, 900), "footrest": ("Footrest", 0, 400),
@@ -67,5 +52,5 @@ _REPORT = (
           needed=True),
 )  # fmt: skip
 
-LATER: tuple[Field, ...] = (*_MEASURE, *_WORK, *_SET, *_PACE, *_REPORT)
+LATER: tuple[Field, ...] = (*MEASURE, *_WORK, *_SET, *_PACE, *_REPORT)
 """Everything after Look."""

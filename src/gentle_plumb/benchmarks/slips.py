@@ -1,0 +1,132 @@
+"""How many slips the questions catch: planted in a generated population, counted one by one."""
+
+from __future__ import annotations
+
+import random
+from collections import Counter
+from dataclasses import dataclass
+from typing import Literal
+
+from ..core.body import DIMENSIONS, TWINS, Body, BodyValue, Question, Sex, made_up_body, questions
+from ..core.body.plausibility import neighbours
+from ..core.body.readings import house_error
+
+SHARE = 0.05
+SEED = 20261125
+UNIT = (2.54, 1 / 2.54, 10.0, 0.1)
+Plant = Literal[
+    "factor 2.54", "factor 10", "fields swapped", "standing for sitting", "digits swapped"
+]
+PLANTS: tuple[Plant, ...] = (
+    "factor 2.54", "factor 10", "fields swapped", "standing for sitting", "digits swapped",
+)  # fmt: skip
+SWAP_MATTERS_MM = 30.0
+"""Fields whose values differ by less than this are not exchanged: the slip would move nothing that
+a tape could tell."""
+
+
+@dataclass(frozen=True)
+class Planted:
+    """What became of one kind: how many, how many questioned, and how many with the right way out."""
+
+    kind: str
+    count: int
+    asked: int
+    right: int
+
+    @property
+    def rate(self) -> float:
+        """Share questioned, in percent."""
+        return 100 * self.asked / self.count if self.count else 0.0
+
+
+def _digits(mm: float, chance: random.Random) -> float:
+    text = f"{mm:.0f}"
+    at = chance.choice([i for i in range(len(text) - 1) if text[i] != text[i + 1]] or [0])
+    return float(text[:at] + text[at + 1] + text[at] + text[at + 2 :])
+
+
+def plant(
+    body: dict[str, float], chance: random.Random
+) -> tuple[dict[str, float], dict[str, tuple[str, float]]]:
+    """Slips in one body: the values as typed, and by dimension what was planted and what is true."""
+    typed = dict(body)
+    planted: dict[str, tuple[str, float]] = {}
+    for name, mm in body.items():
+        if name in planted or chance.random() >= SHARE:
+            continue
+        kind = chance.choice(PLANTS)
+        if kind == "factor 2.54":
+            typed[name] = mm * chance.choice(UNIT[:2])
+        elif kind == "factor 10":
+            typed[name] = mm * chance.choice(UNIT[2:])
+        elif kind == "digits swapped":
+            typed[name] = _digits(mm, chance)
+        else:
+            pairs = [pair for pair in neighbours() if name in pair]
+            if kind == "standing for sitting":
+                pairs = [pair for pair in TWINS.items() if name in pair]
+            other = [a if b == name else b for a, b in pairs]
+            other = [one for one in other if one not in planted and one in body
+                     and abs(body[one] - mm) >= SWAP_MATTERS_MM]  # fmt: skip
+            if not other:
+                continue
+            with_it = chance.choice(other)
+            if kind == "fields swapped":
+                typed[with_it] = mm
+                planted[with_it] = (kind, body[with_it])
+            typed[name] = body[with_it]
+        if abs(typed[name] - mm) < 1:
+            continue
+        planted[name] = (kind, mm)
+    return typed, planted
+
+
+def count_slips(
+    people: int, *, seed: int = SEED, sex_known: bool = True
+) -> tuple[list[Planted], float]:
+    """Plant and count.
+
+    Returns
+    -------
+    list of Planted, float
+        One line a kind, and the share of true values that were questioned, in percent. A value
+        outside its field's range counts as questioned: the field asks with the likely readings.
+
+    """
+    chance = random.Random(seed)  # noqa: S311
+    counts: Counter[str] = Counter()
+    asked: Counter[str] = Counter()
+    right: Counter[str] = Counter()
+    true_values = true_asked = 0
+    for index in range(people):
+        sex: Sex = "female" if index % 2 else "male"
+        body = made_up_body(lambda: chance.gauss(0, 1), sex=sex)
+        read = {name: round(mm + chance.gauss(0, house_error(DIMENSIONS[name].repeat_limit_mm) / 2**0.5))
+                for name, mm in body.items()}  # fmt: skip
+        typed, planted = plant({name: float(mm) for name, mm in read.items()}, chance)
+        outside = {name for name, mm in typed.items()
+                   if not DIMENSIONS[name].low_mm <= mm <= DIMENSIONS[name].high_mm}  # fmt: skip
+        taken = {name: BodyValue(mm=mm, sd_mm=3.0, source="measured")
+                 for name, mm in typed.items() if name not in outside}  # fmt: skip
+        found: dict[str, list[Question]] = {}
+        for one in questions(Body(values=taken, sex=sex if sex_known else None)):
+            found.setdefault(one.dimension, []).append(one)
+            if one.kind == "relation":
+                for other in one.others:
+                    found.setdefault(other, []).append(one)
+        for name in typed:
+            doubted = name in outside or name in found
+            if name not in planted:
+                true_values += 1
+                true_asked += doubted
+                continue
+            kind, truth = planted[name]
+            counts[kind] += 1
+            asked[kind] += doubted
+            right[kind] += name in outside or any(
+                one.slip is not None and one.slip.mm is not None and abs(one.slip.mm - truth) < 2
+                for one in found.get(name, ())
+            )
+    lines = [Planted(kind, counts[kind], asked[kind], right[kind]) for kind in PLANTS]
+    return lines, 100 * true_asked / true_values

@@ -1,0 +1,69 @@
+"""What must hold between a body's dimensions, whoever it is."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator, Mapping
+from dataclasses import dataclass
+
+__all__ = ["RELATIONS", "Relation", "broken"]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Relation:
+    """A number made of some dimensions, and between which ends it lies. Source: house-relations.
+
+    ``of`` are the dimensions, the one to ask about first; ``words`` says what must hold.
+    """
+
+    of: tuple[str, ...]
+    made: Callable[..., float]
+    low: float
+    high: float
+    words: str
+
+    def holds(self, values: Mapping[str, float]) -> bool:
+        """Whether it holds; true where one of the dimensions is not there."""
+        if any(name not in values for name in self.of):
+            return True
+        return self.low <= self.made(*(values[name] for name in self.of)) <= self.high
+
+
+def _below(lower: str, upper: str) -> Relation:
+    return Relation(of=(lower, upper), made=lambda low, high: high - low, low=1e-9,
+                    high=float("inf"), words="can't be above")  # fmt: skip
+
+
+def _between(longer: str, shorter: str, low: float, high: float) -> Relation:
+    return Relation(of=(longer, shorter), made=lambda a, b: a - b, low=low, high=high,
+                    words=f"is usually {low / 10:g} to {high / 10:g} cm more than")  # fmt: skip
+
+
+RELATIONS: tuple[Relation, ...] = (
+    _below("eye_height_sitting", "sitting_height"),
+    _below("eye_height_standing", "stature"),
+    _below("elbow_height_sitting", "shoulder_height_sitting"),
+    _below("elbow_height_standing", "shoulder_height_standing"),
+    _below("elbow_height_standing", "eye_height_standing"),
+    _below("shoulder_height_sitting", "eye_height_sitting"),
+    _below("shoulder_height_standing", "eye_height_standing"),
+    _below("sitting_height", "stature"),
+    _below("lumbar_height_sitting", "shoulder_height_sitting"),
+    _below("shoulder_breadth_biacromial", "shoulder_breadth_bideltoid"),
+    _below("hand_breadth", "hand_length"),
+    _between("knee_height", "popliteal_height", 60, 160),
+    _between("buttock_knee_length", "buttock_popliteal_length", 60, 160),
+    Relation(
+        of=("shoulder_height_sitting", "elbow_height_sitting", "shoulder_elbow_length"),
+        made=lambda shoulder, elbow, arm: (shoulder - elbow) / arm, low=0.85, high=1.15,
+        words="less the elbow's height lies within 15 % of the upper arm",
+    ),
+    Relation(
+        of=("elbow_fingertip_length", "hand_length"), made=lambda arm, hand: arm / hand,
+        low=2.1, high=2.7, words="is 2.1 to 2.7 hand lengths",
+    ),
+)  # fmt: skip
+
+
+def broken(values: Mapping[str, float]) -> Iterator[Relation]:
+    """The relations that don't hold; ``values`` in mm."""
+    return (one for one in RELATIONS if not one.holds(values))

@@ -1,0 +1,189 @@
+"""The figure in the pose of a dimension, with the dimension on it as an arrow to scale."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from math import atan2, cos, hypot, sin
+
+from ..body import Body, Dimension, dimension
+from ..fit import Case
+from ..units import LengthUnit, format_length
+from ..workstation import Settings
+from .figure import ink_figure, ink_parts
+from .furniture import Ink
+from .marks import Mark, Point, Scene, Sheet, box, number
+from .pose import Pose, drawable, seated_pose, standing_pose
+from .tape import side_ends
+from .turned import Turned, turned
+
+MARGIN_PX = 34.0
+HEAD_PX = 11.0
+EXTENSION_PX = 22.0
+"""Free edge of the picture, length of an arrow's head, of the lines at its ends; px."""
+SIDE_SPAN_MM = {"seated": (-260.0, 130.0), "standing": (-330.0, 330.0)}
+"""Room behind a figure's origin, and before what reaches furthest, mm."""
+
+
+def _side(case: Case, body: Body, entry: Dimension) -> tuple[Pose, float]:
+    """The pose for a dimension seen from the side, barefoot and upright, and the seat's height."""
+    seat = body.mm("popliteal_height") if entry.posture == "seated" else 0.0
+    plain = replace(
+        case, body=body, shoe_seated=0.0, shoe_standing=0.0, mat=0.0,
+        policy=replace(case.policy, recline=0.0, relief=0.0),
+    )  # fmt: skip
+    if entry.posture == "standing":
+        return standing_pose(plain, Settings()), seat
+    pose = seated_pose(plain, Settings(seat=seat))
+    if entry.id == "upper_limb_length":
+        shoulder = pose.shoulder
+        pose = replace(
+            pose,
+            elbow=(shoulder[0] + body.mm("shoulder_elbow_length"), shoulder[1] - 34 * pose.scale),
+            hand=(shoulder[0] + body.mm("upper_limb_length"), shoulder[1] - 10 * pose.scale),
+        )
+    return pose, seat
+
+
+def draw_measuring(
+    case: Case, name: str, *, width: float, height: float, unit: LengthUnit, known: bool
+) -> Scene:
+    """Draw the figure in the pose of a dimension.
+
+    Parameters
+    ----------
+    case : Case
+        Whose body is drawn: measured where it was, an average one elsewhere.
+    name : str
+        The dimension; raises UnknownName.
+    width, height : float
+        px.
+    unit : {"mm", "cm", "in"}
+        Of the number on the arrow.
+    known : bool
+        Whether the dimension is measured: the arrow is drawn to scale then; else there is only
+        the faint place of it.
+
+    Returns
+    -------
+    Scene
+        The arrow always is the mark of role ``measure-arrow``, of no length where nothing is
+        known, so that the page can let it grow.
+
+    """
+    entry = dimension(name)
+    body, well_known = drawable(case.body)
+    seen = turned(body, name)
+    if seen is not None:
+        sheet, marks = _turned_marks(seen, entry, width, height, well_known)
+        ends, words, middle = seen.ends, seen.words, width / 2
+    else:
+        pose, seat = _side(case, body, entry)
+        found = side_ends(name, pose, seat, body)
+        assert found is not None, name
+        pose = replace(pose, known=well_known)
+        sheet, marks = _side_marks(pose, seat, entry, found, width, height)
+        ends, words = found, f"{entry.posture.title()}, from the side"
+        middle = sheet.at(pose.shoulder)[0] - 40
+    start, end = sheet.at(ends[0]), sheet.at(ends[1])
+    text = format_length(body.mm(name), unit, with_unit=True) if known else ""
+    marks += _arrow(entry, start, end, known=known, text=text, middle=middle)
+    marks.append(Mark(kind="text", role="caption", x=16, y=height - 12, text=words))
+    return Scene(width=width, height=height, px_per_mm=sheet.scale, marks=tuple(marks))
+
+
+def _side_marks(pose: Pose, seat: float, entry: Dimension, ends: tuple[Point, Point],
+                width: float, height: float) -> tuple[Sheet, list[Mark]]:  # fmt: skip
+    behind, before = SIDE_SPAN_MM[entry.posture]
+    reach = (
+        max(pose.toe[0], pose.hand[0], ends[1][0]) if entry.posture == "seated" else pose.hand[0]
+    )
+    left, right = min(behind, ends[0][0] - 60), reach + before
+    top = max(pose.head[1] + 120 * pose.scale, ends[1][1]) + 40
+    scale = min((width - 2 * MARGIN_PX) / (right - left), (height - 2 * MARGIN_PX) / top)
+    sheet = Sheet(x0=width / 2 - scale * (left + right) / 2, y0=height - MARGIN_PX, scale=scale)
+    ink = Ink(sheet, entry.posture)
+    floor = f"M0 {number(sheet.y0)}L{number(width)} {number(sheet.y0)}"
+    marks = [Mark(kind="path", role="floor", d=floor)]
+    if entry.posture == "seated":
+        deep = pose.knee[0] - 110
+        ink.shape("column", [(deep / 2, 24), (deep / 2, seat - 46)], closed=False)
+        ink.shape("piece", box(deep / 2 - 150, 0, deep / 2 + 150, 24))
+        ink.shape("piece", box(-20, seat - 46, deep, seat))
+    return sheet, [*marks, *ink.marks, *ink_figure(pose, sheet, posture=entry.posture)]
+
+
+def _turned_marks(seen: Turned, entry: Dimension, width: float, height: float,
+                  well_known: bool) -> tuple[Sheet, list[Mark]]:  # fmt: skip
+    left, bottom, right, top = seen.span
+    scale = min((width - 2 * MARGIN_PX) / (right - left), (height - 2 * MARGIN_PX) / (top - bottom))
+    sheet = Sheet(x0=width / 2 - scale * (left + right) / 2,
+                  y0=height / 2 + scale * (top + bottom) / 2, scale=scale)  # fmt: skip
+    tail = "" if well_known else "-faint"
+    under, over = Ink(sheet, entry.posture), Ink(sheet, entry.posture)
+    for ink, pieces in ((under, seen.under), (over, seen.over)):
+        for points in pieces:
+            ink.shape("piece", points)
+    marks = [
+        *under.marks,
+        *ink_parts(seen.body, sheet, "figure", posture=entry.posture, tail=tail),
+        *ink_parts(seen.arms, sheet, "figure-arm", posture=entry.posture, tail=tail),
+        *over.marks,
+    ]
+    return sheet, marks
+
+
+def _arrow(entry: Dimension, start: Point, end: Point, *, known: bool, text: str,
+           middle: float) -> list[Mark]:  # fmt: skip
+    """The place of the dimension, its landmarks by name, and the arrow over it."""
+    angle = atan2(end[1] - start[1], end[0] - start[0])
+    across = (-sin(angle) * EXTENSION_PX, cos(angle) * EXTENSION_PX)
+    marks = [Mark(kind="path", role="measure-place", part=entry.id,
+                  d=f"M{number(start[0])} {number(start[1])}L{number(end[0])} {number(end[1])}")]  # fmt: skip
+    for x, y in (start, end):
+        marks.append(
+            Mark(kind="path", role="measure-end", part=entry.id,
+                 d=f"M{number(x - across[0])} {number(y - across[1])}"
+                   f"L{number(x + across[0])} {number(y + across[1])}")
+        )  # fmt: skip
+    tip = end if known else start
+    marks.append(Mark(kind="path", role="measure-arrow", part=entry.id,
+                      d=f"M{number(start[0])} {number(start[1])}L{number(tip[0])} {number(tip[1])}"))  # fmt: skip
+    for x, y, turn in ((*start, angle), (*tip, angle + 3.14159265)):
+        wing = 0.42
+        a, b = ((x + HEAD_PX * cos(turn + w), y + HEAD_PX * sin(turn + w)) for w in (wing, -wing))
+        marks.append(Mark(kind="path", role="measure-head" if known else "measure-head-open",
+                          part=entry.id, d=f"M{number(a[0])} {number(a[1])}L{number(x)} {number(y)}"
+                          f"L{number(b[0])} {number(b[1])}"))  # fmt: skip
+    upright = abs(sin(angle)) > 0.7
+    right = start[0] >= middle - 1
+    marks += _words(entry, start, end, upright=upright, right=right)
+    if text:
+        x, y = (start[0] + end[0]) / 2, (start[1] + end[1]) / 2
+        near = hypot(end[0] - start[0], end[1] - start[1]) < 60
+        aside = (EXTENSION_PX + 8) * (1 if right else -1)
+        shift = (aside, 5.0) if upright else (0.0, -14.0 if not near else 34.0)
+        marks.append(Mark(kind="text", role="measure-value", x=x + shift[0], y=y + shift[1], text=text,
+                          part=entry.id,
+                          anchor="middle" if not upright else "start" if right else "end"))  # fmt: skip
+    return marks
+
+
+def _words(entry: Dimension, start: Point, end: Point, *, upright: bool, right: bool) -> list[Mark]:
+    """The landmarks' names beside the ends, away from the figure; for a breadth outwards."""
+    marks = []
+    for point, words, first in ((start, entry.start, True), (end, entry.end, False)):
+        if upright:
+            x = point[0] + (EXTENSION_PX + 8) * (1 if right else -1)
+            down = point[1] >= max(start[1], end[1])
+            y, anchor = point[1] + (16 if down else -8), "start" if right else "end"
+        else:
+            x, y = point[0], point[1] + EXTENSION_PX + 18
+            anchor = "end" if first and entry.view != "side" else "start"
+            if entry.view == "side":
+                y, anchor = point[1] + EXTENSION_PX + (18 if first else 36), "middle"
+        marks.append(Mark(kind="text", role="measure-landmark", x=x, y=y, text=words,
+                          anchor=anchor, part=entry.id))  # type: ignore[arg-type]  # fmt: skip
+    return marks
+
+
+__all__ = ["draw_measuring"]

@@ -1,0 +1,220 @@
+"""Doubts about what was measured, in words, each with its one-tap way out.
+
+Nothing is changed here: a way out is a list of fields and what to type into them.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date
+
+from ..body import DIMENSIONS, Body, Earlier, Question, questions
+from ..body.plausibility import FACTORS
+from ..units import MM_PER, LengthUnit, format_length
+from .fields import READINGS
+from .to_body import Entries, heel_of, number_at, other_sides, resolved_of
+
+KEPT_WITHIN_MM = 0.5
+"""A reason for keeping a value holds for as long as it stays that value, mm. Source: house-repeat."""
+SAME_SHARE = 0.02
+"""Two readings speak of a slip of unit where their ratio comes this near to it. Source: house-doubt."""
+
+
+@dataclass(frozen=True)
+class Fix:
+    """What to type into a field; empty clears it."""
+
+    path: str
+    typed: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Doubt:
+    """A question to the practitioner about one dimension.
+
+    ``fixes`` put it right where a cause suggests itself; ``way_out`` names what they do; ``kept`` is the
+    reason given for keeping the value as it is.
+    """
+
+    dimension: str
+    kind: str
+    text: str
+    way_out: str | None = None
+    fixes: tuple[Fix, ...] = ()
+    kept: str | None = None
+
+
+def _length(mm: float, unit: LengthUnit) -> str:
+    return format_length(mm, unit, with_unit=True)
+
+
+def _label(name: str) -> str:
+    return DIMENSIONS[name].label
+
+
+def spoken_date(iso: str) -> str:
+    """A date as it is said.
+
+    >>> spoken_date("2026-05-04")
+    '4 May 2026'
+    """
+    day = date.fromisoformat(iso)
+    return f"{day.day} {day:%B %Y}"
+
+
+def _as_other_unit(mm: float, factor: float, unit: LengthUnit) -> str:
+    """What was typed as this length, with the unit that was meant.
+
+    >>> _as_other_unit(182.0, 2.54, "cm"), _as_other_unit(4620.0, 0.1, "cm")
+    ('18.2 in', '462 mm')
+    """
+    if factor == 2.54:
+        return f"{mm / MM_PER['cm']:g} in"
+    if factor == 1 / 2.54:
+        return f"{mm / MM_PER['in']:.4g} cm"
+    return f"{mm / 10:.4g} mm" if factor < 1 else f"{mm:.4g} cm"
+
+
+def _paths(entries: Entries, name: str) -> list[tuple[str, float]]:
+    """The readings of a dimension that are there: path and mm."""
+    found = ((f"measure.{name}.{reading}", number_at(entries, f"measure.{name}.{reading}"))
+             for reading in READINGS)  # fmt: skip
+    return [(path, mm) for path, mm in found if mm is not None]
+
+
+def _exchange(entries: Entries, a: str, b: str, unit: LengthUnit) -> tuple[Fix, ...]:
+    fixes = []
+    for here, there in ((a, b), (b, a)):
+        for reading in READINGS:
+            held = number_at(entries, f"measure.{here}.{reading}")
+            other = number_at(entries, f"measure.{there}.{reading}")
+            if held is not None or other is not None:
+                fixes.append(
+                    Fix(f"measure.{here}.{reading}", _length(other, unit) if other else "")
+                )
+    return tuple(fixes)
+
+
+def _way_out(entries: Entries, question: Question,
+             unit: LengthUnit) -> tuple[str | None, tuple[Fix, ...]]:  # fmt: skip
+    slip, name = question.slip, question.dimension
+    if slip is None:
+        return None, ()
+    if slip.other is not None:
+        moved = _exchange(entries, name, slip.other, unit)
+        if slip.kind == "exchanged" or _paths(entries, slip.other):
+            return f"Exchange with {_label(slip.other).lower()}", moved
+        return f"Put it under {_label(slip.other).lower()}", moved
+    if slip.factor is not None:
+        fixes = tuple(Fix(path, _as_other_unit(mm, slip.factor, unit))
+                      for path, mm in _paths(entries, name))  # fmt: skip
+        return f"Make it {' and '.join(dict.fromkeys(fix.typed for fix in fixes))}", fixes
+    if slip.mm is None:
+        return None, ()
+    heel = heel_of(entries, name) or 0.0
+    by = slip.mm - question.value_mm
+    fixes = tuple(Fix(path, _length(mm + by, unit)) for path, mm in _paths(entries, name))
+    return f"Make it {_length(slip.mm + heel, unit)}", fixes
+
+
+def _text(question: Question, unit: LengthUnit) -> str:
+    label, value = _label(question.dimension), _length(question.value_mm, unit)
+    said, slip = question.expected, question.slip
+    perhaps = f" {slip.words[0].upper()}{slip.words[1:]}?" if slip is not None else ""
+    if question.kind == "sheet":
+        return (
+            f"{len(question.others) + 1} values are far from those of "
+            f"{spoken_date(question.since)}. Is this the right client's sheet?"
+        )
+    if question.kind == "relation" and question.relation is not None:
+        others = " and ".join(_label(name).lower() for name in question.others)
+        return f"{label} {value} {_must(question, others)}. One of them is off."
+    if said is None:
+        return f"{label} {value}: is it right?"
+    near = _length(said.mm, unit)
+    if question.kind == "sides":
+        return f"{label} {value}, the other side {near}. A slip, or a side that differs?"
+    if question.kind == "earlier":
+        tail = perhaps or " Adults don't grow: which of the two is right?"
+        if DIMENSIONS[question.dimension].change_mm >= 20 and not perhaps:
+            tail = " Weight and posture change some; so much?"
+        return f"{label} {value}; on {spoken_date(question.since)} it was {near}.{tail}"
+    if slip is not None and slip.kind == "exchanged" and slip.other is not None:
+        return (
+            f"{label} {value} and {_label(slip.other).lower()} "
+            f"{_length(slip.mm or 0.0, unit)} would each fit far better in the other's place."
+        )
+    basis = " and ".join(_label(name).lower() for name in question.others) or "most people"
+    spread = format_length(2 * said.sd_mm, unit)
+    return f"{label} {value} is far from the {near} (± {spread}) that goes with {basis}.{perhaps or ' Is it right?'}"
+
+
+def _must(question: Question, others: str) -> str:
+    relation = question.relation
+    assert relation is not None
+    if relation.words.startswith("can't"):
+        return f"can't be above {others}"
+    if relation.words.startswith("less"):
+        return f"{relation.words}: it does not, with {others} as they are"
+    return f"does not go with {others}: it {relation.words}"
+
+
+def _between_readings(entries: Entries, name: str, unit: LengthUnit) -> Doubt | None:
+    """Two readings of which one was typed in another unit or with its digits swapped."""
+    found = _paths(entries, name)[:2]
+    if len(found) < 2 or not resolved_of(entries, name).needs_third:
+        return None
+    limit = DIMENSIONS[name].repeat_limit_mm
+    (first, a), (second, b) = found
+    for path, wrong, right in ((second, b, a), (first, a, b)):
+        for factor, words in FACTORS:
+            if factor > 1 and abs(wrong * factor / right - 1) <= SAME_SHARE:
+                typed = _as_other_unit(wrong, factor, unit)
+                return Doubt(
+                    dimension=name, kind="reading", fixes=(Fix(path, typed),), way_out=f"Make it {typed}",
+                    text=f"The readings {_length(a, unit)} and {_length(b, unit)} differ by a factor. "
+                    f"{words[0].upper()}{words[1:]}?",
+                )  # fmt: skip
+    digits = sorted(f"{a:.0f}") == sorted(f"{b:.0f}") and abs(a - b) > limit
+    if digits and len(f"{a:.0f}") == len(f"{b:.0f}"):
+        return Doubt(dimension=name, kind="reading",
+                     text=f"{_length(a, unit)} and {_length(b, unit)} have the same digits. "
+                     "Two of them swapped? A third reading tells.")  # fmt: skip
+    return None
+
+
+def _shoes(entries: Entries, body: Body) -> Doubt | None:
+    inside = [name for name in body.values if heel_of(entries, name) is None]
+    if not inside:
+        return None
+    return Doubt(dimension=inside[0], kind="shoes",
+                 text="Measured in shoes, but the heel is not noted: every height from the floor "
+                 "is too great by it.")  # fmt: skip
+
+
+def doubts(
+    entries: Entries, body: Body, unit: LengthUnit, earlier: Mapping[str, Earlier] | None = None
+) -> list[Doubt]:
+    """Every doubt about a visit's dimensions, kept ones among them with their reason."""
+    found = [one for name in DIMENSIONS if (one := _between_readings(entries, name, unit))]
+    shoes = _shoes(entries, body)
+    if shoes is not None:
+        found.append(shoes)
+    asked = questions(body, earlier=earlier, other_side=other_sides(entries))
+    explained = {one.dimension for one in asked if one.kind == "far" and one.slip is not None}
+    for question in asked:
+        if question.kind == "earlier" and question.dimension in explained:
+            continue  # the slip already says why it is off
+        way_out, fixes = _way_out(entries, question, unit)
+        kept_at = number_at(entries, f"measure.{question.dimension}.kept_at")
+        kept = entries.get(f"measure.{question.dimension}.kept")
+        stays = kept_at is not None and abs(kept_at - question.value_mm) <= KEPT_WITHIN_MM
+        found.append(
+            Doubt(
+                dimension=question.dimension, kind=question.kind, text=_text(question, unit),
+                way_out=way_out, fixes=fixes,
+                kept=str(kept) if kept and stays and question.kind != "sheet" else None,
+            )
+        )  # fmt: skip
+    return found

@@ -1,0 +1,56 @@
+"""A tape or a height rod that is asked over a socket (docs/formats/length-instruments.md)."""
+
+from __future__ import annotations
+
+import re
+from typing import Literal
+
+from ..core.units import LengthUnit
+from ..services.errors import NoAnswer
+from ..services.models import InstrumentReading, InstrumentState
+from .line import ask
+
+LOW_BATTERY = 15
+"""From this percentage on the practitioner is told. House value."""
+_WHO = re.compile(r"WHO (tape|rod) unit=(mm|cm|in) battery=(\d{1,3})")
+_UNIT = re.compile(r"OK unit=(mm|cm|in)")
+_READING = re.compile(r"READING (\d{1,5}(?:\.\d{1,3})?) (mm|cm|in)(?: battery=(\d{1,3}))?")
+NAMES = {"tape": "tape", "rod": "height rod"}
+
+
+class SocketInstrument:
+    """The Instrument port over a socket. ``address`` is ``host:port``; empty: there is none."""
+
+    def __init__(self, id: Literal["tape", "rod"], address: str) -> None:
+        self._id, self._address = id, address
+
+    @property
+    def _name(self) -> str:
+        if not self._address:
+            raise NoAnswer(f"No {NAMES[self._id]} is set up. Type the reading.")
+        return NAMES[self._id]
+
+    def state(self) -> InstrumentState:
+        """Ask what it is set to; raises NoAnswer."""
+        found, _ = ask(self._address, "WHO", _WHO, name=self._name)
+        battery = int(found[3])
+        low = f"Its battery is at {battery} %." if battery <= LOW_BATTERY else None
+        unit: LengthUnit = found[2]  # type: ignore[assignment]
+        return InstrumentState(id=self._id, name=NAMES[self._id], unit=unit, battery=battery,
+                               warning=low)  # fmt: skip
+
+    def set_unit(self, unit: LengthUnit) -> InstrumentState:
+        """Set its unit; raises NoAnswer."""
+        ask(self._address, f"UNIT {unit}", _UNIT, name=self._name)
+        return self.state()
+
+    def read(self, *, subject: str, dimension: str) -> InstrumentReading:
+        """Take one reading, in whatever unit it is set to; raises NoAnswer."""
+        found, noise = ask(self._address, f"READ {dimension} {subject}", _READING, name=self._name)
+        warnings = []
+        if noise:
+            warnings.append("There was noise on the line: look whether the number is right.")
+        if found[3] is not None and int(found[3]) <= LOW_BATTERY:
+            warnings.append(f"Its battery is at {int(found[3])} %.")
+        unit: LengthUnit = found[2]  # type: ignore[assignment]
+        return InstrumentReading(amount=found[1], unit=unit, warning=" ".join(warnings) or None)

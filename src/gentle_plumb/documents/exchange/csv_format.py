@@ -1,0 +1,216 @@
+"""CSV: one row a reading, or one row a client with every dimension in a column."""
+
+from __future__ import annotations
+
+import csv
+import io
+from collections.abc import Iterable, Sequence
+
+from ...core.body import DIMENSIONS, resolve_readings
+from ...services.models import Sheet
+from .about import ABOUT, READINGS, Read, agreeing, day, dimensions_in, mm_of, mm_text
+
+WHO = ("client_id", "client", "sex", "work", "visit_id", "visit_on")
+HOW = ("posture", "footwear", "heel_mm")
+DIMENSION = ("origin", "taken_on", "taken_by", "with", "skip", "guess", "kept", "kept_at_mm")
+BY_READING = (*WHO, *HOW, "dimension", "reading", "value_mm", "typed", *DIMENSION)
+BY_CLIENT = (*WHO, *HOW, *(f"{name}_mm" for name in DIMENSIONS))
+NEEDED_BY_READING = ("client", "visit_on", "dimension")
+NEEDED_BY_CLIENT = ("client", "visit_on")
+MOST_LINES = 50_000
+GUARD = ("=", "+", "-", "@", "\t", "\r")
+"""A text that starts so is a formula to a spreadsheet: it gets an apostrophe before it."""
+
+
+def _who(sheet: Sheet) -> dict[str, str]:
+    said = sheet.entries
+    heel = said.get("measure.heel")
+    return {
+        "client_id": sheet.client_id, "client": sheet.name, "sex": sheet.sex or "",
+        "work": sheet.work, "visit_id": sheet.visit_id, "visit_on": sheet.on.isoformat(),
+        "posture": said.get("measure.posture", ""), "footwear": said.get("measure.footwear", ""),
+        "heel_mm": mm_text(mm_of(heel)) if heel else "",
+    }  # fmt: skip
+
+
+def _guarded(row: dict[str, str]) -> dict[str, str]:
+    return {
+        key: f"'{text}" if text.startswith((*GUARD, "'")) else text for key, text in row.items()
+    }
+
+
+def _plain(text: str) -> str:
+    """A cell without the apostrophe that kept it from being a formula."""
+    text = text.strip()
+    return text[1:] if text.startswith("'") and text[1:2] in (*GUARD, "'") else text
+
+
+def _written(columns: Sequence[str], rows: Iterable[dict[str, str]]) -> bytes:
+    out = io.StringIO()
+    writer = csv.DictWriter(out, columns, lineterminator="\r\n", restval="")
+    writer.writeheader()
+    writer.writerows(_guarded(row) for row in rows)
+    return out.getvalue().encode("utf-8")
+
+
+def write_readings(sheets: Sequence[Sheet]) -> bytes:
+    """One row a reading; a dimension without one (left out) has a row of its own."""
+    rows = []
+    for sheet in sheets:
+        for name in dimensions_in(sheet):
+            start = f"measure.{name}."
+            about = {column: sheet.entries.get(f"{start}{column}", "") for column in DIMENSION}
+            kept_at = sheet.entries.get(f"{start}kept_at")
+            about["kept_at_mm"] = mm_text(mm_of(kept_at)) if kept_at else ""
+            common = {**_who(sheet), "dimension": name, **about}
+            taken = [which for which in READINGS if f"{start}{which}" in sheet.entries]
+            rows += [
+                {**common, "reading": which, "value_mm": mm_text(mm_of(typed)), "typed": typed}
+                for which in taken
+                if (typed := sheet.entries[f"{start}{which}"])
+            ]
+            if not taken:
+                rows.append(common)
+    return _written(BY_READING, rows)
+
+
+def write_clients(sheets: Sequence[Sheet]) -> bytes:
+    """One row a client and visit: what the readings of each dimension come to, mm."""
+    rows = []
+    for sheet in sheets:
+        row = _who(sheet)
+        for name, entry in DIMENSIONS.items():
+            readings = [mm_of(typed) for which in READINGS[:3]
+                        if (typed := sheet.entries.get(f"measure.{name}.{which}"))]  # fmt: skip
+            value = resolve_readings(readings, repeat_limit_mm=entry.repeat_limit_mm).value_mm
+            row[f"{name}_mm"] = mm_text(value) if value is not None else ""
+        rows.append(row)
+    return _written(BY_CLIENT, rows)
+
+
+def read_csv(raw: bytes) -> Read:
+    """Read either kind; which one, the columns tell."""
+    read = Read()
+    try:
+        text = raw.decode("utf-8-sig")
+    except UnicodeDecodeError as error:
+        read.troubles.append((str(raw[: error.start].count(b"\n") + 1), "", "not a text in UTF-8"))
+        return read
+    sample = text.split("\n", 1)[0]
+    mark = ";" if sample.count(";") > sample.count(",") else ","
+    lines = csv.DictReader(io.StringIO(text), delimiter=mark, strict=True)
+    try:
+        columns = tuple(lines.fieldnames or ())
+        by_reading = "dimension" in columns
+        wanted, known = (
+            (NEEDED_BY_READING, BY_READING) if by_reading else (NEEDED_BY_CLIENT, BY_CLIENT)
+        )
+        missing = [name for name in wanted if name not in columns]
+        if missing:
+            read.troubles.append(("1", ", ".join(missing), "column missing"))
+            return read
+        read.left_out += [("1", name, "a column this program does not know")
+                          for name in columns if name not in known]  # fmt: skip
+        sheets: dict[tuple[str, ...], Sheet] = {}
+        for line in lines:
+            number = str(lines.line_num)
+            if lines.line_num > MOST_LINES:
+                read.troubles.append((number, "", f"more than {MOST_LINES} lines"))
+                break
+            if None in line or None in line.values():
+                read.troubles.append((number, "", "another number of cells than columns"))
+                continue
+            cells = {key: _plain(value) for key, value in line.items()}
+            sheet = _sheet(read, sheets, cells, number)
+            if sheet is None:
+                continue
+            if by_reading:
+                _reading(read, sheet, cells, number)
+            else:
+                _client(sheet, cells, number)
+    except csv.Error as error:
+        read.troubles.append((str(lines.line_num), "", f"not readable as CSV: {error}"))
+    read.sheets = list(sheets.values()) if not read.troubles else []
+    return read
+
+
+def _sheet(read: Read, sheets: dict[tuple[str, ...], Sheet], cells: dict[str, str],
+           number: str) -> Sheet | None:  # fmt: skip
+    on = day(cells.get("visit_on", ""))
+    if not cells.get("client"):
+        read.troubles.append((number, "client", "empty"))
+    if on is None:
+        read.troubles.append((number, "visit_on", f"“{cells.get('visit_on', '')}” is no date; "
+                              "write year-month-day, as 2026-11-25"))  # fmt: skip
+    if cells.get("sex", "") not in ("", "female", "male"):
+        read.troubles.append((number, "sex", f"“{cells['sex']}” is none of female, male, or empty"))
+        return None
+    if on is None or not cells.get("client"):
+        return None
+    key = (cells.get("client_id") or cells["client"], cells.get("visit_id") or on.isoformat())
+    made = Sheet(
+        client_id=cells.get("client_id", ""), name=cells["client"], sex=cells.get("sex") or None,  # type: ignore[arg-type]
+        work=cells.get("work", ""), visit_id=cells.get("visit_id", ""), on=on, entries={},
+        place=number, places={},
+    )  # fmt: skip
+    sheet = sheets.setdefault(key, made)
+    for name in ("name", "sex", "work", "on"):
+        if getattr(sheet, name) != getattr(made, name):
+            read.troubles.append((number, name, f"differs from line {sheet.place}"))
+    for column in HOW:
+        typed = cells.get(column, "")
+        path = f"measure.{column.removesuffix('_mm')}"
+        _put(read, sheet, path, f"{typed} mm" if typed and column == "heel_mm" else typed, number)
+    return sheet
+
+
+def _put(read: Read, sheet: Sheet, path: str, typed: str, number: str) -> None:
+    """Note what a line says; the same path must say the same everywhere in a sheet."""
+    if not typed:
+        return
+    before = sheet.entries.get(path)
+    if before is not None and before != typed:
+        read.troubles.append(
+            (number, path.removeprefix("measure."), f"“{typed}”, but “{before}” on line {sheet.places[path]}")
+        )  # fmt: skip
+        return
+    sheet.entries[path], sheet.places[path] = typed, sheet.places.get(path, number)
+
+
+def _reading(read: Read, sheet: Sheet, cells: dict[str, str], number: str) -> None:
+    name, which = cells["dimension"], cells.get("reading", "")
+    if name not in DIMENSIONS:
+        read.troubles.append((number, "dimension", f"“{name}” is no dimension of the catalogue"))
+        return
+    for column in DIMENSION:
+        typed = cells.get(column, "")
+        path = f"measure.{name}.{column.removesuffix('_mm')}"
+        _put(
+            read, sheet, path, f"{typed} mm" if typed and column.endswith("_mm") else typed, number
+        )
+    typed, value = cells.get("typed", ""), cells.get("value_mm", "")
+    if not typed and not value:
+        return
+    if which not in READINGS:
+        read.troubles.append((number, "reading", f"“{which}” is none of {', '.join(READINGS)}"))
+        return
+    text, wrong = agreeing(typed, value)
+    if wrong is not None:
+        read.troubles.append((number, "value_mm", wrong))
+        return
+    path = f"measure.{name}.{which}"
+    if path in sheet.entries:
+        read.troubles.append((number, "reading", f"{which} of {name} stands here twice"))
+        return
+    sheet.entries[path], sheet.places[path] = text, number
+
+
+def _client(sheet: Sheet, cells: dict[str, str], number: str) -> None:
+    for name in DIMENSIONS:
+        value = cells.get(f"{name}_mm", "")
+        if value:
+            path = f"measure.{name}.first"
+            sheet.entries[path], sheet.places[path] = f"{value} mm", number
+
+
+__all__ = ["ABOUT", "BY_CLIENT", "BY_READING", "read_csv", "write_clients", "write_readings"]

@@ -1,0 +1,126 @@
+"""JSON: the sheets as they are, with a schema."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Sequence
+from datetime import date
+from typing import Annotated, Any, Literal
+
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
+
+from ...core.body import DIMENSIONS
+from ...services.models import Sheet
+from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in
+
+Short = Annotated[str, StringConstraints(max_length=200)]
+Text = Annotated[str, StringConstraints(max_length=4000)]
+
+
+class _Part(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class DimensionDocument(_Part):
+    """One dimension: its readings as typed, each with its unit, and what is said of it."""
+
+    first: Short | None = None
+    second: Short | None = None
+    third: Short | None = None
+    other: Annotated[Short | None, Field(description="The other arm or leg.")] = None
+    origin: Literal["measured", "carried_over", "self_measured"] | None = None
+    taken_on: date | None = None
+    taken_by: Short | None = None
+    with_: Annotated[Literal["tape", "rod", "calliper"] | None, Field(alias="with")] = None
+    skip: Annotated[Short | None, Field(description="Why it was left out.")] = None
+    guess: Literal["yes", "no"] | None = None
+    kept: Annotated[Text | None, Field(description="Why a doubtful value was kept.")] = None
+    kept_at: Short | None = None
+
+
+class SheetDocument(_Part):
+    """One client at one visit."""
+
+    client_id: Short = ""
+    client: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+    sex: Literal["female", "male"] | None = None
+    work: Short = ""
+    visit_id: Short = ""
+    visit_on: date
+    posture: Literal["as_they_work", "erect"] | None = None
+    footwear: Literal["barefoot", "shoes"] | None = None
+    heel: Short | None = None
+    list: Literal["short", "full"] | None = None
+    dimensions: dict[str, DimensionDocument]
+
+
+class MeasurementsDocument(_Part):
+    """A file of measurements."""
+
+    format: Literal["gentle-plumb.measurements"] = "gentle-plumb.measurements"
+    version: Literal[1] = 1
+    sheets: list[SheetDocument]
+
+
+def measurements_schema() -> dict[str, Any]:
+    """The format's JSON Schema."""
+    return MeasurementsDocument.model_json_schema(by_alias=True)
+
+
+def _document(sheet: Sheet) -> dict[str, Any]:
+    said = sheet.entries
+    whole = {name: said[f"measure.{name}"] for name in WHOLE if f"measure.{name}" in said}
+    return {
+        "client_id": sheet.client_id, "client": sheet.name, "sex": sheet.sex, "work": sheet.work,
+        "visit_id": sheet.visit_id, "visit_on": sheet.on.isoformat(), **whole,
+        "dimensions": {
+            name: {part: said[f"measure.{name}.{part}"] for part in (*READINGS, *ABOUT)
+                   if f"measure.{name}.{part}" in said}
+            for name in dimensions_in(sheet)
+        },
+    }  # fmt: skip
+
+
+def write_json(sheets: Sequence[Sheet]) -> bytes:
+    """All sheets as one document."""
+    whole = {"format": "gentle-plumb.measurements", "version": 1,
+             "sheets": [_document(sheet) for sheet in sheets]}  # fmt: skip
+    return (json.dumps(whole, indent=1, ensure_ascii=False) + "\n").encode("utf-8")
+
+
+def read_json(raw: bytes) -> Read:
+    """Read such a document; every place that is wrong is named."""
+    read = Read()
+    try:
+        document = MeasurementsDocument.model_validate_json(raw)
+    except ValidationError as error:
+        read.troubles = [
+            (".".join(str(part) for part in one["loc"]) or "file", str(one["loc"][-1]) if one["loc"]
+             else "", one["msg"])
+            for one in error.errors(include_url=False)
+        ]  # fmt: skip
+        return read
+    for index, one in enumerate(document.sheets, start=1):
+        place = f"sheet {index}"
+        entries: dict[str, str] = {}
+        for name in WHOLE:
+            if (text := getattr(one, name)) is not None:
+                entries[f"measure.{name}"] = str(text)
+        for name, said in one.dimensions.items():
+            if name not in DIMENSIONS:
+                read.troubles.append(
+                    (place, "dimensions", f"“{name}” is no dimension of the catalogue")
+                )
+                continue
+            for part, value in said.model_dump(
+                mode="json", by_alias=True, exclude_none=True
+            ).items():
+                entries[f"measure.{name}.{part}"] = str(value)
+        read.sheets.append(
+            Sheet(client_id=one.client_id, name=one.client, sex=one.sex, work=one.work,
+                  visit_id=one.visit_id, on=one.visit_on, entries=entries, place=place,
+                  places=dict.fromkeys(entries, place))
+        )  # fmt: skip
+    if read.troubles:
+        read.sheets = []
+    return read

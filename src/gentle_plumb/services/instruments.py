@@ -1,0 +1,69 @@
+"""Tape and height rod near the desk: what they are set to, and a reading when asked."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from hashlib import sha256
+from uuid import UUID
+
+from ..core.body import dimension
+from ..core.units import LengthUnit
+from .accounts import require_writer
+from .errors import NoAnswer, NotFound
+from .models import InstrumentReading, InstrumentState, Member
+from .ports import Instrument, Records
+
+
+@dataclass(frozen=True, kw_only=True)
+class Found:
+    """An instrument: its state, or why there is none to tell."""
+
+    id: str
+    state: InstrumentState | None
+    trouble: str | None = None
+
+
+def subject_word(client_id: UUID) -> str:
+    """An opaque word for a client: a device learns nobody's name or number.
+
+    >>> subject_word(UUID(int=7)) == subject_word(UUID(int=7))
+    True
+    """
+    return sha256(client_id.bytes).hexdigest()[:16]
+
+
+class InstrumentService:
+    """What is done with instruments."""
+
+    def __init__(self, records: Records, instruments: Mapping[str, Instrument]) -> None:
+        self._records, self._instruments = records, instruments
+
+    def found(self, member: Member) -> list[Found]:
+        """Every instrument with its state; one that does not answer says so."""
+        found = []
+        for id, one in self._instruments.items():
+            try:
+                found.append(Found(id=id, state=one.state()))
+            except NoAnswer as trouble:
+                found.append(Found(id=id, state=None, trouble=str(trouble)))
+        return found
+
+    def set_unit(self, member: Member, id: str, unit: LengthUnit) -> InstrumentState:
+        """Set an instrument's unit; raises NotAllowed, NotFound, NoAnswer."""
+        require_writer(member)
+        return self._named(id).set_unit(unit)
+
+    def read(self, member: Member, visit_id: UUID, id: str, name: str) -> InstrumentReading:
+        """Take one reading of a visit's client; raises NotAllowed, NotFound, UnknownName, NoAnswer.
+
+        Nothing is kept here: the reading goes into its field like a typed one.
+        """
+        require_writer(member)
+        client = self._records.working(member.practice_id, visit_id).client
+        return self._named(id).read(subject=subject_word(client.id), dimension=dimension(name).id)
+
+    def _named(self, id: str) -> Instrument:
+        if id not in self._instruments:
+            raise NotFound("There is no such instrument.")
+        return self._instruments[id]

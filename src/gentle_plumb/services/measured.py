@@ -1,0 +1,279 @@
+"""The body as measured, in words and numbers ready to be shown."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from ..core.body import DIMENSIONS, NEEDED, Body, Earlier
+from ..core.body.estimates import LEAST_CORRELATION
+from ..core.drawing.history import HistoryPoint, history_marks
+from ..core.drawing.marks import Mark
+from ..core.errors import MissingDimension
+from ..core.fit import Again, FitResult, measure_again
+from ..core.record import (
+    Doubt,
+    Entries,
+    Measuring,
+    body_from,
+    doubts,
+    readings_of,
+    resolved_of,
+    settled,
+    spoken_date,
+)
+from ..core.record.fields import MEASURED, SKIPS
+from ..core.units import LengthUnit, format_length
+from .measuring import as_core_table
+from .models import EarlierVisit, Working
+
+BY = {"one": "one reading", "mean": "mean of two", "median": "median of three", "none": ""}
+DAYS_A_MONTH = 30.4
+
+
+@dataclass(frozen=True, kw_only=True)
+class Past:
+    """A value at an earlier visit, with the day in words; ``typed`` carries it over."""
+
+    on: str
+    day: str
+    value: str
+    typed: str
+    source: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Measured:
+    """A body dimension so far.
+
+    ``value`` is what is reckoned with, barefoot; ``estimate`` what stands in where nothing is
+    measured, with ``basis`` in words. ``listed``: it belongs to the list of this visit.
+    """
+
+    dimension: str
+    label: str
+    posture: str
+    listed: bool
+    done: bool
+    value: str | None
+    plus_minus: str | None
+    by: str
+    needs_third: bool
+    spread: str | None
+    heel: str | None
+    source: str | None
+    origin: str
+    estimate: str | None
+    estimate_plus_minus: str | None
+    basis: str
+    percentile: str | None
+    skipped: str | None
+    error: str | None
+    doubts: list[Doubt]
+    past: list[Past]
+    history: list[Mark]
+
+
+@dataclass(frozen=True, kw_only=True)
+class AgainView:
+    """A dimension worth measuring (again), and what that narrows, in words."""
+
+    dimension: str
+    label: str
+    measured: bool
+    says: list[str]
+
+
+def measuring_of(working: Working) -> Measuring:
+    """What a visit's measuring rests on beside its entries."""
+    if working.table is None:
+        return Measuring(errors=working.visit.errors)
+    return Measuring(errors=working.visit.errors, table=as_core_table(working.table))
+
+
+def listed_of(working: Working, needed: Sequence[str]) -> tuple[str, ...]:
+    """The dimensions of the visit's list: the short one unless another was chosen."""
+    if working.listed is not None:
+        return working.listed.dimensions
+    return MEASURED if working.values.get("measure.list") == "full" else tuple(needed)
+
+
+def age_words(taken: date, today: date) -> str:
+    """How old a value is.
+
+    >>> age_words(date(2026, 5, 4), date(2026, 11, 25))
+    '7 months old'
+    """
+    days = (today - taken).days
+    if days < 2:
+        return "of today" if days < 1 else "of yesterday"
+    if days < 60:
+        return f"{days} days old"
+    months = round(days / DAYS_A_MONTH)
+    return f"{months} months old" if months < 24 else f"{days / 365.25:.0f} years old"
+
+
+def _source(values: Entries, name: str, today: date) -> str | None:
+    origin = values.get(f"measure.{name}.origin")
+    if origin not in ("carried_over", "self_measured"):
+        return None
+    words = "Carried over" if origin == "carried_over" else "Self-measured"
+    taken, by = values.get(f"measure.{name}.taken_on"), values.get(f"measure.{name}.taken_by")
+    parts = [words]
+    if taken:
+        day = date.fromisoformat(str(taken))
+        parts = [f"{words} {'from' if origin == 'carried_over' else 'on'} {spoken_date(str(taken))}",
+                 age_words(day, today)]  # fmt: skip
+    if by:
+        parts.append(f"taken by {by}")
+    return ", ".join(parts)
+
+
+def _past_bodies(earlier: Sequence[EarlierVisit], working: Working,
+                 measuring: Measuring) -> list[tuple[EarlierVisit, Body]]:  # fmt: skip
+    return [(one, body_from(one.values, working.client.sex, measuring)) for one in earlier]
+
+
+def _past(name: str, bodies: Sequence[tuple[EarlierVisit, Body]], unit: LengthUnit) -> list[Past]:
+    """Where the value was taken, not where it was carried to: a carried-over one is left out."""
+    found = []
+    for visit, body in bodies:
+        value = body.values.get(name)
+        if value is None or value.source == "carried_over":
+            continue
+        day = visit.values.get(f"measure.{name}.taken_on") or visit.started_on.isoformat()
+        found.append(
+            Past(on=str(day), day=spoken_date(str(day)), source=value.source,
+                 value=format_length(value.mm, unit),
+                 typed=format_length(value.mm, "mm", with_unit=True))
+        )  # fmt: skip
+    return found
+
+
+def _earlier(bodies: Sequence[tuple[EarlierVisit, Body]]) -> dict[str, Earlier]:
+    """The latest earlier value of each dimension."""
+    found: dict[str, Earlier] = {}
+    for visit, body in bodies:
+        for name, value in body.values.items():
+            if name not in found and value.source != "carried_over":
+                day = visit.values.get(f"measure.{name}.taken_on") or visit.started_on.isoformat()
+                found[name] = Earlier(mm=value.mm, sd_mm=value.sd_mm, on=str(day))
+    return found
+
+
+def _percentile(body: Body, name: str, mm: float) -> str | None:
+    """Where the value lies in the table, in whole percent but never 0 or 100.
+
+    Twenty-first to twenty-third have endings of their own, as have first to third.
+    """
+    share = body.table.percentile(name, mm, body.sex)
+    if share is None:
+        return None
+    if share < 1 or share > 99:
+        return "under the 1st" if share < 1 else "over the 99th"
+    whole = round(share)
+    ending = (
+        {1: "st", 2: "nd", 3: "rd"}.get(whole % 10, "th") if whole not in (11, 12, 13) else "th"
+    )
+    return f"{whole}{ending}"
+
+
+def _estimate(body: Body, name: str, unit: LengthUnit) -> tuple[str | None, str | None, str]:
+    try:
+        value = body.value(name)
+    except MissingDimension:
+        return None, None, ""
+    basis = " and ".join(DIMENSIONS[one].label.lower() for one in value.basis)
+    return (format_length(value.mm, unit), format_length(2 * value.sd_mm, unit), f"from {basis}")
+
+
+def measured_views(
+    working: Working, body: Body, listed: Sequence[str], unit: LengthUnit, measuring: Measuring
+) -> list[Measured]:
+    """Every dimension of the catalogue, in the order of measuring."""
+    values, today = working.values, working.visit.started_on
+    bodies = _past_bodies(working.earlier, working, measuring)
+    asked: dict[str, list[Doubt]] = {}
+    for doubt in doubts(values, body, unit, _earlier(bodies)):
+        asked.setdefault(doubt.dimension, []).append(doubt)
+    views = []
+    for name, entry in DIMENSIONS.items():
+        readings = readings_of(values, name)
+        resolved = resolved_of(values, name, measuring)
+        value = body.values.get(name)
+        past = _past(name, bodies, unit)
+        estimate, around, basis = (None, None, "")
+        if value is None and (entry.r_stature >= LEAST_CORRELATION or name in body.guessed):
+            estimate, around, basis = _estimate(body, name, unit)
+        elif value is None:
+            basis = "Stature hardly tells it: take the tape." if entry.stats else "Take the tape."
+        heel = resolved.value_mm - value.mm if value and resolved.value_mm is not None else 0.0
+        skip = values.get(f"measure.{name}.skip")
+        error = measuring.errors.get(name)
+        views.append(
+            Measured(
+                dimension=name,
+                label=entry.label,
+                posture=entry.posture,
+                listed=name in listed,
+                done=settled(values, name),
+                value=format_length(value.mm, unit) if value else None,
+                plus_minus=format_length(2 * value.sd_mm, unit) if value else None,
+                by=BY[resolved.by],
+                needs_third=resolved.needs_third,
+                spread=format_length(resolved.spread_mm, unit) if len(readings) > 1 else None,
+                heel=format_length(heel, unit) if heel else None,
+                source=_source(values, name, today),
+                origin=str(values.get(f"measure.{name}.origin") or "measured"),
+                estimate=estimate,
+                estimate_plus_minus=around,
+                basis=basis,
+                percentile=_percentile(body, name, value.mm) if value else None,
+                skipped=SKIPS[str(skip)] if skip in SKIPS else None,
+                error=format_length(error, unit) if error is not None else None,
+                doubts=asked.get(name, []),
+                past=past,
+                history=_history(name, bodies, body, today, unit),
+            )
+        )  # fmt: skip
+    return views
+
+
+def _history(name: str, bodies: Sequence[tuple[EarlierVisit, Body]], body: Body, today: date,
+             unit: LengthUnit) -> list[Mark]:  # fmt: skip
+    """The small plot; none where there is only one value to show."""
+    points = [
+        HistoryPoint(on=visit.started_on, mm=past.values[name].mm, sd_mm=past.values[name].sd_mm,
+                     source=past.values[name].source)
+        for visit, past in reversed(bodies)
+        if name in past.values
+    ]  # fmt: skip
+    if name in body.values:
+        now = body.values[name]
+        points.append(HistoryPoint(on=today, mm=now.mm, sd_mm=now.sd_mm, source=now.source))
+    return history_marks(points, unit) if len(points) > 1 else []
+
+
+def again_views(body: Body, result: FitResult, errors: Mapping[str, float],
+                unit: LengthUnit) -> list[AgainView]:  # fmt: skip
+    """What to measure again, the greatest gain first."""
+    return [_again(one, body, unit) for one in measure_again(body, result, errors)]
+
+
+def _again(one: Again, body: Body, unit: LengthUnit) -> AgainView:
+    def said(before: float, after: float, key: str) -> str:
+        if key == "tilt":
+            return f"± {2 * before:.0f} to ± {2 * after:.0f} °"
+        return f"± {format_length(2 * before, unit)} to ± {format_length(2 * after, unit, with_unit=True)}"
+
+    return AgainView(
+        dimension=one.dimension, label=DIMENSIONS[one.dimension].label,
+        measured=one.dimension in body.values,
+        says=[f"{row.label}, {row.posture}: {said(row.before, row.after, row.key)}"
+              for row in one.narrows[:3]],
+    )  # fmt: skip
+
+
+__all__ = ["NEEDED", "AgainView", "Measured", "Past", "again_views", "age_words", "listed_of",
+           "measured_views", "measuring_of"]  # fmt: skip

@@ -1,0 +1,207 @@
+"""What a practice keeps about measuring: lists, tables, and how well its members repeat a reading."""
+
+from __future__ import annotations
+
+import csv
+import io
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from uuid import UUID, uuid4
+
+from ..core.body import DIMENSIONS, Precision, Spread, Table, dimension, in_order, precision_of
+from ..core.body.dimensions import Sex
+from .accounts import require_writer
+from .errors import BadFile
+from .models import MeasuringList, Member, PopulationTable, TableRow
+from .ports import Accounts, Clock, MeasuringStore
+
+TABLE_COLUMNS = ("dimension", "sex", "mean_mm", "sd_mm")
+MOST_TABLE_LINES = 2000
+LEAST_SD_MM, MOST_SD_SHARE = 1.0, 0.5
+"""A standard deviation under 1 mm or over half the mean is no body's. House values."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class MemberPrecision:
+    """How one member repeats one dimension, and the error reckoned with from it, mm."""
+
+    member_id: UUID
+    name: str
+    dimension: str
+    label: str
+    precision: Precision
+    reckoned_mm: float
+
+
+def as_core_table(kept: PopulationTable) -> Table:
+    """A practice's table as the core reads it."""
+    stats: dict[str, dict[Sex, Spread]] = {}
+    r_stature: dict[str, float] = {}
+    for row in kept.rows:
+        stats.setdefault(row.dimension, {})[row.sex] = Spread(mean_mm=row.mean_mm, sd_mm=row.sd_mm)
+        if row.r is not None:
+            r_stature[row.dimension] = row.r
+    return Table(name=kept.name, origin=kept.origin, stats=stats, r_stature=r_stature)
+
+
+def read_table(text: str) -> tuple[TableRow, ...]:
+    """Read a table of a population from CSV, checked line by line.
+
+    Columns ``dimension, sex, mean_mm, sd_mm`` and, where known, ``r_stature``.
+
+    Raises
+    ------
+    BadFile
+        With every line that is wrong, its column and the reason; nothing is taken then.
+
+    """
+    lines = csv.DictReader(io.StringIO(text.removeprefix("\ufeff")), skipinitialspace=True)
+    missing = [name for name in TABLE_COLUMNS if name not in (lines.fieldnames or ())]
+    if missing:
+        raise BadFile("This is no table of a population.",
+                      [("1", ", ".join(missing), "column missing")])  # fmt: skip
+    rows: list[TableRow] = []
+    bad: list[tuple[str, str, str]] = []
+    seen: set[tuple[str, str]] = set()
+    for number, line in enumerate(lines, start=2):
+        if number > MOST_TABLE_LINES:
+            bad.append((str(number), "", f"more than {MOST_TABLE_LINES} lines"))
+            break
+        row, wrong = _table_line({key: (value or "").strip() for key, value in line.items()
+                                  if isinstance(key, str) and not isinstance(value, list)})  # fmt: skip
+        if row is not None and (row.dimension, row.sex) in seen:
+            wrong = [("dimension", f"{row.dimension}, {row.sex} stands here twice")]
+        bad += [(str(number), column, reason) for column, reason in wrong]
+        if row is not None and not wrong:
+            seen.add((row.dimension, row.sex))
+            rows.append(row)
+    if not rows and not bad:
+        bad.append(("2", "", "no line with a dimension"))
+    if bad:
+        raise BadFile("The table was not taken in.", bad)
+    return tuple(rows)
+
+
+def _table_line(line: dict[str, str]) -> tuple[TableRow | None, list[tuple[str, str]]]:
+    wrong: list[tuple[str, str]] = []
+    name, sex = line.get("dimension", ""), line.get("sex", "")
+    if name not in DIMENSIONS:
+        wrong.append(("dimension", f"“{name}” is no dimension of the catalogue"))
+    if sex not in ("female", "male"):
+        wrong.append(("sex", f"“{sex}” is neither female nor male"))
+    numbers: dict[str, float | None] = {}
+    for column in ("mean_mm", "sd_mm", "r_stature"):
+        text = line.get(column, "")
+        if column == "r_stature" and not text:
+            numbers[column] = None
+            continue
+        try:
+            value = float(text)
+        except ValueError:
+            value = math.nan
+        if not math.isfinite(value):
+            wrong.append((column, f"“{text}” is no number"))
+        numbers[column] = value
+    if wrong:
+        return None, wrong
+    mean, sd, r = numbers["mean_mm"] or 0.0, numbers["sd_mm"] or 0.0, numbers["r_stature"]
+    entry = DIMENSIONS[name]
+    if not entry.low_mm <= mean <= entry.high_mm:
+        wrong.append(
+            ("mean_mm", f"{mean:g} mm is outside {entry.low_mm:g} to {entry.high_mm:g} mm")
+        )
+    elif not LEAST_SD_MM <= sd <= MOST_SD_SHARE * mean:
+        wrong.append(
+            ("sd_mm", f"{sd:g} mm is outside {LEAST_SD_MM:g} to {MOST_SD_SHARE * mean:g} mm")
+        )
+    if r is not None and not 0 <= r <= 1:
+        wrong.append(("r_stature", f"{r:g} is outside 0 to 1"))
+    if wrong:
+        return None, wrong
+    return TableRow(dimension=name, sex=sex, mean_mm=mean, sd_mm=sd, r=r), []  # type: ignore[arg-type]
+
+
+class MeasuringService:
+    """Lists, tables and precision of a practice."""
+
+    def __init__(self, store: MeasuringStore, accounts: Accounts, clock: Clock) -> None:
+        self._store, self._accounts, self._clock = store, accounts, clock
+
+    def lists(self, member: Member) -> list[MeasuringList]:
+        """The practice's own lists, by name."""
+        return self._store.lists(member.practice_id)
+
+    def add_list(self, member: Member, *, name: str, dimensions: Sequence[str]) -> MeasuringList:
+        """Keep a list, put into the order of measuring; raises NotAllowed, UnknownName, AlreadyThere."""
+        require_writer(member)
+        kept = MeasuringList(id=uuid4(), practice_id=member.practice_id, name=name,
+                             dimensions=in_order(dimensions))  # fmt: skip
+        self._store.add_list(kept)
+        return kept
+
+    def change_list(self, member: Member, list_id: UUID, *, name: str, dimensions: Sequence[str],
+                    version: int) -> MeasuringList:  # fmt: skip
+        """Change one upon its version; raises also NotFound, StaleList."""
+        require_writer(member)
+        return self._store.change_list(
+            MeasuringList(id=list_id, practice_id=member.practice_id, name=name,
+                          dimensions=in_order(dimensions), version=version)
+        )  # fmt: skip
+
+    def drop_list(self, member: Member, list_id: UUID) -> None:
+        """Drop one; visits that name it go by the short list then. Raises NotAllowed, NotFound."""
+        require_writer(member)
+        self._store.drop_list(member.practice_id, list_id)
+
+    def tables(self, member: Member) -> list[PopulationTable]:
+        """The tables the practice added, by name."""
+        return self._store.tables(member.practice_id)
+
+    def add_table(self, member: Member, *, name: str, origin: str, text: str) -> PopulationTable:
+        """Take a table in; raises NotAllowed, BadFile, AlreadyThere."""
+        require_writer(member)
+        kept = PopulationTable(
+            id=uuid4(), practice_id=member.practice_id, name=name, origin=origin,
+            rows=read_table(text), added_by=member.name, added_at=self._clock(),
+        )  # fmt: skip
+        self._store.add_table(kept)
+        return kept
+
+    def drop_table(self, member: Member, table_id: UUID) -> None:
+        """Drop one; visits that name it go by the program's own then. Raises NotAllowed, NotFound."""
+        require_writer(member)
+        self._store.drop_table(member.practice_id, table_id)
+
+    def precision(self, member: Member) -> list[MemberPrecision]:
+        """How every member repeats every dimension, by name and in the order of measuring."""
+        names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
+        pairs: dict[tuple[UUID, str], list[float]] = {}
+        for one in self._store.differences(member.practice_id):
+            pairs.setdefault((one.member_id, one.dimension), []).append(one.mm)
+        order = {name: index for index, name in enumerate(DIMENSIONS)}
+        found = [
+            MemberPrecision(
+                member_id=member_id, name=names.get(member_id, ""), dimension=name,
+                label=dimension(name).label, precision=precision,
+                reckoned_mm=precision.held_against(DIMENSIONS[name].repeat_limit_mm),
+            )
+            for (member_id, name), differences in pairs.items()
+            if name in DIMENSIONS and (precision := _precision(name, differences)) is not None
+        ]  # fmt: skip
+        return sorted(found, key=lambda one: (one.name, order[one.dimension]))
+
+    def errors_of(self, member: Member) -> dict[str, float]:
+        """The member's error of one reading by dimension, mm: what a new visit starts with."""
+        pairs: dict[str, list[float]] = {}
+        for one in self._store.differences(member.practice_id, member.id):
+            pairs.setdefault(one.dimension, []).append(one.mm)
+        return {
+            name: round(precision.held_against(DIMENSIONS[name].repeat_limit_mm), 3)
+            for name, differences in pairs.items()
+            if name in DIMENSIONS and (precision := _precision(name, differences)) is not None
+        }
+
+
+def _precision(name: str, differences: list[float]) -> Precision | None:
+    return precision_of(differences, repeat_limit_mm=DIMENSIONS[name].repeat_limit_mm)

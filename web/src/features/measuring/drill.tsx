@@ -1,0 +1,123 @@
+import { useCallback, useMemo, useState } from "react";
+import type { Unit } from "@/shared/api/client";
+import { useExercise, useVerdict } from "@/shared/api/measuring";
+import { useFields } from "@/shared/api/queries";
+import { useKeys } from "@/shared/keys";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { Elevation } from "../../drawing/elevation";
+
+const WAYS = [
+  { given: "keep", key: "k", label: "Keep it" },
+  { given: "repeat", key: "a", label: "Take another reading" },
+  { given: "question", key: "q", label: "Question it" },
+] as const;
+const EXERCISES = 2_000_000_000;
+
+function another(): number {
+  return Math.floor(Math.random() * EXERCISES);
+}
+
+/** The drill: a made-up client, a reading with error. Nothing of it is kept anywhere. */
+export function Drill({ unit }: { unit: Unit }) {
+  const inks = useFields().data?.inks;
+  const [number, setNumber] = useState(another);
+  const [score, setScore] = useState({ points: 0, done: 0 });
+  const posed = useExercise(number, unit).data;
+  const verdict = useVerdict(number, unit);
+  const said = verdict.data;
+  const { mutate, reset, isPending } = verdict;
+  const give = useCallback(
+    (given: "keep" | "repeat" | "question") => {
+      if (said || isPending) return;
+      mutate(given, {
+        onSuccess: (found) =>
+          setScore((last) => ({ points: last.points + found.points, done: last.done + 1 })),
+      });
+    },
+    [said, isPending, mutate],
+  );
+  const next = useCallback(() => {
+    reset();
+    setNumber(another());
+  }, [reset]);
+  useKeys(
+    useMemo(
+      () => ({
+        ...Object.fromEntries(WAYS.map((way) => [way.key, () => give(way.given)])),
+        n: () => said && next(),
+      }),
+      [give, next, said],
+    ),
+  );
+  if (!posed || !inks) return <p className="text-soft">One moment …</p>;
+  return (
+    <section aria-label="Drill" className="grid grid-cols-[360px_1fr] gap-8">
+      <div>
+        <p className="text-sm text-soft">
+          A made-up {posed.sex === "female" ? "woman" : "man"}. Score{" "}
+          <span className="figures">
+            {score.points} of {score.done}
+          </span>
+          ; it is kept nowhere.
+        </p>
+        <h2 className="mt-2 text-2xl">{posed.label}</h2>
+        <p>{posed.how}</p>
+        <p className="figures mt-2 flex gap-6 text-3xl font-semibold">
+          {posed.readings.map((reading, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: two readings may be the same
+            <span key={index}>{reading}</span>
+          ))}
+        </p>
+        <p className="text-sm text-soft">
+          {posed.readings.length === 1 ? "One reading so far." : "Two readings."} What do you do?
+        </p>
+        <div className="mt-3 flex flex-col gap-2">
+          {WAYS.map((way) => (
+            <Button
+              key={way.given}
+              disabled={!!said}
+              aria-keyshortcuts={way.key}
+              onClick={() => give(way.given)}
+              className="justify-between!"
+            >
+              {way.label} <span className="figures text-sm text-soft">{way.key}</span>
+            </Button>
+          ))}
+        </div>
+        <div aria-live="polite" className="mt-4">
+          {said && (
+            <Notice>
+              <p className="font-semibold">
+                {said.points === 1 ? "So it is." : said.points ? "Not wrong." : "Rather not."} The
+                rules say: {WAYS.find((way) => way.given === said.answer)?.label.toLowerCase()}.
+              </p>
+              <p className="mt-1">{said.reason}</p>
+              <Button look="next" className="mt-2" onClick={next}>
+                Another one (n)
+              </Button>
+            </Notice>
+          )}
+        </div>
+        <h3 className="mt-5 border-b border-ink text-sm font-semibold">The rest of the sheet</h3>
+        <dl className="text-sm">
+          {posed.sheet.map((line) => (
+            <div key={line.label} className="flex justify-between border-b border-hair py-1.5">
+              <dt>{line.label}</dt>
+              <dd className="figures">{line.value}</dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+      <Elevation
+        scene={posed.scene}
+        inks={inks}
+        active={null}
+        onPick={nothing}
+        label="The made-up client in the pose of the dimension"
+      />
+    </section>
+  );
+}
+
+function nothing(): void {}

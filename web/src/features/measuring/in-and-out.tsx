@@ -1,0 +1,142 @@
+import { useState } from "react";
+import { Refused, type Schemas } from "@/shared/api/client";
+import { useImport, useLook } from "@/shared/api/measuring";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { Troubles } from "./troubles";
+
+const FORMATS = [
+  { id: "csv_readings", label: "CSV, one row a reading", file: "readings.csv" },
+  { id: "csv_clients", label: "CSV, one row a client", file: "clients.csv" },
+  { id: "json", label: "JSON", file: "measurements.json" },
+  { id: "fhir", label: "HL7 FHIR R4 Bundle", file: "measurements.fhir.json" },
+] as const;
+
+/** Measurements out as a file, and in from one: looked at first, then written whole or not at all. */
+export function InAndOut({ mayWrite }: { mayWrite: boolean }) {
+  return (
+    <div className="grid grid-cols-[260px_1fr] gap-10">
+      <section aria-label="Out">
+        <h2 className="mb-2 text-lg">Out</h2>
+        <p className="mb-3 text-sm text-soft">
+          Every measurement of the practice, with who took it and when. Names go with it: treat the
+          file as you would the record.
+        </p>
+        <ul className="space-y-2">
+          {FORMATS.map((format) => (
+            <li key={format.id}>
+              <a
+                className="inline-flex min-h-11 w-full items-center rounded-[3px] border border-ink/70 px-4 hover:bg-deep"
+                href={`/api/exchange?format=${format.id}`}
+                download={format.file}
+              >
+                {format.label}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {mayWrite && <In />}
+    </div>
+  );
+}
+
+function In() {
+  const look = useLook();
+  const put = useImport();
+  const [file, setFile] = useState<File | null>(null);
+  const choose = (chosen: File | null) => {
+    setFile(chosen);
+    put.reset();
+    if (chosen) look.mutate(chosen);
+    else look.reset();
+  };
+  const found = look.data;
+  const fresh = found?.understood.reduce((sum, one) => sum + one.new, 0) ?? 0;
+  const refused = put.error instanceof Refused ? (put.error.problem.lines ?? []) : [];
+  return (
+    <section aria-label="In">
+      <h2 className="mb-2 text-lg">In</h2>
+      <p className="mb-3 text-sm text-soft">
+        A file in one of the four formats. It is read and shown first; nothing is written until you
+        say so, and nothing at all if a line of it is wrong.
+      </p>
+      <input
+        type="file"
+        aria-label="File to take in"
+        accept=".csv,.json,text/csv,application/json,application/fhir+json"
+        className="block min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2"
+        onChange={(event) => choose(event.target.files?.[0] ?? null)}
+      />
+      <div aria-live="polite" className="mt-4 space-y-4">
+        {look.isPending && <p className="text-soft">Reading …</p>}
+        {look.isError && <Notice role="alert">{look.error.message}</Notice>}
+        {found && found.troubles.length > 0 && (
+          <Notice role="alert">
+            <p className="font-semibold">
+              {found.format}: {found.troubles.length}{" "}
+              {found.troubles.length === 1 ? "thing is" : "things are"} wrong. Nothing is taken in.
+            </p>
+            <Troubles lines={found.troubles} />
+          </Notice>
+        )}
+        {found && found.understood.length > 0 && <Understood found={found} />}
+        {found && found.left_out.length > 0 && (
+          <div>
+            <p className="font-semibold">Not understood, left out</p>
+            <Troubles lines={found.left_out} />
+          </div>
+        )}
+        {found && found.troubles.length === 0 && !put.isSuccess && (
+          <Button look="next" disabled={put.isPending} onClick={() => file && put.mutate(file)}>
+            {fresh ? `Take in ${fresh} readings` : "Nothing new: take in what is said beside them"}
+          </Button>
+        )}
+        {put.isError && (
+          <Notice role="alert">
+            {put.error.message}
+            <Troubles lines={refused} />
+          </Notice>
+        )}
+        {put.isSuccess && <Notice>Taken in: {fresh} readings. They are in the visits now.</Notice>}
+      </div>
+    </section>
+  );
+}
+
+function Understood({ found }: { found: Schemas["PreviewOut"] }) {
+  return (
+    <div>
+      <p className="mb-1 font-semibold">
+        {found.format}: {found.understood.length}{" "}
+        {found.understood.length === 1 ? "visit" : "visits"} understood
+      </p>
+      <table className="w-full border-collapse text-sm">
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="font-normal">Client</th>
+            <th className="font-normal">Visit</th>
+            <th className="text-right font-normal">Dimensions</th>
+            <th className="text-right font-normal">Readings</th>
+            <th className="text-right font-normal">New</th>
+          </tr>
+        </thead>
+        <tbody>
+          {found.understood.map((one) => (
+            <tr key={`${one.place} ${one.client} ${one.visit_on}`} className="border-t border-hair">
+              <td className="h-9">
+                {one.client} {!one.client_known && <b>new</b>}
+              </td>
+              <td className="figures">
+                {one.visit_on} {!one.visit_known && <b>new</b>}
+              </td>
+              <td className="figures text-right">{one.dimensions}</td>
+              <td className="figures text-right">{one.values}</td>
+              <td className="figures text-right font-semibold">{one.new}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

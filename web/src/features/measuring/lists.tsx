@@ -1,0 +1,112 @@
+import { type FormEvent, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useListChanges, useMeasuringLists } from "@/shared/api/measuring";
+import { useFields } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+
+type Kept = Schemas["ListOut"];
+
+/** The practice's own lists of dimensions, beside the short and the full one. */
+export function Lists({ mayWrite }: { mayWrite: boolean }) {
+  const lists = useMeasuringLists();
+  const dimensions = useFields().data?.dimensions ?? [];
+  const { drop } = useListChanges();
+  const [editing, setEditing] = useState<Kept | "new" | null>(null);
+  const label = (id: string) => dimensions.find((one) => one.id === id)?.label ?? id;
+  return (
+    <section aria-label="Lists">
+      <p className="mb-4 max-w-[640px]">
+        Every visit starts with the short list: what its own targets need. Lists of your own are
+        chosen in the Measure step. Whatever is on them, one measures everything seated first, then
+        everything standing.
+      </p>
+      <ul>
+        {lists.data?.map((kept) => (
+          <li key={kept.id} className="flex items-start gap-4 border-t border-hair py-3">
+            <div className="min-w-0 flex-1">
+              <h2 className="text-lg">{kept.name}</h2>
+              <p className="text-soft">{kept.dimensions.map(label).join(", ")}</p>
+            </div>
+            {mayWrite && (
+              <div className="flex gap-2">
+                <Button onClick={() => setEditing(kept)}>Change</Button>
+                <Button look="quiet" onClick={() => drop.mutate(kept.id)}>
+                  Drop
+                </Button>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      {lists.data?.length === 0 && <p className="border-t border-hair py-3 text-soft">None yet.</p>}
+      {mayWrite && (
+        <Button look="next" className="mt-3" onClick={() => setEditing("new")}>
+          A new list
+        </Button>
+      )}
+      {editing && <Edit kept={editing} onDone={() => setEditing(null)} />}
+    </section>
+  );
+}
+
+function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
+  const dimensions = useFields().data?.dimensions ?? [];
+  const { add, change } = useListChanges();
+  const old = kept === "new" ? null : kept;
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(old?.dimensions));
+  const put = old ? change : add;
+  const save = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const name = String(new FormData(event.currentTarget).get("name"));
+    const body = { name, dimensions: [...chosen] };
+    const done = { onSuccess: onDone };
+    if (old) change.mutate({ id: old.id, version: old.version, ...body }, done);
+    else add.mutate(body, done);
+  };
+  const toggle = (id: string) =>
+    setChosen((last) => {
+      const next = new Set(last);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={old ? "Change the list" : "A new list"}
+    >
+      <form onSubmit={save} className="space-y-3">
+        <LabelledInput label="Name" name="name" required maxLength={200} defaultValue={old?.name} />
+        {(["seated", "standing"] as const).map((posture) => (
+          <fieldset key={posture}>
+            <legend className="font-semibold">
+              {posture === "seated" ? "Seated" : "Standing"}
+            </legend>
+            <div className="grid grid-cols-2 gap-x-4">
+              {dimensions
+                .filter((one) => one.posture === posture)
+                .map((one) => (
+                  <label key={one.id} className="flex min-h-11 items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="size-5 accent-(--ink)"
+                      checked={chosen.has(one.id)}
+                      onChange={() => toggle(one.id)}
+                    />
+                    {one.label}
+                  </label>
+                ))}
+            </div>
+          </fieldset>
+        ))}
+        {put.isError && <Notice role="alert">{put.error.message}</Notice>}
+        <Button look="next" type="submit" disabled={!chosen.size || put.isPending}>
+          Keep it: {chosen.size} dimensions
+        </Button>
+      </form>
+    </Modal>
+  );
+}

@@ -1,0 +1,53 @@
+import type { Unit } from "@/shared/api/client";
+import { usePrecision } from "@/shared/api/measuring";
+
+/** How well each practitioner repeats a reading, dimension by dimension. */
+export function Repeats({ unit }: { unit: Unit }) {
+  const found = usePrecision(unit);
+  const names = [...new Set(found.data?.map((one) => one.member))];
+  return (
+    <section aria-label="Repeats">
+      <p className="mb-4 max-w-[680px]">
+        The error of one reading, from every pair somebody took of the same client: the technical
+        error of measurement, with its 90 % interval. Each new visit reckons with the practitioner's
+        own error; while there are few pairs, mostly with the house's.
+      </p>
+      {names.map((name) => (
+        <section key={name} className="mb-6" aria-label={name}>
+          <h2 className="text-lg">{name}</h2>
+          <table className="w-full border-collapse">
+            <thead>
+              <tr className="text-left text-sm text-soft">
+                <th className="font-normal">Dimension</th>
+                <th className="text-right font-normal">Pairs</th>
+                <th className="text-right font-normal">Too far apart</th>
+                <th className="text-right font-normal">Error, {unit}</th>
+                <th className="text-right font-normal">90 % interval, {unit}</th>
+                <th className="text-right font-normal">Reckoned with, {unit}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {found.data
+                ?.filter((one) => one.member === name)
+                .map((one) => (
+                  <tr key={one.dimension} className="border-t border-hair">
+                    <th scope="row" className="h-9 text-left font-normal">
+                      {one.label}
+                    </th>
+                    <td className="figures text-right">{one.pairs}</td>
+                    <td className="figures text-right">{one.over_limit || "–"}</td>
+                    <td className="figures text-right font-semibold">{one.error}</td>
+                    <td className="figures text-right text-soft">
+                      {one.low} to {one.high}
+                    </td>
+                    <td className="figures text-right">{one.reckoned}</td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+      {found.data?.length === 0 && <p className="text-soft">No pairs of readings yet.</p>}
+    </section>
+  );
+}

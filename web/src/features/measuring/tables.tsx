@@ -1,0 +1,93 @@
+import { type FormEvent, useState } from "react";
+import { Refused } from "@/shared/api/client";
+import { usePopulationTables, useTableChanges } from "@/shared/api/measuring";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Notice } from "@/shared/ui/notice";
+import { Troubles } from "./troubles";
+
+/** Tables of populations that values are held against, beside the program's own. */
+export function Tables({ mayWrite }: { mayWrite: boolean }) {
+  const tables = usePopulationTables();
+  const { add, drop } = useTableChanges();
+  const [adding, setAdding] = useState(false);
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const given = new FormData(event.currentTarget);
+    const file = given.get("file");
+    const text = file instanceof File ? await file.text() : "";
+    add.mutate(
+      { name: String(given.get("name")), origin: String(given.get("origin")), text },
+      { onSuccess: () => setAdding(false) },
+    );
+  };
+  const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
+  return (
+    <section aria-label="Tables">
+      <p className="mb-4 max-w-[680px]">
+        Percentiles, estimates and doubts rest on a table of a population. The Measure step says
+        which, and lets one choose another for a visit. What a table does not hold is taken from the
+        program's own.
+      </p>
+      <ul>
+        <li className="border-t border-hair py-3">
+          <h2 className="text-lg">British adults of 19 to 65</h2>
+          <p className="text-soft">
+            The program's own. Estimates published by Pheasant and Haslegrave, Bodyspace;
+            correlations with stature are house values.
+          </p>
+        </li>
+        {tables.data?.map((table) => (
+          <li key={table.id} className="flex items-start gap-4 border-t border-hair py-3">
+            <div className="min-w-0 flex-1">
+              <h2 className="text-lg">{table.name}</h2>
+              <p className="text-soft">
+                {table.origin}. {table.lines} lines, {table.dimensions.length} dimensions; added by{" "}
+                {table.added_by}.
+              </p>
+            </div>
+            {mayWrite && (
+              <Button look="quiet" onClick={() => drop.mutate(table.id)}>
+                Drop
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {mayWrite && !adding && (
+        <Button look="next" className="mt-3" onClick={() => setAdding(true)}>
+          Add a table
+        </Button>
+      )}
+      {adding && (
+        <form onSubmit={save} className="mt-3 max-w-[560px] space-y-3 border border-ink/40 p-4">
+          <LabelledInput label="Name" name="name" required maxLength={200} />
+          <LabelledInput
+            label="Where it is from"
+            name="origin"
+            required
+            maxLength={200}
+            help="Who was measured, when, by whom: everybody who sees a percentile reads it."
+          />
+          <LabelledInput
+            label="CSV file"
+            name="file"
+            type="file"
+            accept=".csv,text/csv"
+            required
+            help="Columns dimension, sex, mean_mm, sd_mm, and r_stature where known."
+          />
+          {add.isError && (
+            <Notice role="alert">
+              {add.error.message}
+              <Troubles lines={lines} />
+            </Notice>
+          )}
+          <Button look="next" type="submit" disabled={add.isPending}>
+            Check it and keep it
+          </Button>
+        </form>
+      )}
+    </section>
+  );
+}

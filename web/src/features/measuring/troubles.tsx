@@ -1,0 +1,40 @@
+import type { Schemas } from "@/shared/api/client";
+
+const MOST = 12;
+
+type Line = Schemas["LineOut"] | { [key: string]: string };
+
+/** Lines of a file with what is to be said of each; the first dozen, then how many more. */
+export function Troubles({ lines }: { lines: readonly Line[] }) {
+  if (!lines.length) return null;
+  return (
+    <table className="mt-2 w-full text-sm">
+      <thead>
+        <tr className="text-left text-soft">
+          <th className="w-24 font-normal">Line</th>
+          <th className="w-44 font-normal">Field</th>
+          <th className="font-normal">Why</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.slice(0, MOST).map((one) => (
+          <tr
+            key={`${one.line} ${one.field} ${one.reason}`}
+            className="border-t border-hair align-top"
+          >
+            <td className="figures py-1 pr-2">{one.line}</td>
+            <td className="py-1 pr-2 break-words">{one.field}</td>
+            <td className="py-1">{one.reason}</td>
+          </tr>
+        ))}
+        {lines.length > MOST && (
+          <tr className="border-t border-hair">
+            <td colSpan={3} className="py-1 text-soft">
+              and {lines.length - MOST} more
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  );
+}

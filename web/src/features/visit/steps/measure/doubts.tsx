@@ -1,0 +1,94 @@
+import { useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitState } from "../../visit-context";
+
+const REASONS = ["Measured again, it is so", "Unusual build", "As the client says"];
+
+/** What is doubtful about a dimension: a question, one tap that puts it right, or a reason to keep it. */
+export function Doubts({ one }: { one: Schemas["Measured"] }) {
+  const { keeper, unit, readOnly } = useVisitState();
+  const [keeping, setKeeping] = useState(false);
+  const doubts = one.doubts.filter((doubt) => doubt.kind !== "sheet");
+  if (!doubts.length) return null;
+  const start = `measure.${one.dimension}`;
+  const keep = (reason: string) => {
+    keeper.type(`${start}.kept`, reason, unit);
+    keeper.type(`${start}.kept_at`, `${one.value} ${unit}`, unit);
+    setKeeping(false);
+  };
+  const open = doubts.filter((doubt) => !doubt.kept);
+  const kept = doubts.find((doubt) => doubt.kept);
+  const firstWay = open.find((doubt) => doubt.way_out);
+  return (
+    <>
+      {open.map((doubt) => (
+        <Notice key={doubt.kind + doubt.text} className="mt-2 text-sm">
+          <p>{doubt.text}</p>
+          {doubt.way_out && !readOnly && (
+            <Button
+              className="mt-1"
+              data-key={doubt === firstWay ? "o" : undefined}
+              aria-keyshortcuts={doubt === firstWay ? "o" : undefined}
+              onClick={() => {
+                for (const fix of doubt.fixes) keeper.type(fix.path, fix.typed, unit);
+              }}
+            >
+              {doubt.way_out}
+            </Button>
+          )}
+        </Notice>
+      ))}
+      {open.length > 0 && one.value && !readOnly && (
+        <div className="mt-1">
+          {keeping ? (
+            <form
+              onSubmit={(event) => {
+                event.preventDefault();
+                const said = new FormData(event.currentTarget).get("reason");
+                if (typeof said === "string" && said.trim()) keep(said.trim());
+              }}
+            >
+              <div className="flex flex-wrap gap-1.5">
+                {REASONS.map((reason) => (
+                  <Button key={reason} className="px-3 text-sm" onClick={() => keep(reason)}>
+                    {reason}
+                  </Button>
+                ))}
+              </div>
+              <label className="mt-1 block text-sm">
+                Or in your words
+                <input
+                  name="reason"
+                  // biome-ignore lint/a11y/noAutofocus: it was asked for by the press before
+                  autoFocus
+                  maxLength={400}
+                  className="min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-3 text-base"
+                />
+              </label>
+            </form>
+          ) : (
+            <Button data-key="k" aria-keyshortcuts="k" onClick={() => setKeeping(true)}>
+              Keep it …
+            </Button>
+          )}
+        </div>
+      )}
+      {!open.length && kept && (
+        <p className="mt-1 text-sm">
+          Asked and kept: {kept.kept}.{" "}
+          {!readOnly && (
+            <button
+              type="button"
+              className="min-h-8 underline"
+              onClick={() => keeper.type(`${start}.kept`, "", unit)}
+            >
+              Ask again
+            </button>
+          )}
+        </p>
+      )}
+    </>
+  );
+}

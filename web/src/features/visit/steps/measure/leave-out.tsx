@@ -1,0 +1,56 @@
+import { useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
+import { useVisitState } from "../../visit-context";
+
+const QUIET = "min-h-11 text-sm underline";
+
+/** Leave a dimension out, with a reason; or do with an estimate that has to be insisted on. */
+export function LeaveOut({ one, canGuess }: { one: Schemas["Measured"]; canGuess: boolean }) {
+  const { catalogue, keeper, unit, cells } = useVisitState();
+  const [asking, setAsking] = useState(false);
+  const start = `measure.${one.dimension}`;
+  const skipped = !!cells.get(`${start}.skip`)?.typed;
+  const guessed = cells.get(`${start}.guess`)?.typed === "yes";
+  const say = (what: string, value: string) => {
+    keeper.type(`${start}.${what}`, value, unit);
+    setAsking(false);
+  };
+  if (one.value)
+    return skipped ? (
+      <button type="button" className={QUIET} onClick={() => say("skip", "")}>
+        Measured after all: no longer left out
+      </button>
+    ) : null;
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-x-3">
+      {asking ? (
+        <fieldset className="mt-1">
+          <legend className="text-sm font-semibold">Why is it left out?</legend>
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            {Object.entries(catalogue.skips).map(([value, label]) => (
+              <Button key={value} className="px-3 text-sm" onClick={() => say("skip", value)}>
+                {label}
+              </Button>
+            ))}
+          </div>
+        </fieldset>
+      ) : (
+        <button
+          type="button"
+          className={QUIET}
+          data-key="x"
+          aria-keyshortcuts="x"
+          onClick={() => (skipped ? say("skip", "") : setAsking(true))}
+        >
+          {skipped ? "Do measure it" : "Leave it out …"}
+        </button>
+      )}
+      {canGuess && !asking && (
+        <button type="button" className={QUIET} onClick={() => say("guess", guessed ? "" : "yes")}>
+          {guessed ? "Do without the estimate" : "Do with an estimate all the same"}
+        </button>
+      )}
+    </div>
+  );
+}

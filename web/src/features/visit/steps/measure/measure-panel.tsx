@@ -1,0 +1,164 @@
+import { useCallback, useEffect, useState } from "react";
+import { useMeasuringLists } from "@/shared/api/measuring";
+import { STEP_IDS } from "@/shared/steps";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitState } from "../../visit-context";
+import { DimensionCard } from "./dimension-card";
+import { DimensionList } from "./dimension-list";
+import { HowTheySit } from "./how-they-sit";
+import { useDeviceTyping } from "./use-device-typing";
+
+/** Measure: one dimension at a time, large; two readings, a third where they differ. */
+export function MeasurePanel() {
+  const { worked, picked, setTape, go, cells, keeper, unit, readOnly, fields } = useVisitState();
+  const all = worked?.measured ?? [];
+  const list = all.filter((one) => one.listed);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const now =
+    all.find((one) => one.dimension === chosen) ??
+    list.find((one) => !one.done) ??
+    list[0] ??
+    all[0];
+  const name = now?.dimension ?? null;
+  useEffect(() => {
+    setTape(name);
+    return () => setTape(null);
+  }, [name, setTape]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
+  useEffect(() => {
+    if (picked && all.some((one) => one.dimension === picked.part)) setChosen(picked.part);
+  }, [picked]);
+  useEffect(() => {
+    if (chosen === null && name) setChosen(name);
+  }, [chosen, name]);
+  const places = list.some((one) => one.dimension === name) ? list : all;
+  const at = places.findIndex((one) => one.dimension === name);
+  const next = places[at + 1];
+  const step = useCallback(
+    (by: number) => {
+      const to = places[at + by];
+      if (to) setChosen(to.dimension);
+      else if (by > 0) go("work");
+    },
+    [places, at, go],
+  );
+  const typedByDevice = useCallback(
+    (text: string) => {
+      if (!name || readOnly) return;
+      const open = ["first", "second", "third"].find(
+        (reading) => !cells.get(`measure.${name}.${reading}`)?.typed,
+      );
+      if (open) keeper.type(`measure.${name}.${open}`, text, unit);
+    },
+    [name, readOnly, cells, keeper, unit],
+  );
+  useDeviceTyping(
+    typedByDevice,
+    useCallback(
+      (digit: number) => {
+        const to = STEP_IDS[digit - 1];
+        if (to) go(to);
+      },
+      [go],
+    ),
+  );
+  if (!now) return <p className="text-soft">One moment …</p>;
+  const done = list.filter((one) => one.done).length;
+  const turns = next && next.posture !== now.posture;
+  const sheet = all.flatMap((one) => one.doubts).find((doubt) => doubt.kind === "sheet");
+  return (
+    <div className="flex min-h-full flex-col pb-5">
+      <div className="flex items-center justify-between gap-2">
+        <h2 className="text-xl">Measure</h2>
+        <ListChoice />
+        <p className="figures text-soft">
+          {done} of {list.length}
+        </p>
+      </div>
+      {sheet && (
+        <Notice role="alert" className="mt-2 text-sm">
+          {sheet.text}
+        </Notice>
+      )}
+      <DimensionCard key={now.dimension} one={now} onStep={step} />
+      <Button
+        look="next"
+        className="mt-3 w-full shrink-0"
+        data-next=""
+        aria-keyshortcuts="n"
+        onClick={() => step(1)}
+      >
+        {!next
+          ? "On to Work out"
+          : turns
+            ? `Now ${next.posture}: ${next.label}`
+            : `Next: ${next.label}`}
+      </Button>
+      <DimensionList all={all} present={name} onChoose={setChosen} />
+      <Again onChoose={setChosen} />
+      <HowTheySit fields={fields} />
+    </div>
+  );
+}
+
+function ListChoice() {
+  const { cells, keeper, unit, readOnly } = useVisitState();
+  const lists = useMeasuringLists().data ?? [];
+  const chosen = cells.get("measure.list")?.typed || "short";
+  return (
+    <select
+      aria-label="List"
+      value={chosen}
+      disabled={readOnly}
+      onChange={(event) => keeper.type("measure.list", event.target.value, unit)}
+      className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/40 bg-ground px-2 text-sm"
+    >
+      <option value="short">Short: for this visit's targets</option>
+      <option value="full">Full: all of the catalogue</option>
+      {lists.map((one) => (
+        <option key={one.id} value={one.id}>
+          {one.name}
+        </option>
+      ))}
+      {!["short", "full", ...lists.map((one) => one.id)].includes(chosen) && (
+        <option value={chosen}>A list that is gone: short</option>
+      )}
+    </select>
+  );
+}
+
+/** What to measure again, by what it would narrow. */
+function Again({ onChoose }: { onChoose: (name: string) => void }) {
+  const { worked } = useVisitState();
+  const again = worked?.again.slice(0, 4) ?? [];
+  if (!again.length) return null;
+  return (
+    <section className="mt-5" aria-label="What would narrow the targets most">
+      <h3 className="border-b border-ink text-sm font-semibold">
+        What would narrow the targets most
+      </h3>
+      <ol className="text-sm">
+        {again.map((one) => (
+          <li key={one.dimension} className="border-b border-hair">
+            <button
+              type="button"
+              className="min-h-11 w-full py-1.5 text-left hover:bg-deep"
+              onClick={() => onChoose(one.dimension)}
+            >
+              <span className="font-semibold">
+                {one.label}
+                {one.measured ? ", again" : ", with the tape"}
+              </span>
+              {one.says.slice(0, 2).map((line) => (
+                <span key={line} className="figures block text-soft">
+                  {line}
+                </span>
+              ))}
+            </button>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
