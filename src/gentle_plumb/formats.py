@@ -10,6 +10,7 @@ from typing import Any
 from .api import make_app
 from .config import Settings
 from .documents.case_format import CaseDocument, case_schema, result_document, result_schema
+from .documents.exchange import measurements_schema
 from .main import make_services
 from .storage import make_engine
 
@@ -33,6 +34,7 @@ def generated(folder: Path) -> Iterator[tuple[Path, str]]:
     """Each generated file and its text."""
     yield folder / "case.schema.json", _json(case_schema())
     yield folder / "result.schema.json", _json(result_schema())
+    yield folder / "measurements.schema.json", _json(measurements_schema())
     yield folder / "openapi.json", _json(openapi())
     for case in sorted((folder / "examples").glob("*.case.json")):
         document = CaseDocument.model_validate_json(case.read_text(encoding="utf-8"))

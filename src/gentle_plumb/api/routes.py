@@ -53,11 +53,12 @@ class View(BaseModel):
     show: Literal["found", "target", "left"] = "target"
     tape: Annotated[str | None, Field(max_length=60)] = None
     layer: Literal["heights", "habits", "measuring"] = "heights"
+    body: Annotated[bool, Query(description="With the body, dimension by dimension.")] = True
     draw: bool = False
 
     def scene(self) -> SceneRequest:
         """What to draw."""
-        return SceneRequest(**self.model_dump(exclude={"draw"}))
+        return SceneRequest(**self.model_dump(exclude={"draw", "body"}))
 
 
 def _services(request: Request) -> Any:
@@ -202,7 +203,9 @@ def visit(request: Request, who: Signed, visit_id: UUID) -> s.VisitOut:
 
 def _drawn(request: Request, who: Signed, visit_id: UUID, view: View) -> s.WorkedOut:
     visits = _services(request).visits
-    working, workup = visits.worked(who.member, visit_id, view.unit)
+    working, workup = visits.worked(
+        who.member, visit_id, view.unit, body=view.body, history=view.tape
+    )
     return s.WorkedOut.of(workup, visits.scene(workup, view.scene()), working.visit.revision)
 
 

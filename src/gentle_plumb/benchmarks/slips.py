@@ -4,12 +4,16 @@ from __future__ import annotations
 
 import random
 from collections import Counter
+from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Literal
 
 from ..core.body import DIMENSIONS, TWINS, Body, BodyValue, Question, Sex, made_up_body, questions
 from ..core.body.plausibility import neighbours
 from ..core.body.readings import house_error
+from ..core.errors import FieldError
+from ..core.record import field_of, read_typed
+from ..core.units import parse_length
 
 SHARE = 0.05
 SEED = 20261125
@@ -82,6 +86,25 @@ def plant(
     return typed, planted
 
 
+def _right(name: str, mm: float, truth: float, found: Iterable[Question], outside: bool) -> bool:
+    """Whether one tap puts the true value there: a question's, or one the field itself offers."""
+    if not outside:
+        return any(one.slip is not None and one.slip.mm is not None and abs(one.slip.mm - truth) < 2
+                   for one in found)  # fmt: skip
+    for typed in (
+        f"{mm / 10:.3f}",
+        f"{mm:.2f} mm",
+        f"{mm / 25.4:.4f} in",
+    ):  # as it may have been typed
+        try:
+            read_typed(field_of(f"measure.{name}.first"), typed, unit="cm")
+        except FieldError as refused:
+            offered = [parse_length(choice) for choice in refused.choices]
+            if refused.belongs or any(abs(one - truth) < 2 for one in offered):
+                return True
+    return False
+
+
 def count_slips(
     people: int, *, seed: int = SEED, sex_known: bool = True
 ) -> tuple[list[Planted], float]:
@@ -124,9 +147,57 @@ def count_slips(
             kind, truth = planted[name]
             counts[kind] += 1
             asked[kind] += doubted
-            right[kind] += name in outside or any(
-                one.slip is not None and one.slip.mm is not None and abs(one.slip.mm - truth) < 2
-                for one in found.get(name, ())
-            )
+            right[kind] += _right(name, typed[name], truth, found.get(name, ()), name in outside)
     lines = [Planted(kind, counts[kind], asked[kind], right[kind]) for kind in PLANTS]
     return lines, 100 * true_asked / true_values
+
+
+PEOPLE = 10_000
+NOTES: dict[str, str] = {
+    "factor 2.54": "inches for centimetres and the other way round",
+    "factor 10": "millimetres for centimetres and the other way round",
+    "fields swapped": "two neighbours in the order of measuring, or the seated and standing twin, "
+    "exchanged; only where they differ by 30 mm or more",
+    "standing for sitting": "the twin's value typed instead",
+    "digits swapped": "two neighbouring digits; no bar: most of them move the value by less than "
+    "bodies differ",
+}
+BARS = {"factor 2.54": 95.0, "factor 10": 95.0, "fields swapped": 95.0}
+
+
+def slips_document(people: int, known: tuple[list[Planted], float],
+                   unknown: tuple[list[Planted], float]) -> str:  # fmt: skip
+    """The table for docs/, in Markdown, with how it was measured."""
+    rows = [
+        f"| {line.kind} | {line.count} | {line.rate:.1f} % | {100 * line.right / max(1, line.count):.1f} % "
+        f"| {other.rate:.1f} % | {f'at least {BARS[line.kind]:.0f} %' if line.kind in BARS else 'none'} "
+        f"| {NOTES[line.kind]} |"
+        for line, other in zip(known[0], unknown[0], strict=True)
+    ]
+    return "\n".join(
+        [
+            "# How many slips are asked about",
+            "",
+            "Written by `./plumb bench`; not by hand.",
+            "",
+            f"{people:,} bodies, half women and half men, are drawn from the program's own table under",
+            "the one-factor model of `core/body/factor.py` (each correlation is the product of the two with",
+            "stature). A body that breaks a relation of `core/body/relations.py` is drawn again. Each of the",
+            "24 dimensions is read with the house's error of a mean of two. One value in twenty gets a slip,",
+            "of a kind drawn by lot. All 24 values of a body are then asked about together, as in a visit.",
+            "",
+            "| planted | how many | asked about | with the right way out | sex not given | bar | what it is |",
+            "|---|---|---|---|---|---|---|",
+            *rows,
+            "",
+            f"Of the true values beside them {known[1]:.2f} % were asked about ({unknown[1]:.2f} % with sex not",
+            "given); the bar is under 3 %. A value outside its field's range counts as asked about: the field",
+            "does not take it, and offers what may have been meant. The right way out is counted where one",
+            "tap puts the true value there, within 2 mm.",
+            "",
+            "What this does not show: real bodies hang together closer than the model, so slips stand out",
+            "more and true values less; a client of another population than the table's is asked about more",
+            f"often. Chance starts from {SEED}, so everybody gets the same numbers.",
+            "",
+        ]
+    )

@@ -12,6 +12,7 @@ import statistics
 import sys
 import tempfile
 import time
+from datetime import date
 from pathlib import Path
 from typing import Any
 
@@ -20,17 +21,23 @@ from rich.console import Console
 from rich.table import Table
 
 from ..config import ROOT
+from ..core.body import Earlier
 from ..core.findings import Facts, Finding, Strain, findings, strain_by_region
 from ..core.fit import fit
 from ..core.fit.model import search_model
 from ..core.fit.search import search
 from ..core.photo import read_photo
-from ..core.record import case_from
+from ..core.record import case_from, doubts
 from ..core.record.texts import TEXTS
-from ..demo.load import full_visit
+from ..demo.clients import DEMO_CLIENTS
+from ..demo.load import body_readings, full_visit
 from ..documents.case_format import CaseDocument
+from ..documents.exchange import FORMATS, exchange_format
+from ..services.models import Sheet
+from .slips import PEOPLE, count_slips, slips_document
 from .timing import p95, timed
 
+EXCHANGED = 500
 EXAMPLES = ROOT / "docs" / "formats" / "examples"
 
 
@@ -86,6 +93,56 @@ def _findings_row(table: Table, rounds: int) -> None:
         f"median {statistics.median(rules):.1f} ms, p95 {p95(rules):.1f} ms; with the photographs "
         f"read and strain added up {statistics.median(whole):.1f} ms",
         "under 5 ms",
+    )
+
+
+def _slips_row(table: Table, people: int) -> None:
+    """Planted slips in a generated population; a whole run also writes docs/doubts.md."""
+    known, unknown = (count_slips(people, sex_known=given) for given in (True, False))
+    caught = {line.kind: line.rate for line in known[0]}
+    table.add_row(
+        f"slips planted in 5 % of the values of {people:,} bodies",
+        ", ".join(f"{kind} {rate:.1f} %" for kind, rate in caught.items())
+        + f"; of true values {known[1]:.2f} %",
+        "95 % of 2.54, 10 and swapped fields; under 3 %",
+    )
+    if people == PEOPLE:
+        (ROOT / "docs" / "doubts.md").write_text(
+            slips_document(people, known, unknown), encoding="utf-8"
+        )
+
+
+def _doubts_row(table: Table, rounds: int) -> None:
+    values, _ = full_visit("Odile Marrick")
+    body = case_from(values, sex="female").body
+    earlier = {
+        name: Earlier(mm=one.mm, sd_mm=3, on="2026-01-01") for name, one in body.values.items()
+    }
+    spent = timed(lambda: doubts(values, body, "cm", earlier), rounds)
+    table.add_row(
+        f"doubts about {len(body.values)} dimensions, with an earlier visit",
+        f"median {statistics.median(spent):.1f} ms, p95 {p95(spent):.1f} ms",
+        "under 5 ms",
+    )
+
+
+def _exchange_row(table: Table) -> None:
+    """A practice's whole measurements out of each format and into it again."""
+    typed = body_readings(DEMO_CLIENTS[0])
+    texts = {path: f"{text} cm" for path, text in typed.items()}
+    sheets = [Sheet(client_id=f"c{n}", name=f"Client {n}", sex="female", work="", visit_id=f"v{n}",
+                    on=date(2026, 1, 1), entries=texts) for n in range(EXCHANGED)]  # fmt: skip
+    said = []
+    for one in FORMATS.values():
+        start = time.perf_counter()
+        raw = one.write(sheets)
+        wrote = time.perf_counter()
+        assert exchange_format(raw)[1].troubles == []
+        said.append(f"{one.id} {wrote - start:.1f} s out, {time.perf_counter() - wrote:.1f} s in")
+    table.add_row(
+        f"measurements of {EXCHANGED} visits ({EXCHANGED * len(texts)} readings)",
+        "; ".join(said),
+        "",
     )
 
 
@@ -152,6 +209,9 @@ def run_bench(console: Console, *, quick: bool) -> None:
     _fit_row(table, rounds)
     _solver_row(table, rounds)
     _findings_row(table, rounds)
+    _doubts_row(table, rounds)
+    _slips_row(table, PEOPLE // 20 if quick else PEOPLE)
+    _exchange_row(table)
     content, scene = served_rows(table, rounds)
     _page_row(table)
     _pdf_row(table, rounds, scene, content)

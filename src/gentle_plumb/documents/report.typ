@@ -111,6 +111,16 @@
   )).flatten()
 ))
 
+#let measured = c.at("body", default: ())
+#if measured.len() > 0 [
+  == Body measurements
+  #figures(table(
+    columns: (auto, auto, auto, 1fr),
+    stroke: (x, y) => (bottom: 0.4pt + hair), inset: (x: 4pt, y: 3pt), align: (left, right, left, left),
+    ..measured.map(m => (m.label, m.value, if m.plus_minus != "" [± #m.plus_minus], text(size: 8pt, m.how))).flatten()
+  ))
+]
+
 #if c.rhythm != none [
   == Rhythm
   #strong(c.rhythm.label). #c.rhythm.says

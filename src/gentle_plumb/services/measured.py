@@ -189,9 +189,10 @@ def _estimate(body: Body, name: str, unit: LengthUnit) -> tuple[str | None, str 
 
 
 def measured_views(
-    working: Working, body: Body, listed: Sequence[str], unit: LengthUnit, measuring: Measuring
-) -> list[Measured]:
-    """Every dimension of the catalogue, in the order of measuring."""
+    working: Working, body: Body, listed: Sequence[str], unit: LengthUnit, measuring: Measuring,
+    history: str | None = None,
+) -> list[Measured]:  # fmt: skip
+    """Every dimension of the catalogue, in the order of measuring; ``history`` names the plotted one."""
     values, today = working.values, working.visit.started_on
     bodies = _past_bodies(working.earlier, working, measuring)
     asked: dict[str, list[Doubt]] = {}
@@ -234,7 +235,7 @@ def measured_views(
                 error=format_length(error, unit) if error is not None else None,
                 doubts=asked.get(name, []),
                 past=past,
-                history=_history(name, bodies, body, today, unit),
+                history=_history(name, bodies, body, today, unit) if name == history else [],
             )
         )  # fmt: skip
     return views

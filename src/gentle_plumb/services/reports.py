@@ -15,6 +15,7 @@ from ..core.units import LengthUnit
 from .accounts import require_writer
 from .consent import WORKPLACE
 from .errors import NotReady, Withheld
+from .measured import Measured
 from .models import Member, Practice, Report, Working
 from .ports import Clock, Press, Records
 from .visits import VisitService
@@ -129,6 +130,7 @@ class ReportService:
                 for one in workup.strain
             ],
             "table": rows,
+            "body": [_body_line(one, unit) for one in workup.measured if one.value or one.skipped],
             "joints": [asdict(joint) for joint in workup.joints],
             "standing": workup.why_not_standing,
             "notes": list(workup.result.notes),
@@ -216,6 +218,13 @@ class ReportService:
         return report, self._press.print(self._copy(report.content, copy, now))
 
 
+def _body_line(one: Measured, unit: LengthUnit) -> dict[str, str]:
+    """A dimension in the report: its value with plus-minus, and where it is from."""
+    value = f"{one.value} {unit}" if one.value else ""
+    how = one.source or one.by if one.value else f"left out: {(one.skipped or '').lower()}"
+    return {"label": one.label, "value": value, "plus_minus": one.plus_minus or "", "how": how}
+
+
 def _finding(found: Finding) -> dict[str, Any]:
     return {
         "title": found.title, "subject": found.subject, "posture": found.posture,
@@ -227,7 +236,7 @@ def _finding(found: Finding) -> dict[str, Any]:
 
 
 def for_workplace(content: dict[str, Any]) -> dict[str, Any]:
-    """The workplace's copy of a report: no symptoms, conditions, photographs or reasons of health.
+    """The workplace's copy of a report: no symptoms, conditions, photographs, body or reasons of health.
 
     Findings that rest on a photograph or on the client's health are left out whole. What the
     practitioner wrote in their own words over a finding or for a number may speak of health: the
@@ -245,7 +254,7 @@ def for_workplace(content: dict[str, Any]) -> dict[str, Any]:
     ]  # fmt: skip
     return {
         **content, "reason": "", "warning": [], "felt": [], "cares": [], "note": "", "strain": [],
-        "findings": kept, "table": table, "copy": "workplace",
+        "findings": kept, "table": table, "body": [], "copy": "workplace",
     }  # fmt: skip
 
 

@@ -109,10 +109,13 @@ class VisitService:
         )  # fmt: skip
         return self._records.write(member.practice_id, change, self._clock())
 
-    def worked(self, member: Member, visit_id: UUID, unit: LengthUnit) -> tuple[Working, Workup]:
-        """The visit and what it comes to; raises NotFound."""
+    def worked(
+        self, member: Member, visit_id: UUID, unit: LengthUnit, *, body: bool = True,
+        history: str | None = None,
+    ) -> tuple[Working, Workup]:  # fmt: skip
+        """The visit and what it comes to, as :func:`work_up` says; raises NotFound."""
         working = self._records.working(member.practice_id, visit_id)
-        return working, work_up(working, unit)
+        return working, work_up(working, unit, body=body, history=history)
 
     def scene(self, workup: Workup, request: SceneRequest) -> Scene:
         """The drawing of a visit."""

@@ -269,7 +269,9 @@ def _joints(result: FitResult) -> list[JointView]:
     return views
 
 
-def work_up(opened: Working, unit: LengthUnit) -> Workup:
+def work_up(
+    opened: Working, unit: LengthUnit, *, body: bool = True, history: str | None = None
+) -> Workup:
     """Work a visit out.
 
     Parameters
@@ -278,6 +280,10 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
         The visit, its client and values.
     unit : {"mm", "cm", "in"}
         For every number shown.
+    body : bool
+        Whether the body is shown dimension by dimension, with its doubts.
+    history : str, optional
+        The dimension whose earlier values are plotted.
 
     """
     values = opened.values
@@ -328,8 +334,10 @@ def work_up(opened: Working, unit: LengthUnit) -> Workup:
         f"{'low' if offset > 0 else 'high'}."
         if offset
         else None,
-        measured=measured_views(opened, case.body, listed, unit, measuring),
-        again=again_views(case.body, result, measuring.errors, unit),
+        measured=measured_views(opened, case.body, listed, unit, measuring, history)
+        if body
+        else [],
+        again=again_views(case.body, result, measuring.errors, unit) if body else [],
         needed=needed,
         table=(measuring.table.name, measuring.table.origin),
         rhythms=[

@@ -44,10 +44,9 @@ export const Elevation = memo(function Elevation({
         </pattern>
       </defs>
       {scene.marks.map((mark, index) => (
-        // marks have no identity of their own
+        // marks have no identity of their own, but for the arrow that grows
         <Inked
-          // biome-ignore lint/suspicious/noArrayIndexKey: see above
-          key={index}
+          key={mark.role === "measure-arrow" ? `arrow ${mark.part}` : index}
           mark={mark}
           ink={inks[mark.role]}
           lit={mark.part !== "" && mark.part === active && mark.role.startsWith("flag-")}

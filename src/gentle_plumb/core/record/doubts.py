@@ -162,8 +162,10 @@ def _must(question: Question, others: str) -> str:
 
 def _between_readings(entries: Entries, name: str, unit: LengthUnit) -> Doubt | None:
     """Two readings of which one was typed in another unit or with its digits swapped."""
+    if entries.get(f"measure.{name}.second") is None or not resolved_of(entries, name).needs_third:
+        return None
     found = _paths(entries, name)[:2]
-    if len(found) < 2 or not resolved_of(entries, name).needs_third:
+    if len(found) < 2:
         return None
     limit = DIMENSIONS[name].repeat_limit_mm
     (first, a), (second, b) = found

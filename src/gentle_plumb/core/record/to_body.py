@@ -17,7 +17,7 @@ from ..body import (
     resolve_readings,
 )
 from ..body.person import ValueSource
-from .fields import MEASURED, READINGS
+from .fields import MEASURED
 
 Entries = Mapping[str, float | str | None]
 """Path of a field to its value: mm, number, choice, text."""
@@ -58,8 +58,10 @@ def text_at(entries: Entries, path: str) -> str | None:
 
 def readings_of(entries: Entries, name: str) -> list[float]:
     """The readings of one dimension in the order they were taken, mm, as read."""
-    found = (number_at(entries, f"measure.{name}.{reading}") for reading in READINGS)
-    return [value for value in found if value is not None]
+    first = entries.get(f"measure.{name}.first")
+    second = entries.get(f"measure.{name}.second")
+    third = entries.get(f"measure.{name}.third")
+    return [float(one) for one in (first, second, third) if isinstance(one, (int, float))]
 
 
 def heel_of(entries: Entries, name: str) -> float | None:

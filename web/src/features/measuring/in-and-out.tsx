@@ -66,6 +66,9 @@ function In() {
         aria-label="File to take in"
         accept=".csv,.json,text/csv,application/json,application/fhir+json"
         className="block min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2"
+        onClick={(event) => {
+          event.currentTarget.value = ""; // the same file, put right, counts as chosen again
+        }}
         onChange={(event) => choose(event.target.files?.[0] ?? null)}
       />
       <div aria-live="polite" className="mt-4 space-y-4">

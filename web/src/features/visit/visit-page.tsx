@@ -108,7 +108,9 @@ function OpenVisit({
     unit,
     mode,
     show,
-    ...(tape && posed ? { tape, layer: "measuring" as const } : {}),
+    body: step === "measure",
+    ...(tape ? { tape } : {}),
+    ...(tape && posed ? { layer: "measuring" as const } : {}),
     ...(habits ? { layer: "habits" as const } : {}),
   };
   const worked = useWorked(visit.id, view).data;

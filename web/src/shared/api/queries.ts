@@ -127,6 +127,8 @@ export type View = {
   height: number;
   mode: "both" | "seated" | "standing" | "overlay";
   show: "found" | "target" | "left";
+  /** With the body, dimension by dimension. */
+  body?: boolean;
   tape?: string;
   layer?: "heights" | "habits" | "measuring";
 };

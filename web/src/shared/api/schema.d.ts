@@ -3722,6 +3722,8 @@ export interface operations {
                 show?: "found" | "target" | "left";
                 tape?: string | null;
                 layer?: "heights" | "habits" | "measuring";
+                /** @description With the body, dimension by dimension. */
+                body?: boolean;
                 draw?: boolean;
             };
             header?: never;
@@ -3808,6 +3810,8 @@ export interface operations {
                 show?: "found" | "target" | "left";
                 tape?: string | null;
                 layer?: "heights" | "habits" | "measuring";
+                /** @description With the body, dimension by dimension. */
+                body?: boolean;
                 draw?: boolean;
             };
             header?: never;

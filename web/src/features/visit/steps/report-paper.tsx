@@ -33,6 +33,7 @@ type Content = {
   felt: string[];
   cares: Care[];
   strain: Strain[];
+  body: { label: string; value: string; plus_minus: string; how: string }[];
   note: string;
   findings: Finding[];
   table: TableRow[];
@@ -118,6 +119,27 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
           ))}
         </tbody>
       </table>
+      {report.body.length > 0 && (
+        <>
+          <h4 className="mt-4 font-semibold">Body measurements</h4>
+          <table className="figures w-full">
+            <tbody>
+              {report.body.map((one) => (
+                <tr key={one.label} className="border-b border-hair align-top">
+                  <th scope="row" className="py-0.5 text-left font-normal">
+                    {one.label}
+                  </th>
+                  <td className="text-right whitespace-nowrap">{one.value}</td>
+                  <td className="pl-1 whitespace-nowrap text-soft">
+                    {one.plus_minus && `± ${one.plus_minus}`}
+                  </td>
+                  <td className="pl-2 text-soft">{one.how}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
       {report.rhythm && (
         <>
           <h4 className="mt-4 font-semibold">Rhythm</h4>

@@ -15,6 +15,12 @@ export function MeasurePanel() {
   const all = worked?.measured ?? [];
   const list = all.filter((one) => one.listed);
   const [chosen, setChosen] = useState<string | null>(null);
+  // choosing one again puts the focus back into its field
+  const [times, setTimes] = useState(0);
+  const choose = useCallback((to: string) => {
+    setChosen(to);
+    setTimes((last) => last + 1);
+  }, []);
   const now =
     all.find((one) => one.dimension === chosen) ??
     list.find((one) => !one.done) ??
@@ -81,7 +87,7 @@ export function MeasurePanel() {
           {sheet.text}
         </Notice>
       )}
-      <DimensionCard key={now.dimension} one={now} onStep={step} />
+      <DimensionCard key={`${now.dimension} ${times}`} one={now} onStep={step} />
       <Button
         look="next"
         className="mt-3 w-full shrink-0"
@@ -95,8 +101,8 @@ export function MeasurePanel() {
             ? `Now ${next.posture}: ${next.label}`
             : `Next: ${next.label}`}
       </Button>
-      <DimensionList all={all} present={name} onChoose={setChosen} />
-      <Again onChoose={setChosen} />
+      <DimensionList all={all} present={name} onChoose={choose} />
+      <Again onChoose={choose} />
       <HowTheySit fields={fields} />
     </div>
   );
