@@ -168,8 +168,8 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     expect(
         desk.get_by_role("row", name=re.compile("Tove Lind new 2026-10-02 new 1 1 1"))
     ).to_be_visible()
-    desk.get_by_role("button", name="Take in 1 readings").click()
-    expect(desk.get_by_text("Taken in: 1 readings.")).to_be_visible()
+    desk.get_by_role("button", name="Take in 1 reading").click()
+    expect(desk.get_by_text("Taken in: 1 reading,")).to_be_visible()
     assert visit_id(desk, program, "Tove")
     file = tmp_path / "broken.csv"
     file.write_text("client,visit_on,stature_mm\nTove Lind,2026-10-02,1590\nBo,yesterday,12\n")

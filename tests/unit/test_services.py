@@ -365,7 +365,7 @@ def later_visit(world, clock, client, days):
 
 
 def view_of(world, visit, name, unit="cm"):
-    worked = world.visits.worked(world.office.owner, visit, unit)[1]
+    worked = world.visits.worked(world.office.owner, visit, unit, history=name)[1]
     return next(one for one in worked.measured if one.dimension == name)
 
 

@@ -86,7 +86,7 @@
 ))
 #if c.standing != none [#v(3pt) #c.standing]
 #if c.estimated.len() > 0 [
-  #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated from stature, not measured: #c.estimated.join(", ").]
+  #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated, not measured: #c.estimated.join(", ").]
 ]
 
 #block(breakable: false)[

@@ -69,7 +69,6 @@ class Measured:
     basis: str
     percentile: str | None
     skipped: str | None
-    error: str | None
     doubts: list[Doubt]
     past: list[Past]
     history: list[Mark]
@@ -211,7 +210,6 @@ def measured_views(
             basis = "Stature hardly tells it: take the tape." if entry.stats else "Take the tape."
         heel = resolved.value_mm - value.mm if value and resolved.value_mm is not None else 0.0
         skip = values.get(f"measure.{name}.skip")
-        error = measuring.errors.get(name)
         views.append(
             Measured(
                 dimension=name,
@@ -232,7 +230,6 @@ def measured_views(
                 basis=basis,
                 percentile=_percentile(body, name, value.mm) if value else None,
                 skipped=SKIPS[str(skip)] if skip in SKIPS else None,
-                error=format_length(error, unit) if error is not None else None,
                 doubts=asked.get(name, []),
                 past=past,
                 history=_history(name, bodies, body, today, unit) if name == history else [],

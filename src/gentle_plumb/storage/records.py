@@ -9,25 +9,20 @@ from uuid import UUID
 from sqlalchemy import (
     Connection,
     Engine,
-    Select,
-    delete,
     func,
     or_,
     select,
-    update,
 )
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
-from ..services.consent import NEEDED_FOR
-from ..services.errors import AlreadyThere, NeedsConsent, NotFound, ReusedChange, StaleChange
+from ..services.errors import NotFound, ReusedChange, StaleChange
 from ..services.models import (
     Change,
     Client,
     EarlierVisit,
     Entry,
-    Erase,
     Intake,
     PhotoHead,
     Report,
@@ -38,8 +33,9 @@ from ..services.models import (
 )
 from .errors import mapped_errors
 from .measuring import chosen_list, chosen_table
-from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
-from .statements import BEFORE, CLIENT, LOCK, PHOTO, PHOTOS, PUT, VISIT, WORKING
+from .models import ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
+from .photos import SqlPhotos, erase, need_consent, photo_of, photos_of
+from .statements import BEFORE, CLIENT, LOCK, PHOTOS, PUT, VISIT, WORKING
 
 
 def client_of(row: ClientRow) -> Client:
@@ -80,11 +76,6 @@ def head_of(row: ReportRow) -> ReportHead:
     )
 
 
-def photo_of(row: PhotoRow) -> PhotoHead:
-    """The photograph a row holds, without its picture."""
-    return PhotoHead(**{name: getattr(row, name) for name in PHOTO})
-
-
 def _keys(practice_id: UUID, change: Change) -> dict[str, object]:
     return {
         "practice": practice_id,
@@ -95,7 +86,7 @@ def _keys(practice_id: UUID, change: Change) -> dict[str, object]:
     }
 
 
-class SqlRecords:
+class SqlRecords(SqlPhotos):
     """The Records port."""
 
     def __init__(self, engine: Engine) -> None:
@@ -198,7 +189,7 @@ class SqlRecords:
                 client_of(found[1]),
                 [entry_of(row, name) for row, name in db.execute(held)],
                 [head_of(row) for row in db.scalars(versions)],
-                [photo_of(row) for row in db.scalars(_photos(visit_id))],
+                [photo_of(row) for row in db.scalars(photos_of(visit_id))],
             )
 
     def working(self, practice_id: UUID, visit_id: UUID) -> Working:
@@ -261,46 +252,6 @@ class SqlRecords:
             for change in intake.changes:
                 _write(connection, practice_id, change, now)
 
-    def add_photo(
-        self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID, consent: str
-    ) -> PhotoHead:
-        keys = {"practice": practice_id, "visit": photo.visit_id}
-        with self._engine.begin() as connection:
-            if connection.execute(LOCK, keys).first() is None:
-                raise NotFound("There is no such visit.")
-            _need_consent(connection, photo.visit_id, consent, f"look.photo.{photo.id}")
-            columns = [PhotoRow.__table__.c[name] for name in PHOTO]
-            held = connection.execute(select(*columns).where(PhotoRow.id == photo.id)).first()
-            if held is not None:
-                if (held.visit_id, held.sha256) != (photo.visit_id, photo.sha256):
-                    raise AlreadyThere("Another photograph has this id.")
-                return PhotoHead(**held._mapping)
-            connection.execute(insert(PhotoRow).values(**vars(photo), jpeg=jpeg))
-            _raise(connection, photo.visit_id)
-        return photo
-
-    def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
-        with Db(self._reader) as db:
-            row = db.scalar(_photo_in(practice_id, photo_id).options(undefer(PhotoRow.jpeg)))
-            if row is None:
-                raise NotFound("There is no such photograph.")
-            return photo_of(row), row.jpeg
-
-    def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
-        with self._engine.begin() as connection:
-            found = connection.execute(
-                select(PhotoRow.visit_id)
-                .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
-                .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
-            ).first()
-            if found is None:
-                raise NotFound("There is no such photograph.")
-            keys = {"practice": practice_id, "visit": found.visit_id}
-            connection.execute(LOCK, keys)
-            connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
-            _erase(connection, found.visit_id, Erase(starts=(f"look.photo.{photo_id}.",)))
-            _raise(connection, found.visit_id)
-
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         query = (
             select(ReportRow)
@@ -347,7 +298,7 @@ def _write(
         if not same or held is None:
             raise ReusedChange("This change was made before, with other content.")
         return held, found.revision
-    _need_consent(connection, change.visit_id, change.consent, change.path)
+    need_consent(connection, change.visit_id, change.consent, change.path)
     version = held.version if held is not None else 0
     if version != change.expected_version:
         raise StaleChange(
@@ -373,7 +324,7 @@ def _write(
     keys |= {"change": change.id, "now": now}
     revision = connection.execute(PUT, keys).scalar_one()
     if change.erase is not None:
-        _erase(connection, change.visit_id, change.erase, now)
+        erase(connection, change.visit_id, change.erase, now)
     return (
         Entry(
             path=change.path,
@@ -397,54 +348,3 @@ def _earlier(found: Iterable[tuple[str, str, str, float | str | None]]) -> tuple
             )
         visits[visit].values[path] = value
     return tuple(sorted(visits.values(), key=lambda one: one.started_on, reverse=True))
-
-
-def _photos(visit_id: UUID) -> Select[PhotoRow]:
-    query = select(PhotoRow).where(PhotoRow.visit_id == visit_id)
-    return query.order_by(PhotoRow.added_at, PhotoRow.id)
-
-
-def _photo_in(practice_id: UUID, photo_id: UUID) -> Select[PhotoRow]:
-    return (
-        select(PhotoRow)
-        .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
-        .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
-    )
-
-
-def _raise(connection: Connection, visit_id: UUID) -> None:
-    """Count a change that is no entry."""
-    raised = update(VisitRow).where(VisitRow.id == visit_id)
-    connection.execute(raised.values(revision=VisitRow.revision + 1))
-
-
-def _need_consent(connection: Connection, visit_id: UUID, consent: str | None, field: str) -> None:
-    """Raises NeedsConsent where the entry at ``consent`` is not ``yes``."""
-    if consent is None:
-        return
-    given = connection.execute(
-        select(EntryRow.value).where(EntryRow.visit_id == visit_id, EntryRow.path == consent)
-    ).scalar()
-    if given != "yes":
-        raise NeedsConsent(field, consent, NEEDED_FOR[consent])
-
-
-def _erase(
-    connection: Connection, visit_id: UUID, what: Erase, now: datetime | None = None
-) -> None:
-    """Blank values and what was typed, now and ever before; versions go on, so nobody is misled."""
-    for table in (EntryRow, ChangeRow):
-        told = or_(
-            table.path.in_(what.paths),
-            *(table.path.startswith(start, autoescape=True) for start in what.starts),
-        )
-        blank: dict[str, object] = {"value": None, "typed": ""}
-        if table is EntryRow:
-            blank["version"] = EntryRow.version + 1
-            if now is not None:
-                blank["changed_at"] = now
-        connection.execute(
-            update(table).where(table.visit_id == visit_id, table.typed != "", told).values(**blank)
-        )
-    if what.photos:
-        connection.execute(delete(PhotoRow).where(PhotoRow.visit_id == visit_id))

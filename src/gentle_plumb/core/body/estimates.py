@@ -81,9 +81,9 @@ def estimate_from_stature(
 
 
 def estimate_from_others(name: str, factor: Factor, *, insist: bool = False) -> Estimate:
-    """Estimate one dimension from all that is known, where stature is not.
+    """Estimate one dimension from all that is known, where stature is not, or not for sure.
 
-    With stature known the others add nothing in this model; see :mod:`.factor`.
+    With stature known well the others add nothing in this model; see :mod:`.factor`.
 
     Raises
     ------

@@ -16,6 +16,10 @@ from .tables import BRITISH_ADULTS, Table
 
 __all__ = ["Body", "BodyValue", "ValueSource"]
 
+SURE_STATURE_MM = 8.0
+"""A stature less sure than this (read once, self-measured) is helped by whatever else is measured.
+Source: house-correlation."""
+
 ValueSource = Literal["measured", "self_measured", "carried_over", "estimated"]
 
 
@@ -77,7 +81,7 @@ class Body:
         if taken is not None:
             return taken
         stature, insist = self.values.get("stature"), name in self.guessed
-        if stature is not None:
+        if stature is not None and stature.sd_mm <= SURE_STATURE_MM:
             guess = estimate_from_stature(
                 name, stature_mm=stature.mm, sex=self.sex, table=self.table, insist=insist
             )

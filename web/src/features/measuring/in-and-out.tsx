@@ -92,7 +92,7 @@ function In() {
         )}
         {found && found.troubles.length === 0 && !put.isSuccess && (
           <Button look="next" disabled={put.isPending} onClick={() => file && put.mutate(file)}>
-            {fresh ? `Take in ${fresh} readings` : "Nothing new: take in what is said beside them"}
+            {fresh ? `Take in ${readings(fresh)}` : "Nothing new: take in what is said beside them"}
           </Button>
         )}
         {put.isError && (
@@ -101,10 +101,14 @@ function In() {
             <Troubles lines={refused} />
           </Notice>
         )}
-        {put.isSuccess && <Notice>Taken in: {fresh} readings. They are in the visits now.</Notice>}
+        {put.isSuccess && <Notice>Taken in: {readings(fresh)}, in the visits from now on.</Notice>}
       </div>
     </section>
   );
+}
+
+function readings(count: number): string {
+  return `${count} ${count === 1 ? "reading" : "readings"}`;
 }
 
 function Understood({ found }: { found: Schemas["PreviewOut"] }) {

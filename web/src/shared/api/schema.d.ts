@@ -1880,8 +1880,6 @@ export interface components {
             percentile: string | null;
             /** Skipped */
             skipped: string | null;
-            /** Error */
-            error: string | null;
             /** Doubts */
             doubts: components["schemas"]["Doubt"][];
             /** Past */

@@ -1,0 +1,119 @@
+"""Photographs in PostgreSQL, and what a withdrawn consent takes with it."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from uuid import UUID
+
+from sqlalchemy import Connection, Engine, Select, delete, or_, select, update
+from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.orm import Session as Db
+from sqlalchemy.orm import undefer
+
+from ..services.consent import NEEDED_FOR
+from ..services.errors import AlreadyThere, NeedsConsent, NotFound
+from ..services.models import Erase, PhotoHead
+from .models import ChangeRow, EntryRow, PhotoRow, VisitRow
+from .statements import LOCK, PHOTO
+
+
+def photo_of(row: PhotoRow) -> PhotoHead:
+    """The photograph a row holds, without its picture."""
+    return PhotoHead(**{name: getattr(row, name) for name in PHOTO})
+
+
+def photos_of(visit_id: UUID) -> Select[PhotoRow]:
+    """A visit's photographs, in the order they came."""
+    query = select(PhotoRow).where(PhotoRow.visit_id == visit_id)
+    return query.order_by(PhotoRow.added_at, PhotoRow.id)
+
+
+def _photo_in(practice_id: UUID, photo_id: UUID) -> Select[PhotoRow]:
+    return (
+        select(PhotoRow)
+        .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
+        .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
+    )
+
+
+def _raise(connection: Connection, visit_id: UUID) -> None:
+    """Count a change that is no entry."""
+    raised = update(VisitRow).where(VisitRow.id == visit_id)
+    connection.execute(raised.values(revision=VisitRow.revision + 1))
+
+
+def need_consent(connection: Connection, visit_id: UUID, consent: str | None, field: str) -> None:
+    """Raises NeedsConsent where the entry at ``consent`` is not ``yes``."""
+    if consent is None:
+        return
+    given = connection.execute(
+        select(EntryRow.value).where(EntryRow.visit_id == visit_id, EntryRow.path == consent)
+    ).scalar()
+    if given != "yes":
+        raise NeedsConsent(field, consent, NEEDED_FOR[consent])
+
+
+def erase(connection: Connection, visit_id: UUID, what: Erase, now: datetime | None = None) -> None:
+    """Blank values and what was typed, now and ever before; versions go on, so nobody is misled."""
+    for table in (EntryRow, ChangeRow):
+        told = or_(
+            table.path.in_(what.paths),
+            *(table.path.startswith(start, autoescape=True) for start in what.starts),
+        )
+        blank: dict[str, object] = {"value": None, "typed": ""}
+        if table is EntryRow:
+            blank["version"] = EntryRow.version + 1
+            if now is not None:
+                blank["changed_at"] = now
+        connection.execute(
+            update(table).where(table.visit_id == visit_id, table.typed != "", told).values(**blank)
+        )
+    if what.photos:
+        connection.execute(delete(PhotoRow).where(PhotoRow.visit_id == visit_id))
+
+
+class SqlPhotos:
+    """The part of the Records port that is about photographs."""
+
+    _engine: Engine
+    _reader: Engine
+
+    def add_photo(
+        self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID, consent: str
+    ) -> PhotoHead:
+        keys = {"practice": practice_id, "visit": photo.visit_id}
+        with self._engine.begin() as connection:
+            if connection.execute(LOCK, keys).first() is None:
+                raise NotFound("There is no such visit.")
+            need_consent(connection, photo.visit_id, consent, f"look.photo.{photo.id}")
+            columns = [PhotoRow.__table__.c[name] for name in PHOTO]
+            held = connection.execute(select(*columns).where(PhotoRow.id == photo.id)).first()
+            if held is not None:
+                if (held.visit_id, held.sha256) != (photo.visit_id, photo.sha256):
+                    raise AlreadyThere("Another photograph has this id.")
+                return PhotoHead(**held._mapping)
+            connection.execute(insert(PhotoRow).values(**vars(photo), jpeg=jpeg))
+            _raise(connection, photo.visit_id)
+        return photo
+
+    def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
+        with Db(self._reader) as db:
+            row = db.scalar(_photo_in(practice_id, photo_id).options(undefer(PhotoRow.jpeg)))
+            if row is None:
+                raise NotFound("There is no such photograph.")
+            return photo_of(row), row.jpeg
+
+    def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
+        with self._engine.begin() as connection:
+            found = connection.execute(
+                select(PhotoRow.visit_id)
+                .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
+                .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
+            ).first()
+            if found is None:
+                raise NotFound("There is no such photograph.")
+            keys = {"practice": practice_id, "visit": found.visit_id}
+            connection.execute(LOCK, keys)
+            connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
+            erase(connection, found.visit_id, Erase(starts=(f"look.photo.{photo_id}.",)))
+            _raise(connection, found.visit_id)

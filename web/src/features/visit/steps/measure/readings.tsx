@@ -1,0 +1,122 @@
+import { useCallback, useEffect, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { TextEntry, Trouble } from "../../field-row";
+import { useVisitState } from "../../visit-context";
+import { Take, useTaking } from "./taking";
+
+type Measured = Schemas["Measured"];
+export const READINGS = ["first", "second", "third"] as const;
+
+/** The fields for the readings, large; Enter goes on once it is known that nothing is open. */
+export function Readings({
+  one,
+  entry,
+  many,
+  id,
+  onStep,
+}: {
+  one: Measured;
+  entry: Schemas["DimensionOut"];
+  many: boolean;
+  id: string;
+  onStep: (by: number) => void;
+}) {
+  const { fields, cells, worked, readOnly } = useVisitState();
+  const shown = READINGS.slice(0, many ? 3 : 2);
+  const path = useCallback(
+    (reading: string) => `measure.${one.dimension}.${reading}`,
+    [one.dimension],
+  );
+  const firstOpen = shown.find((reading) => !cells.get(path(reading))?.typed) ?? "first";
+  const focus = useCallback(
+    (reading: string) => document.getElementById(`${id}-${reading}`)?.focus(),
+    [id],
+  );
+  const [waiting, setWaiting] = useState<string | null>(null);
+  const take = useTaking(one, entry);
+  // after the last Enter: stay where a third is needed or something is doubtful, else go on
+  const state = waiting ? cells.get(path(waiting))?.state : undefined;
+  useEffect(() => {
+    if (!waiting || !worked || state === "waiting") return;
+    if (state === "refused" || state === "stale") return setWaiting(null);
+    const held = cells.get(path(waiting))?.held;
+    if (held && worked.revision < (cells.get(path(waiting))?.version ?? 0)) return;
+    setWaiting(null);
+    const doubtful = one.doubts.some((doubt) => !doubt.kept);
+    if (one.needs_third) focus("third");
+    else if (!doubtful) onStep(1);
+  }, [waiting, state, worked, cells, one, path, focus, onStep]);
+  const enter = (index: number) => {
+    const reading = shown[index];
+    const after = shown[index + 1];
+    if (after) focus(after);
+    else if (reading) setWaiting(reading);
+  };
+  const keys = (event: React.KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || readOnly) return;
+    const press = (mark: string) =>
+      event.currentTarget
+        .closest("[data-dimension]")
+        ?.querySelector<HTMLElement>(`[data-key=${mark}]`)
+        ?.click();
+    const ways: Record<string, () => void> = {
+      r: take.read,
+      x: () => press("x"),
+      k: () => press("k"),
+      o: () => press("o"),
+      b: () => press("b"),
+    };
+    const moves = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    const way = moves ? () => onStep(moves) : ways[event.key];
+    if (!way) return;
+    event.preventDefault();
+    way();
+  };
+  const other = fields.find((each) => each.id === path("other"));
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the keys are those of the fields inside
+    <div onKeyDown={keys}>
+      <div className="grid grid-cols-2 gap-3">
+        {shown.map((reading, index) => {
+          const field = fields.find((each) => each.id === path(reading));
+          return (
+            field && (
+              <div
+                key={reading}
+                className={reading === "third" ? "col-span-2" : ""}
+                data-field={field.id}
+              >
+                <label htmlFor={`${id}-${reading}`} className="text-sm">
+                  {field.label}
+                </label>
+                <TextEntry
+                  field={field}
+                  id={`${id}-${reading}`}
+                  large
+                  autoFocus={reading === firstOpen && !readOnly}
+                  onEnter={() => enter(index)}
+                />
+              </div>
+            )
+          );
+        })}
+      </div>
+      {shown.map((reading) => (
+        <Trouble key={reading} path={path(reading)} id={`${id}-${reading}`} />
+      ))}
+      {!readOnly && <Take taking={take} />}
+      {other && (
+        <details className="mt-1 text-sm" open={!!cells.get(other.id)?.typed}>
+          <summary className="min-h-8 cursor-pointer content-center text-soft">
+            The other side as well
+          </summary>
+          <div className="flex items-center justify-between gap-3" data-field={other.id}>
+            <label htmlFor={`${id}-other`}>{other.label}</label>
+            <TextEntry field={other} id={`${id}-other`} />
+          </div>
+          <Trouble path={other.id} id={`${id}-other`} />
+        </details>
+      )}
+    </div>
+  );
+}

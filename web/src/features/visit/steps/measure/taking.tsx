@@ -1,0 +1,105 @@
+import { Ruler } from "lucide-react";
+import { useRef, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useInstruments, useTakeReading } from "@/shared/api/measuring";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitState } from "../../visit-context";
+import { READINGS } from "./readings";
+
+type Measured = Schemas["Measured"];
+
+type Taking = {
+  read: () => void;
+  tool: "tape" | "rod";
+  setTool: (tool: "tape" | "rod") => void;
+  pending: boolean;
+  trouble: string | null;
+  warning: string | null;
+};
+
+/** Takes a reading from the instrument into the first open field. */
+export function useTaking(one: Measured, entry: Schemas["DimensionOut"]): Taking {
+  const { visit, cells, keeper, unit } = useVisitState();
+  const [tool, setTool] = useState<"tape" | "rod">(entry.instrument === "rod" ? "rod" : "tape");
+  const taking = useTakeReading(visit.id);
+  const latest = useRef(cells);
+  latest.current = cells;
+  const read = () => {
+    const start = `measure.${one.dimension}`;
+    const names: readonly string[] = one.needs_third ? READINGS : READINGS.slice(0, 2);
+    const open = names.find((name) => !latest.current.get(`${start}.${name}`)?.typed);
+    if (!open || taking.isPending) return;
+    taking.mutate(
+      { tool, dimension: one.dimension },
+      {
+        onSuccess: (answer) => {
+          keeper.type(`${start}.${open}`, answer.typed, unit);
+          if (latest.current.get(`${start}.with`)?.typed !== tool)
+            keeper.type(`${start}.with`, tool, unit);
+        },
+      },
+    );
+  };
+  return {
+    read,
+    tool,
+    setTool,
+    pending: taking.isPending,
+    trouble: taking.error?.message ?? null,
+    warning: taking.data?.warning ?? null,
+  };
+}
+
+export function Take({ taking }: { taking: Taking }) {
+  const instruments = useInstruments();
+  const mine = instruments.data?.find((one) => one.id === taking.tool);
+  return (
+    <div className="mt-2">
+      <div className="flex items-center gap-2">
+        <Button
+          className="flex-1 px-2! text-sm whitespace-nowrap"
+          onClick={taking.read}
+          disabled={taking.pending}
+          aria-keyshortcuts="r"
+        >
+          <Ruler size={18} aria-hidden="true" />
+          {taking.pending ? "Reading …" : "Take reading"}
+        </Button>
+        <select
+          aria-label="From"
+          value={taking.tool}
+          onChange={(event) => taking.setTool(event.target.value === "rod" ? "rod" : "tape")}
+          className="min-h-11 w-[76px] rounded-[3px] border border-ink/40 bg-ground px-1 text-sm"
+        >
+          <option value="tape">tape</option>
+          <option value="rod">height rod</option>
+        </select>
+        {mine?.unit && (
+          <select
+            aria-label={`The ${taking.tool}'s unit`}
+            value={mine.unit}
+            onChange={(event) =>
+              instruments.setUnit(taking.tool, event.target.value as "cm" | "mm" | "in")
+            }
+            className="figures min-h-11 rounded-[3px] border border-ink/40 bg-ground px-1 text-sm"
+          >
+            <option>cm</option>
+            <option>mm</option>
+            <option>in</option>
+          </select>
+        )}
+      </div>
+      <div aria-live="polite">
+        {taking.trouble && (
+          <Notice role="alert" className="mt-1 text-sm">
+            {taking.trouble}
+          </Notice>
+        )}
+        {!taking.trouble && (taking.warning ?? mine?.trouble) && (
+          <p className="mt-1 text-sm">{taking.warning ?? mine?.trouble}</p>
+        )}
+      </div>
+    </div>
+  );
+}
