@@ -131,6 +131,8 @@ def test_every_arrow_of_every_body_stays_on_the_sheet(name, body):
     scene = draw_scene(Case(body=body), fit(Case(body=body)),
                        SceneRequest(layer="measuring", tape=name, width=640, height=600))  # fmt: skip
     for mark in scene.marks:
+        if mark.role == "measure-landmark":
+            assert 0 <= mark.x <= 640 - 6 * len(mark.text)
         if mark.role in ("measure-arrow", "measure-end", "figure-line") and mark.d:
             left, top, right, bottom = spread(mark)
             assert left >= -1

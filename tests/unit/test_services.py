@@ -440,6 +440,10 @@ def test_a_file_that_says_otherwise_is_refused_whole_and_nothing_is_written(worl
         (raw.replace("1612,161.2 cm", "1622,162.2 cm") + extra, "here it is “161.2 cm” already"),
         (raw + extra.replace("175,17.5 cm", "1750,175 cm"), "outside 100 to 270 mm"),
         (raw + extra.replace("Odile", "Somebody"), "differs from line 2"),
+        (
+            raw + extra.replace("175,17.5", "1750,175") + "\r\n" + extra.replace("2026", "x"),
+            "outside 100",
+        ),
     ):
         preview = world.exchange.look(world.office.owner, changed.encode())
         assert any(reason in why for _, _, why in preview.troubles), preview.troubles

@@ -137,15 +137,21 @@ def _photograph(typist: _Typist, photos: PhotoService, member: Member, index: in
         typist.type(f"{start}.{name}", typed)
 
 
-def _measured_before(client: DemoClient, member: Member, client_id: UUID, records: Records,
-                     day: datetime, off: Mapping[str, float]) -> None:  # fmt: skip
-    """An earlier visit at which the body was measured."""
+def _measured_before(
+    client: DemoClient, member: Member, practice: Practice, client_id: UUID, records: Records,
+    day: datetime, off: Mapping[str, float],
+) -> None:  # fmt: skip
+    """An earlier visit at which the body was measured, signed and done with."""
     visits = VisitService(records, lambda: day)
     typist = _Typist(visits, member, visits.start(member, client_id).id)
     then = replace(client, off={name: client.off.get(name, 0.0) + off.get(name, 0.0)
                                 for name in {*client.off, *off}})  # fmt: skip
-    for path, typed in {**body_readings(then), "measure.posture": "as_they_work"}.items():
+    said = {"measure.posture": "as_they_work", "ask.warning": "none",
+            "report.follow_up": (day + timedelta(days=28)).date().isoformat()}  # fmt: skip
+    for path, typed in {**body_readings(then), **said}.items():
         typist.type(path, typed)
+    reports = ReportService(records, visits, TypstPress(), lambda: day)
+    reports.sign(member, practice, typist.visit_id, "cm")
 
 
 def _visit(
@@ -156,7 +162,9 @@ def _visit(
     visits = VisitService(records, then)
     made = visits.add_client(member, name=client.name, sex=client.sex, work=client.work)
     for days, off in client.before:
-        _measured_before(client, member, made.id, records, now - timedelta(days=days), off)
+        _measured_before(
+            client, member, practice, made.id, records, now - timedelta(days=days), off
+        )
     typist = _Typist(visits, member, visits.start(member, made.id).id)
     typed = dict(client.entries)
     if client.workstation:

@@ -231,7 +231,11 @@ Trouble = tuple[str, str, str]
 
 @dataclass(kw_only=True)
 class FileRead:
-    """What a file says: sheets, what is wrong with it, and what was not understood."""
+    """What a file says: sheets, what is wrong with it, and what was not understood.
+
+    Sheets hold what could be read even where something is wrong, so that all of a file is looked
+    at in one go; nothing of it may be written then.
+    """
 
     sheets: list[Sheet] = field(default_factory=list)
     troubles: list[Trouble] = field(default_factory=list)

@@ -108,7 +108,7 @@ INKS: dict[str, Ink] = {
     "measure-head-open": Ink(),
     "measure-landmark": Ink(fill="ink", size=13, halo=True),
     "measure-value": Ink(fill="ink", size=22, weight=600, figures=True, halo=True),
-    "spread-wedge": Ink(fill="blue", opacity=0.28),
+    "spread-wedge": Ink(fill="blue", opacity=0.45),
     "spread-bar": Ink(stroke="blue", width=5, opacity=0.28),
     "history-line": Ink(stroke="ink", width=1.2),
     "history-dot": Ink(fill="ink", stroke="ink", width=1.2),

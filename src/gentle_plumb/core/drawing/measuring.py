@@ -16,6 +16,8 @@ from .pose import Pose, drawable, seated_pose, standing_pose
 from .tape import side_ends
 from .turned import Turned, turned
 
+LETTER_PX, LINE_PX = 6.7, 18.0
+"""What a letter of a landmark's name takes across at the most, and a line of it; px."""
 MARGIN_PX = 34.0
 HEAD_PX = 11.0
 EXTENSION_PX = 22.0
@@ -86,7 +88,7 @@ def draw_measuring(
         middle = sheet.at(pose.shoulder)[0] - 40
     start, end = sheet.at(ends[0]), sheet.at(ends[1])
     text = format_length(body.mm(name), unit, with_unit=True) if known else ""
-    marks += _arrow(entry, start, end, known=known, text=text, middle=middle)
+    marks += _arrow(entry, start, end, known=known, text=text, middle=middle, width=width)
     marks.append(Mark(kind="text", role="caption", x=16, y=height - 12, text=words))
     return Scene(width=width, height=height, px_per_mm=sheet.scale, marks=tuple(marks))
 
@@ -133,7 +135,7 @@ def _turned_marks(seen: Turned, entry: Dimension, width: float, height: float,
 
 
 def _arrow(entry: Dimension, start: Point, end: Point, *, known: bool, text: str,
-           middle: float) -> list[Mark]:  # fmt: skip
+           middle: float, width: float) -> list[Mark]:  # fmt: skip
     """The place of the dimension, its landmarks by name, and the arrow over it."""
     angle = atan2(end[1] - start[1], end[0] - start[0])
     across = (-sin(angle) * EXTENSION_PX, cos(angle) * EXTENSION_PX)
@@ -156,7 +158,7 @@ def _arrow(entry: Dimension, start: Point, end: Point, *, known: bool, text: str
                           f"L{number(b[0])} {number(b[1])}"))  # fmt: skip
     upright = abs(sin(angle)) > 0.7
     right = start[0] >= middle - 1
-    marks += _words(entry, start, end, upright=upright, right=right)
+    marks += _words(entry, start, end, upright=upright, right=right, width=width)
     if text:
         x, y = (start[0] + end[0]) / 2, (start[1] + end[1]) / 2
         near = hypot(end[0] - start[0], end[1] - start[1]) < 60
@@ -168,21 +170,30 @@ def _arrow(entry: Dimension, start: Point, end: Point, *, known: bool, text: str
     return marks
 
 
-def _words(entry: Dimension, start: Point, end: Point, *, upright: bool, right: bool) -> list[Mark]:
-    """The landmarks' names beside the ends, away from the figure; for a breadth outwards."""
-    marks = []
+def _words(entry: Dimension, start: Point, end: Point, *, upright: bool, right: bool,
+           width: float) -> list[Mark]:  # fmt: skip
+    """The landmarks' names beside the ends, away from the figure; for a breadth outwards.
+
+    A name that would leave the sheet is moved in; one that would then meet the other goes lower.
+    """
+    marks: list[Mark] = []
+    taken: list[tuple[float, float, float]] = []
     for point, words, first in ((start, entry.start, True), (end, entry.end, False)):
+        long = LETTER_PX * len(words)
         if upright:
-            x = point[0] + (EXTENSION_PX + 8) * (1 if right else -1)
-            down = point[1] >= max(start[1], end[1])
-            y, anchor = point[1] + (16 if down else -8), "start" if right else "end"
+            left = point[0] + EXTENSION_PX + 8 if right else point[0] - EXTENSION_PX - 8 - long
+            y = point[1] + (16 if point[1] >= max(start[1], end[1]) else -8)
         else:
-            x, y = point[0], point[1] + EXTENSION_PX + 18
-            anchor = "end" if first and entry.view != "side" else "start"
-            if entry.view == "side":
-                y, anchor = point[1] + EXTENSION_PX + (18 if first else 36), "middle"
-        marks.append(Mark(kind="text", role="measure-landmark", x=x, y=y, text=words,
-                          anchor=anchor, part=entry.id))  # type: ignore[arg-type]  # fmt: skip
+            outwards = point[0] - long if first else point[0]
+            left = point[0] - long / 2 if entry.view == "side" else outwards
+            y = point[1] + EXTENSION_PX + 18
+        left = max(6.0, min(left, width - 6.0 - long))
+        while any(abs(y - other) < LINE_PX and left < high and low < left + long
+                  for low, high, other in taken):  # fmt: skip
+            y += LINE_PX
+        taken.append((left, left + long, y))
+        marks.append(Mark(kind="text", role="measure-landmark", x=left, y=y, text=words,
+                          part=entry.id))  # fmt: skip
     return marks
 
 

@@ -99,6 +99,7 @@ def read_csv(raw: bytes) -> Read:
     sample = text.split("\n", 1)[0]
     mark = ";" if sample.count(";") > sample.count(",") else ","
     lines = csv.DictReader(io.StringIO(text), delimiter=mark, strict=True)
+    sheets: dict[tuple[str, ...], Sheet] = {}
     try:
         columns = tuple(lines.fieldnames or ())
         by_reading = "dimension" in columns
@@ -111,7 +112,6 @@ def read_csv(raw: bytes) -> Read:
             return read
         read.left_out += [("1", name, "a column this program does not know")
                           for name in columns if name not in known]  # fmt: skip
-        sheets: dict[tuple[str, ...], Sheet] = {}
         for line in lines:
             number = str(lines.line_num)
             if lines.line_num > MOST_LINES:
@@ -130,7 +130,7 @@ def read_csv(raw: bytes) -> Read:
                 _client(sheet, cells, number)
     except csv.Error as error:
         read.troubles.append((str(lines.line_num), "", f"not readable as CSV: {error}"))
-    read.sheets = list(sheets.values()) if not read.troubles else []
+    read.sheets = list(sheets.values())
     return read
 
 

@@ -146,7 +146,7 @@ def read_fhir(raw: bytes) -> Read:
             read.left_out.append((place, kind, "not a Patient or an Observation"))
             continue
         _take(read, sheets, patients, one.resource, place)
-    read.sheets = list(sheets.values()) if not read.troubles else []
+    read.sheets = list(sheets.values())
     return read
 
 

@@ -121,6 +121,4 @@ def read_json(raw: bytes) -> Read:
                   visit_id=one.visit_id, on=one.visit_on, entries=entries, place=place,
                   places=dict.fromkeys(entries, place))
         )  # fmt: skip
-    if read.troubles:
-        read.sheets = []
     return read

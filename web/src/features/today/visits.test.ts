@@ -31,6 +31,19 @@ test("visits by what they wait for; a follow-up counts within two weeks and once
   ]);
 });
 
+test("a follow-up is no longer due once the client has come again", () => {
+  const first = {
+    ...line("Mirela", "signed", "2026-07-28"),
+    client_id: "m",
+    started_on: "2026-06-30",
+  };
+  const again = { ...line("Mirela", "new", null), client_id: "m", started_on: "2026-11-25" };
+  const titles = (lines: (typeof first | typeof again)[]) =>
+    groupVisits(lines, NOW).map((group) => group.title);
+  expect(titles([first])).toEqual(["Follow-up due"]);
+  expect(titles([again, first])).toEqual(["To be finished", "Signed"]);
+});
+
 test("dates name the year only where it is another one", () => {
   expect(shortDate("2026-11-05", NOW)).toBe("5 Nov");
   expect(shortDate("2025-11-05", NOW)).toBe("5 Nov 2025");

@@ -19,8 +19,15 @@ export function shortDate(iso: string, today = new Date()): string {
 /** Visits by what they wait for. */
 export function groupVisits(lines: readonly Line[], today = new Date()) {
   const soon = new Date(today.getTime() + 14 * 86_400_000).toISOString().slice(0, 10);
+  // a client who has come since has been followed up
+  const cameSince = (line: Line) =>
+    lines.some((one) => one.client_id === line.client_id && one.started_on > line.started_on);
   const due = lines.filter(
-    (line) => line.follow_up !== null && line.follow_up <= soon && line.state === "signed",
+    (line) =>
+      line.follow_up !== null &&
+      line.follow_up <= soon &&
+      line.state === "signed" &&
+      !cameSince(line),
   );
   const open = lines
     .filter((line) => line.state !== "signed")
