@@ -136,6 +136,10 @@ def test_a_later_visit_carries_over_and_shows_where_from(desk: Page, program):
     expect(desk.get_by_role("figure", name=re.compile("Visit by visit"))).to_be_visible()
     row = desk.get_by_role("button", name=re.compile("^Lower leg .*↶"))
     expect(row).to_be_visible()
+    desk.get_by_label("Second reading").fill("42.2")  # taken today: the old one is no reading
+    expect(desk.get_by_text("one reading")).to_be_visible()
+    expect(desk.get_by_label("First reading")).to_have_value("")
+    expect(desk.get_by_text(re.compile("Carried over from"))).to_be_hidden()
 
 
 def test_own_lists_are_chosen_in_the_step(desk: Page, program):

@@ -1,6 +1,7 @@
 """Use cases on the ports in memory: quick, and apart from SQL and HTTP."""
 
 import json
+from dataclasses import replace
 from uuid import uuid4
 
 import pytest
@@ -18,14 +19,18 @@ from gentle_plumb.services.errors import (
     BadFile,
     LockedOut,
     NeedsConsent,
+    NoAnswer,
     NotAllowed,
+    NotFound,
     NotReady,
     NotSignedIn,
     Withheld,
 )
 from gentle_plumb.services.exchange import ExchangeService
+from gentle_plumb.services.instruments import InstrumentService
 from gentle_plumb.services.measuring import MeasuringService
-from gentle_plumb.services.reports import ReportService
+from gentle_plumb.services.models import InstrumentReading, InstrumentState
+from gentle_plumb.services.reports import ReportService, for_workplace
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
 
@@ -464,3 +469,123 @@ def test_every_format_ships_and_names_its_file(world):
         assert raw
         assert "/" in media
         assert "." in name
+
+
+def sheet_file(*sheets):
+    usual = {"client": "Tove", "visit_on": "2026-10-02"}
+    whole = [{**usual, "dimensions": {"stature": {"first": "169 cm"}}, **one} for one in sheets]
+    return json.dumps(
+        {"format": "gentle-plumb.measurements", "version": 1, "sheets": whole}
+    ).encode()
+
+
+def troubles(world, *sheets):
+    found = world.exchange.look(world.office.owner, sheet_file(*sheets))
+    return [(place, field) for place, field, _ in found.troubles]
+
+
+def test_whom_a_file_means_is_never_guessed(world):
+    client, visit = measured_visit(world, "Tove", stature=("169", "169"))
+    named = world.exchange.look(world.office.owner, sheet_file({"visit_on": "2026-11-25"}))
+    assert [(one.client_known, one.visit_known, one.new) for one in named.understood] == [
+        (True, True, 0)
+    ]
+    measured_visit(world, "Tove", stature=("170", "170"))
+    assert troubles(world, {}) == [("sheet 1", "client")]  # two of that name
+    assert troubles(world, {"client_id": str(client.id)}) == []
+    assert troubles(world, {"client_id": str(client.id), "client": "Bo"}) == [("sheet 1", "client")]
+    theirs = {"client_id": "elsewhere", "visit_id": str(visit), "client": "Ann"}
+    assert ("sheet 1", "visit_id") in troubles(world, theirs)
+    moved = {"client_id": str(client.id), "visit_id": str(visit), "visit_on": "2026-01-01"}
+    assert troubles(world, moved) == [("sheet 1", "visit_on")]
+
+
+def test_a_file_can_not_say_a_thing_twice_or_in_signs_nobody_sees(world):
+    assert troubles(world, {}, {}) == [("sheet 2", "stature.first")]
+    assert troubles(world, {"client": "To\u0007ve"}) == [("sheet 1", "client")]
+    assert troubles(world, {"dimensions": {"stature": {"taken_on": "2026-10-02"}}}) == []
+    odd = {"dimensions": {"hand_length": {"skip": "lunch"}}}
+    assert troubles(world, odd) == [("sheet 1", "hand_length.skip")]
+
+
+def test_several_visits_of_one_new_client_become_one_client(world):
+    world.exchange.take_in(
+        world.office.owner, sheet_file({}, {"visit_on": "2026-11-02"}, {"client": "Bo"})
+    )
+    names = [
+        (line.client.name, line.visit.started_on.month)
+        for line in world.visits.visits(world.office.owner)
+    ]
+    assert sorted(names) == [("Bo", 10), ("Tove", 10), ("Tove", 11)]
+    assert [one.name for one in world.visits.clients(world.office.owner)] == ["Bo", "Tove"]
+
+
+class FakeInstrument:
+    """Answers, or says why not."""
+
+    def __init__(self, trouble=None):
+        self.trouble, self.asked = trouble, []
+
+    def state(self):
+        if self.trouble:
+            raise NoAnswer(self.trouble)
+        return InstrumentState(id="tape", name="tape", unit="cm", battery=80)
+
+    def set_unit(self, unit):
+        return replace(self.state(), unit=unit)
+
+    def read(self, *, subject, dimension):
+        self.asked.append((subject, dimension))
+        return InstrumentReading(amount="46.2", unit="cm")
+
+
+def test_an_instrument_learns_neither_name_nor_number(world):
+    tape, rod = FakeInstrument(), FakeInstrument("The height rod does not answer.")
+    service = InstrumentService(world.records, {"tape": tape, "rod": rod})
+    client, visit = measured_visit(world)
+    owner = world.office.owner
+    assert [(one.id, one.trouble) for one in service.found(owner)] == [
+        ("tape", None), ("rod", "The height rod does not answer.")
+    ]  # fmt: skip
+    assert service.read(owner, visit, "tape", "stature").typed == "46.2 cm"
+    subject, dimension = tape.asked[0]
+    assert dimension == "stature"
+    assert client.name not in subject
+    assert str(client.id)[:8] not in subject
+    assert service.set_unit(owner, "tape", "in").unit == "in"
+    with pytest.raises(NotFound):
+        service.read(owner, visit, "laser", "stature")
+    with pytest.raises(FieldError):
+        service.read(owner, visit, "tape", "wingspan")
+    with pytest.raises(NotAllowed):
+        service.read(world.office.reader, visit, "tape", "stature")
+
+
+def test_the_report_says_what_was_measured_and_where_it_is_from(world, clock):
+    client, _ = measured_visit(world, knee_height=("50.0", "50.2"))
+    visit = later_visit(world, clock, client, 100)
+    for path, typed in (
+        ("stature.first", "161"), ("stature.origin", "self_measured"), ("knee_height.first", "50.1"),
+        ("knee_height.origin", "carried_over"), ("knee_height.taken_on", "2026-11-25"),
+        ("hand_length.first", "17.4"), ("hand_length.second", "17.6"), ("foot_length.skip", "clothing"),
+    ):  # fmt: skip
+        world.type(visit, f"measure.{path}", typed)
+    draft, _ = world.reports.draft(world.office.owner, world.office.practice, visit, "cm")
+    said = {line["label"]: (line["value"], line["how"]) for line in draft["body"]}
+    assert said == {
+        "Stature": ("161.0 cm", "Self-measured"), "Hand length": ("17.5 cm", "mean of two"),
+        "Knee height": ("50.1 cm", "Carried over from 25 November 2026, 3 months old"),
+        "Foot length": ("", "left out: clothing is in the way"),
+    }  # fmt: skip
+    assert for_workplace(draft)["body"] == []
+
+
+def test_an_unsure_stature_is_helped_by_the_rest(world):
+    _, visit = measured_visit(world, stature=("161",), elbow_height_standing=("109", "109"))
+    alone = view_of(world, visit, "popliteal_height")
+    assert alone.basis.startswith("from ")
+    assert "elbow, standing" in alone.basis
+    world.type(visit, "measure.stature.second", "161")
+    sure = view_of(world, visit, "popliteal_height")
+    assert sure.basis == "from stature"
+    assert float(alone.estimate) > float(sure.estimate) == 40

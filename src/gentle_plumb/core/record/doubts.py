@@ -15,8 +15,8 @@ from ..units import MM_PER, LengthUnit, format_length
 from .fields import READINGS
 from .to_body import Entries, heel_of, number_at, other_sides, resolved_of
 
-KEPT_WITHIN_MM = 0.5
-"""A reason for keeping a value holds for as long as it stays that value, mm. Source: house-repeat."""
+KEPT_WITHIN_MM = 0.6
+"""A reason for keeping a value holds for as long as it is shown as that value, mm. Source: house-repeat."""
 SAME_SHARE = 0.02
 """Two readings speak of a slip of unit where their ratio comes this near to it. Source: house-doubt."""
 

@@ -40,14 +40,16 @@ export function MeasurePanel() {
   }, [chosen, name]);
   const places = list.some((one) => one.dimension === name) ? list : all;
   const at = places.findIndex((one) => one.dimension === name);
-  const next = places[at + 1];
+  // after the last one: what is still open of the list, before it is on to the next step
+  const stillOpen = list.find((one) => !one.done && one.dimension !== name);
+  const next = places[at + 1] ?? stillOpen;
   const step = useCallback(
     (by: number) => {
-      const to = places[at + by];
+      const to = by > 0 ? next : places[at - 1];
       if (to) setChosen(to.dimension);
       else if (by > 0) go("work");
     },
-    [places, at, go],
+    [places, at, next, go],
   );
   const typedByDevice = useCallback(
     (text: string) => {

@@ -21,7 +21,7 @@ export function Readings({
   id: string;
   onStep: (by: number) => void;
 }) {
-  const { fields, cells, worked, readOnly } = useVisitState();
+  const { fields, cells, worked, readOnly, keeper, unit } = useVisitState();
   const shown = READINGS.slice(0, many ? 3 : 2);
   const path = useCallback(
     (reading: string) => `measure.${one.dimension}.${reading}`,
@@ -32,25 +32,33 @@ export function Readings({
     (reading: string) => document.getElementById(`${id}-${reading}`)?.focus(),
     [id],
   );
-  const [waiting, setWaiting] = useState<string | null>(null);
-  const take = useTaking(one, entry);
+  const [waiting, setWaiting] = useState<{ path: string; since: number } | null>(null);
   // after the last Enter: stay where a third is needed or something is doubtful, else go on
-  const state = waiting ? cells.get(path(waiting))?.state : undefined;
+  const state = waiting ? cells.get(waiting.path)?.state : undefined;
   useEffect(() => {
     if (!waiting || !worked || state === "waiting") return;
     if (state === "refused" || state === "stale") return setWaiting(null);
-    const held = cells.get(path(waiting))?.held;
-    if (held && worked.revision < (cells.get(path(waiting))?.version ?? 0)) return;
+    if (worked.revision <= waiting.since) return; // worked out before the reading was in
     setWaiting(null);
     const doubtful = one.doubts.some((doubt) => !doubt.kept);
     if (one.needs_third) focus("third");
     else if (!doubtful) onStep(1);
-  }, [waiting, state, worked, cells, one, path, focus, onStep]);
+  }, [waiting, state, worked, one, focus, onStep]);
+  // a reading of today's takes the place of a carried-over value, it is not averaged with it
+  const measuredHere = (typedInto?: HTMLElement) => {
+    if (one.origin !== "carried_over") return;
+    for (const what of ["origin", "taken_on", "taken_by"]) keeper.type(path(what), "", unit);
+    if (typedInto?.id !== `${id}-first`) keeper.type(path("first"), "", unit);
+  };
+  const take = useTaking(one, entry, () => measuredHere());
   const enter = (index: number) => {
     const reading = shown[index];
     const after = shown[index + 1];
     if (after) focus(after);
-    else if (reading) setWaiting(reading);
+    else if (reading) {
+      const changed = keeper.cell(path(reading)).state === "waiting";
+      setWaiting({ path: path(reading), since: changed ? (worked?.revision ?? 0) : -1 });
+    }
   };
   const keys = (event: React.KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || readOnly) return;
@@ -68,14 +76,15 @@ export function Readings({
     };
     const moves = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     const way = moves ? () => onStep(moves) : ways[event.key];
-    if (!way) return;
+    const { value } = event.target as HTMLInputElement;
+    if (!way || (!moves && /[a-z]$/i.test(value))) return; // "1 foot": a unit is being typed
     event.preventDefault();
     way();
   };
   const other = fields.find((each) => each.id === path("other"));
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the keys are those of the fields inside
-    <div onKeyDown={keys}>
+    <div onKeyDown={keys} onInput={(event) => measuredHere(event.target as HTMLElement)}>
       <div className="grid grid-cols-2 gap-3">
         {shown.map((reading, index) => {
           const field = fields.find((each) => each.id === path(reading));

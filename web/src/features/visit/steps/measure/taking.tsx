@@ -19,7 +19,11 @@ type Taking = {
 };
 
 /** Takes a reading from the instrument into the first open field. */
-export function useTaking(one: Measured, entry: Schemas["DimensionOut"]): Taking {
+export function useTaking(
+  one: Measured,
+  entry: Schemas["DimensionOut"],
+  onReading: () => void,
+): Taking {
   const { visit, cells, keeper, unit } = useVisitState();
   const [tool, setTool] = useState<"tape" | "rod">(entry.instrument === "rod" ? "rod" : "tape");
   const taking = useTakeReading(visit.id);
@@ -28,12 +32,16 @@ export function useTaking(one: Measured, entry: Schemas["DimensionOut"]): Taking
   const read = () => {
     const start = `measure.${one.dimension}`;
     const names: readonly string[] = one.needs_third ? READINGS : READINGS.slice(0, 2);
-    const open = names.find((name) => !latest.current.get(`${start}.${name}`)?.typed);
+    const carried = one.origin === "carried_over";
+    const open = carried
+      ? "first"
+      : names.find((name) => !latest.current.get(`${start}.${name}`)?.typed);
     if (!open || taking.isPending) return;
     taking.mutate(
       { tool, dimension: one.dimension },
       {
         onSuccess: (answer) => {
+          onReading();
           keeper.type(`${start}.${open}`, answer.typed, unit);
           if (latest.current.get(`${start}.with`)?.typed !== tool)
             keeper.type(`${start}.with`, tool, unit);
