@@ -19,10 +19,9 @@ ARGS = ["--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
         "--font-render-hinting=none"]  # fmt: skip
 VISITS = {
     "ask": ("Elif", "ask"), "body": ("Bram", "ask"), "look": ("Hugo", "look"),
-    "watch": ("Bram", "look"), "photographs": ("Odile", "look"), "measure": ("Yara", "measure"),
+    "watch": ("Bram", "look"), "photographs": ("Odile", "look"), "measure": ("Hugo", "measure"),
     "work-out": ("Odile", "work"), "findings": ("Bram", "work"), "set": ("Bram", "set"),
     "pace": ("Odile", "pace"), "report": ("Odile", "report"), "night": ("Nadia", "work"),
-    "tablet": ("Ivo", "look"),
 }
 PARTS = {"ask": "Signs", "body": "Discomfort", "watch": "Watch", "photographs": "Photos",
          "findings": "Findings"}  # fmt: skip
@@ -38,14 +37,12 @@ def sign_in(page: Page) -> dict[str, str]:
     page.get_by_role("button", name="Sign in").click()
     page.get_by_role("heading", name="Today").wait_for()
     lines = page.request.get(f"{ADDRESS}/api/visits").json()
-    return {line["client"].split()[0]: line["id"] for line in lines}
+    return {line["client"].split()[0]: line["id"] for line in reversed(lines)}
 
 
 def visit_pictures(page: Page, visits: dict[str, str]) -> None:
     """One picture of each step."""
     for name, (client, step) in VISITS.items():
-        if name == "tablet":
-            page.set_viewport_size({"width": 1024, "height": 768})
         page.goto(f"{ADDRESS}/visits/{visits[client]}/{step}")
         page.get_by_test_id("elevation").wait_for()
         if name in PARTS:
@@ -55,7 +52,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         if name == "findings":
             page.get_by_role("button", name="Elbow away from the side").click()
         if name == "measure":
-            page.get_by_role("button", name="Eye, seated").click()
+            page.get_by_role("button", name="Forearm and hand").click()
         if name == "night":
             page.get_by_role("button", name="Night").click()
             page.get_by_role("button", name="Surface").first.click()
@@ -78,9 +75,11 @@ def main() -> None:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         visits = sign_in(page)
-        for name in ("today", "clients", "shelf", "people"):
+        for name in ("today", "clients", "shelf", "measuring", "people"):
             page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
             page.get_by_role("heading", name=name.title()).wait_for()
+            if name == "measuring":
+                page.get_by_role("tab", name="Repeats").click()
             page.wait_for_timeout(400)
             page.screenshot(path=HERE / f"{name}.png")
         visit_pictures(page, visits)

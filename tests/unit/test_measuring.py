@@ -111,6 +111,20 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
     assert "same digits" in doubts(said, body(said), "cm")[0].text
 
 
+@pytest.mark.parametrize(("changed", "text"), [
+    ({"elbow_height_standing": 1320, "shoulder_height_standing": 1310},
+     "Elbow, standing 132.0 cm can't be above shoulder, standing. One of them is off."),
+    ({"knee_height": 565}, "Knee height 56.5 cm is usually 60 to 160 mm more than lower leg; here it is not."),
+    ({"shoulder_elbow_length": 380}, "Shoulder, seated 55.5 cm less elbow, seated comes to the length of "
+     "the upper arm, within 15 %; here it does not."),
+    ({"hand_length": 158}, "Forearm and hand 43.0 cm is 2.1 to 2.7 times the hand length; here it is not."),
+])  # fmt: skip
+def test_relations_are_said_with_the_names_of_what_does_not_agree(changed, text):
+    values = {name: value.mm for name, value in mean_body(**changed).values.items()}
+    said = {path: mm for name, mm in values.items() for path, mm in pair(name, mm, mm).items()}
+    assert any(one.text.startswith(text) for one in doubts(said, body(said), "cm"))
+
+
 def test_a_reason_keeps_a_value_for_as_long_as_it_is_that_value():
     said = SHEET | pair("elbow_height_sitting", 350, 352, kept="Long trunk", kept_at=351)
     assert [one.kept for one in doubts(said, body(said), "cm")] == ["Long trunk"]

@@ -370,6 +370,7 @@ class WorkedOut(BaseModel):
     cares: list[CareView]
     display: str | None
     measured: list[Measured]
+    doubtful: list[str]
     again: list[AgainView]
     needed: list[str]
     table_name: str
@@ -400,7 +401,7 @@ class WorkedOut(BaseModel):
             ],
             strain=workup.strain, photos=workup.photos,
             signs=workup.signs, cares=workup.cares, display=workup.display,
-            measured=workup.measured, again=workup.again, needed=list(workup.needed),
+            measured=workup.measured, doubtful=workup.doubtful, again=workup.again, needed=list(workup.needed),
             table_name=workup.table[0], table_origin=workup.table[1], rhythms=workup.rhythms,
             joints=workup.joints, notes=list(result.notes),
             standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,

@@ -187,15 +187,23 @@ def _estimate(body: Body, name: str, unit: LengthUnit) -> tuple[str | None, str 
     return (format_length(value.mm, unit), format_length(2 * value.sd_mm, unit), f"from {basis}")
 
 
+def visit_doubts(
+    working: Working, body: Body, unit: LengthUnit, measuring: Measuring
+) -> list[Doubt]:  # fmt: skip
+    """Every doubt about a visit's dimensions, in words."""
+    bodies = _past_bodies(working.earlier, working, measuring)
+    return doubts(working.values, body, unit, _earlier(bodies))
+
+
 def measured_views(
     working: Working, body: Body, listed: Sequence[str], unit: LengthUnit, measuring: Measuring,
-    history: str | None = None,
+    asked_of: Sequence[Doubt], history: str | None = None,
 ) -> list[Measured]:  # fmt: skip
     """Every dimension of the catalogue, in the order of measuring; ``history`` names the plotted one."""
     values, today = working.values, working.visit.started_on
     bodies = _past_bodies(working.earlier, working, measuring)
     asked: dict[str, list[Doubt]] = {}
-    for doubt in doubts(values, body, unit, _earlier(bodies)):
+    for doubt in asked_of:
         asked.setdefault(doubt.dimension, []).append(doubt)
     views = []
     for name, entry in DIMENSIONS.items():

@@ -133,7 +133,7 @@ class ReportService:
             "body": [_body_line(one, unit) for one in workup.measured if one.value or one.skipped],
             "joints": [asdict(joint) for joint in workup.joints],
             "standing": workup.why_not_standing,
-            "notes": list(workup.result.notes),
+            "notes": [*workup.result.notes, *_in_doubt(workup)],
             "estimated": sorted({name for row in workup.rows for name in row.estimated}),
             "scene": asdict(self._visits.scene(workup, figure)),
             "scene_shows": after,
@@ -216,6 +216,13 @@ class ReportService:
             return report, pdf
         now = self._records.working(member.practice_id, report.visit_id).values
         return report, self._press.print(self._copy(report.content, copy, now))
+
+
+def _in_doubt(workup: Workup) -> list[str]:
+    """What was asked about a measurement and not answered: said, not hidden."""
+    if not workup.doubtful:
+        return []
+    return [f"In doubt and not settled: {', '.join(workup.doubtful).lower()}."]
 
 
 def _body_line(one: Measured, unit: LengthUnit) -> dict[str, str]:

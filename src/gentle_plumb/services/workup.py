@@ -36,7 +36,15 @@ from ..core.record import (
 from ..core.record.texts import TEXTS
 from ..core.units import LengthUnit, format_difference, format_length
 from ..core.workstation import Settings
-from .measured import AgainView, Measured, again_views, listed_of, measured_views, measuring_of
+from .measured import (
+    AgainView,
+    Measured,
+    again_views,
+    listed_of,
+    measured_views,
+    measuring_of,
+    visit_doubts,
+)
 from .models import Working
 from .photo_views import PhotoView, degrees_text, photo_view
 
@@ -128,6 +136,7 @@ class Workup:
     felt: list[str]
     display: str | None
     measured: list[Measured]
+    doubtful: list[str]
     again: list[AgainView]
     needed: tuple[str, ...]
     table: tuple[str, str]
@@ -291,6 +300,7 @@ def work_up(
     case = case_from(values, sex=opened.client.sex, measuring=measuring)
     needed = dimensions_needed(case)
     listed = listed_of(opened, needed)
+    asked_of = visit_doubts(opened, case.body, unit, measuring)
     own = overrules(values)
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
     order = working_order(case, result)
@@ -334,9 +344,12 @@ def work_up(
         f"{'low' if offset > 0 else 'high'}."
         if offset
         else None,
-        measured=measured_views(opened, case.body, listed, unit, measuring, history)
+        measured=measured_views(opened, case.body, listed, unit, measuring, asked_of, history)
         if body
         else [],
+        doubtful=list(
+            dict.fromkeys(DIMENSIONS[one.dimension].label for one in asked_of if not one.kept)
+        ),
         again=again_views(case.body, result, measuring.errors, unit) if body else [],
         needed=needed,
         table=(measuring.table.name, measuring.table.origin),

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import cached_property
 from typing import Literal
 
@@ -109,13 +109,15 @@ class Body:
         """The same body with one dimension longer by ``by_mm``."""
         value = self.value(name)
         longer = BodyValue(mm=value.mm + by_mm, sd_mm=value.sd_mm, source=value.source)
-        return replace(self, values={**self.values, name: longer})
+        return Body(values={**self.values, name: longer}, sex=self.sex, posture=self.posture,
+                    table=self.table, guessed=self.guessed)  # fmt: skip
 
     def traced(self) -> tuple[Body, set[str]]:
         """A copy that notes which dimensions are read, and the set it notes them in."""
         seen: set[str] = set()
-        given = {name: getattr(self, name) for name in Body.__dataclass_fields__}
-        return _Traced(**given, seen=seen), seen
+        watched = _Traced(values=self.values, sex=self.sex, posture=self.posture, table=self.table,
+                          guessed=self.guessed, seen=seen)  # fmt: skip
+        return watched, seen
 
     def uncertainty(self, formula: Callable[[Body], float]) -> tuple[float, dict[str, float]]:
         """Standard deviation of a formula's result, and what each dimension contributes, mm.

@@ -12,7 +12,8 @@ __all__ = ["RELATIONS", "Relation", "broken"]
 class Relation:
     """A number made of some dimensions, and between which ends it lies. Source: house-relations.
 
-    ``of`` are the dimensions, the one to ask about first; ``words`` says what must hold.
+    ``of`` are the dimensions, the one to ask about first; ``words`` says what must hold, with the names of
+    the others after the first in its braces.
     """
 
     of: tuple[str, ...]
@@ -30,12 +31,12 @@ class Relation:
 
 def _below(lower: str, upper: str) -> Relation:
     return Relation(of=(lower, upper), made=lambda low, high: high - low, low=1e-9,
-                    high=float("inf"), words="can't be above")  # fmt: skip
+                    high=float("inf"), words="can't be above {0}")  # fmt: skip
 
 
 def _between(longer: str, shorter: str, low: float, high: float) -> Relation:
     return Relation(of=(longer, shorter), made=lambda a, b: a - b, low=low, high=high,
-                    words=f"is usually {low / 10:g} to {high / 10:g} cm more than")  # fmt: skip
+                    words=f"is usually {low:g} to {high:g} mm more than {{0}}; here it is not")  # fmt: skip
 
 
 RELATIONS: tuple[Relation, ...] = (
@@ -55,11 +56,11 @@ RELATIONS: tuple[Relation, ...] = (
     Relation(
         of=("shoulder_height_sitting", "elbow_height_sitting", "shoulder_elbow_length"),
         made=lambda shoulder, elbow, arm: (shoulder - elbow) / arm, low=0.85, high=1.15,
-        words="less the elbow's height lies within 15 % of the upper arm",
+        words="less {0} comes to the length of the {1}, within 15 %; here it does not",
     ),
     Relation(
         of=("elbow_fingertip_length", "hand_length"), made=lambda arm, hand: arm / hand,
-        low=2.1, high=2.7, words="is 2.1 to 2.7 hand lengths",
+        low=2.1, high=2.7, words="is 2.1 to 2.7 times the {0}; here it is not",
     ),
 )  # fmt: skip
 

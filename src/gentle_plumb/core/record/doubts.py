@@ -128,8 +128,8 @@ def _text(question: Question, unit: LengthUnit) -> str:
             f"{spoken_date(question.since)}. Is this the right client's sheet?"
         )
     if question.kind == "relation" and question.relation is not None:
-        others = " and ".join(_label(name).lower() for name in question.others)
-        return f"{label} {value} {_must(question, others)}. One of them is off."
+        others = [_label(name).lower() for name in question.others]
+        return f"{label} {value} {question.relation.words.format(*others)}. One of them is off."
     if said is None:
         return f"{label} {value}: is it right?"
     near = _length(said.mm, unit)
@@ -148,16 +148,6 @@ def _text(question: Question, unit: LengthUnit) -> str:
     basis = " and ".join(_label(name).lower() for name in question.others) or "most people"
     spread = format_length(2 * said.sd_mm, unit)
     return f"{label} {value} is far from the {near} (± {spread}) that goes with {basis}.{perhaps or ' Is it right?'}"
-
-
-def _must(question: Question, others: str) -> str:
-    relation = question.relation
-    assert relation is not None
-    if relation.words.startswith("can't"):
-        return f"can't be above {others}"
-    if relation.words.startswith("less"):
-        return f"{relation.words}: it does not, with {others} as they are"
-    return f"does not go with {others}: it {relation.words}"
 
 
 def _between_readings(entries: Entries, name: str, unit: LengthUnit) -> Doubt | None:
@@ -206,8 +196,10 @@ def doubts(
     asked = questions(body, earlier=earlier, other_side=other_sides(entries))
     explained = {one.dimension for one in asked if one.kind == "far" and one.slip is not None}
     for question in asked:
-        if question.kind == "earlier" and question.dimension in explained:
-            continue  # the slip already says why it is off
+        if question.kind in ("earlier", "relation") and explained & {
+            question.dimension, *question.others
+        }:  # fmt: skip
+            continue  # a slip already says why it is off
         way_out, fixes = _way_out(entries, question, unit)
         kept_at = number_at(entries, f"measure.{question.dimension}.kept_at")
         kept = entries.get(f"measure.{question.dimension}.kept")

@@ -2866,6 +2866,8 @@ export interface components {
             display: string | null;
             /** Measured */
             measured: components["schemas"]["Measured"][];
+            /** Doubtful */
+            doubtful: string[];
             /** Again */
             again: components["schemas"]["AgainView"][];
             /** Needed */

@@ -23,6 +23,7 @@ export function MeasurePanel() {
   }, []);
   const now =
     all.find((one) => one.dimension === chosen) ??
+    all.find((one) => one.doubts.some((doubt) => !doubt.kept)) ??
     list.find((one) => !one.done) ??
     list[0] ??
     all[0];

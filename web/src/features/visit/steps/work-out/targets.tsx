@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
@@ -52,6 +53,14 @@ export function Targets() {
           ? `Degrees outside the bands, seated: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
           : "Each target below says what it waits for."}
       </p>
+      {worked.doubtful.length > 0 && (
+        <Notice className="mb-3 text-sm">
+          <p>In doubt, so every target with it: {worked.doubtful.join(", ").toLowerCase()}.</p>
+          <Button className="mt-1" onClick={() => go("measure")}>
+            Look at it in Measure
+          </Button>
+        </Notice>
+      )}
       {(["seated", "standing"] as const).map((posture) => (
         <section key={posture} aria-label={posture} className="mb-4">
           <h3 className="border-b border-ink pb-1 text-sm font-semibold capitalize">{posture}</h3>
