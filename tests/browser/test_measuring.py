@@ -7,7 +7,7 @@ import pytest
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, visit_id
+from browser.conftest import entry, kept, open_step, sign_in, visit_id
 
 
 def open_dimension(page: Page, program, client: str, label: str) -> None:
@@ -98,7 +98,10 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
         desk.get_by_text("In doubt, so every target with it: upper arm, forearm and hand.")
     ).to_be_visible()
     desk.get_by_role("button", name="Look at it in Measure").click()
-    desk.get_by_role("button", name=re.compile("Forearm and hand")).click()
+    expect(
+        desk.get_by_role("heading", name="Upper arm", exact=True)
+    ).to_be_visible()  # the first in doubt
+    desk.get_by_role("button", name="doubtful: Forearm and hand").click()
     expect(desk.get_by_text("would each fit far better in the other's place")).to_be_visible()
     desk.get_by_label("First reading").press("o")
     expect(desk.get_by_text("would each fit far better")).to_be_hidden()
@@ -186,6 +189,80 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     expect(alert).to_contain_text("Nothing is taken in")
     expect(alert).to_contain_text("“yesterday” is no date")
     expect(desk.get_by_role("button", name=re.compile("Take in"))).to_be_hidden()
+
+
+def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
+    desk: Page, program, tmp_path
+):
+    desk.goto(f"{program.address}/measuring")
+    desk.get_by_role("tab", name="Tables").click()
+    desk.get_by_role("button", name="Add a table").click()
+    file = tmp_path / "table.csv"
+    file.write_text("dimension,sex,mean_mm,sd_mm\nstature,female,1700,0.2\nnose,female,50,5\n")
+    desk.get_by_label("Name").fill("Pilots")
+    desk.get_by_label("Where it is from").fill("Made up")
+    desk.get_by_label("CSV file").set_input_files(file)
+    desk.get_by_role("button", name="Check it and keep it").click()
+    alert = desk.get_by_role("alert")
+    expect(alert).to_contain_text("0.2 mm is outside 1 to 850 mm")
+    expect(alert).to_contain_text("“nose” is no dimension")
+    good = tmp_path / "good.csv"
+    good.write_text("dimension,sex,mean_mm,sd_mm\nstature,female,1700,60\n")
+    desk.get_by_label("CSV file").set_input_files(good)
+    desk.get_by_role("button", name="Check it and keep it").click()
+    expect(desk.get_by_text("Made up. 1 lines, 1 dimensions")).to_be_visible()
+    open_dimension(desk, program, "Odile", "Stature")
+    expect(desk.get_by_text(re.compile("80th percentile of the table's women"))).to_be_visible()
+    desk.get_by_label("Held against").select_option("Pilots")
+    expect(desk.get_by_text(re.compile("26th percentile"))).to_be_visible()
+    expect(desk.get_by_text("Made up. For orientation only.")).to_be_visible()
+    desk.get_by_label("Held against").select_option("British adults of 19 to 65")
+
+
+def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program):
+    sign_in(page, program, who=2)
+    open_step(page, program, "Odile", "measure")
+    expect(page.get_by_role("heading", name="Lower leg", exact=True)).to_be_visible()
+    expect(page.get_by_label("First reading")).not_to_be_editable()
+    expect(page.get_by_label("List")).to_be_disabled()
+    for name in ("Take reading", "Leave it out …", "Keep it …"):
+        expect(page.get_by_role("button", name=name)).to_be_hidden()
+    page.goto(f"{program.address}/measuring")
+    expect(page.get_by_role("heading", name="Front counter, first look")).to_be_visible()
+    expect(page.get_by_role("button", name="A new list")).to_be_hidden()
+    page.get_by_role("tab", name="In and out").click()
+    expect(page.get_by_role("link", name="JSON")).to_be_visible()
+    expect(page.get_by_label("File to take in")).to_be_hidden()
+
+
+def test_shoes_are_asked_for_their_heel_and_lose_it(desk: Page, program):
+    open_dimension(desk, program, "Otis", "Lower leg")
+    barefoot = (
+        desk.get_by_test_id("elevation").get_by_text(re.compile(r"^4\d\.\d cm$")).text_content()
+    )
+    desk.get_by_role("radio", name="In shoes").click()
+    expect(desk.get_by_text("the heel is not noted")).to_be_visible()
+    desk.get_by_label("Heel of that shoe").fill("3")
+    desk.get_by_label("Heel of that shoe").press("Tab")
+    expect(desk.get_by_text("the heel is not noted")).to_be_hidden()
+    expect(desk.get_by_text("heel of 3.0 taken off")).to_be_visible()
+    less = f"{float(barefoot.removesuffix(' cm')) - 3:.1f} cm"
+    expect(desk.get_by_test_id("elevation").get_by_text(less)).to_be_visible()
+
+
+def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(desk: Page, program):
+    open_dimension(desk, program, "Pia", "Hand length")
+    expect(desk.get_by_text(re.compile("estimated from "))).to_be_visible()
+    open_dimension(desk, program, "Wilma", "Elbow, seated")
+    expect(desk.get_by_text("Stature hardly tells it: take the tape.")).to_be_visible()
+    desk.get_by_role("button", name="Stature open").click()
+    desk.get_by_label("First reading").fill("165.5")
+    desk.get_by_label("Second reading").fill("165.3")
+    kept(desk)
+    desk.get_by_role("button", name=re.compile("^Elbow, seated")).click()
+    desk.get_by_role("button", name="Do with an estimate all the same").click()
+    expect(desk.get_by_text(re.compile("± 5.7")).first).to_be_visible()
+    expect(desk.get_by_role("button", name=re.compile("^Elbow, seated ~2"))).to_be_visible()
 
 
 def test_the_drill_is_played_with_keys_and_keeps_score_nowhere(desk: Page, program):

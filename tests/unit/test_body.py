@@ -211,3 +211,19 @@ def test_made_up_bodies_are_the_tables_and_never_at_odds_with_themselves():
     assert sum(statures) / 400 == pytest.approx(1610, abs=12)
     assert pstdev(statures) == pytest.approx(62, rel=0.15)
     assert set(NEEDED) <= set(people[0])
+
+
+@given(
+    st.dictionaries(st.sampled_from(sorted(DIMENSIONS)), st.floats(-3, 3), min_size=2, max_size=8)
+)
+def test_what_the_others_say_is_what_is_said_without_it(z):
+    values = {}
+    for name, one in z.items():
+        spread = BRITISH_ADULTS.spread(name, "female") or Spread(mean_mm=190, sd_mm=30)
+        values[name] = (spread.mean_mm + one * spread.sd_mm, 3.0)
+    whole = factor_of(values, table=BRITISH_ADULTS, sex="female")
+    for name in values:
+        short, long = whole.expected_of(name), whole.without(name).expected(name, read_sd_mm=3.0)
+        assert short.mm == pytest.approx(long.mm, rel=1e-6)
+        assert short.sd_mm == pytest.approx(long.sd_mm, rel=1e-6)
+    assert 0 <= whole.told < 1

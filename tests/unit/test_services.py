@@ -12,7 +12,9 @@ from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.errors import FieldError, ValueOutOfRange
 from gentle_plumb.demo import load_demo
 from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.load import body_of, body_readings
 from gentle_plumb.demo.people import DEMO_MEMBERS
+from gentle_plumb.devices.stand_ins import LengthStandIn
 from gentle_plumb.documents.exchange import FORMATS, ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.errors import (
@@ -589,3 +591,43 @@ def test_an_unsure_stature_is_helped_by_the_rest(world):
     sure = view_of(world, visit, "popliteal_height")
     assert sure.basis == "from stature"
     assert float(alone.estimate) > float(sure.estimate) == 40
+
+
+def test_a_doubt_does_not_keep_a_report_from_being_signed_but_is_said_in_it(world):
+    _, visit = measured_visit(world, stature=("161", "161"), thigh_clearance=("6.1", "6.1"))
+    world.type(visit, "ask.warning", "none")
+    world.type(visit, "report.follow_up", "2026-12-20")
+    world.reports.sign(world.office.owner, world.office.practice, visit, "cm")
+    assert "In doubt and not settled: thigh thickness." in world.press.printed[0]["notes"]
+    world.type(visit, "measure.thigh_clearance.kept", "Measured again")
+    world.type(visit, "measure.thigh_clearance.kept_at", "6.1")
+    draft, _ = world.reports.draft(world.office.owner, world.office.practice, visit, "cm")
+    assert not [note for note in draft["notes"] if "doubt" in note]
+
+
+def test_withdrawn_lists_and_tables_leave_the_visit_whole(world):
+    owner = world.office.owner
+    _, visit = measured_visit(world, stature=("161", "161"))
+    own = world.measuring.add_list(owner, name="Counter", dimensions=["stature"])
+    table = world.measuring.add_table(
+        owner,
+        name="Tall",
+        origin="made up",
+        text="dimension,sex,mean_mm,sd_mm\nstature,female,1700,50\n",
+    )
+    world.type(visit, "measure.list", str(own.id))
+    world.type(visit, "measure.table", str(table.id))
+    world.measuring.drop_list(owner, own.id)
+    world.measuring.drop_table(owner, table.id)
+    workup = world.visits.worked(owner, visit, "cm")[1]
+    assert workup.table[0] == "British adults of 19 to 65"
+    assert {one.dimension for one in workup.measured if one.listed} == set(workup.needed)
+
+
+def test_the_simulated_tape_measures_the_demos_own_clients():
+    client = DEMO_CLIENTS[0]
+    tape = LengthStandIn("tape", {"w": body_of(client)}, troubles=False)
+    for name, typed in body_readings(client).items():
+        dimension = name.split(".")[1]
+        answer = tape.answer(f"READ {dimension} w\n".encode()).decode().split()
+        assert float(answer[1]) == pytest.approx(float(typed), abs=2.2)
