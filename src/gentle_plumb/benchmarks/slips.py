@@ -19,10 +19,12 @@ SHARE = 0.05
 SEED = 20261125
 UNIT = (2.54, 1 / 2.54, 10.0, 0.1)
 Plant = Literal[
-    "factor 2.54", "factor 10", "fields swapped", "standing for sitting", "digits swapped"
-]
+    "factor 2.54", "factor 10", "fields swapped", "any two swapped", "standing for sitting",
+    "digits swapped",
+]  # fmt: skip
 PLANTS: tuple[Plant, ...] = (
-    "factor 2.54", "factor 10", "fields swapped", "standing for sitting", "digits swapped",
+    "factor 2.54", "factor 10", "fields swapped", "any two swapped", "standing for sitting",
+    "digits swapped",
 )  # fmt: skip
 SWAP_MATTERS_MM = 30.0
 """Fields whose values differ by less than this are not exchanged: the slip would move nothing that
@@ -68,6 +70,8 @@ def plant(
             typed[name] = _digits(mm, chance)
         else:
             pairs = [pair for pair in neighbours() if name in pair]
+            if kind == "any two swapped":
+                pairs = [(name, other) for other in body if other != name]
             if kind == "standing for sitting":
                 pairs = [pair for pair in TWINS.items() if name in pair]
             other = [a if b == name else b for a, b in pairs]
@@ -76,7 +80,7 @@ def plant(
             if not other:
                 continue
             with_it = chance.choice(other)
-            if kind == "fields swapped":
+            if kind in ("fields swapped", "any two swapped"):
                 typed[with_it] = mm
                 planted[with_it] = (kind, body[with_it])
             typed[name] = body[with_it]
@@ -158,6 +162,8 @@ NOTES: dict[str, str] = {
     "factor 10": "millimetres for centimetres and the other way round",
     "fields swapped": "two neighbours in the order of measuring, or the seated and standing twin, "
     "exchanged; only where they differ by 30 mm or more",
+    "any two swapped": "the same with any two fields: the questions don't look for these, but both "
+    "values have to go with the rest",
     "standing for sitting": "the twin's value typed instead",
     "digits swapped": "two neighbouring digits; no bar: most of them move the value by less than "
     "bodies differ",

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import replace
-from math import atan2, cos, hypot, sin
+from math import atan2, cos, hypot, pi, sin
 
 from ..body import Body, Dimension, dimension
 from ..fit import Case
@@ -22,6 +22,8 @@ MARGIN_PX = 34.0
 HEAD_PX = 11.0
 EXTENSION_PX = 22.0
 """Free edge of the picture, length of an arrow's head, of the lines at its ends; px."""
+WING = 0.42
+"""Half the opening of an arrow's head, radians."""
 SIDE_SPAN_MM = {"seated": (-260.0, 130.0), "standing": (-330.0, 330.0)}
 """Room behind a figure's origin, and before what reaches furthest, mm."""
 
@@ -150,9 +152,11 @@ def _arrow(entry: Dimension, start: Point, end: Point, *, known: bool, text: str
     tip = end if known else start
     marks.append(Mark(kind="path", role="measure-arrow", part=entry.id,
                       d=f"M{number(start[0])} {number(start[1])}L{number(tip[0])} {number(tip[1])}"))  # fmt: skip
-    for x, y, turn in ((*start, angle), (*tip, angle + 3.14159265)):
-        wing = 0.42
-        a, b = ((x + HEAD_PX * cos(turn + w), y + HEAD_PX * sin(turn + w)) for w in (wing, -wing))
+    for x, y, turn in ((*start, angle), (*tip, angle + pi)):
+        a, b = (
+            (x + HEAD_PX * cos(turn + wing), y + HEAD_PX * sin(turn + wing))
+            for wing in (WING, -WING)
+        )
         marks.append(Mark(kind="path", role="measure-head" if known else "measure-head-open",
                           part=entry.id, d=f"M{number(a[0])} {number(a[1])}L{number(x)} {number(y)}"
                           f"L{number(b[0])} {number(b[1])}"))  # fmt: skip

@@ -20,8 +20,12 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
     keeper.type(`${start}.taken_on`, last.on, unit);
     keeper.type(`${start}.first`, last.typed, unit);
   };
-  const origin = fields.find((field) => field.id === `${start}.origin`);
-  const taken = fields.find((field) => field.id === `${start}.taken_on`);
+  const about = (what: string) => fields.find((field) => field.id === `${start}.${what}`);
+  const elsewhere = one.origin !== "measured";
+  const shown = ["with", "origin", ...(elsewhere ? ["taken_on", "taken_by"] : [])]
+    .map(about)
+    .filter((field) => field !== undefined);
+  const held = cells.get(`${start}.first`)?.held;
   return (
     <div className="mt-1 text-sm">
       {last && empty && !readOnly && (
@@ -41,14 +45,21 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
           <Marks marks={one.history} inks={catalogue.inks} {...PLOT} />
         </figure>
       )}
-      {one.value && origin && taken && (
+      {one.value && (
         <details>
           <summary className="min-h-8 cursor-pointer content-center text-soft">
             Where it is from
           </summary>
           <div className="space-y-2">
-            <FieldRow field={origin} />
-            {one.origin !== "measured" && <FieldRow field={taken} />}
+            {held && (
+              <p>
+                Typed by {held.changed_by} as <span className="figures">{held.typed}</span>, on{" "}
+                {new Date(held.changed_at).toLocaleDateString("en-GB")}.
+              </p>
+            )}
+            {shown.map((field) => (
+              <FieldRow key={field.id} field={field} />
+            ))}
           </div>
         </details>
       )}

@@ -81,7 +81,7 @@ export function Take({ taking }: { taking: Taking }) {
           className="min-h-11 w-[76px] rounded-[3px] border border-ink/40 bg-ground px-1 text-sm"
         >
           <option value="tape">tape</option>
-          <option value="rod">height rod</option>
+          <option value="rod">rod</option>
         </select>
         {mine?.unit && (
           <select
