@@ -132,6 +132,20 @@ def test_a_reason_keeps_a_value_for_as_long_as_it_is_that_value():
     assert [one.kept for one in doubts(moved, body(moved), "cm")] == [None]
 
 
+def test_another_persons_sheet_is_asked_about_until_each_value_is_answered():
+    values = {name: value.mm for name, value in mean_body("male").values.items()}
+    said = {path: mm for name, mm in values.items() for path, mm in pair(name, mm, mm).items()}
+    before = {name: Earlier(mm=value.mm, sd_mm=3, on="2026-05-04")
+              for name, value in mean_body("female").values.items()}  # fmt: skip
+    found = doubts(said, body(said, "male"), "cm", before)
+    sheet = next(one for one in found if one.kind == "sheet")
+    assert "right client's sheet" in sheet.text
+    for one in found:
+        said[f"measure.{one.dimension}.kept"] = "So it is"
+        said[f"measure.{one.dimension}.kept_at"] = values[one.dimension]
+    assert all(one.kept for one in doubts(said, body(said, "male"), "cm", before))
+
+
 def test_doubts_speak_in_the_unit_on_show_and_name_the_day_before():
     said = SHEET | pair("knee_height", 500, 500)
     before = {"knee_height": Earlier(mm=540, sd_mm=3, on="2026-05-04")}

@@ -211,4 +211,6 @@ def doubts(
                 kept=str(kept) if kept and stays and question.kind != "sheet" else None,
             )
         )  # fmt: skip
+    if all(one.kept for one in found if one.kind == "earlier"):
+        found = [one for one in found if one.kind != "sheet"]  # each of them was answered
     return found
