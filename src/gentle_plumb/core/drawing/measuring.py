@@ -102,7 +102,8 @@ def _side_marks(pose: Pose, seat: float, entry: Dimension, ends: tuple[Point, Po
         max(pose.toe[0], pose.hand[0], ends[1][0]) if entry.posture == "seated" else pose.hand[0]
     )
     left, right = min(behind, ends[0][0] - 60), reach + before
-    top = max(pose.head[1] + 120 * pose.scale, ends[1][1]) + 40
+    highest = max(pose.shoulder[1], pose.elbow[1]) + 70 * pose.scale
+    top = max(pose.head[1] + 120 * pose.scale, ends[1][1], highest) + 40
     scale = min((width - 2 * MARGIN_PX) / (right - left), (height - 2 * MARGIN_PX) / top)
     sheet = Sheet(x0=width / 2 - scale * (left + right) / 2, y0=height - MARGIN_PX, scale=scale)
     ink = Ink(sheet, entry.posture)
