@@ -372,8 +372,6 @@ class WorkedOut(BaseModel):
     measured: list[Measured]
     doubtful: list[str]
     again: list[AgainView]
-    needed: list[str]
-    table_name: str
     table_origin: str
     rhythms: list[RhythmView]
     joints: list[JointView]
@@ -401,8 +399,8 @@ class WorkedOut(BaseModel):
             ],
             strain=workup.strain, photos=workup.photos,
             signs=workup.signs, cares=workup.cares, display=workup.display,
-            measured=workup.measured, doubtful=workup.doubtful, again=workup.again, needed=list(workup.needed),
-            table_name=workup.table[0], table_origin=workup.table[1], rhythms=workup.rhythms,
+            measured=workup.measured, doubtful=workup.doubtful, again=workup.again,
+            table_origin=workup.table[1], rhythms=workup.rhythms,
             joints=workup.joints, notes=list(result.notes),
             standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,
             hours=workup.hours, hours_doubt=workup.hours_doubt,

@@ -129,12 +129,15 @@ def _source(values: Entries, name: str, today: date) -> str | None:
     return ", ".join(parts)
 
 
-def _past_bodies(earlier: Sequence[EarlierVisit], working: Working,
-                 measuring: Measuring) -> list[tuple[EarlierVisit, Body]]:  # fmt: skip
-    return [(one, body_from(one.values, working.client.sex, measuring)) for one in earlier]
+PastBodies = Sequence[tuple[EarlierVisit, Body]]
 
 
-def _past(name: str, bodies: Sequence[tuple[EarlierVisit, Body]], unit: LengthUnit) -> list[Past]:
+def past_bodies(working: Working, measuring: Measuring) -> PastBodies:
+    """The same client's body at each earlier visit, the latest first."""
+    return [(one, body_from(one.values, working.client.sex, measuring)) for one in working.earlier]
+
+
+def _past(name: str, bodies: PastBodies, unit: LengthUnit) -> list[Past]:
     """Where the value was taken, not where it was carried to: a carried-over one is left out."""
     found = []
     for visit, body in bodies:
@@ -150,7 +153,7 @@ def _past(name: str, bodies: Sequence[tuple[EarlierVisit, Body]], unit: LengthUn
     return found
 
 
-def _earlier(bodies: Sequence[tuple[EarlierVisit, Body]]) -> dict[str, Earlier]:
+def _earlier(bodies: PastBodies) -> dict[str, Earlier]:
     """The latest earlier value of each dimension."""
     found: dict[str, Earlier] = {}
     for visit, body in bodies:
@@ -187,21 +190,17 @@ def _estimate(body: Body, name: str, unit: LengthUnit) -> tuple[str | None, str 
     return (format_length(value.mm, unit), format_length(2 * value.sd_mm, unit), f"from {basis}")
 
 
-def visit_doubts(
-    working: Working, body: Body, unit: LengthUnit, measuring: Measuring
-) -> list[Doubt]:  # fmt: skip
+def visit_doubts(working: Working, body: Body, unit: LengthUnit, bodies: PastBodies) -> list[Doubt]:
     """Every doubt about a visit's dimensions, in words."""
-    bodies = _past_bodies(working.earlier, working, measuring)
     return doubts(working.values, body, unit, _earlier(bodies))
 
 
 def measured_views(
     working: Working, body: Body, listed: Sequence[str], unit: LengthUnit, measuring: Measuring,
-    asked_of: Sequence[Doubt], history: str | None = None,
+    bodies: PastBodies, asked_of: Sequence[Doubt], history: str | None = None,
 ) -> list[Measured]:  # fmt: skip
     """Every dimension of the catalogue, in the order of measuring; ``history`` names the plotted one."""
     values, today = working.values, working.visit.started_on
-    bodies = _past_bodies(working.earlier, working, measuring)
     asked: dict[str, list[Doubt]] = {}
     for doubt in asked_of:
         asked.setdefault(doubt.dimension, []).append(doubt)
@@ -246,7 +245,7 @@ def measured_views(
     return views
 
 
-def _history(name: str, bodies: Sequence[tuple[EarlierVisit, Body]], body: Body, today: date,
+def _history(name: str, bodies: PastBodies, body: Body, today: date,
              unit: LengthUnit) -> list[Mark]:  # fmt: skip
     """The small plot; none where there is only one value to show."""
     points = [

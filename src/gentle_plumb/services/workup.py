@@ -43,6 +43,7 @@ from .measured import (
     listed_of,
     measured_views,
     measuring_of,
+    past_bodies,
     visit_doubts,
 )
 from .models import Working
@@ -300,7 +301,8 @@ def work_up(
     case = case_from(values, sex=opened.client.sex, measuring=measuring)
     needed = dimensions_needed(case)
     listed = listed_of(opened, needed)
-    asked_of = visit_doubts(opened, case.body, unit, measuring)
+    bodies = past_bodies(opened, measuring)
+    asked_of = visit_doubts(opened, case.body, unit, bodies)
     own = overrules(values)
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
     order = working_order(case, result)
@@ -344,7 +346,9 @@ def work_up(
         f"{'low' if offset > 0 else 'high'}."
         if offset
         else None,
-        measured=measured_views(opened, case.body, listed, unit, measuring, asked_of, history)
+        measured=measured_views(
+            opened, case.body, listed, unit, measuring, bodies, asked_of, history
+        )
         if body
         else [],
         doubtful=list(

@@ -30,38 +30,30 @@ def table_of(row: Any) -> PopulationTable:
     )  # fmt: skip
 
 
-def _id(value: object) -> UUID | None:
+def _chosen(
+    connection: Connection, kept: type[MeasuringListRow | PopulationTableRow], practice_id: UUID,
+    value: object,
+) -> Any:  # fmt: skip
+    """The practice's row that an entry names; None where it names none, or one that is gone."""
     try:
-        return UUID(str(value)) if value else None
+        wanted = UUID(str(value))
     except ValueError:
         return None
+    mine = (kept.id == wanted) & (kept.practice_id == practice_id)
+    return connection.execute(select(kept.__table__).where(mine)).first()
 
 
 def chosen_table(
     connection: Connection, practice_id: UUID, value: object
 ) -> PopulationTable | None:
-    """The practice's table that an entry names, None for the program's own or one that is gone."""
-    wanted = _id(value)
-    if wanted is None:
-        return None
-    found = connection.execute(
-        select(PopulationTableRow.__table__).where(
-            PopulationTableRow.id == wanted, PopulationTableRow.practice_id == practice_id
-        )
-    ).first()
+    """The practice's table that an entry names, None for the program's own."""
+    found = _chosen(connection, PopulationTableRow, practice_id, value)
     return table_of(found) if found is not None else None
 
 
 def chosen_list(connection: Connection, practice_id: UUID, value: object) -> MeasuringList | None:
     """The practice's list that an entry names, None for the short and the full one."""
-    wanted = _id(value)
-    if wanted is None:
-        return None
-    found = connection.execute(
-        select(MeasuringListRow.__table__).where(
-            MeasuringListRow.id == wanted, MeasuringListRow.practice_id == practice_id
-        )
-    ).first()
+    found = _chosen(connection, MeasuringListRow, practice_id, value)
     return list_of(found) if found is not None else None
 
 

@@ -2870,10 +2870,6 @@ export interface components {
             doubtful: string[];
             /** Again */
             again: components["schemas"]["AgainView"][];
-            /** Needed */
-            needed: string[];
-            /** Table Name */
-            table_name: string;
             /** Table Origin */
             table_origin: string;
             /** Rhythms */
