@@ -10,8 +10,8 @@ from hypothesis import strategies as st
 from gentle_plumb.benchmarks.reference_solver import solve_with_milp
 from gentle_plumb.core.errors import MissingInput
 from gentle_plumb.core.fit.model import search_model
-from gentle_plumb.core.fit.policies import Band
-from gentle_plumb.core.fit.search import SearchModel, elbow_over, gaze_over, knee_over, search
+from gentle_plumb.core.fit.search import SearchModel, elbow_over, gaze_over, legs_over, search
+from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Span
 from strategies import cases, spans, usual_case
 
@@ -40,7 +40,7 @@ def models(draw):
 
 def cost(model, seat, surface):
     gap = surface - seat
-    return elbow_over(model, gap)[0] + gaze_over(model, gap)[0] + knee_over(model, seat)
+    return elbow_over(model, gap)[0] + gaze_over(model, seat, surface)[0] + legs_over(model, seat)
 
 
 @settings(max_examples=60, deadline=None)

@@ -11,7 +11,7 @@ from ..core.fit.search import (
     SearchModel,
     elbow_over,
     gaze_over,
-    knee_over,
+    legs_over,
 )
 from ..core.workstation import Span
 
@@ -39,8 +39,8 @@ def solve_with_milp(model: SearchModel) -> float:
         least = max(least, model.least_gap)
     rows = [float(seat) for seat in range(ceil(seats.low), floor(seats.high) + 1)]
     gaps = [float(gap) for gap in range(ceil(least), floor(surfaces.high - seats.low) + 1)]
-    costs = [knee_over(model, seat) for seat in rows]
-    costs += [elbow_over(model, gap)[0] + gaze_over(model, gap)[0] for gap in gaps]
+    costs = [legs_over(model, seat) for seat in rows]
+    costs += [elbow_over(model, gap)[0] + gaze_over(model, 0.0, gap)[0] for gap in gaps]
     seat_part, gap_part = np.zeros(len(costs)), np.zeros(len(costs))
     seat_part[: len(rows)], gap_part[len(rows) :] = 1, 1
     heights = np.array([*rows, *gaps])

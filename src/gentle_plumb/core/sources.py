@@ -105,6 +105,61 @@ SOURCES: dict[str, Source] = {
         title="Bands of the joints at a desk",
         note="Middle of the postures in common use; the practitioner may choose others.",
     ),
+    "iso-9241-303": Source(
+        kind="published",
+        title="ISO 9241-303, requirements for electronic visual displays",
+        note="Capitals 20 to 22 minutes of arc high at the eye, 16 at least.",
+    ),
+    "house-text": Source(
+        kind="house",
+        title="Usual text at 100 %: 16 pixels, capitals 0.7 of it",
+        note="What browsers and office programs take where nobody chose; in steps of 25 %.",
+    ),
+    "house-order": Source(
+        kind="house",
+        title="Hard limits, degrees outside the bands, additions, change: in this order",
+        note="A body comes before a purse, a purse before habit; under 1 degree nothing is bought.",
+    ),
+    "house-weights": Source(
+        kind="house",
+        title="Every joint's degree counts alike",
+        note="Nothing better is known that would hold for everybody; strain minutes weigh by hours.",
+    ),
+    "house-price": Source(
+        kind="house",
+        title="Price classes: nothing, small, medium, large",
+        note="One medium piece outweighs several small ones, one large several medium ones.",
+    ),
+    "house-additions": Source(
+        kind="house",
+        title="What usual additions can do",
+        note="Everyday ranges without a make: to be checked against the piece that is bought.",
+    ),
+    "house-stack": Source(
+        kind="house",
+        title="Stacks: 200 mm at most, three items at most, non-slip, never under castors",
+        note="Higher ones tip; more items slide.",
+    ),
+    "house-phone": Source(
+        kind="house",
+        title="Phone within 380 mm on the side that does not write; a headset over an hour a day",
+        note="The writing hand stays free; a receiver between ear and shoulder bends the neck.",
+    ),
+    "house-paper": Source(
+        kind="house",
+        title="Paper in line between keys and screen, or beside the screen at its height",
+        note="Long handwriting wants its own place, 50 to 75 mm higher than keys do.",
+    ),
+    "house-neck-rest": Source(
+        kind="house",
+        title="No neck rest unless it meets the neck",
+        note="In the wrong place it pushes the head forward.",
+    ),
+    "house-temporary": Source(
+        kind="house",
+        title="Improvised answers are marked temporary, with a review date",
+        note="What has no date stays.",
+    ),
     "house-slump": Source(
         kind="house",
         title="Slump of a relaxed trunk: 25 mm at the eye, 15 mm at shoulder and elbow",

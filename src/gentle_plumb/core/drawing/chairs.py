@@ -31,7 +31,7 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings, details: Det
             _wheelchair(ink, seat, deep, pose)
         case _:
             found = details.backrest
-            _task(ink, seat, deep, case.policy.recline if found is None else found - 90)
+            _task(ink, seat, deep, case.recline() if found is None else found - 90)
     ink.shape(role, _pan(seat, 330.0 if chair.kind == "stool" else deep), "seat", curved=True)
     if chair.armrests in ("fixed", "adjustable") and settings.armrest is not None:
         rest = seat + settings.armrest

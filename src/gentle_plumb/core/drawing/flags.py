@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from ..fit import FitRow, PostureFit
+from ..fit import NO_LIMIT, FitRow, PostureFit
 from ..units import LengthUnit, format_difference, format_length
 from ..workstation import Settings
 from .marks import Mark, number
@@ -71,7 +71,7 @@ def fan_out(wanted: Sequence[float], *, size: float, low: float, high: float) ->
 def _state(row: FitRow, overruled: bool) -> State:
     if overruled:
         return "overruled"
-    if any(limit.kind not in ("choice", "collides") for limit in row.limits):
+    if any(limit.kind not in NO_LIMIT for limit in row.limits):
         return "limit"
     if row.estimated:
         return "estimated"

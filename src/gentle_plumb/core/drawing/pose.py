@@ -75,13 +75,13 @@ def seated_pose(case: Case, settings: Settings) -> Pose:
     leg, thigh = body.mm("popliteal_height") + shoe, body.mm("thigh_clearance")
     seat = settings.seat if settings.seat is not None else leg - case.policy.relief
     lift = settings.footrest or 0.0
-    recline = radians(case.policy.recline)
+    recline = radians(case.recline())
     over = hip_above_seat(thigh)
     trunk = body.mm("shoulder_height_sitting") - over
     drop = trunk_drop(
         shoulder_height_sitting=body.mm("shoulder_height_sitting"),
         thigh_clearance=thigh,
-        recline_deg=case.policy.recline,
+        recline_deg=case.recline(),
     )
     hip = (SHOULDER_FROM_BACKREST_MM, seat + over)
     shoulder = (hip[0] - trunk * sin(recline), hip[1] + trunk * cos(recline))

@@ -10,6 +10,7 @@ from ..body import DIMENSIONS
 from ..errors import MissingInput
 from ..fit import Case, FitResult, Joint, PostureFit, joints_of
 from ..fit.frame import Frame
+from ..fit.moves import settings_of
 from ..units import LengthUnit
 from ..workstation import Details, Settings
 from .chairs import ink_chair
@@ -67,12 +68,6 @@ class _Side:
     joints: tuple[Joint, ...]
     details: Details
     sheet: Sheet
-
-
-def settings_of(fit: PostureFit) -> Settings:
-    """The settings a fit aims at."""
-    values = {row.key: row.setting for row in fit.rows if row.key != "desk_depth"}
-    return Settings(**values)
 
 
 def _shown(case: Case, fit: PostureFit, left: Settings, show: Show) -> Settings:

@@ -9,10 +9,10 @@ from math import sqrt
 
 from ..body import DIMENSIONS, Body, BodyValue, in_order
 from ..body.readings import REPEAT_SD_FLOOR_MM, house_error
+from ..policy import Policy
 from ..workstation import Details, Keyboard, Screen, Settings, Workstation
 from .case import Case, Lens
 from .fit import fit
-from .policies import Policy
 from .result import FitResult, Posture
 
 LEAST_GAIN_MM = 0.5

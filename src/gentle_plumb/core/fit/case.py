@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from ..body import Body
 from ..errors import MissingInput
+from ..policy import Policy
 from ..workstation import Details, Settings, Workstation
-from .policies import Policy
 
 Lens = Literal["none", "progressive", "bifocal"]
 
@@ -18,7 +18,11 @@ Lens = Literal["none", "progressive", "bifocal"]
 class Case:
     """A person at a workstation. Shoes and mat in mm; hours per task and day.
 
-    ``details`` are drawn, not fitted.
+    ``standing_policy`` is None where standing follows the same one. ``standing_hours`` are those
+    of the hours spent standing, ``settle_steps`` how often the settle-in test moved the screen
+    back (nearer: negative). ``sharp`` is where computer glasses are sharp, mm from the eye.
+    ``details`` are drawn, not fitted. ``uncertain`` False leaves out how sure targets are, where
+    only settings are wanted.
     """
 
     body: Body
@@ -30,8 +34,26 @@ class Case:
     mat: float = 0.0
     lower_lens: Lens = "none"
     hours: Mapping[str, float] = field(default_factory=dict)
+    standing_hours: float | None = None
     policy: Policy = Policy()
+    standing_policy: Policy | None = None
+    eyewear: str | None = None
+    sharp: tuple[float | None, float | None] = (None, None)
+    settle_steps: float = 0.0
+    writing_hand: Literal["left", "right"] | None = None
     details: Details = Details()
+    uncertain: bool = True
+
+    def standing(self) -> Case:
+        """The same case under the policy for standing."""
+        if self.standing_policy is None:
+            return self
+        return replace(self, policy=self.standing_policy, standing_policy=None)
+
+    def recline(self) -> float:
+        """How far the back leans, degrees: the policy's, as far as the backrest goes."""
+        span = self.workstation.chair.recline
+        return span.clamp(self.policy.recline) if span is not None else self.policy.recline
 
     def shoe(self) -> float:
         """Heel of the shoe worn when seated, mm; raises MissingInput where not recorded."""

@@ -11,13 +11,12 @@ from .case import Case
 from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
 from .result import FitRow, Limit
-from .rows import SAME_MM, Quantity, end_limit, limit, ranged_row, set_row, target_row
+from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
 from .terms import Term, total
 
 FINGERS_PER_HAND = 4
 ARMREST_BAND_MM = 20.0
 LUMBAR_BAND_MM = 25.0
-SEAT_DEPTH_BAND_FINGERS = 0.5
 """Sources: house-seat-depth, house-armrest, house-lumbar."""
 
 
@@ -65,7 +64,7 @@ def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Join
     def ends(target: float) -> tuple[float, float]:
         if by_hands and fixed_surface is not None:
             ends = [total(hands_seat_terms(case.body, case, fixed_surface, angle))
-                    for angle in (90.0, 110.0)]  # fmt: skip
+                    for angle in (policy.elbow_low, policy.elbow_high)]  # fmt: skip
             return ends[0], ends[1]
         legs = total(legs_terms(case.body, case))
         return legs - policy.flat_feet_margin, legs + policy.flat_feet_margin
@@ -74,15 +73,23 @@ def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Join
     if row.target is None or setting is None:
         return set_row(row, setting)
     limits = end_limit("chair", chair.seat, row.target)
-    if fixed_surface is not None and desk.thickness is not None:
-        room = fixed_surface - desk.thickness - policy.thigh_room
+    under = desk.underside
+    if under is None and fixed_surface is not None and desk.thickness is not None:
+        under = fixed_surface - desk.thickness
+    if under is not None:
+        room = under - policy.thigh_room
         highest = room - case.body.mm("thigh_clearance")
         if row.target > highest + SAME_MM:
             limits.append(limit("desk", "thighs", highest, row.target - highest))
+    legs, feet = total(legs_terms(case.body, case)), case.workstation.feet
+    if feet is not None and row.target > legs + policy.flat_feet_margin + SAME_MM:
+        highest = max((legs + span.high for span in feet), default=legs) + policy.flat_feet_margin
+        if row.target > highest + SAME_MM:
+            limits.append(limit("feet", "hangs", highest, row.target - highest))
     limits.sort(key=lambda found: abs(found.at - setting))
-    if not limits and abs(setting - row.target) > SAME_MM:
-        limits = [limit("chair", "choice", setting, row.target - setting)]
-    return set_row(row, setting, limits, elbow if by_hands else knee)
+    return set_row(
+        row, setting, limits or chosen(row, setting, "chair"), elbow if by_hands else knee
+    )
 
 
 def footrest_row(case: Case, seat: float | None) -> FitRow:
@@ -104,7 +111,15 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
 
     found = case.found_seated.footrest
     row = target_row(case, about, terms, ends, found=found)
-    return set_row(row, row.target)
+    if not row.target or case.workstation.feet is None:
+        return set_row(row, row.target)
+    spans = case.workstation.feet
+    best = min((span.clamp(row.target) for span in spans), default=0.0,
+               key=lambda place: abs(place - (row.target or 0.0)))  # fmt: skip
+    limits: list[Limit] = []
+    if abs(best - row.target) > case.policy.flat_feet_margin + SAME_MM:
+        limits = [limit("feet", "hangs", best, row.target - best)]
+    return set_row(row, best, limits)
 
 
 def finger(body: Body) -> float:
@@ -117,18 +132,24 @@ def seat_depth_row(case: Case) -> FitRow:
     policy = case.policy
     about = Quantity(
         key="seat_depth", posture="seated", label="Seat depth", source="house-seat-depth",
-        why="Two to three fingers fit behind the knee with the back on the backrest.",
+        why="Room behind the knee with the back on the backrest.",
     )  # fmt: skip
 
+    fingers = policy.knee_gap_unit == "fingers"
+
+    def gap(body: Body, count: float) -> float:
+        return count * finger(body) if fingers else count
+
     def terms(body: Body) -> Sequence[Term]:
-        gap = policy.fingers_behind_knee * finger(body)
+        middle = (policy.knee_gap_low + policy.knee_gap_high) / 2
+        label = f"{middle:g} fingers" if fingers else "gap behind the knee"
         return (
             Term(label="thigh", value=body.mm("buttock_popliteal_length")),
-            Term(label=f"{policy.fingers_behind_knee:g} fingers", value=-gap),
+            Term(label=label, value=-gap(body, middle)),
         )
 
     def ends(target: float) -> tuple[float, float]:
-        half = SEAT_DEPTH_BAND_FINGERS * finger(case.body)
+        half = gap(case.body, (policy.knee_gap_high - policy.knee_gap_low) / 2)
         return target - half, target + half
 
     row = target_row(case, about, terms, ends, found=case.found_seated.seat_depth)
@@ -146,6 +167,7 @@ def lumbar_row(case: Case) -> FitRow:
         about,
         lambda body: (
             Term(label="small of the back over the seat", value=body.mm("lumbar_height_sitting")),
+            Term(label="at the belt", value=case.policy.lumbar_offset),
         ),
         lambda target: (target - LUMBAR_BAND_MM, target + LUMBAR_BAND_MM),
         found=case.found_seated.lumbar,
@@ -174,11 +196,23 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         return replace(
             row, status="not_assessable", reason="The chair has no armrests.", setting=None
         )
+    if case.policy.armrest_use == "off":
+        return replace(row, status="not_assessable", setting=None,
+                       reason="Armrests are kept off by choice: lower them out of the way.")  # fmt: skip
     row = ranged_row(row, "armrest", chair.armrest)
-    if row.setting is None or seat is None or surface is None or desk.thickness is None:
+    if row.setting is None or seat is None or surface is None:
         return row
-    limits: list[Limit] = list(row.limits)
-    highest = surface - desk.thickness - seat
-    if row.setting > highest + SAME_MM:
-        limits.append(limit("armrest", "collides", highest, row.setting - highest))
-    return set_row(row, row.setting, limits)
+    under = desk.underside
+    if under is None and desk.thickness is not None:
+        under = surface - desk.thickness
+    if under is None or row.setting <= under - seat + SAME_MM:
+        return row
+    highest = under - seat
+    meets = limit("armrest", "collides", highest, row.setting - highest)
+    lowest = chair.armrest.low if chair.armrest is not None else None
+    if lowest is not None and lowest <= highest:
+        return set_row(row, highest, [meets])
+    if chair.armrests_off:
+        return replace(set_row(row, None, [meets]),
+                       reason="They meet the desk even at their lowest: take them off.")  # fmt: skip
+    return set_row(row, row.setting, [*row.limits, meets])

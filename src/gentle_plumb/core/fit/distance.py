@@ -18,16 +18,26 @@ FIST_SHARE = 0.45
 
 
 def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
-    """Eye to picture by the distance rule, then moved back as far as the picture's size asks."""
-    arm = body.mm("upper_limb_length")
-    terms = [Term(label="arm", value=arm)]
-    if case.policy.distance_rule == "fist":
-        terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
-    terms.append(Term(label="eye ahead of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))
-    plain = total(terms)
+    """Eye to picture by the distance rule, moved by the settle-in test, the size and the glasses."""
+    policy = case.policy
     least, why = least_distance(case)
-    if least > plain:
-        terms.append(Term(label=why, value=least - plain))
+    if policy.distance_rule == "near":
+        terms = [Term(label=why, value=least)]
+    else:
+        terms = [Term(label="arm", value=body.mm("upper_limb_length"))]
+        if policy.distance_rule == "fist":
+            terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
+        terms.append(Term(label="eye ahead of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))
+    if case.settle_steps:
+        terms.append(Term(label="settle-in test", value=case.settle_steps * policy.settle_step))
+    if least > total(terms):
+        terms.append(Term(label=why, value=least - total(terms)))
+    near, far = case.sharp
+    if near is not None and near > total(terms):
+        terms.append(Term(label="glasses sharp from", value=near - total(terms)))
+    if far is not None and max(far, policy.least_distance) < total(terms):
+        value = max(far, policy.least_distance) - total(terms)
+        terms.append(Term(label="glasses sharp up to", value=value))
     return tuple(terms)
 
 
@@ -69,7 +79,7 @@ def along_the_floor(
 
     ``distance`` None stands for a laptop: its picture rises from its own hinge.
     """
-    recline = case.policy.recline if seated else 0.0
+    recline = case.recline() if seated else 0.0
     shoulder = shoulder_x(
         shoulder_height_sitting=body.mm("shoulder_height_sitting"),
         thigh_clearance=body.mm("thigh_clearance"),
@@ -82,7 +92,7 @@ def along_the_floor(
         reach=reach(body),
         elbow_deg=elbow_deg,
     )
-    edge = keys - HOME_ROW_TO_FRONT_MM
+    edge = keys - HOME_ROW_TO_FRONT_MM - case.policy.set_back
     belly_known = "abdominal_depth_sitting" in body.values and body.has("elbow_height_sitting")
     if belly_known:
         belly = belly_front_x(

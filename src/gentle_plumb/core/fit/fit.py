@@ -2,33 +2,32 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
+from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
-from ..workstation import Settings, Span
+from ..workstation import Settings
 from .case import Case
 from .chair_rows import SeatAim, armrest_row, footrest_row, lumbar_row, seat_depth_row, seat_row
-from .frame import (
-    legs_terms,
-)
-from .hand_rows import hand_rows, keys_terms, mouse_row
-from .joints import Joint, joints_of, screen_top_band
-from .model import fixed_surface, search_model, target_distance
+from .frame import elbow_terms, legs_terms, standing_elbow_terms
+from .hand_rows import hand_rows, keys_terms, mouse_row, slope_row
+from .joints import Joint, joints_of
+from .model import fixed_surface, target_distance
+from .moves import moves_between
+from .pair import STANDING_OVER_DEG, Pair, solve_pair, stands_too
 from .result import FitResult, FitRow, Posture, PostureFit
 from .rows import SAME_MM
-from .screen_rows import desk_depth_row, distance_row, eye_height_terms, tilt_row, top_row
-from .search import Found, search
+from .screen_rows import (
+    desk_depth_row,
+    distance_row,
+    eye_height_terms,
+    scale_row,
+    tilt_row,
+    top_row,
+)
+from .screen_rules import top_band
+from .screens import side_screen_rows
+from .search import Found
 from .terms import total
-
-STANDING_ELBOW_OVER_DEG = 15.0
-"""An elbow further outside its band than this makes standing work unfit. Source: house-joint-bands."""
-
-
-def _run(case: Case, posture: Posture, *, free: bool) -> Found | None:
-    try:
-        return search(search_model(case, posture, free=free))
-    except MissingInput:
-        return None
 
 
 def _legs_seat(case: Case) -> float | None:
@@ -50,22 +49,9 @@ def _aim(case: Case, free: Found | None) -> SeatAim | None:
     return SeatAim(height=free.seat, by_hands=True)
 
 
-def _by_name(joints: tuple[Joint, ...]) -> dict[str, Joint]:
-    return {joint.joint: joint for joint in joints}
-
-
 def _over(joints: tuple[Joint, ...]) -> float | None:
     known = [abs(joint.over) for joint in joints if joint.over is not None]
     return sum(known) if known else None
-
-
-def _screen_setting(case: Case, surface: float | None, want: float | None) -> float | None:
-    lift = case.workstation.screen.reach(case.workstation.keyboard)
-    if want is None or lift is None:
-        return want
-    return None if surface is None else Span(
-        low=lift.low + surface, high=lift.high + surface
-    ).clamp(want)  # fmt: skip
 
 
 def _eye(case: Case, posture: Posture, seat: float | None) -> float | None:
@@ -75,94 +61,135 @@ def _eye(case: Case, posture: Posture, seat: float | None) -> float | None:
         return None
 
 
-def _posture(case: Case, posture: Posture, real: Found | None, overrule: Settings) -> PostureFit:
+def _wanted_top(case: Case, eye: float | None, distance: float | None) -> float | None:
+    """The top of the picture where the hands are not known, so that no search was made."""
+    if eye is None or case.workstation.screen.reach(case.workstation.keyboard) is not None:
+        return None
+    try:
+        if distance is None and case.lower_lens != "none":
+            return None
+        return eye + top_band(case, distance or 600.0).target
+    except MissingInput:
+        return None
+
+
+def _slope(case: Case, posture: Posture, seat: float | None, surface: float | None) -> float | None:
+    """The keys' slope that follows the forearm, as far as they can be sloped; degrees."""
+    span = case.workstation.desk.tilt
+    if span is None:
+        return 0.0
+    bare = Settings(seat=seat, surface=surface, slope=0.0)
+    elbow = next(one for one in joints_of(case, bare, posture) if one.joint == "elbow")
+    return span.clamp(90 - elbow.angle) if elbow.angle is not None else None
+
+
+def aims(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> Settings:
+    """How a posture is set: the optimum, the practitioner's own numbers, and what follows."""
     seated = posture == "seated"
-    fixed = fixed_surface(case) is not None  # else the legs alone decide
-    free = _run(case, posture, free=True) if seated and fixed else None
+    real = pair.seated if seated else pair.standing
     seat = (real.seat if real else _legs_seat(case)) if seated else None
     seat = overrule.seat if overrule.seat is not None else seat
-    surface = _surface(case, posture, seat, real)
+    surface = real.surface if real else fixed_surface(case)
     surface = overrule.surface if overrule.surface is not None else surface
+    surface = surface if surface is not None else _free_surface(case, posture, seat)
 
-    elbow_deg = case.policy.elbow_angle
-    far = distance_row(case, posture, elbow_deg)
+    plain = replace(case, uncertain=False)
+    far = distance_row(plain, posture, case.policy.elbow_angle)
     distance = far.setting if overrule.distance is None else overrule.distance
     eye = _eye(case, posture, seat)
     reckoned = distance if distance is not None else target_distance(case)
-    want_top = None
-    if eye is not None and (case.lower_lens == "none" or reckoned is not None):
-        want_top = eye + screen_top_band(case, reckoned or 600.0)[1]
     top = overrule.screen_top
     if top is None:
-        top = _screen_setting(case, surface, want_top)
-
-    mouse = mouse_row(case, None)
+        top = real.top if real and real.top is not None else _wanted_top(case, eye, reckoned)
     thickness = case.workstation.keyboard.thickness
-    foot = footrest_row(case, seat) if seated else None
-    settings = Settings(
+    return Settings(
         seat=seat,
-        footrest=foot.setting if foot else None,
+        footrest=footrest_row(plain, seat).setting if seated else None,
+        armrest=armrest_row(plain, seat, surface).setting if seated else None,
         surface=surface,
         keys=surface + thickness if surface is not None and thickness is not None else None,
-        mouse=mouse.setting if overrule.mouse is None else overrule.mouse,
+        mouse=mouse_row(plain, None).setting if overrule.mouse is None else overrule.mouse,
         screen_top=top,
         distance=distance,
+        slope=_slope(case, posture, seat, surface),
     )
-    joints = _by_name(joints_of(case, settings, posture))
+
+
+def _posture(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> PostureFit:
+    seated = posture == "seated"
+    real = pair.seated if seated else pair.standing
+    settings = aims(case, posture, pair, overrule)
+    seat, surface = settings.seat, settings.surface
+    top, distance = settings.screen_top, settings.distance
+    elbow_deg = case.policy.elbow_angle
+    far = distance_row(case, posture, elbow_deg)
+    eye = _eye(case, posture, seat)
+    reckoned = distance if distance is not None else target_distance(case)
+    made = joints_of(case, settings, posture)
+    joints = {joint.joint: joint for joint in made}
     rows: list[FitRow] = []
-    if seated and foot is not None:
-        aim = _aim(case, free)
+    if seated:
         rows += [
-            seat_row(case, aim, seat, joints["elbow"], joints.get("knee"), fixed_surface(case)),
-            foot,
+            seat_row(case, _aim(case, pair.free), seat, joints["elbow"], joints.get("knee"),
+                     fixed_surface(case)),
+            footrest_row(case, seat),
             seat_depth_row(case),
             lumbar_row(case),
             armrest_row(case, seat, surface),
-        ]
+        ]  # fmt: skip
     rows += hand_rows(case, posture, seat, surface, joints["elbow"])
+    if case.workstation.desk.tilt is not None:
+        rows.append(slope_row(case, posture, joints["elbow"]))
     if seated:
         rows.append(mouse_row(case, joints["upper_arm"]))
     rows.append(top_row(case, posture, seat, surface, top, reckoned, joints["neck"]))
     rows.append(far)
     rows.append(tilt_row(case, posture, top=top, eye=eye, distance=distance))
     if seated:
+        rows += side_screen_rows(case, eye=eye, distance=distance, surface=surface, main_top=top)
+        rows.append(scale_row(case, distance))
         rows.append(desk_depth_row(case, elbow_deg))
     rows = [_overruled(row, overrule) for row in rows]
 
     found = case.found_seated if seated else case.found_standing
     joints_found = joints_of(case, found, posture)
-    possible, why_not = True, None
-    if not seated and case.workstation.chair.kind == "wheelchair":
-        possible, why_not = False, "Seated in a wheelchair: nothing is worked out for standing."
-    elif not seated and real is not None and real.over > STANDING_ELBOW_OVER_DEG:
-        limits = next(row.limits for row in rows if row.key == "surface")
-        if limits:
-            possible, why_not = False, f"No work standing at this desk: {limits[0].text}."
+    possible, why_not = _possible(case, posture, real, rows)
     return PostureFit(
         posture=posture,
         possible=possible,
         why_not=why_not,
         rows=tuple(rows),
         joints_found=joints_found,
-        joints_set=tuple(joints.values()),
+        joints_set=made,
         over_found=_over(joints_found),
-        over_set=_over(tuple(joints.values())),
+        over_set=_over(made),
     )
 
 
-def _surface(case: Case, posture: Posture, seat: float | None, real: Found | None) -> float | None:
-    if real is not None and (posture == "standing" or seat == real.seat):
-        return real.surface
-    fixed = fixed_surface(case)
-    if fixed is not None or seat is None or real is None:
-        return fixed
-    want = total(keys_terms(case.body, case, posture, seat, case.policy.elbow_angle))
+def _possible(case: Case, posture: Posture, real: Found | None,
+              rows: list[FitRow]) -> tuple[bool, str | None]:  # fmt: skip
+    if posture == "seated":
+        return True, None
+    if case.workstation.chair.kind == "wheelchair":
+        return False, "Seated in a wheelchair: nothing is worked out for standing."
+    if real is not None and real.over > STANDING_OVER_DEG:
+        limits = next(row.limits for row in rows if row.key == "surface")
+        if limits:
+            return False, f"No work standing at this desk: {limits[0].text}."
+    return True, None
+
+
+def _free_surface(case: Case, posture: Posture, seat: float | None) -> float | None:
+    """Where the search could not be made for want of legs or shoes, the hands alone."""
+    try:
+        elbow_terms(case.body, case) if posture == "seated" else standing_elbow_terms(
+            case.body, case
+        )
+        want = total(keys_terms(case.body, case, posture, seat, case.policy.elbow_angle))
+        want -= case.keyboard_thickness()
+    except MissingInput:
+        return None
     span = case.workstation.desk.surface
-    want -= case.keyboard_thickness()
-    desk = case.workstation.desk
-    if desk.thickness is not None:
-        room = case.body.mm("thigh_clearance") + case.policy.thigh_room
-        want = max(want, seat + room + desk.thickness)
     return span.clamp(want) if span is not None else want
 
 
@@ -174,13 +201,42 @@ def _overruled(row: FitRow, overrule: Settings) -> FitRow:
     return replace(row, setting=value, change=change, limits=(), cost=None)
 
 
+def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
+    """What could not be judged, and what no setting can do, in words."""
+    notes: list[str] = []
+    station, real = case.workstation, pair.seated
+    if station.desk.thickness is None and station.desk.underside is None:
+        notes.append("Room above the thighs not checked: the desk's thickness is not recorded.")
+    if station.chair.seat is None:
+        notes.append("The chair's range is not recorded: the seat is taken as free to move.")
+    if station.desk.surface is None:
+        notes.append("The desk's range is not recorded: the surface is taken as free to move.")
+    if station.screen.kind != "laptop" and station.screen.top_above_surface is None:
+        notes.append("The screen stand's range is not recorded: it is taken as free to move.")
+    if "abdominal_depth_sitting" not in case.body.values:
+        notes.append("Belly room at the desk edge not checked: belly depth is not measured.")
+    if real is not None and real.footrest and station.feet is None:
+        notes.append("Whether there is a footrest is not recorded: one is taken as to be had.")
+    if real is not None and real.presses:
+        notes.append(
+            "No setting leaves room for the thighs under this desk: raise the desk, or take a "
+            "thinner top or a lower chair."
+        )
+    if real is not None and real.hangs:
+        notes.append(
+            "No setting holds the feet: a footrest, a box or a lower chair is needed before anything "
+            "else."
+        )
+    return tuple(notes)
+
+
 def fit(
     case: Case,
     *,
     overrule_seated: Settings | None = None,
     overrule_standing: Settings | None = None,
 ) -> FitResult:
-    """Work a case out.
+    """Work a case out with the pieces it names.
 
     Parameters
     ----------
@@ -193,33 +249,45 @@ def fit(
     Returns
     -------
     FitResult
-        Rows for both postures. Nothing is guessed: what can't be told is ``not_assessable``
-        with its reason.
+        Rows for both postures and what moves between them. Nothing is guessed: what can't be told
+        is ``not_assessable`` with its reason.
 
     """
-    blank = Settings()
-    notes: list[str] = []
-    station = case.workstation
-    if station.desk.thickness is None:
-        notes.append("Room above the thighs not checked: the desk's thickness is not recorded.")
-    if station.chair.seat is None:
-        notes.append("The chair's range is not recorded: the seat is taken as free to move.")
-    if station.desk.surface is None:
-        notes.append("The desk's range is not recorded: the surface is taken as free to move.")
-    if station.screen.kind != "laptop" and station.screen.top_above_surface is None:
-        notes.append("The screen stand's range is not recorded: it is taken as free to move.")
-    if "abdominal_depth_sitting" not in case.body.values:
-        notes.append("Belly room at the desk edge not checked: belly depth is not measured.")
-    real = _run(case, "seated", free=False)
-    if real is not None and real.thighs_pressed:
-        notes.append(
-            "No setting leaves room for the thighs under this desk: raise the desk, or take a "
-            "thinner top or a lower chair."
-        )
+    own = overrule_seated or Settings(), overrule_standing or Settings()
+    pair = solve_pair(case, overrule_seated=own[0], overrule_standing=own[1])
+    seated = _posture(case, "seated", pair, own[0])
+    standing = _posture(case.standing(), "standing", pair, own[1])
     return FitResult(
-        seated=_posture(case, "seated", real, overrule_seated or blank),
-        standing=_posture(
-            case, "standing", _run(case, "standing", free=False), overrule_standing or blank
-        ),
-        notes=tuple(notes),
+        seated=seated,
+        standing=standing,
+        notes=notes_of(case, pair),
+        moves=moves_between(case, seated, standing),
     )
+
+
+@dataclass(frozen=True, kw_only=True)
+class Settled:
+    """A case as it would be set, without targets and reasons: settings and joints."""
+
+    seated: Settings
+    standing: Settings | None
+    joints_seated: tuple[Joint, ...]
+    joints_standing: tuple[Joint, ...]
+
+
+def settle(case: Case, *, overrule_seated: Settings | None = None,
+           overrule_standing: Settings | None = None) -> Settled:  # fmt: skip
+    """What :func:`fit` would set, and the joints it makes; ``standing`` None where nobody stands.
+
+    For comparing many sets of equipment: a fifth of the work.
+    """
+    own = overrule_seated or Settings(), overrule_standing or Settings()
+    pair = solve_pair(case, overrule_seated=own[0], overrule_standing=own[1], whole=False)
+    seated = aims(case, "seated", pair, own[0])
+    joints = joints_of(case, seated, "seated")
+    if not stands_too(case, pair.standing):
+        return Settled(seated=seated, standing=None, joints_seated=joints, joints_standing=())
+    up = case.standing()
+    standing = aims(up, "standing", pair, own[1])
+    return Settled(seated=seated, standing=standing, joints_seated=joints,
+                   joints_standing=joints_of(up, standing, "standing"))  # fmt: skip

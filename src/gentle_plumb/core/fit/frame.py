@@ -50,7 +50,7 @@ def _drop(body: Body, case: Case) -> float:
     return trunk_drop(
         shoulder_height_sitting=body.mm("shoulder_height_sitting"),
         thigh_clearance=body.mm("thigh_clearance"),
-        recline_deg=case.policy.recline,
+        recline_deg=case.recline(),
     )
 
 

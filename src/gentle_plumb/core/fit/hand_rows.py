@@ -7,14 +7,16 @@ from math import radians, sin
 
 from ..body import Body
 from ..errors import MissingInput
+from ..policy import JOINT_BANDS
+from ..posture import abduction_deg
 from ..posture.chain import FREE_FOREARM_TURN_DEG
+from ..workstation import Span
 from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
 from .case import Case
 from .frame import elbow_terms, reach, standing_elbow_terms
 from .joints import Joint
-from .policies import JOINT_BANDS
 from .result import FitRow, Limit, Posture
-from .rows import SAME_MM, Quantity, end_limit, limit, set_row, target_row
+from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
 from .terms import Term, total
 
 
@@ -48,7 +50,7 @@ def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> Fit
         return (*keys, Term(label="keyboard", value=-case.keyboard_thickness()))
 
     def ends(_: float) -> tuple[float, float]:
-        band = JOINT_BANDS["elbow"]
+        band = case.policy.elbow_band
         return total(terms(case.body, band.high)), total(terms(case.body, band.low))
 
     return target_row(case, about, terms, ends, found=settings.get(key))
@@ -60,7 +62,7 @@ def surface_limits(
     """What keeps the surface from its target: the desk's range, or the thighs."""
     desk = case.workstation.desk
     limits = end_limit("desk", desk.surface, target)
-    if seated and seat is not None and desk.thickness is not None:
+    if seated and seat is not None and desk.thickness is not None and desk.underside is None:
         lowest = seat + case.body.mm("thigh_clearance") + case.policy.thigh_room + desk.thickness
         if target < lowest - SAME_MM:
             limits.append(limit("desk", "thighs", lowest, target - lowest))
@@ -75,6 +77,7 @@ def hand_rows(case: Case, posture: Posture, seat: float | None, surface: float |
     if top.target is None or surface is None:
         return [set_row(top, surface), keys]
     limits = surface_limits(case, top.target, seat, surface, seated=posture == "seated")
+    limits = limits or chosen(top, surface, "desk")
     thickness = case.keyboard_thickness()
     return [
         set_row(top, surface, limits, elbow),
@@ -90,7 +93,11 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         why="As near as the keyboard allows, so that the upper arm can hang.",
     )  # fmt: skip
 
+    central = case.workstation.mouse.kind == "central"
+
     def edge() -> float:
+        if central:
+            return 0.0
         if hand is None:
             raise MissingInput("mouse_hand", "The mouse hand is not recorded.")
         if hand == "left":
@@ -108,8 +115,13 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         case,
         about,
         lambda body: (
-            Term(label=f"{hand} edge of the keyboard", value=edge()),
-            Term(label="half a mouse and a gap", value=case.policy.mouse_gap),
+            Term(
+                label="before the keys, on the midline"
+                if central
+                else f"{hand} edge of the keyboard",
+                value=edge(),
+            ),
+            Term(label="half a mouse and a gap", value=0.0 if central else case.policy.mouse_gap),
         ),
         lambda target: (edge(), max(target, widest(case.body))),
         found=case.found_seated.mouse,
@@ -118,4 +130,48 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         return row
     over = row.target - widest(case.body)
     limits = [limit("keyboard", "wide", row.target, -over)] if over > SAME_MM else []
+    low = case.workstation.desk.mouse_below
+    if low > SAME_MM:
+        limits.append(limit("mouse_shelf", "low", low, low))
     return set_row(row, row.target, limits, arm)
+
+
+def mouse_over(case: Case) -> float:
+    """Degrees the upper arm stands out beyond its band for a mouse set as near as it goes.
+
+    Raises
+    ------
+    MissingInput
+        If hand, keyboard or arm are not known.
+
+    """
+    if case.workstation.mouse.kind == "central":
+        return 0.0
+    row = mouse_row(case, None)
+    if row.target is None:
+        raise MissingInput("mouse", row.reason or "The mouse's place can't be told.")
+    angle = abduction_deg(
+        offset=row.target, biacromial=case.body.mm("shoulder_breadth_biacromial"),
+        reach=reach(case.body), shoulder_elbow_length=case.body.mm("shoulder_elbow_length"),
+    )  # fmt: skip
+    return abs(JOINT_BANDS["upper_arm"].excess(angle))
+
+
+def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
+    """The keys' slope, square to the forearm as far as tray or feet let them."""
+    settings = case.found_seated if posture == "seated" else case.found_standing
+    about = Quantity(
+        key="slope", posture=posture, label="Keys' slope", source="house-joint-bands", unit="deg",
+        why="The keys lie along the forearm, so that the wrist stays straight.",
+    )  # fmt: skip
+
+    def terms(_: Body) -> Sequence[Term]:
+        if elbow is None or elbow.angle is None:
+            raise MissingInput("elbow", "The elbow's angle is not known yet.")
+        return (Term(label="forearm's fall", value=90 - elbow.angle),)
+
+    band = JOINT_BANDS["wrist"]
+    row = target_row(case, about, terms,
+                     lambda target: (target + band.low, target + band.high),
+                     found=settings.slope)  # fmt: skip
+    return ranged_row(row, "slope", case.workstation.desk.tilt or Span(low=0, high=0))

@@ -4,15 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from math import asin, degrees, radians, tan
+from math import asin, degrees
 from typing import Literal
 
 from ..errors import MissingInput, OutOfReach
+from ..policy import JOINT_BANDS, JOINT_LABELS, Band
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg
 from ..workstation import Settings
 from .case import Case
 from .frame import Frame, legs_terms, reach
-from .policies import JOINT_BANDS, JOINT_LABELS, Band
+from .screen_rules import top_band
 from .terms import total
 
 
@@ -34,24 +35,15 @@ class Joint:
 
 
 def neck_band(case: Case, distance: float) -> Band:
-    """The band of the gaze to the top edge that the screen rule and lenses ask for, degrees."""
-    low, high = screen_top_band(case, distance)
+    """The band of the gaze to the top edge that the screen rule and lenses ask for, degrees.
+
+    Raises MissingInput where the rule needs the picture's height and it is not recorded.
+    """
+    band = top_band(case, distance)
     return Band(
-        low=gaze_deg(above_eye=low, distance=distance),
-        high=gaze_deg(above_eye=high, distance=distance),
+        low=gaze_deg(above_eye=band.low, distance=distance),
+        high=gaze_deg(above_eye=band.high, distance=distance),
     )
-
-
-def screen_top_band(case: Case, distance: float) -> tuple[float, float]:
-    """Allowed height of the picture's top edge over the eye, mm, low and high."""
-    policy = case.policy
-    drop_deg = {
-        "none": 0.0,
-        "progressive": policy.lens_drop_progressive_deg,
-        "bifocal": policy.lens_drop_bifocal_deg,
-    }[case.lower_lens]
-    high = policy.screen_top_high - distance * tan(radians(drop_deg))
-    return high + policy.screen_top_low - policy.screen_top_high, high
 
 
 def _need(value: float | None, what: str, reason: str) -> float:
@@ -78,7 +70,25 @@ def thigh_rise_deg(case: Case, settings: Settings) -> float:
     return degrees(asin(min(1.0, max(0.0, below / case.body.mm("buttock_popliteal_length")))))
 
 
+def _wrist(case: Case, settings: Settings, seated: bool) -> float:
+    """Bent back: the keys' slope against the forearm's, which falls by what the elbow is open."""
+    slope = settings.slope if settings.slope is not None else case.workstation.keyboard.slope
+    return _elbow(case, settings, seated) - 90 + slope
+
+
+def _shoulder(case: Case, settings: Settings) -> float:
+    """How far an armrest over the elbow lifts the shoulder, about the breastbone."""
+    if case.workstation.chair.armrests in (None, "none") or case.policy.armrest_use == "off":
+        return 0.0
+    rest = _need(settings.armrest, "armrest", "The armrests' height is not recorded.")
+    lift = max(0.0, rest - Frame.seated(case).elbow)
+    half = case.body.mm("shoulder_breadth_biacromial") / 2
+    return degrees(asin(min(1.0, lift / half)))
+
+
 def _upper_arm(case: Case, settings: Settings) -> float:
+    if case.workstation.mouse.kind == "central":
+        return 0.0  # it lies before the keys, on the midline
     body = case.body
     return abduction_deg(
         offset=_need(settings.mouse, "mouse", "The mouse position is not recorded."),
@@ -130,17 +140,25 @@ def joints_of(
 
     """
     seated = posture == "seated"
-    found = [_joint("elbow", JOINT_BANDS["elbow"], lambda: _elbow(case, settings, seated))]
+    case = case if seated else case.standing()
+    found = [
+        _joint("elbow", case.policy.elbow_band, lambda: _elbow(case, settings, seated)),
+        _joint("wrist", JOINT_BANDS["wrist"], lambda: _wrist(case, settings, seated)),
+    ]
     if seated:
-        recline = case.policy.recline
+        level = 90 + case.recline() + case.policy.thigh_slope
         found += [
-            _joint("hip", JOINT_BANDS["hip"],
-                   lambda: 90 + recline - thigh_rise_deg(case, settings)),
+            _joint("shoulder", JOINT_BANDS["shoulder"], lambda: _shoulder(case, settings)),
+            _joint("hip", JOINT_BANDS["hip"], lambda: level - thigh_rise_deg(case, settings)),
             _joint("knee", JOINT_BANDS["knee"], lambda: 90 - thigh_rise_deg(case, settings)),
-        ]  # fmt: skip
+        ]
     found.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))
     distance = settings.distance if settings.distance is not None else 600.0
-    found.append(
-        _joint("neck", neck_band(case, distance), lambda: _gaze_top(case, settings, seated))
-    )
+    try:
+        band = neck_band(case, distance)
+    except MissingInput as missing:
+        reason = missing.reason
+        return (*found, Joint(joint="neck", label=JOINT_LABELS["neck"], angle=None, low=0.0,
+                              high=0.0, over=None, reason=reason))  # fmt: skip
+    found.append(_joint("neck", band, lambda: _gaze_top(case, settings, seated)))
     return tuple(found)

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+
 from ..errors import MissingInput
-from ..workstation import Span
+from ..policy import JOINT_BANDS, Band
+from ..workstation import Span, Workstation
 from .case import Case
 from .distance import distance_terms, laptop_distance
 from .frame import (
@@ -14,11 +17,13 @@ from .frame import (
     standing_elbow_terms,
     standing_eye_terms,
 )
-from .joints import screen_top_band
-from .policies import JOINT_BANDS, Band
 from .result import Posture
-from .search import SearchModel
+from .screen_rules import top_band
+from .search import LEVEL, SearchModel
 from .terms import total
+
+USUAL_DISTANCE_MM = 600.0
+"""Reckoned with where nothing tells the eye's distance. Source: house-screen."""
 
 
 def fixed_surface(case: Case) -> float | None:
@@ -27,60 +32,125 @@ def fixed_surface(case: Case) -> float | None:
     return surface.low if surface is not None and surface.fixed else None
 
 
+@dataclass(frozen=True, kw_only=True)
+class Lengths:
+    """What the body and the policies give the search, whatever the furniture; mm, degrees."""
+
+    case: Case
+    posture: Posture
+    elbow: float
+    reach: float
+    legs: float | None
+    thigh_length: float
+    thigh_need: float | None
+    eye: float | None
+    distance: float | None
+    hip_level: float
+
+    @classmethod
+    def of(cls, case: Case, posture: Posture) -> Lengths:
+        """Raises MissingInput where elbow, reach or shoes are not known."""
+        body, policy, seated = case.body, case.policy, posture == "seated"
+        elbow = total((elbow_terms if seated else standing_elbow_terms)(body, case))
+        try:
+            eye = total((eye_terms if seated else standing_eye_terms)(body, case))
+        except MissingInput:
+            eye = None
+        thigh = None
+        if seated and body.has("thigh_clearance"):
+            thigh = body.mm("thigh_clearance") + policy.thigh_room
+        return cls(
+            case=case, posture=posture, elbow=elbow, reach=reach(body), eye=eye,
+            legs=total(legs_terms(body, case)) if seated else None,
+            thigh_length=body.mm("buttock_popliteal_length") if seated else 1.0,
+            thigh_need=thigh, distance=target_distance(case),
+            hip_level=90 + case.recline() + policy.thigh_slope,
+        )  # fmt: skip
+
+    def model(self, station: Workstation, *, free: bool = False) -> SearchModel:
+        """The search's numbers for these pieces.
+
+        Parameters
+        ----------
+        station : Workstation
+        free : bool
+            True lets every movable piece move without end and ignores thighs and feet: what body
+            and fixed pieces ask for.
+
+        Raises
+        ------
+        MissingInput
+            If the keyboard's thickness, or a height the screen rule needs, is not known.
+
+        """
+        case, policy, desk = self.case, self.case.policy, station.desk
+        seated = self.posture == "seated"
+        if station.keyboard.thickness is None:
+            raise MissingInput("keyboard_thickness", "The keyboard's thickness is not recorded.")
+        eye, distance = self.eye, self.distance or USUAL_DISTANCE_MM
+        band = None
+        try:
+            band = top_band(case, distance)
+        except MissingInput:
+            eye = None
+        surface, seat = desk.surface, station.chair.seat if seated else LEVEL
+        lift, tops = reach_of(station)
+        fixed = surface is not None and surface.fixed
+        if free:
+            surface = surface if fixed else None
+            seat = None if seated else seat
+            lift, tops = (lift if station.screen.kind == "laptop" else None), None
+        need = self.thigh_need if seated and not free else None
+        under = desk.underside
+        return SearchModel(
+            elbow=self.elbow,
+            reach=self.reach,
+            keyboard=station.keyboard.thickness,
+            elbow_target=policy.elbow_angle,
+            elbow_band=policy.elbow_band,
+            seat=seat,
+            surface=surface,
+            legs=self.legs,
+            thigh_length=self.thigh_length,
+            hip_level=self.hip_level,
+            hip_band=JOINT_BANDS["hip"],
+            knee_band=JOINT_BANDS["knee"],
+            slopes=desk.tilt or LEVEL,
+            flat_margin=policy.flat_feet_margin,
+            eye=eye if self.distance is not None else None,
+            distance=distance,
+            lift=lift,
+            tops=tops,
+            top_band=Band(low=band.low, high=band.high) if band else Band(low=-50, high=0),
+            top_target=band.target if band else 0.0,
+            least_gap=need + desk.thickness
+            if need is not None and desk.thickness is not None and under is None
+            else None,
+            highest_seat=under - need if need is not None and under is not None else None,
+            feet=station.feet if seated and not free else None,
+            first=policy.first,
+            hands_first=fixed and policy.first != "feet",
+        )
+
+
+def reach_of(station: Workstation) -> tuple[Span | None, Span | None]:
+    """Where the top of the picture can be: over the keys' surface, and over the floor, mm."""
+    desk, lift = station.desk, station.screen.reach(station.keyboard)
+    if lift is None or station.screen.kind == "laptop":
+        return lift, None
+    if desk.screen_base is None:
+        return lift, None
+    tops = Span(low=desk.screen_base.low + lift.low, high=desk.screen_base.high + lift.high,
+                step=lift.step if desk.screen_base.fixed else None)  # fmt: skip
+    if desk.below is None or desk.screen_base.fixed:
+        return None, tops
+    return Span(low=lift.low + desk.below.low, high=lift.high + desk.below.high), tops
+
+
 def search_model(case: Case, posture: Posture, *, free: bool = False) -> SearchModel:
-    """The search's numbers for a case.
-
-    Parameters
-    ----------
-    case : Case
-    posture : {"seated", "standing"}
-    free : bool
-        True lets every movable piece move without end and ignores the thighs: what body and
-        fixed pieces ask for.
-
-    Raises
-    ------
-    MissingInput
-        If elbow, reach, shoes or keyboard are not known.
-
-    """
-    body, policy, station = case.body, case.policy, case.workstation
-    seated = posture == "seated"
-    elbow = total((elbow_terms if seated else standing_elbow_terms)(body, case))
-    distance = target_distance(case)
-    try:
-        eye = total((eye_terms if seated else standing_eye_terms)(body, case))
-    except MissingInput:
-        eye = None
-    low, high = screen_top_band(case, distance or 600.0)
-    lift = station.screen.reach(station.keyboard)
-    surface, seat = station.desk.surface, station.chair.seat if seated else Span(low=0, high=0)
-    if free:
-        surface = surface if surface is not None and surface.fixed else None
-        seat = None if seated else seat
-        lift = lift if station.screen.kind == "laptop" else None
-    least_gap = None
-    if seated and not free and station.desk.thickness is not None and body.has("thigh_clearance"):
-        least_gap = body.mm("thigh_clearance") + policy.thigh_room + station.desk.thickness
-    legs = total(legs_terms(body, case)) if seated else None
-    return SearchModel(
-        elbow=elbow,
-        reach=reach(body),
-        keyboard=case.keyboard_thickness(),
-        elbow_target=policy.elbow_angle,
-        elbow_band=JOINT_BANDS["elbow"],
-        seat=seat,
-        surface=surface,
-        legs=legs,
-        thigh_length=body.mm("buttock_popliteal_length") if seated else 1.0,
-        knee_band=JOINT_BANDS["knee"],
-        flat_margin=policy.flat_feet_margin,
-        eye=eye if distance is not None else None,
-        distance=distance or 600.0,
-        lift=lift,
-        top_band=Band(low=low, high=high),
-        least_gap=least_gap,
-    )
+    """The search's numbers for a case; raises MissingInput for what it can't do without."""
+    case = case if posture == "seated" else case.standing()
+    return Lengths.of(case, posture).model(case.workstation, free=free)
 
 
 def target_distance(case: Case) -> float | None:

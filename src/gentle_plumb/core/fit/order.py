@@ -10,6 +10,8 @@ _USUAL = ("seat", "seat_depth", "lumbar", "armrest", "surface", "keys", "mouse",
           "screen_top", "tilt", "footrest")  # fmt: skip
 _HANDS_FIRST = ("surface", "keys", "seat", "footrest", "seat_depth", "lumbar", "armrest", "mouse",
                 "distance", "screen_top", "tilt")  # fmt: skip
+NEEDED_ROWS = frozenset({*_USUAL, "desk_depth"} - {"armrest"})
+"""Rows without which nothing is worked out."""
 _STANDING = ("surface", "keys", "distance", "screen_top", "tilt")
 
 

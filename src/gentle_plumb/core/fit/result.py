@@ -10,8 +10,11 @@ from .terms import Term
 
 Posture = Literal["seated", "standing"]
 LimitKind = Literal[
-    "stops", "starts", "fixed", "thighs", "collides", "joined", "shallow", "wide", "choice"
-]
+    "stops", "starts", "fixed", "steps", "thighs", "hangs", "collides", "joined", "shallow", "wide",
+    "low", "kept", "choice"
+]  # fmt: skip
+NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "choice"})
+"""Kinds that don't keep a piece from where it belongs."""
 Status = Literal["holds", "off", "not_assessable"]
 
 
@@ -21,8 +24,9 @@ class Limit:
 
     ``piece`` ends at ``at`` (mm, or degrees for a tilt); ``short`` is target less ``at``, so
     negative where the piece is too high or too far. ``kind`` says how: it stops, starts or is
-    fixed there, the thighs are in the way, it would meet the desk, it is joined to another
-    piece, the desk is shallow, the keyboard wide, or it is no limit but a better choice.
+    fixed there, it goes in steps, the thighs are in the way, the feet would hang, it would meet the
+    desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
+    low; or it is no limit: left as found in its band, or a better choice.
     """
 
     piece: str
@@ -57,7 +61,7 @@ class FitRow:
     key: str
     posture: Posture
     label: str
-    unit: Literal["mm", "deg"]
+    unit: Literal["mm", "deg", "%"]
     why: str
     status: Status
     reason: str | None = None
@@ -90,19 +94,49 @@ class PostureFit:
     over_found: float | None
     over_set: float | None
 
+    def joint(self, name: str) -> Joint | None:
+        """One joint as set; None where the posture has none of the name."""
+        return next((one for one in self.joints_set if one.joint == name), None)
+
+    def setting(self, key: str) -> float | None:
+        """What a row is set to; None where it can't be told."""
+        return next((row.setting for row in self.rows if row.key == key), None)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Move:
+    """What changes between sitting and standing: from and to in mm, or what is done in words."""
+
+    piece: str
+    label: str
+    seated: float | None = None
+    standing: float | None = None
+    text: str = ""
+
+    @property
+    def by(self) -> float | None:
+        """How far it moves from sitting to standing, mm; None where it is no height."""
+        if self.seated is None or self.standing is None:
+            return None
+        return self.standing - self.seated
+
 
 @dataclass(frozen=True, kw_only=True)
 class FitResult:
-    """The whole answer: both postures and notes about what could not be judged."""
+    """The whole answer: both postures, what moves between them, and what could not be judged."""
 
     seated: PostureFit
     standing: PostureFit
     notes: tuple[str, ...]
+    moves: tuple[Move, ...] = ()
 
     def row(self, posture: Posture, key: str) -> FitRow:
         """One row; raises KeyError if there is none."""
-        rows = self.seated.rows if posture == "seated" else self.standing.rows
-        for row in rows:
+        for row in self.of(posture).rows:
             if row.key == key:
                 return row
         raise KeyError(f"{posture}.{key}")
+
+    def of(self, posture: Posture) -> PostureFit:
+        """One posture."""
+        return self.seated if posture == "seated" else self.standing

@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
+from typing import Literal
 
 from ..body import Body
 from ..errors import MissingInput, OutOfReach
+from ..policy import SAME
 from ..workstation import Span
 from .case import Case
 from .joints import Joint
-from .policies import SAME
 from .result import FitRow, Limit, LimitKind, Posture, Status
 from .terms import Term, total
 from .wording import cost_of, limit_text
@@ -31,7 +32,7 @@ class Quantity:
     label: str
     why: str
     source: str
-    unit: str = "mm"
+    unit: Literal["mm", "deg", "%"] = "mm"
 
 
 def target_row(
@@ -55,7 +56,7 @@ def target_row(
         key=about.key,
         posture=about.posture,
         label=about.label,
-        unit="deg" if about.unit == "deg" else "mm",
+        unit=about.unit,
         why=about.why,
         status="not_assessable",
         found=found,
@@ -68,6 +69,10 @@ def target_row(
         return replace(blank, reason=missing.reason)
     except OutOfReach as far:
         return replace(blank, reason=f"Out of reach: {far}.")
+    if not case.uncertain:
+        return replace(
+            blank, target=total(made), low=low, high=high, terms=made, setting=total(made)
+        )
     sd, shares = case.body.uncertainty(lambda body: total(terms(body)))
     estimated = tuple(
         name for name in shares if case.body.value(name).source == "estimated" and shares[name] > 1
@@ -121,7 +126,10 @@ def end_limit(piece: str, span: Span | None, target: float, offset: float = 0.0)
         return []
     low, high = span.low + offset, span.high + offset
     if low - SAME_MM <= target <= high + SAME_MM:
-        return []
+        place = span.clamp(target - offset) + offset
+        return (
+            [limit(piece, "steps", place, target - place)] if abs(target - place) > SAME_MM else []
+        )
     kind: LimitKind = "fixed" if span.fixed else "stops" if target > high else "starts"
     at = high if target > high else low
     return [limit(piece, kind, at, target - at)]
@@ -132,3 +140,11 @@ def ranged_row(row: FitRow, piece: str, span: Span | None) -> FitRow:
     if row.target is None or span is None:
         return set_row(row, row.target)
     return set_row(row, span.clamp(row.target), end_limit(piece, span, row.target))
+
+
+def chosen(row: FitRow, setting: float, piece: str) -> list[Limit]:
+    """Why a setting that nothing keeps from its target is another: left as found, or a choice."""
+    if row.target is None or abs(setting - row.target) <= SAME_MM:
+        return []
+    kept = row.found is not None and abs(setting - row.found) <= SAME_MM
+    return [limit(piece, "kept" if kept else "choice", setting, row.target - setting)]

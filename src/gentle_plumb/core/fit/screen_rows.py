@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from math import ceil, radians, tan
 
 from ..body import Body
 from ..errors import MissingInput
@@ -11,9 +12,11 @@ from ..workstation import Span
 from .case import Case
 from .distance import along_the_floor, distance_terms, laptop_distance, least_distance
 from .frame import eye_terms, standing_eye_terms
-from .joints import Joint, screen_top_band
-from .result import FitRow, Limit, Posture
-from .rows import Quantity, end_limit, limit, set_row, target_row
+from .joints import Joint
+from .model import reach_of
+from .result import FitRow, Posture
+from .rows import SAME_MM, Quantity, chosen, end_limit, limit, set_row, target_row
+from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
 from .terms import Term, total
 
 DISTANCE_BAND_MM = 50.0
@@ -36,47 +39,48 @@ def top_row(case: Case, posture: Posture, seat: float | None, surface: float | N
             setting: float | None, distance: float | None, neck: Joint | None) -> FitRow:  # fmt: skip
     """Top edge of the picture, by the screen rule and the lenses."""
     settings = case.found_seated if posture == "seated" else case.found_standing
-    lens = case.lower_lens
+    lens = case.lower_lens if case.policy.lens_answer == "lower" else "none"
+    rule = RULE_LABELS[case.policy.screen_rule]
     about = Quantity(
         key="screen_top", posture=posture, label="Screen top",
         source="house-screen" if lens == "none" else "house-lens",
-        why="Top edge at the eye line; the eyes alone reach the bottom."
+        why=f"{rule[0].upper()}{rule[1:]}; the eyes alone reach the bottom."
         if lens == "none"
         else f"Read through the lower part of {lens} lenses: lower, so that the chin stays level.",
     )  # fmt: skip
+    height = case.workstation.screen.picture_height
 
-    def drop() -> float:
-        if lens == "none":
-            return case.policy.screen_top_high
-        if distance is None:
+    def far() -> float:
+        plain = case.policy.screen_rule in ("top_edge", "top_third", "middle_third")
+        if distance is None and not (plain and lens == "none"):
             raise MissingInput("distance", "The eye distance is not known yet.")
-        return screen_top_band(case, distance)[1]
+        return distance if distance is not None else 600.0
 
     def terms(body: Body) -> Sequence[Term]:
+        ruled = rule_band(case.policy, height=height, distance=far()).target
+        drop = top_band(case, far()).target - ruled if lens_drop(case, far()) else 0.0
         return (
             *eye_height_terms(body, case, posture, seat),
-            Term(label="lower lens" if lens != "none" else "screen rule", value=drop()),
+            Term(label="screen rule", value=ruled),
+            Term(label="lower lens", value=drop),
         )
 
-    row = target_row(
-        case,
-        about,
-        terms,
-        lambda target: (
-            target + case.policy.screen_top_low - case.policy.screen_top_high, target
-        ),
-        found=settings.screen_top,
-    )  # fmt: skip
+    def ends(target: float) -> tuple[float, float]:
+        band = top_band(case, far())
+        return target + band.low - band.target, target + band.high - band.target
+
+    row = target_row(case, about, terms, ends, found=settings.screen_top)
     if row.target is None or setting is None:
         return set_row(row, setting)
-    reach = case.workstation.screen.reach(case.workstation.keyboard)
-    limits: list[Limit] = []
-    if reach is not None and surface is not None:
-        laptop = case.workstation.screen.kind == "laptop"
-        limits = end_limit("screen", reach, row.target, offset=surface)
-        if laptop and limits:
-            limits = [limit("laptop", "joined", setting, row.target - setting)]
-    return set_row(row, setting, limits, neck)
+    if case.workstation.screen.kind == "laptop":
+        joined = abs(row.target - setting) > SAME_MM
+        limits = [limit("laptop", "joined", setting, row.target - setting)] if joined else []
+        return set_row(row, setting, limits, neck)
+    lift, tops = reach_of(case.workstation)
+    limits = end_limit("screen", tops, row.target)
+    if not limits and lift is not None and surface is not None:
+        limits = end_limit("screen", lift, row.target, offset=surface)
+    return set_row(row, setting, limits or chosen(row, setting, "screen"), neck)
 
 
 def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
@@ -172,3 +176,45 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         return set_row(row, None)
     limits = [limit("desk", "shallow", depth, row.target - depth)] if row.status == "off" else []
     return set_row(row, depth, limits)
+
+
+CAPITAL_ARCMIN, LEAST_ARCMIN = 20.0, 16.0
+"""Height of capitals at the eye, wanted and least, minutes of arc. Source: iso-9241-303."""
+CAPITAL_PX = 11.2
+"""Capitals of a usual 16-pixel text at 100 %, px. Source: house-text."""
+SCALE_STEP = 25.0
+
+
+def capital_mm(distance: float, arcmin: float = CAPITAL_ARCMIN) -> float:
+    """Height of a capital that covers so many minutes of arc at a distance, mm.
+
+    >>> round(capital_mm(625), 2)
+    3.64
+    """
+    return distance * tan(radians(arcmin / 60))
+
+
+def scale_row(case: Case, distance: float | None) -> FitRow:
+    """Display scale at which usual text is large enough at this distance."""
+    screen = case.workstation.screen
+    about = Quantity(
+        key="scale", posture="seated", label="Display scale", source="house-text", unit="%",
+        why="Enlarge before leaning: capitals 20 minutes of arc high at the eye.",
+    )  # fmt: skip
+
+    def raw() -> float:
+        if distance is None:
+            raise MissingInput("distance", "The eye distance is not known yet.")
+        if screen.width is None or screen.pixels_across is None:
+            raise MissingInput("pixels", "The screen's size and pixels across are not recorded.")
+        return 100 * capital_mm(distance) / (CAPITAL_PX * screen.width / screen.pixels_across)
+
+    def terms(_: Body) -> Sequence[Term]:
+        needed = raw()
+        step = max(100.0, ceil(needed / SCALE_STEP - 1e-9) * SCALE_STEP)
+        capital = f"capitals {capital_mm(distance or 0.0):.1f} mm high"
+        return (Term(label=capital, value=needed), Term(label="next step", value=step - needed))
+
+    row = target_row(case, about, terms, lambda _: (raw() * LEAST_ARCMIN / CAPITAL_ARCMIN, None),
+                     found=case.details.scale)  # fmt: skip
+    return set_row(row, row.target)

@@ -1,33 +1,36 @@
-"""The exact search for seat and surface heights under what the pieces can do.
+"""The exact search for seat, surface and picture under what the pieces can do.
 
 The model
 ---------
-Unknowns are the seat ``s`` and the surface ``z`` (standing: ``s`` is 0), each on a lattice of
-whole millimetres joined by the points where something changes (ends of ranges, edges of bands,
-the seat for the legs, the height that gives the target angle). Surfaces that the forearm can't
-reach count by the ends of their range only. Elbow and gaze depend on
-``u = z - s`` alone, legs on ``s`` alone, so the search is over pairs of two short tables.
+Unknowns are the seat ``s``, the surface ``z`` (standing: ``s`` is 0) and the picture's top ``t``.
+Pieces with steps take their own places; others lie on a lattice of whole millimetres joined by
+the points where something changes (ends of ranges, edges of bands, the seat for the legs, the
+height that gives the target angle). Elbow and wrist depend on ``u = z - s``, legs on ``s``, the
+gaze on ``t - s``. ``t`` may be anywhere in ``lift`` over ``z``, in ``tops`` over the floor, or in
+both where a tray hangs under a desk that moves.
 
 Order of preference, strictly one after the other:
 
-1. hard: ranges, and the room above the thighs;
-2. the smallest sum of degrees outside the joints' bands;
-3. no footrest rather than one;
-4. the piece that can't move first: under a surface that can, the seat nearest the legs, then
+1. hard: ranges (always), then mm of thigh room and of foot support that are missing;
+2. what the policy sets first (feet, or hands), where it names one;
+3. the smallest sum of degrees outside the joints' bands;
+4. no footrest rather than one;
+5. the piece that can't move first: under a surface that can, the seat nearest the legs, then
    the elbow nearest its target angle; at a fixed surface the elbow before the seat; the picture
    nearest its target last.
 
-Every pair of the lattice is covered, so the answer is the optimum of this model, not a guess;
-the tests hold it against a general solver.
+Every seat and surface of the lattice is covered, so the answer is the optimum of this model, not
+a guess; the tests hold it against every pair and against a general solver.
 """
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
 from math import asin, atan2, ceil, degrees, floor, radians, sin
 
+from ..policy import JOINT_BANDS, Band
 from ..workstation import Span
-from .policies import Band
 
 SEAT_LATTICE = Span(low=250, high=900)
 SURFACE_LATTICE = Span(low=350, high=1500)
@@ -36,15 +39,20 @@ SURFACE_LATTICE = Span(low=350, high=1500)
 UNREACHABLE_DEG = 180.0
 """What an elbow out of reach counts, degrees: more than any joint can be off."""
 
+LEVEL = Span(low=0, high=0)
+
 
 @dataclass(frozen=True, kw_only=True)
 class SearchModel:
     """Everything the search needs, as plain numbers (mm, degrees).
 
-    ``elbow``, ``eye`` and ``legs`` count from the seat (standing: the floor; ``legs`` None).
-    ``lift`` is how high over the surface the top of the picture can be, None where any.
-    ``top_band`` is the wanted top edge over the eye; ``least_gap`` the least surface over seat
-    that leaves room for the thighs, None where that is unknown or does not matter.
+    ``elbow`` and ``eye`` count from the seat (standing: the floor); ``legs`` is the seat for flat
+    feet, None when standing. ``lift`` is how high over the surface the top of the picture can be,
+    ``tops`` how high over the floor; None where nothing binds it. ``top_band`` is the wanted top
+    over the eye and ``top_target`` the place in it. ``least_gap`` is the least surface over seat
+    that leaves room for the thighs, ``highest_seat`` the seat under something that stays; None
+    where unknown or no matter. ``feet`` are the supports there are, None where any will do.
+    ``slopes`` is how the keys can slope. ``hands_first`` is the order of preference 5.
     """
 
     elbow: float
@@ -56,94 +64,196 @@ class SearchModel:
     surface: Span | None
     legs: float | None = None
     thigh_length: float = 480.0
-    knee_band: Band = Band(low=90, high=120)
+    knee_band: Band = JOINT_BANDS["knee"]
+    hip_band: Band = JOINT_BANDS["hip"]
+    hip_level: float = 100.0
+    wrist_band: Band = JOINT_BANDS["wrist"]
+    slopes: Span = LEVEL
     flat_margin: float = 10.0
     eye: float | None = None
     distance: float = 600.0
     lift: Span | None = None
+    tops: Span | None = None
     top_band: Band = Band(low=-50, high=0)
+    top_target: float = 0.0
     least_gap: float | None = None
+    highest_seat: float | None = None
+    feet: tuple[Span, ...] | None = None
+    first: str = "fixed"
+    hands_first: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
 class Found:
-    """The optimum: heights in mm, ``over`` the degrees outside bands; thighs pressed or not."""
+    """The optimum: heights in mm, degrees outside bands, and what hard limits lack, mm.
+
+    ``top`` is None where the picture can stand anywhere or the eye is unknown. ``first`` is what
+    the policy's first piece is off by: mm of the seat, or degrees of the hands.
+    """
 
     seat: float
     surface: float
+    top: float | None
     over: float
     footrest: bool
-    thighs_pressed: bool
+    hangs: float
+    presses: float
+    first: float = 0.0
+
+    @property
+    def thighs_pressed(self) -> bool:
+        """Whether no setting leaves the thighs room."""
+        return self.presses > 0
+
+    @property
+    def rank(self) -> tuple[float, float, float]:
+        """What counts before additions do: hard limits, the policy's first piece, degrees."""
+        return round(self.hangs + self.presses, 6), self.first, self.over
+
+
+def wrist_over(model: SearchModel, angle: float) -> float:
+    """Degrees the wrist is bent outside its band, keys sloped as well as they can be."""
+    straight = model.slopes.clamp(90 - angle)
+    return abs(model.wrist_band.excess(angle - 90 + straight))
 
 
 def elbow_over(model: SearchModel, gap: float) -> tuple[float, float]:
-    """Degrees outside the elbow's band, and from its target, for a surface ``gap`` over the seat."""
+    """Degrees elbow and wrist are outside their bands, and the elbow from its target."""
     ratio = (model.elbow - gap - model.keyboard) / model.reach
     if abs(ratio) > 1:
         return UNREACHABLE_DEG + abs(ratio), UNREACHABLE_DEG + abs(ratio)
     angle = 90 + degrees(asin(ratio))
-    return abs(model.elbow_band.excess(angle)), abs(angle - model.elbow_target)
+    over = abs(model.elbow_band.excess(angle)) + wrist_over(model, angle)
+    return over, abs(angle - model.elbow_target)
 
 
-def gaze_over(model: SearchModel, gap: float) -> tuple[float, float]:
-    """Degrees the top of the picture lies outside its band at best, and mm from its upper edge."""
-    if model.eye is None or model.lift is None:
+def _range_of_tops(model: SearchModel, surface: float) -> Span | None:
+    """Where the top of the picture can be over the floor."""
+    lift, tops = model.lift, model.tops
+    if lift is None:
+        return tops
+    if tops is None:
+        return lift.shifted(surface)
+    low = max(lift.low + surface, tops.low)
+    return Span(low=low, high=max(low, min(lift.high + surface, tops.high)))
+
+
+def best_top(model: SearchModel, seat: float, surface: float) -> tuple[float, float, float]:
+    """The best top over the floor: degrees outside its band, mm from its target, height."""
+    assert model.eye is not None
+    eye = model.eye + seat
+    band, want = model.top_band, eye + model.top_target
+    span = _range_of_tops(model, surface)
+    if span is None:
+        return 0.0, 0.0, want
+    tries = [span.clamp(want)]
+    if span.step is not None:
+        tries += [span.clamp(eye + band.low), span.clamp(eye + band.high)]
+        inside = span.within(eye + band.low, eye + band.high)
+        tries += [inside] if inside is not None else []
+    found = []
+    for top in tries:
+        over = top - eye
+        edge = min(band.high, max(band.low, over))
+        off = abs(degrees(atan2(over, model.distance) - atan2(edge, model.distance)))
+        found.append((0.0 if off < 1e-9 else off, abs(top - want), top))
+    return min(found)
+
+
+def gaze_over(model: SearchModel, seat: float, surface: float) -> tuple[float, float]:
+    """Degrees the top of the picture lies outside its band at best, and mm from its target."""
+    if model.eye is None or (model.lift is None and model.tops is None):
         return 0.0, 0.0
-    lowest, highest = gap + model.lift.low - model.eye, gap + model.lift.high - model.eye
-    top = min(highest, max(lowest, model.top_band.high))
-    edge = min(model.top_band.high, max(model.top_band.low, top))
-    off = atan2(top, model.distance) - atan2(edge, model.distance)
-    return abs(degrees(off)), abs(top - model.top_band.high)
+    return best_top(model, seat, surface)[:2]
 
 
-def knee_over(model: SearchModel, seat: float) -> float:
-    """Degrees the knee is bent beyond its band because the seat is low for the legs."""
+def legs_over(model: SearchModel, seat: float) -> float:
+    """Degrees knee and hip are outside their bands because the seat is low for the legs."""
     if model.legs is None:
         return 0.0
     rise = min(1.0, max(0.0, (model.legs - seat - model.flat_margin) / model.thigh_length))
-    return abs(model.knee_band.excess(90 - degrees(asin(rise))))
+    up = degrees(asin(rise))
+    return abs(model.knee_band.excess(90 - up)) + abs(model.hip_band.excess(model.hip_level - up))
 
 
-_Score = tuple[float, float, float]
+def hangs(model: SearchModel, seat: float) -> float:
+    """Mm the feet lack of a support that could be there; 0 where they rest."""
+    if model.legs is None or model.feet is None:
+        return 0.0
+    need = seat - model.legs
+    if need <= model.flat_margin + 1e-9:
+        return 0.0
+    lack = need - model.flat_margin
+    for span in model.feet:
+        place = span.clamp(need)
+        lack = min(lack, max(0.0, abs(place - need) - model.flat_margin))
+    return 0.0 if lack < 1e-9 else lack
+
+
+_Score = tuple[float, float, float, float]
 
 
 class _Gaps:
-    """Scores of gaps (surface over seat), each reckoned once."""
+    """Scores of a seat's gaps (surface over seat), each reckoned once where it can be shared."""
 
     def __init__(self, model: SearchModel, low: float, high: float) -> None:
         self._model, self._low, self._high = model, low, high
-        self._known: dict[float, _Score] = {}
+        self._hands: dict[float, tuple[float, float]] = {}
+        self._gaze: dict[float, tuple[float, float]] = {}
         self._table: list[tuple[_Score, float]] | None = None
+        self._by_hands: list[tuple[float, float]] | None = None
+        seen = model.eye is not None
+        self._by_gap = model.tops is None or not seen
+        self._by_seat = seen and model.tops is not None and model.lift is None
         self.turns = sorted(gap for gap in _turning_gaps(model) if low <= gap <= high)
 
-    def score(self, gap: float) -> _Score:
-        """Degrees outside the bands, degrees from the target, mm of the picture from its own."""
-        found = self._known.get(gap)
-        if found is None:
-            elbow, away = elbow_over(self._model, gap)
-            gaze, apart = gaze_over(self._model, gap)
-            found = self._known[gap] = (
-                round(elbow + gaze, 6),
-                round(away, 6),
-                round(apart, 6),
-            )
-        return found
+    def score(self, seat: float, gap: float) -> _Score:
+        """Policy's first piece, degrees outside, degrees from the target, mm of the picture."""
+        hands = self._hands.get(gap)
+        if hands is None:
+            over, away = elbow_over(self._model, gap)
+            hands = self._hands[gap] = (round(over, 6), round(away, 6))
+        key = gap if self._by_gap else seat
+        gaze = self._gaze.get(key) if self._by_gap or self._by_seat else None
+        if gaze is None:
+            over, apart = gaze_over(self._model, seat, seat + gap)
+            gaze = self._gaze[key] = (round(over, 6), round(apart, 6))
+        first = hands[0] if self._model.first == "hands" else 0.0
+        return first, round(hands[0] + gaze[0], 6), hands[1], gaze[1]
 
-    def best(self, least: float, most: float) -> tuple[_Score, float]:
-        """The best gap of a window.
+    def best(self, seat: float, least: float, most: float) -> tuple[_Score, float]:
+        """The best gap of a window at a seat.
 
-        Gaps that cost nothing form one interval, whose ends are among the turning points; on
-        it the distance from the target grows to both sides. So where anything costs nothing,
-        the window's ends and the turning points hold the best. Else every lattice point counts.
+        Gaps that cost nothing form intervals whose ends are among the turning points; on each the
+        distance from the target grows to both sides. So where anything costs nothing, the
+        window's ends and the turning points hold the best. Else every lattice point counts.
         """
-        points = [least, most, *(gap for gap in self.turns if least < gap < most)]
-        best = min((self.score(gap), gap) for gap in points)
-        if best[0][0] == 0 or least == most:
+        places = self._model.surface.places() if self._model.surface else None
+        if places is not None:
+            tries = [
+                place - seat for place in places if least - 1e-9 <= place - seat <= most + 1e-9
+            ]
+            return min((self.score(seat, gap), gap) for gap in tries or [most])
+        more = [] if self._by_gap else _turning_tops(self._model, seat)
+        points = [least, most, *(gap for gap in (*self.turns, *more) if least < gap < most)]
+        best = min((self.score(seat, gap), gap) for gap in points)
+        if best[0][:2] == (0, 0) or least == most:
             return best
-        if self._table is None:
-            self._table = sorted((self.score(gap), gap) for gap in self._lattice())
-        inside = next((row for row in self._table if least <= row[1] <= most), None)
-        return min(best, inside) if inside else best
+        if self._by_gap:
+            if self._table is None:
+                self._table = sorted((self.score(seat, gap), gap) for gap in self._lattice())
+            inside = next((row for row in self._table if least <= row[1] <= most), None)
+            return min(best, inside) if inside else best
+        if self._by_hands is None:
+            self._by_hands = sorted(
+                (elbow_over(self._model, gap)[0], gap) for gap in self._lattice()
+            )
+        for over, gap in self._by_hands:
+            if round(over, 6) > best[0][1]:
+                break  # the hands alone cost more already
+            if least <= gap <= most:
+                best = min(best, (self.score(seat, gap), gap))
+        return best
 
     def _lattice(self) -> list[float]:
         middle = self._model.elbow - self._model.keyboard
@@ -153,31 +263,110 @@ class _Gaps:
 
 
 def _turning_gaps(model: SearchModel) -> list[float]:
+    angles = [model.elbow_target, model.elbow_band.low, model.elbow_band.high]
+    angles += [90 + model.wrist_band.high - model.slopes.low,
+               90 + model.wrist_band.low - model.slopes.high]  # fmt: skip
     points = [
         model.elbow - model.reach * sin(radians(angle - 90)) - model.keyboard
-        for angle in (model.elbow_target, model.elbow_band.low, model.elbow_band.high)
+        for angle in angles
+        if 0 <= angle <= 180
     ]
     if model.eye is not None and model.lift is not None:
+        ends = model.lift.places() or (model.lift.low, model.lift.high)
         for edge in (model.top_band.low, model.top_band.high):
-            points += [model.eye + edge - model.lift.low, model.eye + edge - model.lift.high]
+            points += [model.eye + edge - end for end in ends]
     return points
 
 
-def _seats(model: SearchModel, span: Span, surface: Span, gaps: list[float]) -> list[float]:
-    """Seats to try, nearest the legs first."""
-    points = {float(seat) for seat in range(ceil(span.low), floor(span.high) + 1)}
-    points |= {span.low, span.high}
+def _turning_tops(model: SearchModel, seat: float) -> list[float]:
+    """Gaps where what binds the picture changes between the surface and the floor."""
+    if model.lift is None or model.tops is None:
+        return []
+    return [
+        top - lift - seat
+        for top in (model.tops.low, model.tops.high)
+        for lift in (model.lift.low, model.lift.high)
+    ]
+
+
+def _turning_seats(model: SearchModel, span: Span, surface: Span, gaps: list[float]) -> set[float]:
+    """Seats where something changes, within the span."""
+    points = {span.low, span.high}
     legs = model.legs
     if legs is not None:
         points |= {legs, legs + model.flat_margin, legs - model.flat_margin}
+        points.add(legs - model.flat_margin - model.thigh_length * _sin(
+            model.hip_level - model.hip_band.low))  # fmt: skip
+        for feet in model.feet or ():
+            for place in feet.places() or (feet.low, feet.high):
+                points |= {legs + place - model.flat_margin, legs + place + model.flat_margin}
+    if model.highest_seat is not None:
+        points.add(model.highest_seat)
+    ends = surface.places() if surface.fixed else (surface.low, surface.high)
     for gap in gaps:
-        points |= {surface.low - gap, surface.high - gap}
-    inside = [seat for seat in points if span.low <= seat <= span.high]
-    return sorted(inside, key=lambda seat: (abs(seat - legs), seat)) if legs is not None else inside
+        points |= {end - gap for end in ends or ()}
+    if model.eye is not None and model.tops is not None:
+        for top in model.tops.places() or (model.tops.low, model.tops.high):
+            points |= {top - model.eye - edge
+                       for edge in (model.top_band.low, model.top_band.high)}  # fmt: skip
+    return {seat for seat in points if span.low <= seat <= span.high}
+
+
+def _sin(angle: float) -> float:
+    return sin(radians(max(0.0, angle)))
+
+
+def _by_legs(model: SearchModel, seats: Iterable[float]) -> list[float]:
+    """Nearest the legs first."""
+    legs = model.legs
+    return (
+        sorted(seats) if legs is None else sorted(seats, key=lambda seat: (abs(seat - legs), seat))
+    )
+
+
+_Best = tuple[tuple[float, ...], float, float, float, float]
+
+
+def _best_of(model: SearchModel, gaps: _Gaps, surfaces: Span, seats: list[float],
+             best: _Best | None) -> _Best | None:  # fmt: skip
+    """The best of these seats, or what was the best before."""
+    for seat in seats:
+        least, most = surfaces.low - seat, surfaces.high - seat
+        presses = 0.0
+        if model.least_gap is not None:
+            if most < model.least_gap - 1e-9:
+                presses, least = model.least_gap - most, most
+            else:
+                least = _least(surfaces, seat, max(least, model.least_gap))
+        if model.highest_seat is not None:
+            presses = max(presses, seat - model.highest_seat)
+        presses = 0.0 if presses < 1e-9 else presses
+        hang = hangs(model, seat)
+        hard = round(presses + hang, 6)
+        legs, apart, first = round(legs_over(model, seat), 6), 0.0, 0.0
+        if model.legs is not None:
+            apart = round(abs(seat - model.legs), 6)
+            if model.first == "feet":
+                first = max(0.0, apart - model.flat_margin)
+        if best is not None:
+            top = best[0]
+            if (hard, first, legs) > top[:3]:
+                continue  # whatever its surface, it comes after the best so far
+            if top[:4] == (0.0, 0.0, 0.0, False) and not model.hands_first and apart > top[4]:
+                break  # nothing costs less, and all that follow are further from the legs
+        score, gap = gaps.best(seat, least, most)
+        first = score[0] if model.first == "hands" else first
+        footrest = model.legs is not None and seat - model.legs > model.flat_margin + 1e-9
+        near = (score[2], apart) if model.hands_first else (apart, score[2])
+        over = round(score[1] + legs, 6)
+        rank: tuple[float, ...] = (hard, first, over, footrest, *near, score[3])
+        if best is None or rank < best[0]:
+            best = rank, seat, seat + gap, hang, presses
+    return best
 
 
 def search(model: SearchModel) -> Found:
-    """Find the best seat and surface.
+    """Find the best seat, surface and top.
 
     Parameters
     ----------
@@ -187,36 +376,52 @@ def search(model: SearchModel) -> Found:
     Returns
     -------
     Found
-        The optimum. Where no pair leaves room for the thighs, the pair that leaves most is
-        taken and ``thighs_pressed`` says so.
+        The optimum. Where nothing leaves room for the thighs or holds the feet, what lacks least
+        is taken and said.
 
     """
     seats = model.seat or (SEAT_LATTICE if model.legs is not None else Span(low=0, high=0))
     surfaces = model.surface or SURFACE_LATTICE
     low, high = surfaces.low - seats.high, surfaces.high - seats.low
-    pressed = model.least_gap is not None and high < model.least_gap
-    if model.least_gap is not None:
-        low = high if pressed else max(low, model.least_gap)
-    gaps = _Gaps(model, low, high)
-
-    hands_first = surfaces.fixed
-    best: tuple[tuple[float, bool, float, float, float], float, float] | None = None
-    for seat in _seats(model, seats, surfaces, [*gaps.turns, low]):
-        least, most = max(low, surfaces.low - seat), min(high, surfaces.high - seat)
-        knee = round(knee_over(model, seat), 6)
-        if least > most or (best is not None and knee > best[0][0]):
-            continue
-        apart = round(abs(seat - model.legs), 6) if model.legs is not None else 0.0
-        free = best is not None and best[0][:2] == (0.0, False) and not hands_first
-        if best is not None and free and apart > best[0][2]:
-            break  # nothing costs less, and all that follow are further from the legs
-        score, gap = gaps.best(least, most)
-        footrest = model.legs is not None and seat - model.legs > model.flat_margin
-        near = (score[1], apart) if hands_first else (apart, score[1])
-        rank = (round(score[0] + knee, 6), footrest, *near, score[2])
-        if best is None or rank < best[0]:
-            best = rank, seat, seat + gap
+    gaps = _Gaps(replace(model, surface=surfaces), low, high)
+    turns = [*gaps.turns, low] if model.least_gap is None else [*gaps.turns, low, model.least_gap]
+    places = seats.places()
+    if places is not None:
+        best = _best_of(model, gaps, surfaces, _by_legs(model, places), None)
+    else:
+        # Seats that cost nothing form intervals whose ends are turning points, and so is what is
+        # preferred on them: only where nothing is free of cost does every lattice point count.
+        points = _turning_seats(model, seats, surfaces, turns)
+        best = _best_of(model, gaps, surfaces, _by_legs(model, points), None)
+        if best is None or best[0][:3] != (0.0, 0.0, 0.0):
+            lattice = {float(seat) for seat in range(ceil(seats.low), floor(seats.high) + 1)}
+            best = _best_of(model, gaps, surfaces, _by_legs(model, lattice - points), best)
     if best is None:  # the lattice's ends are always among the points
         raise AssertionError("no seat and surface on the lattice")
-    rank, seat, surface = best
-    return Found(seat=seat, surface=surface, over=rank[0], footrest=rank[1], thighs_pressed=pressed)
+    rank, seat, surface, hang, presses = best
+    placed = model.eye is not None
+    return Found(
+        seat=seat, surface=surface, top=best_top(model, seat, surface)[2] if placed else None,
+        over=rank[2], footrest=bool(rank[3]), hangs=hang, presses=presses, first=rank[1],
+    )  # fmt: skip
+
+
+def _least(surfaces: Span, seat: float, least: float) -> float:
+    """The lowest gap not under ``least`` that the surface has a place for."""
+    places = surfaces.places()
+    if places is None:
+        return least
+    return min((place - seat for place in places if place - seat >= least - 1e-9), default=least)
+
+
+def hold(model: SearchModel, *, seat: float | None = None, surface: float | None = None,
+         top: float | None = None) -> SearchModel:  # fmt: skip
+    """The same model with what is given held where it is."""
+    held = model
+    if seat is not None:
+        held = replace(held, seat=Span(low=seat, high=seat))
+    if surface is not None:
+        held = replace(held, surface=Span(low=surface, high=surface))
+    if top is not None:
+        held = replace(held, lift=None, tops=Span(low=top, high=top))
+    return held

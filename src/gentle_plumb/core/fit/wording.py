@@ -9,14 +9,15 @@ from .result import Cost, Limit
 PIECES = {
     "chair": "chair", "desk": "desk", "screen": "screen stand", "armrest": "armrests",
     "seat_depth": "seat pan", "lumbar": "lumbar pad", "laptop": "laptop", "tilt": "screen tilt",
-    "keyboard": "keyboard",
+    "keyboard": "keyboard", "slope": "keys", "feet": "foot support", "mouse_shelf": "mouse shelf",
 }  # fmt: skip
 
 
 def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
     """One clause that names the binding limit: ``chair stops at 510, 54 short``."""
-    if limit.piece == "tilt":
-        return f"screen tilt ends at {limit.at:.0f}°, {abs(limit.short):.0f}° away"
+    if limit.piece in ("tilt", "slope"):
+        piece = "screen tilt ends" if limit.piece == "tilt" else "the keys' slope ends"
+        return f"{piece} at {limit.at:.0f}°, {abs(limit.short):.0f}° away"
     at, apart = format_length(limit.at, unit), format_length(abs(limit.short), unit)
     piece = PIECES.get(limit.piece, limit.piece)
     side = "short" if limit.short > 0 else "too high"
@@ -27,10 +28,18 @@ def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
             return f"{piece} starts at {at}, {apart} too high"
         case "fixed":
             return f"{piece} fixed at {at}, {apart} {side}"
+        case "steps":
+            return f"{piece} goes in steps: {at} is the nearest place, {apart} {side}"
+        case "hangs":
+            return f"feet are held up to {at} only, {apart} {side}"
+        case "low":
+            return f"mouse shelf {at} under the keys: shim it by as much"
+        case "kept":
+            return f"left as found at {at}: in its band, {apart} from the target"
         case "thighs":
             return f"thighs stop it at {at}, {apart} {side}"
         case "collides":
-            return f"over {at} they meet the desk: keep them short of its edge, or lower"
+            return f"over {at} they meet the desk: lower them, take them off, or stay short of its edge"
         case "joined":
             return f"picture joined to the keys, {apart} {side if limit.short > 0 else 'too far'}"
         case "shallow":

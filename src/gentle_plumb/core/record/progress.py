@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from ..body import DIMENSIONS
-from ..fit import FitResult, FitRow
+from ..fit import NEEDED_ROWS, FitResult, FitRow
 from .fields import FIELDS, STEPS, StepId, applies
 from .to_body import Entries, settled
 
@@ -57,7 +57,7 @@ def progress(
 
     ``listed`` are the dimensions that this visit is to measure.
     """
-    rows = [row for row in result.seated.rows if row.key != "armrest"]
+    rows = [row for row in result.seated.rows if row.key in NEEDED_ROWS]
     open_rows = [row.label for row in rows if row.target is None]
     left = [row for row in order if entries.get(f"set.{row.posture}.{row.key}") is None]
     steps = [

@@ -10,22 +10,11 @@ from ..fit import Case
 from ..fit.case import Lens
 from ..observed import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
-from ..workstation import (
-    Chair,
-    Desk,
-    Details,
-    Keyboard,
-    Mouse,
-    Screen,
-    Settings,
-    SideScreen,
-    Span,
-    Workstation,
-)
-from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
-from ..workstation.kinds import FIXED_DESKS
-from .fields import FIELDS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS, applies
+from ..policy import Bundle, policy_of, standing_policy_of
+from ..workstation import Details, Screen, Settings, SideScreen
+from .fields import SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
 from .to_body import HOUSE, Entries, Measuring, body_from, number_at, text_at
+from .to_workstation import workstation_from
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -36,121 +25,6 @@ class PhotoFile:
     width: int
     height: int
     fov_deg: float | None = None
-
-
-def _span(entries: Entries, low_path: str, high_path: str) -> Span | None:
-    """The range of a piece; one end alone is a fixed piece, swapped ends are put right."""
-    ends = [end for path in (low_path, high_path) if (end := number_at(entries, path)) is not None]
-    return Span(low=min(ends), high=max(ends)) if ends else None
-
-
-def _shift(span: Span | None, by: float | None) -> Span | None:
-    return Span(low=span.low + by, high=span.high + by) if span and by is not None else None
-
-
-def _chair(entries: Entries) -> Chair:
-    """A chair; a wheelchair's seat is fixed as found, since nobody moves it here."""
-    kind = text_at(entries, "look.chair.kind")
-    sinks = (
-        number_at(entries, "look.chair.sink")
-        if applies(FIELDS["look.chair.sink"], entries)
-        else None
-    )
-    seat = _shift(_span(entries, "look.chair.seat_min", "look.chair.seat_max"), -(sinks or 0.0))
-    if kind == "wheelchair":
-        at = number_at(entries, "look.found.seat")
-        seat = Span(low=at, high=at) if at is not None else None
-    bare = kind == "stool" or text_at(entries, "look.chair.lumbar_kind") == "none"
-    return Chair(
-        kind=kind,
-        seat=seat,
-        depth=_span(entries, "look.chair.depth_min", "look.chair.depth_max"),
-        armrests=text_at(entries, "look.chair.armrests"),  # type: ignore[arg-type]
-        armrest=_span(entries, "look.chair.armrest_min", "look.chair.armrest_max"),
-        lumbar=None if bare else _span(entries, "look.chair.lumbar_min", "look.chair.lumbar_max"),
-    )
-
-
-def _desk_surface(entries: Entries, kind: str | None) -> Span | None:
-    """How high what the keyboard stands on can be: desk, tray, deck or cart's tray."""
-    if entries.get("look.tray.there") == "yes":
-        below = _span(entries, "look.tray.below_min", "look.tray.below_max")
-        over = number_at(entries, "look.tray.desk")
-        moving = _span(entries, "look.desk.surface_min", "look.desk.surface_max")
-        desk = Span(low=over, high=over) if over is not None else None
-        desk = moving if kind == "sit_stand" and moving is not None else desk
-        if below is None or desk is None:
-            return None
-        return Span(low=desk.low - below.high, high=desk.high - below.low)
-    if kind == "platform":
-        deck = _span(entries, "look.platform.keys_min", "look.platform.keys_max")
-        return _shift(deck, number_at(entries, "look.platform.desk"))
-    if kind == "cart":
-        return _span(entries, "look.cart.tray_min", "look.cart.tray_max")
-    surface = _span(entries, "look.desk.surface_min", "look.desk.surface_max")
-    if kind in FIXED_DESKS:
-        at = number_at(entries, "look.found.surface")
-        at = at if at is not None else surface.low if surface is not None else None
-        return Span(low=at, high=at) if at is not None else None
-    return surface
-
-
-def _desk(entries: Entries) -> Desk:
-    kind = text_at(entries, "look.desk.kind")
-    tray = entries.get("look.tray.there") == "yes"
-    return Desk(
-        kind=None if kind is None else "fixed" if kind in FIXED_DESKS else "sit_stand",
-        surface=_desk_surface(entries, kind),
-        thickness=number_at(entries, "look.tray.thickness" if tray else "look.desk.thickness"),
-        depth=number_at(entries, "look.desk.depth"),
-        form="tray" if tray else kind,
-        beside=number_at(entries, "look.tray.desk" if tray else "look.platform.desk"),
-    )
-
-
-def _screen(entries: Entries) -> Screen:
-    """The main screen. A laptop with keys of its own apart is a screen that can be raised.
-
-    On a tray or a platform the screen does not stand on the keyboard's surface: how high it
-    goes over that is left unknown rather than guessed.
-    """
-    kind = text_at(entries, "look.screen.kind")
-    top = _span(entries, "look.screen.top_min", "look.screen.top_max")
-    apart = entries.get("look.tray.there") == "yes" or entries.get("look.desk.kind") in (
-        "platform", "cart")  # fmt: skip
-    if kind == "laptop":
-        joined = entries.get("look.screen.keys") != "separate"
-        return Screen(
-            kind="laptop" if joined else "monitor",
-            height=None if joined else LAPTOP_PICTURE_HEIGHT_MM,
-            width=None if joined else LAPTOP_PICTURE_HEIGHT_MM * ASPECTS["16:10"],
-            top_above_surface=None if joined or apart else top,
-            depth_behind=None if joined else 0.0,
-        )
-    diagonal = number_at(entries, "look.screen.diagonal")
-    aspect = text_at(entries, "look.screen.aspect")
-    size = Screen.picture(diagonal, aspect) if diagonal is not None and aspect else (None, None)
-    return Screen(
-        kind=None if kind is None else "monitor",
-        width=size[0],
-        height=size[1],
-        top_above_surface=None if apart else top,
-        depth_behind=number_at(entries, "look.screen.depth_behind"),
-        tilt_deg=_span(entries, "look.screen.tilt_min", "look.screen.tilt_max"),
-    )
-
-
-def _workstation(entries: Entries) -> Workstation:
-    return Workstation(
-        chair=_chair(entries),
-        desk=_desk(entries),
-        keyboard=Keyboard(
-            kind=text_at(entries, "look.keyboard.kind"),  # type: ignore[arg-type]
-            thickness=number_at(entries, "look.keyboard.thickness"),
-        ),
-        mouse=Mouse(hand=text_at(entries, "ask.mouse_hand")),  # type: ignore[arg-type]
-        screen=_screen(entries),
-    )
 
 
 def _settings(entries: Entries, prefix: str, keyboard: float | None) -> Settings:
@@ -174,6 +48,10 @@ def _details(entries: Entries) -> Details:
         size = Screen.picture(diagonal, aspect) if diagonal and aspect else (None, None)
         screens.append(
             SideScreen(
+                id=id,
+                kind="laptop" if entries.get(f"look.{id}.kind") == "laptop" else "monitor",
+                use=text_at(entries, f"look.{id}.use"),  # type: ignore[arg-type]
+                place="above" if entries.get(f"look.{id}.place") == "above" else "beside",
                 top=number_at(entries, f"look.found.{id}_top"),
                 distance=number_at(entries, f"look.found.{id}_distance"),
                 bearing=number_at(entries, f"look.found.{id}_bearing"),
@@ -183,6 +61,7 @@ def _details(entries: Entries) -> Details:
     found = {name: number_at(entries, f"look.found.{name}")
              for name in ("keys_edge", "backrest", "underside", "armrest_gap")}  # fmt: skip
     return Details(**found, bearing=number_at(entries, "look.found.screen_bearing"),
+                   scale=number_at(entries, "look.screen.scale"),
                    side_screens=tuple(screens))  # fmt: skip
 
 
@@ -193,22 +72,42 @@ def _lens(entries: Entries) -> Lens:
     return eyewear if eyewear in ("progressive", "bifocal") else "none"  # type: ignore[return-value]
 
 
-def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring = HOUSE) -> Case:
+def bundle_of(entries: Entries) -> dict[str, str]:
+    """The positions this visit has chosen, by question."""
+    start = "work.policy."
+    return {path.removeprefix(start): value for path, value in entries.items()
+            if path.startswith(start) and isinstance(value, str)}  # fmt: skip
+
+
+def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring = HOUSE,
+              practice: Bundle | None = None) -> Case:  # fmt: skip
     """The case that the entries make. Nothing missing is filled in.
+
+    ``practice`` is the practice's own default of what is chosen; the visit's choices go over it.
 
     Progressive and bifocal lenses count as read through their lower part until somebody has
     looked and said no.
     """
     keyboard = number_at(entries, "look.keyboard.thickness")
+    bundles = practice or {}, bundle_of(entries)
     return Case(
         body=body_from(entries, sex, measuring),
-        workstation=_workstation(entries),
+        workstation=workstation_from(entries),
         found_seated=_settings(entries, "look.found", keyboard),
         found_standing=_settings(entries, "look.found_standing", keyboard),
         shoe_seated=number_at(entries, "ask.shoe_seated"),
         shoe_standing=number_at(entries, "ask.shoe_standing"),
         mat=number_at(entries, "ask.mat") or 0.0,
         lower_lens=_lens(entries),
+        standing_hours=number_at(entries, "ask.standing_hours"),
+        policy=policy_of(*bundles),
+        standing_policy=standing_policy_of(*bundles),
+        eyewear=text_at(entries, "ask.eyewear"),
+        sharp=(number_at(entries, "ask.sharp_near"), number_at(entries, "ask.sharp_far"))
+        if entries.get("ask.eyewear") == "computer"
+        else (None, None),
+        settle_steps=number_at(entries, "work.settle") or 0.0,
+        writing_hand=text_at(entries, "ask.writing_hand"),  # type: ignore[arg-type]
         hours={
             task: hours
             for task in TASKS
@@ -281,6 +180,6 @@ def hours_at_desk(entries: Entries) -> float:
 
 
 __all__ = [
-    "STANDING_SET", "Entries", "PhotoFile", "case_from", "display_offset", "habits_seen",
+    "STANDING_SET", "Entries", "PhotoFile", "bundle_of", "case_from", "display_offset", "habits_seen",
     "hours_at_desk", "overrules", "photos_from", "settings_left",
 ]  # fmt: skip

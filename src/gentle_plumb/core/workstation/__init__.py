@@ -1,13 +1,14 @@
 """Equipment: what each piece is, what it can do, and how it is set."""
 
 from .details import Details, SideScreen
-from .equipment import Chair, Desk, Keyboard, Mouse, Screen, Span, Workstation
+from .equipment import Chair, Desk, Item, Keyboard, Mouse, Screen, Span, Workstation
 from .settings import Settings
 
 __all__ = [
     "Chair",
     "Desk",
     "Details",
+    "Item",
     "Keyboard",
     "Mouse",
     "Screen",

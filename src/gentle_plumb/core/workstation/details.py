@@ -3,12 +3,20 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import Literal
 
 
 @dataclass(frozen=True, kw_only=True)
 class SideScreen:
-    """A second or third screen; lengths in mm, ``bearing`` in degrees, left negative."""
+    """A second or third screen; lengths in mm, ``bearing`` in degrees, left negative.
 
+    ``use`` is how much it is looked at, ``place`` whether it stands beside or above the main one.
+    """
+
+    id: str = "screen2"
+    kind: Literal["monitor", "laptop"] = "monitor"
+    use: Literal["equal", "some", "rare"] | None = None
+    place: Literal["beside", "above"] = "beside"
     top: float | None = None
     distance: float | None = None
     bearing: float | None = None
@@ -22,7 +30,7 @@ class Details:
 
     ``keys_edge`` from the desk's edge to the home row, ``backrest`` from level, ``underside`` from
     the floor to the lowest part over the thighs, ``armrest_gap`` between the armrests, ``bearing``
-    of the main screen.
+    of the main screen, ``scale`` its display scale in per cent.
     """
 
     keys_edge: float | None = None
@@ -30,4 +38,5 @@ class Details:
     underside: float | None = None
     armrest_gap: float | None = None
     bearing: float | None = None
+    scale: float | None = None
     side_screens: tuple[SideScreen, ...] = ()

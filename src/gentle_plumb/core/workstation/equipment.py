@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from math import atan, cos, sin
+from math import atan, cos, floor, sin
 from typing import Literal
 
 from ..errors import ValueOutOfRange
@@ -25,10 +25,15 @@ MM_PER_INCH = 25.4
 
 @dataclass(frozen=True, kw_only=True)
 class Span:
-    """From lowest to highest; both the same where the piece is fixed. mm or degrees."""
+    """From lowest to highest; both the same where the piece is fixed. mm or degrees.
+
+    ``step`` is the distance between the places it can be set to, counted from ``low``; None where
+    it moves freely. The highest place is always one of them.
+    """
 
     low: float
     high: float
+    step: float | None = None
 
     def __post_init__(self) -> None:
         if self.low > self.high:
@@ -38,33 +43,84 @@ class Span:
                 message=f"The lowest ({self.low:g}) is above the highest ({self.high:g}).",
                 high=self.high,
             )
+        if self.step is not None and self.step <= 0:
+            raise ValueOutOfRange(
+                field="step", value=f"{self.step:g}", low=0.0, unit="mm",
+                message=f"A step of {self.step:g} mm leads nowhere: it has to be more than 0 mm.",
+            )  # fmt: skip
 
     @property
     def fixed(self) -> bool:
         """Whether there is nothing to adjust."""
         return self.low == self.high
 
+    def places(self) -> tuple[float, ...] | None:
+        """Every place it can be set to; None where it moves freely."""
+        if self.fixed:
+            return (self.low,)
+        if self.step is None:
+            return None
+        steps = floor((self.high - self.low) / self.step + 1e-9)
+        found = [self.low + index * self.step for index in range(steps + 1)]
+        if self.high - found[-1] > 1e-6:
+            found.append(self.high)
+        return tuple(found)
+
     def clamp(self, value: float) -> float:
-        """The value, or the nearer end where it lies outside."""
-        return min(self.high, max(self.low, value))
+        """The nearest place to the value; of two equally near the lower.
+
+        >>> Span(low=100, high=160, step=25).clamp(140), Span(low=100, high=160).clamp(170)
+        (150, 160)
+        """
+        near = min(self.high, max(self.low, value))
+        if self.step is None or self.fixed:
+            return near
+        under = self.low + floor((near - self.low) / self.step + 1e-9) * self.step
+        over = min(self.high, under + self.step)
+        return under if near - under <= over - near else over
+
+    def within(self, low: float, high: float) -> float | None:
+        """The highest place between two ends, both included; None where there is none."""
+        top = min(self.high, high)
+        if self.step is not None and not self.fixed and top < self.high:
+            if top < self.low:
+                return None
+            top = self.low + floor((top - self.low) / self.step + 1e-9) * self.step
+        return top if top >= max(self.low, low) - 1e-9 else None
+
+    def shifted(self, by: float) -> Span:
+        """The same range, higher by so much."""
+        return Span(low=self.low + by, high=self.high + by, step=self.step)
 
 
 @dataclass(frozen=True, kw_only=True)
 class Chair:
-    """A chair: loaded seat height over the floor, the rest over the seat; mm."""
+    """A chair: loaded seat height over the floor, the rest over the seat; mm.
+
+    ``recline`` is how far the backrest leans from upright, degrees; ``armrests_off`` whether they
+    can be taken off.
+    """
 
     kind: str | None = None
     seat: Span | None = None
     depth: Span | None = None
     armrests: Literal["none", "fixed", "adjustable"] | None = None
     armrest: Span | None = None
+    armrests_off: bool = False
     lumbar: Span | None = None
+    recline: Span | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class Desk:
-    """A desk. ``thickness`` is from the surface to the lowest part over the thighs; mm.
+    """What the keyboard stands on: a desk, a tray, a platform's deck, a cart's shelf; mm.
 
+    ``surface`` is its height over the floor, ``thickness`` from it to the lowest part over the
+    thighs. Where the screen stands on something else, ``screen_base`` is the height of that, and
+    ``below`` how far the keys hang under it where the two move together (a tray under a desk that
+    moves). ``underside`` is the lowest part over the thighs where it stays (the desk under a
+    platform). ``tilt`` is the slope the keys can be given, front edge down negative, degrees.
+    ``mouse_below`` is how much lower the mouse has to lie. ``under`` is what is there besides.
     ``form`` is what it looks like (cart, counter, platform, tray), ``beside`` the height of the
     desk proper over a tray or under a platform; both are drawn, not fitted.
     """
@@ -73,23 +129,37 @@ class Desk:
     surface: Span | None = None
     thickness: float | None = None
     depth: float | None = None
+    screen_base: Span | None = None
+    below: Span | None = None
+    underside: float | None = None
+    tilt: Span | None = None
+    mouse_below: float = 0.0
+    under: Literal["free", "drawer", "crossbar"] | None = None
+    risers: bool | None = None
     form: str | None = None
     beside: float | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class Keyboard:
-    """A keyboard; thickness at the home row, mm."""
+    """A keyboard; thickness at the home row, mm.
+
+    ``slope`` is how far its feet lift the back edge, degrees; ``turned`` how far it lies turned on
+    the desk, clockwise from above.
+    """
 
     kind: Literal["full", "no_number_block", "compact", "split", "tented"] | None = None
     thickness: float | None = None
+    slope: float = 0.0
+    turned: float = 0.0
 
 
 @dataclass(frozen=True, kw_only=True)
 class Mouse:
-    """A pointing device and the hand it is used with."""
+    """A pointing device and the hand it is used with; a central one lies before the keys."""
 
     hand: Literal["left", "right"] | None = None
+    kind: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -105,6 +175,8 @@ class Screen:
     top_above_surface: Span | None = None
     depth_behind: float | None = None
     tilt_deg: Span | None = None
+    held: str | None = None
+    pixels_across: float | None = None
 
     @staticmethod
     def picture(diagonal_in: float, aspect: str) -> tuple[float, float]:
@@ -135,11 +207,32 @@ class Screen:
 
 
 @dataclass(frozen=True, kw_only=True)
+class Item:
+    """Something in the room to stand other things on: whole pieces, ``thickness`` mm each.
+
+    ``error`` is the standard deviation of one piece's thickness; ``uses`` what it may carry.
+    """
+
+    id: str
+    label: str
+    thickness: float
+    count: int = 1
+    error: float = 1.0
+    uses: frozenset[str] = frozenset({"feet", "screen"})
+
+
+@dataclass(frozen=True, kw_only=True)
 class Workstation:
-    """The pieces together."""
+    """The pieces together.
+
+    ``feet`` are the supports there are for the feet, by the heights they can have; None where
+    nobody has looked. ``items`` are what is at hand for stacks.
+    """
 
     chair: Chair = Chair()
     desk: Desk = Desk()
     keyboard: Keyboard = Keyboard()
     mouse: Mouse = Mouse()
     screen: Screen = Screen()
+    feet: tuple[Span, ...] | None = None
+    items: tuple[Item, ...] = ()

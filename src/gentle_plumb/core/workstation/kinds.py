@@ -31,5 +31,12 @@ SUPPORTS: dict[str, tuple[str, bool]] = {
     "rail": ("Standing foot rail", True), "task_lamp": ("Task lamp", False),
 }  # fmt: skip
 """Name, and whether its thickness or height is asked."""
+STACKED: dict[str, frozenset[str]] = {
+    "ream": frozenset({"feet", "screen"}), "box": frozenset({"feet", "screen"}),
+    "book": frozenset({"feet", "screen"}), "riser": frozenset({"screen"}),
+    "cushion": frozenset({"seat"}), "lumbar_roll": frozenset({"lumbar"}),
+    "towel": frozenset({"lumbar"}),
+}  # fmt: skip
+"""What each may carry, or is put behind. Source: house-stack."""
 FIXED_DESKS = {"fixed", "counter"}
 """Desks with one height. Source: geometry."""

@@ -10,7 +10,8 @@ class Settings:
     """Heights from the floor, distances and offsets in mm; tilt in degrees; None is unknown.
 
     ``armrest`` and ``lumbar`` count from the loaded seat; ``mouse`` from the midline of the body;
-    ``distance`` from the eye to the picture; ``footrest`` 0 means none is needed or there.
+    ``distance`` from the eye to the picture; ``footrest`` 0 means none is needed or there; ``slope`` is the
+    keys' slope, back edge up positive, degrees.
     """
 
     seat: float | None = None
@@ -24,9 +25,10 @@ class Settings:
     screen_top: float | None = None
     distance: float | None = None
     tilt: float | None = None
+    slope: float | None = None
     desk_depth: float | None = None
 
     def get(self, key: str) -> float | None:
-        """The setting of this key, or None."""
-        value: float | None = getattr(self, key)
+        """The setting of this key; None where it is unknown, or no setting of its own."""
+        value: float | None = getattr(self, key, None)
         return value

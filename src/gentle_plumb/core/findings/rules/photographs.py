@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...fit.policies import JOINT_BANDS, Policy
+from ...policy import JOINT_BANDS, Policy
 from ..rule import HAND_TASKS, SCREEN_TASKS, Angle, Rule
 
 _POLICY = Policy()

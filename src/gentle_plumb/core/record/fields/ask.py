@@ -56,6 +56,10 @@ _HANDS = (
     choice("ask.lower_lens", "Eyes, hands", "Reads through the lower part of the lens", YES,
            help="Watch the chin while they read from the screen.",
            when=(("ask.eyewear", LOWER_LENS),)),
+    length("ask.sharp_near", "Eyes, hands", "Computer glasses sharp from", 200, 3000,
+           when=(("ask.eyewear", ("computer",)),), help="From the eye; as the optometrist says."),
+    length("ask.sharp_far", "Eyes, hands", "Computer glasses sharp up to", 200, 3000,
+           when=(("ask.eyewear", ("computer",)),)),
     choice("ask.leans", "Eyes, hands", "Leans to see",
            {"forward": "Forward", "back": "Back", "no": "No"}),
 )  # fmt: skip

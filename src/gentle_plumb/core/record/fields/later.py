@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ...pace import RHYTHMS
+from ...policy import SCHOOLS, STANDING
 from .field import Field, amount, choice, length
 from .measure import MEASURE
 
@@ -40,6 +41,24 @@ _WORK = tuple(
     )
 )  # fmt: skip
 
+PLANS = {"room": "With what is here", "little": "For little money", "lasting": "To last"}
+
+_CHOICES = (
+    choice("work.plan", "Plan", "Plan", PLANS, section="plan"),
+    Field(id="work.settle", step="work", group="Plan", kind="number", part="distance",
+          label="Settle-in test moved the screen by", unit="steps", low=-10, high=10,
+          section="plan", help="After 15 to 20 minutes of work: nearer is negative."),
+    *(field
+      for question in SCHOOLS.values()
+      for field in (
+          choice(f"work.policy.{question.id}", "Policies", question.label,
+                 {one.id: one.label for one in question.positions}, section="policies"),
+          *((choice(f"work.policy.{STANDING}{question.id}", "Policies, standing", question.label,
+                    {one.id: one.label for one in question.positions}, section="policies"),)
+            if question.standing else ()),
+      )),
+)  # fmt: skip
+
 _PACE = (
     choice("pace.rhythm", "Rhythm", "Rhythm",
             {rhythm.id: rhythm.label for rhythm in RHYTHMS.values()}, needed=True),
@@ -52,5 +71,5 @@ _REPORT = (
           needed=True),
 )  # fmt: skip
 
-LATER: tuple[Field, ...] = (*MEASURE, *_WORK, *_SET, *_PACE, *_REPORT)
+LATER: tuple[Field, ...] = (*MEASURE, *_WORK, *_CHOICES, *_SET, *_PACE, *_REPORT)
 """Everything after Look."""

@@ -12,6 +12,7 @@ from ...workstation.kinds import (
     KEYBOARDS,
     POINTERS,
     SCREENS,
+    STACKED,
     SUPPORTS,
     YES_NO,
 )
@@ -36,6 +37,8 @@ _CHAIR = (
     choice("look.chair.kind", "Chair", "Kind of chair", CHAIRS, part="seat"),
     *span("look.chair.seat", "Chair", "Seat", 250, 900, part="seat", needed=True,
           help=_UNKNOWN_RANGE, when=(("look.chair.kind", ("", "task", "dining", "stool", "other")),)),
+    length("look.chair.seat_step", "Chair", "Seat goes in steps of", 1, 100, part="seat", when=_TASK,
+           help="Left open where it stops anywhere."),
     length("look.chair.sink", "Chair", "Sinks under load", 0, 80, part="seat", when=_TASK,
            help="Only where the range is the maker's, unloaded: it is taken off."),
     *span("look.chair.depth", "Chair", "Seat depth", 250, 700, ends=("shortest", "longest"),
@@ -57,6 +60,8 @@ _CHAIR = (
           when=_ARMS),
     *span("look.chair.armrest_gap", "Chair", "Between the armrests", 300, 700,
           ends=("narrowest", "widest"), part="armrest", when=_ARMS),
+    choice("look.chair.armrests_off", "Chair", "Armrests come off", YES_NO, when=_ARMS,
+           part="armrest"),
     choice("look.chair.armrest_turn", "Chair", "Armrests turn", YES_NO, when=_ARMS),
     choice("look.chair.armrest_off", "Chair", "Armrests come off", YES_NO, when=_ARMS),
     length("look.chair.width", "Chair", "Seat width", 250, 800),
@@ -80,6 +85,8 @@ _DESK = (
     choice("look.desk.kind", "Desk", "Kind of desk", DESKS, needed=True, part="surface"),
     *span("look.desk.surface", "Desk", "Surface", 350, 1500, part="surface", when=_MOVES,
           help="What it can do. A fixed desk's one height is taken as found."),
+    length("look.desk.surface_step", "Desk", "Surface goes in steps of", 1, 200, part="surface",
+           when=_MOVES, help="Left open where it stops anywhere."),
     length("look.desk.thickness", "Desk", "Surface to lowest part over the thighs", 5, 300,
            part="surface", needed=True, help="A drawer or crossbar counts."),
     choice("look.desk.under", "Desk", "Underneath", {"free": "Free", "drawer": "Drawer",
@@ -179,6 +186,8 @@ def _screen(id: str, index: int) -> tuple[Field, ...]:
             when=stand),
         *span(f"look.{id}.top", group, "Picture top over the surface", 50, 1500, part=part,
               help="Where its holder lets it go.", when=raised),
+        length(f"look.{id}.top_step", group, "Goes in steps of", 1, 200, part=part, when=raised,
+               help="Left open where it stops anywhere."),
         choice(f"look.{id}.holds", group, "Arm holds its place", YES_NO,
                when=((f"look.{id}.held", ("arm",)),)),
         *turn(f"look.{id}.tilt", group, "Tilt back", -20, 60, when=stand),
@@ -192,6 +201,8 @@ def _screen(id: str, index: int) -> tuple[Field, ...]:
         *(() if main else (
             choice(f"look.{id}.use", group, "Looked at", {"equal": "As much as the main one",
                    "some": "Now and then", "rare": "Seldom"}, when=there),
+            choice(f"look.{id}.place", group, "Stands", {"beside": "Beside the main one",
+                   "above": "Above the main one"}, when=there),
         )),
     )  # fmt: skip
 
@@ -204,6 +215,8 @@ _SUPPORTS = tuple(
                part="footrest" if id == "footrest" else ""),
         *((length(f"look.support.{id}.height", "At hand", f"{label}, height", 1, 400,
                   when=((f"look.support.{id}", ("yes",)),)),) if thick else ()),
+        *((amount(f"look.support.{id}.count", "At hand", f"{label}: how many", "", 1, 20,
+                  when=((f"look.support.{id}", ("yes",)),)),) if id in STACKED else ()),
     )
 )  # fmt: skip
 _FOOTREST = (

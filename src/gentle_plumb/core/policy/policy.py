@@ -1,7 +1,4 @@
-"""What the practitioner chooses: policies and the bands of the joints.
-
-One frozen object each, used by the rule, the drawing and the report alike.
-"""
+"""What the practitioner chooses, as numbers and words that the fit reads."""
 
 from __future__ import annotations
 
@@ -9,57 +6,33 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..errors import ValueOutOfRange
+from .bands import Band
 
-SAME = 1e-6
-"""What the last bits of a sum may differ by; both ends of a band belong to it. Source: geometry."""
-
-
-@dataclass(frozen=True, kw_only=True)
-class Band:
-    """A closed band: both ends count as inside."""
-
-    low: float
-    high: float
-
-    def excess(self, value: float) -> float:
-        """How far outside, signed: negative under the band, positive over it, 0 inside."""
-        if value < self.low - SAME:
-            return value - self.low
-        return value - self.high if value > self.high + SAME else 0.0
-
-
-JOINT_BANDS: dict[str, Band] = {
-    "elbow": Band(low=90, high=110),
-    "upper_arm": Band(low=0, high=20),
-    "hip": Band(low=90, high=120),
-    "knee": Band(low=90, high=120),
-}
-"""Bands in degrees. Source: house-joint-bands. The neck's band follows from the screen rule."""
-
-JOINT_LABELS: dict[str, str] = {
-    "elbow": "Elbow",
-    "upper_arm": "Upper arm outwards",
-    "hip": "Hip",
-    "knee": "Knee",
-    "neck": "Gaze to the top edge",
-}
-
+First = Literal["fixed", "feet", "hands"]
+ScreenRule = Literal["top_edge", "top_third", "middle_third", "gaze_drop", "eyes_alone"]
+DistanceRule = Literal["fingertip", "fist", "near"]
 
 POLICY_RANGES: dict[str, tuple[Band, str]] = {
     "relief": (Band(low=0, high=25), "mm"),
     "thigh_slope": (Band(low=0, high=15), "°"),
     "recline": (Band(low=0, high=45), "°"),
     "elbow_angle": (Band(low=80, high=130), "°"),
+    "elbow_low": (Band(low=60, high=130), "°"),
+    "elbow_high": (Band(low=80, high=150), "°"),
     "flexion": (Band(low=0, high=20), "°"),
     "slump_eye": (Band(low=0, high=80), "mm"),
     "slump_elbow": (Band(low=0, high=80), "mm"),
-    "fingers_behind_knee": (Band(low=1, high=5), "fingers"),
+    "knee_gap_low": (Band(low=0, high=120), ""),
+    "knee_gap_high": (Band(low=0, high=120), ""),
     "thigh_room": (Band(low=0, high=60), "mm"),
     "flat_feet_margin": (Band(low=0, high=30), "mm"),
+    "lumbar_offset": (Band(low=-60, high=60), "mm"),
     "armrest_below_elbow": (Band(low=0, high=40), "mm"),
+    "set_back": (Band(low=0, high=250), "mm"),
     "mouse_gap": (Band(low=0, high=150), "mm"),
     "screen_top_low": (Band(low=-300, high=0), "mm"),
     "screen_top_high": (Band(low=0, high=300), "mm"),
+    "gaze_drop_deg": (Band(low=10, high=20), "°"),
     "least_distance": (Band(low=200, high=1000), "mm"),
     "widest_picture_deg": (Band(low=20, high=120), "°"),
     "tallest_picture_deg": (Band(low=10, high=90), "°"),
@@ -68,6 +41,8 @@ POLICY_RANGES: dict[str, tuple[Band, str]] = {
     "lens_drop_bifocal_deg": (Band(low=0, high=30), "°"),
     "most_tilt": (Band(low=0, high=40), "°"),
     "stand_depth": (Band(low=0, high=400), "mm"),
+    "settle_step": (Band(low=10, high=100), "mm"),
+    "worth_deg": (Band(low=0, high=10), "°"),
 }
 """What a policy may be set to. Source: house-joint-bands; past these the model means nothing."""
 
@@ -76,33 +51,51 @@ POLICY_RANGES: dict[str, tuple[Band, str]] = {
 class Policy:
     """Choices with their defaults; mm and degrees. Sources: the ``house-…`` keys named."""
 
+    first: First = "fixed"  # house-order: the piece that can't move contains the other two
+    keep_what_holds: bool = True  # house-order: what is in its band is left as it is
+    worth_deg: float = 1.0  # house-order: less than this is worth no addition
     relief: float = 15.0  # house-relief
     thigh_slope: float = 0.0  # house-chain
     recline: float = 10.0  # house-joint-bands: back 100 to 105, supported
     elbow_angle: float = 95.0  # house-joint-bands
+    elbow_low: float = 90.0  # house-joint-bands
+    elbow_high: float = 110.0  # house-joint-bands
     flexion: float = 0.0  # house-chain
     slump_eye: float = 25.0  # house-slump
     slump_elbow: float = 15.0  # house-slump
-    fingers_behind_knee: float = 2.5  # house-seat-depth
+    knee_gap_low: float = 2.0  # house-seat-depth
+    knee_gap_high: float = 3.0  # house-seat-depth
+    knee_gap_unit: Literal["fingers", "mm"] = "fingers"
     thigh_room: float = 20.0  # house-thigh-room
     flat_feet_margin: float = 10.0  # house-relief
+    lumbar_offset: float = 0.0  # house-lumbar: just above the belt
+    armrest_use: Literal["light", "elbow", "off"] = "light"  # house-armrest
     armrest_below_elbow: float = 10.0  # house-armrest
+    set_back: float = 0.0  # house-desk-depth: keyboard at the front edge
     mouse_gap: float = 45.0  # house-mouse
-    screen_rule: Literal["top_edge"] = "top_edge"  # house-screen
+    screen_rule: ScreenRule = "top_edge"  # house-screen
     screen_top_low: float = -50.0  # house-screen
     screen_top_high: float = 0.0  # house-screen
-    distance_rule: Literal["fingertip", "fist"] = "fingertip"  # house-screen
+    gaze_drop_deg: float = 15.0  # house-screen
+    distance_rule: DistanceRule = "fingertip"  # house-screen
     least_distance: float = 400.0  # house-screen
     widest_picture_deg: float = 60.0  # house-screen
     tallest_picture_deg: float = 30.0  # house-screen
     lowest_gaze_deg: float = 30.0  # house-screen: eyes alone
+    two_screens: Literal["by_use", "seam", "one_main"] = "by_use"  # house-bearing
+    lens_answer: Literal["lower", "glasses"] = "lower"  # house-lens
     lens_drop_progressive_deg: float = 10.0  # house-lens
     lens_drop_bifocal_deg: float = 15.0  # house-lens
     most_tilt: float = 20.0  # house-screen
     stand_depth: float = 120.0  # house-desk-depth, where the stand's depth is unknown
+    settle_step: float = 40.0  # house-screen: one settle-in step
+    phone_side: Literal["non_writing", "opposite_mouse"] = "non_writing"  # house-phone
+    rhythm: str = ""  # the rhythm proposed; none: 20-8-2 where the desk allows
+    neck_rest: Literal["if_it_meets", "off"] = "if_it_meets"  # house-neck-rest
+    temporary: Literal["marked", "dated", "never"] = "marked"  # house-temporary
 
     def __post_init__(self) -> None:
-        """Raises ValueOutOfRange for a number outside :data:`POLICY_RANGES`."""
+        """Raises ValueOutOfRange for a number outside :data:`POLICY_RANGES`, or a band upside down."""
         for name, (band, unit) in POLICY_RANGES.items():
             value = getattr(self, name)
             if not band.low <= value <= band.high:
@@ -114,3 +107,16 @@ class Policy:
                     unit=unit,
                     message=f"{name}: {value:g} is outside {band.low:g} to {band.high:g} {unit}",
                 )
+        for low, high, unit in (("elbow_low", "elbow_angle", "°"), ("elbow_angle", "elbow_high", "°"),
+                                ("knee_gap_low", "knee_gap_high", self.knee_gap_unit)):  # fmt: skip
+            under, over = getattr(self, low), getattr(self, high)
+            if under > over:
+                raise ValueOutOfRange(
+                    field=low, value=f"{under:g}", high=over, unit=unit,
+                    message=f"{low}: {under:g} is above {high} {over:g} {unit}",
+                )  # fmt: skip
+
+    @property
+    def elbow_band(self) -> Band:
+        """The elbow's band, degrees."""
+        return Band(low=self.elbow_low, high=self.elbow_high)

@@ -1,0 +1,189 @@
+"""Both postures together: one desk, the same screens, as little as can be to move between them."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+
+from ..errors import MissingInput
+from ..workstation import Settings, Span
+from .case import Case
+from .model import Lengths, fixed_surface, search_model
+from .result import Posture
+from .rows import SAME_MM
+from .search import Found, SearchModel, best_top, hold, search
+
+
+@dataclass(frozen=True, kw_only=True)
+class Pair:
+    """The optimum of each posture, and the seat that body and a fixed surface alone ask for.
+
+    None where something it can't do without is not recorded.
+    """
+
+    seated: Found | None
+    standing: Found | None
+    free: Found | None = None
+
+
+def _model(case: Case, posture: Posture, overrule: Settings) -> SearchModel | None:
+    own = case if posture == "seated" else case.standing()
+    try:
+        model = Lengths.of(own, posture).model(own.workstation)
+    except MissingInput:
+        return None
+    seat = overrule.seat if posture == "seated" else None
+    return hold(model, seat=seat, surface=overrule.surface, top=overrule.screen_top)
+
+
+def _held(model: SearchModel, found: Settings) -> Iterator[SearchModel]:
+    """The model with what was found held, the most first; only what the pieces can be set to."""
+
+    def there(span: Span | None, value: float | None) -> bool:
+        if value is None:
+            return False
+        return span is None or span.low - SAME_MM <= value <= span.high + SAME_MM
+
+    seat = model.legs is not None and there(model.seat, found.seat)
+    surface = there(model.surface, found.surface)
+    if seat and surface:
+        yield hold(model, seat=found.seat, surface=found.surface)
+    if seat:
+        yield hold(model, seat=found.seat)
+    if surface:
+        yield hold(model, surface=found.surface)
+
+
+def solve_posture(model: SearchModel, found: Settings, *, keep: bool) -> Found:
+    """The optimum, with as many pieces left as they were found as it allows.
+
+    Parameters
+    ----------
+    model : SearchModel
+    found : Settings
+        As found.
+    keep : bool
+        Whether what serves as well is left.
+
+    """
+    best = search(model)
+    for held in _held(model, found) if keep else ():
+        other = search(held)
+        if other.rank <= best.rank and other.footrest <= best.footrest:
+            return other
+    return best
+
+
+def _tops(model: SearchModel, found: Found) -> tuple[float, ...] | Span:
+    """Every top that costs no more than the best one: a range, or single places."""
+    assert model.eye is not None
+    assert found.top is not None
+    span = model.tops if model.lift is None else model.lift.shifted(found.surface)
+    band = model.top_band
+    low, high = model.eye + found.seat + band.low, model.eye + found.seat + band.high
+    if best_top(model, found.seat, found.surface)[0] > 0:
+        return (found.top,)
+    if span is None:
+        return Span(low=low, high=high)
+    places = span.places()
+    if places is not None:
+        return tuple(place for place in places if low - 1e-9 <= place <= high + 1e-9)
+    low, high = max(low, span.low), min(high, span.high)
+    return Span(low=low, high=high) if low <= high else (found.top,)
+
+
+def _near(tops: tuple[float, ...] | Span, want: float) -> float:
+    if isinstance(tops, Span):
+        return tops.clamp(want)
+    return min(tops, key=lambda place: (abs(place - want), place))
+
+
+def _ends(tops: tuple[float, ...] | Span) -> tuple[float, ...]:
+    return (tops.low, tops.high) if isinstance(tops, Span) else tops
+
+
+def _kept(tops: tuple[float, ...] | Span, found: float | None) -> float | None:
+    """The top as found, where it is among those that cost nothing."""
+    if found is None:
+        return None
+    near = _near(tops, found)
+    return found if abs(near - found) <= SAME_MM else None
+
+
+def _share_screen(
+    case: Case, models: tuple[SearchModel, SearchModel], pair: tuple[Found, Found]
+) -> tuple[Found, Found]:
+    """Tops of both postures with the screen moved on its stand as little as can be.
+
+    Among tops that cost no degree: the seated one as found or nearest its target, the standing
+    one nearest to the same height over the surface; where both ranges don't meet, their near ends.
+    """
+    seated, standing = pair
+    if seated.top is None or standing.top is None:
+        return pair
+    first, second = _tops(models[0], seated), _tops(models[1], standing)
+    keep = case.policy.keep_what_holds
+    kept = _kept(first, case.found_seated.screen_top) if keep else None
+    want = kept if kept is not None else seated.top
+    base = seated.surface, standing.surface
+    tries = [want] if kept is not None else [want, *_ends(first)]
+    tries += [] if kept is not None else [
+        _near(first, end - base[1] + base[0]) for end in _ends(second)]  # fmt: skip
+    best: tuple[float, float, float, float] | None = None
+    for top in tries:
+        other = _near(second, top - base[0] + base[1])
+        move = abs((top - base[0]) - (other - base[1]))
+        rank = (round(move, 6), round(abs(top - seated.top), 6), top, other)
+        best = rank if best is None or rank < best else best
+    assert best is not None
+    return replace(seated, top=best[2]), replace(standing, top=best[3])
+
+
+STANDING_OVER_DEG = 15.0
+"""Joints further outside their bands than this make standing work unfit. Source: house-joint-bands."""
+
+
+def stands_too(case: Case, standing: Found | None) -> bool:
+    """Whether this place is worked at standing: something moves, nobody sits in a wheelchair."""
+    desk, chair = case.workstation.desk, case.workstation.chair
+    return (desk.kind == "sit_stand" and chair.kind != "wheelchair" and standing is not None
+            and standing.over <= STANDING_OVER_DEG)  # fmt: skip
+
+
+def solve_pair(
+    case: Case, *, overrule_seated: Settings | None = None,
+    overrule_standing: Settings | None = None, whole: bool = True,
+) -> Pair:  # fmt: skip
+    """Both postures of a case at their optimum.
+
+    Parameters
+    ----------
+    case : Case
+    overrule_seated, overrule_standing : Settings, optional
+        Held where they are.
+    whole : bool
+        False leaves out what only targets and reasons need: standing where nobody stands, and
+        what free pieces would ask for.
+
+    """
+    keep = case.policy.keep_what_holds
+    seated_model = _model(case, "seated", overrule_seated or Settings())
+    standing_model = None
+    if whole or case.workstation.desk.kind == "sit_stand":
+        standing_model = _model(case, "standing", overrule_standing or Settings())
+    seated = solve_posture(seated_model, case.found_seated, keep=keep) if seated_model else None
+    standing = (solve_posture(standing_model, case.found_standing, keep=keep)
+                if standing_model else None)  # fmt: skip
+    both = seated_model is not None and standing_model is not None and stands_too(case, standing)
+    if both and seated_model and standing_model and seated and standing:
+        seated, standing = _share_screen(case, (seated_model, standing_model), (seated, standing))
+    elif seated and seated_model and seated.top is not None and keep:
+        kept = _kept(_tops(seated_model, seated), case.found_seated.screen_top)
+        seated = replace(seated, top=kept) if kept is not None else seated
+    free = None
+    if whole and fixed_surface(case) is not None:
+        try:
+            free = search(search_model(case, "seated", free=True))
+        except MissingInput:
+            free = None
+    return Pair(seated=seated, standing=standing, free=free)

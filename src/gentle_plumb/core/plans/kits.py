@@ -1,0 +1,216 @@
+"""The best set of additions for a tier of money: an exact search over every set.
+
+What counts, strictly in this order:
+
+1. what hard limits lack, mm; what the policy sets first;
+2. degrees outside the joints' bands, in whole steps of what is worth an addition (``worth_deg``),
+   heights and mouse each on their own;
+3. price, then number of additions;
+4. the degrees themselves.
+
+Heights and mouse share nothing, so each is solved by itself. Sets are gone through cheapest
+first; one whose bound (any foot support, any height of the picture) is no better than the best so
+far is left out, so nothing is missed.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from itertools import product
+from math import floor
+
+from ..errors import MissingInput
+from ..fit import Case
+from ..fit.hand_rows import mouse_over
+from ..fit.model import Lengths
+from ..fit.pair import stands_too
+from ..fit.search import Found, SearchModel, search
+from ..workstation import Workstation
+from .additions import (
+    PRICES,
+    Addition,
+    Tier,
+    desk_additions,
+    feet_additions,
+    keys_additions,
+    pointer_additions,
+    screen_additions,
+    seat_additions,
+)
+
+Kit = tuple[Addition, ...]
+Key = tuple[float, float, int, int, int, float]
+
+
+def price_of(kit: Kit) -> int:
+    """Sum of the price classes' weights."""
+    return sum(PRICES[one.price] for one in kit)
+
+
+def furnished(station: Workstation, kit: Kit) -> Workstation:
+    """The pieces with the additions in place."""
+    for one in kit:
+        station = one.apply(station)
+    return station
+
+
+def grade(over: float, worth_deg: float) -> int:
+    """Degrees in whole steps of what is worth an addition; thousandths where nothing is set."""
+    return floor(over / (worth_deg or 0.001) + 1e-6)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Heights:
+    """Both postures of one set of pieces."""
+
+    seated: Found
+    standing: Found | None
+
+    def key(self, kit: Kit, worth_deg: float) -> Key:
+        """What sets are compared by."""
+        hard, first, over = self.seated.rank
+        if self.standing is not None:
+            first += self.standing.first
+            over += self.standing.over
+        return (
+            hard,
+            round(first, 6),
+            grade(over, worth_deg),
+            price_of(kit),
+            len(kit),
+            round(over, 6),
+        )
+
+
+class HeightSearch:
+    """Solves sets of pieces for one case, each model once."""
+
+    def __init__(self, case: Case) -> None:
+        """Raises MissingInput where elbow, reach, shoes or keyboard are not known."""
+        self.case = case
+        self._seated = Lengths.of(case, "seated")
+        self._known: dict[SearchModel, Found] = {}
+        self._standing: Lengths | None = None
+        try:
+            standing = Lengths.of(case.standing(), "standing")
+            if stands_too(case, self._solve(standing.model(case.workstation))):
+                self._standing = standing
+        except MissingInput:
+            pass
+
+    def _solve(self, model: SearchModel) -> Found:
+        found = self._known.get(model)
+        if found is None:
+            found = self._known[model] = search(model)
+        return found
+
+    def heights(self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
+                ) -> Heights:  # fmt: skip
+        """Both postures; with any support or any height of the picture, a bound for what follows."""
+        models = [one.model(station) for one in (self._seated, self._standing) if one]
+        if any_feet:
+            models = [replace(model, feet=None) for model in models]
+        if any_top and station.screen.kind != "laptop":
+            models = [replace(model, lift=None, tops=None) for model in models]
+        found = [self._solve(model) for model in models]
+        return Heights(seated=found[0], standing=found[1] if len(found) > 1 else None)
+
+
+def _bases(case: Case, tier: Tier) -> list[Kit]:
+    """Sets of chair, desk and keys, the cheapest first."""
+    slots = (seat_additions(case, tier), desk_additions(case, tier), keys_additions(case, tier))
+    sets = [
+        tuple(one for one in chosen if one is not None)
+        for chosen in product(*((None, *slot) for slot in slots))
+    ]
+    return sorted(sets, key=lambda kit: (price_of(kit), len(kit)))
+
+
+def _taken(kit: Kit) -> dict[str, int]:
+    used: dict[str, int] = {}
+    for one in kit:
+        for id, many in one.items:
+            used[id] = used.get(id, 0) + many
+    return used
+
+
+def _by_cost(found: list[Addition]) -> Iterator[Kit]:
+    yield ()
+    for one in sorted(found, key=lambda one: PRICES[one.price]):
+        yield (one,)
+
+
+def height_kit(solver: HeightSearch, tier: Tier) -> Kit:
+    """The best set for the heights of one tier.
+
+    Parameters
+    ----------
+    solver : HeightSearch
+    tier : {"room", "little", "lasting"}
+
+    """
+    case, worth = solver.case, solver.case.policy.worth_deg
+    best: tuple[Key, Kit]
+
+    def beaten(bound: Heights, kit: Kit) -> bool:
+        return bound.key(kit, worth) >= best[0]
+
+    best = solver.heights(case.workstation).key((), worth), ()
+    for base in _bases(case, tier):
+        if best[0] <= (0.0, 0.0, 0, price_of(base), len(base), 0.0):
+            break  # nothing that follows is cheaper, and nothing is better than no degree at all
+        station = furnished(case.workstation, base)
+        if beaten(solver.heights(station, any_feet=True, any_top=True), base):
+            continue
+        based = replace(case, workstation=station)
+        for feet in _by_cost(feet_additions(based, tier, _taken(base))):
+            footed = furnished(station, feet)
+            if beaten(solver.heights(footed, any_top=True), (*base, *feet)):
+                continue
+            for screen in _by_cost(screen_additions(based, tier, _taken((*base, *feet)))):
+                kit = (*base, *feet, *screen)
+                key = solver.heights(furnished(footed, screen)).key(kit, worth)
+                if key < best[0]:
+                    best = key, kit
+    return best[1]
+
+
+def pointer_kit(case: Case, tier: Tier) -> Kit:
+    """The best way to bring the mouse to the arm."""
+    worth = case.policy.worth_deg
+
+    def key(kit: Kit) -> tuple[int, int, int, float]:
+        over = mouse_over(replace(case, workstation=furnished(case.workstation, kit)))
+        return grade(over, worth), price_of(kit), len(kit), round(over, 6)
+
+    try:
+        return min([(), *((one,) for one in pointer_additions(case, tier))], key=key)
+    except MissingInput:
+        return ()
+
+
+def allowed(kit: Kit, case: Case) -> bool:
+    """Whether the policy takes temporary pieces."""
+    return case.policy.temporary != "never" or not any(one.temporary for one in kit)
+
+
+def best_kit(case: Case, tier: Tier, solver: HeightSearch | None = None) -> Kit:
+    """The best set of additions of a tier; none where the heights can't be told.
+
+    Parameters
+    ----------
+    case : Case
+    tier : {"room", "little", "lasting"}
+    solver : HeightSearch, optional
+        One made for this case, so that models solved before are not solved again.
+
+    """
+    if case.policy.temporary == "never":
+        case = replace(case, workstation=replace(case.workstation, items=()))
+        solver = None
+    try:
+        heights = height_kit(solver or HeightSearch(case), tier)
+    except MissingInput:
+        heights = ()
+    return (*heights, *pointer_kit(case, tier))

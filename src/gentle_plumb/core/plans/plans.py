@@ -1,0 +1,303 @@
+"""Three plans for one client, what each leaves over, and which single purchase removes most."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+from ..errors import MissingInput
+from ..findings import strain_minutes
+from ..findings.rule import HAND_TASKS, SCREEN_TASKS, SEATED_TASKS
+from ..fit import Case, Joint, Settled, settle
+from ..fit.result import Posture
+from ..workstation import Settings
+from .additions import (
+    PRICE_LABELS,
+    PRICES,
+    Addition,
+    Price,
+    Tier,
+    desk_additions,
+    feet_additions,
+    keys_additions,
+    pointer_additions,
+    screen_additions,
+    seat_additions,
+)
+from .extras import extras_of
+from .kits import HeightSearch, Kit, best_kit, furnished
+from .stacks import STACK_WARNING
+
+TIERS: dict[Tier, str] = {
+    "room": "With what is here", "little": "For little money", "lasting": "To last",
+}  # fmt: skip
+JOINT_TASKS: Mapping[str, tuple[str, ...]] = {
+    "elbow": HAND_TASKS, "wrist": HAND_TASKS, "upper_arm": ("mouse",), "neck": SCREEN_TASKS,
+    "shoulder": SEATED_TASKS, "hip": SEATED_TASKS, "knee": SEATED_TASKS,
+}  # fmt: skip
+"""Tasks whose hours a joint's degrees count in. Source: house-strain."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Left:
+    """A joint that stays outside its band: degrees, and strain minutes a day where hours are known."""
+
+    joint: str
+    label: str
+    posture: Posture
+    over: float
+    minutes: float | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Added:
+    """One addition of a plan, with the degrees and strain minutes it removes there."""
+
+    id: str
+    label: str
+    does: str
+    price: Price
+    price_label: str
+    temporary: bool
+    removes: float
+    minutes: float | None
+    height: float | None = None
+    sd: float = 0.0
+
+
+@dataclass(frozen=True, kw_only=True)
+class Plan:
+    """One plan: what is added, how everything is set then, and what is left over."""
+
+    id: Tier
+    label: str
+    added: tuple[Added, ...]
+    seated: Settings
+    standing: Settings | None
+    left: tuple[Left, ...]
+    over: float
+    minutes: float | None
+    temporary: bool
+    cautions: tuple[str, ...]
+    case: Case
+
+
+@dataclass(frozen=True, kw_only=True)
+class Fix:
+    """One purchase on top of what is in the room: what it alone removes."""
+
+    id: str
+    label: str
+    does: str
+    price: Price
+    price_label: str
+    removes: float
+    minutes: float | None
+    left: float
+
+
+@dataclass(frozen=True, kw_only=True)
+class WorkedOut:
+    """All three plans, and single purchases by what they remove."""
+
+    plans: tuple[Plan, ...]
+    fixes: tuple[Fix, ...]
+
+    def plan(self, tier: Tier) -> Plan:
+        """The plan of a tier."""
+        return next(one for one in self.plans if one.id == tier)
+
+
+def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | None:
+    """Hours a day of these tasks in a posture; None where nobody recorded hours."""
+    whole = sum(case.hours.values())
+    if not whole:
+        return None
+    share = min(1.0, (case.standing_hours or 0.0) / whole)
+    share = share if posture == "standing" else 1 - share
+    return share * sum(case.hours.get(task, 0.0) for task in tasks)
+
+
+def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Left]:
+    found = []
+    for joint in joints:
+        if not joint.over or (posture == "standing" and joint.joint == "upper_arm"):
+            continue
+        hours = hours_of(case, JOINT_TASKS[joint.joint], posture)
+        found.append(
+            Left(
+                joint=joint.joint, label=joint.label, posture=posture, over=joint.over,
+                minutes=None if hours is None
+                else strain_minutes(hours=hours, share=1.0, over_deg=joint.over),
+            )
+        )  # fmt: skip
+    return found
+
+
+def what_is_left(case: Case, settled: Settled) -> tuple[Left, ...]:
+    """Every joint that stays outside its band, the most degrees first."""
+    found = _left_of(case, "seated", settled.joints_seated)
+    found += _left_of(case, "standing", settled.joints_standing)
+    return tuple(sorted(found, key=lambda one: (-abs(one.over), one.posture, one.joint)))
+
+
+def total_of(left: tuple[Left, ...]) -> tuple[float, float | None]:
+    """Degrees and strain minutes together; minutes None where no hours are known."""
+    known = [one.minutes for one in left if one.minutes is not None]
+    minutes = sum(known) if known or not left else None
+    return sum(abs(one.over) for one in left), minutes
+
+
+@dataclass(frozen=True, kw_only=True)
+class Own:
+    """The practitioner's own numbers, seated and standing."""
+
+    seated: Settings = Settings()
+    standing: Settings = Settings()
+
+
+class Planner:
+    """Works a case out with one set of additions after the other, each set once."""
+
+    def __init__(self, case: Case, own: Own) -> None:
+        self.case, self.own = case, own
+        self._made: dict[tuple[str, ...], tuple[Case, Settled]] = {}
+
+    def settled(self, kit: Kit) -> tuple[Case, Settled]:
+        """The case with these additions, and how it is set then."""
+        key = tuple(f"{one.id}:{one.height}:{one.items}" for one in kit)
+        if key not in self._made:
+            case = replace(self.case, workstation=furnished(self.case.workstation, kit))
+            made = settle(
+                case, overrule_seated=self.own.seated, overrule_standing=self.own.standing
+            )
+            self._made[key] = case, made
+        return self._made[key]
+
+    def over(self, kit: Kit) -> tuple[float, float | None]:
+        """What a set leaves over, degrees and strain minutes."""
+        return total_of(what_is_left(*self.settled(kit)))
+
+    def plan(self, tier: Tier, kit: Kit) -> Plan:
+        """A plan with what each of its additions removes: what leaving it out would add."""
+        case, settled = self.settled(kit)
+        left = what_is_left(case, settled)
+        over, minutes = total_of(left)
+        added = []
+        for one in kit:
+            rest = tuple(other for other in kit if other is not one)
+            without = self.over(rest)
+            added.append(_added(one, without[0] - over, _less(without[1], minutes)))
+        extras = extras_of(case, tier)
+        temporary = any(one.temporary for one in kit) or any(one.temporary for one in extras)
+        return Plan(
+            id=tier, label=TIERS[tier], added=(*added, *(_added(one, 0.0, None) for one in extras)),
+            seated=settled.seated, standing=settled.standing,
+            left=left, over=over, minutes=minutes, temporary=temporary,
+            cautions=_cautions(case, kit), case=case,
+        )  # fmt: skip
+
+
+def _less(before: float | None, after: float | None) -> float | None:
+    return None if before is None or after is None else before - after
+
+
+def _added(one: Addition, removes: float, minutes: float | None) -> Added:
+    return Added(
+        id=one.id, label=one.label, does=one.does, price=one.price,
+        price_label=PRICE_LABELS[one.price], temporary=one.temporary, removes=removes,
+        minutes=minutes, height=one.height, sd=one.sd,
+    )  # fmt: skip
+
+
+def _cautions(case: Case, kit: Kit) -> tuple[str, ...]:
+    found = []
+    if any(one.items for one in kit):
+        found.append(STACK_WARNING)
+    if any(one.id == "risers" for one in kit):
+        found.append("Nobody lifts a loaded desk alone; risers under every leg, all alike.")
+    if case.workstation.chair.kind == "wheelchair":
+        found.append("The client's own seating stays as it is; changes go through their therapist.")
+    if any(one.id == "high_chair" for one in kit):
+        found.append(
+            "A high chair on castors only with a brake or glides; the foot ring set first."
+        )
+    return tuple(found)
+
+
+def _purchases(case: Case) -> list[Addition]:
+    """Everything that could be bought, each once; the cheapest first."""
+    found: dict[str, Addition] = {}
+    for tier in ("little", "lasting"):
+        for one in (*seat_additions(case, tier), *desk_additions(case, tier),
+                    *keys_additions(case, tier), *feet_additions(case, tier),
+                    *screen_additions(case, tier), *pointer_additions(case, tier)):  # fmt: skip
+            if one.price != "nothing":
+                found.setdefault(one.id, one)
+    return sorted(found.values(), key=lambda one: (PRICES[one.price], one.id))
+
+
+LEAST_FIX_DEG = 0.5
+"""A purchase that removes less is not named, degrees. Source: house-order."""
+
+
+def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
+    """Single purchases in the place of what the room's plan adds there, by what they remove."""
+    if room.over < LEAST_FIX_DEG:
+        return ()
+    case, found = planner.case, []
+    solver_kit = room_kit(room, case)
+    for one in _purchases(case):
+        kit = (*(other for other in solver_kit if other.slot != one.slot), one)
+        over, minutes = planner.over(kit)
+        if room.over - over >= LEAST_FIX_DEG:
+            found.append(
+                Fix(id=one.id, label=one.label, does=one.does, price=one.price,
+                    price_label=PRICE_LABELS[one.price], removes=room.over - over,
+                    minutes=_less(room.minutes, minutes), left=over)
+            )  # fmt: skip
+    return tuple(sorted(found, key=lambda one: (-(one.minutes or 0.0), -one.removes,
+                                                PRICES[one.price], one.id)))  # fmt: skip
+
+
+def room_kit(room: Plan, case: Case) -> Kit:
+    """The additions of the room's plan, as a set."""
+    wanted = {(one.id, one.height) for one in room.added}
+    offered = (*seat_additions(case, "room"), *feet_additions(case, "room"),
+               *screen_additions(case, "room"), *pointer_additions(case, "room"))  # fmt: skip
+    kit: list[Addition] = []
+    for one in offered:
+        if (one.id, one.height) in wanted and all(one.slot != other.slot for other in kit):
+            kit.append(one)
+    return tuple(kit)
+
+
+def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> WorkedOut:
+    """Three plans and what single purchases remove.
+
+    Parameters
+    ----------
+    case : Case
+    own : Own, optional
+        The practitioner's own numbers; they hold in every plan.
+    fixes : bool
+        Whether single purchases are ranked.
+
+    Returns
+    -------
+    WorkedOut
+        Plans for the room, for little money, and to last, in this order.
+
+    """
+    planner = Planner(case, own or Own())
+    solver: HeightSearch | None
+    try:
+        solver = HeightSearch(case)
+    except MissingInput:
+        solver = None
+    tiers: tuple[Tier, ...] = ("room", "little", "lasting")
+    plans = tuple(planner.plan(tier, best_kit(case, tier, solver)) for tier in tiers)
+    return WorkedOut(plans=plans, fixes=_fixes(planner, plans[0]) if fixes else ())
+
+
+__all__ = ["TIERS", "Added", "Fix", "Left", "Own", "Plan", "WorkedOut", "what_is_left", "work_out"]

@@ -1,0 +1,114 @@
+"""Stacks of whole pieces: what heights the items of a room make, and how sure they are.
+
+At most three items and 200 mm, non-slip, never under castors. Source: house-stack.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+from math import sqrt
+
+from ..workstation import Item
+
+MOST_ITEMS = 3
+HIGHEST_STACK_MM = 200.0
+STACK_WARNING = "Non-slip between the pieces, not under castors, felt for firmness before use."
+
+
+@dataclass(frozen=True, kw_only=True)
+class Stack:
+    """Whole pieces on each other: items by identifier with how many of each, the thickest lowest."""
+
+    items: tuple[tuple[str, int], ...]
+    labels: tuple[tuple[str, int], ...]
+    height: float
+    sd: float
+
+    @property
+    def count(self) -> int:
+        """How many pieces."""
+        return sum(many for _, many in self.items)
+
+    @property
+    def text(self) -> str:
+        """In words: ``2 reams of paper + 1 book``."""
+        return " + ".join(f"{many} × {label.lower()}" for label, many in self.labels)
+
+
+def stacks_of(
+    items: Iterable[Item], use: str, taken: Mapping[str, int] | None = None
+) -> list[Stack]:
+    """Every stack that the items make, the fewest pieces and the lowest first.
+
+    Parameters
+    ----------
+    items : iterable of Item
+    use : {"feet", "screen", "seat"}
+        What it is to carry; items that may not are left out.
+    taken : mapping, optional
+        Pieces that something else stands on already, by item.
+
+    """
+    usable = sorted((one for one in items if use in one.uses and one.thickness > 0),
+                    key=lambda one: (-one.thickness, one.id))  # fmt: skip
+    left = {one.id: one.count - (taken or {}).get(one.id, 0) for one in usable}
+    most = 1 if use == "seat" else MOST_ITEMS
+    found: list[Stack] = []
+
+    def extend(start: int, chosen: list[tuple[Item, int]], count: int, height: float) -> None:
+        if count:
+            found.append(
+                Stack(
+                    items=tuple((one.id, many) for one, many in chosen),
+                    labels=tuple((one.label, many) for one, many in chosen), height=height,
+                    sd=sqrt(sum((many * one.error) ** 2 for one, many in chosen)),
+                )
+            )  # fmt: skip
+        for index in range(start, len(usable)):
+            one = usable[index]
+            for many in range(1, min(left[one.id], most - count) + 1):
+                over = height + many * one.thickness
+                if over > HIGHEST_STACK_MM + 1e-9:
+                    break
+                extend(index + 1, [*chosen, (one, many)], count + many, over)
+
+    extend(0, [], 0, 0.0)
+    return sorted(found, key=lambda one: (one.count, one.height, one.items))
+
+
+@dataclass(frozen=True, kw_only=True)
+class StackAnswer:
+    """The best stack for a lift: what it is short of (positive) and its error, mm."""
+
+    stack: Stack | None
+    wanted: float
+    short: float
+    sd: float
+
+
+def best_stack(items: Sequence[Item], wanted: float, use: str) -> StackAnswer:
+    """The stack nearest a wanted lift; of equally near ones the fewest pieces, then the surest.
+
+    Parameters
+    ----------
+    items : sequence of Item
+    wanted : float
+        mm to lift by.
+    use : {"feet", "screen", "seat"}
+
+    Examples
+    --------
+    >>> ream = Item(id="ream", label="Ream", thickness=50, count=3)
+    >>> best_stack([ream], 110, "screen").stack.text
+    '2 × ream'
+
+    """
+    near = min(
+        stacks_of(items, use),
+        key=lambda one: (round(abs(one.height - wanted), 6), one.count, one.sd, one.items),
+        default=None,
+    )
+    if near is None or wanted <= 0 or abs(near.height - wanted) >= wanted:
+        return StackAnswer(stack=None, wanted=wanted, short=max(0.0, wanted), sd=0.0)
+    return StackAnswer(stack=near, wanted=wanted, short=wanted - near.height, sd=near.sd)

@@ -1,0 +1,44 @@
+"""Bands of the joints: one frozen object each, used by rule, drawing and report alike."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+SAME = 1e-6
+"""What the last bits of a sum may differ by; both ends of a band belong to it. Source: geometry."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Band:
+    """A closed band: both ends count as inside."""
+
+    low: float
+    high: float
+
+    def excess(self, value: float) -> float:
+        """How far outside, signed: negative under the band, positive over it, 0 inside."""
+        if value < self.low - SAME:
+            return value - self.low
+        return value - self.high if value > self.high + SAME else 0.0
+
+
+JOINT_BANDS: dict[str, Band] = {
+    "elbow": Band(low=90, high=110),
+    "wrist": Band(low=-10, high=10),
+    "shoulder": Band(low=0, high=0),
+    "upper_arm": Band(low=0, high=20),
+    "hip": Band(low=90, high=120),
+    "knee": Band(low=90, high=120),
+}
+"""Bands in degrees. Source: house-joint-bands. The elbow's is a policy; the neck's follows from the
+screen rule."""
+
+JOINT_LABELS: dict[str, str] = {
+    "elbow": "Elbow",
+    "wrist": "Wrist bent back",
+    "shoulder": "Shoulder lifted",
+    "upper_arm": "Upper arm outwards",
+    "hip": "Hip",
+    "knee": "Knee",
+    "neck": "Gaze to the top edge",
+}
