@@ -1,11 +1,13 @@
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vitest/config";
+import { coreInPage } from "./core-in-page";
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), coreInPage()],
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
   build: { target: "es2022", sourcemap: false },
+  worker: { format: "es", plugins: () => [coreInPage()] },
   server: { proxy: { "/api": "http://127.0.0.1:8750" } },
   test: { environment: "jsdom", include: ["src/**/*.test.ts"] },
 });

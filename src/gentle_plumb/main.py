@@ -20,10 +20,11 @@ from .services.exchange import ExchangeService
 from .services.instruments import InstrumentService
 from .services.measuring import MeasuringService
 from .services.photos import PhotoService
+from .services.policies import PolicyService
 from .services.reports import ReportService
 from .services.shelves import ShelfService
 from .services.visits import VisitService
-from .storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf, make_engine
+from .storage import SqlAccounts, SqlMeasuring, SqlPolicies, SqlRecords, SqlShelf, make_engine
 
 
 def now() -> datetime:
@@ -35,7 +36,8 @@ def make_services(engine: Engine, settings: Settings) -> Services:
     """The services over a database."""
     records = SqlRecords(engine)
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), now)
-    visits = VisitService(records, now, measuring.errors_of)
+    policies = PolicyService(SqlPolicies(engine))
+    visits = VisitService(records, now, measuring.errors_of, policies.chosen)
     demo = [
         DemoPerson(email=person.email, password=person.password, says=person.says)
         for person in DEMO_MEMBERS
@@ -48,6 +50,7 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         photos=PhotoService(records, PillowDarkroom(), now),
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,
+        policies=policies,
         exchange=ExchangeService(records, ExchangeFormats(), now),
         instruments=InstrumentService(
             records,

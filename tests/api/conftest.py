@@ -18,10 +18,11 @@ from gentle_plumb.services.exchange import ExchangeService
 from gentle_plumb.services.instruments import InstrumentService
 from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.photos import PhotoService
+from gentle_plumb.services.policies import PolicyService
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
-from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf
+from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlPolicies, SqlRecords, SqlShelf
 
 
 @pytest.fixture
@@ -50,7 +51,8 @@ def tape():
 def app(engine, clock, meter, tape):
     records = SqlRecords(engine)
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
-    visits = VisitService(records, clock, measuring.errors_of)
+    policies = PolicyService(SqlPolicies(engine))
+    visits = VisitService(records, clock, measuring.errors_of, policies.chosen)
     instruments = {
         "tape": SocketInstrument("tape", tape.address), "rod": SocketInstrument("rod", ""),
     }  # fmt: skip
@@ -63,6 +65,7 @@ def app(engine, clock, meter, tape):
             photos=PhotoService(records, PillowDarkroom(), clock),
             shelf=ShelfService(SqlShelf(engine)),
             measuring=measuring,
+            policies=policies,
             exchange=ExchangeService(records, ExchangeFormats(), clock),
             instruments=InstrumentService(records, instruments),
             light_meter=SocketLightMeter(meter.address),

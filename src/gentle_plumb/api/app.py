@@ -17,6 +17,7 @@ from ..services.exchange import ExchangeService
 from ..services.instruments import InstrumentService
 from ..services.measuring import MeasuringService
 from ..services.photos import PhotoService
+from ..services.policies import PolicyService
 from ..services.ports import LightMeter
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
@@ -25,9 +26,10 @@ from .measuring_routes import measuring_router
 from .problems import Problem, add_handlers, answer
 from .routes import public, router
 from .schemas import DemoPerson
+from .work_routes import work_router
 
 _HEADERS = {
-    "Content-Security-Policy": "default-src 'self'; style-src 'self' 'unsafe-inline'; "
+    "Content-Security-Policy": "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "
     "img-src 'self' data: blob:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "no-referrer",
@@ -46,6 +48,7 @@ class Services:
     photos: PhotoService
     shelf: ShelfService
     measuring: MeasuringService
+    policies: PolicyService
     exchange: ExchangeService
     instruments: InstrumentService
     light_meter: LightMeter
@@ -93,6 +96,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(public)
     app.include_router(router)
     app.include_router(measuring_router)
+    app.include_router(work_router)
     if page is not None:
         _serve_page(app, page.resolve())
     return app

@@ -48,6 +48,7 @@ _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.StaleChange: (409, "stale"),
     service.StaleItem: (409, "stale"),
     service.StaleList: (409, "stale"),
+    service.StaleBundle: (409, "stale"),
     service.BadFile: (422, "bad-file"),
     service.ReusedChange: (409, "reused-change"),
     service.NeedsConsent: (422, "needs-consent"),
@@ -93,7 +94,7 @@ def _service(_: Request, error: service.ServiceError) -> JSONResponse:
         problem.current = jsonable_encoder(error.entry)
     if isinstance(error, service.StaleItem):
         problem.current = jsonable_encoder(error.item)
-    if isinstance(error, service.StaleList):
+    if isinstance(error, service.StaleList | service.StaleBundle):
         problem.current = jsonable_encoder(error.kept)
     if isinstance(error, service.BadFile):
         problem.lines = [{"line": line, "field": field, "reason": reason}

@@ -54,11 +54,12 @@ class View(BaseModel):
     tape: Annotated[str | None, Field(max_length=60)] = None
     layer: Literal["heights", "habits", "measuring"] = "heights"
     body: Annotated[bool, Query(description="With the body, dimension by dimension.")] = True
+    plans: Annotated[bool, Query(description="With all three plans.")] = False
     draw: bool = False
 
     def scene(self) -> SceneRequest:
         """What to draw."""
-        return SceneRequest(**self.model_dump(exclude={"draw", "body"}))
+        return SceneRequest(**self.model_dump(exclude={"draw", "body", "plans"}))
 
 
 def _services(request: Request) -> Any:
@@ -204,7 +205,7 @@ def visit(request: Request, who: Signed, visit_id: UUID) -> s.VisitOut:
 def _drawn(request: Request, who: Signed, visit_id: UUID, view: View) -> s.WorkedOut:
     visits = _services(request).visits
     working, workup = visits.worked(
-        who.member, visit_id, view.unit, body=view.body, history=view.tape
+        who.member, visit_id, view.unit, body=view.body, plans=view.plans, history=view.tape
     )
     return s.WorkedOut.of(workup, visits.scene(workup, view.scene()), working.visit.revision)
 

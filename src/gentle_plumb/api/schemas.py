@@ -19,6 +19,16 @@ from ..core.record import FIELDS, StepId
 from ..core.record import Field as RecordField
 from ..core.record.pieces import Piece
 from ..core.record.progress import StepProgress
+from ..core.shown import (
+    FixView,
+    GazeView,
+    JointView,
+    LaptopView,
+    MoveView,
+    PlanView,
+    RowView,
+    ZoneView,
+)
 from ..core.units import LengthUnit
 from ..core.workstation.shelf import ShelfKind
 from ..services.accounts import LEAST_PASSWORD
@@ -32,13 +42,7 @@ from ..services.models import (
     VisitLine,
 )
 from ..services.photo_views import PhotoView
-from ..services.workup import (
-    CareView,
-    JointView,
-    RhythmView,
-    RowView,
-    Workup,
-)
+from ..services.workup import CareView, RhythmView, Workup
 
 Name = Annotated[
     str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200,
@@ -360,6 +364,14 @@ class WorkedOut(BaseModel):
 
     revision: int
     rows: list[RowView]
+    plan: str
+    plans: list[PlanView]
+    fixes: list[FixView]
+    moves: list[MoveView]
+    zones: list[ZoneView]
+    laptop: list[LaptopView]
+    gazes: list[GazeView]
+    bundle: dict[str, str]
     order: list[str]
     steps: list[StepProgress]
     findings: list[Finding]
@@ -389,7 +401,9 @@ class WorkedOut(BaseModel):
         """From the workup."""
         result = workup.result
         return cls(
-            revision=revision, rows=workup.rows,
+            revision=revision, rows=workup.rows, plan=workup.plan, plans=workup.plans,
+            fixes=workup.fixes, moves=workup.moves, zones=workup.zones, laptop=workup.laptop,
+            gazes=workup.gazes, bundle=dict(workup.through.bundle),
             order=[f"{row.posture}.{row.key}" for row in workup.order], steps=workup.steps,
             findings=[found for found in workup.findings if found.state == "off"],
             rest=[

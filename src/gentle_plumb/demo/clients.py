@@ -170,6 +170,7 @@ DEMO_CLIENTS = (
             "look.found.distance": "66", "look.found.mouse": "39", "look.found.tilt": "0",
             "look.chair.kind": "task", "ask.standing_hours": "0", "look.support.footrest": "no",
             "look.support.headset": "no", "look.support.ream": "yes", "look.support.ream.height": "5",
+            "look.support.ream.count": "3", "look.support.book": "yes", "look.support.book.height": "3",
         } | _aches("shoulder_top_left", 4, "every_day") | _aches("thigh_back_left", 3, "most_days")
           | _aches("thigh_back_right", 3, "most_days")
           | _habit("feet_hanging", "nearly_always") | _habit("perching", "often")

@@ -8,6 +8,7 @@ ServiceError
  ├── AlreadyThere       a thing of this name exists
  ├── StaleChange        the entry moved on; carries what is there now
  ├── StaleItem          a shelf item moved on; carries what is there now
+ ├── StaleBundle        a bundle of positions moved on; carries what is there now
  ├── StaleList          a list of dimensions moved on; carries what is there now
  ├── ReusedChange       a change of this id was made before, with other content
  ├── NeedsConsent       the client has not consented to this being kept; carries the field
@@ -22,7 +23,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from .models import Entry, MeasuringList, ShelfItem
+from .models import Entry, MeasuringList, PolicyBundle, ShelfItem
 
 
 class ServiceError(Exception):
@@ -67,6 +68,14 @@ class StaleItem(ServiceError):
     def __init__(self, item: ShelfItem) -> None:
         super().__init__("This was changed elsewhere in the meantime. Look at it again.")
         self.item = item
+
+
+class StaleBundle(ServiceError):
+    """Somebody else changed the bundle since it was read."""
+
+    def __init__(self, kept: PolicyBundle) -> None:
+        super().__init__("This was changed elsewhere in the meantime. Look at it again.")
+        self.kept = kept
 
 
 class StaleList(ServiceError):

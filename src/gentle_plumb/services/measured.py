@@ -14,7 +14,6 @@ from ..core.errors import MissingDimension
 from ..core.fit import Again, FitResult, measure_again
 from ..core.record import (
     Doubt,
-    Entries,
     Measuring,
     body_from,
     doubts,
@@ -24,12 +23,12 @@ from ..core.record import (
     spoken_date,
 )
 from ..core.record.fields import MEASURED, SKIPS
+from ..core.shown import elsewhere_text
 from ..core.units import LengthUnit, format_length
 from .measuring import as_core_table
 from .models import EarlierVisit, Working
 
 BY = {"one": "one reading", "mean": "mean of two", "median": "median of three", "none": ""}
-DAYS_A_MONTH = 30.4
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -96,37 +95,6 @@ def listed_of(working: Working, needed: Sequence[str]) -> tuple[str, ...]:
     if working.listed is not None:
         return working.listed.dimensions
     return MEASURED if working.values.get("measure.list") == "full" else tuple(needed)
-
-
-def age_words(taken: date, today: date) -> str:
-    """How old a value is.
-
-    >>> age_words(date(2026, 5, 4), date(2026, 11, 25))
-    '7 months old'
-    """
-    days = (today - taken).days
-    if days < 2:
-        return "of today" if days < 1 else "of yesterday"
-    if days < 60:
-        return f"{days} days old"
-    months = round(days / DAYS_A_MONTH)
-    return f"{months} months old" if months < 24 else f"{days / 365.25:.0f} years old"
-
-
-def _source(values: Entries, name: str, today: date) -> str | None:
-    origin = values.get(f"measure.{name}.origin")
-    if origin not in ("carried_over", "self_measured"):
-        return None
-    words = "Carried over" if origin == "carried_over" else "Self-measured"
-    taken, by = values.get(f"measure.{name}.taken_on"), values.get(f"measure.{name}.taken_by")
-    parts = [words]
-    if taken:
-        day = date.fromisoformat(str(taken))
-        parts = [f"{words} {'from' if origin == 'carried_over' else 'on'} {spoken_date(str(taken))}",
-                 age_words(day, today)]  # fmt: skip
-    if by:
-        parts.append(f"taken by {by}")
-    return ", ".join(parts)
 
 
 PastBodies = Sequence[tuple[EarlierVisit, Body]]
@@ -230,7 +198,7 @@ def measured_views(
                 needs_third=resolved.needs_third,
                 spread=format_length(resolved.spread_mm, unit) if len(readings) > 1 else None,
                 heel=format_length(heel, unit) if heel else None,
-                source=_source(values, name, today),
+                source=elsewhere_text(values, name, today),
                 origin=str(values.get(f"measure.{name}.origin") or "measured"),
                 estimate=estimate,
                 estimate_plus_minus=around,
@@ -280,5 +248,5 @@ def _again(one: Again, body: Body, unit: LengthUnit) -> AgainView:
     )  # fmt: skip
 
 
-__all__ = ["NEEDED", "AgainView", "Measured", "Past", "again_views", "age_words", "listed_of",
+__all__ = ["NEEDED", "AgainView", "Measured", "Past", "again_views", "listed_of",
            "measured_views", "measuring_of"]  # fmt: skip

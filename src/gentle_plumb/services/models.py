@@ -68,7 +68,8 @@ class Visit:
     """One visit; ``revision`` counts its changes.
 
     ``errors`` is the practitioner's error of one reading by dimension, mm, as it stood when the
-    visit began: a tolerance must not move while one measures.
+    visit began: a tolerance must not move while one measures. ``policies`` is what the practice
+    had chosen then: another choice later must not move a target that somebody has set.
     """
 
     id: UUID
@@ -78,6 +79,7 @@ class Visit:
     started_on: date
     revision: int = 0
     errors: Mapping[str, float] = field(default_factory=dict)
+    policies: Mapping[str, str] = field(default_factory=dict)
     origin_id: str | None = None
 
 
@@ -182,6 +184,18 @@ class TableRow:
     mean_mm: float
     sd_mm: float
     r: float | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class PolicyBundle:
+    """A named bundle of positions, by question; ``is_default``: new visits begin with it."""
+
+    id: UUID
+    practice_id: UUID
+    name: str
+    choices: Mapping[str, str]
+    is_default: bool = False
+    version: int = 1
 
 
 @dataclass(frozen=True, kw_only=True)

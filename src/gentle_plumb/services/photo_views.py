@@ -5,12 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..core.photo import PhotoReading, Reading, Warn
+from ..core.shown import plain
 from ..core.units import LengthUnit, format_length
-
-
-def degrees_text(value: float) -> str:
-    """Whole degrees with a true minus, never minus nought."""
-    return f"{value:.0f}".replace("-0", "0").replace("-", "−")
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -48,7 +44,7 @@ def _reading_view(reading: Reading, unit: LengthUnit) -> ReadingView:
             return None
         if reading.unit == "mm":
             return format_length(value, unit, with_unit=True)
-        return f"{value:.1f}°" if fine else f"{degrees_text(value)}°"
+        return f"{value:.1f}°" if fine else f"{plain(value)}°"
 
     known = reading.value is not None
     return ReadingView(

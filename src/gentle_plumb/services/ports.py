@@ -22,6 +22,7 @@ from .models import (
     MeasuringList,
     Member,
     PhotoHead,
+    PolicyBundle,
     PopulationTable,
     Practice,
     Report,
@@ -174,6 +175,24 @@ class MeasuringStore(Protocol):
 
     def differences(self, practice_id: UUID, member_id: UUID | None = None) -> list[Difference]:
         """First less second reading, for every pair that one member took themselves."""
+
+
+class PolicyStore(Protocol):
+    """A practice's bundles of positions."""
+
+    def bundles(self, practice_id: UUID) -> list[PolicyBundle]: ...
+
+    def add_bundle(self, bundle: PolicyBundle) -> None:
+        """Raises AlreadyThere if the practice has one of this name."""
+
+    def change_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
+        """Put name, choices and default upon the version it names.
+
+        Raises NotFound, AlreadyThere, StaleBundle.
+        """
+
+    def drop_bundle(self, practice_id: UUID, bundle_id: UUID) -> None:
+        """Raises NotFound."""
 
 
 class Exchange(Protocol):

@@ -11,6 +11,7 @@ from ..core.drawing import SceneRequest
 from ..core.findings import Finding
 from ..core.intake import URGENCY
 from ..core.record import Entries
+from ..core.shown import RowView
 from ..core.units import LengthUnit
 from .accounts import require_writer
 from .consent import WORKPLACE
@@ -19,7 +20,7 @@ from .measured import Measured
 from .models import Member, Practice, Report, Working
 from .ports import Clock, Press, Records
 from .visits import VisitService
-from .workup import RhythmView, RowView, Workup
+from .workup import RhythmView, Workup
 
 CAUTIONS = (
     "These are starting points. Comfort and the tests on the person overrule the number, "

@@ -4,18 +4,26 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from typing import Any
 from uuid import UUID, uuid4
 
 from ..core.body.dimensions import Sex
-from ..core.drawing import Scene, SceneRequest, draw_scene
-from ..core.record import field_of, habits_seen, overrules, read_typed, settings_left
-from ..core.record.fields import OVERRULED
-from ..core.units import LengthUnit
+from ..core.drawing import Scene, SceneRequest
+from ..core.errors import ValueOutOfRange
+from ..core.plans import best_stack
+from ..core.record import field_of, read_typed
+from ..core.shown import StackView, stack_view
+from ..core.trial import Bench, Given, TrialRequest, Tried, case_of, given_to_plain
+from ..core.units import LengthUnit, format_length, parse_length
 from .accounts import require_writer
 from .consent import consent_for, erased_by
+from .measured import measuring_of
 from .models import Change, Client, Entry, Member, PhotoHead, ReportHead, Visit, VisitLine, Working
 from .ports import Clock, Records
-from .workup import Workup, work_up
+from .workup import Workup, given_of, work_up
+
+MOST_LIFT_MM = 1000.0
+"""More is no stack. House value."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -37,9 +45,11 @@ class VisitService:
         records: Records,
         clock: Clock,
         errors_of: Callable[[Member], dict[str, float]] | None = None,
+        chosen_by: Callable[[Member], dict[str, str]] | None = None,
     ) -> None:
         self._records, self._clock = records, clock
         self._errors_of = errors_of or (lambda _: {})
+        self._chosen_by = chosen_by or (lambda _: {})
 
     def clients(self, member: Member) -> list[Client]:
         """All clients of the practice, by name."""
@@ -61,13 +71,14 @@ class VisitService:
     def start(self, member: Member, client_id: UUID) -> Visit:
         """Start a visit with a client; raises NotAllowed, NotFound.
 
-        How well the member repeats a reading is taken down with it.
+        How well the member repeats a reading, and what the practice has chosen, are taken down.
         """
         require_writer(member)
         client = self._records.client(member.practice_id, client_id)
         visit = Visit(
             id=uuid4(), practice_id=member.practice_id, client_id=client.id, member_id=member.id,
             started_on=self._clock().date(), errors=self._errors_of(member),
+            policies=self._chosen_by(member),
         )  # fmt: skip
         self._records.add_visit(visit)
         return visit
@@ -111,20 +122,39 @@ class VisitService:
 
     def worked(
         self, member: Member, visit_id: UUID, unit: LengthUnit, *, body: bool = True,
-        history: str | None = None,
+        plans: bool = False, history: str | None = None,
     ) -> tuple[Working, Workup]:  # fmt: skip
         """The visit and what it comes to, as :func:`work_up` says; raises NotFound."""
         working = self._records.working(member.practice_id, visit_id)
-        return working, work_up(working, unit, body=body, history=history)
+        return working, work_up(working, unit, body=body, plans=plans, history=history)
+
+    def given(self, member: Member, visit_id: UUID) -> dict[str, Any]:
+        """What a visit is worked through from, as plain values; raises NotFound."""
+        return given_to_plain(self._given(member, visit_id))
+
+    def try_out(self, member: Member, visit_id: UUID, request: TrialRequest) -> Tried:
+        """What it would come to if something were otherwise; keeps nothing. Raises NotFound."""
+        return Bench(self._given(member, visit_id)).try_out(request)
+
+    def _given(self, member: Member, visit_id: UUID) -> Given:
+        working = self._records.working(member.practice_id, visit_id)
+        return given_of(working, measuring_of(working))
+
+    def stack(self, member: Member, visit_id: UUID, *, wanted: str, use: str,
+              unit: LengthUnit) -> StackView:  # fmt: skip
+        """The best stack from what is at hand at this visit; raises NotFound, FieldError."""
+        lift = parse_length(wanted, default=unit, field="wanted")
+        if not 0 < lift <= MOST_LIFT_MM:
+            ends = (
+                f"{format_length(0, unit)} to {format_length(MOST_LIFT_MM, unit, with_unit=True)}"
+            )
+            raise ValueOutOfRange(
+                field="wanted", value=wanted, low=0.0, high=MOST_LIFT_MM, unit="mm",
+                message=f"Lift: {format_length(lift, unit, with_unit=True)} is outside {ends}.",
+            )  # fmt: skip
+        items = case_of(self._given(member, visit_id)).workstation.items
+        return stack_view(best_stack(items, lift, use), unit)
 
     def scene(self, workup: Workup, request: SceneRequest) -> Scene:
         """The drawing of a visit."""
-        entries = workup.values
-        own = overrules(entries)
-        keys = tuple(
-            {key for key in OVERRULED if settings.get(key) is not None} for settings in own
-        )
-        return draw_scene(
-            workup.case, workup.result, request, left=settings_left(entries),
-            overruled=(keys[0], keys[1]), seen=habits_seen(entries),
-        )  # fmt: skip
+        return workup.through.scene(request)

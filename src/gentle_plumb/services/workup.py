@@ -5,37 +5,37 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..core.body import DIMENSIONS
-from ..core.findings import Facts, Finding, Strain, findings, strain_by_region
-from ..core.fit import (
-    CHECKS,
-    Case,
-    FitResult,
-    FitRow,
-    dimensions_needed,
-    fit,
-    limit_text,
-    terms_text,
-    working_order,
-)
-from ..core.fit.result import Posture, Status
+from ..core.findings import Finding, Strain
+from ..core.fit import Case, FitResult, FitRow, dimensions_needed, limit_text, working_order
 from ..core.intake import CARE, Ticked, ticked_signs
 from ..core.pace import RHYTHMS, DayTotals, day_totals
-from ..core.photo import read_photo
+from ..core.plans import Tier
 from ..core.record import (
     Entries,
+    Measuring,
     PhotoFile,
     StepProgress,
-    case_from,
     display_offset,
     hours_at_desk,
-    overrules,
-    photos_from,
     progress,
-    settings_left,
 )
-from ..core.record.texts import TEXTS
-from ..core.units import LengthUnit, format_difference, format_length
-from ..core.workstation import Settings
+from ..core.shown import (
+    FixView,
+    GazeView,
+    JointView,
+    LaptopView,
+    MoveView,
+    PlanView,
+    RowView,
+    ZoneView,
+    gaze_views,
+    laptop_views,
+    move_views,
+    plan_views,
+    zone_views,
+)
+from ..core.trial import Given, Through, work_through
+from ..core.units import LengthUnit, format_length
 from .measured import (
     AgainView,
     Measured,
@@ -47,41 +47,7 @@ from .measured import (
     visit_doubts,
 )
 from .models import Working
-from .photo_views import PhotoView, degrees_text, photo_view
-
-DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("back", "up"),
-              "seat_depth": ("longer", "shorter")}  # fmt: skip
-
-
-@dataclass(frozen=True, kw_only=True)
-class RowView:
-    """One row as it is shown; every text carries the display unit's number."""
-
-    key: str
-    posture: Posture
-    label: str
-    unit: str
-    why: str
-    status: Status
-    reason: str | None
-    target: str | None
-    band: str | None
-    plus_minus: str | None
-    terms: str | None
-    setting: str | None
-    found: str | None
-    change: str | None
-    left: str | None
-    left_over: str | None
-    limits: list[str]
-    cost: str | None
-    cost_off: bool
-    estimated: list[str]
-    retake: str | None
-    overruled: bool
-    overrule_reason: str | None
-    check: str | None
-    dial: str | None
+from .photo_views import PhotoView, photo_view
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -93,19 +59,6 @@ class RhythmView:
     says: str
     possible: bool
     totals: DayTotals
-
-
-@dataclass(frozen=True, kw_only=True)
-class JointView:
-    """A joint before, as aimed at and as left, degrees in words."""
-
-    posture: Posture
-    label: str
-    band: str
-    found: str | None
-    found_off: bool
-    aim: str | None
-    aim_off: bool
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -126,8 +79,16 @@ class Workup:
     values: Entries
     case: Case
     result: FitResult
+    through: Through
     order: list[FitRow]
     rows: list[RowView]
+    plan: Tier
+    plans: list[PlanView]
+    fixes: list[FixView]
+    moves: list[MoveView]
+    zones: list[ZoneView]
+    laptop: list[LaptopView]
+    gazes: list[GazeView]
     steps: list[StepProgress]
     findings: list[Finding]
     strain: list[Strain]
@@ -146,84 +107,6 @@ class Workup:
     why_not_standing: str | None
     hours: float
     hours_doubt: str | None
-
-
-def _text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
-    if value is None:
-        return None
-    return f"{value:.0f}" if row.unit == "deg" else format_length(value, unit)
-
-
-def _apart(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
-    if value is None:
-        return None
-    up, down = DIRECTIONS.get(row.key, ("up", "down"))
-    if row.unit != "deg":
-        return format_difference(value, unit, up=up, down=down)
-    return f"{up if value > 0 else down} {abs(value):.0f}" if round(abs(value)) else "0"
-
-
-def _band(row: FitRow, unit: LengthUnit) -> str | None:
-    low, high = _text(row, row.low, unit), _text(row, row.high, unit)
-    if low and high:
-        return f"{low} to {high}"
-    return f"{low} or more" if low else f"{high} or less" if high else None
-
-
-def _terms(row: FitRow, unit: LengthUnit) -> str | None:
-    if not row.terms:
-        return None
-    if row.unit == "deg":
-        return f"{row.target:.0f}° = {row.terms[0].label}"
-    return terms_text(row.terms, unit)
-
-
-def row_view(
-    row: FitRow,
-    values: Entries,
-    unit: LengthUnit,
-    left_at: Settings,
-    own_at: Settings,
-    offset: float | None = None,
-) -> RowView:
-    """A row in words, with what was left and what the practitioner put in its posture."""
-    left, own = left_at.get(row.key), own_at.get(row.key)
-    why = values.get(f"work.{row.posture}.{row.key}.why")
-    over = left - row.setting if left is not None and row.setting is not None else None
-    return RowView(
-        key=row.key,
-        posture=row.posture,
-        label=row.label,
-        unit="°" if row.unit == "deg" else unit,
-        why=row.why,
-        status=row.status,
-        reason=row.reason,
-        target=_text(row, row.target, unit),
-        band=_band(row, unit),
-        plus_minus=_text(row, 2 * row.sd, unit) if row.sd else None,
-        terms=_terms(row, unit),
-        setting=_text(row, row.setting, unit),
-        found=_text(row, row.found, unit),
-        change=_apart(row, row.change, unit),
-        left=_text(row, left, unit),
-        left_over=_apart(row, -over, unit) if over is not None else None,
-        limits=[limit_text(limit, unit) for limit in row.limits],
-        cost=row.cost.text if row.cost else None,
-        cost_off=bool(row.cost and row.cost.over),
-        estimated=[DIMENSIONS[name].label.lower() for name in row.estimated],
-        retake=DIMENSIONS[row.retake].label.lower() if row.retake else None,
-        overruled=own is not None,
-        overrule_reason=str(why) if why else None,
-        check=CHECKS.get(row.key),
-        dial=_dial(row, unit, offset),
-    )
-
-
-def _dial(row: FitRow, unit: LengthUnit, offset: float | None) -> str | None:
-    """What the desk's display has to read for the setting."""
-    if row.key != "surface" or offset is None or row.setting is None:
-        return None
-    return format_length(row.setting - offset, unit)
 
 
 def _cares(values: Entries) -> list[CareView]:
@@ -258,30 +141,22 @@ def _why_not_standing(result: FitResult, unit: LengthUnit) -> str | None:
     return f"No work standing at this desk: {limit_text(limits[0], unit)}."
 
 
-def _joints(result: FitResult) -> list[JointView]:
-    views = []
-    for posture in (result.seated, result.standing):
-        for before, after in zip(posture.joints_found, posture.joints_set, strict=True):
-            standing = posture.posture == "standing"
-            if standing and (after.joint == "upper_arm" or not posture.possible):
-                continue
-            views.append(
-                JointView(
-                    posture=posture.posture,
-                    label=after.label,
-                    band=f"{degrees_text(after.low)} to {degrees_text(after.high)}°",
-                    found=f"{degrees_text(before.angle)}°" if before.angle is not None else None,
-                    found_off=bool(before.over),
-                    aim=f"{degrees_text(after.angle)}°" if after.angle is not None else None,
-                    aim_off=bool(after.over),
-                )
-            )
-    return views
+def given_of(opened: Working, measuring: Measuring) -> Given:
+    """What a visit is worked through from."""
+    return Given(
+        values=opened.values, today=opened.visit.started_on, sex=opened.client.sex,
+        practice=opened.visit.policies, measuring=measuring,
+        photos=tuple(
+            PhotoFile(id=str(one.id), width=one.width, height=one.height, fov_deg=one.fov_deg)
+            for one in opened.photos
+        ),
+    )  # fmt: skip
 
 
 def work_up(
-    opened: Working, unit: LengthUnit, *, body: bool = True, history: str | None = None
-) -> Workup:
+    opened: Working, unit: LengthUnit, *, body: bool = True, plans: bool = False,
+    history: str | None = None,
+) -> Workup:  # fmt: skip
     """Work a visit out.
 
     Parameters
@@ -292,19 +167,20 @@ def work_up(
         For every number shown.
     body : bool
         Whether the body is shown dimension by dimension, with its doubts.
+    plans : bool
+        Whether all three plans are worked out beside the chosen one.
     history : str, optional
         The dimension whose earlier values are plotted.
 
     """
     values = opened.values
     measuring = measuring_of(opened)
-    case = case_from(values, sex=opened.client.sex, measuring=measuring)
-    needed = dimensions_needed(case)
+    through = work_through(given_of(opened, measuring), unit)
+    case, result = through.case, through.result
+    needed = dimensions_needed(through.bare)
     listed = listed_of(opened, needed)
     bodies = past_bodies(opened, measuring)
     asked_of = visit_doubts(opened, case.body, unit, bodies)
-    own = overrules(values)
-    result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
     order = working_order(case, result)
     hours = hours_at_desk(values)
     asked = sum(
@@ -314,34 +190,30 @@ def work_up(
     )
     signed = opened.signed_revision == opened.visit.revision
     stands = result.standing.possible and case.workstation.desk.kind == "sit_stand"
-    left = settings_left(values)
     offset = display_offset(values)
-    files = [
-        PhotoFile(id=str(one.id), width=one.width, height=one.height, fov_deg=one.fov_deg)
-        for one in opened.photos
-    ]
-    read = tuple(read_photo(photo) for photo in photos_from(values, files))
-    facts = Facts(entries=values, case=case, result=result, photos=read, unit=unit, texts=TEXTS)
-    found = findings(facts)
     said = values.get("ask.day_hours")
-    rows = [
-        row_view(row, values, unit, left[index], own[index], offset)
-        for index, posture in enumerate((result.seated, result.standing))
-        for row in posture.rows
-    ]
+    offered = plan_views(through.plans(), unit) if plans else ([], [])
     return Workup(
         values=values,
         case=case,
         result=result,
+        through=through,
         order=order,
-        rows=rows,
+        rows=through.rows(unit),
+        plan=through.plan,
+        plans=offered[0],
+        fixes=offered[1],
+        moves=move_views(result.moves, unit),
+        zones=zone_views(case),
+        laptop=laptop_views(case, unit),
+        gazes=gaze_views(case, result, unit),
         steps=list(progress(values, result, order, listed=listed, signed=signed).values()),
-        findings=found,
-        strain=list(strain_by_region(found)),
-        photos=[photo_view(one, unit) for one in read],
+        findings=through.findings,
+        strain=through.strain(),
+        photos=[photo_view(one, unit) for one in through.photos],
         signs=ticked_signs(values),
         cares=_cares(values),
-        felt=[one.text for one in facts.felt],
+        felt=[one.text for one in through.facts.felt],
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
         f"{'low' if offset > 0 else 'high'}."
         if offset
@@ -367,7 +239,7 @@ def work_up(
             )
             for rhythm in RHYTHMS.values()
         ],
-        joints=_joints(result),
+        joints=through.joints(),
         why_not_standing=_why_not_standing(result, unit),
         hours=hours,
         hours_doubt=_hours_doubt(asked, float(said) if isinstance(said, int | float) else None),

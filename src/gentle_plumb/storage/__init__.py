@@ -3,7 +3,16 @@
 from .accounts import SqlAccounts
 from .engine import make_engine, migrate
 from .measuring import SqlMeasuring
+from .policies import SqlPolicies
 from .records import SqlRecords
 from .shelf import SqlShelf
 
-__all__ = ["SqlAccounts", "SqlMeasuring", "SqlRecords", "SqlShelf", "make_engine", "migrate"]
+__all__ = [
+    "SqlAccounts",
+    "SqlMeasuring",
+    "SqlPolicies",
+    "SqlRecords",
+    "SqlShelf",
+    "make_engine",
+    "migrate",
+]

@@ -17,6 +17,7 @@ _BY_CONSTRAINT: dict[str, ServiceError] = {
     "uq_visit_origin_id": AlreadyThere("This visit came in a moment ago. Look at it first."),
     "uq_measuring_list_name": AlreadyThere("There is a list of this name already."),
     "uq_population_table_name": AlreadyThere("There is a table of this name already."),
+    "uq_policy_bundle_name": AlreadyThere("There is a bundle of this name already."),
     "uq_report_number": AlreadyThere("This version was signed a moment ago. Look at it first."),
 }
 

@@ -96,6 +96,7 @@ class VisitRow(Base):
     started_on: Mapped[date]
     revision: Mapped[int] = mapped_column(server_default=text("0"))
     errors: Mapped[Any] = mapped_column(JSONB, server_default=text("'{}'"))
+    policies: Mapped[Any] = mapped_column(JSONB, server_default=text("'{}'"))
     origin_id: Mapped[str | None]
 
 
@@ -200,3 +201,20 @@ class PopulationTableRow(Base):
     rows: Mapped[Any] = mapped_column(JSONB)
     added_by: Mapped[str]
     added_at: Mapped[datetime] = mapped_column(Moment)
+
+
+class PolicyBundleRow(Base):
+    """A practice's named bundle of positions; at most one is what new visits begin with."""
+
+    __tablename__ = "policy_bundle"
+    __table_args__ = (
+        UniqueConstraint("practice_id", "name", name="uq_policy_bundle_name"),
+        Index("uq_policy_bundle_default", "practice_id", unique=True,
+              postgresql_where=text("is_default")),
+    )  # fmt: skip
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    name: Mapped[str]
+    choices: Mapped[Any] = mapped_column(JSONB)
+    is_default: Mapped[bool] = mapped_column(server_default=text("false"))
+    version: Mapped[int] = mapped_column(server_default=text("1"))

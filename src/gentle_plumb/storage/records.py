@@ -51,7 +51,7 @@ def visit_of(row: VisitRow) -> Visit:
     return Visit(
         id=row.id, practice_id=row.practice_id, client_id=row.client_id, member_id=row.member_id,
         started_on=row.started_on, revision=row.revision, errors=row.errors or {},
-        origin_id=row.origin_id,
+        policies=row.policies or {}, origin_id=row.origin_id,
     )  # fmt: skip
 
 

@@ -46,6 +46,11 @@ const measuring = createRoute({
     "MeasuringPage",
   ),
 });
+const rules = createRoute({
+  getParentRoute: () => shell,
+  path: "/rules",
+  component: lazyRouteComponent(() => import("../features/rules/rules-page"), "RulesPage"),
+});
 export const visitRoute = createRoute({
   getParentRoute: () => root,
   path: "/visits/$visitId/$step",
@@ -54,7 +59,7 @@ export const visitRoute = createRoute({
 
 export const router = createRouter({
   routeTree: root.addChildren([
-    shell.addChildren([today, clients, workstations, shelf, measuring, people]),
+    shell.addChildren([today, clients, workstations, shelf, measuring, rules, people]),
     visitRoute,
   ]),
   defaultPreload: "intent",

@@ -13,6 +13,7 @@ const PLACES = [
   { to: "/workstations", label: "Workstations", key: "w" },
   { to: "/shelf", label: "Shelf", key: "s" },
   { to: "/measuring", label: "Measuring", key: "r" },
+  { to: "/rules", label: "House rules", key: "h" },
   { to: "/people", label: "People", key: "p" },
 ] as const;
 
@@ -32,6 +33,7 @@ export function Shell() {
         w: () => navigate({ to: "/workstations" }),
         s: () => navigate({ to: "/shelf" }),
         r: () => navigate({ to: "/measuring" }),
+        h: () => navigate({ to: "/rules" }),
         p: () => navigate({ to: "/people" }),
         u: nextUnit,
         "?": () => setHelp(true),

@@ -1,4 +1,4 @@
-import { type CSSProperties, type KeyboardEvent, memo } from "react";
+import { type CSSProperties, type KeyboardEvent, memo, type PointerEvent, useRef } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { inkStyle } from "./ink";
 
@@ -6,20 +6,58 @@ type Scene = Schemas["Scene"];
 type Mark = Schemas["Mark"];
 type Inks = Record<string, Schemas["Ink"]>;
 
+/** How far an arrow key moves a flag; with Shift one millimetre. */
+const NUDGE_MM = 5;
+
 /** The elevation: marks from the server, inked. Flags can be pressed; the table twin says the same. */
 export const Elevation = memo(function Elevation({
   scene,
   inks,
   active,
   onPick,
+  onGrab,
+  onDrag,
   label,
 }: {
   scene: Scene;
   inks: Inks;
   active: string | null;
   onPick: (part: string, posture: string) => void;
+  /** Take hold of a part; whether it can be moved. */
+  onGrab?: (part: string, posture: string) => boolean;
+  onDrag?: (dx: number, dy: number) => void;
   label: string;
 }) {
+  const held = useRef<{ x: number; y: number; moved: boolean } | null>(null);
+  const partOf = (target: EventTarget): [string, string] | null => {
+    const mark = (target as Element).closest<SVGElement>("[data-part]");
+    return mark ? [mark.dataset.part ?? "", mark.dataset.posture ?? ""] : null;
+  };
+  const grab = (event: PointerEvent<SVGSVGElement>) => {
+    const part = partOf(event.target);
+    if (!part || !onGrab?.(...part)) return;
+    held.current = { x: event.clientX, y: event.clientY, moved: false };
+  };
+  const move = (event: PointerEvent<SVGSVGElement>) => {
+    const from = held.current;
+    if (!from) return;
+    const dx = event.clientX - from.x;
+    const dy = event.clientY - from.y;
+    if (!from.moved && Math.hypot(dx, dy) < 4) return;
+    if (!from.moved) event.currentTarget.setPointerCapture(event.pointerId);
+    from.moved = true;
+    onDrag?.(dx, dy);
+  };
+  const drop = () => {
+    held.current = null;
+  };
+  const nudge = (event: KeyboardEvent<SVGSVGElement>) => {
+    const way = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+    const part = partOf(event.target);
+    if (!way || !part || !onGrab?.(...part)) return;
+    event.preventDefault();
+    onDrag?.(0, way * scene.px_per_mm * (event.shiftKey ? 1 : NUDGE_MM));
+  };
   return (
     // biome-ignore lint/a11y/useSemanticElements: SVG has no fieldset; flags inside are buttons
     <svg
@@ -28,8 +66,13 @@ export const Elevation = memo(function Elevation({
       height={scene.height}
       role="group"
       aria-label={label}
-      className="block max-w-full select-none"
+      className={`block max-w-full select-none ${onGrab ? "touch-none" : ""}`}
       data-testid="elevation"
+      onPointerDown={grab}
+      onPointerMove={move}
+      onPointerUp={drop}
+      onPointerCancel={drop}
+      onKeyDown={nudge}
     >
       <defs>
         <pattern
@@ -83,7 +126,13 @@ export const Inked = memo(function Inked({
   const flag = mark.role.startsWith("flag-") && mark.role !== "flag-plain";
   const habit = mark.role === "habit-on" || mark.role === "habit-off";
   if (!flag && !habit) {
-    const pick = mark.part ? { onClick: () => onPick(mark.part, mark.posture) } : {};
+    const pick = mark.part
+      ? {
+          onClick: () => onPick(mark.part, mark.posture),
+          "data-part": mark.part,
+          "data-posture": mark.posture,
+        }
+      : {};
     return <path d={mark.d} style={style} {...pick} />;
   }
   const press = (event: KeyboardEvent) => {
@@ -98,6 +147,8 @@ export const Inked = memo(function Inked({
       style={{ ...style, cursor: "pointer" }}
       role="button"
       tabIndex={0}
+      data-part={mark.part}
+      data-posture={mark.posture}
       aria-label={habit ? mark.text : `Go to ${mark.part.replace("_", " ")}, ${mark.posture}`}
       {...(habit ? { "aria-pressed": mark.role === "habit-on" } : {})}
       onClick={() => onPick(mark.part, mark.posture)}

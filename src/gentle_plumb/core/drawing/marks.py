@@ -32,12 +32,17 @@ class Mark:
 
 @dataclass(frozen=True, kw_only=True)
 class Scene:
-    """A finished drawing, ``width`` by ``height`` pixels."""
+    """A finished drawing, ``width`` by ``height`` pixels.
+
+    ``plan_px_per_mm`` is the plan's own scale, negative where the mouse lies to the left; None
+    where no plan is drawn.
+    """
 
     width: float
     height: float
     px_per_mm: float
     marks: tuple[Mark, ...]
+    plan_px_per_mm: float | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -6,6 +6,7 @@ from collections.abc import Callable, Sequence
 from math import cos, pi, radians, sin
 
 from ..fit import Case, Joint
+from ..fit.zones import NEAR_MM, zones_of
 from ..posture import reach_to_keys
 from ..units import LengthUnit, format_length
 from ..workstation import Details, Settings, SideScreen
@@ -13,15 +14,15 @@ from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
 from .marks import Mark, Point, arc, box, number, polyline, smooth
 from .pose import drawable
 
-NEAR_MM = 380.0
-"""Reach of the hand from the shoulder for what is used all the time, mm. Source: house-mouse."""
+ZONE_MM = {"phone": (45.0, 60.0), "paper": (110.0, 75.0), "writing": (110.0, 80.0)}
+"""Half the breadth and depth that a zone is drawn with, mm. Source: house-phone, house-paper."""
 SPAN_MM = (-570.0, 620.0)
 """What the plan shows from left to right of the midline, mm."""
 
 
 def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | None, *, left: float,
-             top: float, width: float, height: float, unit: LengthUnit) -> list[Mark]:  # fmt: skip
-    """Marks of the plan: the person at the bottom looking up the sheet.
+             top: float, width: float, height: float, unit: LengthUnit) -> tuple[list[Mark], float]:  # fmt: skip
+    """Marks of the plan and its scale: the person at the bottom looking up the sheet.
 
     Parameters
     ----------
@@ -37,8 +38,7 @@ def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | No
     mirror = -1.0 if hand == "left" else 1.0
     distance = min(settings.distance if settings.distance is not None else 625.0, 900.0)
     low, high = -150.0, max(distance + 130.0, 640.0)
-    ends = [mirror * x for x in _screen_ends(details)]
-    span = (min(SPAN_MM[0], *ends), max(SPAN_MM[1], *ends)) if ends else SPAN_MM
+    span = _span_across(details, mirror)
     scale = min(width / (span[1] - span[0]), height / (high - low))
     x0 = left + width / 2 - mirror * scale * (span[0] + span[1]) / 2
     y0 = top + height + scale * low
@@ -63,6 +63,7 @@ def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | No
         shape("picture", sides, "screen_top", closed=False)
         shape("gaze", [(0, 100), middle], "distance", closed=False)
     _beside(shape, details)
+    marks += _zones(case, at)
     for side in (-1.0, 1.0):
         shape("reach", arc((side * half, 0), NEAR_MM, 0.05 * pi, 0.95 * pi), closed=False)
     kind = case.workstation.keyboard.kind
@@ -100,6 +101,28 @@ def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | No
         Mark(kind="text", role="caption", x=left,
             y=top + height - 4, text="From above", posture="plan")
     )  # fmt: skip
+    return marks, scale * mirror
+
+
+def _span_across(details: Details, mirror: float) -> tuple[float, float]:
+    """What is shown from left to right of the midline, mm, every screen within."""
+    ends = [mirror * x for x in _screen_ends(details)]
+    return (min(SPAN_MM[0], *ends), max(SPAN_MM[1], *ends)) if ends else SPAN_MM
+
+
+def _zones(case: Case, at: Callable[[float, float], Point]) -> list[Mark]:
+    """Where phone and paper belong, within the plan's room."""
+    marks = []
+    for zone in zones_of(case):
+        if abs(zone.x) > SPAN_MM[1]:
+            continue
+        half_w, half_h = ZONE_MM[zone.id]
+        corners = box(zone.x - half_w, zone.y - half_h, zone.x + half_w, zone.y + half_h)
+        marks.append(Mark(kind="path", role="piece-faint", posture="plan",
+                          d=polyline([at(*point) for point in corners], closed=True)))  # fmt: skip
+        x, y = at(zone.x, zone.y)
+        marks.append(Mark(kind="text", role="caption", x=x, y=y + 4, text=zone.label,
+                          anchor="middle", posture="plan"))  # fmt: skip
     return marks
 
 

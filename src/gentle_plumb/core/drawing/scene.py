@@ -93,12 +93,29 @@ def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
     pose = seated_pose(case, settings) if seated else standing_pose(case, settings)
     details = case.details
     if show != "found":
-        details = Details(bearing=details.bearing, side_screens=details.side_screens)
+        details = _screens_set(details, fit)
     place = place_of(case, pose, settings, details)
     mouse = replace(settings, mouse=settings.mouse if seated else None)
     return _Side(
         name=fit.posture, fit=fit, settings=settings, pose=pose, place=place,
         joints=joints_of(case, mouse, fit.posture), details=details, sheet=Sheet(x0=0, y0=0, scale=1),
+    )  # fmt: skip
+
+
+def _screens_set(details: Details, fit: PostureFit) -> Details:
+    """Screens where they are aimed at; as found where no place can be told."""
+
+    def aim(id: str, name: str, found: float | None) -> float | None:
+        setting = fit.setting(f"{id}_{name}")
+        return setting if setting is not None else found
+
+    return Details(
+        bearing=aim("screen", "bearing", details.bearing),
+        side_screens=tuple(
+            replace(one, top=aim(one.id, "top", one.top), bearing=aim(one.id, "bearing", one.bearing),
+                    distance=aim(one.id, "distance", one.distance))
+            for one in details.side_screens
+        ),
     )  # fmt: skip
 
 
@@ -169,6 +186,7 @@ def draw_scene(
     left: tuple[Settings, Settings] = (Settings(), Settings()),
     overruled: tuple[set[str], set[str]] = (set(), set()),
     seen: Mapping[str, str] | None = None,
+    behind: tuple[Case, FitResult] | None = None,
 ) -> Scene:
     """Draw a case.
 
@@ -184,6 +202,8 @@ def draw_scene(
         Keys the practitioner has put a number of their own to.
     seen : mapping, optional
         Habits that were seen, with what is said of each.
+    behind : pair of Case and FitResult, optional
+        Drawn faintly behind, to the same scale on the same floor.
 
     Returns
     -------
@@ -217,8 +237,15 @@ def draw_scene(
     sides = [replace(side, sheet=sheet) for side, sheet in zip(sides, sheets, strict=True)]
 
     marks = [_floor(request.width, y0)]
+    plan_scale = None
     if request.mode in ("both", "seated"):
-        marks += _plan(case, seated, request, scale, y0, staff_left)
+        plan, plan_scale = _plan(case, seated, request, scale, y0, staff_left)
+        marks += plan
+    if behind is not None:
+        for side in sides:
+            fit_behind = behind[1].of(side.name)
+            other = _side(behind[0], fit_behind, Settings(), request.show)
+            marks += _ink_side(behind[0], replace(other, sheet=side.sheet), faint=True)
     for index, side in enumerate(sides):
         marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0)
     top_mm = (y0 - TOP_PX) / scale
@@ -231,7 +258,8 @@ def draw_scene(
         if request.mode != "overlay" or side.name == "seated":
             right = staff_left if hand == 1 else request.width
             marks += _rule(case, side, y0, request.unit, right)
-    return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
+    return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks),
+                 plan_px_per_mm=plan_scale)  # fmt: skip
 
 
 def _habits(case: Case, side: _Side, request: SceneRequest, seen: Mapping[str, str]) -> Scene:
@@ -283,12 +311,12 @@ def _floor(width: float, y0: float) -> Mark:
 
 def _plan(
     case: Case, side: _Side, request: SceneRequest, scale: float, y0: float, staff_left: float
-) -> list[Mark]:
+) -> tuple[list[Mark], float | None]:
     """The plan in the empty band above the seated figure, where there is room for it."""
     head: Point = (0.0, y0 - (_height(side) + 30) * scale)
     height = head[1] - TOP_PX
     if height < 90:
-        return []
+        return [], None
     arm = next((joint for joint in side.joints if joint.joint == "upper_arm"), None)
     return ink_plan(
         case, side.settings, side.details, arm, left=16, top=8, width=min(300.0, staff_left - FLAG_W - LANE - 24),

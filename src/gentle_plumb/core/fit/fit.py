@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
@@ -83,6 +84,10 @@ def _slope(case: Case, posture: Posture, seat: float | None, surface: float | No
     return span.clamp(90 - elbow.angle) if elbow.angle is not None else None
 
 
+def _own(own: float | None, computed: Callable[[], float | None]) -> float | None:
+    return own if own is not None else computed()
+
+
 def aims(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> Settings:
     """How a posture is set: the optimum, the practitioner's own numbers, and what follows."""
     seated = posture == "seated"
@@ -104,8 +109,12 @@ def aims(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> Settin
     thickness = case.workstation.keyboard.thickness
     return Settings(
         seat=seat,
-        footrest=footrest_row(plain, seat).setting if seated else None,
-        armrest=armrest_row(plain, seat, surface).setting if seated else None,
+        footrest=_own(overrule.footrest, lambda: footrest_row(plain, seat).setting)
+        if seated
+        else None,
+        armrest=_own(overrule.armrest, lambda: armrest_row(plain, seat, surface).setting)
+        if seated
+        else None,
         surface=surface,
         keys=surface + thickness if surface is not None and thickness is not None else None,
         mouse=mouse_row(plain, None).setting if overrule.mouse is None else overrule.mouse,

@@ -3,16 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..body import Sex
 from ..fit import Case
 from ..fit.case import Lens
 from ..observed import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
-from ..policy import Bundle, policy_of, standing_policy_of
+from ..policy import Bundle, Policy, policy_of, standing_policy_of
 from ..workstation import Details, Screen, Settings, SideScreen
-from .fields import SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
+from .fields import NUMBERS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
 from .to_body import HOUSE, Entries, Measuring, body_from, number_at, text_at
 from .to_workstation import workstation_from
 
@@ -79,6 +79,17 @@ def bundle_of(entries: Entries) -> dict[str, str]:
             if path.startswith(start) and isinstance(value, str)}  # fmt: skip
 
 
+def _with_numbers(policy: Policy, entries: Entries) -> Policy:
+    """The policy with the angles typed for this visit; the elbow's band stretches to its target."""
+    typed = {name: value for name in NUMBERS
+             if (value := number_at(entries, f"work.number.{name}")) is not None}  # fmt: skip
+    if not typed:
+        return policy
+    elbow = typed.get("elbow_angle", policy.elbow_angle)
+    band = {"elbow_low": min(policy.elbow_low, elbow), "elbow_high": max(policy.elbow_high, elbow)}
+    return replace(policy, **typed, **band)  # type: ignore[arg-type]
+
+
 def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring = HOUSE,
               practice: Bundle | None = None) -> Case:  # fmt: skip
     """The case that the entries make. Nothing missing is filled in.
@@ -100,8 +111,8 @@ def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring 
         mat=number_at(entries, "ask.mat") or 0.0,
         lower_lens=_lens(entries),
         standing_hours=number_at(entries, "ask.standing_hours"),
-        policy=policy_of(*bundles),
-        standing_policy=standing_policy_of(*bundles),
+        policy=_with_numbers(policy_of(*bundles), entries),
+        standing_policy=_with_numbers(standing_policy_of(*bundles), entries),
         eyewear=text_at(entries, "ask.eyewear"),
         sharp=(number_at(entries, "ask.sharp_near"), number_at(entries, "ask.sharp_far"))
         if entries.get("ask.eyewear") == "computer"

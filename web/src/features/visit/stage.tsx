@@ -26,6 +26,9 @@ export function Stage({
   onShow,
   onPick,
   onSize,
+  onGrab,
+  onDrag,
+  head = null,
 }: {
   scene: Schemas["Scene"] | undefined;
   inks: Record<string, Schemas["Ink"]>;
@@ -45,6 +48,12 @@ export function Stage({
   onShow: (show: View["show"]) => void;
   onPick: (part: string, posture: string) => void;
   onSize: (size: Size) => void;
+  /** Take hold of a part of the drawing; whether it can be moved. */
+  onGrab?: (part: string, posture: string) => boolean;
+  /** It has been moved so far from where it was taken hold of, px. */
+  onDrag?: (dx: number, dy: number) => void;
+  /** Something over the drawing: what is being tried. */
+  head?: React.ReactNode;
 }) {
   const room = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState<Size | null>(null);
@@ -101,6 +110,7 @@ export function Stage({
             ]}
           />
         )}
+        {head}
         {!posed && (
           <Segments
             label="Postures drawn"
@@ -118,6 +128,7 @@ export function Stage({
             inks={inks}
             active={active}
             onPick={onPick}
+            {...(onGrab && onDrag ? { onGrab, onDrag } : {})}
             label={
               posed
                 ? "The client in the pose of the dimension, with the tape on it; the panel says the same in words"

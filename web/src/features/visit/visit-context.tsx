@@ -2,6 +2,7 @@ import { createContext, useContext } from "react";
 import type { Schemas, Unit } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
 import type { Cell, Keeper } from "./saving/keeper";
+import type { TrialState } from "./trial/use-trial";
 
 export type Field = Schemas["Field"];
 export type Pick = { part: string; posture: string; count: number };
@@ -33,6 +34,8 @@ export type VisitState = {
   part: string | null;
   setPart: (part: string) => void;
   go: (step: StepId, part?: string) => void;
+  /** What is tried and not kept. */
+  trial: TrialState;
 };
 
 export const VisitContext = createContext<VisitState | null>(null);

@@ -1,6 +1,6 @@
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { CircleHelp, Moon, NotebookPen, Sun, Undo2 } from "lucide-react";
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useFields, useMe, useVisit, useWorked, type View } from "@/shared/api/queries";
 import { useKeys } from "@/shared/keys";
@@ -20,6 +20,9 @@ import { PacePanel } from "./steps/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
 import { SetPanel } from "./steps/set-panel";
 import { WorkPanel } from "./steps/work-out/work-out-panel";
+import { draggedTo, type Grip, gripOf } from "./trial/dragging";
+import { TrialBar } from "./trial/trial-bar";
+import { rowsOf, useTrial } from "./trial/use-trial";
 import { type Pick, VisitContext, type VisitState } from "./visit-context";
 
 const SHOWN: Record<StepId, View["show"]> = {
@@ -109,11 +112,41 @@ function OpenVisit({
     mode,
     show,
     body: step === "measure",
+    plans: step === "work" && parts.work === "Plans",
     ...(tape ? { tape } : {}),
     ...(tape && posed ? { layer: "measuring" as const } : {}),
     ...(habits ? { layer: "habits" as const } : {}),
   };
   const worked = useWorked(visit.id, view).data;
+  const trialView = useMemo(
+    () => (size ? { ...size, unit, mode, show: "target" as const } : null),
+    [size, unit, mode],
+  );
+  const trial = useTrial(
+    visit.id,
+    worked?.revision ?? visit.revision,
+    trialView,
+    unit,
+    step === "work" && show === "target",
+  );
+  const shownRows = rowsOf(trial, worked);
+  const drag = useRef<Grip | null>(null);
+  const scene = trial.tried?.scene ?? worked?.scene;
+  const grab = useCallback(
+    (part: string, posture: string) => {
+      drag.current = scene ? gripOf(part, posture, shownRows, scene) : null;
+      return drag.current !== null;
+    },
+    [scene, shownRows],
+  );
+  const put = trial.put;
+  const dragBy = useCallback(
+    (dx: number, dy: number) => {
+      if (drag.current && scene)
+        put(drag.current.path, `${draggedTo(drag.current, dx, dy, scene)} mm`);
+    },
+    [scene, put],
+  );
   useEffect(() => {
     keeper.view = view;
   });
@@ -172,6 +205,7 @@ function OpenVisit({
     part: parts[step] ?? null,
     setPart: (part) => setParts((last) => ({ ...last, [step]: part })),
     go,
+    trial,
   };
   const Panel = PANELS[step];
   const steps =
@@ -231,9 +265,9 @@ function OpenVisit({
             habits={habits}
             posed={tape ? posed : null}
             onPosed={setPosed}
-            scene={worked?.scene}
+            scene={scene}
             inks={fields.inks}
-            rows={worked?.rows ?? []}
+            rows={shownRows}
             active={active}
             mode={mode}
             show={show}
@@ -242,6 +276,8 @@ function OpenVisit({
             onShow={(next) => setShow({ step, show: next })}
             onPick={pick}
             onSize={setSize}
+            {...(step === "work" && show === "target" ? { onGrab: grab, onDrag: dragBy } : {})}
+            head={step === "work" && trial.on ? <TrialBar /> : null}
           />
         </div>
       </div>

@@ -129,6 +129,8 @@ export type View = {
   show: "found" | "target" | "left";
   /** With the body, dimension by dimension. */
   body?: boolean;
+  /** With all three plans. */
+  plans?: boolean;
   tape?: string;
   layer?: "heights" | "habits" | "measuring";
 };

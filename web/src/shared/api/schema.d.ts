@@ -728,10 +728,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/policies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * House Rules
+         * @description Every question, and the practice's bundles.
+         */
+        get: operations["house_rules_api_policies_get"];
+        put?: never;
+        /**
+         * Add Bundle
+         * @description Keep a bundle; as the default, visits that begin from now on go by it.
+         */
+        post: operations["add_bundle_api_policies_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/policies/{bundle_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Bundle
+         * @description Change one upon its version; on a stale version it answers 409 with what is there.
+         */
+        put: operations["change_bundle_api_policies__bundle_id__put"];
+        post?: never;
+        /**
+         * Drop Bundle
+         * @description Drop one; visits keep what they took from it.
+         */
+        delete: operations["drop_bundle_api_policies__bundle_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/given": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Given
+         * @description What a visit is worked through from: what the page's own bench begins with.
+         */
+        get: operations["given_api_visits__visit_id__given_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Out
+         * @description What a visit would come to if something were otherwise. Nothing is kept.
+         */
+        post: operations["try_out_api_visits__visit_id__try_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/stack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stack
+         * @description The best stack for a lift from what is at hand in this visit's room.
+         */
+        post: operations["stack_api_visits__visit_id__stack_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * About
+         * @description Where a number is from: its inputs, the choices behind it, and the source of its rule.
+         */
+        About: {
+            /** Inputs */
+            inputs: components["schemas"]["Input"][];
+            /** Chosen */
+            chosen: components["schemas"]["Chosen"][];
+            /** Source */
+            source: string;
+        };
+        /**
+         * AddedView
+         * @description One addition: what it does, what it costs, what it removes.
+         */
+        AddedView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /** Price */
+            price: string;
+            /** Temporary */
+            temporary: boolean;
+            /** Removes */
+            removes: string | null;
+            /** Height */
+            height: string | null;
+        };
         /**
          * AgainView
          * @description A dimension worth measuring (again), and what that narrows, in words.
@@ -745,6 +885,22 @@ export interface components {
             measured: boolean;
             /** Says */
             says: string[];
+        };
+        /**
+         * At
+         * @description The numbers themselves, unrounded: mm, degrees or per cent; for the page's own handles.
+         */
+        At: {
+            /** Target */
+            target: number | null;
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /** Setting */
+            setting: number | null;
+            /** Sd */
+            sd: number | null;
         };
         /**
          * BodyDocument
@@ -763,6 +919,63 @@ export interface components {
             values: {
                 [key: string]: components["schemas"]["ValueDocument"];
             };
+        };
+        /**
+         * BundleChange
+         * @description A bundle changed upon its version.
+         */
+        BundleChange: {
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /**
+             * Is Default
+             * @default false
+             */
+            is_default: boolean;
+            /** Version */
+            version: number;
+        };
+        /**
+         * BundleIn
+         * @description A bundle of positions to be kept.
+         */
+        BundleIn: {
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /**
+             * Is Default
+             * @default false
+             */
+            is_default: boolean;
+        };
+        /**
+         * BundleOut
+         * @description A kept bundle.
+         */
+        BundleOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /** Is Default */
+            is_default: boolean;
+            /** Version */
+            version: number;
         };
         /**
          * CareView
@@ -873,6 +1086,22 @@ export interface components {
             /** Revision */
             revision: number;
             worked?: components["schemas"]["WorkedOut"] | null;
+        };
+        /**
+         * Chosen
+         * @description A choice that a target follows: the question, the position taken, and why.
+         */
+        Chosen: {
+            /** Question */
+            question: string;
+            /** Label */
+            label: string;
+            /** Position */
+            position: string;
+            /** Why */
+            why: string;
+            /** Usual */
+            usual: boolean;
         };
         /**
          * ClientIn
@@ -1342,13 +1571,18 @@ export interface components {
         };
         /**
          * FitResult
-         * @description The whole answer: both postures and notes about what could not be judged.
+         * @description The whole answer: both postures, what moves between them, and what could not be judged.
          */
         FitResult: {
             seated: components["schemas"]["PostureFit"];
             standing: components["schemas"]["PostureFit"];
             /** Notes */
             notes: string[];
+            /**
+             * Moves
+             * @default []
+             */
+            moves: components["schemas"]["Move"][];
         };
         /**
          * FitRow
@@ -1373,7 +1607,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "mm" | "deg";
+            unit: "mm" | "deg" | "%";
             /** Why */
             why: string;
             /**
@@ -1440,6 +1674,24 @@ export interface components {
             typed: string;
         };
         /**
+         * FixView
+         * @description One purchase and what it alone removes.
+         */
+        FixView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /** Price */
+            price: string;
+            /** Removes */
+            removes: string;
+            /** Left */
+            left: string;
+        };
+        /**
          * FoundDocument
          * @description What was found, from the floor; armrest and lumbar from the seat, mouse from the midline.
          */
@@ -1464,6 +1716,22 @@ export interface components {
             distance?: (number | string) | null;
             /** Tilt Deg */
             tilt_deg?: number | null;
+        };
+        /**
+         * GazeView
+         * @description One screen rule: its top against the eye, and the gaze to top, centre and bottom, degrees.
+         */
+        GazeView: {
+            /** Rule */
+            rule: string;
+            /** Label */
+            label: string;
+            /** Top */
+            top: string;
+            /** Gaze */
+            gaze: string;
+            /** Chosen */
+            chosen: boolean;
         };
         /**
          * Habit
@@ -1499,6 +1767,16 @@ export interface components {
              * @default false
              */
             sided: boolean;
+        };
+        /**
+         * HouseRules
+         * @description Every question, and the practice's bundles.
+         */
+        HouseRules: {
+            /** Questions */
+            questions: components["schemas"]["QuestionOut"][];
+            /** Bundles */
+            bundles: components["schemas"]["BundleOut"][];
         };
         /**
          * Ink
@@ -1554,6 +1832,22 @@ export interface components {
             halo: boolean;
         };
         /**
+         * Input
+         * @description A dimension that a target is reckoned from, where it is from, and what it adds to the error.
+         */
+        Input: {
+            /** Dimension */
+            dimension: string;
+            /** Label */
+            label: string;
+            /** Value */
+            value: string;
+            /** Origin */
+            origin: string;
+            /** Adds */
+            adds: string;
+        };
+        /**
          * InstrumentOut
          * @description An instrument near the desk, or why it does not answer.
          */
@@ -1600,6 +1894,8 @@ export interface components {
              * @enum {string}
              */
             posture: "seated" | "standing";
+            /** Joint */
+            joint: string;
             /** Label */
             label: string;
             /** Band */
@@ -1612,6 +1908,12 @@ export interface components {
             aim: string | null;
             /** Aim Off */
             aim_off: boolean;
+            /** At */
+            at: number | null;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
         };
         /**
          * KeyboardDocument
@@ -1648,6 +1950,38 @@ export interface components {
             depth: number;
         };
         /**
+         * LaptopView
+         * @description One way to have a laptop without anything else, with what it costs and how long it may last.
+         */
+        LaptopView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Raise By */
+            raise_by: string;
+            /** Costs */
+            costs: string;
+            /** Limit */
+            limit: string;
+        };
+        /**
+         * LeftView
+         * @description A joint that stays outside its band.
+         */
+        LeftView: {
+            /** Joint */
+            joint: string;
+            /** Label */
+            label: string;
+            /** Posture */
+            posture: string;
+            /** Over */
+            over: string;
+            /** Minutes */
+            minutes: string | null;
+        };
+        /**
          * LightTask
          * @description What light is for, and its band in lux.
          */
@@ -1667,8 +2001,9 @@ export interface components {
          *
          *     ``piece`` ends at ``at`` (mm, or degrees for a tilt); ``short`` is target less ``at``, so
          *     negative where the piece is too high or too far. ``kind`` says how: it stops, starts or is
-         *     fixed there, the thighs are in the way, it would meet the desk, it is joined to another
-         *     piece, the desk is shallow, the keyboard wide, or it is no limit but a better choice.
+         *     fixed there, it goes in steps, the thighs are in the way, the feet would hang, it would meet the
+         *     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
+         *     low; or it is no limit: left as found in its band, or a better choice.
          */
         Limit: {
             /** Piece */
@@ -1677,7 +2012,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "stops" | "starts" | "fixed" | "thighs" | "collides" | "joined" | "shallow" | "wide" | "choice";
+            kind: "stops" | "starts" | "fixed" | "steps" | "thighs" | "hangs" | "collides" | "joined" | "shallow" | "wide" | "low" | "kept" | "choice";
             /** At */
             at: number;
             /** Short */
@@ -1929,6 +2264,63 @@ export interface components {
             role: string;
         };
         /**
+         * Move
+         * @description What changes between sitting and standing: from and to in mm, or what is done in words.
+         */
+        Move: {
+            /** Piece */
+            piece: string;
+            /** Label */
+            label: string;
+            /** Seated */
+            seated?: number | null;
+            /** Standing */
+            standing?: number | null;
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+        };
+        /**
+         * MoveView
+         * @description What moves between sitting and standing.
+         */
+        MoveView: {
+            /** Piece */
+            piece: string;
+            /** Label */
+            label: string;
+            /** Seated */
+            seated: string | null;
+            /** Standing */
+            standing: string | null;
+            /** By */
+            by: string | null;
+            /** Text */
+            text: string;
+        };
+        /**
+         * Moved
+         * @description A row or joint that is otherwise than before: both numbers, and by how much.
+         */
+        Moved: {
+            /** Id */
+            id: string;
+            /** Posture */
+            posture: string;
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** By */
+            by: string;
+        };
+        /**
          * Past
          * @description A value at an earlier visit, with the day in words; ``typed`` carries it over.
          */
@@ -2007,6 +2399,37 @@ export interface components {
             starts: string[];
         };
         /**
+         * PlanView
+         * @description A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
+         */
+        PlanView: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "room" | "little" | "lasting";
+            /** Label */
+            label: string;
+            /** Added */
+            added: components["schemas"]["AddedView"][];
+            /** Left */
+            left: components["schemas"]["LeftView"][];
+            /** Over */
+            over: string;
+            /** Minutes */
+            minutes: string | null;
+            /** Temporary */
+            temporary: boolean;
+            /** Cautions */
+            cautions: string[];
+            /** Seated */
+            seated: components["schemas"]["SetAt"][];
+            /** Standing */
+            standing: components["schemas"]["SetAt"][];
+            /** Same As */
+            same_as: string | null;
+        };
+        /**
          * Posed
          * @description An exercise as it is shown.
          */
@@ -2026,6 +2449,18 @@ export interface components {
             /** Sheet */
             sheet: components["schemas"]["Line"][];
             scene: components["schemas"]["Scene"];
+        };
+        /**
+         * PositionOut
+         * @description One position, and why its followers hold it.
+         */
+        PositionOut: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Why */
+            why: string;
         };
         /**
          * PostureFit
@@ -2133,6 +2568,22 @@ export interface components {
             lines?: {
                 [key: string]: string;
             }[] | null;
+        };
+        /**
+         * QuestionOut
+         * @description One question on which practitioners disagree.
+         */
+        QuestionOut: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Default */
+            default: string;
+            /** Standing */
+            standing: boolean;
+            /** Positions */
+            positions: components["schemas"]["PositionOut"][];
         };
         /**
          * RangeDocument
@@ -2380,10 +2831,19 @@ export interface components {
             check: string | null;
             /** Dial */
             dial: string | null;
+            /** Computed */
+            computed: string | null;
+            /** Chance */
+            chance: string | null;
+            about: components["schemas"]["About"];
+            at: components["schemas"]["At"];
         };
         /**
          * Scene
          * @description A finished drawing, ``width`` by ``height`` pixels.
+         *
+         *     ``plan_px_per_mm`` is the plan's own scale, negative where the mouse lies to the left; None
+         *     where no plan is drawn.
          */
         Scene: {
             /** Width */
@@ -2394,6 +2854,42 @@ export interface components {
             px_per_mm: number;
             /** Marks */
             marks: components["schemas"]["Mark"][];
+            /** Plan Px Per Mm */
+            plan_px_per_mm?: number | null;
+        };
+        /**
+         * SceneIn
+         * @description How a try is drawn.
+         */
+        SceneIn: {
+            /**
+             * Width
+             * @default 860
+             */
+            width: number;
+            /**
+             * Height
+             * @default 700
+             */
+            height: number;
+            /**
+             * Mode
+             * @default both
+             * @enum {string}
+             */
+            mode: "both" | "seated" | "standing" | "overlay";
+            /**
+             * Show
+             * @default target
+             * @enum {string}
+             */
+            show: "found" | "target" | "left";
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
         };
         /**
          * ScreenDocument
@@ -2413,6 +2909,16 @@ export interface components {
             top_above_surface?: components["schemas"]["RangeDocument"] | null;
             /** Depth Behind */
             depth_behind?: (number | string) | null;
+        };
+        /**
+         * SetAt
+         * @description What a piece is set to.
+         */
+        SetAt: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: string;
         };
         /**
          * ShelfChange
@@ -2531,6 +3037,39 @@ export interface components {
             email: string;
             /** Password */
             password: string;
+        };
+        /**
+         * StackIn
+         * @description A lift that is wanted from what is at hand.
+         */
+        StackIn: {
+            /** Wanted */
+            wanted: string;
+            /**
+             * Use
+             * @enum {string}
+             */
+            use: "feet" | "screen";
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+        };
+        /**
+         * StackOut
+         * @description The best stack: its pieces, its height with its error, and what it is short of.
+         */
+        StackOut: {
+            /** Text */
+            text: string | null;
+            /** Height */
+            height: string | null;
+            /** Short */
+            short: string | null;
+            /** Warning */
+            warning: string;
         };
         /**
          * StepProgress
@@ -2656,6 +3195,102 @@ export interface components {
             done: string | null;
             /** Done Path */
             done_path: string;
+        };
+        /**
+         * Told
+         * @description What would be off if it were set like this, in one line.
+         */
+        Told: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * TrialIn
+         * @description What is tried: texts by field; against what else it is held.
+         */
+        TrialIn: {
+            /** Tries */
+            tries: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+            /**
+             * @default {
+             *       "width": 860,
+             *       "height": 700,
+             *       "mode": "both",
+             *       "show": "target",
+             *       "unit": "cm"
+             *     }
+             */
+            scene: components["schemas"]["SceneIn"];
+            /** Against */
+            against?: {
+                [key: string]: string;
+            } | null;
+            /**
+             * Behind
+             * @default false
+             */
+            behind: boolean;
+            /**
+             * Plans
+             * @default false
+             */
+            plans: boolean;
+            /**
+             * Found
+             * @default false
+             */
+            found: boolean;
+        };
+        /**
+         * Tried
+         * @description What a try comes to, and what moved against what it is compared with.
+         */
+        Tried: {
+            /** Rows */
+            rows: components["schemas"]["RowView"][];
+            /** Joints */
+            joints: components["schemas"]["JointView"][];
+            /** Over */
+            over: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Moved */
+            moved: components["schemas"]["Moved"][];
+            /** Findings */
+            findings: components["schemas"]["Told"][];
+            /** Notes */
+            notes: string[];
+            /** Plans */
+            plans: components["schemas"]["PlanView"][];
+            /** Fixes */
+            fixes: components["schemas"]["FixView"][];
+            /** Troubles */
+            troubles: components["schemas"]["Trouble"][];
+            /** Bundle */
+            bundle: {
+                [key: string]: string;
+            };
+            scene: components["schemas"]["Scene"];
+        };
+        /**
+         * Trouble
+         * @description A try that can't be read or is out of range: it is left out, the others count.
+         */
+        Trouble: {
+            /** Field */
+            field: string;
+            /** Detail */
+            detail: string;
         };
         /**
          * Understood
@@ -2846,6 +3481,24 @@ export interface components {
             revision: number;
             /** Rows */
             rows: components["schemas"]["RowView"][];
+            /** Plan */
+            plan: string;
+            /** Plans */
+            plans: components["schemas"]["PlanView"][];
+            /** Fixes */
+            fixes: components["schemas"]["FixView"][];
+            /** Moves */
+            moves: components["schemas"]["MoveView"][];
+            /** Zones */
+            zones: components["schemas"]["ZoneView"][];
+            /** Laptop */
+            laptop: components["schemas"]["LaptopView"][];
+            /** Gazes */
+            gazes: components["schemas"]["GazeView"][];
+            /** Bundle */
+            bundle: {
+                [key: string]: string;
+            };
             /** Order */
             order: string[];
             /** Steps */
@@ -2891,6 +3544,24 @@ export interface components {
             /** Over Set */
             over_set: number | null;
             scene: components["schemas"]["Scene"];
+        };
+        /**
+         * ZoneView
+         * @description A place on the desk, and where two rules about it disagree.
+         */
+        ZoneView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Side */
+            side: string;
+            /** Why */
+            why: string;
+            /** Conflict */
+            conflict: string | null;
+            /** Source */
+            source: string;
         };
     };
     responses: never;
@@ -3720,6 +4391,8 @@ export interface operations {
                 layer?: "heights" | "habits" | "measuring";
                 /** @description With the body, dimension by dimension. */
                 body?: boolean;
+                /** @description With all three plans. */
+                plans?: boolean;
                 draw?: boolean;
             };
             header?: never;
@@ -3808,6 +4481,8 @@ export interface operations {
                 layer?: "heights" | "habits" | "measuring";
                 /** @description With the body, dimension by dimension. */
                 body?: boolean;
+                /** @description With all three plans. */
+                plans?: boolean;
                 draw?: boolean;
             };
             header?: never;
@@ -5981,6 +6656,522 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Verdict"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    house_rules_api_policies_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseRules"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_bundle_api_policies_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BundleIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundleOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_bundle_api_policies__bundle_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bundle_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BundleChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundleOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_bundle_api_policies__bundle_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bundle_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    given_api_visits__visit_id__given_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    try_out_api_visits__visit_id__try_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stack_api_visits__visit_id__stack_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StackIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackOut"];
                 };
             };
             /** @description Not signed in */

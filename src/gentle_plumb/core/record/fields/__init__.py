@@ -13,7 +13,7 @@ from dataclasses import replace
 from ...errors import UnknownName
 from .ask import ASK, TASKS
 from .field import STEPS, Field, StepId
-from .later import LATER, OVERRULED, SEATED_SET, STANDING_SET
+from .later import LATER, NUMBERS, OVERRULED, SEATED_SET, STANDING_SET
 from .look import LOOK, SCREEN_IDS
 from .measure import MEASURED, ORIGINS, READINGS, SKIPS
 from .own import DECISIONS, SEVERITIES
@@ -58,7 +58,7 @@ def applies(field: Field, entries: object) -> bool:
 
 
 __all__ = [
-    "FAMILIES", "FIELDS", "MEASURED", "ORIGINS", "OVERRULED", "READINGS", "SCREEN_IDS", "SEATED_SET",
+    "FAMILIES", "FIELDS", "MEASURED", "NUMBERS", "ORIGINS", "OVERRULED", "READINGS", "SCREEN_IDS", "SEATED_SET",
     "SEVERITIES", "SKIPS", "STANDING_SET", "STEPS", "TASKS", "Field", "StepId", "applies", "family_of",
     "field_of",
 ]  # fmt: skip

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...pace import RHYTHMS
-from ...policy import SCHOOLS, STANDING
+from ...policy import POLICY_RANGES, SCHOOLS, STANDING
 from .field import Field, amount, choice, length
 from .measure import MEASURE
 
@@ -15,7 +15,7 @@ SEATED_SET = {
     "screen_top": ("Screen top", 400, 2500), "tilt": ("Tilt back", -20, 60),
 }  # fmt: skip
 STANDING_SET = {key: SEATED_SET[key] for key in ("surface", "distance", "screen_top", "tilt")}
-OVERRULED = ("seat", "surface", "screen_top", "distance", "mouse")
+OVERRULED = tuple(SEATED_SET)
 
 
 def _setting(prefix: str, posture: str, key: str, group: str, label: str) -> Field:
@@ -32,7 +32,7 @@ _SET = (
 
 _WORK = tuple(
     field
-    for posture, keys in (("seated", OVERRULED), ("standing", ("surface", "screen_top")))
+    for posture, keys in (("seated", OVERRULED), ("standing", tuple(STANDING_SET)))
     for key in keys
     for field in (
         _setting("work", posture, key, posture.title(), f"{SEATED_SET[key][0]}, my number"),
@@ -41,6 +41,11 @@ _WORK = tuple(
     )
 )  # fmt: skip
 
+NUMBERS = {
+    "elbow_angle": "Elbow, target", "recline": "Back leans", "flexion": "Upper arm forward",
+    "thigh_slope": "Thighs slope down",
+}  # fmt: skip
+"""Numbers of the policy that can be typed for one visit, degrees."""
 PLANS = {"room": "With what is here", "little": "For little money", "lasting": "To last"}
 
 _CHOICES = (
@@ -48,6 +53,9 @@ _CHOICES = (
     Field(id="work.settle", step="work", group="Plan", kind="number", part="distance",
           label="Settle-in test moved the screen by", unit="steps", low=-10, high=10,
           section="plan", help="After 15 to 20 minutes of work: nearer is negative."),
+    *(amount(f"work.number.{name}", "Angles", label, "°", POLICY_RANGES[name][0].low,
+             POLICY_RANGES[name][0].high, section="policies")
+      for name, label in NUMBERS.items()),
     *(field
       for question in SCHOOLS.values()
       for field in (

@@ -6,19 +6,10 @@ import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
 import { RowMark } from "../../row-mark";
+import { rowsOf } from "../../trial/use-trial";
 import { useVisitState } from "../../visit-context";
 
 type Row = Schemas["RowView"];
-
-const OVERRULABLE = new Set([
-  "seated.seat",
-  "seated.surface",
-  "seated.screen_top",
-  "seated.distance",
-  "seated.mouse",
-  "standing.surface",
-  "standing.screen_top",
-]);
 
 /** Whether a row asks for a change. */
 export function moves(row: Row): boolean {
@@ -27,17 +18,16 @@ export function moves(row: Row): boolean {
 
 /** Every target with its terms, its band, what the equipment makes of it. */
 export function Targets() {
-  const { worked, picked, setActive, go } = useVisitState();
+  const { worked, picked, setActive, go, trial } = useVisitState();
   const [open, setOpen] = useState<string | null>(null);
   useEffect(() => {
     if (picked) setOpen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);
   }, [picked]);
   if (!worked) return <p className="text-soft">One moment …</p>;
-  const ranked = [...worked.rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
-  const known = worked.rows.some((row) => row.key === "seat" && row.target !== null);
-  const toSet = worked.rows.filter(
-    (row) => moves(row) && row.key !== "keys" && row.key !== "desk_depth",
-  );
+  const rows = rowsOf(trial, worked);
+  const ranked = [...rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
+  const known = rows.some((row) => row.key === "seat" && row.target !== null);
+  const toSet = rows.filter((row) => moves(row) && row.key !== "keys" && row.key !== "desk_depth");
   const first = ranked.find((row) => toSet.includes(row));
   return (
     <div className="flex min-h-full flex-col">
@@ -53,6 +43,11 @@ export function Targets() {
           ? `Degrees outside the bands, seated: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
           : "Each target below says what it waits for."}
       </p>
+      {trial.on && (
+        <Notice className="mb-3 text-sm">
+          These are the numbers of what is being tried. Nothing of it is kept.
+        </Notice>
+      )}
       {worked.doubtful.length > 0 && (
         <Notice className="mb-3 text-sm">
           <p>In doubt, so every target with it: {worked.doubtful.join(", ").toLowerCase()}.</p>
@@ -187,20 +182,22 @@ function TargetRow({
 }
 
 function TargetDetail({ row }: { row: Row }) {
-  const { fields } = useVisitState();
+  const { fields, cells, worked } = useVisitState();
   const [asking, setAsking] = useState(row.overruled);
   const path = `work.${row.posture}.${row.key}`;
   const own = fields.filter((field) => field.id === path || field.id === `${path}.why`);
+  const cell = cells.get(path);
+  const hand = cell?.held ?? null;
   const lines: [string, string | null][] = [
     ["Made of", row.terms],
     [
       "Band",
       row.band && `${row.band} ${row.unit}${row.plus_minus ? `, target ± ${row.plus_minus}` : ""}`,
     ],
+    ["Chance", row.chance && `${row.chance} that ${row.setting} lies in its band`],
     ["As found", row.found && `${row.found} ${row.unit}`],
     ["Limits", row.limits.join("; ") || null],
     [row.cost_off ? "Costs" : "Joint", row.cost],
-    ["Estimated", row.estimated.join(", ") || null],
     ["To narrow it", row.retake && `take the ${row.retake} again`],
     ["Test", row.check],
   ];
@@ -208,7 +205,53 @@ function TargetDetail({ row }: { row: Row }) {
     <div className="px-1 pb-3 pl-8 text-sm">
       <p className="mb-1">{row.target === null ? row.reason : row.why}</p>
       <Lines of={lines} />
-      {OVERRULABLE.has(`${row.posture}.${row.key}`) &&
+      {row.overruled && (
+        <Notice className="mt-2">
+          Overruled: computed {row.computed ?? "nothing"} {row.computed ? row.unit : ""}, set{" "}
+          {row.setting} {row.unit}
+          {hand?.changed_by ? ` by ${hand.changed_by}` : ""}.{" "}
+          {row.overrule_reason ? `Because: ${row.overrule_reason}` : "No reason noted yet."}
+        </Notice>
+      )}
+      <details className="mt-1">
+        <summary className="flex min-h-11 items-center text-soft">Where it is from</summary>
+        <ul className="mb-2">
+          {row.about.inputs.map((one) => (
+            <li key={one.dimension} className="figures border-b border-hair py-1">
+              {one.label} {one.value}, {one.origin}
+              <span className="text-soft"> adds {one.adds}</span>
+            </li>
+          ))}
+          {row.about.inputs.length === 0 && (
+            <li className="text-soft">From the pieces alone, no body dimension.</li>
+          )}
+        </ul>
+        {row.about.chosen.map((one) => (
+          <p key={one.question} className="py-0.5">
+            <span className="text-soft">{one.label}: </span>
+            {one.position}. <span className="text-soft">{one.why}</span>
+          </p>
+        ))}
+        {row.key === "screen_top" && (worked?.gazes.length ?? 0) > 0 && (
+          <table className="mt-1 w-full">
+            <caption className="text-left text-soft">
+              Every rule here: gaze to top, centre, bottom (°)
+            </caption>
+            <tbody>
+              {worked?.gazes.map((one) => (
+                <tr key={one.rule} className={one.chosen ? "font-semibold" : ""}>
+                  <th scope="row" className="text-left font-normal">
+                    {one.label}
+                  </th>
+                  <td className="figures text-right">{one.gaze}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <p className="mt-1 text-soft">Rule: {row.about.source}</p>
+      </details>
+      {own.length > 0 &&
         (asking ? (
           <div className="mt-2 space-y-2">
             {own.map((field) => (

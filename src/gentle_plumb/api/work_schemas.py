@@ -1,0 +1,117 @@
+"""What goes over the wire about policies and trying things out."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any, Literal
+from uuid import UUID
+
+from pydantic import BaseModel, Field, StringConstraints
+
+from ..core.drawing import SceneRequest
+from ..core.trial import TrialRequest
+from ..core.units import LengthUnit
+from ..services.models import PolicyBundle
+from .schemas import Given, Name
+
+Id = Annotated[str, StringConstraints(max_length=60)]
+Path = Annotated[str, StringConstraints(max_length=200)]
+Typed = Annotated[str, StringConstraints(max_length=200)]
+Tries = Annotated[dict[Path, Typed], Field(max_length=200)]
+
+
+class PositionOut(BaseModel):
+    """One position, and why its followers hold it."""
+
+    id: str
+    label: str
+    why: str
+
+
+class QuestionOut(BaseModel):
+    """One question on which practitioners disagree."""
+
+    id: str
+    label: str
+    default: str
+    standing: bool
+    positions: list[PositionOut]
+
+
+class BundleIn(Given):
+    """A bundle of positions to be kept."""
+
+    name: Name
+    choices: Annotated[dict[Id, Id], Field(max_length=60)]
+    is_default: bool = False
+
+
+class BundleChange(BundleIn):
+    """A bundle changed upon its version."""
+
+    version: Annotated[int, Field(ge=1, le=2_000_000_000)]
+
+
+class BundleOut(BaseModel):
+    """A kept bundle."""
+
+    id: UUID
+    name: str
+    choices: dict[str, str]
+    is_default: bool
+    version: int
+
+    @classmethod
+    def of(cls, kept: PolicyBundle) -> BundleOut:
+        """From the record."""
+        return cls(**{name: getattr(kept, name) for name in cls.model_fields})
+
+
+class HouseRules(BaseModel):
+    """Every question, and the practice's bundles."""
+
+    questions: list[QuestionOut]
+    bundles: list[BundleOut]
+
+
+class SceneIn(Given):
+    """How a try is drawn."""
+
+    width: Annotated[float, Field(ge=300, le=4000)] = 860
+    height: Annotated[float, Field(ge=300, le=4000)] = 700
+    mode: Literal["both", "seated", "standing", "overlay"] = "both"
+    show: Literal["found", "target", "left"] = "target"
+    unit: LengthUnit = "cm"
+
+
+class TrialIn(Given):
+    """What is tried: texts by field; against what else it is held."""
+
+    tries: Tries
+    unit: LengthUnit = "cm"
+    scene: SceneIn = SceneIn()
+    against: Tries | None = None
+    behind: bool = False
+    plans: bool = False
+    found: bool = False
+
+    def request(self) -> TrialRequest:
+        """As the bench takes it."""
+        plain: dict[str, Any] = self.model_dump(exclude={"scene"})
+        return TrialRequest(**plain, scene=SceneRequest(**self.scene.model_dump()))
+
+
+class StackIn(Given):
+    """A lift that is wanted from what is at hand."""
+
+    wanted: Annotated[str, StringConstraints(max_length=60)]
+    use: Literal["feet", "screen"]
+    unit: LengthUnit = "cm"
+
+
+class StackOut(BaseModel):
+    """The best stack: its pieces, its height with its error, and what it is short of."""
+
+    text: str | None
+    height: str | None
+    short: str | None
+    warning: str

@@ -1,0 +1,54 @@
+"""Joints in words: before, and as aimed at."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..fit import FitResult
+from ..fit.result import Posture
+from .rows import plain
+
+
+@dataclass(frozen=True, kw_only=True)
+class JointView:
+    """A joint before, as aimed at and as left, degrees in words."""
+
+    posture: Posture
+    joint: str
+    label: str
+    band: str
+    found: str | None
+    found_off: bool
+    aim: str | None
+    aim_off: bool
+    at: float | None
+    low: float
+    high: float
+
+
+def joint_views(result: FitResult) -> list[JointView]:
+    """Every joint of the postures there are; those that can't be told either way are left out."""
+    views = []
+    for posture in (result.seated, result.standing):
+        for before, after in zip(posture.joints_found, posture.joints_set, strict=True):
+            standing = posture.posture == "standing"
+            if standing and (after.joint == "upper_arm" or not posture.possible):
+                continue
+            if after.joint == "shoulder" and not (before.over or after.over):
+                continue  # worth a line only where an armrest lifts it
+            views.append(
+                JointView(
+                    posture=posture.posture,
+                    joint=after.joint,
+                    label=after.label,
+                    band=f"{plain(after.low)} to {plain(after.high)}°",
+                    found=f"{plain(before.angle)}°" if before.angle is not None else None,
+                    found_off=bool(before.over),
+                    aim=f"{plain(after.angle)}°" if after.angle is not None else None,
+                    aim_off=bool(after.over),
+                    at=after.angle,
+                    low=after.low,
+                    high=after.high,
+                )
+            )
+    return views

@@ -1,0 +1,243 @@
+"""The bench of "what if": the visit with something typed over it, worked through and drawn.
+
+What is tried is a mapping from fields to what is typed into them, laid over the visit's entries: a
+setting of one's own, a choice, a number of the policy, a piece. Nothing is kept. The same files
+run on the server and in the page.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+from ..drawing import Scene, SceneRequest
+from ..errors import FieldError
+from ..findings.rules.settings import WORDS
+from ..fit import FitResult, FitRow
+from ..fit.fit import Settled
+from ..plans import what_is_left
+from ..plans.plans import total_of
+from ..record import field_of, read_typed
+from ..record.fields import SEATED_SET, STANDING_SET
+from ..shown import FixView, JointView, PlanView, RowView, plan_views
+from ..shown.rows import apart_text, value_text
+from ..units import LengthUnit
+from .through import Given, Through, work_through
+
+Tries = Mapping[str, str]
+"""What is typed, by field; an empty text clears the field."""
+
+LEAST_MOVE_MM, LEAST_MOVE_DEG = 0.5, 0.5
+"""Less than this has not moved. Source: house-repeat."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Trouble:
+    """A try that can't be read or is out of range: it is left out, the others count."""
+
+    field: str
+    detail: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Moved:
+    """A row or joint that is otherwise than before: both numbers, and by how much."""
+
+    id: str
+    posture: str
+    label: str
+    unit: str
+    before: str
+    after: str
+    by: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Told:
+    """What would be off if it were set like this, in one line."""
+
+    id: str
+    text: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Tried:
+    """What a try comes to, and what moved against what it is compared with."""
+
+    rows: list[RowView]
+    joints: list[JointView]
+    over: float
+    minutes: float | None
+    moved: list[Moved]
+    findings: list[Told]
+    notes: list[str]
+    plans: list[PlanView]
+    fixes: list[FixView]
+    troubles: list[Trouble]
+    bundle: dict[str, str]
+    scene: Scene
+
+
+@dataclass(frozen=True, kw_only=True)
+class TrialRequest:
+    """What is tried, in which unit, drawn how, against what; with all plans or without.
+
+    ``behind`` draws what it is compared with faintly behind it.
+    """
+
+    tries: Tries
+    unit: LengthUnit = "cm"
+    scene: SceneRequest = SceneRequest()
+    against: Tries | None = None
+    behind: bool = False
+    plans: bool = False
+    found: bool = False
+
+
+def tried_values(given: Given, tries: Tries, unit: LengthUnit) -> tuple[Given, list[Trouble]]:
+    """The visit with what is typed laid over it, and what could not be."""
+    values, troubles = dict(given.values), []
+    for path, typed in tries.items():
+        try:
+            values[path] = read_typed(field_of(path), typed, unit=unit)
+        except FieldError as error:
+            troubles.append(Trouble(field=path, detail=error.message))
+    return replace(given, values=values), troubles
+
+
+def as_found(given: Given) -> dict[str, str]:
+    """Tries that set everything as it was found, where that is recorded; lengths in mm."""
+    tries = {}
+    for posture, prefix, keys in (("seated", "look.found", SEATED_SET),
+                                  ("standing", "look.found_standing", STANDING_SET)):  # fmt: skip
+        for key in keys:
+            value = given.values.get(f"{prefix}.{key}")
+            if isinstance(value, int | float):
+                unit = "" if key == "tilt" else " mm"
+                tries[f"work.{posture}.{key}"] = f"{value!r}{unit}"
+    return tries
+
+
+class Bench:
+    """Tries one visit in many ways; what it is compared with is worked through once."""
+
+    def __init__(self, given: Given) -> None:
+        self.given = given
+        self._against: tuple[tuple[tuple[str, str], ...], LengthUnit, Through] | None = None
+
+    def _compared_with(self, tries: Tries, unit: LengthUnit) -> Through:
+        key = tuple(sorted(tries.items()))
+        if self._against is None or self._against[:2] != (key, unit):
+            given, _ = tried_values(self.given, tries, unit)
+            self._against = key, unit, work_through(given, unit, judged=False)
+        return self._against[2]
+
+    def try_out(self, request: TrialRequest) -> Tried:
+        """Work a try through and say what moved."""
+        tries = {**as_found(self.given), **request.tries} if request.found else request.tries
+        given, troubles = tried_values(self.given, tries, request.unit)
+        through = work_through(given, request.unit, judged=False)
+        before = self._compared_with(request.against or {}, request.unit)
+        over, minutes = left_over(through)
+        plans, fixes = plan_views(through.plans(), request.unit) if request.plans else ([], [])
+        return Tried(
+            rows=through.rows(request.unit), joints=through.joints(), over=over, minutes=minutes,
+            moved=moved(before.result, through.result, request.unit),
+            findings=told(through.result, request.unit),
+            notes=list(through.result.notes), plans=plans, fixes=fixes, troubles=troubles,
+            bundle=dict(through.bundle),
+            scene=through.scene(request.scene, behind=before if request.behind else None),
+        )  # fmt: skip
+
+
+def told(result: FitResult, unit: LengthUnit) -> list[Told]:
+    """What would be off if everything were set like this: settings outside their bands, joints."""
+    found = []
+    for posture in (result.seated, result.standing):
+        if not posture.possible:
+            continue
+        suffix = ", standing" if posture.posture == "standing" else ""
+        for row in posture.rows:
+            words = WORDS.get(row.key)
+            over = _outside(row)
+            if words is None or abs(over) < LEAST_MOVE_MM:
+                continue
+            effect = words.under if over < 0 else words.over
+            if row.key == "seat" and over > 0 and posture.setting("footrest"):
+                effect = "the feet are off the floor, on a footrest"
+            amount = apart_text(row, over, unit)
+            sign = "°" if row.unit == "deg" else f" {unit}"
+            found.append(Told(id=f"{posture.posture}.{row.key}",
+                              text=f"{words.thing}{suffix} {amount}{sign} out of its band: {effect}."))  # fmt: skip
+        for joint in posture.joints_set:
+            if joint.over and not (suffix and joint.joint == "upper_arm"):
+                side = "over" if joint.over > 0 else "under"
+                found.append(Told(id=f"{posture.posture}.joint.{joint.joint}",
+                                  text=f"{joint.label}{suffix} {_degrees(joint.angle or 0.0)}°: "
+                                       f"{abs(joint.over):.1f}° {side} its band."))  # fmt: skip
+    return found
+
+
+def _outside(row: FitRow) -> float:
+    """How far a setting lies outside its band, signed."""
+    if row.setting is None:
+        return 0.0
+    if row.low is not None and row.setting < row.low:
+        return row.setting - row.low
+    return row.setting - row.high if row.high is not None and row.setting > row.high else 0.0
+
+
+def left_over(through: Through) -> tuple[float, float | None]:
+    """Degrees and strain minutes a day that stay outside the bands as set."""
+    result = through.result
+    stands = result.standing.possible and through.case.workstation.desk.kind == "sit_stand"
+    settled = Settled(
+        seated=through.computed[0], standing=None, joints_seated=result.seated.joints_set,
+        joints_standing=result.standing.joints_set if stands else (),
+    )  # fmt: skip
+    return total_of(what_is_left(through.case, settled))
+
+
+def moved(before: FitResult, after: FitResult, unit: LengthUnit) -> list[Moved]:
+    """Every setting and joint that is otherwise, in mm and degrees."""
+    found = []
+    for posture in ("seated", "standing"):
+        was, now = before.of(posture), after.of(posture)
+        if not (was.possible and now.possible):
+            continue
+        old = {row.key: row for row in was.rows}
+        for row in now.rows:
+            one = _row_moved(old.get(row.key), row, unit)
+            found += [one] if one else []
+        angles = {joint.joint: joint for joint in was.joints_set}
+        for joint in now.joints_set:
+            then = angles[joint.joint].angle
+            if then is None or joint.angle is None or abs(joint.angle - then) < LEAST_MOVE_DEG:
+                continue
+            if posture == "standing" and joint.joint == "upper_arm":
+                continue
+            by = joint.angle - then
+            found.append(
+                Moved(id=f"joint.{joint.joint}", posture=posture, label=joint.label, unit="°",
+                      before=_degrees(then), after=_degrees(joint.angle),
+                      by=f"{'+' if by > 0 else '−'}{abs(by):.1f}")
+            )  # fmt: skip
+    return found
+
+
+def _degrees(value: float) -> str:
+    return f"{value:.1f}".replace("-", "−")
+
+
+def _row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> Moved | None:
+    was = old.setting if old is not None else None
+    if row.setting is None or was is None or abs(row.setting - was) < LEAST_MOVE_MM:
+        return None
+    if row.key == "desk_depth":
+        return None
+    return Moved(
+        id=row.key, posture=row.posture, label=row.label,
+        unit={"deg": "°", "%": "%", "mm": unit}[row.unit], before=value_text(row, was, unit) or "",
+        after=value_text(row, row.setting, unit) or "",
+        by=apart_text(row, row.setting - was, unit) or "",
+    )  # fmt: skip

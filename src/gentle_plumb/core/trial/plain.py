@@ -1,0 +1,79 @@
+"""To and from plain values, as JSON has them: how server and page hand a visit to the bench."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Mapping
+from dataclasses import fields, is_dataclass
+from datetime import date
+from typing import Any
+
+from ..body import BRITISH_ADULTS, Spread, Table
+from ..drawing import SceneRequest
+from ..record import Measuring, PhotoFile
+from .bench import Bench, TrialRequest
+from .through import Given
+
+_NAMES: dict[type, tuple[str, ...]] = {}
+
+
+def as_plain(value: Any) -> Any:
+    """Dataclasses as mappings, tuples as lists, all the way down."""
+    if value is None or isinstance(value, (str, float, int)):
+        return value
+    if isinstance(value, (list, tuple)):
+        return [as_plain(one) for one in value]
+    if isinstance(value, Mapping):
+        return {key: as_plain(one) for key, one in value.items()}
+    kind = type(value)
+    names = _NAMES.get(kind)
+    if names is None:
+        if not is_dataclass(value):
+            raise TypeError(f"{kind.__name__} has no plain form")
+        names = _NAMES[kind] = tuple(one.name for one in fields(value))
+    return {name: as_plain(getattr(value, name)) for name in names}
+
+
+def given_to_plain(given: Given) -> dict[str, Any]:
+    """A visit as plain values; the program's own table is left out."""
+    table = given.measuring.table
+    return {
+        "values": dict(given.values), "today": given.today.isoformat(), "sex": given.sex,
+        "practice": dict(given.practice), "errors": dict(given.measuring.errors),
+        "table": None if table is BRITISH_ADULTS else as_plain(table),
+        "photos": as_plain(given.photos),
+    }  # fmt: skip
+
+
+def given_from_plain(plain: Mapping[str, Any]) -> Given:
+    """A visit from plain values."""
+    table = BRITISH_ADULTS
+    if plain["table"] is not None:
+        kept = plain["table"]
+        table = Table(
+            name=kept["name"], origin=kept["origin"], r_stature=kept["r_stature"],
+            stats={name: {sex: Spread(**spread) for sex, spread in by.items()}
+                   for name, by in kept["stats"].items()},
+        )  # fmt: skip
+    return Given(
+        values=plain["values"], today=date.fromisoformat(plain["today"]), sex=plain["sex"],
+        practice=plain["practice"], measuring=Measuring(errors=plain["errors"], table=table),
+        photos=tuple(PhotoFile(**one) for one in plain["photos"]),
+    )  # fmt: skip
+
+
+def request_from_plain(plain: Mapping[str, Any]) -> TrialRequest:
+    """What is tried, from plain values."""
+    return TrialRequest(**{**plain, "scene": SceneRequest(**plain["scene"])})
+
+
+class JsonBench:
+    """A bench that is spoken to in JSON: what the page's worker holds."""
+
+    def __init__(self, given: str) -> None:
+        self._bench = Bench(given_from_plain(json.loads(given)))
+
+    def try_out(self, request: str) -> str:
+        """What a try comes to."""
+        tried = self._bench.try_out(request_from_plain(json.loads(request)))
+        return json.dumps(as_plain(tried), separators=(",", ":"), ensure_ascii=False)

@@ -1,0 +1,149 @@
+"""A visit worked through: from its entries to rows, joints, findings and plans.
+
+One way for the server and for the page: the server keeps what comes out, the page tries what
+would.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field, replace
+from datetime import date
+
+from ..body import Sex
+from ..drawing import Scene, SceneRequest, draw_scene
+from ..findings import Facts, Finding, Strain, findings, strain_by_region
+from ..fit import Case, FitResult, fit, settle
+from ..photo import PhotoReading, read_photo
+from ..plans import Own, Tier, WorkedOut, work_out
+from ..plans.kits import best_kit, furnished
+from ..policy import Bundle
+from ..record import (
+    HOUSE,
+    Entries,
+    Measuring,
+    PhotoFile,
+    case_from,
+    display_offset,
+    habits_seen,
+    overrules,
+    photos_from,
+    settings_left,
+)
+from ..record.fields import OVERRULED
+from ..record.texts import TEXTS
+from ..record.to_case import bundle_of
+from ..shown import JointView, RowView, joint_views, row_view
+from ..units import LengthUnit
+from ..workstation import Settings
+
+
+@dataclass(frozen=True, kw_only=True)
+class Given:
+    """What a visit is worked through from.
+
+    ``practice`` is what the practice had chosen when the visit began.
+    """
+
+    values: Entries
+    today: date
+    sex: Sex | None = None
+    practice: Bundle = field(default_factory=dict)
+    measuring: Measuring = HOUSE
+    photos: tuple[PhotoFile, ...] = ()
+
+
+@dataclass(frozen=True, kw_only=True)
+class Through:
+    """A visit worked through. ``plan`` is the chosen one; ``case`` has its additions in place."""
+
+    given: Given
+    bare: Case
+    case: Case
+    plan: Tier
+    result: FitResult
+    facts: Facts
+    photos: tuple[PhotoReading, ...]
+    findings: list[Finding]
+    bundle: Mapping[str, str]
+    own: tuple[Settings, Settings]
+    computed: tuple[Settings, Settings]
+    left: tuple[Settings, Settings]
+
+    def rows(self, unit: LengthUnit) -> list[RowView]:
+        """Every row in words."""
+        offset = display_offset(self.given.values)
+        return [
+            row_view(
+                row, self.case if index == 0 else self.case.standing(), self.given.values, unit,
+                today=self.given.today, bundle=self.bundle, left_at=self.left[index],
+                own_at=self.own[index], computed=self.computed[index], offset=offset,
+            )
+            for index, posture in enumerate((self.result.seated, self.result.standing))
+            for row in posture.rows
+        ]  # fmt: skip
+
+    def joints(self) -> list[JointView]:
+        """Every joint in words."""
+        return joint_views(self.result)
+
+    def strain(self) -> list[Strain]:
+        """What the findings come to by region."""
+        return list(strain_by_region(self.findings))
+
+    def plans(self) -> WorkedOut:
+        """All three plans and single purchases."""
+        return work_out(self.bare, own=Own(seated=self.own[0], standing=self.own[1]))
+
+    def scene(self, request: SceneRequest, *, behind: Through | None = None) -> Scene:
+        """The drawing; another one faintly behind it where there is one to compare with."""
+        keys = tuple(
+            {key for key in OVERRULED if settings.get(key) is not None} for settings in self.own
+        )
+        return draw_scene(
+            self.case, self.result, request, left=self.left, overruled=(keys[0], keys[1]),
+            seen=habits_seen(self.given.values),
+            behind=(behind.case, behind.result) if behind is not None else None,
+        )  # fmt: skip
+
+
+def case_of(given: Given) -> Case:
+    """The case that a visit makes."""
+    return case_from(
+        given.values, sex=given.sex, measuring=given.measuring, practice=given.practice
+    )
+
+
+def work_through(given: Given, unit: LengthUnit, *, judged: bool = True) -> Through:
+    """Work a visit through.
+
+    Parameters
+    ----------
+    given : Given
+    unit : {"mm", "cm", "in"}
+        Of the findings' words.
+    judged : bool
+        False leaves the findings out.
+
+    """
+    values = given.values
+    bare = case_of(given)
+    own = overrules(values)
+    chosen = values.get("work.plan")
+    plan: Tier = chosen if chosen in ("room", "little", "lasting") else "room"  # type: ignore[assignment]
+    kit = best_kit(bare, plan)
+    case = replace(bare, workstation=furnished(bare.workstation, kit)) if kit else bare
+    result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
+    computed = Settings(), Settings()
+    if any(one != Settings() for one in own):
+        plain = settle(case)
+        computed = plain.seated, plain.standing or Settings()
+    read: Sequence[PhotoReading] = [read_photo(one) for one in photos_from(values, given.photos)]
+    facts = Facts(
+        entries=values, case=case, result=result, photos=tuple(read), unit=unit, texts=TEXTS
+    )
+    return Through(
+        given=given, bare=bare, case=case, plan=plan, result=result, facts=facts, photos=tuple(read),
+        findings=findings(facts) if judged else [], bundle={**given.practice, **bundle_of(values)},
+        own=own, computed=computed, left=settings_left(values),
+    )  # fmt: skip

@@ -1,0 +1,257 @@
+import { useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useBundleChanges, useHouseRules } from "@/shared/api/policies";
+import { useMe } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Notice } from "@/shared/ui/notice";
+
+type Question = Schemas["QuestionOut"];
+type Bundle = Schemas["BundleOut"];
+type Draft = {
+  id: string | null;
+  version: number;
+  name: string;
+  isDefault: boolean;
+  choices: Record<string, string>;
+};
+
+const BLANK: Draft = { id: null, version: 1, name: "", isDefault: false, choices: {} };
+
+/** House rules: named bundles of positions, and the one that new visits begin with. */
+export function RulesPage() {
+  const rules = useHouseRules();
+  const me = useMe().data;
+  const [draft, setDraft] = useState<Draft | null>(null);
+  if (!rules.data) return <p className="text-soft">One moment …</p>;
+  const { questions, bundles } = rules.data;
+  const mayWrite = me?.role !== "reader";
+  return (
+    <div className="max-w-[1040px]">
+      <h1 className="text-3xl">House rules</h1>
+      <p className="mt-1 max-w-[68ch] text-soft">
+        Where practitioners disagree, the practice chooses, and each visit may choose otherwise.
+        What a visit began with stays with it when these change.
+      </p>
+      <div className="mt-6 grid grid-cols-[260px_1fr] gap-8">
+        <section aria-label="Bundles">
+          <h2 className="border-b border-ink pb-1 font-semibold">Bundles</h2>
+          <ul>
+            {bundles.map((one) => (
+              <li key={one.id} className="border-b border-hair">
+                <button
+                  type="button"
+                  aria-current={draft?.id === one.id}
+                  onClick={() => setDraft(opened(one))}
+                  className="min-h-12 w-full py-1 text-left hover:bg-deep aria-[current=true]:bg-deep"
+                >
+                  <b>{one.name}</b>
+                  <span className="block text-sm text-soft">
+                    {one.is_default ? "New visits begin with it. " : ""}
+                    {many(Object.keys(one.choices).length)}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          {bundles.length === 0 && (
+            <p className="py-2 text-sm text-soft">None yet: visits go by the usual positions.</p>
+          )}
+          {mayWrite && (
+            <Button
+              look={bundles.length === 0 && !draft ? "next" : "plain"}
+              className="mt-3 w-full"
+              onClick={() => setDraft(BLANK)}
+            >
+              New bundle
+            </Button>
+          )}
+        </section>
+        {draft ? (
+          <Editor
+            key={draft.id ?? "new"}
+            draft={draft}
+            questions={questions}
+            mayWrite={mayWrite}
+            onDone={() => setDraft(null)}
+            onChange={setDraft}
+          />
+        ) : (
+          <Usual questions={questions} />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function opened(one: Bundle): Draft {
+  return {
+    id: one.id,
+    version: one.version,
+    name: one.name,
+    isDefault: one.is_default,
+    choices: one.choices,
+  };
+}
+
+function many(count: number): string {
+  return count === 0 ? "the usual ones" : `${count} of its own`;
+}
+
+/** What holds where nobody has chosen otherwise. */
+function Usual({ questions }: { questions: readonly Question[] }) {
+  return (
+    <section aria-label="Usual positions">
+      <h2 className="border-b border-ink pb-1 font-semibold">Usual positions</h2>
+      <dl>
+        {questions.map((one) => {
+          const at = one.positions.find((position) => position.id === one.default);
+          return (
+            <div key={one.id} className="grid grid-cols-[220px_1fr] border-b border-hair py-2">
+              <dt className="font-semibold">{one.label}</dt>
+              <dd>
+                {at?.label}
+                <span className="block text-sm text-soft">{at?.why}</span>
+              </dd>
+            </div>
+          );
+        })}
+      </dl>
+    </section>
+  );
+}
+
+function Editor({
+  draft,
+  questions,
+  mayWrite,
+  onDone,
+  onChange,
+}: {
+  draft: Draft;
+  questions: readonly Question[];
+  mayWrite: boolean;
+  onDone: () => void;
+  onChange: (draft: Draft) => void;
+}) {
+  const { add, change, drop } = useBundleChanges();
+  const error = add.error ?? change.error ?? drop.error;
+  const choose = (id: string, position: string) => {
+    const choices = { ...draft.choices, [id]: position };
+    if (!position) delete choices[id];
+    onChange({ ...draft, choices });
+  };
+  const body = { name: draft.name, choices: draft.choices, is_default: draft.isDefault };
+  const keep = () => {
+    if (draft.id === null) add.mutate(body, { onSuccess: onDone });
+    else change.mutate({ id: draft.id, version: draft.version, ...body }, { onSuccess: onDone });
+  };
+  return (
+    <form
+      aria-label="Bundle"
+      className="space-y-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <LabelledInput
+        label="Name"
+        value={draft.name}
+        readOnly={!mayWrite}
+        onChange={(event) => onChange({ ...draft, name: event.target.value })}
+      />
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          checked={draft.isDefault}
+          disabled={!mayWrite}
+          onChange={(event) => onChange({ ...draft, isDefault: event.target.checked })}
+          className="size-5 accent-(--ink)"
+        />
+        New visits begin with it
+      </label>
+      <div>
+        {questions.map((one) => (
+          <div key={one.id} className="border-b border-hair py-2">
+            <Pick
+              question={one}
+              at={draft.choices[one.id]}
+              onChange={(at) => choose(one.id, at)}
+              disabled={!mayWrite}
+            />
+            {one.standing && (
+              <Pick
+                question={one}
+                standing
+                at={draft.choices[`standing.${one.id}`]}
+                onChange={(at) => choose(`standing.${one.id}`, at)}
+                disabled={!mayWrite}
+              />
+            )}
+          </div>
+        ))}
+      </div>
+      {error && <Notice role="alert">{error.message}</Notice>}
+      <div className="sticky bottom-0 flex gap-2 bg-ground py-3">
+        {mayWrite && (
+          <Button look="next" type="submit" disabled={!draft.name.trim()}>
+            Keep
+          </Button>
+        )}
+        <Button onClick={onDone}>Close</Button>
+        {mayWrite && draft.id !== null && (
+          <Button
+            look="quiet"
+            className="ml-auto"
+            onClick={() => drop.mutate(draft.id ?? "", { onSuccess: onDone })}
+          >
+            Drop it
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}
+
+function Pick({
+  question,
+  at,
+  standing = false,
+  disabled,
+  onChange,
+}: {
+  question: Question;
+  at: string | undefined;
+  standing?: boolean;
+  disabled: boolean;
+  onChange: (position: string) => void;
+}) {
+  const usual = question.positions.find((one) => one.id === question.default);
+  const chosen = question.positions.find((one) => one.id === at);
+  const name = standing ? `${question.label}, standing` : question.label;
+  return (
+    <label className="grid grid-cols-[220px_1fr] items-center gap-3">
+      <span className={standing ? "pl-4 text-sm text-soft" : "font-semibold"}>
+        {standing ? "standing alone" : question.label}
+      </span>
+      <span>
+        <select
+          aria-label={name}
+          value={at ?? ""}
+          disabled={disabled}
+          onChange={(event) => onChange(event.target.value)}
+          className="min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-2"
+        >
+          <option value="">{standing ? "as seated" : `usual: ${usual?.label}`}</option>
+          {question.positions.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.label}
+            </option>
+          ))}
+        </select>
+        {chosen && <span className="text-sm text-soft">{chosen.why}</span>}
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,279 @@
+import { useEffect, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useBundleChanges, useHouseRules } from "@/shared/api/policies";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitState } from "../../visit-context";
+import { MovedList } from "./moved";
+
+type Question = Schemas["QuestionOut"];
+type Bundle = Schemas["BundleOut"];
+
+const PATH = "work.policy.";
+const STANDING = "standing.";
+const HOUSE = "house";
+const VISIT = "visit";
+
+/** Where practitioners disagree: what this visit goes by, and what another choice would change. */
+export function Choices() {
+  const rules = useHouseRules();
+  const [open, setOpen] = useState<string | null>(null);
+  if (!rules.data) return <p className="text-soft">One moment …</p>;
+  const { questions, bundles } = rules.data;
+  return (
+    <div className="flex flex-col gap-4 pb-6">
+      <p className="text-sm text-soft">
+        A choice of this visit goes over the practice's own. Open one to see what another position
+        would move, before you take it.
+      </p>
+      <Bundles bundles={bundles} questions={questions} />
+      <ul>
+        {questions.map((one) => (
+          <One
+            key={one.id}
+            question={one}
+            open={open === one.id}
+            onToggle={() => setOpen(open === one.id ? null : one.id)}
+          />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** Where the position taken comes from. */
+function From({ question, standing }: { question: Question; standing?: boolean }) {
+  const { cells, worked } = useVisitState();
+  const id = standing ? `${STANDING}${question.id}` : question.id;
+  if (cells.get(`${PATH}${id}`)?.typed) return "this visit";
+  return worked?.bundle[id] ? "the practice" : standing ? "as seated" : "usual";
+}
+
+function One({
+  question,
+  open,
+  onToggle,
+}: {
+  question: Question;
+  open: boolean;
+  onToggle: () => void;
+}) {
+  const { worked } = useVisitState();
+  const at = worked?.bundle[question.id] ?? question.default;
+  const alone = worked?.bundle[`${STANDING}${question.id}`];
+  const position = question.positions.find((one) => one.id === at);
+  return (
+    <li className="border-b border-hair">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={onToggle}
+        className="grid min-h-12 w-full grid-cols-[1fr_auto] gap-x-2 py-2 text-left"
+      >
+        <span>
+          <b>{question.label}</b>
+          <span className="block text-sm text-soft">
+            {position?.label}
+            {alone && alone !== at
+              ? `; standing: ${question.positions.find((one) => one.id === alone)?.label}`
+              : ""}
+          </span>
+        </span>
+        <span className="text-sm text-soft">
+          <From question={question} />
+        </span>
+      </button>
+      {open && <Positions question={question} at={at} />}
+      {open && question.standing && (
+        <Positions question={question} at={alone ?? at} standing inherited={!alone} />
+      )}
+    </li>
+  );
+}
+
+/** The positions of a question, each with what it would move on this client. */
+function Positions({
+  question,
+  at,
+  standing = false,
+  inherited = false,
+}: {
+  question: Question;
+  at: string;
+  standing?: boolean;
+  inherited?: boolean;
+}) {
+  const { keeper, unit, readOnly, trial, worked, cells } = useVisitState();
+  const path = `${PATH}${standing ? STANDING : ""}${question.id}`;
+  const [moved, setMoved] = useState<Record<string, Schemas["Moved"][]>>({});
+  const ask = trial.ask;
+  const revision = worked?.revision;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked again only where the visit has moved on
+  useEffect(() => {
+    let gone = false;
+    const others = question.positions.filter((one) => one.id !== at);
+    void (async () => {
+      for (const other of others) {
+        const tried = await ask({ [path]: other.id }).catch(() => null);
+        if (gone || !tried) return;
+        setMoved((last) => ({ ...last, [other.id]: tried.moved }));
+      }
+    })();
+    return () => {
+      gone = true;
+    };
+  }, [question.id, path, at, unit, revision]);
+  return (
+    <fieldset className="mb-3 ml-1 border-l border-ink/40 pl-3">
+      <legend className="text-sm font-semibold">
+        {standing ? "Standing alone" : question.standing ? "Both postures" : "Positions"}
+        {inherited && <span className="font-normal text-soft"> as seated</span>}
+      </legend>
+      {question.positions.map((one) => (
+        <div key={one.id} className="border-b border-hair py-2 last:border-0">
+          <label className="flex min-h-11 items-start gap-2">
+            <input
+              type="radio"
+              name={path}
+              checked={one.id === at && !inherited}
+              disabled={readOnly}
+              onChange={() => keeper.type(path, one.id, unit)}
+              className="mt-1 size-5 accent-(--ink)"
+            />
+            <span>
+              {one.label}
+              {one.id === question.default && <span className="text-sm text-soft"> usual</span>}
+              <span className="block text-sm text-soft">{one.why}</span>
+            </span>
+          </label>
+          {one.id !== at && (
+            <div className="pl-7">
+              {moved[one.id] ? (
+                <MovedList of={moved[one.id] ?? []} none="Moves nothing here." />
+              ) : (
+                <p className="text-sm text-soft">…</p>
+              )}
+            </div>
+          )}
+        </div>
+      ))}
+      {cells.get(path)?.typed && !readOnly && (
+        <Button
+          look="quiet"
+          className="-ml-4 underline"
+          onClick={() => keeper.type(path, "", unit)}
+        >
+          Back to {standing ? "as seated" : "the practice's"}
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+/** Take a bundle over, keep this visit's choices as one, or lay two over each other. */
+function Bundles({
+  bundles,
+  questions,
+}: {
+  bundles: readonly Bundle[];
+  questions: readonly Question[];
+}) {
+  const { worked, keeper, unit, readOnly, trial, setPart } = useVisitState();
+  const { add } = useBundleChanges();
+  const [name, setName] = useState<string | null>(null);
+  const [first, setFirst] = useState(VISIT);
+  const [second, setSecond] = useState(bundles[0]?.id ?? HOUSE);
+  const mine = worked?.bundle ?? {};
+  const defaults = Object.fromEntries(questions.map((one) => [one.id, one.default]));
+  const choices = (id: string): Record<string, string> =>
+    id === VISIT ? mine : id === HOUSE ? {} : (bundles.find((one) => one.id === id)?.choices ?? {});
+  /** A bundle as tries: what it doesn't name is the usual, alone standing taken back. */
+  const tries = (id: string): Record<string, string> => {
+    const whole = { ...defaults, ...choices(id) };
+    return Object.fromEntries(Object.entries(whole).map(([at, to]) => [`${PATH}${at}`, to]));
+  };
+  const names: [string, string][] = [
+    [VISIT, "This visit's"],
+    [HOUSE, "The usual ones"],
+    ...bundles.map((one): [string, string] => [one.id, one.name]),
+  ];
+  const named = (id: string) => names.find(([at]) => at === id)?.[1] ?? "";
+  const take = (id: string) => {
+    const wanted = tries(id);
+    for (const [path, position] of Object.entries(wanted)) {
+      const at = path.slice(PATH.length);
+      if ((mine[at] ?? defaults[at]) !== position) keeper.type(path, position, unit);
+    }
+  };
+  const pick = (label: string, value: string, onChange: (id: string) => void) => (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/50 bg-ground px-2 text-sm"
+    >
+      {names.map(([id, words]) => (
+        <option key={id} value={id}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <section aria-label="Bundles" className="space-y-2 border border-ink/40 p-3">
+      <h3 className="font-semibold">Lay one over the other</h3>
+      <div className="flex items-center gap-2">
+        {pick("First bundle", first, setFirst)}
+        <span className="text-sm text-soft">and</span>
+        {pick("Second bundle", second, setSecond)}
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          disabled={first === second}
+          onClick={() => {
+            trial.compare(
+              { label: named(first), tries: tries(first), found: false },
+              tries(second),
+            );
+            setPart("Try");
+          }}
+        >
+          Compare on this client
+        </Button>
+        {!readOnly && second !== VISIT && (
+          <Button onClick={() => take(second)}>Take over “{named(second)}”</Button>
+        )}
+        {!readOnly && name === null && (
+          <Button look="quiet" onClick={() => setName("")}>
+            Keep this visit's as a bundle
+          </Button>
+        )}
+      </div>
+      {name !== null && (
+        <form
+          className="flex gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            add.mutate(
+              { name, choices: mine, is_default: false },
+              { onSuccess: () => setName(null) },
+            );
+          }}
+        >
+          <input
+            aria-label="Name of the bundle"
+            value={name}
+            // biome-ignore lint/a11y/noAutofocus: it has just been asked for
+            autoFocus
+            onChange={(event) => setName(event.target.value)}
+            className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/50 bg-ground px-3"
+          />
+          <Button type="submit" disabled={!name.trim() || add.isPending}>
+            Keep
+          </Button>
+        </form>
+      )}
+      {add.isError && <Notice role="alert">{add.error.message}</Notice>}
+    </section>
+  );
+}

@@ -1,0 +1,34 @@
+import type { Schemas } from "@/shared/api/client";
+
+/** What is otherwise than before, in the display unit and in degrees. */
+export function MovedList({ of, none }: { of: readonly Schemas["Moved"][]; none: string }) {
+  if (of.length === 0) return <p className="text-sm text-soft">{none}</p>;
+  return (
+    <table className="w-full text-sm">
+      <thead className="sr-only">
+        <tr>
+          <th>What</th>
+          <th>Before</th>
+          <th>After</th>
+          <th>Moved</th>
+        </tr>
+      </thead>
+      <tbody>
+        {of.map((one) => (
+          <tr key={`${one.posture}.${one.id}`} className="border-b border-hair">
+            <th scope="row" className="py-1 pr-2 text-left font-normal">
+              {one.label}
+              {one.posture === "standing" && <span className="text-soft"> standing</span>}
+            </th>
+            <td className="figures text-right text-soft">{one.before}</td>
+            <td className="figures px-1.5 text-right">
+              {one.after}
+              <span className="text-soft"> {one.unit}</span>
+            </td>
+            <td className="figures text-right font-semibold whitespace-nowrap">{one.by}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,267 @@
+import { useState } from "react";
+import { api, type Schemas, unwrap } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { Lines } from "../../lines";
+import { useVisitState } from "../../visit-context";
+
+type Plan = Schemas["PlanView"];
+
+/** Three plans with what each leaves over, single purchases, what moves, and stacks. */
+export function Plans() {
+  const { worked, trial } = useVisitState();
+  const plans = trial.tried?.plans.length ? trial.tried.plans : worked?.plans;
+  const fixes = trial.tried?.plans.length ? trial.tried.fixes : worked?.fixes;
+  if (!worked || !plans?.length) return <p className="text-soft">One moment …</p>;
+  return (
+    <div className="flex flex-col gap-4 pb-6">
+      <p className="text-sm text-soft">
+        Each is the best there is for its money: hard limits first, then degrees outside the bands,
+        then price. The targets and Set follow the one you take.
+      </p>
+      {plans.map((plan) => (
+        <One key={plan.id} plan={plan} taken={worked.plan === plan.id} />
+      ))}
+      {fixes && fixes.length > 0 && (
+        <section aria-label="What would fix this">
+          <h3 className="border-b border-ink pb-1 font-semibold">
+            What would fix this, one at a time
+          </h3>
+          <ol>
+            {fixes.map((fix) => (
+              <li key={fix.id} className="grid grid-cols-[1fr_auto] border-b border-hair py-1.5">
+                <span>
+                  {fix.label}
+                  <span className="block text-sm text-soft">
+                    {fix.does}, {fix.price}
+                  </span>
+                </span>
+                <span className="figures text-right">
+                  <b>−{fix.removes}</b>
+                  <span className="block text-sm text-soft">{fix.left} left</span>
+                </span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+      {worked.moves.length > 0 && <Moves moves={worked.moves} />}
+      {worked.laptop.length > 0 && (
+        <section aria-label="Laptop in turns">
+          <h3 className="border-b border-ink pb-1 font-semibold">The laptop in turns</h3>
+          <p className="py-1 text-sm text-soft">Picture and keys can't both be right.</p>
+          {worked.laptop.map((one) => (
+            <div key={one.id} className="border-b border-hair py-1.5 text-sm">
+              <p>
+                <b>{one.label}</b> <span className="figures">{one.raise_by}</span>
+              </p>
+              <p className="figures">{one.costs}</p>
+              <p className="text-soft">{one.limit}</p>
+            </div>
+          ))}
+        </section>
+      )}
+      {worked.zones.length > 0 && (
+        <section aria-label="Beside the keys">
+          <h3 className="border-b border-ink pb-1 font-semibold">Beside the keys</h3>
+          {worked.zones.map((zone) => (
+            <div key={zone.id} className="border-b border-hair py-1.5 text-sm">
+              <p>
+                <b>{zone.label}</b>, {zone.side}
+              </p>
+              <p className="text-soft">{zone.why}</p>
+              {zone.conflict && <Notice className="mt-1">{zone.conflict}</Notice>}
+            </div>
+          ))}
+        </section>
+      )}
+      <Stacks />
+    </div>
+  );
+}
+
+function One({ plan, taken }: { plan: Plan; taken: boolean }) {
+  const { keeper, unit, readOnly } = useVisitState();
+  return (
+    <section
+      aria-label={plan.label}
+      className={`border p-3 ${taken ? "border-2 border-ink" : "border-ink/40"} ${plan.temporary ? "border-dashed" : ""}`}
+    >
+      <div className="flex items-baseline justify-between gap-2">
+        <h3 className="text-lg font-semibold">{plan.label}</h3>
+        <p className="figures text-right">
+          <b>{plan.over}</b> left
+          {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
+        </p>
+      </div>
+      {plan.same_as ? (
+        <p className="text-sm text-soft">Comes to the same as “{plan.same_as}”.</p>
+      ) : (
+        <>
+          {plan.added.length === 0 ? (
+            <p className="text-sm text-soft">Nothing is added.</p>
+          ) : (
+            <ul className="mt-1">
+              {plan.added.map((one) => (
+                <li
+                  key={`${one.id} ${one.height}`}
+                  className="grid grid-cols-[1fr_auto] gap-2 py-1"
+                >
+                  <span>
+                    {one.label}
+                    <span className="block text-sm text-soft">
+                      {one.does}
+                      {one.height ? `, ${one.height}` : ""}
+                      {one.temporary ? ", temporary" : ""}
+                    </span>
+                  </span>
+                  <span className="figures text-right text-sm">
+                    {one.price}
+                    {one.removes && <span className="block">−{one.removes}</span>}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          )}
+          {plan.left.length > 0 && (
+            <p className="figures mt-1 text-sm">
+              <span className="text-soft">Left: </span>
+              {plan.left
+                .map(
+                  (one) =>
+                    `${one.label.toLowerCase()}${one.posture === "standing" ? ", standing" : ""} ${one.over}`,
+                )
+                .join("; ")}
+            </p>
+          )}
+          <details className="text-sm">
+            <summary className="flex min-h-11 items-center text-soft">How it is set</summary>
+            <Lines
+              of={[
+                ["Seated", plan.seated.map((one) => `${one.label} ${one.value}`).join(", ")],
+                ["Standing", plan.standing.map((one) => `${one.label} ${one.value}`).join(", ")],
+              ]}
+            />
+          </details>
+          {plan.cautions.map((words) => (
+            <p key={words} className="border-l-4 border-ink pl-2 text-sm">
+              {words}
+            </p>
+          ))}
+        </>
+      )}
+      {taken ? (
+        <p className="mt-2 text-sm font-semibold">The targets follow this one.</p>
+      ) : (
+        !readOnly && (
+          <Button className="mt-2" onClick={() => keeper.type("work.plan", plan.id, unit)}>
+            Take this one
+          </Button>
+        )
+      )}
+    </section>
+  );
+}
+
+function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
+  const { unit } = useVisitState();
+  return (
+    <section aria-label="Between sitting and standing">
+      <h3 className="border-b border-ink pb-1 font-semibold">Between sitting and standing</h3>
+      <ul>
+        {moves.map((one) => (
+          <li
+            key={one.piece}
+            className="grid grid-cols-[1fr_auto] gap-2 border-b border-hair py-1.5 text-sm"
+          >
+            <span>
+              <b>{one.label}</b>
+              {one.text && <span className="block text-soft">{one.text}</span>}
+            </span>
+            {one.seated && (
+              <span className="figures text-right">
+                {one.seated} to {one.standing} {unit}
+                <span className="block font-semibold">{one.by}</span>
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The best stack for a lift from what is at hand in this room. */
+function Stacks() {
+  const { visit, unit, go } = useVisitState();
+  const [wanted, setWanted] = useState("");
+  const [use, setUse] = useState<"screen" | "feet">("screen");
+  const [answer, setAnswer] = useState<Schemas["StackOut"] | string | null>(null);
+  const ask = async () => {
+    try {
+      setAnswer(
+        unwrap(
+          await api.POST("/api/visits/{visit_id}/stack", {
+            params: { path: { visit_id: visit.id } },
+            body: { wanted, use, unit },
+          }),
+        ),
+      );
+    } catch (error) {
+      setAnswer(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <section aria-label="Stack">
+      <h3 className="border-b border-ink pb-1 font-semibold">A stack for a lift</h3>
+      <form
+        className="flex flex-wrap items-center gap-2 py-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void ask();
+        }}
+      >
+        <label className="flex items-center gap-2 text-sm">
+          Lift by
+          <input
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+            inputMode="decimal"
+            className="figures min-h-11 w-[76px] rounded-[3px] border border-ink/50 bg-ground px-2 text-right"
+          />
+          {unit}
+        </label>
+        <select
+          aria-label="What it carries"
+          value={use}
+          onChange={(event) => setUse(event.target.value as "screen" | "feet")}
+          className="min-h-11 rounded-[3px] border border-ink/50 bg-ground px-2 text-sm"
+        >
+          <option value="screen">under the screen</option>
+          <option value="feet">under the feet</option>
+        </select>
+        <Button type="submit" disabled={!wanted.trim()}>
+          Find it
+        </Button>
+      </form>
+      {typeof answer === "string" && <Notice role="alert">{answer}</Notice>}
+      {answer && typeof answer === "object" && (
+        <div className="text-sm" role="status">
+          {answer.text ? (
+            <p className="figures">
+              <b>{answer.text}</b>: {answer.height}, {answer.short}
+            </p>
+          ) : (
+            <p>
+              Nothing at hand serves.{" "}
+              <button type="button" className="underline" onClick={() => go("look", "Pieces")}>
+                Note what is at hand
+              </button>
+            </p>
+          )}
+          <p className="text-soft">{answer.warning}</p>
+        </div>
+      )}
+    </section>
+  );
+}

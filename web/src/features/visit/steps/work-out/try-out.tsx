@@ -1,0 +1,182 @@
+import { useEffect, useId, useState } from "react";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { Left } from "../../trial/trial-bar";
+import { rowsOf } from "../../trial/use-trial";
+import { applies, type Field, useVisitState } from "../../visit-context";
+import { MovedList } from "./moved";
+
+const ANGLES = /^work\.number\./;
+const CHOICES = /^work\.policy\./;
+const PIECES = new Set([
+  "look.chair.seat_min",
+  "look.chair.seat_max",
+  "look.chair.backrest_max",
+  "look.desk.surface_min",
+  "look.desk.surface_max",
+  "look.desk.thickness",
+  "look.desk.depth",
+  "look.keyboard.kind",
+  "look.keyboard.thickness",
+  "look.screen.diagonal",
+  "look.screen.top_min",
+  "look.screen.top_max",
+  "look.support.footrest",
+  "ask.shoe_seated",
+  "ask.shoe_standing",
+  "ask.eyewear",
+  "ask.mouse_hand",
+]); // prettier-ignore
+
+/** Try anything: a height, a distance, an angle, a choice, a piece. Nothing is kept until you say so. */
+export function TryOut() {
+  const { trial, worked, fields, cells, keeper, unit, readOnly } = useVisitState();
+  const { tried } = trial;
+  const rows = rowsOf(trial, worked);
+  const many = Object.keys(trial.tries).length;
+  const settings = fields.filter((field) => /^work\.(seated|standing)\.[a-z_]+$/.test(field.id));
+  const groups: [string, Field[]][] = [
+    ["Seated", settings.filter((field) => field.id.startsWith("work.seated."))],
+    [
+      "Standing",
+      worked?.standing_possible
+        ? settings.filter((field) => field.id.startsWith("work.standing."))
+        : [],
+    ],
+    ["Angles", fields.filter((field) => ANGLES.test(field.id))],
+    ["Pieces", fields.filter((field) => PIECES.has(field.id) && applies(field, cells))],
+    ["Choices", fields.filter((field) => CHOICES.test(field.id))],
+  ];
+  const present = (field: Field): string => {
+    const [, posture, key] = field.id.split(".");
+    const row = rows.find((one) => one.posture === posture && one.key === key);
+    return row?.setting ?? cells.get(field.id)?.typed ?? "";
+  };
+  return (
+    <div className="flex flex-col gap-3 pb-6">
+      <p className="text-sm text-soft">
+        Drag a flag or a piece in the drawing, or type here: joints, bands and findings follow.
+        Nothing is kept until you say so.{" "}
+        {trial.ready ? "Worked out in this page." : "Worked out on the server for now."}
+      </p>
+      {trial.trouble && <Notice role="alert">{trial.trouble}</Notice>}
+      {trial.on && tried && (
+        <section aria-label="What it comes to" className="border border-ink/60 p-3">
+          <p className="figures mb-2">
+            <Left of={tried} />
+          </p>
+          <MovedList
+            of={tried.moved}
+            none={`Nothing moved against ${trial.snapshot ? trial.snapshot.label : "what is kept"}.`}
+          />
+          {tried.findings.length > 0 && (
+            <ul aria-label="Off then" className="mt-2 text-sm">
+              {tried.findings.map((one) => (
+                <li key={one.id} className="border-l-4 border-ink pl-2">
+                  {one.text}
+                </li>
+              ))}
+            </ul>
+          )}
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={trial.toBest}>Back to best</Button>
+            <Button onClick={trial.toFound}>Back to found</Button>
+            <Button onClick={trial.snapshot ? trial.dropSnapshot : trial.takeSnapshot}>
+              {trial.snapshot ? "Drop the snapshot" : "Snapshot to compare"}
+            </Button>
+            {many > 0 && !readOnly && (
+              <Button
+                onClick={() => {
+                  for (const [path, typed] of Object.entries(trial.tries))
+                    keeper.type(path, typed, unit);
+                  trial.toBest();
+                }}
+              >
+                Keep {many === 1 ? "it" : "them"}
+              </Button>
+            )}
+          </div>
+        </section>
+      )}
+      {groups.map(
+        ([name, members]) =>
+          members.length > 0 && (
+            <details key={name} open={name === "Seated" || name === "Angles"}>
+              <summary className="flex min-h-11 items-center font-semibold">{name}</summary>
+              <div className="space-y-1.5">
+                {members.map((field) => (
+                  <TryField key={field.id} field={field} present={present(field)} />
+                ))}
+              </div>
+            </details>
+          ),
+      )}
+    </div>
+  );
+}
+
+/** One thing to try, beside what it is now. */
+function TryField({ field, present }: { field: Field; present: string }) {
+  const { trial, unit, fields } = useVisitState();
+  const id = useId();
+  const typed = trial.tries[field.id];
+  const [draft, setDraft] = useState(typed ?? "");
+  useEffect(() => setDraft(typed ?? ""), [typed]);
+  const trouble = trial.tried?.troubles.find((one) => one.field === field.id);
+  const label = field.label.replace(/, my number$/, "");
+  const suffix = field.kind === "length" ? unit : field.unit;
+  const edge = typed === undefined ? "border-ink/40" : "border-ink border-2";
+  return (
+    <div>
+      <div className="grid grid-cols-[1fr_auto] items-center gap-2">
+        <label htmlFor={id} className="text-sm">
+          {field.id.startsWith("work.policy.standing.") ? `${label}, standing` : label}
+        </label>
+        {field.kind === "choice" ? (
+          <select
+            id={id}
+            value={typed ?? ""}
+            onChange={(event) => trial.put(field.id, event.target.value)}
+            className={`min-h-11 w-[168px] rounded-[3px] border bg-ground px-2 text-sm ${edge}`}
+          >
+            <option value="">{said(field, present, fields) ?? "as it is"}</option>
+            {field.choices.map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <span className="flex items-center gap-1.5">
+            <input
+              id={id}
+              inputMode="decimal"
+              autoComplete="off"
+              placeholder={present}
+              value={draft}
+              aria-invalid={trouble ? true : undefined}
+              aria-describedby={trouble ? `${id}-trouble` : undefined}
+              onChange={(event) => {
+                setDraft(event.target.value);
+                trial.put(field.id, event.target.value);
+              }}
+              className={`figures min-h-11 w-[92px] rounded-[3px] border bg-ground px-2 text-right ${edge}`}
+            />
+            <span className="w-7 text-sm text-soft">{suffix}</span>
+          </span>
+        )}
+      </div>
+      {trouble && (
+        <p id={`${id}-trouble`} role="alert" className="border-l-4 border-ink pl-2 text-sm">
+          {trouble.detail}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The label of what a choice holds now. */
+function said(field: Field, present: string, fields: readonly Field[]): string | undefined {
+  const own = fields.find((one) => one.id === field.id);
+  return own?.choices.find(([value]) => value === present)?.[1];
+}

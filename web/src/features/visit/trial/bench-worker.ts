@@ -1,0 +1,50 @@
+/// <reference lib="webworker" />
+import { CORE, PYTHON } from "virtual:core-in-page";
+import type { Asked, Told } from "./bench-messages";
+
+/**
+ * The program's own Python core in the page: the same files the server runs. A bench is opened with
+ * what a visit is worked through from, then asked in JSON and answered in JSON.
+ */
+
+type Bench = { try_out(request: string): string; destroy(): void };
+type Python = {
+  FS: {
+    mkdirTree(path: string): void;
+    writeFile(path: string, text: string): void;
+  };
+  runPython(code: string): unknown;
+};
+
+async function start(): Promise<(given: string) => Bench> {
+  const [{ loadPyodide }, files] = await Promise.all([
+    import(/* @vite-ignore */ `${PYTHON}pyodide.mjs`),
+    fetch(CORE).then((answer) => answer.json() as Promise<Record<string, string>>),
+  ]);
+  const python: Python = await loadPyodide({ indexURL: PYTHON });
+  for (const [path, text] of Object.entries(files)) {
+    const at = `/home/pyodide/${path}`;
+    python.FS.mkdirTree(at.slice(0, at.lastIndexOf("/")));
+    python.FS.writeFile(at, text);
+  }
+  return python.runPython("from gentle_plumb.core.trial import JsonBench\nJsonBench") as (
+    given: string,
+  ) => Bench;
+}
+
+const started = start();
+let bench: Bench | null = null;
+const tell = (message: Told) => postMessage(message);
+
+addEventListener("message", async ({ data }: MessageEvent<Asked>) => {
+  try {
+    const makeBench = await started;
+    if (data.kind === "open") {
+      bench?.destroy();
+      bench = makeBench(data.given);
+      tell({ id: data.id, answer: "" });
+    } else if (bench) tell({ id: data.id, answer: bench.try_out(data.request) });
+  } catch (error) {
+    tell({ id: data.id, trouble: String(error) });
+  }
+});

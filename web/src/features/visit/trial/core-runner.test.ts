@@ -1,0 +1,57 @@
+import { beforeEach, describe, expect, it, vi } from "vitest";
+
+const GET = vi.fn();
+const POST = vi.fn();
+vi.mock("@/shared/api/client", () => ({
+  api: { GET: (...all: unknown[]) => GET(...all), POST: (...all: unknown[]) => POST(...all) },
+  unwrap: (answer: { data: unknown }) => answer.data,
+}));
+
+import { CoreRunner, type Trial } from "./core-runner";
+
+const trial = { tries: {}, unit: "cm", scene: {} } as unknown as Trial;
+
+/** A worker that answers what it is told to. */
+class FakeWorker {
+  onmessage: ((event: MessageEvent) => void) | null = null;
+  onerror: ((event: ErrorEvent) => void) | null = null;
+  constructor(readonly answers: (what: { kind: string }) => object) {}
+  postMessage(what: { id: number; kind: string }) {
+    const data = { id: what.id, ...this.answers(what) };
+    queueMicrotask(() => this.onmessage?.({ data } as MessageEvent));
+  }
+}
+
+const runnerWith = (answers: (what: { kind: string }) => object) =>
+  new CoreRunner(() => new FakeWorker(answers) as unknown as Worker);
+
+describe("the core runner", () => {
+  beforeEach(() => {
+    GET.mockReset().mockResolvedValue({ data: { values: {} } });
+    POST.mockReset().mockResolvedValue({ data: { over: 1 } });
+  });
+
+  it("asks the server until the page's own core holds the visit", async () => {
+    const runner = runnerWith(() => ({ answer: '{"over":2}' }));
+    expect((await runner.tryOut("v", 1, trial)).over).toBe(1);
+    await runner.open("v", 1);
+    expect((await runner.tryOut("v", 1, trial)).over).toBe(2);
+    expect(runner.by).toBe("page");
+    expect(POST).toHaveBeenCalledTimes(1);
+  });
+
+  it("asks the server again once the visit has moved on", async () => {
+    const runner = runnerWith(() => ({ answer: '{"over":2}' }));
+    await runner.open("v", 1);
+    expect((await runner.tryOut("v", 2, trial)).over).toBe(1);
+    expect(runner.by).toBe("server");
+  });
+
+  it("stays with the server where the worker fails", async () => {
+    const runner = runnerWith(() => ({ trouble: "no room" }));
+    await runner.open("v", 1);
+    expect((await runner.tryOut("v", 1, trial)).over).toBe(1);
+    await runner.open("v", 1);
+    expect(GET).toHaveBeenCalledTimes(1);
+  });
+});

@@ -1,0 +1,59 @@
+import { RotateCcw } from "lucide-react";
+import { useVisitState } from "../visit-context";
+
+/** What is being tried, over the drawing: it is not kept, and one press leads back. */
+export function TrialBar() {
+  const { trial, setPart } = useVisitState();
+  const { tried } = trial;
+  return (
+    <section
+      aria-label="Being tried"
+      className="flex min-w-0 flex-1 items-center border border-dashed border-ink bg-deep"
+    >
+      <button
+        type="button"
+        className="min-h-11 min-w-0 flex-1 px-2 text-left text-sm leading-5"
+        onClick={() => setPart("Try")}
+      >
+        <span className="block truncate font-semibold underline">
+          {what(trial.found, Object.keys(trial.tries).length, trial.snapshot?.label)}
+        </span>
+        <span className="figures block truncate" aria-live="polite">
+          {tried ? <Left of={tried} /> : "One moment …"}
+        </span>
+      </button>
+      <button
+        type="button"
+        aria-label="Back to best"
+        title="Back to best"
+        onClick={trial.toBest}
+        className="grid size-11 shrink-0 place-items-center hover:bg-ground"
+      >
+        <RotateCcw size={18} aria-hidden="true" />
+      </button>
+    </section>
+  );
+}
+
+function what(found: boolean, many: number, against: string | undefined): string {
+  const tried = found ? "As found" : many === 1 ? "Trying one thing" : `Trying ${many} things`;
+  return against === undefined
+    ? tried
+    : many || found
+      ? `${tried}, against ${against}`
+      : "Compared";
+}
+
+/** What stays outside the bands, in degrees and strain minutes. */
+export function Left({ of }: { of: { over: number; minutes: number | null } }) {
+  return (
+    <>
+      <b>{of.over.toFixed(0)}°</b> outside
+      {of.minutes != null && (
+        <>
+          , <b>{of.minutes.toFixed(0)}</b> min a day
+        </>
+      )}
+    </>
+  );
+}
