@@ -5,7 +5,7 @@ from __future__ import annotations
 import json
 import sys
 from pathlib import Path
-from typing import Annotated
+from typing import TYPE_CHECKING, Annotated
 
 import typer
 from pydantic import ValidationError
@@ -13,6 +13,9 @@ from rich.console import Console
 from rich.table import Table
 
 from .config import ROOT, Settings
+
+if TYPE_CHECKING:
+    from .documents.case_format import CaseDocument
 
 app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
 console = Console(highlight=False, soft_wrap=True)
@@ -110,38 +113,102 @@ def practice(
 
 @app.command()
 def fit(
-    case: Annotated[Path, typer.Argument(help="A case file (docs/formats/case.md), or - ")],
+    case: Annotated[Path, typer.Argument(help="A case file (docs/formats), or -")] = Path("-"),
     table: Annotated[bool, typer.Option("--table", help="For people, not JSON.")] = False,
+    as_csv: Annotated[bool, typer.Option("--csv", help="Every row as CSV.")] = False,
+    svg: Annotated[bool, typer.Option("--svg", help="The drawing.")] = False,
+    many: Annotated[
+        Path | None, typer.Option("--many", help="A file with one case a line, or -.")
+    ] = None,
+    out: Annotated[Path | None, typer.Option("--out", help="Write there.")] = None,
+    processes: Annotated[
+        int, typer.Option("--processes", min=0, max=64, help="With --many; 0: one for each core.")
+    ] = 0,
 ) -> None:
-    """Work out a case file."""
-    from .documents.case_format import CaseDocument, result_document
+    """Work out a case file, or many."""
+    from .documents.case_format import result_document
+    from .documents.fit_files import result_csv, result_svg
+
+    if many is not None:
+        raise typer.Exit(_fit_many(many, out, processes or None))
+    document = _read_case(case)
+    if table:
+        _print_table(document)
+        return
+    if as_csv:
+        text = result_csv(document.work().result)
+    elif svg:
+        text = result_svg(document.work()) + "\n"
+    else:
+        made = result_document(document).model_dump(mode="json")
+        text = json.dumps(made, indent=2, ensure_ascii=False) + "\n"
+    if out is None:
+        sys.stdout.write(text)
+    else:
+        out.write_text(text, encoding="utf-8")
+
+
+def _read_case(case: Path) -> CaseDocument:
+    from .documents.case_format import CaseDocument
+    from .documents.fit_files import problems_of
 
     try:
         text = sys.stdin.read() if str(case) == "-" else case.read_text(encoding="utf-8")
-        document = CaseDocument.model_validate_json(text)
+        return CaseDocument.model_validate_json(text)
     except OSError as error:
         say(f"{case}: {error.strerror}")
-        raise typer.Exit(2) from None
     except UnicodeDecodeError:
         say(f"{case}: not a text file in UTF-8.")
-        raise typer.Exit(2) from None
     except ValidationError as error:
-        for problem in error.errors():
-            where = ".".join(str(part) for part in problem["loc"])
-            say(f"{case}: {where or 'case'}: {problem['msg'].removeprefix('Value error, ')}")
-        raise typer.Exit(2) from None
-    if table:
-        _print_table(document)
-    else:
-        print(json.dumps(result_document(document), indent=2, ensure_ascii=False))
+        for problem in problems_of(error):
+            say(f"{case}: {problem}")
+    raise typer.Exit(2) from None
 
 
-def _print_table(document: object) -> None:
+def _fit_many(source: Path, out: Path | None, processes: int | None) -> int:
+    """Stream results; bad lines are told on the error stream with their number. 1 if there were any."""
+    from rich.progress import BarColumn, MofNCompleteColumn, Progress, TimeElapsedColumn
+
+    from .documents.fit_files import fit_many
+
+    errors = Console(stderr=True)
+    bad = 0
+    try:
+        size = None if str(source) == "-" else source.stat().st_size
+        lines = sys.stdin if size is None else source.open(encoding="utf-8", errors="replace")
+        target = sys.stdout if out is None else out.open("w", encoding="utf-8")
+    except OSError as error:
+        say(f"{error.filename}: {error.strerror}")
+        return 2
+    total = None if size is None else _count(source)
+    columns = ("{task.description}", BarColumn(), MofNCompleteColumn(), TimeElapsedColumn())
+    with Progress(*columns, console=errors, transient=out is None) as progress:
+        task = progress.add_task("Cases", total=total)
+        for line in fit_many(lines, processes=processes):
+            if line.result is not None:
+                target.write(line.result + "\n")
+            else:
+                bad += 1
+                errors.print(f"line {line.number}: {line.trouble}", markup=False, highlight=False)
+            progress.advance(task)
+    if out is not None:
+        target.close()
+    if bad:
+        errors.print(f"{bad} {'line was' if bad == 1 else 'lines were'} left out.")
+    return 1 if bad else 0
+
+
+def _count(source: Path) -> int:
+    """How many cases a file holds."""
+    with source.open("rb") as lines:
+        return sum(1 for line in lines if line.strip())
+
+
+def _print_table(document: CaseDocument) -> None:
     from .core.fit import terms_text
-    from .documents.case_format import CaseDocument
 
-    assert isinstance(document, CaseDocument)
-    result = document.fit()
+    made = document.work()
+    result = made.result
     for posture in (result.seated, result.standing):
         table = Table(title=f"{posture.posture.title()}, mm", title_justify="left")
         for heading in ("", "target", "setting", "found", "made of", "limit and cost"):
@@ -154,13 +221,26 @@ def _print_table(document: object) -> None:
             limits = [limit.text for limit in row.limits]
             if row.cost is not None:
                 limits.append(row.cost.text)
-            made = terms_text(row.terms) if row.terms else row.reason or ""
-            table.add_row(row.label, *numbers, made, "; ".join(limits))
+            mm = row.terms and row.unit == "mm"
+            made_of = terms_text(row.terms) if mm else row.reason or ""
+            table.add_row(row.label, *numbers, made_of, "; ".join(limits))
         console.print(table)
         if posture.why_not:
             say(posture.why_not)
     for note in result.notes:
         say(note)
+    plans = Table(title="Plans", title_justify="left")
+    for heading in ("", "added", "price", "left, degrees", "min a day"):
+        plans.add_column(heading)
+    for plan in made.worked.plans:
+        plans.add_row(
+            plan.label, "\n".join(one.label for one in plan.added) or "nothing",
+            "\n".join(one.price_label for one in plan.added),
+            f"{plan.over:.1f}", "–" if plan.minutes is None else f"{plan.minutes:.0f}",
+        )  # fmt: skip
+    console.print(plans)
+    for fix in made.worked.fixes:
+        say(f"{fix.label} ({fix.price_label}): removes {fix.removes:.1f}°, {fix.left:.1f}° left")
 
 
 @app.command()

@@ -39,7 +39,10 @@ def generated(folder: Path) -> Iterator[tuple[Path, str]]:
     for case in sorted((folder / "examples").glob("*.case.json")):
         document = CaseDocument.model_validate_json(case.read_text(encoding="utf-8"))
         name = case.name.replace(".case.", ".result.")
-        yield case.with_name(name), _json(_rounded(result_document(document)))
+        yield (
+            case.with_name(name),
+            _json(_rounded(result_document(document).model_dump(mode="json"))),
+        )
 
 
 def _json(value: Any) -> str:

@@ -361,4 +361,4 @@ def read_light(request: Request, who: Signed) -> s.LuxOut:
 @router.post("/fit")
 def fit_case(who: Signed, case: CaseDocument) -> ResultDocument:
     """Work out a case that is not kept."""
-    return ResultDocument(**result_document(case))
+    return result_document(case)

@@ -120,8 +120,8 @@ def _zones(case: Case, at: Callable[[float, float], Point]) -> list[Mark]:
         corners = box(zone.x - half_w, zone.y - half_h, zone.x + half_w, zone.y + half_h)
         marks.append(Mark(kind="path", role="piece-faint", posture="plan",
                           d=polyline([at(*point) for point in corners], closed=True)))  # fmt: skip
-        x, y = at(zone.x, zone.y)
-        marks.append(Mark(kind="text", role="caption", x=x, y=y + 4, text=zone.label,
+        x, y = at(zone.x, zone.y - half_h)
+        marks.append(Mark(kind="text", role="caption", x=x, y=y + 13, text=zone.label,
                           anchor="middle", posture="plan"))  # fmt: skip
     return marks
 

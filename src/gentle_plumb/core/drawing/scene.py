@@ -219,7 +219,7 @@ def draw_scene(
     if request.layer == "habits":
         side = standing if request.mode == "standing" else seated
         return _habits(case, side, request, seen or {})
-    if case.workstation.chair.kind == "wheelchair" and request.mode in ("both", "overlay"):
+    if not result.standing.possible and request.mode in ("both", "overlay"):
         request = replace(request, mode="seated")  # there is no standing to be drawn
     sides = {"both": [seated, standing], "seated": [seated], "standing": [standing],
              "overlay": [standing, seated]}[request.mode]  # fmt: skip

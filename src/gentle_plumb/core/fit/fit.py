@@ -271,6 +271,8 @@ def fit(
         standing=standing,
         notes=notes_of(case, pair),
         moves=moves_between(case, seated, standing),
+        presses=pair.seated.presses if pair.seated else 0.0,
+        hangs=pair.seated.hangs if pair.seated else 0.0,
     )
 
 

@@ -123,12 +123,17 @@ class Move:
 
 @dataclass(frozen=True, kw_only=True)
 class FitResult:
-    """The whole answer: both postures, what moves between them, and what could not be judged."""
+    """The whole answer: both postures, what moves between them, and what could not be judged.
+
+    ``presses`` is the thigh room and ``hangs`` the foot support that is lacking, mm.
+    """
 
     seated: PostureFit
     standing: PostureFit
     notes: tuple[str, ...]
     moves: tuple[Move, ...] = ()
+    presses: float = 0.0
+    hangs: float = 0.0
 
     def row(self, posture: Posture, key: str) -> FitRow:
         """One row; raises KeyError if there is none."""

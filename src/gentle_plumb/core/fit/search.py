@@ -27,7 +27,11 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
-from math import asin, atan2, ceil, degrees, floor, radians, sin
+from functools import lru_cache
+from heapq import heappop, heappush
+from itertools import pairwise
+from math import asin, atan2, ceil, degrees, floor, inf, radians, sin
+from typing import NamedTuple
 
 from ..policy import JOINT_BANDS, Band
 from ..workstation import Span
@@ -221,8 +225,9 @@ class _Gaps:
         first = hands[0] if self._model.first == "hands" else 0.0
         return first, round(hands[0] + gaze[0], 6), hands[1], gaze[1]
 
-    def best(self, seat: float, least: float, most: float) -> tuple[_Score, float]:
-        """The best gap of a window at a seat.
+    def best(self, seat: float, least: float, most: float,
+             cutoff: tuple[float, float]) -> tuple[_Score, float]:  # fmt: skip
+        """The best gap of a window at a seat; what costs more than the cutoff is not looked for.
 
         Gaps that cost nothing form intervals whose ends are among the turning points; on each the
         distance from the target grows to both sides. So where anything costs nothing, the
@@ -242,14 +247,19 @@ class _Gaps:
         if self._by_gap:
             if self._table is None:
                 self._table = sorted((self.score(seat, gap), gap) for gap in self._lattice())
-            inside = next((row for row in self._table if least <= row[1] <= most), None)
-            return min(best, inside) if inside else best
+            enough = min(best[0][:2], cutoff)
+            for row in self._table:
+                if row[0][:2] > enough:
+                    break
+                if least <= row[1] <= most:
+                    return min(best, row)
+            return best
         if self._by_hands is None:
             self._by_hands = sorted(
                 (elbow_over(self._model, gap)[0], gap) for gap in self._lattice()
             )
         for over, gap in self._by_hands:
-            if round(over, 6) > best[0][1]:
+            if round(over, 6) > min(best[0][1], cutoff[1]):
                 break  # the hands alone cost more already
             if least <= gap <= most:
                 best = min(best, (self.score(seat, gap), gap))
@@ -354,7 +364,9 @@ def _best_of(model: SearchModel, gaps: _Gaps, surfaces: Span, seats: list[float]
                 continue  # whatever its surface, it comes after the best so far
             if top[:4] == (0.0, 0.0, 0.0, False) and not model.hands_first and apart > top[4]:
                 break  # nothing costs less, and all that follow are further from the legs
-        score, gap = gaps.best(seat, least, most)
+        cutoff = (inf, inf) if best is None or hard < best[0][0] else (
+            best[0][1] if model.first == "hands" else inf, best[0][2] - legs + 1e-6)  # fmt: skip
+        score, gap = gaps.best(seat, least, most, cutoff)
         first = score[0] if model.first == "hands" else first
         footrest = model.legs is not None and seat - model.legs > model.flat_margin + 1e-9
         near = (score[2], apart) if model.hands_first else (apart, score[2])
@@ -365,6 +377,80 @@ def _best_of(model: SearchModel, gaps: _Gaps, surfaces: Span, seats: list[float]
     return best
 
 
+class _Parts(NamedTuple):
+    """What a seat costs at one surface, part by part: each least at an end between turning points."""
+
+    hard: float
+    first: float
+    hands: float
+    gaze: float
+    legs: float
+
+
+def _parts(model: SearchModel, seat: float, surface: float) -> _Parts:
+    presses = max(0.0, (model.least_gap or 0.0) - surface + seat) if model.least_gap else 0.0
+    if model.highest_seat is not None:
+        presses = max(presses, seat - model.highest_seat)
+    hands = elbow_over(model, surface - seat)[0]
+    first = hands if model.first == "hands" else 0.0
+    if model.first == "feet" and model.legs is not None:
+        first = max(0.0, abs(seat - model.legs) - model.flat_margin)
+    return _Parts(presses + hangs(model, seat), first, hands, gaze_over(model, seat, surface)[0],
+                  legs_over(model, seat))  # fmt: skip
+
+
+FEW_SEATS = 6
+"""Seats of the lattice that are looked at one by one rather than split further."""
+
+
+def _split(model: SearchModel, gaps: _Gaps, surfaces: Span, points: set[float],
+           best: _Best | None) -> _Best | None:  # fmt: skip
+    """The best lattice seat at a fixed surface, by halving what lies between turning points.
+
+    Between two of them every part of the cost is least at one end, so the sum of the lesser ends
+    is a bound; a stretch whose bound is over the best so far is left out whole.
+    """
+    surface = surfaces.low
+    ends = sorted(points)
+    known = {seat: _parts(model, seat, surface) for seat in ends}
+    waiting: list[tuple[tuple[float, float, float], float, float]] = []
+
+    def put(low: float, high: float) -> None:
+        if floor(high - 1e-9) >= ceil(low + 1e-9):
+            pairs = [min(one) for one in zip(known[low], known[high], strict=True)]
+            heappush(waiting, ((pairs[0], pairs[1], sum(pairs[2:])), low, high))
+
+    for low, high in pairwise(ends):
+        put(low, high)
+    while waiting:
+        bound, low, high = heappop(waiting)
+        slack = (bound[0] - 1e-5, bound[1] - 1e-5, bound[2] - 1e-5)
+        if best is not None and _over(slack, best[0]):
+            continue
+        inside = range(ceil(low + 1e-9), floor(high - 1e-9) + 1)
+        if len(inside) <= FEW_SEATS:
+            seats = _by_legs(model, map(float, inside))
+            best = _best_of(model, gaps, surfaces, seats, best)
+            continue
+        middle = float(inside[len(inside) // 2])
+        known[middle] = _parts(model, middle, surface)
+        best = _best_of(model, gaps, surfaces, [middle], best)
+        put(low, middle)
+        put(middle, high)
+    return best
+
+
+def _over(bound: tuple[float, float, float], rank: tuple[float, ...]) -> bool:
+    """Whether a bound lies over a rank: at the first part where they differ by more than rounding."""
+    for mine, theirs in zip(bound, rank[:3], strict=True):
+        if mine > theirs:
+            return True
+        if mine < theirs - 3e-5:
+            return False
+    return False
+
+
+@lru_cache(maxsize=4096)
 def search(model: SearchModel) -> Found:
     """Find the best seat, surface and top.
 
@@ -394,8 +480,11 @@ def search(model: SearchModel) -> Found:
         points = _turning_seats(model, seats, surfaces, turns)
         best = _best_of(model, gaps, surfaces, _by_legs(model, points), None)
         if best is None or best[0][:3] != (0.0, 0.0, 0.0):
-            lattice = {float(seat) for seat in range(ceil(seats.low), floor(seats.high) + 1)}
-            best = _best_of(model, gaps, surfaces, _by_legs(model, lattice - points), best)
+            if surfaces.fixed:
+                best = _split(model, gaps, surfaces, points, best)
+            else:
+                lattice = {float(seat) for seat in range(ceil(seats.low), floor(seats.high) + 1)}
+                best = _best_of(model, gaps, surfaces, _by_legs(model, lattice - points), best)
     if best is None:  # the lattice's ends are always among the points
         raise AssertionError("no seat and surface on the lattice")
     rank, seat, surface, hang, presses = best

@@ -25,7 +25,7 @@ from ..fit import Case
 from ..fit.hand_rows import mouse_over
 from ..fit.model import Lengths
 from ..fit.pair import stands_too
-from ..fit.search import Found, SearchModel, search
+from ..fit.search import Found, search
 from ..workstation import Workstation
 from .additions import (
     PRICES,
@@ -84,26 +84,19 @@ class Heights:
 
 
 class HeightSearch:
-    """Solves sets of pieces for one case, each model once."""
+    """Solves sets of pieces for one case."""
 
     def __init__(self, case: Case) -> None:
         """Raises MissingInput where elbow, reach, shoes or keyboard are not known."""
         self.case = case
         self._seated = Lengths.of(case, "seated")
-        self._known: dict[SearchModel, Found] = {}
         self._standing: Lengths | None = None
         try:
             standing = Lengths.of(case.standing(), "standing")
-            if stands_too(case, self._solve(standing.model(case.workstation))):
+            if stands_too(case, search(standing.model(case.workstation))):
                 self._standing = standing
         except MissingInput:
             pass
-
-    def _solve(self, model: SearchModel) -> Found:
-        found = self._known.get(model)
-        if found is None:
-            found = self._known[model] = search(model)
-        return found
 
     def heights(self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
                 ) -> Heights:  # fmt: skip
@@ -113,7 +106,7 @@ class HeightSearch:
             models = [replace(model, feet=None) for model in models]
         if any_top and station.screen.kind != "laptop":
             models = [replace(model, lift=None, tops=None) for model in models]
-        found = [self._solve(model) for model in models]
+        found = [search(model) for model in models]
         return Heights(seated=found[0], standing=found[1] if len(found) > 1 else None)
 
 

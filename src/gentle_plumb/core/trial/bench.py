@@ -21,7 +21,7 @@ from ..record import field_of, read_typed
 from ..record.fields import SEATED_SET, STANDING_SET
 from ..shown import FixView, JointView, PlanView, RowView, plan_views
 from ..shown.rows import apart_text, value_text
-from ..units import LengthUnit
+from ..units import LengthUnit, format_length
 from .through import Given, Through, work_through
 
 Tries = Mapping[str, str]
@@ -152,7 +152,12 @@ class Bench:
 
 def told(result: FitResult, unit: LengthUnit) -> list[Told]:
     """What would be off if everything were set like this: settings outside their bands, joints."""
-    found = []
+    found = [
+        Told(id=id, text=f"{words} {format_length(lack, unit, with_unit=True)}.")
+        for id, lack, words in (("thighs", result.presses, "Under the desk the thighs lack"),
+                                ("feet", result.hangs, "The feet hang: their support lacks"))
+        if lack >= LEAST_MOVE_MM
+    ]  # fmt: skip
     for posture in (result.seated, result.standing):
         if not posture.possible:
             continue

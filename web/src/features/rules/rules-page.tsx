@@ -231,7 +231,7 @@ function Pick({
   const chosen = question.positions.find((one) => one.id === at);
   const name = standing ? `${question.label}, standing` : question.label;
   return (
-    <label className="grid grid-cols-[220px_1fr] items-center gap-3">
+    <label className="grid grid-cols-[220px_1fr] items-center gap-3 py-1">
       <span className={standing ? "pl-4 text-sm text-soft" : "font-semibold"}>
         {standing ? "standing alone" : question.label}
       </span>

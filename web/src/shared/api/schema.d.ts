@@ -1572,6 +1572,8 @@ export interface components {
         /**
          * FitResult
          * @description The whole answer: both postures, what moves between them, and what could not be judged.
+         *
+         *     ``presses`` is the thigh room and ``hangs`` the foot support that is lacking, mm.
          */
         FitResult: {
             seated: components["schemas"]["PostureFit"];
@@ -1583,6 +1585,16 @@ export interface components {
              * @default []
              */
             moves: components["schemas"]["Move"][];
+            /**
+             * Presses
+             * @default 0
+             */
+            presses: number;
+            /**
+             * Hangs
+             * @default 0
+             */
+            hangs: number;
         };
         /**
          * FitRow

@@ -16,7 +16,7 @@ export function TrialBar() {
         onClick={() => setPart("Try")}
       >
         <span className="block truncate font-semibold underline">
-          {what(trial.found, Object.keys(trial.tries).length, trial.snapshot?.label)}
+          {what(trial.found, Object.keys(trial.tries).length, trial.label, trial.snapshot?.label)}
         </span>
         <span className="figures block truncate" aria-live="polite">
           {tried ? <Left of={tried} /> : "One moment …"}
@@ -35,13 +35,15 @@ export function TrialBar() {
   );
 }
 
-function what(found: boolean, many: number, against: string | undefined): string {
-  const tried = found ? "As found" : many === 1 ? "Trying one thing" : `Trying ${many} things`;
-  return against === undefined
-    ? tried
-    : many || found
-      ? `${tried}, against ${against}`
-      : "Compared";
+function what(
+  found: boolean,
+  many: number,
+  label: string | null,
+  against: string | undefined,
+): string {
+  const counted = many === 1 ? "Trying one thing" : `Trying ${many} things`;
+  const tried = label ?? (found ? "As found" : many ? counted : "As kept");
+  return against === undefined ? tried : `${tried} over ${against}`;
 }
 
 /** What stays outside the bands, in degrees and strain minutes. */

@@ -22,6 +22,8 @@ export type TrialState = {
   trouble: string | null;
   /** What it is compared with, drawn behind; null for what is kept. */
   snapshot: Base | null;
+  /** A name for what is tried, where it has one. */
+  label: string | null;
   put: (path: string, typed: string) => void;
   putAll: (tries: Tries) => void;
   toBest: () => void;
@@ -29,7 +31,7 @@ export type TrialState = {
   takeSnapshot: () => void;
   dropSnapshot: () => void;
   /** Lay one bundle over another. */
-  compare: (first: Base, second: Tries) => void;
+  compare: (first: Base, second: Base) => void;
   /** What something else would come to, without trying it here. */
   ask: (tries: Tries) => Promise<Tried>;
 };
@@ -45,6 +47,7 @@ export function useTrial(
   const [tries, setTries] = useState<Tries>({});
   const [found, setFound] = useState(false);
   const [snapshot, setSnapshot] = useState<Base | null>(null);
+  const [label, setLabel] = useState<string | null>(null);
   const [tried, setTried] = useState<Tried>();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [ready, setReady] = useState(false);
@@ -119,6 +122,7 @@ export function useTrial(
       setTries((last) => {
         const next = { ...last, [path]: typed };
         if (!typed) delete next[path];
+        setLabel(null);
         return next;
       }),
     [],
@@ -127,6 +131,7 @@ export function useTrial(
     setTries({});
     setFound(false);
     setSnapshot(null);
+    setLabel(null);
   }, []);
   return {
     tries,
@@ -137,6 +142,7 @@ export function useTrial(
     ready,
     trouble,
     snapshot,
+    label,
     put,
     putAll: setTries,
     toBest,
@@ -149,7 +155,8 @@ export function useTrial(
     compare: (first, second) => {
       setFound(false);
       setSnapshot(first);
-      setTries(second);
+      setTries(second.tries);
+      setLabel(second.label);
     },
     ask: (other) =>
       runner.tryOut(visitId, revision, {

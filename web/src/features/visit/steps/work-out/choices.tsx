@@ -233,7 +233,7 @@ function Bundles({
           onClick={() => {
             trial.compare(
               { label: named(first), tries: tries(first), found: false },
-              tries(second),
+              { label: named(second), tries: tries(second), found: false },
             );
             setPart("Try");
           }}

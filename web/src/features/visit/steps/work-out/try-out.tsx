@@ -72,7 +72,7 @@ export function TryOut() {
           {tried.findings.length > 0 && (
             <ul aria-label="Off then" className="mt-2 text-sm">
               {tried.findings.map((one) => (
-                <li key={one.id} className="border-l-4 border-ink pl-2">
+                <li key={one.id} className="mb-1 border-l-4 border-ink pl-2">
                   {one.text}
                 </li>
               ))}

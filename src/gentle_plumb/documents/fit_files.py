@@ -1,0 +1,137 @@
+"""A result as CSV and as SVG, and many cases one after the other."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+import os
+from collections.abc import Iterable, Iterator
+from concurrent.futures import Future, ProcessPoolExecutor
+from dataclasses import dataclass
+from itertools import islice
+from multiprocessing import get_context
+from typing import Any
+
+from pydantic import ValidationError
+
+from ..core.drawing import SceneRequest, draw_scene
+from ..core.fit import FitResult
+from ..core.fit.moves import settings_of
+from ..core.trial import as_plain
+from .case_format import CaseDocument, CaseWorked
+from .scene_svg import scene_svg
+
+COLUMNS = ("posture", "key", "label", "unit", "target", "low", "high", "sd", "setting", "found",
+           "change", "status", "limits", "reason")  # fmt: skip
+CHUNK = 32
+"""Cases handed to a process at a time; twice as many chunks as processes are under way."""
+
+
+def result_csv(result: FitResult) -> str:
+    """Every row of both postures, lengths in mm."""
+    out = io.StringIO()
+    lines = csv.writer(out, lineterminator="\n")
+    lines.writerow(COLUMNS)
+    for posture in (result.seated, result.standing):
+        for row in posture.rows if posture.possible else ():
+            cells = [getattr(row, name) for name in COLUMNS[:-2]]
+            shown = [f"{cell:.2f}" if isinstance(cell, float) else cell for cell in cells]
+            lines.writerow([*shown, "; ".join(one.text for one in row.limits), row.reason])
+    return out.getvalue()
+
+
+def result_svg(made: CaseWorked, *, width: float = 1200.0, height: float = 800.0) -> str:
+    """The elevation as aimed at."""
+    scene = draw_scene(made.case, made.result, SceneRequest(width=width, height=height, unit="mm"))
+    plain: dict[str, Any] = as_plain(scene)
+    return scene_svg(plain)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Line:
+    """What became of one line: its result in JSON, or what is wrong with it."""
+
+    number: int
+    result: str | None
+    trouble: str | None
+
+
+def problems_of(error: ValidationError) -> list[str]:
+    """What is wrong with a case, one sentence a field."""
+    return [
+        f"{'.'.join(str(part) for part in one['loc']) or 'case'}: "
+        f"{one['msg'].removeprefix('Value error, ')}"
+        for one in error.errors()
+    ]
+
+
+def brief(document: CaseDocument, number: int) -> dict[str, Any]:
+    """The result of one of many: how everything is set in each plan, what is added, what is left."""
+    made = document.work()
+    taken = made.result
+    return {
+        "line": number, "title": document.title, "plan": document.plan,
+        "seated": as_plain(settings_of(taken.seated)),
+        "standing": as_plain(settings_of(taken.standing)) if taken.standing.possible else None,
+        "limits": [f"{row.posture}.{row.key}: {one.text}"
+                   for posture in (taken.seated, taken.standing) for row in posture.rows
+                   for one in row.limits if posture.possible],
+        "plans": [
+            {"id": plan.id, "added": [one.label for one in plan.added], "over": round(plan.over, 3),
+             "minutes": plan.minutes} for plan in made.worked.plans
+        ],
+    }  # fmt: skip
+
+
+def _work(lines: list[tuple[int, str]]) -> list[Line]:
+    found = []
+    for number, text in lines:
+        try:
+            document = CaseDocument.model_validate_json(text)
+            result = json.dumps(brief(document, number), ensure_ascii=False)
+            found.append(Line(number=number, result=result, trouble=None))
+        except ValidationError as error:
+            said = "; ".join(problems_of(error)[:3])
+            found.append(Line(number=number, result=None, trouble=said))
+        except Exception as error:  # one bad case must not stop a hundred thousand
+            said = f"{type(error).__name__}: {error}"
+            found.append(Line(number=number, result=None, trouble=said))
+    return found
+
+
+def _chunks(lines: Iterable[str]) -> Iterator[list[tuple[int, str]]]:
+    numbered = ((number, text) for number, text in enumerate(lines, start=1) if text.strip())
+    while chunk := list(islice(numbered, CHUNK)):
+        yield chunk
+
+
+def fit_many(lines: Iterable[str], *, processes: int | None = None) -> Iterator[Line]:
+    """Work many cases out, in the order they come, on every core; never more than a few in memory.
+
+    Parameters
+    ----------
+    lines : iterable of str
+        One case in JSON a line; empty lines are passed over.
+    processes : int, optional
+        As many as there are cores; 1 works in this process.
+
+    Yields
+    ------
+    Line
+        One for each case, wrong ones with their trouble.
+
+    """
+    many = processes or os.cpu_count() or 1
+    if many == 1:
+        for chunk in _chunks(lines):
+            yield from _work(chunk)
+        return
+    with ProcessPoolExecutor(many, mp_context=get_context("spawn")) as pool:
+        waiting: list[Future[list[Line]]] = []
+        for chunk in _chunks(lines):
+            waiting.append(pool.submit(_work, chunk))
+            if len(waiting) > 2 * many:
+                yield from waiting.pop(0).result()
+        for one in waiting:
+            yield from one.result()
