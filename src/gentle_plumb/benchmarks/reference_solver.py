@@ -2,9 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from itertools import pairwise
 from math import ceil, floor, isfinite
 from typing import Any
 
+from ..core.fit import Case
+from ..core.fit.model import Lengths
 from ..core.fit.search import (
     SEAT_LATTICE,
     SURFACE_LATTICE,
@@ -13,7 +18,14 @@ from ..core.fit.search import (
     gaze_over,
     legs_over,
 )
-from ..core.workstation import Span
+from ..core.plans import PRICES, Addition, Tier, grade
+from ..core.plans.additions import (
+    desk_additions,
+    feet_additions,
+    screen_additions,
+    seat_additions,
+)
+from ..core.workstation import Span, Workstation
 
 
 def solve_with_milp(model: SearchModel) -> float:
@@ -57,3 +69,135 @@ def solve_with_milp(model: SearchModel) -> float:
     if answer.x is None or not isfinite(answer.fun):
         raise ValueError(f"the solver found nothing: {answer.message}")
     return float(answer.fun)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Choice:
+    """One place of one piece: its height or lift, what it costs, which items it stands on."""
+
+    at: float
+    price: int = 0
+    count: int = 0
+    items: tuple[tuple[str, int], ...] = ()
+    reach: Span | None = None
+
+
+def _places(span: Span) -> tuple[float, ...]:
+    places = span.places()
+    if places is None:
+        raise ValueError("the program is written for pieces that go in steps")
+    return places
+
+
+def _with(base: Span | None, case: Case, additions: list[Addition],
+          piece: Callable[[Workstation], Span | None]) -> list[Choice]:  # fmt: skip
+    """Every place of a piece as it is, and with each addition."""
+    if base is None:
+        raise ValueError("the program is written for pieces whose range is known")
+    found = [Choice(at=place) for place in _places(base)]
+    for one in additions:
+        span = piece(one.apply(case.workstation))
+        if span is not None:
+            found += [Choice(at=place, price=PRICES[one.price], count=1, items=one.items)
+                      for place in _places(span)]  # fmt: skip
+    return found
+
+
+def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
+    """Grade, price, number and degrees of the best set of additions, by HiGHS.
+
+    The same model as :func:`gentle_plumb.core.plans.kits.height_kit` for a fixed or stepped surface,
+    a stepped chair and a screen on a fixed foot, sitting alone, with cushion, risers, foot supports,
+    stacks and a screen riser: one binary for each place of each piece, for each gap and each height
+    of the picture over the eye, linked by their heights; items can be used once.
+
+    Raises
+    ------
+    ValueError
+        If there is no set without a hard limit broken, or a piece moves freely.
+
+    """
+    import numpy as np
+    from scipy.optimize import Bounds, LinearConstraint, milp
+
+    station = case.workstation
+    model = Lengths.of(case, "seated").model(station)
+    seats = _with(model.seat, case, seat_additions(case, tier), lambda one: one.chair.seat)
+    surfaces = _with(model.surface, case, desk_additions(case, tier), lambda one: one.desk.surface)
+    lifts = _with(model.lift, case, screen_additions(case, tier),
+                  lambda one: one.screen.top_above_surface)  # fmt: skip
+    feet = [Choice(at=0.0, reach=span) for span in (Span(low=0, high=0), *(station.feet or ()))]
+    for one in feet_additions(case, tier):
+        span = (one.apply(station).feet or ())[-1]
+        feet.append(Choice(at=0.0, price=PRICES[one.price], count=1, items=one.items, reach=span))
+    pieces = [seats, surfaces, lifts, feet]
+    gaps = sorted({round(z.at - s.at, 6) for z in surfaces for s in seats})
+    tops = sorted({round(z.at + up.at - s.at, 6) for z in surfaces for s in seats for up in lifts})
+    sizes = [*(len(group) for group in pieces), len(gaps), len(tops)]
+    starts = np.cumsum([0, *sizes])
+    many = int(starts[-1]) + 1  # and one: whether the feet are off the floor
+    names = ("seats", "surfaces", "lifts", "feet", "gaps", "tops")
+    part = {name: slice(int(low), int(high))
+            for name, (low, high) in zip(names, pairwise(starts), strict=True)}  # fmt: skip
+
+    def row(**given: Any) -> Any:
+        made = np.zeros(many)
+        made[-1] = given.pop("off", 0.0)
+        for name, value in given.items():
+            made[part[name]] = value
+        return made
+
+    def told(what: Callable[[Choice], float]) -> Any:
+        values = (np.array([what(one) for one in group]) for group in pieces)
+        return row(**dict(zip(names, values, strict=False)))
+
+    at = [np.array([one.at for one in group]) for group in pieces]
+    reach = [one.reach or Span(low=0, high=0) for one in feet]
+    low, high = np.array([one.low for one in reach]), np.array([one.high for one in reach])
+    legs, margin, big = model.legs or 0.0, model.flat_margin, 2000.0
+    rules = [LinearConstraint(row(**{name: 1.0}), 1, 1) for name in names]
+    rules += [
+        LinearConstraint(row(seats=-at[0], surfaces=at[1], gaps=-np.array(gaps)), -1e-5, 1e-5),
+        LinearConstraint(row(seats=-at[0], surfaces=at[1], lifts=at[2], tops=-np.array(tops)),
+                         -1e-5, 1e-5),
+        LinearConstraint(row(seats=at[0], off=-big), -np.inf, legs + margin),
+        LinearConstraint(row(seats=at[0], feet=-low, off=-big), legs - margin - big, np.inf),
+        LinearConstraint(row(seats=at[0], feet=-high, off=big), -np.inf, legs + margin + big),
+    ]  # fmt: skip
+    if model.least_gap is not None:
+        rules.append(LinearConstraint(row(gaps=np.array(gaps)), model.least_gap - 1e-6, np.inf))
+    for item in station.items:
+        used = told(partial(_pieces_of, item.id))
+        rules.append(LinearConstraint(used, -np.inf, item.count))
+    degrees = row(
+        seats=np.array([legs_over(model, one.at) for one in seats]),
+        gaps=np.array([elbow_over(model, gap)[0] for gap in gaps]),
+        tops=np.array([_gaze(model, top) for top in tops]),
+    )
+
+    def least(costs: Any, more: list[Any]) -> float:
+        answer: Any = milp(costs, integrality=np.ones(many), bounds=Bounds(0, 1),
+                           constraints=[*rules, *more])  # fmt: skip
+        if answer.x is None or not isfinite(answer.fun):
+            raise ValueError(f"the solver found nothing: {answer.message}")
+        return float(answer.fun)
+
+    worth = case.policy.worth_deg
+    graded = grade(least(degrees, []), worth)
+    within = [LinearConstraint(degrees, -np.inf, (graded + 1) * worth - 2e-6)]
+    found: list[int] = []
+    for money in (told(lambda one: one.price), told(lambda one: one.count)):
+        found.append(round(least(money, within)))
+        within.append(LinearConstraint(money, found[-1], found[-1]))
+    return graded, found[0], found[1], least(degrees, within)
+
+
+def _pieces_of(id: str, one: Choice) -> int:
+    """How many pieces of an item a choice stands on."""
+    return dict(one.items).get(id, 0)
+
+
+def _gaze(model: SearchModel, top_over_seat: float) -> float:
+    """Degrees off for a top so far over the seat."""
+    held = replace(model, lift=None, tops=Span(low=top_over_seat, high=top_over_seat))
+    return gaze_over(held, 0.0, 0.0)[0]

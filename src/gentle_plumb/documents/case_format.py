@@ -448,10 +448,10 @@ class CaseDocument(_Part):
         """The practitioner's own numbers."""
         return Own(seated=self.own_seated.settings(None), standing=self.own_standing.settings(None))
 
-    def work(self) -> CaseWorked:
-        """The case worked out, with the chosen plan in place."""
+    def work(self, *, fixes: bool = True) -> CaseWorked:
+        """The case worked out, with the chosen plan in place; single purchases where wanted."""
         own, case = self.own(), self.case()
-        worked = work_out(case, own=own)
+        worked = work_out(case, own=own, fixes=fixes)
         chosen = worked.plan(self.plan).case
         result = fit(chosen, overrule_seated=own.seated, overrule_standing=own.standing)
         return CaseWorked(case=chosen, result=result, worked=worked)

@@ -68,7 +68,7 @@ def problems_of(error: ValidationError) -> list[str]:
 
 def brief(document: CaseDocument, number: int) -> dict[str, Any]:
     """The result of one of many: how everything is set in each plan, what is added, what is left."""
-    made = document.work()
+    made = document.work(fixes=False)
     taken = made.result
     return {
         "line": number, "title": document.title, "plan": document.plan,

@@ -54,8 +54,8 @@ class SearchModel:
     feet, None when standing. ``lift`` is how high over the surface the top of the picture can be,
     ``tops`` how high over the floor; None where nothing binds it. ``top_band`` is the wanted top
     over the eye and ``top_target`` the place in it. ``least_gap`` is the least surface over seat
-    that leaves room for the thighs, ``highest_seat`` the seat under something that stays; None
-    where unknown or no matter. ``feet`` are the supports there are, None where any will do.
+    that leaves room for the thighs, or ``highest_seat`` the seat under something that stays; None
+    where unknown or no matter, and never both. ``feet`` are the supports there are, None where any will do.
     ``slopes`` is how the keys can slope. ``hands_first`` is the order of preference 5.
     """
 

@@ -1,0 +1,201 @@
+"""The search is exact: against every place of every piece, and against a general solver.
+
+Each test prints the seed that it failed with; the same seed makes the same cases again.
+"""
+
+from dataclasses import replace
+from itertools import product
+from random import Random
+
+import pytest
+
+from gentle_plumb.benchmarks.reference_solver import kit_with_milp
+from gentle_plumb.core.fit.pair import solve_pair
+from gentle_plumb.core.fit.search import (
+    SearchModel,
+    elbow_over,
+    gaze_over,
+    hangs,
+    legs_over,
+    search,
+)
+from gentle_plumb.core.plans.kits import HeightSearch, furnished, height_kit
+from gentle_plumb.core.policy import Band, Policy
+from gentle_plumb.core.workstation import Item, Settings, Span
+from strategies import usual_case
+
+SEED = 20261125
+SEARCHED, FITTED, SOLVED = 2000, 200, 10
+
+
+def span(draw, low, high, most=8):
+    """A piece that goes in steps; one place alone is fixed."""
+    first, step = draw.randint(low, high), draw.choice([5, 7, 10, 25])
+    return Span(low=first, high=first + step * draw.randint(0, most), step=step)
+
+
+def model_of(draw):
+    """Any model: seated or standing, with tray, platform or neither, feet, steps, every policy."""
+    seated, tray = draw.random() < 0.8, draw.random()
+    under = draw.choice(["gap", "seat", None]) if seated else None  # what the thighs go under
+    return SearchModel(
+        elbow=draw.uniform(150, 300) if seated else draw.uniform(900, 1150),
+        reach=draw.uniform(300, 450), keyboard=draw.uniform(5, 40),
+        elbow_target=95, elbow_band=Band(low=90, high=110),
+        seat=span(draw, 380, 540) if seated else Span(low=0, high=0),
+        surface=span(draw, 560, 760) if seated else span(draw, 800, 1150),
+        legs=draw.uniform(360, 540) if seated else None,
+        thigh_length=draw.uniform(400, 560), hip_level=draw.choice([90.0, 95.0, 100.0, 110.0]),
+        slopes=draw.choice([Span(low=0, high=0), Span(low=-15, high=10)]),
+        eye=None if draw.random() < 0.2 else draw.uniform(600, 900) if seated else 1500.0,
+        distance=draw.uniform(400, 800),
+        lift=span(draw, 200, 500) if tray < 0.8 else None,
+        tops=Span(low=1000, high=1400) if tray > 0.6 else None,
+        top_target=-10, least_gap=draw.uniform(120, 260) if under == "gap" else None,
+        highest_seat=draw.uniform(380, 560) if under == "seat" else None,
+        feet=draw.choice([None, (), (Span(low=60, high=150),), (Span(low=100, high=100),)]),
+        first=draw.choice(["fixed", "feet", "hands"]), hands_first=draw.random() < 0.4,
+    )  # fmt: skip
+
+
+def every_pair(model):
+    """The rank of every seat and surface, reckoned straight from what each costs."""
+    for seat, surface in product(model.seat.places(), model.surface.places()):
+        gap = surface - seat
+        presses = max(0.0, (model.least_gap or gap) - gap,
+                      seat - (model.highest_seat if model.highest_seat is not None else seat))  # fmt: skip
+        hands, away = elbow_over(model, gap)
+        gaze, apart_top = gaze_over(model, seat, surface)
+        apart = abs(seat - model.legs) if model.legs is not None else 0.0
+        first = {"fixed": 0.0, "feet": max(0.0, apart - model.flat_margin), "hands": hands}
+        off = model.legs is not None and seat - model.legs > model.flat_margin + 1e-9
+        near = (away, apart) if model.hands_first else (apart, away)
+        yield tuple(
+            round(one, 5)
+            for one in (
+                presses + hangs(model, seat), first[model.first] if model.legs is not None
+                or model.first == "hands" else 0.0, hands + gaze + legs_over(model, seat),
+                float(off), *near, apart_top,
+            )
+        ), seat, surface  # fmt: skip
+
+
+def test_the_search_finds_what_trying_every_place_finds():
+    for number in range(SEARCHED):
+        seed = SEED + number
+        model = model_of(Random(seed))
+        best, _, _ = min(every_pair(model))
+        found = search(model)
+        mine = next(rank for rank, seat, surface in every_pair(model)
+                    if (seat, surface) == (found.seat, found.surface))  # fmt: skip
+        assert mine == pytest.approx(best, abs=2e-5), f"seed {seed}: {model}"
+        assert (found.over, found.hangs + found.presses) == pytest.approx(
+            (best[2], best[0]), abs=2e-5
+        ), f"seed {seed}"
+
+
+def case_of(draw):
+    """A fixed or stepped workstation that seldom fits, with little things at hand."""
+    surface = draw.randint(600, 800)
+    movable = draw.random() < 0.3
+    case = usual_case(
+        draw.choice(["female", "male"]), surface=(surface,), thickness=draw.choice([20, 40, 60]),
+        seat=(draw.randint(380, 460),), lift=(draw.randint(300, 420),),
+    )  # fmt: skip
+    seat = Span(low=case.workstation.chair.seat.low,
+                high=case.workstation.chair.seat.low + 10 * draw.randint(0, 9), step=10)  # fmt: skip
+    items = [Item(id="ream", label="Ream", thickness=50, count=draw.randint(1, 3)),
+             Item(id="book", label="Book", thickness=draw.randint(20, 40), count=draw.randint(1, 2)),
+             Item(id="cushion", label="Cushion", thickness=30, uses=frozenset({"seat"}))]  # fmt: skip
+    desk = case.workstation.desk
+    if movable:
+        desk = replace(desk, surface=Span(low=surface, high=surface + 60, step=20), risers=False)
+    station = replace(
+        case.workstation, chair=replace(case.workstation.chair, seat=seat), desk=desk,
+        feet=draw.choice([(), (Span(low=80, high=80),)]),
+        items=tuple(draw.sample(items, draw.randint(0, 3))),
+    )  # fmt: skip
+    return replace(case, workstation=station, policy=Policy(worth_deg=draw.choice([0.5, 1.0, 3.0])))
+
+
+def every_kit(case, tier):
+    """The key of every set of additions there is, with nothing left out."""
+    from gentle_plumb.core.plans import additions as offers
+
+    solver = HeightSearch(case)
+    slots = [[None, *offer(case, tier)] for offer in (
+        offers.seat_additions, offers.desk_additions, offers.keys_additions, offers.feet_additions,
+        offers.screen_additions)]  # fmt: skip
+    for chosen in product(*slots):
+        kit = tuple(one for one in chosen if one is not None)
+        used = {}
+        for one in kit:
+            for id, many in one.items:
+                used[id] = used.get(id, 0) + many
+        if all(used.get(item.id, 0) <= item.count for item in case.workstation.items):
+            station = furnished(case.workstation, kit)
+            yield solver.heights(station).key(kit, case.policy.worth_deg), kit
+
+
+def test_the_best_set_of_additions_is_the_best_of_all_sets():
+    added = 0
+    for number in range(FITTED):
+        seed = SEED + number
+        draw = Random(seed)
+        case, tier = case_of(draw), draw.choice(["room", "little", "lasting"])
+        solver = HeightSearch(case)
+        kit = height_kit(solver, tier)
+        key = solver.heights(furnished(case.workstation, kit)).key(kit, case.policy.worth_deg)
+        assert key == min(key for key, _ in every_kit(case, tier)), f"seed {seed}, {tier}"
+        added += bool(kit)
+    assert added > FITTED / 3  # else the cases would prove little
+
+
+def test_a_general_solver_finds_the_same_set():
+    compared = 0
+    for number in range(4 * SOLVED):
+        seed = SEED + 7 * number
+        draw = Random(seed)
+        case, tier = case_of(draw), draw.choice(["room", "little"])
+        solver = HeightSearch(case)
+        kit = height_kit(solver, tier)
+        key = solver.heights(furnished(case.workstation, kit)).key(kit, case.policy.worth_deg)
+        if key[0] or not key[2]:
+            continue  # a broken hard limit is no program's solution; without degrees it is too easy
+        assert key[2:] == pytest.approx(kit_with_milp(case, tier), abs=1e-4), f"seed {seed}, {tier}"
+        compared += 1
+        if compared == SOLVED:
+            return
+    raise AssertionError(f"only {compared} hard cases among {4 * SOLVED}")
+
+
+def test_a_screen_shared_by_both_postures_moves_as_little_as_can_be():
+    for number in range(60):
+        seed = SEED + number
+        draw = Random(seed)
+        case = usual_case(
+            draw.choice(["female", "male"]), lift=(300, 300 + 20 * draw.randint(0, 14))
+        )
+        station = case.workstation
+        lift = replace(station.screen.top_above_surface, step=20)
+        screen = replace(station.screen, top_above_surface=lift)
+        case = replace(case, workstation=replace(station, screen=screen), shoe_standing=25.0,
+                       found_seated=Settings(), mat=draw.choice([0.0, 20.0]))  # fmt: skip
+        pair = solve_pair(case)
+        moved = abs((pair.seated.top - pair.seated.surface)
+                    - (pair.standing.top - pair.standing.surface))  # fmt: skip
+        models = _models(case)
+        free = [
+            [place for place in lift.places()
+             if gaze_over(replace(model, lift=Span(low=place, high=place)), one.seat, one.surface)[0]
+             <= gaze_over(model, one.seat, one.surface)[0] + 1e-9]
+            for model, one in zip(models, (pair.seated, pair.standing), strict=True)
+        ]  # fmt: skip
+        least = min(abs(one - other) for one, other in product(*free))
+        assert moved == pytest.approx(least, abs=1e-6), f"seed {seed}"
+
+
+def _models(case):
+    from gentle_plumb.core.fit.model import search_model
+
+    return search_model(case, "seated"), search_model(case, "standing")
