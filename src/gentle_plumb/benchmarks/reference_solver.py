@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from itertools import pairwise
+from functools import partial
+from itertools import pairwise, product
 from math import ceil, floor, isfinite
 from typing import Any
 
@@ -16,6 +17,7 @@ from ..core.fit.search import (
     SearchModel,
     elbow_over,
     gaze_over,
+    hangs,
     legs_over,
 )
 from ..core.plans import PRICES, Addition, Tier, grade
@@ -80,6 +82,7 @@ class Choice:
     count: int = 0
     items: tuple[tuple[str, int], ...] = ()
     reach: Span | None = None
+    degrees: float = 0.0
 
 
 def _places(span: Span) -> tuple[float, ...]:
@@ -103,13 +106,25 @@ def _with(base: Span | None, case: Case, additions: list[Addition],
     return found
 
 
+def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> list[Choice]:
+    """Every seat on every footing that holds the feet, with what the legs pay there."""
+    found = []
+    for seat, foot in product(seats, feet):
+        held = replace(model, feet=(foot.reach,) if foot.reach else ())
+        if not hangs(held, seat.at):
+            found.append(Choice(at=seat.at, price=seat.price + foot.price, degrees=legs_over(held, seat.at),
+                                count=seat.count + foot.count, items=seat.items + foot.items))  # fmt: skip
+    return found
+
+
 def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     """Grade, price, number and degrees of the best set of additions, by HiGHS.
 
     The same model as :func:`gentle_plumb.core.plans.kits.height_kit` for a fixed or stepped surface,
     a stepped chair and a screen on a fixed foot, sitting alone, with cushion, risers, foot supports,
-    stacks and a screen riser: one binary for each place of each piece, for each gap and each height
-    of the picture over the eye, linked by their heights; items can be used once.
+    stacks and a screen riser: one binary for each seat on each footing, each place of the other pieces,
+    each gap and each height of the picture over the eye, linked by their heights; items can be used
+    once.
 
     Raises
     ------
@@ -130,19 +145,20 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     for one in feet_additions(case, tier):
         span = (one.apply(station).feet or ())[-1]
         feet.append(Choice(at=0.0, price=PRICES[one.price], count=1, items=one.items, reach=span))
-    pieces = [seats, surfaces, lifts, feet]
-    gaps = sorted({round(z.at - s.at, 6) for z in surfaces for s in seats})
-    tops = sorted({round(z.at + up.at - s.at, 6) for z in surfaces for s in seats for up in lifts})
+    stances = _stances(model, seats, feet)
+    pieces = [stances, surfaces, lifts]
+    heights = {one.at for one in seats}
+    gaps = sorted({round(z.at - s, 6) for z in surfaces for s in heights})
+    tops = sorted({round(z.at + up.at - s, 6) for z in surfaces for s in heights for up in lifts})
     sizes = [*(len(group) for group in pieces), len(gaps), len(tops)]
     starts = np.cumsum([0, *sizes])
-    many = int(starts[-1]) + 1  # and one: whether the feet are off the floor
-    names = ("seats", "surfaces", "lifts", "feet", "gaps", "tops")
+    many = int(starts[-1])
+    names = ("stances", "surfaces", "lifts", "gaps", "tops")
     part = {name: slice(int(low), int(high))
             for name, (low, high) in zip(names, pairwise(starts), strict=True)}  # fmt: skip
 
     def row(**given: Any) -> Any:
         made = np.zeros(many)
-        made[-1] = given.pop("off", 0.0)
         for name, value in given.items():
             made[part[name]] = value
         return made
@@ -152,17 +168,11 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
         return row(**dict(zip(names, values, strict=False)))
 
     at = [np.array([one.at for one in group]) for group in pieces]
-    reach = [one.reach or Span(low=0, high=0) for one in feet]
-    low, high = np.array([one.low for one in reach]), np.array([one.high for one in reach])
-    legs, margin, big = model.legs or 0.0, model.flat_margin, 2000.0
     rules = [LinearConstraint(row(**{name: 1.0}), 1, 1) for name in names]
     rules += [
-        LinearConstraint(row(seats=-at[0], surfaces=at[1], gaps=-np.array(gaps)), -1e-5, 1e-5),
-        LinearConstraint(row(seats=-at[0], surfaces=at[1], lifts=at[2], tops=-np.array(tops)),
+        LinearConstraint(row(stances=-at[0], surfaces=at[1], gaps=-np.array(gaps)), -1e-5, 1e-5),
+        LinearConstraint(row(stances=-at[0], surfaces=at[1], lifts=at[2], tops=-np.array(tops)),
                          -1e-5, 1e-5),
-        LinearConstraint(row(seats=at[0], off=-big), -np.inf, legs + margin),
-        LinearConstraint(row(seats=at[0], feet=-low, off=-big), legs - margin - big, np.inf),
-        LinearConstraint(row(seats=at[0], feet=-high, off=big), -np.inf, legs + margin + big),
     ]  # fmt: skip
     if model.least_gap is not None:
         rules.append(LinearConstraint(row(gaps=np.array(gaps)), model.least_gap - 1e-6, np.inf))
@@ -170,7 +180,7 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
         used = told(partial(_pieces_of, item.id))
         rules.append(LinearConstraint(used, -np.inf, item.count))
     degrees = row(
-        seats=np.array([legs_over(model, one.at) for one in seats]),
+        stances=np.array([one.degrees for one in stances]),
         gaps=np.array([elbow_over(model, gap)[0] for gap in gaps]),
         tops=np.array([_gaze(model, top) for top in tops]),
     )
@@ -194,7 +204,7 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
 
 def _pieces_of(id: str, one: Choice) -> int:
     """How many pieces of an item a choice stands on."""
-    return dict(one.items).get(id, 0)
+    return sum(many for name, many in one.items if name == id)
 
 
 def _gaze(model: SearchModel, top_over_seat: float) -> float:

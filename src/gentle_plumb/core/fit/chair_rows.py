@@ -10,8 +10,10 @@ from ..body import Body
 from .case import Case
 from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
+from .model import Lengths
 from .result import FitRow, Limit
 from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
+from .search import footing
 from .terms import Term, total
 
 FINGERS_PER_HAND = 4
@@ -113,11 +115,10 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
     row = target_row(case, about, terms, ends, found=found)
     if not row.target or case.workstation.feet is None:
         return set_row(row, row.target)
-    spans = case.workstation.feet
-    best = min((span.clamp(row.target) for span in spans), default=0.0,
-               key=lambda place: abs(place - (row.target or 0.0)))  # fmt: skip
+    model = Lengths.of(case, "seated").model(case.workstation)
+    best = footing(model, seat or 0.0).height
     limits: list[Limit] = []
-    if abs(best - row.target) > case.policy.flat_feet_margin + SAME_MM:
+    if row.target - best > case.policy.flat_feet_margin + SAME_MM:
         limits = [limit("feet", "hangs", best, row.target - best)]
     return set_row(row, best, limits)
 

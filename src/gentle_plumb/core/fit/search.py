@@ -171,27 +171,47 @@ def gaze_over(model: SearchModel, seat: float, surface: float) -> tuple[float, f
     return best_top(model, seat, surface)[:2]
 
 
+class Footing(NamedTuple):
+    """What the feet stand on, mm: what they lack of it, how far it lifts the knees, its height."""
+
+    lacks: float
+    lifts: float
+    height: float
+
+
+def footing(model: SearchModel, seat: float) -> Footing:
+    """The best support for the feet at a seat: the floor where they reach it.
+
+    Feet that hang are the worst; a support that is too high only lifts the knees.
+    """
+    if model.legs is None:
+        return Footing(0.0, 0.0, 0.0)
+    need, margin = seat - model.legs, model.flat_margin
+    if need <= margin + 1e-9:
+        return Footing(0.0, max(0.0, -need - margin), 0.0)
+    if model.feet is None:
+        return Footing(0.0, 0.0, need)
+    tries = [0.0]
+    for span in model.feet:
+        tries += span.places() or (span.clamp(need),)
+    found = (
+        Footing(max(0.0, need - at - margin), max(0.0, at - need - margin), at) for at in tries
+    )
+    best = min(found, key=lambda one: (one.lacks, one.lifts, abs(one.height - need)))
+    return best if best.lacks > 1e-9 else best._replace(lacks=0.0)
+
+
 def legs_over(model: SearchModel, seat: float) -> float:
-    """Degrees knee and hip are outside their bands because the seat is low for the legs."""
+    """Degrees knee and hip are outside their bands: the seat low for the legs, or the feet lifted."""
     if model.legs is None:
         return 0.0
-    rise = min(1.0, max(0.0, (model.legs - seat - model.flat_margin) / model.thigh_length))
-    up = degrees(asin(rise))
+    up = degrees(asin(min(1.0, footing(model, seat).lifts / model.thigh_length)))
     return abs(model.knee_band.excess(90 - up)) + abs(model.hip_band.excess(model.hip_level - up))
 
 
 def hangs(model: SearchModel, seat: float) -> float:
     """Mm the feet lack of a support that could be there; 0 where they rest."""
-    if model.legs is None or model.feet is None:
-        return 0.0
-    need = seat - model.legs
-    if need <= model.flat_margin + 1e-9:
-        return 0.0
-    lack = need - model.flat_margin
-    for span in model.feet:
-        place = span.clamp(need)
-        lack = min(lack, max(0.0, abs(place - need) - model.flat_margin))
-    return 0.0 if lack < 1e-9 else lack
+    return footing(model, seat).lacks
 
 
 _Score = tuple[float, float, float, float]
@@ -305,11 +325,12 @@ def _turning_seats(model: SearchModel, span: Span, surface: Span, gaps: list[flo
     legs = model.legs
     if legs is not None:
         points |= {legs, legs + model.flat_margin, legs - model.flat_margin}
-        points.add(legs - model.flat_margin - model.thigh_length * _sin(
-            model.hip_level - model.hip_band.low))  # fmt: skip
+        closed = model.thigh_length * _sin(model.hip_level - model.hip_band.low)
+        points.add(legs - model.flat_margin - closed)
         for feet in model.feet or ():
             for place in feet.places() or (feet.low, feet.high):
-                points |= {legs + place - model.flat_margin, legs + place + model.flat_margin}
+                points |= {legs + place - model.flat_margin, legs + place + model.flat_margin,
+                           legs + place - model.flat_margin - closed}  # fmt: skip
     if model.highest_seat is not None:
         points.add(model.highest_seat)
     ends = surface.places() if surface.fixed else (surface.low, surface.high)

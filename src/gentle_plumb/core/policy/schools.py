@@ -295,12 +295,11 @@ def policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:
 
 def standing_policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:
     """The policy for standing: the bundles, with what they say of standing alone on top."""
-    alone = {
-        id.removeprefix(STANDING): at
-        for bundle in bundles
-        for id, at in bundle.items()
-        if id.startswith(STANDING)
-    }
+    alone: dict[str, str] = {}
+    for id, at in (pair for bundle in bundles for pair in bundle.items()):
+        if id.startswith(STANDING):
+            question_of(id)
+            alone[id.removeprefix(STANDING)] = at
     return policy_of(*bundles, alone, base=base)
 
 

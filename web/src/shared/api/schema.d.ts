@@ -853,6 +853,38 @@ export interface components {
             source: string;
         };
         /**
+         * Added
+         * @description One addition of a plan, with the degrees and strain minutes it removes there.
+         */
+        Added: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /**
+             * Price
+             * @enum {string}
+             */
+            price: "nothing" | "small" | "medium" | "large";
+            /** Price Label */
+            price_label: string;
+            /** Temporary */
+            temporary: boolean;
+            /** Removes */
+            removes: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Height */
+            height?: number | null;
+            /**
+             * Sd
+             * @default 0
+             */
+            sd: number;
+        };
+        /**
          * AddedView
          * @description One addition: what it does, what it costs, what it removes.
          */
@@ -995,15 +1027,15 @@ export interface components {
         };
         /**
          * CaseDocument
-         * @description A case: body, equipment, what was found, footwear, lenses and policies.
+         * @description A case: body, equipment, what was found, footwear, lenses, hours, choices, own numbers.
          */
         CaseDocument: {
             /**
              * Format
-             * @default gentle-plumb-case-1
+             * @default gentle-plumb-case-2
              * @constant
              */
-            format: "gentle-plumb-case-1";
+            format: "gentle-plumb-case-2";
             /**
              * Title
              * @default
@@ -1012,10 +1044,19 @@ export interface components {
             body: components["schemas"]["BodyDocument"];
             /**
              * @default {
-             *       "chair": {},
-             *       "desk": {},
-             *       "keyboard": {},
-             *       "screen": {}
+             *       "chair": {
+             *         "armrests_off": false
+             *       },
+             *       "desk": {
+             *         "mouse_below": 0
+             *       },
+             *       "keyboard": {
+             *         "slope": 0,
+             *         "turned": 0
+             *       },
+             *       "screen": {},
+             *       "side_screens": [],
+             *       "items": []
              *     }
              */
             equipment: components["schemas"]["EquipmentDocument"];
@@ -1023,6 +1064,10 @@ export interface components {
             found_seated: components["schemas"]["FoundDocument"];
             /** @default {} */
             found_standing: components["schemas"]["FoundDocument"];
+            /** @default {} */
+            own_seated: components["schemas"]["FoundDocument"];
+            /** @default {} */
+            own_standing: components["schemas"]["FoundDocument"];
             /** Shoe Seated */
             shoe_seated?: (number | string) | null;
             /** Shoe Standing */
@@ -1039,25 +1084,66 @@ export interface components {
              * @enum {string}
              */
             lower_lens: "none" | "progressive" | "bifocal";
+            /** Sharp From */
+            sharp_from?: (number | string) | null;
+            /** Sharp To */
+            sharp_to?: (number | string) | null;
+            /**
+             * Settle Steps
+             * @default 0
+             */
+            settle_steps: number;
+            /** Writing Hand */
+            writing_hand?: ("left" | "right") | null;
+            /**
+             * Hours
+             * @description Hours a day by task.
+             */
+            hours?: {
+                [key: string]: number;
+            };
+            /** Standing Hours */
+            standing_hours?: number | null;
+            /**
+             * Choices
+             * @description Positions by question; “standing.” before one: standing alone.
+             */
+            choices?: {
+                [key: string]: string;
+            };
             /**
              * Policies
-             * @description Policies that differ from the defaults, by their name.
+             * @description Numbers that differ from what the choices make.
              */
             policies?: {
-                [key: string]: number | string;
+                [key: string]: number | string | boolean;
             };
+            /**
+             * Plan
+             * @default room
+             * @enum {string}
+             */
+            plan: "room" | "little" | "lasting";
         };
         /**
          * ChairDocument
-         * @description A chair: seat over the floor, the rest over or along the seat.
+         * @description A chair: seat over the floor, the rest over or along the seat; recline in degrees from upright.
          */
         ChairDocument: {
+            /** Kind */
+            kind?: ("task" | "dining" | "stool" | "wheelchair" | "other") | null;
             seat?: components["schemas"]["RangeDocument"] | null;
             depth?: components["schemas"]["RangeDocument"] | null;
             /** Armrests */
             armrests?: ("none" | "fixed" | "adjustable") | null;
             armrest?: components["schemas"]["RangeDocument"] | null;
+            /**
+             * Armrests Off
+             * @default false
+             */
+            armrests_off: boolean;
             lumbar?: components["schemas"]["RangeDocument"] | null;
+            recline?: components["schemas"]["RangeDocument"] | null;
         };
         /**
          * ChangeIn
@@ -1201,16 +1287,36 @@ export interface components {
         };
         /**
          * DeskDocument
-         * @description A desk; thickness from the surface to the lowest part over the thighs.
+         * @description What the keyboard stands on; thickness from it to the lowest part over the thighs.
+         *
+         *     ``screen_base`` is what the screen stands on where that is something else, ``below`` how far the
+         *     keys hang under it, ``underside`` the lowest part over the thighs where that stays.
          */
         DeskDocument: {
             /** Kind */
             kind?: ("fixed" | "sit_stand") | null;
+            /** Form */
+            form?: ("fixed" | "sit_stand" | "platform" | "counter" | "cart" | "tray") | null;
             surface?: components["schemas"]["RangeDocument"] | null;
             /** Thickness */
             thickness?: (number | string) | null;
             /** Depth */
             depth?: (number | string) | null;
+            screen_base?: components["schemas"]["RangeDocument"] | null;
+            below?: components["schemas"]["RangeDocument"] | null;
+            /** Underside */
+            underside?: (number | string) | null;
+            tilt_deg?: components["schemas"]["RangeDocument"] | null;
+            /**
+             * Mouse Below
+             * @description A length: a number is mm, a text carries its unit, as '46.2 cm'.
+             * @default 0
+             */
+            mouse_below: number | string;
+            /** Under */
+            under?: ("free" | "drawer" | "crossbar") | null;
+            /** Risers */
+            risers?: boolean | null;
         };
         /**
          * DimensionOut
@@ -1269,7 +1375,7 @@ export interface components {
              * Fixes
              * @default []
              */
-            fixes: components["schemas"]["Fix"][];
+            fixes: components["schemas"]["gentle_plumb__core__record__doubts__Fix"][];
             /** Kept */
             kept?: string | null;
         };
@@ -1310,19 +1416,46 @@ export interface components {
         };
         /**
          * EquipmentDocument
-         * @description The pieces. What is left out is unknown, not zero.
+         * @description The pieces. What is left out is unknown, not zero; ``feet`` and ``items`` are what is there.
          */
         EquipmentDocument: {
-            /** @default {} */
+            /**
+             * @default {
+             *       "armrests_off": false
+             *     }
+             */
             chair: components["schemas"]["ChairDocument"];
-            /** @default {} */
+            /**
+             * @default {
+             *       "mouse_below": 0
+             *     }
+             */
             desk: components["schemas"]["DeskDocument"];
-            /** @default {} */
+            /**
+             * @default {
+             *       "slope": 0,
+             *       "turned": 0
+             *     }
+             */
             keyboard: components["schemas"]["KeyboardDocument"];
             /** Mouse Hand */
             mouse_hand?: ("left" | "right") | null;
+            /** Mouse Kind */
+            mouse_kind?: string | null;
             /** @default {} */
             screen: components["schemas"]["ScreenDocument"];
+            /**
+             * Side Screens
+             * @default []
+             */
+            side_screens: components["schemas"]["SideScreenDocument"][];
+            /** Feet */
+            feet?: components["schemas"]["RangeDocument"][] | null;
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["ItemDocument"][];
         };
         /**
          * Field
@@ -1676,16 +1809,6 @@ export interface components {
             source: string;
         };
         /**
-         * Fix
-         * @description What to type into a field; empty clears it.
-         */
-        Fix: {
-            /** Path */
-            path: string;
-            /** Typed */
-            typed: string;
-        };
-        /**
          * FixView
          * @description One purchase and what it alone removes.
          */
@@ -1874,6 +1997,42 @@ export interface components {
             trouble: string | null;
         };
         /**
+         * ItemDocument
+         * @description Something at hand: whole pieces of one thickness, and what they may carry.
+         */
+        ItemDocument: {
+            /** Id */
+            id: string;
+            /**
+             * Label
+             * @default
+             */
+            label: string;
+            /**
+             * Thickness
+             * @description A length: a number is mm, a text carries its unit, as '46.2 cm'.
+             */
+            thickness: number | string;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /**
+             * Error
+             * @default 1
+             */
+            error: number;
+            /**
+             * Uses
+             * @default [
+             *       "feet",
+             *       "screen"
+             *     ]
+             */
+            uses: ("feet" | "screen" | "seat" | "lumbar")[];
+        };
+        /**
          * Joint
          * @description One joint: angle and band in degrees, ``over`` how far outside (signed), 0 inside.
          *
@@ -1929,13 +2088,23 @@ export interface components {
         };
         /**
          * KeyboardDocument
-         * @description A keyboard; thickness at the home row.
+         * @description A keyboard; thickness at the home row, slope of its feet in degrees.
          */
         KeyboardDocument: {
             /** Kind */
             kind?: ("full" | "no_number_block" | "compact" | "split" | "tented") | null;
             /** Thickness */
             thickness?: (number | string) | null;
+            /**
+             * Slope
+             * @default 0
+             */
+            slope: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned: number;
         };
         /**
          * Landmark
@@ -1976,6 +2145,25 @@ export interface components {
             costs: string;
             /** Limit */
             limit: string;
+        };
+        /**
+         * Left
+         * @description A joint that stays outside its band: degrees, and strain minutes a day where hours are known.
+         */
+        Left: {
+            /** Joint */
+            joint: string;
+            /** Label */
+            label: string;
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** Over */
+            over: number;
+            /** Minutes */
+            minutes: number | null;
         };
         /**
          * LeftView
@@ -2411,6 +2599,30 @@ export interface components {
             starts: string[];
         };
         /**
+         * PlanDocument
+         * @description One plan of a result.
+         */
+        PlanDocument: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Added */
+            added: components["schemas"]["Added"][];
+            seated: components["schemas"]["Settings"];
+            standing: components["schemas"]["Settings"] | null;
+            /** Left */
+            left: components["schemas"]["Left"][];
+            /** Over */
+            over: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Temporary */
+            temporary: boolean;
+            /** Cautions */
+            cautions: string[];
+        };
+        /**
          * PlanView
          * @description A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
          */
@@ -2599,7 +2811,7 @@ export interface components {
         };
         /**
          * RangeDocument
-         * @description From lowest to highest; the same twice, or one alone, for a fixed piece.
+         * @description From lowest to highest, in steps where given; one end alone is a fixed piece.
          */
         RangeDocument: {
             /**
@@ -2609,6 +2821,11 @@ export interface components {
             low: number | string;
             /** High */
             high?: (number | string) | null;
+            /**
+             * Step
+             * @description mm (degrees for a slope) between places; left out where free.
+             */
+            step?: number | null;
         };
         /**
          * ReadIn
@@ -2729,16 +2946,25 @@ export interface components {
         ResultDocument: {
             /**
              * Format
-             * @default gentle-plumb-fit-1
+             * @default gentle-plumb-fit-2
              * @constant
              */
-            format: "gentle-plumb-fit-1";
+            format: "gentle-plumb-fit-2";
             /**
              * Title
              * @default
              */
             title: string;
+            /**
+             * Plan
+             * @default room
+             */
+            plan: string;
             result: components["schemas"]["FitResult"];
+            /** Plans */
+            plans: components["schemas"]["PlanDocument"][];
+            /** Fixes */
+            fixes: components["schemas"]["gentle_plumb__core__plans__plans__Fix"][];
         };
         /**
          * RhythmView
@@ -2921,6 +3147,13 @@ export interface components {
             top_above_surface?: components["schemas"]["RangeDocument"] | null;
             /** Depth Behind */
             depth_behind?: (number | string) | null;
+            tilt_deg?: components["schemas"]["RangeDocument"] | null;
+            /** Held */
+            held?: ("fixed" | "stand" | "arm" | "wall") | null;
+            /** Pixels Across */
+            pixels_across?: number | null;
+            /** Scale */
+            scale?: number | null;
         };
         /**
          * SetAt
@@ -2931,6 +3164,42 @@ export interface components {
             label: string;
             /** Value */
             value: string;
+        };
+        /**
+         * Settings
+         * @description Heights from the floor, distances and offsets in mm; tilt in degrees; None is unknown.
+         *
+         *     ``armrest`` and ``lumbar`` count from the loaded seat; ``mouse`` from the midline of the body;
+         *     ``distance`` from the eye to the picture; ``footrest`` 0 means none is needed or there; ``slope`` is the
+         *     keys' slope, back edge up positive, degrees.
+         */
+        Settings: {
+            /** Seat */
+            seat?: number | null;
+            /** Footrest */
+            footrest?: number | null;
+            /** Seat Depth */
+            seat_depth?: number | null;
+            /** Lumbar */
+            lumbar?: number | null;
+            /** Armrest */
+            armrest?: number | null;
+            /** Surface */
+            surface?: number | null;
+            /** Keys */
+            keys?: number | null;
+            /** Mouse */
+            mouse?: number | null;
+            /** Screen Top */
+            screen_top?: number | null;
+            /** Distance */
+            distance?: number | null;
+            /** Tilt */
+            tilt?: number | null;
+            /** Slope */
+            slope?: number | null;
+            /** Desk Depth */
+            desk_depth?: number | null;
         };
         /**
          * ShelfChange
@@ -3024,6 +3293,46 @@ export interface components {
             version: number;
             /** Users */
             users: string[];
+        };
+        /**
+         * SideScreenDocument
+         * @description A second or third screen, with how much it is looked at and as it was found.
+         */
+        SideScreenDocument: {
+            /** Kind */
+            kind?: ("monitor" | "laptop") | null;
+            /** Diagonal In */
+            diagonal_in?: number | null;
+            /** Aspect */
+            aspect?: ("16:9" | "16:10" | "21:9" | "4:3" | "5:4") | null;
+            /** Width */
+            width?: (number | string) | null;
+            /** Height */
+            height?: (number | string) | null;
+            top_above_surface?: components["schemas"]["RangeDocument"] | null;
+            /** Depth Behind */
+            depth_behind?: (number | string) | null;
+            tilt_deg?: components["schemas"]["RangeDocument"] | null;
+            /** Held */
+            held?: ("fixed" | "stand" | "arm" | "wall") | null;
+            /** Pixels Across */
+            pixels_across?: number | null;
+            /** Scale */
+            scale?: number | null;
+            /** Use */
+            use?: ("equal" | "some" | "rare") | null;
+            /**
+             * Place
+             * @default beside
+             * @enum {string}
+             */
+            place: "beside" | "above";
+            /** Top */
+            top?: (number | string) | null;
+            /** Distance */
+            distance?: (number | string) | null;
+            /** Bearing */
+            bearing?: number | null;
         };
         /**
          * Sign
@@ -3574,6 +3883,41 @@ export interface components {
             conflict: string | null;
             /** Source */
             source: string;
+        };
+        /**
+         * Fix
+         * @description One purchase on top of what is in the room: what it alone removes.
+         */
+        gentle_plumb__core__plans__plans__Fix: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /**
+             * Price
+             * @enum {string}
+             */
+            price: "nothing" | "small" | "medium" | "large";
+            /** Price Label */
+            price_label: string;
+            /** Removes */
+            removes: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Left */
+            left: number;
+        };
+        /**
+         * Fix
+         * @description What to type into a field; empty clears it.
+         */
+        gentle_plumb__core__record__doubts__Fix: {
+            /** Path */
+            path: string;
+            /** Typed */
+            typed: string;
         };
     };
     responses: never;

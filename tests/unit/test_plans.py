@@ -1,0 +1,344 @@
+"""Plans, fixes, stacks, schools: by example, and by what must hold whatever the case."""
+
+from dataclasses import replace
+
+import pytest
+from hypothesis import assume, given, settings
+from hypothesis import strategies as st
+
+from gentle_plumb.core.errors import MissingInput, UnknownName
+from gentle_plumb.core.fit import fit, joints_of, settle
+from gentle_plumb.core.fit.laptop import laptop_turns
+from gentle_plumb.core.fit.model import Lengths
+from gentle_plumb.core.fit.screens import place_screens
+from gentle_plumb.core.fit.zones import zones_of
+from gentle_plumb.core.plans import best_stack, stacks_of, work_out
+from gentle_plumb.core.plans.kits import HeightSearch
+from gentle_plumb.core.policy import SCHOOLS, defaults, policy_of, standing_policy_of
+from gentle_plumb.core.shown import chance_in_band
+from gentle_plumb.core.workstation import (
+    Details,
+    Item,
+    Keyboard,
+    Mouse,
+    Settings,
+    SideScreen,
+    Span,
+)
+from strategies import cases, mean_body, usual_case
+
+REAM = Item(id="ream", label="Ream of paper", thickness=50, count=3, error=1.5)
+BOX = Item(id="box", label="Box", thickness=120)
+HOURS = {"typing": 4.0, "mouse": 2.0, "reading": 2.0}
+
+
+def at(case, **pieces):
+    return replace(case, workstation=replace(case.workstation, **pieces))
+
+
+def fixed_desk(**more):
+    """The mean woman at a fixed desk 74 high, chair to 51, nothing to put the feet on."""
+    case = usual_case(surface=(740,), seat=(400, 510), **more)
+    return replace(at(case, feet=()), hours=HOURS)
+
+
+def labels(plan):
+    return [one.id for one in plan.added]
+
+
+# ---- plans ---------------------------------------------------------------------------------
+
+
+def test_three_plans_from_the_room_to_the_lasting():
+    worked = work_out(fixed_desk())
+    room, little, lasting = worked.plans
+    assert (labels(room), room.seated.seat) == ([], pytest.approx(420))  # feet first: no support
+    assert room.over == pytest.approx(25.4, abs=0.1)
+    assert labels(little) == ["seat_cushion", "footrest"]
+    assert (little.over, little.seated.footrest) == (0, pytest.approx(130))
+    assert labels(lasting) == ["tray"]
+    assert (lasting.over, lasting.seated.seat) == (0, pytest.approx(410))
+
+
+def test_what_is_left_is_told_in_degrees_and_strain_minutes():
+    room = work_out(fixed_desk()).plan("room")
+    elbow = next(one for one in room.left if one.joint == "elbow")
+    assert elbow.over == pytest.approx(-17.7, abs=0.1)
+    assert elbow.minutes == pytest.approx(6 * 60 * 17.7 / 30, abs=1)  # typing and mouse, 6 hours
+    assert room.minutes == pytest.approx(sum(one.minutes for one in room.left))
+
+
+def test_single_purchases_are_ranked_by_what_they_remove():
+    fixes = work_out(fixed_desk()).fixes
+    assert [one.id for one in fixes][:2] == ["tray", "sit_stand"]  # all of it; the cheaper first
+    assert [one.removes for one in fixes] == sorted((one.removes for one in fixes), reverse=True)
+    assert next(one for one in fixes if one.id == "footrest").removes == pytest.approx(
+        21.9, abs=0.1
+    )
+    assert work_out(usual_case()).fixes == ()
+
+
+def test_items_are_whole_used_once_and_marked_temporary():
+    case = fixed_desk(lift=(350, 350))
+    room = work_out(at(case, items=(REAM, BOX))).plan("room")
+    assert [(one.label, one.height) for one in room.added] == [
+        ("2 × ream of paper under the feet", 100), ("1 × box under the screen", 120),
+    ]  # fmt: skip
+    assert room.temporary
+    assert room.cautions[0].startswith("Non-slip")
+    assert room.added[0].sd == pytest.approx(3.0)
+
+
+def test_who_wants_nothing_temporary_gets_nothing_temporary():
+    case = replace(at(fixed_desk(), items=(REAM,)), policy=policy_of({"temporary": "never"}))
+    assert not any(plan.temporary for plan in work_out(case).plans)
+
+
+def test_a_laptop_is_freed_from_its_keys_or_takes_turns():
+    case = replace(usual_case(surface=(740,), seat=(460,), kind="laptop"), hours=HOURS)
+    little = work_out(case).plan("little")
+    assert "laptop_apart" in labels(little)
+    low, raised = laptop_turns(case)
+    assert (low.hours, raised.hours) == (6, 2)
+    assert raised.neck < low.neck
+    assert raised.raise_mm == 200  # the stack's own limit
+    assert laptop_turns(usual_case()) == ()
+
+
+def test_a_wheelchair_is_not_ours_to_change():
+    case = fixed_desk()
+    chair = replace(case.workstation.chair, kind="wheelchair", seat=Span(low=480, high=480))
+    worked = work_out(at(case, chair=chair, feet=None))
+    added = {one.id for plan in worked.plans for one in plan.added} | {
+        one.id for one in worked.fixes
+    }
+    assert not added & {"seat_cushion", "task_chair", "high_chair", "cushion"}
+
+
+def test_a_seat_too_deep_gets_an_insert_of_what_is_missing():
+    case = usual_case()
+    chair = replace(case.workstation.chair, depth=Span(low=480, high=480))
+    little = work_out(at(case, chair=chair)).plan("little")
+    assert [one.label for one in little.added] == ["Lumbar insert, 5 cm"]
+
+
+def test_a_mouse_too_far_out_comes_nearer_the_cheapest_way():
+    body = mean_body(shoulder_breadth_biacromial=320, shoulder_elbow_length=280)
+    case = usual_case(body=body)
+    case = at(case, keyboard=Keyboard(kind="full", thickness=20))
+    far = replace(case, policy=replace(case.policy, mouse_gap=90))
+    assert labels(work_out(far).plan("room")) == ["other_hand"]
+
+
+# ---- what must hold ------------------------------------------------------------------------
+
+
+@settings(max_examples=60, deadline=None)
+@given(cases(), st.booleans())
+def test_no_plan_puts_a_desk_through_thighs_or_lets_feet_hang(case, bare):
+    case = at(case, feet=() if bare else None, items=(REAM, BOX))
+    for plan in work_out(case, fixes=False).plans:
+        station, seat, surface = plan.case.workstation, plan.seated.seat, plan.seated.surface
+        result = fit(plan.case)
+        if seat is None or surface is None or result.presses or result.hangs:
+            continue
+        try:
+            legs = Lengths.of(plan.case, "seated").legs
+        except MissingInput:
+            continue
+        if station.desk.thickness is not None and station.desk.underside is None:
+            room = surface - station.desk.thickness - seat - case.body.mm("thigh_clearance")
+            assert room >= case.policy.thigh_room - 1e-6
+        raised = seat - legs - case.policy.flat_feet_margin
+        if station.feet is not None and raised > 1e-6:
+            assert any(span.high >= raised - 1e-6 for span in station.feet)
+
+
+@settings(max_examples=60, deadline=None)
+@given(
+    cases(), st.sampled_from(["chair", "desk", "screen"]), st.integers(1, 80), st.integers(1, 80)
+)
+def test_more_adjustable_is_never_worse(case, piece, down, up):
+    station = case.workstation
+    spans = {"chair": station.chair.seat, "desk": station.desk.surface,
+             "screen": station.screen.top_above_surface}  # fmt: skip
+    span = spans[piece]
+    assume(span is not None)
+    wider = Span(low=span.low - down, high=span.high + up)
+    name = {"chair": "seat", "desk": "surface", "screen": "top_above_surface"}[piece]
+    changed = at(case, **{piece: replace(getattr(station, piece), **{name: wider})})
+    try:
+        before = HeightSearch(case).heights(station).seated.rank
+        after = HeightSearch(changed).heights(changed.workstation).seated.rank
+    except MissingInput:
+        assume(False)
+    hard, first, over = (one + 1e-6 for one in before)
+    assert after <= (hard, first, over)
+
+
+@settings(max_examples=40, deadline=None)
+@given(st.floats(-60, 60), st.floats(1, 60), st.booleans(),
+       st.sampled_from([None, (), (Span(low=0, high=150),)]))  # fmt: skip
+def test_a_longer_lower_leg_never_lowers_the_seat(shift, more, fixed, feet):
+    def seat(leg):
+        case = usual_case(
+            body=mean_body(popliteal_height=leg), **({"surface": (740,)} if fixed else {})
+        )
+        return settle(at(case, feet=feet)).seated.seat
+
+    leg = 400 + shift
+    assert seat(leg + more) >= seat(leg) - 1e-6
+
+
+def test_a_mirrored_person_gets_a_mirrored_plan():
+    screens = (SideScreen(use="some", width=500, height=300, bearing=40),)
+
+    def person(hand, sign):
+        case = usual_case()
+        return replace(
+            at(case, mouse=Mouse(hand=hand)), writing_hand=hand, hours={**HOURS, "calls": 1.0},
+            details=Details(side_screens=tuple(replace(one, bearing=sign * one.bearing)
+                                               for one in screens)),
+        )  # fmt: skip
+
+    right, left = person("right", 1), person("left", -1)
+    mine, theirs = settle(right).seated, settle(left).seated
+    assert replace(mine, mouse=None) == replace(theirs, mouse=None)
+    assert [one.bearing for one in place_screens(right, 625)] == [
+        -one.bearing for one in place_screens(left, 625)
+    ]
+    assert [(one.x, one.y) for one in zones_of(right)] == [
+        (-one.x, one.y) for one in zones_of(left)
+    ]
+
+
+def test_what_is_in_its_band_is_left_and_what_is_not_goes_to_its_target():
+    def seat(found, **policy):
+        case = usual_case(found={"seat": found})
+        return settle(replace(case, policy=replace(case.policy, **policy))).seated.seat
+
+    assert seat(416) == 416
+    assert seat(416, keep_what_holds=False) == pytest.approx(410)
+    assert seat(431) == pytest.approx(410)
+
+
+# ---- schools -------------------------------------------------------------------------------
+
+
+def test_every_position_of_every_question_makes_a_policy_and_moves_what_it_says():
+    case = usual_case()
+    plain = fit(case)
+    moved = set()
+    for question in SCHOOLS.values():
+        for position in question.positions:
+            policy = policy_of({question.id: position.id})
+            result = fit(replace(case, policy=policy))
+            for row in result.seated.rows:
+                before = plain.row("seated", row.key)
+                if row.setting != before.setting or row.target != before.target:
+                    moved.add(question.id)
+        assert policy_of({question.id: question.default}) == policy_of({}), question.id
+    assert moved >= {"elbow", "back", "knee_gap", "lumbar", "armrests", "screen_height",
+                     "screen_distance", "forearms"}  # fmt: skip
+
+
+def test_bundles_go_over_each_other_and_standing_may_differ():
+    practice, visit = {"elbow": "square", "screen_height": "top_third"}, {"elbow": "never_under"}
+    assert policy_of(practice, visit).elbow_angle == 100
+    alone = {**practice, "standing.screen_height": "top_edge"}
+    assert policy_of(alone).screen_rule == "top_third"
+    assert standing_policy_of(alone).screen_rule == "top_edge"
+    assert standing_policy_of(alone).elbow_angle == 90
+    for wrong in ({"elbow": "bent"}, {"knees": "bent"}, {"standing.lumbar": "belt"}):
+        with pytest.raises(UnknownName):
+            standing_policy_of(wrong)
+    assert set(defaults()) == set(SCHOOLS)
+
+
+def test_hips_above_knees_raises_the_seat_and_closes_no_hip():
+    upright = replace(usual_case(), policy=policy_of({"back": "hips_high"}))
+    settings = settle(upright).seated
+    assert settings.seat == pytest.approx(410 + 480 * 0.2079, abs=1)
+    hip = next(one for one in joints_of(upright, settings, "seated") if one.joint == "hip")
+    assert hip.angle == pytest.approx(102, abs=0.1)
+
+
+def test_feet_first_keeps_the_chair_to_the_legs_hands_first_the_elbow_to_its_band():
+    case = usual_case(surface=(740,), seat=(400, 620))
+    heights = {
+        first: settle(replace(case, policy=policy_of({"first": first}))).seated.seat
+        for first in ("feet", "fixed", "hands")
+    }
+    assert heights["feet"] == pytest.approx(420)
+    assert heights["fixed"] > 500
+    assert heights["hands"] > 500
+
+
+# ---- screens, stacks, chance ---------------------------------------------------------------
+
+
+def test_two_screens_at_the_seam_or_one_main():
+    def bearings(use, **policy):
+        case = usual_case()
+        beside = SideScreen(use=use, width=531, height=299, bearing=30)
+        case = replace(case, details=Details(side_screens=(beside,)),
+                       policy=replace(case.policy, **policy))  # fmt: skip
+        return [(round(one.bearing, 1), round(one.neck, 1)) for one in place_screens(case, 625)]
+
+    half = 23.0  # atan(265.5 / 625)
+    assert bearings("equal") == [(-half, 8.0), (half, 8.0)]
+    assert bearings("equal", two_screens="one_main") == [(0, 0), (2 * half, 31.0)]
+    assert bearings("some") == [(0, 0), (2 * half, 31.0)]
+
+
+def test_text_is_large_enough_at_its_distance():
+    case = usual_case()
+    screen = replace(case.workstation.screen, pixels_across=3840)
+    row = fit(at(case, screen=screen)).row("seated", "scale")
+    # capitals 3.64 mm at 625; a pixel is 531 / 3840 = 0.138 mm; 3.64 / (11.2 × 0.138) = 235 %
+    assert (row.terms[0].value, row.target) == (pytest.approx(235, abs=0.6), 250)
+
+
+def test_phone_rules_that_disagree_are_shown():
+    case = replace(at(usual_case(), mouse=Mouse(hand="left")), writing_hand="right",
+                   hours={"calls": 2.0})  # fmt: skip
+    phone = zones_of(case)[0]
+    assert phone.side == "left"
+    assert "opposite the mouse is right" in phone.conflict
+    assert "headset" in phone.why
+    other = replace(case, policy=policy_of({"phone_side": "opposite_mouse"}))
+    assert zones_of(other)[0].side == "right"
+
+
+def test_glasses_and_the_settle_in_test_move_the_screen():
+    case = usual_case()
+    plain = fit(case).row("seated", "distance").target
+    back = fit(replace(case, settle_steps=2)).row("seated", "distance")
+    assert back.target == pytest.approx(plain + 80)
+    sharp = fit(replace(case, sharp=(450.0, 600.0))).row("seated", "distance")
+    assert (sharp.target, sharp.terms[-1].label) == (600, "glasses sharp up to")
+
+
+def test_stacks_stay_within_their_limits():
+    found = stacks_of([REAM, BOX], "screen")
+    assert max(one.height for one in found) <= 200
+    assert max(one.count for one in found) <= 3
+    assert best_stack([REAM], 105, "screen").short == pytest.approx(5)
+    assert best_stack([REAM], 20, "screen").stack is None  # nothing is nearer than 50
+    assert best_stack([REAM], 140, "screen").sd == pytest.approx(4.5)
+
+
+def test_the_chance_of_a_band_is_a_half_at_its_edge_and_grows_with_certainty():
+    row = fit(usual_case(found={"seat": 420})).row("seated", "seat")
+    assert row.setting == row.high
+    assert chance_in_band(row) == pytest.approx(0.5, abs=0.01)
+    middle = replace(row, setting=row.target)
+    assert chance_in_band(middle) > 0.99
+    assert chance_in_band(replace(middle, sd=10.0)) == pytest.approx(0.683, abs=0.001)
+
+
+def test_own_numbers_hold_in_every_plan_and_keep_the_computed_one():
+    from gentle_plumb.core.plans import Own
+
+    worked = work_out(fixed_desk(), own=Own(seated=Settings(seat=455)))
+    assert {plan.seated.seat for plan in worked.plans} == {455}
