@@ -1,7 +1,7 @@
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vitest/config";
-import { coreInPage } from "./core-in-page";
+import { coreInPage } from "./core-in-page.ts";
 
 export default defineConfig({
   plugins: [react(), tailwindcss(), coreInPage()],

@@ -1,13 +1,15 @@
 """The application over real PostgreSQL, called as a browser calls it."""
 
-from uuid import uuid4
+from uuid import UUID, uuid4
 
 import httpx2 as httpx
 import pytest
 from fastapi.testclient import TestClient
 
-from conftest import PASSWORD
+from conftest import PASSWORD, make_office
 from gentle_plumb.api import Services, make_app
+from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.load import body_readings
 from gentle_plumb.devices import SocketInstrument, SocketLightMeter
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
@@ -112,3 +114,36 @@ def guest(app):
 def owner(guest, office):
     guest.sign_in(office.owner)
     return guest
+
+
+@pytest.fixture
+def reader(app, office):
+    page = Page(app)
+    page.sign_in(office.reader)
+    return page
+
+
+@pytest.fixture
+def stranger(app, engine):
+    """The owner of another practice."""
+    page = Page(app)
+    page.sign_in(make_office(SqlAccounts(engine)).owner)
+    return page
+
+
+def demo(name):
+    return next(client for client in DEMO_CLIENTS if client.name.startswith(name))
+
+
+def fill(page, visit, name, **more):
+    """What the demo has of a client, written past HTTP: these tests are about what follows."""
+    client = demo(name)
+    visits, who = page.app.state.services.visits, page.member
+    for path, typed in {**client.entries, **body_readings(client), **more}.items():
+        if typed:
+            visits.change(who, UUID(visit), change_id=uuid4(), path=path, typed=typed,
+                          expected_version=0, unit="cm")  # fmt: skip
+
+
+def rows(worked):
+    return {f"{row['posture']}.{row['key']}": row for row in worked["rows"]}

@@ -1,29 +1,10 @@
 from io import BytesIO
-from uuid import UUID, uuid4
+from uuid import uuid4
 
 import pypdf
 import pytest
 
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import body_readings
-
-
-def demo(name):
-    return next(client for client in DEMO_CLIENTS if client.name.startswith(name))
-
-
-def fill(page, visit, name, **more):
-    """What the demo has of a client, written past HTTP: these tests are about what follows."""
-    client = demo(name)
-    visits, who = page.app.state.services.visits, page.member
-    for path, typed in {**client.entries, **body_readings(client), **more}.items():
-        if typed:
-            visits.change(who, UUID(visit), change_id=uuid4(), path=path, typed=typed,
-                          expected_version=0, unit="cm")  # fmt: skip
-
-
-def rows(worked):
-    return {f"{row['posture']}.{row['key']}": row for row in worked["rows"]}
+from api.conftest import fill, rows
 
 
 def text_of(pdf):

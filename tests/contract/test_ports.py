@@ -8,12 +8,13 @@ from uuid import uuid4
 import pytest
 
 from conftest import make_office, new_id
-from fakes import FakeAccounts, FakeMeasuring, FakeRecords, FakeShelf
+from fakes import FakeAccounts, FakeMeasuring, FakePolicies, FakeRecords, FakeShelf
 from gentle_plumb.services.errors import (
     AlreadyThere,
     NeedsConsent,
     NotFound,
     ReusedChange,
+    StaleBundle,
     StaleChange,
     StaleItem,
     StaleList,
@@ -25,6 +26,7 @@ from gentle_plumb.services.models import (
     Intake,
     MeasuringList,
     PhotoHead,
+    PolicyBundle,
     PopulationTable,
     Report,
     Session,
@@ -32,7 +34,7 @@ from gentle_plumb.services.models import (
     TableRow,
     Visit,
 )
-from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf
+from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlPolicies, SqlRecords, SqlShelf
 
 
 @pytest.fixture(params=["fake", "postgres"])
@@ -517,3 +519,40 @@ def test_an_import_is_written_whole_or_not_at_all(ports, started, clock):
     twice = Intake(clients=(replace(new, id=new_id()),), visits=(), changes=())
     with pytest.raises(AlreadyThere):
         ports[1].take_in(office.practice.id, twice, clock())
+
+
+@pytest.fixture(params=["fake", "postgres"])
+def policies(request):
+    if request.param == "fake":
+        return FakeAccounts(), FakePolicies()
+    engine = request.getfixturevalue("engine")
+    return SqlAccounts(engine), SqlPolicies(engine)
+
+
+def test_bundles_have_one_default_and_change_upon_their_version(policies):
+    accounts, store = policies
+    office, stranger = make_office(accounts), make_office(accounts)
+
+    def bundle(of, name="House", **more):
+        return PolicyBundle(id=new_id(), practice_id=of.practice.id, name=name,
+                            choices={"elbow": "square"}, **more)  # fmt: skip
+
+    first, theirs = bundle(office, is_default=True), bundle(stranger, is_default=True)
+    store.add_bundle(first)
+    store.add_bundle(theirs)
+    with pytest.raises(AlreadyThere):
+        store.add_bundle(bundle(office))
+    second = bundle(office, "Second", is_default=True)
+    store.add_bundle(second)
+    assert [(one.name, one.is_default) for one in store.bundles(office.practice.id)] == [
+        ("House", False), ("Second", True),
+    ]  # fmt: skip
+    assert store.bundles(stranger.practice.id) == [theirs]
+    with pytest.raises(StaleBundle) as stale:
+        store.change_bundle(first)  # it stopped being the default, so its version moved on
+    changed = store.change_bundle(replace(stale.value.kept, choices={}, is_default=True))
+    assert (changed.version, changed.choices) == (3, {})
+    with pytest.raises(NotFound):
+        store.drop_bundle(stranger.practice.id, first.id)
+    store.drop_bundle(office.practice.id, first.id)
+    assert [one.is_default for one in store.bundles(office.practice.id)] == [False]

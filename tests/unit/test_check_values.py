@@ -10,9 +10,14 @@ from gentle_plumb.core.fit import Case, Policy, fit, total
 from gentle_plumb.core.fit.distance import distance_terms
 from gentle_plumb.core.fit.frame import legs_terms
 from gentle_plumb.core.fit.hand_rows import keys_terms
-from gentle_plumb.core.fit.screen_rows import eye_height_terms
+from gentle_plumb.core.fit.screen_rows import capital_mm, eye_height_terms
+from gentle_plumb.core.fit.screen_rules import gaze_by_rule
+from gentle_plumb.core.fit.screens import place_screens
+from gentle_plumb.core.plans import work_out
 from gentle_plumb.core.posture import abduction_deg, gaze_deg, reach_to_keys
-from strategies import mean_body
+from gentle_plumb.core.shown import chance_in_band
+from gentle_plumb.core.workstation import Details, Item, SideScreen
+from strategies import mean_body, usual_case
 
 REFERENCE = json.loads(
     (Path(__file__).parents[1] / "reference" / "check_values.json").read_text(encoding="utf-8")
@@ -74,3 +79,74 @@ def test_slump_only_where_measured_erect():
         for key in ("keys", "screen_top", "seat")
     }
     assert drop == pytest.approx({"keys": 15, "screen_top": 25, "seat": 0})
+
+
+WORKED = json.loads(
+    (Path(__file__).parents[1] / "reference" / "worked_cases.json").read_text(encoding="utf-8")
+)
+
+
+def at_a_fixed_desk(**more):
+    case = usual_case(surface=(740,), seat=(400, 510))
+    return replace(case, workstation=replace(case.workstation, **{"feet": (), **more}))
+
+
+def left(plan):
+    return {one.joint: one.over for one in plan.left}
+
+
+def test_plans_at_a_fixed_desk():
+    known = WORKED["plans_at_a_fixed_desk"]
+    bare, little, _ = work_out(at_a_fixed_desk(), fixes=False).plans
+    assert bare.seated.seat == pytest.approx(known["bare"]["seat"])
+    assert left(bare) == pytest.approx(
+        {name: known["bare"][name] for name in ("elbow", "wrist")}, abs=0.01
+    )
+    ream = Item(id="ream", label="Ream", thickness=50, count=2)
+    reams = work_out(at_a_fixed_desk(items=(ream,)), fixes=False).plan("room")
+    assert (reams.seated.seat, reams.seated.footrest) == pytest.approx((510, 100))
+    assert left(reams) == pytest.approx({"elbow": known["two_reams"]["elbow"]}, abs=0.01)
+    assert (little.seated.seat, little.seated.footrest, little.over) == pytest.approx((540, 130, 0))
+
+
+def test_every_screen_rule_in_the_same_currency():
+    screen = replace(usual_case().workstation.screen, height=299.0)
+    case = replace(usual_case(), workstation=replace(usual_case().workstation, screen=screen))
+    for one in gaze_by_rule(case, 625):
+        assert [one.to_top, one.to_centre, one.to_bottom] == pytest.approx(
+            WORKED["screen_rules"][one.rule], abs=0.011
+        )
+
+
+def test_two_screens():
+    def placed(use):
+        beside = SideScreen(use=use, width=531, height=299, bearing=30)
+        case = replace(usual_case(), details=Details(side_screens=(beside,)))
+        screen = replace(case.workstation.screen, width=531.0)
+        case = replace(case, workstation=replace(case.workstation, screen=screen))
+        last = place_screens(case, 625)[-1]
+        return last.bearing, last.neck
+
+    assert placed("equal") == pytest.approx(WORKED["two_screens"]["seam"], abs=0.01)
+    assert placed("some") == pytest.approx(WORKED["two_screens"]["beside"], abs=0.01)
+
+
+def test_text_and_chance():
+    assert capital_mm(625) == pytest.approx(WORKED["text"]["capital_mm"], abs=0.001)
+    screen = replace(usual_case().workstation.screen, width=531.0, pixels_across=3840)
+    case = replace(usual_case(), workstation=replace(usual_case().workstation, screen=screen))
+    row = fit(case).row("seated", "scale")
+    assert row.terms[0].value == pytest.approx(WORKED["text"]["scale"], abs=0.1)
+    seat = replace(fit(case).row("seated", "seat"), sd=10.0)
+    assert chance_in_band(seat) == pytest.approx(WORKED["chance"]["middle"], abs=1e-4)
+    assert chance_in_band(replace(seat, setting=seat.high)) == pytest.approx(
+        WORKED["chance"]["edge"], abs=1e-4
+    )
+
+
+def test_a_tray_under_a_fixed_desk():
+    lasting = work_out(at_a_fixed_desk(), fixes=False).plan("lasting")
+    assert [one.id for one in lasting.added] == ["tray"]
+    made = fit(lasting.case)
+    assert made.row("seated", "surface").setting == pytest.approx(WORKED["tray"]["surface"])
+    assert made.seated.joint("elbow").angle == pytest.approx(WORKED["tray"]["elbow"], abs=0.01)

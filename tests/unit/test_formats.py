@@ -1,17 +1,22 @@
 """The open formats: generated files are current, examples fit their schema, the command answers."""
 
+import csv
+import io
 import json
 import subprocess
 import sys
+from concurrent.futures import Future, ThreadPoolExecutor
 from pathlib import Path
 
 import jsonschema
 import pytest
 
+from gentle_plumb.documents import fit_files
 from gentle_plumb.formats import generated
 
 ROOT = Path(__file__).parents[2]
 FORMATS = ROOT / "docs" / "formats"
+FIXED = FORMATS / "examples" / "fixed-desk.case.json"
 EXAMPLES = sorted((FORMATS / "examples").glob("*.case.json"))
 
 
@@ -49,19 +54,19 @@ def test_examples_keep_to_their_schemas(case):
         )
 
 
-def test_there_are_the_three_worked_examples():
-    assert len(EXAMPLES) == 3
+def test_there_are_the_four_worked_examples():
+    assert len(EXAMPLES) == 4
     fixed = json.loads((FORMATS / "examples" / "fixed-desk.result.json").read_text("utf-8"))
     seat = next(row for row in fixed["result"]["seated"]["rows"] if row["key"] == "seat")
     assert seat["limits"][0]["text"] == "chair stops at 510, 54 short"
 
 
 def test_the_command_prints_json_and_a_table():
-    plain = plumb_fit(EXAMPLES[0])
-    assert json.loads(plain.stdout)["format"] == "gentle-plumb-fit-1"
-    table = plumb_fit(EXAMPLES[0], "--table")
+    plain = plumb_fit(FIXED)
+    assert json.loads(plain.stdout)["format"] == "gentle-plumb-fit-2"
+    table = plumb_fit(FIXED, "--table")
     assert "chair stops at 510, 54 short" in table.stdout
-    assert plumb_fit("-", text=EXAMPLES[0].read_text("utf-8")).stdout == plain.stdout
+    assert plumb_fit("-", text=FIXED.read_text("utf-8")).stdout == plain.stdout
 
 
 @pytest.mark.parametrize(
@@ -80,7 +85,7 @@ def test_the_command_prints_json_and_a_table():
     ],
 )
 def test_a_bad_case_is_told_what_is_wrong(change, words):
-    case = json.loads(EXAMPLES[0].read_text("utf-8")) | change
+    case = json.loads(FIXED.read_text("utf-8")) | change
     answer = plumb_fit("-", text=json.dumps(case))
     assert answer.returncode == 2
     assert words in answer.stdout
@@ -93,3 +98,82 @@ def test_files_that_are_none_are_told_too(tmp_path):
     for path, words in ((binary, "UTF-8"), (tmp_path / "none.json", "No such file")):
         answer = plumb_fit(path)
         assert (answer.returncode, words in answer.stdout) == (2, True)
+
+
+def test_a_case_of_the_first_version_is_still_read():
+    new = json.loads(FIXED.read_text("utf-8"))
+    old = {**new, "format": "gentle-plumb-case-1", "policies": {"fingers_behind_knee": 3}}
+    gap = {**new, "format": "gentle-plumb-case-2",
+           "policies": {"knee_gap_low": 2.5, "knee_gap_high": 3.5}}  # fmt: skip
+    answers = [json.loads(plumb_fit("-", text=json.dumps(one)).stdout) for one in (old, gap)]
+    assert answers[0] == answers[1]
+    later = plumb_fit("-", text=json.dumps({**new, "format": "gentle-plumb-case-9"}))
+    assert (later.returncode, "gentle-plumb-case-2" in later.stdout) == (2, True)
+
+
+def test_a_case_holds_every_kind_of_equipment_choices_and_own_numbers():
+    case = json.loads(FIXED.read_text("utf-8"))
+    case["equipment"] |= {
+        "feet": [], "items": [{"id": "ream", "thickness": "5 cm", "count": 3}],
+        "side_screens": [{"kind": "monitor", "diagonal_in": 24, "aspect": "16:9", "use": "equal"}],
+    }  # fmt: skip
+    case |= {"hours": {"typing": 6}, "choices": {"screen_height": "middle_third"}, "plan": "little",
+             "own_seated": {"distance": "70 cm"}}  # fmt: skip
+    case["equipment"]["screen"] |= {"diagonal_in": 24, "aspect": "16:9"}
+    made = json.loads(plumb_fit("-", text=json.dumps(case)).stdout)
+    rows = {row["key"]: row for row in made["result"]["seated"]["rows"]}
+    assert rows["distance"]["setting"] == 700
+    assert rows["screen_bearing"]["target"] == -rows["screen2_bearing"]["target"]
+    assert [plan["id"] for plan in made["plans"]] == ["room", "little", "lasting"]
+    assert any(one["id"] == "feet_stack" for one in made["plans"][0]["added"])
+    case["hours"] = {"sleeping": 8}
+    assert "there is no task “sleeping”" in plumb_fit("-", text=json.dumps(case)).stdout
+
+
+def test_a_result_is_saved_as_csv_and_as_a_drawing(tmp_path):
+    drawn = tmp_path / "a.svg"
+    plumb_fit(FIXED, "--svg", "--out", drawn)
+    text = drawn.read_text("utf-8")
+    assert text.startswith("<svg")
+    assert "Screen top" in text
+    lines = list(csv.DictReader(io.StringIO(plumb_fit(FIXED, "--csv").stdout)))
+    seat = next(line for line in lines if line["key"] == "seat")
+    assert (seat["unit"], seat["limits"]) == (
+        "mm", "chair stops at 510, 54 short; thighs stop it at 540, 24 short",
+    )  # fmt: skip
+
+
+def test_many_cases_in_their_order_with_the_bad_lines_told(tmp_path):
+    case = json.loads(FIXED.read_text("utf-8"))
+    texts = [json.dumps({**case, "title": f"n{number}"}) for number in range(70)]
+    texts[3], texts[40] = "{", json.dumps({**case, "shoe_seated": "4 m"})
+    texts.insert(10, "")
+    source, out = tmp_path / "cases.jsonl", tmp_path / "out.jsonl"
+    source.write_text("\n".join(texts), "utf-8")
+    answer = plumb_fit("--many", source, "--out", out)
+    assert answer.returncode == 1
+    assert "line 4: case: Invalid JSON" in answer.stderr
+    assert "line 42: case: shoe_seated: 4000 mm is outside 0 to 150 mm" in answer.stderr
+    made = [json.loads(line) for line in out.read_text("utf-8").splitlines()]
+    assert [one["title"] for one in made] == [f"n{n}" for n in range(70) if n not in (3, 40)]
+    assert [plan["id"] for plan in made[0]["plans"]] == ["room", "little", "lasting"]
+    alone = plumb_fit("--many", source, "--processes", "1")
+    assert alone.stdout == out.read_text("utf-8")
+
+
+def test_many_cases_never_hold_more_than_a_few(monkeypatch):
+    """What is read stays a fixed number of chunks ahead of what is told, however long the file."""
+    monkeypatch.setattr(fit_files, "_work", lambda chunk: [n for n, _ in chunk])
+    monkeypatch.setattr(fit_files, "ProcessPoolExecutor", lambda many, mp_context: _Now())
+    read, ahead = [], []
+    lines = (read.append(n) or "{}" for n in range(100_000))
+    for told, _ in enumerate(fit_files.fit_many(lines, processes=2)):
+        ahead.append(len(read) - told)
+    assert (len(ahead), max(ahead)) == (100_000, 5 * fit_files.CHUNK)
+
+
+class _Now(ThreadPoolExecutor):
+    def submit(self, work, chunk):
+        done = Future()
+        done.set_result(work(chunk))
+        return done

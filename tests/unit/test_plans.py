@@ -15,7 +15,6 @@ from gentle_plumb.core.fit.zones import zones_of
 from gentle_plumb.core.plans import best_stack, stacks_of, work_out
 from gentle_plumb.core.plans.kits import HeightSearch
 from gentle_plumb.core.policy import SCHOOLS, defaults, policy_of, standing_policy_of
-from gentle_plumb.core.shown import chance_in_band
 from gentle_plumb.core.workstation import (
     Details,
     Item,
@@ -277,28 +276,6 @@ def test_feet_first_keeps_the_chair_to_the_legs_hands_first_the_elbow_to_its_ban
 # ---- screens, stacks, chance ---------------------------------------------------------------
 
 
-def test_two_screens_at_the_seam_or_one_main():
-    def bearings(use, **policy):
-        case = usual_case()
-        beside = SideScreen(use=use, width=531, height=299, bearing=30)
-        case = replace(case, details=Details(side_screens=(beside,)),
-                       policy=replace(case.policy, **policy))  # fmt: skip
-        return [(round(one.bearing, 1), round(one.neck, 1)) for one in place_screens(case, 625)]
-
-    half = 23.0  # atan(265.5 / 625)
-    assert bearings("equal") == [(-half, 8.0), (half, 8.0)]
-    assert bearings("equal", two_screens="one_main") == [(0, 0), (2 * half, 31.0)]
-    assert bearings("some") == [(0, 0), (2 * half, 31.0)]
-
-
-def test_text_is_large_enough_at_its_distance():
-    case = usual_case()
-    screen = replace(case.workstation.screen, pixels_across=3840)
-    row = fit(at(case, screen=screen)).row("seated", "scale")
-    # capitals 3.64 mm at 625; a pixel is 531 / 3840 = 0.138 mm; 3.64 / (11.2 × 0.138) = 235 %
-    assert (row.terms[0].value, row.target) == (pytest.approx(235, abs=0.6), 250)
-
-
 def test_phone_rules_that_disagree_are_shown():
     case = replace(at(usual_case(), mouse=Mouse(hand="left")), writing_hand="right",
                    hours={"calls": 2.0})  # fmt: skip
@@ -326,15 +303,6 @@ def test_stacks_stay_within_their_limits():
     assert best_stack([REAM], 105, "screen").short == pytest.approx(5)
     assert best_stack([REAM], 20, "screen").stack is None  # nothing is nearer than 50
     assert best_stack([REAM], 140, "screen").sd == pytest.approx(4.5)
-
-
-def test_the_chance_of_a_band_is_a_half_at_its_edge_and_grows_with_certainty():
-    row = fit(usual_case(found={"seat": 420})).row("seated", "seat")
-    assert row.setting == row.high
-    assert chance_in_band(row) == pytest.approx(0.5, abs=0.01)
-    middle = replace(row, setting=row.target)
-    assert chance_in_band(middle) > 0.99
-    assert chance_in_band(replace(middle, sd=10.0)) == pytest.approx(0.683, abs=0.001)
 
 
 def test_own_numbers_hold_in_every_plan_and_keep_the_computed_one():

@@ -1,0 +1,146 @@
+"""House rules, plans and trying things out, over the wire and on PostgreSQL."""
+
+import json
+
+import pytest
+
+from api.conftest import fill, rows
+
+
+def test_a_visit_begins_with_what_the_practice_has_chosen_and_stays_with_it(owner):
+    body = {"name": "Square elbows", "choices": {"elbow": "square"}, "is_default": True}
+    made = owner.http.post("/api/policies", json=body)
+    assert made.status_code == 201
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    assert owner.worked(visit)["bundle"] == {"elbow": "square"}
+    changed = owner.http.put(f"/api/policies/{made.json()['id']}",
+                             json={**body, "choices": {}, "version": 1})  # fmt: skip
+    assert changed.json()["version"] == 2
+    stale = owner.http.put(f"/api/policies/{made.json()['id']}", json={**body, "version": 1})
+    assert (stale.status_code, stale.json()["current"]["version"]) == (409, 2)
+    assert owner.worked(visit)["bundle"] == {"elbow": "square"}
+    assert owner.worked(owner.new_visit("Bram Ellerby"))["bundle"] == {}
+    owner.type(visit, "work.policy.elbow", "never_under")
+    worked = owner.worked(visit)
+    assert worked["bundle"] == {"elbow": "never_under"}
+    chosen = {one["question"]: one for one in rows(worked)["seated.surface"]["about"]["chosen"]}
+    assert (chosen["elbow"]["position"], chosen["elbow"]["usual"]) == (
+        "Never under 90, target 100", False,
+    )  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    "choices", [{"elbow": "bent"}, {"knees": "level"}, {"standing.lumbar": "belt"}]
+)
+def test_a_bundle_of_what_there_is_not_is_refused_by_name(owner, choices):
+    refused = owner.http.post("/api/policies", json={"name": "Odd", "choices": choices})
+    assert refused.status_code == 422
+    assert next(iter(choices)) in refused.json()["field"] + refused.json()["detail"]
+
+
+def test_readers_and_strangers_change_no_house_rules(owner, reader, stranger):
+    made = owner.http.post("/api/policies", json={"name": "House", "choices": {}}).json()
+    assert (
+        reader.http.post("/api/policies", json={"name": "Mine", "choices": {}}).status_code == 403
+    )
+    assert [one["name"] for one in reader.http.get("/api/policies").json()["bundles"]] == ["House"]
+    assert stranger.http.get("/api/policies").json()["bundles"] == []
+    assert stranger.http.delete(f"/api/policies/{made['id']}").status_code == 404
+
+
+def test_every_target_says_where_it_is_from(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    worked = rows(owner.worked(visit))
+    for row in worked.values():
+        if row["target"] is not None:
+            assert row["about"]["source"]
+            assert row["terms"]
+    seat = worked["seated.seat"]["about"]
+    assert [one["dimension"] for one in seat["inputs"]] == ["popliteal_height"]
+    assert seat["inputs"][0]["origin"] == "measured at this visit"
+    assert worked["seated.seat"]["chance"] is not None
+
+
+def test_trying_keeps_nothing_and_says_what_moved(owner, stranger):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    before = owner.worked(visit)
+    body = {"tries": {"work.seated.seat": "48", "work.policy.elbow": "square",
+                      "work.seated.distance": "far away"}, "plans": True}  # fmt: skip
+    tried = owner.http.post(f"/api/visits/{visit}/try", json=body).json()
+    moved = {one["id"]: one for one in tried["moved"] if one["posture"] == "seated"}
+    assert (moved["seat"]["after"], moved["seat"]["unit"]) == ("48.0", "cm")
+    assert [one["field"] for one in tried["troubles"]] == ["work.seated.distance"]
+    assert "far away" in tried["troubles"][0]["detail"]
+    assert len(tried["plans"]) == 3
+    assert owner.worked(visit)["rows"] == before["rows"]
+    assert stranger.http.post(f"/api/visits/{visit}/try", json=body).status_code == 404
+    assert stranger.http.get(f"/api/visits/{visit}/given").status_code == 404
+
+
+def test_back_to_found_and_one_laid_over_the_other(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    found = owner.http.post(f"/api/visits/{visit}/try", json={"tries": {}, "found": True}).json()
+    for row in found["rows"]:
+        if (
+            row["posture"] == "seated"
+            and row["found"]
+            and row["key"] in ("seat", "surface", "mouse")
+        ):
+            assert row["setting"] == row["found"]
+    compared = {"tries": {"work.policy.screen_height": "middle_third"},
+                "against": {"work.policy.screen_height": "gaze_drop"}, "behind": True}  # fmt: skip
+    laid = owner.http.post(f"/api/visits/{visit}/try", json=compared).json()
+    top = next(one for one in laid["moved"] if one["id"] == "screen_top")
+    assert top["by"].startswith("up ")
+    assert any(one["id"] == "joint.neck" and one["unit"] == "°" for one in laid["moved"])
+    assert any(mark["role"].startswith("ghost") for mark in laid["scene"]["marks"])
+
+
+def test_a_plan_is_chosen_and_the_targets_follow(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Yara")
+    worked = owner.worked(visit, plans=True)
+    assert [one["id"] for one in worked["plans"]] == ["room", "little", "lasting"]
+    assert worked["plans"][0]["temporary"]  # reams under the feet
+    assert worked["fixes"]
+    owner.type(visit, "work.plan", "lasting")
+    after = owner.worked(visit, plans=True)
+    assert after["plan"] == "lasting"
+    assert rows(after)["seated.seat"]["setting"] != rows(worked)["seated.seat"]["setting"]
+    assert owner.worked(visit)["plans"] == []
+
+
+def test_an_own_number_keeps_the_computed_one(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    computed = rows(owner.worked(visit))["seated.seat"]["setting"]
+    owner.type(visit, "work.seated.seat", "48")
+    row = rows(owner.worked(visit))["seated.seat"]
+    assert (row["setting"], row["computed"], row["overruled"]) == ("48.0", computed, True)
+
+
+def test_the_best_stack_of_what_is_at_hand(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Yara")
+    ask = f"/api/visits/{visit}/stack"
+    found = owner.http.post(ask, json={"wanted": "11", "use": "screen"}).json()
+    assert (found["text"], found["short"]) == ("2 × ream of paper", "short by 1.0")
+    refused = owner.http.post(ask, json={"wanted": "2 m", "use": "feet"})
+    assert (refused.status_code, refused.json()["field"]) == (422, "wanted")
+
+
+def test_what_the_page_begins_with_comes_to_the_same_as_the_server(owner):
+    from gentle_plumb.core.trial import JsonBench
+
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    given = owner.http.get(f"/api/visits/{visit}/given").json()
+    body = {"tries": {"work.seated.surface": "70"}, "unit": "cm", "against": None, "behind": False,
+            "plans": True, "found": False,
+            "scene": {"width": 860, "height": 700, "mode": "both", "show": "target", "unit": "cm"}}  # fmt: skip
+    mine = json.loads(JsonBench(json.dumps(given)).try_out(json.dumps(body)))
+    assert mine == owner.http.post(f"/api/visits/{visit}/try", json=body).json()
