@@ -19,12 +19,13 @@ ARGS = ["--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
         "--font-render-hinting=none"]  # fmt: skip
 VISITS = {
     "ask": ("Elif", "ask"), "body": ("Bram", "ask"), "look": ("Hugo", "look"),
-    "watch": ("Bram", "look"), "photographs": ("Odile", "look"), "measure": ("Hugo", "measure"),
+    "photographs": ("Odile", "look"), "measure": ("Hugo", "measure"),
     "work-out": ("Odile", "work"), "findings": ("Bram", "work"), "set": ("Bram", "set"),
-    "pace": ("Odile", "pace"), "report": ("Odile", "report"), "night": ("Nadia", "work"),
+    "pace": ("Odile", "pace"), "report": ("Odile", "report"),
+    "plans": ("Yara", "work"), "trying": ("Odile", "work"),
 }
-PARTS = {"ask": "Signs", "body": "Discomfort", "watch": "Watch", "photographs": "Photos",
-         "findings": "Findings"}  # fmt: skip
+PARTS = {"ask": "Signs", "body": "Discomfort", "photographs": "Photos", "findings": "Findings",
+         "plans": "Plans", "trying": "Try"}  # fmt: skip
 
 
 def sign_in(page: Page) -> dict[str, str]:
@@ -32,7 +33,6 @@ def sign_in(page: Page) -> dict[str, str]:
     page.goto(ADDRESS)
     page.get_by_role("button", name="Sign in").wait_for()
     page.wait_for_timeout(500)
-    page.screenshot(path=HERE / "sign-in.png")
     page.get_by_role("button", name="Owner").click()
     page.get_by_role("button", name="Sign in").click()
     page.get_by_role("heading", name="Today").wait_for()
@@ -53,12 +53,15 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
             page.get_by_role("button", name="Elbow away from the side").click()
         if name == "measure":
             page.get_by_role("button", name="Forearm and hand").click()
-        if name == "night":
+        if name == "trying":
             page.get_by_role("button", name="Night").click()
-            page.get_by_role("button", name="Surface").first.click()
+            page.get_by_text("Worked out in this page").wait_for(timeout=60_000)
+            page.get_by_label("Surface", exact=True).first.fill("70")
+            page.get_by_label("Back leans").fill("18")
+            page.get_by_role("button", name="Snapshot to compare").wait_for()
         page.wait_for_timeout(700)
         page.screenshot(path=HERE / f"{name}.png")
-        if name == "night":
+        if name == "trying":
             page.get_by_role("button", name="Day").click()
     pdf = page.request.get(f"{ADDRESS}/api/visits/{visits['Odile']}/report.pdf").body()
     with tempfile.NamedTemporaryFile(suffix=".pdf") as file:
@@ -75,9 +78,10 @@ def main() -> None:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         visits = sign_in(page)
-        for name in ("today", "clients", "shelf", "measuring", "people"):
+        for name in ("today", "clients", "shelf", "measuring", "rules", "people"):
             page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
-            page.get_by_role("heading", name=name.title()).wait_for()
+            title = "House rules" if name == "rules" else name.title()
+            page.get_by_role("heading", name=title).wait_for()
             if name == "measuring":
                 page.get_by_role("tab", name="Repeats").click()
             page.wait_for_timeout(400)

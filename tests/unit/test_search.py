@@ -9,8 +9,10 @@ from hypothesis import strategies as st
 
 from gentle_plumb.benchmarks.reference_solver import solve_with_milp
 from gentle_plumb.core.errors import MissingInput
+from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_over
 from gentle_plumb.core.fit.model import search_model
-from gentle_plumb.core.fit.search import SearchModel, elbow_over, gaze_over, legs_over, search
+from gentle_plumb.core.fit.search import search
+from gentle_plumb.core.fit.search_model import SearchModel
 from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Span
 from strategies import cases, spans, usual_case

@@ -386,6 +386,7 @@ class WorkedOut(BaseModel):
     again: list[AgainView]
     table_origin: str
     rhythms: list[RhythmView]
+    proposed_rhythm: str
     joints: list[JointView]
     notes: list[str]
     standing_possible: bool
@@ -415,6 +416,7 @@ class WorkedOut(BaseModel):
             signs=workup.signs, cares=workup.cares, display=workup.display,
             measured=workup.measured, doubtful=workup.doubtful, again=workup.again,
             table_origin=workup.table[1], rhythms=workup.rhythms,
+            proposed_rhythm=workup.proposed_rhythm,
             joints=workup.joints, notes=list(result.notes),
             standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,
             hours=workup.hours, hours_doubt=workup.hours_doubt,

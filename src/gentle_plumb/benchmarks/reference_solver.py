@@ -10,16 +10,9 @@ from math import ceil, floor, isfinite
 from typing import Any
 
 from ..core.fit import Case
+from ..core.fit.costs import elbow_over, gaze_over, hangs, legs_over
 from ..core.fit.model import Lengths
-from ..core.fit.search import (
-    SEAT_LATTICE,
-    SURFACE_LATTICE,
-    SearchModel,
-    elbow_over,
-    gaze_over,
-    hangs,
-    legs_over,
-)
+from ..core.fit.search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel
 from ..core.plans import PRICES, Addition, Tier, grade
 from ..core.plans.additions import (
     desk_additions,

@@ -155,6 +155,11 @@ SOURCES: dict[str, Source] = {
         title="No neck rest unless it meets the neck",
         note="In the wrong place it pushes the head forward.",
     ),
+    "house-ball": Source(
+        kind="house",
+        title="A ball is no chair for work",
+        note="No back to lean on, no height that stays, no base that can't roll away.",
+    ),
     "house-temporary": Source(
         kind="house",
         title="Improvised answers are marked temporary, with a review date",

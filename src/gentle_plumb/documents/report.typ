@@ -89,6 +89,28 @@
   #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated, not measured: #c.estimated.join(", ").]
 ]
 
+#let plan = c.at("plan", default: none)
+#if plan != none and plan.added.len() > 0 [
+  == #plan.label: what is added
+  #table(
+    columns: (1fr, auto, auto),
+    stroke: (x, y) => (bottom: 0.4pt + hair), inset: (x: 4pt, y: 4pt), align: (left, left, right),
+    ..plan.added.map(a => (
+      [#a.label #text(size: 8pt, fill: soft)[#a.does#if a.temporary [, temporary: agree on a date to look again]]],
+      a.price, figures(if a.removes != "" [−#a.removes]),
+    )).flatten()
+  )
+  #for words in plan.cautions [#text(size: 8.5pt)[#words] \ ]
+]
+#if plan != none and plan.moves.len() > 0 [
+  == Between sitting and standing
+  #for line in plan.moves [- #figures(line)
+  ]
+]
+#if plan != none and plan.chosen.len() > 0 [
+  #v(3pt) #text(size: 8.5pt)[Chosen here: #plan.chosen.join("; ").]
+]
+
 #block(breakable: false)[
   == The figure
   #image(

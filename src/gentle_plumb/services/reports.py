@@ -11,7 +11,7 @@ from ..core.drawing import SceneRequest
 from ..core.findings import Finding
 from ..core.intake import URGENCY
 from ..core.record import Entries
-from ..core.shown import RowView
+from ..core.shown import RowView, plan_view
 from ..core.units import LengthUnit
 from .accounts import require_writer
 from .consent import WORKPLACE
@@ -45,6 +45,7 @@ def _table_row(row: RowView) -> dict[str, str]:
     note = row.limits[0] if row.limits else row.reason if target is None else None
     if row.overruled:
         note = f"set by the practitioner: {row.overrule_reason or 'no reason given'}"
+        note += f" (computed: {row.computed} {row.unit})" if row.computed else ""
 
     def with_unit(text: str | None) -> str:
         return f"{text}{unit}" if text is not None else "–"
@@ -64,6 +65,26 @@ def _rhythm(rhythm: RhythmView | None, hours: float) -> dict[str, Any] | None:
     if rhythm is None:
         return None
     return {"label": rhythm.label, "says": rhythm.says, "hours": hours, **asdict(rhythm.totals)}
+
+
+def _plan(workup: Workup, unit: LengthUnit) -> dict[str, Any]:
+    """What the taken plan adds and leaves, what moves between sitting and standing, what was chosen."""
+    plan = plan_view(workup.through.chosen_plan(), unit)
+    return {
+        "label": plan.label,
+        "added": [
+            {"label": one.label, "does": one.does, "price": one.price, "temporary": one.temporary,
+             "removes": one.removes or ""}
+            for one in plan.added
+        ],
+        "cautions": plan.cautions,
+        "moves": [
+            f"{one.label}: {one.seated} to {one.standing} {unit} ({one.by})" if one.by
+            else f"{one.label}: {one.text}"
+            for one in workup.moves
+        ],
+        "chosen": workup.through.chosen_otherwise(),
+    }  # fmt: skip
 
 
 class ReportService:
@@ -131,6 +152,7 @@ class ReportService:
                 for one in workup.strain
             ],
             "table": rows,
+            "plan": _plan(workup, unit),
             "body": [_body_line(one, unit) for one in workup.measured if one.value or one.skipped],
             "joints": [asdict(joint) for joint in workup.joints],
             "standing": workup.why_not_standing,
@@ -260,8 +282,11 @@ def for_workplace(content: dict[str, Any]) -> dict[str, Any]:
         if row["note"].startswith("set by the practitioner") else row
         for row in content["table"]
     ]  # fmt: skip
+    plan = content.get("plan")
+    if plan is not None:  # what an addition removes is told in strain minutes, which stay here
+        plan = {**plan, "added": [{**one, "removes": ""} for one in plan["added"]]}
     return {
-        **content, "reason": "", "warning": [], "felt": [], "cares": [], "note": "", "strain": [],
+        **content, "plan": plan, "reason": "", "warning": [], "felt": [], "cares": [], "note": "", "strain": [],
         "findings": kept, "table": table, "body": [], "copy": "workplace",
     }  # fmt: skip
 
@@ -285,7 +310,8 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     if not values.get("report.follow_up"):
         missing.append(("report.follow_up", "give a follow-up date"))
     for path, value in values.items():
-        own = path.startswith("work.") and path.count(".") == 2 and value is not None
+        settings = path.startswith(("work.seated.", "work.standing."))
+        own = settings and path.count(".") == 2 and value is not None
         if own and not values.get(f"{path}.why"):
             missing.append((f"{path}.why", "give a reason for each number of your own"))
     return missing

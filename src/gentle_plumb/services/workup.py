@@ -8,7 +8,7 @@ from ..core.body import DIMENSIONS
 from ..core.findings import Finding, Strain
 from ..core.fit import Case, FitResult, FitRow, dimensions_needed, limit_text, working_order
 from ..core.intake import CARE, Ticked, ticked_signs
-from ..core.pace import RHYTHMS, DayTotals, day_totals
+from ..core.pace import RHYTHMS, DayTotals, day_totals, proposed_rhythm
 from ..core.plans import Tier
 from ..core.record import (
     Entries,
@@ -103,6 +103,7 @@ class Workup:
     needed: tuple[str, ...]
     table: tuple[str, str]
     rhythms: list[RhythmView]
+    proposed_rhythm: str
     joints: list[JointView]
     why_not_standing: str | None
     hours: float
@@ -239,6 +240,7 @@ def work_up(
             )
             for rhythm in RHYTHMS.values()
         ],
+        proposed_rhythm=proposed_rhythm(case.policy.rhythm, stands=stands),
         joints=through.joints(),
         why_not_standing=_why_not_standing(result, unit),
         hours=hours,

@@ -6,6 +6,7 @@ const KEYS: [string, string][] = [
   ["w", "Workstations"],
   ["s", "Shelf"],
   ["r", "Measuring: lists, repeats, tables, in and out, the drill"],
+  ["h", "House rules"],
   ["p", "People"],
   ["1 … 7", "In a visit: the step on the cord"],
   ["n", "In a visit: the next thing"],
@@ -17,6 +18,10 @@ const KEYS: [string, string][] = [
   [
     "r, o, k, x, b",
     "In a field of Measure: take a reading, put it right, keep it, leave it out, carry over",
+  ],
+  [
+    "drag, ↑ ↓",
+    "In Work out: a flag or piece of the drawing to try another height; arrows by 5 mm, with Shift by 1",
   ],
   ["u", "Centimetres, millimetres, inches in turn"],
   ["o", "Seated over standing, and back"],

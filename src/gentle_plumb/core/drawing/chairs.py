@@ -23,7 +23,7 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings, details: Det
     role = "piece" if known else "piece-faint"
     deep = settings.seat_depth if settings.seat_depth is not None else DEPTH_SHOWN_MM
     match chair.kind:
-        case "stool":
+        case "stool" | "ball":
             _stool(ink, seat)
         case "dining":
             _dining(ink, seat, deep)
@@ -32,7 +32,9 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings, details: Det
         case _:
             found = details.backrest
             _task(ink, seat, deep, case.recline() if found is None else found - 90)
-    ink.shape(role, _pan(seat, 330.0 if chair.kind == "stool" else deep), "seat", curved=True)
+    ink.shape(
+        role, _pan(seat, 330.0 if chair.kind in ("stool", "ball") else deep), "seat", curved=True
+    )
     if chair.armrests in ("fixed", "adjustable") and settings.armrest is not None:
         rest = seat + settings.armrest
         ink.shape("column", [(150, seat - 40), (150, rest - 20)], closed=False)

@@ -8,12 +8,12 @@ from math import radians, sin
 
 from ..body import Body
 from .case import Case
+from .costs import footing
 from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
 from .model import Lengths
 from .result import FitRow, Limit
 from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
-from .search import footing
 from .terms import Term, total
 
 FINGERS_PER_HAND = 4

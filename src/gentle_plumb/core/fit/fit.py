@@ -27,7 +27,7 @@ from .screen_rows import (
 )
 from .screen_rules import top_band
 from .screens import side_screen_rows
-from .search import Found
+from .search_model import Found
 from .terms import total
 
 

@@ -10,9 +10,10 @@ from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
 from .case import Case
+from .costs import best_top, elbow_over
 from .model import Lengths
 from .pair import solve_pair
-from .search import best_top, elbow_over, hold
+from .search_model import hold
 
 LOW_TASKS = ("typing", "mouse")
 RAISED_TASKS = ("reading", "calls", "meetings", "thinking")

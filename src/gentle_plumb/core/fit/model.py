@@ -19,7 +19,7 @@ from .frame import (
 )
 from .result import Posture
 from .screen_rules import top_band
-from .search import LEVEL, SearchModel
+from .search_model import LEVEL, SearchModel
 from .terms import total
 
 USUAL_DISTANCE_MM = 600.0

@@ -8,10 +8,12 @@ from dataclasses import dataclass, replace
 from ..errors import MissingInput
 from ..workstation import Settings, Span
 from .case import Case
+from .costs import best_top
 from .model import Lengths, fixed_surface, search_model
 from .result import Posture
 from .rows import SAME_MM
-from .search import Found, SearchModel, best_top, hold, search
+from .search import search
+from .search_model import Found, SearchModel, hold
 
 
 @dataclass(frozen=True, kw_only=True)

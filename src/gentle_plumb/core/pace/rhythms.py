@@ -49,10 +49,24 @@ RHYTHMS: dict[str, Rhythm] = {
         Rhythm(id="micro15_walk_hourly", label="57 work · 3 walk, short breaks", sit=57, stand=0,
                move=3, micro_every=15,
                says="Half a minute's break each quarter of an hour and a walk each hour."),
+        Rhythm(id="blocks_2h", label="Blocks of about two hours", sit=112, stand=0, move=8,
+               says="Long tasks are not torn up; the walk after each has to be kept."),
         Rhythm(id="up_every_30", label="Up every 30", sit=29, stand=0, move=1,
                says="Stand up and sit down again each half hour; the least there should be."),
     )
 }  # fmt: skip
+
+
+WITH_STANDING, WITHOUT_STANDING = "sit20_stand8_move2", "up_every_30"
+"""What is proposed where nobody has chosen: with a desk to stand at, and without. Source: house-rhythm."""
+
+
+def proposed_rhythm(chosen: str, *, stands: bool) -> str:
+    """The rhythm to propose: the one chosen, if it can be kept at this desk; else the usual one."""
+    rhythm = RHYTHMS.get(chosen)
+    if rhythm is not None and (stands or not rhythm.stands):
+        return rhythm.id
+    return WITH_STANDING if stands else WITHOUT_STANDING
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -2,11 +2,11 @@
 
 from .additions import PRICE_LABELS, PRICES, Addition, Price, Tier
 from .kits import HeightSearch, Kit, best_kit, furnished, grade
-from .plans import TIERS, Added, Fix, Left, Own, Plan, WorkedOut, what_is_left, work_out
+from .plans import TIERS, Added, Fix, Left, Own, Plan, WorkedOut, one_plan, what_is_left, work_out
 from .stacks import Stack, StackAnswer, best_stack, stacks_of
 
 __all__ = [
     "PRICES", "PRICE_LABELS", "TIERS", "Added", "Addition", "Fix", "HeightSearch", "Kit", "Left", "Own",
     "Plan", "Price", "Stack", "StackAnswer", "Tier", "WorkedOut", "best_kit", "best_stack", "furnished",
-    "grade", "stacks_of", "what_is_left", "work_out",
+    "grade", "one_plan", "stacks_of", "what_is_left", "work_out",
 ]  # fmt: skip

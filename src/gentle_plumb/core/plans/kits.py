@@ -25,7 +25,8 @@ from ..fit import Case
 from ..fit.hand_rows import mouse_over
 from ..fit.model import Lengths
 from ..fit.pair import stands_too
-from ..fit.search import Found, search
+from ..fit.search import search
+from ..fit.search_model import Found
 from ..workstation import Workstation
 from .additions import (
     PRICES,

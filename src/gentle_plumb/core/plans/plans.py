@@ -212,6 +212,10 @@ def _added(one: Addition, removes: float, minutes: float | None) -> Added:
 
 def _cautions(case: Case, kit: Kit) -> tuple[str, ...]:
     found = []
+    if any(one.temporary for one in kit):
+        dated = case.policy.temporary == "dated"
+        found.append("Temporary, and only until a date: write it as the follow-up." if dated
+                     else "Temporary: looked at again by the follow-up's date.")  # fmt: skip
     if any(one.items for one in kit):
         found.append(STACK_WARNING)
     if any(one.id == "risers" for one in kit):
@@ -272,6 +276,11 @@ def room_kit(room: Plan, case: Case) -> Kit:
     return tuple(kit)
 
 
+def one_plan(case: Case, tier: Tier, *, own: Own | None = None) -> Plan:
+    """The plan of one tier alone."""
+    return Planner(case, own or Own()).plan(tier, best_kit(case, tier))
+
+
 def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> WorkedOut:
     """Three plans and what single purchases remove.
 
@@ -300,4 +309,15 @@ def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> Worke
     return WorkedOut(plans=plans, fixes=_fixes(planner, plans[0]) if fixes else ())
 
 
-__all__ = ["TIERS", "Added", "Fix", "Left", "Own", "Plan", "WorkedOut", "what_is_left", "work_out"]
+__all__ = [
+    "TIERS",
+    "Added",
+    "Fix",
+    "Left",
+    "Own",
+    "Plan",
+    "WorkedOut",
+    "one_plan",
+    "what_is_left",
+    "work_out",
+]

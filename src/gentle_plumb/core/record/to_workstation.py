@@ -37,7 +37,7 @@ def _chair(entries: Entries) -> Chair:
     if kind == "wheelchair":
         at = number_at(entries, "look.found.seat")
         seat = Span(low=at, high=at) if at is not None else None
-    bare = kind == "stool" or text_at(entries, "look.chair.lumbar_kind") == "none"
+    bare = kind in ("stool", "ball") or text_at(entries, "look.chair.lumbar_kind") == "none"
     return Chair(
         kind=kind,
         seat=seat,

@@ -3,7 +3,16 @@
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .joints import JointView, joint_views
 from .origins import age_words, elsewhere_text, origin_text
-from .plans import FixView, MoveView, PlanView, StackView, move_views, plan_views, stack_view
+from .plans import (
+    FixView,
+    MoveView,
+    PlanView,
+    StackView,
+    move_views,
+    plan_view,
+    plan_views,
+    stack_view,
+)
 from .rows import RowView, chance_in_band, plain, row_view
 
 __all__ = [
@@ -25,7 +34,7 @@ __all__ = [
     "move_views",
     "origin_text",
     "plain",
-    "plan_views",
+    "plan_view", "plan_views",
     "row_view",
     "stack_view",
     "zone_views",

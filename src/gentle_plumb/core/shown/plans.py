@@ -134,18 +134,21 @@ def _same(plans: Sequence[Plan], index: int) -> str | None:
     return None
 
 
+def plan_view(plan: Plan, unit: LengthUnit, *, same_as: str | None = None) -> PlanView:
+    """One plan in words."""
+    return PlanView(
+        id=plan.id, label=plan.label, added=[_added(one, unit) for one in plan.added],
+        left=[_left(one) for one in plan.left], over=f"{plan.over:.0f}°",
+        minutes=_minutes(plan.minutes), temporary=plan.temporary, cautions=list(plan.cautions),
+        seated=_settings(plan.seated, unit), standing=_settings(plan.standing, unit),
+        same_as=same_as,
+    )  # fmt: skip
+
+
 def plan_views(worked: WorkedOut, unit: LengthUnit) -> tuple[list[PlanView], list[FixView]]:
     """Every plan and every single purchase, in words."""
-    plans = [
-        PlanView(
-            id=plan.id, label=plan.label, added=[_added(one, unit) for one in plan.added],
-            left=[_left(one) for one in plan.left], over=f"{plan.over:.0f}°",
-            minutes=_minutes(plan.minutes), temporary=plan.temporary, cautions=list(plan.cautions),
-            seated=_settings(plan.seated, unit), standing=_settings(plan.standing, unit),
-            same_as=_same(worked.plans, index),
-        )
-        for index, plan in enumerate(worked.plans)
-    ]  # fmt: skip
+    plans = [plan_view(plan, unit, same_as=_same(worked.plans, index))
+             for index, plan in enumerate(worked.plans)]  # fmt: skip
     return plans, [_fix(one) for one in worked.fixes]
 
 

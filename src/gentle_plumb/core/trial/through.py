@@ -15,9 +15,9 @@ from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Facts, Finding, Strain, findings, strain_by_region
 from ..fit import Case, FitResult, fit, settle
 from ..photo import PhotoReading, read_photo
-from ..plans import Own, Tier, WorkedOut, work_out
+from ..plans import Own, Plan, Tier, WorkedOut, one_plan, work_out
 from ..plans.kits import best_kit, furnished
-from ..policy import Bundle
+from ..policy import STANDING, Bundle, question_of
 from ..record import (
     HOUSE,
     Entries,
@@ -94,6 +94,20 @@ class Through:
     def plans(self) -> WorkedOut:
         """All three plans and single purchases."""
         return work_out(self.bare, own=Own(seated=self.own[0], standing=self.own[1]))
+
+    def chosen_plan(self) -> Plan:
+        """The plan that was taken, alone."""
+        return one_plan(self.bare, self.plan, own=Own(seated=self.own[0], standing=self.own[1]))
+
+    def chosen_otherwise(self) -> list[str]:
+        """What is chosen otherwise than usual, in words."""
+        found = []
+        for id, at in self.bundle.items():
+            question = question_of(id)
+            if id.startswith(STANDING) or at != question.default:
+                where = ", standing" if id.startswith(STANDING) else ""
+                found.append(f"{question.label}{where}: {question.position(at).label}")
+        return found
 
     def scene(self, request: SceneRequest, *, behind: Through | None = None) -> Scene:
         """The drawing; another one faintly behind it where there is one to compare with."""

@@ -6,6 +6,7 @@ YES_NO = {"yes": "Yes", "no": "No"}
 
 CHAIRS = {
     "task": "Task chair", "dining": "Dining chair", "stool": "Stool", "wheelchair": "Wheelchair",
+    "ball": "Ball",
     "other": "Other",
 }  # fmt: skip
 DESKS = {

@@ -34,6 +34,19 @@ CHAIR: tuple[Rule, ...] = (
         asked="The kind of chair is not recorded.",
     ),
     Answer(
+        id="ball", title="Ball as a chair",
+        path="look.chair.kind", wrong=("ball",), deg=10, source="house-ball",
+        why="No back, no height that stays, and it tires before it trains.",
+        do="A chair for work; the ball for exercise.", region="lower_back", joint="trunk", share=0.85,
+        asked="The kind of chair is not recorded.",
+    ),
+    Answer(
+        id="neck_rest", title="Neck rest in the wrong place",
+        path="look.chair.neck_rest", wrong=("misses",), weight=0.3, source="house-neck-rest",
+        why="It pushes the head forward.", do="Set it so that it meets the neck, or take it off.",
+        region="neck",
+    ),
+    Answer(
         id="no_lumbar", title="No support for the small of the back",
         path="look.chair.lumbar_kind", wrong=("none",), weight=0.3, source="iso-9241-5",
         why="The lower back rounds as soon as it tires.",

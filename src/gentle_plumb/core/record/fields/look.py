@@ -36,7 +36,7 @@ _ARMS: When = (("look.chair.armrests", ("fixed", "adjustable")),)
 _CHAIR = (
     choice("look.chair.kind", "Chair", "Kind of chair", CHAIRS, part="seat"),
     *span("look.chair.seat", "Chair", "Seat", 250, 900, part="seat", needed=True,
-          help=_UNKNOWN_RANGE, when=(("look.chair.kind", ("", "task", "dining", "stool", "other")),)),
+          help=_UNKNOWN_RANGE, when=(("look.chair.kind", ("", "task", "dining", "stool", "ball", "other")),)),
     length("look.chair.seat_step", "Chair", "Seat goes in steps of", 1, 100, part="seat", when=_TASK,
            help="Left open where it stops anywhere."),
     length("look.chair.sink", "Chair", "Sinks under load", 0, 80, part="seat", when=_TASK,
@@ -54,6 +54,8 @@ _CHAIR = (
           when=_NOT_STOOL),
     length("look.chair.lumbar_step", "Chair", "Lumbar step", 1, 100, part="lumbar",
            when=(("look.chair.lumbar_kind", ("steps",)),)),
+    choice("look.chair.neck_rest", "Chair", "Neck rest", {"none": "None", "meets": "Meets the neck",
+           "misses": "Pushes the head or misses the neck"}, when=_NOT_STOOL),
     choice("look.chair.armrests", "Chair", "Armrests",
            {"none": "None", "fixed": "Fixed", "adjustable": "Adjustable"}, part="armrest"),
     *span("look.chair.armrest", "Chair", "Armrest over the seat", 80, 450, part="armrest",

@@ -33,6 +33,9 @@ export function PacePanel() {
             className="moves block w-full border-b border-hair px-2 py-2.5 text-left hover:bg-ground disabled:opacity-60 data-[state=checked]:bg-ground data-[state=checked]:outline-2 data-[state=checked]:-outline-offset-2 data-[state=checked]:outline-ink"
           >
             <span className="font-semibold">{rhythm.label}</span>
+            {rhythm.id === worked.proposed_rhythm && (
+              <span className="text-sm text-soft"> proposed by the house rules</span>
+            )}
             <span className="block text-sm text-soft">
               {rhythm.possible ? rhythm.says : "Needs a desk that reaches standing height."}
             </span>

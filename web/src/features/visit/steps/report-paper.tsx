@@ -34,6 +34,12 @@ type Content = {
   cares: Care[];
   strain: Strain[];
   body: { label: string; value: string; plus_minus: string; how: string }[];
+  plan?: {
+    label: string;
+    added: { label: string; does: string; price: string; temporary: boolean; removes: string }[];
+    moves: string[];
+    chosen: string[];
+  };
   note: string;
   findings: Finding[];
   table: TableRow[];
@@ -119,6 +125,34 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
           ))}
         </tbody>
       </table>
+      {report.plan && report.plan.added.length > 0 && (
+        <>
+          <h4 className="mt-4 font-semibold">{report.plan.label}: what is added</h4>
+          {report.plan.added.map((one) => (
+            <p key={one.label} className="border-b border-hair py-0.5">
+              {one.label}, {one.price}
+              <span className="figures block text-soft">
+                {one.does}
+                {one.temporary ? ", temporary" : ""}
+                {one.removes ? `, −${one.removes}` : ""}
+              </span>
+            </p>
+          ))}
+        </>
+      )}
+      {report.plan && report.plan.moves.length > 0 && (
+        <>
+          <h4 className="mt-4 font-semibold">Between sitting and standing</h4>
+          {report.plan.moves.map((line) => (
+            <p key={line} className="figures">
+              {line}
+            </p>
+          ))}
+        </>
+      )}
+      {report.plan && report.plan.chosen.length > 0 && (
+        <p className="mt-2 text-soft">Chosen here: {report.plan.chosen.join("; ")}.</p>
+      )}
       {report.body.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">Body measurements</h4>

@@ -186,6 +186,7 @@ function TargetDetail({ row }: { row: Row }) {
   const [asking, setAsking] = useState(row.overruled);
   const path = `work.${row.posture}.${row.key}`;
   const own = fields.filter((field) => field.id === path || field.id === `${path}.why`);
+  const settle = fields.find((field) => field.id === "work.settle");
   const cell = cells.get(path);
   const hand = cell?.held ?? null;
   const lines: [string, string | null][] = [
@@ -251,6 +252,11 @@ function TargetDetail({ row }: { row: Row }) {
         )}
         <p className="mt-1 text-soft">Rule: {row.about.source}</p>
       </details>
+      {row.key === "distance" && settle && (
+        <div className="mt-2">
+          <FieldRow field={settle} />
+        </div>
+      )}
       {own.length > 0 &&
         (asking ? (
           <div className="mt-2 space-y-2">

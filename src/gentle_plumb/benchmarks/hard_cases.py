@@ -1,0 +1,76 @@
+"""Generated workstations that seldom fit, for the search to be held against a general solver."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+from random import Random
+
+from ..core.body import DIMENSIONS, Body, BodyValue
+from ..core.body.dimensions import Sex
+from ..core.fit import Case
+from ..core.plans import HeightSearch, Tier
+from ..core.policy import Policy
+from ..core.workstation import (
+    Chair,
+    Desk,
+    Item,
+    Keyboard,
+    Mouse,
+    Screen,
+    Span,
+    Workstation,
+)
+
+SEED = 20261125
+
+
+def mean_body(sex: Sex) -> Body:
+    """The mean woman or man of the table."""
+    return Body(sex=sex, values={
+        name: BodyValue(mm=entry.stats[sex].mean_mm, sd_mm=3, source="measured")
+        for name, entry in DIMENSIONS.items() if entry.stats
+    })  # fmt: skip
+
+
+def seldom_fits(draw: Random) -> Case:
+    """A fixed or stepped workstation, a stepped chair, a fixed screen, little things at hand."""
+    surface, seat, top = draw.randint(600, 800), draw.randint(380, 460), draw.randint(300, 420)
+    movable = draw.random() < 0.3
+    span = (
+        Span(low=surface, high=surface + 60, step=20)
+        if movable
+        else Span(low=surface, high=surface)
+    )
+    items = [Item(id="ream", label="Ream", thickness=50, count=draw.randint(1, 3)),
+             Item(id="book", label="Book", thickness=draw.randint(20, 40), count=draw.randint(1, 2)),
+             Item(id="cushion", label="Cushion", thickness=30, uses=frozenset({"seat"}))]  # fmt: skip
+    width, height = Screen.picture(24, "16:9")
+    station = Workstation(
+        chair=Chair(seat=Span(low=seat, high=seat + 10 * draw.randint(0, 9), step=10)),
+        desk=Desk(kind="fixed", surface=span, depth=800, risers=not movable,
+                  thickness=draw.choice([20.0, 40.0, 60.0])),
+        keyboard=Keyboard(kind="full", thickness=20), mouse=Mouse(hand="right"),
+        screen=Screen(kind="monitor", width=width, height=height,
+                      top_above_surface=Span(low=top, high=top)),
+        feet=draw.choice([(), (Span(low=80, high=80),)]),
+        items=tuple(draw.sample(items, draw.randint(0, 3))),
+    )  # fmt: skip
+    sex: Sex = draw.choice(["female", "male"])
+    return Case(body=mean_body(sex), workstation=station, shoe_seated=25, shoe_standing=25,
+                policy=Policy(worth_deg=draw.choice([0.5, 1.0, 3.0])))  # fmt: skip
+
+
+def hard_cases(many: int, seed: int = SEED) -> Iterator[tuple[Case, Tier]]:
+    """Cases that have a solution, but none without degrees outside the bands."""
+    number = found = 0
+    while found < many:
+        draw = Random(seed + 7 * number)  # noqa: S311
+        number += 1
+        case = seldom_fits(draw)
+        tier: Tier = draw.choice(["room", "little"])
+        solver = HeightSearch(case)
+        best = solver.heights(case.workstation, any_feet=True, any_top=True)
+        if best.seated.hangs + best.seated.presses == 0 and best.seated.over > 1:
+            found += 1
+            yield replace(case), tier

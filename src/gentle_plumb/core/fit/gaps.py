@@ -1,0 +1,114 @@
+"""The best surface over a seat: gaps of a window, each scored once where that can be shared."""
+
+from __future__ import annotations
+
+from math import ceil, floor, radians, sin
+
+from .costs import elbow_over, gaze_over
+from .search_model import SearchModel
+
+Score = tuple[float, float, float, float]
+"""Policy's first piece, degrees outside, degrees from the target, mm of the picture."""
+
+
+class Gaps:
+    """Scores of a seat's gaps (surface over seat), each reckoned once where it can be shared."""
+
+    def __init__(self, model: SearchModel, low: float, high: float) -> None:
+        self._model, self._low, self._high = model, low, high
+        self._hands: dict[float, tuple[float, float]] = {}
+        self._gaze: dict[float, tuple[float, float]] = {}
+        self._table: list[tuple[Score, float]] | None = None
+        self._by_hands: list[tuple[float, float]] | None = None
+        seen = model.eye is not None
+        self._by_gap = model.tops is None or not seen
+        self._by_seat = seen and model.tops is not None and model.lift is None
+        self.turns = sorted(gap for gap in turning_gaps(model) if low <= gap <= high)
+
+    def score(self, seat: float, gap: float) -> Score:
+        """Policy's first piece, degrees outside, degrees from the target, mm of the picture."""
+        hands = self._hands.get(gap)
+        if hands is None:
+            over, away = elbow_over(self._model, gap)
+            hands = self._hands[gap] = (round(over, 6), round(away, 6))
+        key = gap if self._by_gap else seat
+        gaze = self._gaze.get(key) if self._by_gap or self._by_seat else None
+        if gaze is None:
+            over, apart = gaze_over(self._model, seat, seat + gap)
+            gaze = self._gaze[key] = (round(over, 6), round(apart, 6))
+        first = hands[0] if self._model.first == "hands" else 0.0
+        return first, round(hands[0] + gaze[0], 6), hands[1], gaze[1]
+
+    def best(self, seat: float, least: float, most: float,
+             cutoff: tuple[float, float]) -> tuple[Score, float]:  # fmt: skip
+        """The best gap of a window at a seat; what costs more than the cutoff is not looked for.
+
+        Gaps that cost nothing form intervals whose ends are among the turning points; on each the
+        distance from the target grows to both sides. So where anything costs nothing, the
+        window's ends and the turning points hold the best. Else every lattice point counts.
+        """
+        places = self._model.surface.places() if self._model.surface else None
+        if places is not None:
+            tries = [
+                place - seat for place in places if least - 1e-9 <= place - seat <= most + 1e-9
+            ]
+            return min((self.score(seat, gap), gap) for gap in tries or [most])
+        more = [] if self._by_gap else _turning_tops(self._model, seat)
+        points = [least, most, *(gap for gap in (*self.turns, *more) if least < gap < most)]
+        best = min((self.score(seat, gap), gap) for gap in points)
+        if best[0][:2] == (0, 0) or least == most:
+            return best
+        if self._by_gap:
+            if self._table is None:
+                self._table = sorted((self.score(seat, gap), gap) for gap in self._lattice())
+            enough = min(best[0][:2], cutoff)
+            for row in self._table:
+                if row[0][:2] > enough:
+                    break
+                if least <= row[1] <= most:
+                    return min(best, row)
+            return best
+        if self._by_hands is None:
+            self._by_hands = sorted(
+                (elbow_over(self._model, gap)[0], gap) for gap in self._lattice()
+            )
+        for over, gap in self._by_hands:
+            if round(over, 6) > min(best[0][1], cutoff[1]):
+                break  # the hands alone cost more already
+            if least <= gap <= most:
+                best = min(best, (self.score(seat, gap), gap))
+        return best
+
+    def _lattice(self) -> list[float]:
+        middle = self._model.elbow - self._model.keyboard
+        nearest = max(self._low, middle - self._model.reach)
+        furthest = min(self._high, middle + self._model.reach)
+        return [float(gap) for gap in range(ceil(nearest), floor(furthest) + 1)]
+
+
+def turning_gaps(model: SearchModel) -> list[float]:
+    """Gaps where a band of elbow, wrist or gaze begins or ends, or the target is met."""
+    angles = [model.elbow_target, model.elbow_band.low, model.elbow_band.high]
+    angles += [90 + model.wrist_band.high - model.slopes.low,
+               90 + model.wrist_band.low - model.slopes.high]  # fmt: skip
+    points = [
+        model.elbow - model.reach * sin(radians(angle - 90)) - model.keyboard
+        for angle in angles
+        if 0 <= angle <= 180
+    ]
+    if model.eye is not None and model.lift is not None:
+        ends = model.lift.places() or (model.lift.low, model.lift.high)
+        for edge in (model.top_band.low, model.top_band.high):
+            points += [model.eye + edge - end for end in ends]
+    return points
+
+
+def _turning_tops(model: SearchModel, seat: float) -> list[float]:
+    """Gaps where what binds the picture changes between the surface and the floor."""
+    if model.lift is None or model.tops is None:
+        return []
+    return [
+        top - lift - seat
+        for top in (model.tops.low, model.tops.high)
+        for lift in (model.lift.low, model.lift.high)
+    ]

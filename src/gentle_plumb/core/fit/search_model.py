@@ -1,0 +1,96 @@
+"""What the search is given and what it answers, as plain numbers."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+
+from ..policy import JOINT_BANDS, Band
+from ..workstation import Span
+
+SEAT_LATTICE = Span(low=250, high=900)
+SURFACE_LATTICE = Span(low=350, high=1500)
+"""What a height is searched in where the equipment's own range is unknown, mm."""
+
+LEVEL = Span(low=0, high=0)
+
+
+@dataclass(frozen=True, kw_only=True)
+class SearchModel:
+    """Everything the search needs, as plain numbers (mm, degrees).
+
+    ``elbow`` and ``eye`` count from the seat (standing: the floor); ``legs`` is the seat for flat
+    feet, None when standing. ``lift`` is how high over the surface the top of the picture can be,
+    ``tops`` how high over the floor; None where nothing binds it. ``top_band`` is the wanted top
+    over the eye and ``top_target`` the place in it. ``least_gap`` is the least surface over seat
+    that leaves room for the thighs, or ``highest_seat`` the seat under something that stays; None
+    where unknown or no matter, and never both. ``feet`` are the supports there are, None where any will do.
+    ``slopes`` is how the keys can slope. ``hands_first`` is the order of preference 5.
+    """
+
+    elbow: float
+    reach: float
+    keyboard: float
+    elbow_target: float
+    elbow_band: Band
+    seat: Span | None
+    surface: Span | None
+    legs: float | None = None
+    thigh_length: float = 480.0
+    knee_band: Band = JOINT_BANDS["knee"]
+    hip_band: Band = JOINT_BANDS["hip"]
+    hip_level: float = 100.0
+    wrist_band: Band = JOINT_BANDS["wrist"]
+    slopes: Span = LEVEL
+    flat_margin: float = 10.0
+    eye: float | None = None
+    distance: float = 600.0
+    lift: Span | None = None
+    tops: Span | None = None
+    top_band: Band = Band(low=-50, high=0)
+    top_target: float = 0.0
+    least_gap: float | None = None
+    highest_seat: float | None = None
+    feet: tuple[Span, ...] | None = None
+    first: str = "fixed"
+    hands_first: bool = False
+
+
+@dataclass(frozen=True, kw_only=True)
+class Found:
+    """The optimum: heights in mm, degrees outside bands, and what hard limits lack, mm.
+
+    ``top`` is None where the picture can stand anywhere or the eye is unknown. ``first`` is what
+    the policy's first piece is off by: mm of the seat, or degrees of the hands.
+    """
+
+    seat: float
+    surface: float
+    top: float | None
+    over: float
+    footrest: bool
+    hangs: float
+    presses: float
+    first: float = 0.0
+
+    @property
+    def thighs_pressed(self) -> bool:
+        """Whether no setting leaves the thighs room."""
+        return self.presses > 0
+
+    @property
+    def rank(self) -> tuple[float, float, float]:
+        """What counts before additions do: hard limits, the policy's first piece, degrees."""
+        return round(self.hangs + self.presses, 6), self.first, self.over
+
+
+def hold(model: SearchModel, *, seat: float | None = None, surface: float | None = None,
+         top: float | None = None) -> SearchModel:  # fmt: skip
+    """The same model with what is given held where it is."""
+    held = model
+    if seat is not None:
+        held = replace(held, seat=Span(low=seat, high=seat))
+    if surface is not None:
+        held = replace(held, surface=Span(low=surface, high=surface))
+    if top is not None:
+        held = replace(held, lift=None, tops=Span(low=top, high=top))
+    return held

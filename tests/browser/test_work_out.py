@@ -1,0 +1,207 @@
+"""Work out: plans, choices, trying by hand and by typing, and the core in the page."""
+
+import json
+import re
+from datetime import date
+from random import Random
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Page, expect
+
+from browser.conftest import entry, kept, open_step, tab
+from gentle_plumb.core.policy import SCHOOLS
+from gentle_plumb.core.record import case_from
+from gentle_plumb.core.trial import Given, JsonBench, given_to_plain
+from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.load import full_visit
+
+SEED, VISITS = 20261125, 200
+
+
+def in_page(page: Page) -> None:
+    """The page's own core has been loaded and holds the visit."""
+    tab(page, "Try")
+    expect(page.get_by_text("Worked out in this page")).to_be_visible(timeout=60_000)
+
+
+def tried(page: Page):
+    return page.get_by_role("region", name="What it comes to")
+
+
+def test_a_plan_is_taken_with_what_it_costs_and_leaves(desk: Page, program):
+    open_step(desk, program, "Yara", "work")
+    tab(desk, "Plans")
+    room = desk.get_by_role("region", name="With what is here")
+    expect(room).to_contain_text("ream of paper")
+    expect(room).to_contain_text("temporary")
+    expect(room).to_contain_text(re.compile(r"\d+° left"))
+    expect(desk.get_by_role("region", name="What would fix this")).to_contain_text("min a day")
+    lasting = desk.get_by_role("region", name="To last")
+    lasting.get_by_role("button", name="Take this one").click()
+    kept(desk)
+    expect(lasting).to_contain_text("The targets follow this one")
+    assert entry(desk, program, "work.plan", "Yara")["value"] == "lasting"
+    stack = desk.get_by_role("region", name="Stack")
+    stack.get_by_label("Lift by").fill("11")
+    stack.get_by_role("button", name="Find it").click()
+    expect(stack.get_by_role("status")).to_contain_text(
+        "2 × ream of paper: 10.0 cm ± 0.3, short by 1.0"
+    )
+    room.get_by_role("button", name="Take this one").click()
+    kept(desk)
+
+
+def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, program):
+    open_step(desk, program, "Odile", "work")
+    tab(desk, "Choices")
+    desk.get_by_role("button", name=re.compile("^Screen height")).click()
+    both = desk.get_by_role("group", name="Both postures")
+    expect(both).to_contain_text(re.compile(r"Screen top[\d.]+[\d.]+ cmup 1\d\.\d"))
+    both.get_by_label("Eyes at the middle third").check()
+    kept(desk)
+    expect(desk.get_by_role("button", name=re.compile("^Screen height"))).to_contain_text(
+        "this visit"
+    )
+    assert entry(desk, program, "work.policy.screen_height", "Odile")["value"] == "middle_third"
+    desk.get_by_label("First bundle").select_option("house")
+    desk.get_by_label("Second bundle").select_option("visit")
+    desk.get_by_role("button", name="Compare on this client").click()
+    expect(tried(desk)).to_contain_text("Gaze to the top edge")
+    expect(desk.get_by_role("region", name="Being tried")).to_contain_text("over The usual ones")
+    desk.get_by_role("button", name="Back to best").first.click()
+    tab(desk, "Choices")
+    desk.get_by_role("button", name=re.compile("^Screen height")).click()
+    desk.get_by_role("button", name="Back to the practice's").click()
+    kept(desk)
+
+
+def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
+    open_step(desk, program, "Odile", "work")
+    in_page(desk)
+    before = entry(desk, program, "work.seated.seat", "Odile")
+    desk.get_by_label("Seat", exact=True).fill("48")
+    row = tried(desk).get_by_role("row", name=re.compile("^Seat"))
+    expect(row).to_contain_text("48.0")
+    expect(tried(desk)).to_contain_text("out of its band")
+    desk.get_by_label("Seat", exact=True).fill("4800")
+    expect(desk.get_by_role("alert")).to_contain_text("4800.0 cm is outside 25.0 to 90.0 cm")
+    desk.get_by_label("Seat", exact=True).fill("")
+    flag = desk.get_by_role("button", name="Go to surface, seated")
+    box = flag.bounding_box()
+    desk.mouse.move(box["x"] + 30, box["y"] + 8)
+    desk.mouse.down()
+    desk.mouse.move(box["x"] + 30, box["y"] - 32, steps=8)
+    desk.mouse.up()
+    expect(tried(desk).get_by_role("row", name=re.compile("^Surface"))).to_contain_text("up")
+    desk.get_by_role("button", name="Snapshot to compare").click()
+    desk.get_by_label("Back leans").fill("20")
+    expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
+    assert entry(desk, program, "work.seated.seat", "Odile") == before
+    flag = desk.get_by_role("button", name="Go to screen top, seated")
+    flag.focus()
+    flag.press("ArrowUp")
+    expect(tried(desk).get_by_role("row", name=re.compile("^Screen top"))).to_be_visible()
+    tried(desk).get_by_role("button", name="Back to found").click()
+    expect(desk.get_by_role("region", name="Being tried")).to_contain_text("As found")
+    tried(desk).get_by_role("button", name="Back to best").click()
+    expect(tried(desk)).to_be_hidden()
+    desk.get_by_label("Eye to screen", exact=True).first.fill("66")
+    tried(desk).get_by_role("button", name="Keep it").click()
+    kept(desk)
+    assert entry(desk, program, "work.seated.distance", "Odile")["value"] == 660
+    tab(desk, "Targets")
+    desk.get_by_role("button", name=re.compile("^Eye to screen")).first.click()
+    expect(desk.get_by_text(re.compile("Overruled: computed .* set 66.0 cm by"))).to_be_visible()
+    desk.get_by_label("Eye to screen, my number").fill("")
+    kept(desk)
+
+
+def test_every_number_opens_to_what_it_rests_on(desk: Page, program):
+    open_step(desk, program, "Odile", "work")
+    desk.get_by_role("button", name=re.compile("^Seat")).first.click()
+    desk.get_by_text("Where it is from").click()
+    expect(desk.get_by_text(re.compile("Lower leg .* adds ±"))).to_be_visible()
+    expect(desk.get_by_text(re.compile("What is set first"))).to_be_visible()
+    expect(desk.get_by_text(re.compile("% that [\\d.]+ lies in its band"))).to_be_visible()
+    expect(desk.get_by_text(re.compile("^Rule: "))).to_be_visible()
+
+
+def test_house_rules_are_kept_as_bundles(desk: Page, program):
+    desk.goto(f"{program.address}/rules")
+    desk.get_by_role("button", name="New bundle").click()
+    form = desk.get_by_role("form", name="Bundle")
+    form.get_by_label("Name").fill("Sit back")
+    form.get_by_label("Back", exact=True).select_option("leaning")
+    form.get_by_label("Screen height, standing").select_option("gaze_drop")
+    form.get_by_role("button", name="Keep").click()
+    desk.get_by_role("button", name="Sit back 2 of its own").click()
+    expect(form.get_by_label("Back", exact=True)).to_have_value("leaning")
+    form.get_by_role("button", name="Drop it").click()
+    expect(desk.get_by_role("button", name="Sit back")).to_have_count(0)
+
+
+@pytest.mark.parametrize("part", ["Plans", "Choices", "Try"])
+def test_parts_of_work_out_have_nothing_for_axe(desk: Page, program, part):
+    open_step(desk, program, "Yara", "work")
+    tab(desk, part)
+    desk.wait_for_timeout(800)
+    found = Axe().run(desk)
+    assert found.violations_count == 0, found.generate_report()
+
+
+def generated(draw: Random) -> tuple[str, str]:
+    """A visit made of a demo client's, with numbers and choices of its own, and something tried."""
+    client = draw.choice(DEMO_CLIENTS)
+    values, _ = full_visit(client.name)
+    for path, value in list(values.items()):
+        if isinstance(value, float) and path.startswith(("measure.", "look.found.")):
+            values[path] = round(value * draw.uniform(0.97, 1.03), 1)
+    for question in draw.sample(list(SCHOOLS.values()), 4):
+        values[f"work.policy.{question.id}"] = draw.choice(question.positions).id
+    values["work.plan"] = draw.choice(["room", "little", "lasting"])
+    case_from(values)  # makes a policy of it, or the case is none
+    given = Given(values=values, today=date(2026, 11, 25), sex=client.sex,
+                  practice={"elbow": draw.choice(["open", "square"])})  # fmt: skip
+    tries = {"work.seated.seat": f"{draw.uniform(40, 55):.1f}", "work.number.recline": "12"}
+    request = {
+        "tries": draw.choice([{}, tries]), "unit": draw.choice(["cm", "mm", "in"]), "against": None,
+        "behind": False, "plans": draw.random() < 0.3, "found": draw.random() < 0.2,
+        "scene": {"width": 790, "height": 690, "mode": draw.choice(["both", "overlay"]),
+                  "show": "target", "unit": "cm"},
+    }  # fmt: skip
+    return json.dumps(given_to_plain(given)), json.dumps(request)
+
+
+def apart(mine, theirs, where="") -> list[str]:
+    """Where two answers differ, beyond the last bits of a number."""
+    if isinstance(mine, dict) and isinstance(theirs, dict) and mine.keys() == theirs.keys():
+        return [one for key in mine for one in apart(mine[key], theirs[key], f"{where}.{key}")]
+    if isinstance(mine, list) and isinstance(theirs, list) and len(mine) == len(theirs):
+        pairs = zip(mine, theirs, strict=True)
+        return [one for n, pair in enumerate(pairs) for one in apart(*pair, f"{where}[{n}]")]
+    if isinstance(mine, float) and isinstance(theirs, int | float):
+        return [] if mine == pytest.approx(theirs, abs=1e-6) else [f"{where}: {mine} {theirs}"]
+    return [] if mine == theirs else [f"{where}: {mine!r} {theirs!r}"]
+
+
+def test_page_and_server_come_to_the_same_on_generated_visits(desk: Page, program):
+    open_step(desk, program, "Odile", "work")
+    in_page(desk)
+    desk.evaluate(
+        """() => {
+          const file = performance.getEntriesByType('resource')
+            .map((one) => one.name).find((name) => name.includes('bench-worker'));
+          const worker = new Worker(file, { type: 'module' });
+          window.plumbAsk = (message) => new Promise((resolve, reject) => {
+            worker.onmessage = ({ data }) => data.trouble ? reject(data.trouble) : resolve(data.answer);
+            worker.postMessage({ id: 0, ...message });
+          });
+        }"""
+    )
+    for number in range(VISITS):
+        given, request = generated(Random(SEED + number))
+        desk.evaluate("(given) => window.plumbAsk({ kind: 'open', given })", given)
+        theirs = desk.evaluate("(request) => window.plumbAsk({ kind: 'try', request })", request)
+        mine = json.loads(JsonBench(given).try_out(request))
+        assert apart(mine, json.loads(theirs)) == [], f"seed {SEED + number}"
