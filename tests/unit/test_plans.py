@@ -84,7 +84,7 @@ def test_items_are_whole_used_once_and_marked_temporary():
         ("2 × ream of paper under the feet", 100), ("1 × box under the screen", 120),
     ]  # fmt: skip
     assert room.temporary
-    assert room.cautions[0].startswith("Non-slip")
+    assert room.cautions[1].startswith("Non-slip")
     assert room.added[0].sd == pytest.approx(3.0)
 
 

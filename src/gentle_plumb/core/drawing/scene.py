@@ -36,6 +36,8 @@ STANDING_SPAN_MM = (-190.0, 850.0)
 SEATED_BODY_MM = (-230.0, 760.0)
 STANDING_BODY_MM = (-190.0, 600.0)
 """The same for the body alone; furniture may end behind the fields of habits."""
+SEATED_ALONE_MM = 1700.0
+"""Height given to a seated figure alone, so that the plan has its place over it, mm."""
 TOP_PX, RULE_PX = 26.0, 3 * RULE_STEP + 8
 
 
@@ -225,7 +227,7 @@ def draw_scene(
              "overlay": [standing, seated]}[request.mode]  # fmt: skip
     tallest = max(_height(side) for side in (seated, standing))
     if request.mode == "seated":
-        tallest = max(_height(seated), 1350.0)
+        tallest = max(_height(seated), SEATED_ALONE_MM)
     y0 = request.height - RULE_PX
     lanes = (FLAG_W + LANE) * (1 if request.mode in ("seated", "standing") else 2)
     spans = [SEATED_SPAN_MM if side.name == "seated" else STANDING_SPAN_MM for side in sides]

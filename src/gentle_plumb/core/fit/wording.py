@@ -13,6 +13,16 @@ PIECES = {
 }  # fmt: skip
 
 
+def degrees_said(value: float, digits: int = 0) -> str:
+    """Degrees with a true minus, never minus nought.
+
+    >>> degrees_said(-4.6), degrees_said(-0.04, 1)
+    ('−5', '0.0')
+    """
+    text = f"{abs(value):.{digits}f}"
+    return f"−{text}" if value < 0 and float(text) else text
+
+
 def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
     """One clause that names the binding limit: ``chair stops at 510, 54 short``."""
     if limit.piece in ("tilt", "slope"):
@@ -54,7 +64,7 @@ def cost_of(joint: Joint) -> Cost | None:
     """What a joint pays, in degrees; None where it can't be told."""
     if joint.angle is None or joint.over is None:
         return None
-    band = f"{joint.low:.0f} to {joint.high:.0f}°"
+    band = f"{degrees_said(joint.low)} to {degrees_said(joint.high)}°"
     where = (
         f"in its band ({band})"
         if joint.over == 0
@@ -66,5 +76,5 @@ def cost_of(joint: Joint) -> Cost | None:
         low=joint.low,
         high=joint.high,
         over=joint.over,
-        text=f"{joint.label} {joint.angle:.1f}°: {where}",
+        text=f"{joint.label} {degrees_said(joint.angle, 1)}°: {where}",
     )

@@ -9,6 +9,7 @@ from ..fit import Case, FitResult
 from ..fit.laptop import laptop_turns
 from ..fit.model import target_distance
 from ..fit.screen_rules import gaze_by_rule
+from ..fit.wording import degrees_said
 from ..fit.zones import zones_of
 from ..policy import SCHOOLS
 from ..sources import SOURCES
@@ -86,7 +87,7 @@ def gaze_views(case: Case, result: FitResult, unit: LengthUnit) -> list[GazeView
         GazeView(
             rule=one.rule, label=labels[one.rule], chosen=one.rule == case.policy.screen_rule,
             top=format_difference(one.top, unit, up="over the eye", down="under the eye"),
-            gaze=", ".join(f"{value:.1f}".replace("-0.0", "0.0").replace("-", "−")
+            gaze=", ".join(degrees_said(value, 1)
                            for value in (one.to_top, one.to_centre, one.to_bottom)),
         )
         for one in rules

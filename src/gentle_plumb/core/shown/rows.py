@@ -9,6 +9,7 @@ from math import erf, sqrt
 from ..body import DIMENSIONS, Body
 from ..fit import CHECKS, Case, FitRow, limit_text, terms_text
 from ..fit.result import Posture, Status
+from ..fit.wording import degrees_said
 from ..policy import SCHOOLS, STANDING, Bundle, defaults
 from ..record import Entries
 from ..sources import SOURCES
@@ -99,7 +100,7 @@ class RowView:
 
 def plain(value: float) -> str:
     """Whole degrees or per cent with a true minus, never minus nought."""
-    return f"{value:.0f}".replace("-0", "0").replace("-", "−")
+    return degrees_said(value)
 
 
 def value_text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
@@ -237,6 +238,10 @@ def chance_text(row: FitRow) -> str | None:
     return f"{100 * chance:.0f} %"
 
 
+LEAST_SHARE = 0.5
+"""A dimension that adds less to a target's error is told without a number, mm. Source: house-repeat."""
+
+
 def _inputs(row: FitRow, body: Body, values: Entries, unit: LengthUnit,
             today: date) -> list[Input]:  # fmt: skip
     found = []
@@ -244,6 +249,8 @@ def _inputs(row: FitRow, body: Body, values: Entries, unit: LengthUnit,
         value = body.value(name)
         adds = f"± {plain(2 * share)}°" if row.unit == "deg" else (
             f"± {format_length(2 * share, unit, with_unit=True)}")  # fmt: skip
+        if 2 * share < LEAST_SHARE:
+            adds = "next to nothing"
         found.append(
             Input(dimension=name, label=DIMENSIONS[name].label,
                   value=format_length(value.mm, unit, with_unit=True),

@@ -15,6 +15,7 @@ from ..errors import FieldError
 from ..findings.rules.settings import WORDS
 from ..fit import FitResult, FitRow
 from ..fit.fit import Settled
+from ..fit.wording import degrees_said
 from ..plans import what_is_left
 from ..plans.plans import total_of
 from ..record import field_of, read_typed
@@ -178,7 +179,7 @@ def told(result: FitResult, unit: LengthUnit) -> list[Told]:
             if joint.over and not (suffix and joint.joint == "upper_arm"):
                 side = "over" if joint.over > 0 else "under"
                 found.append(Told(id=f"{posture.posture}.joint.{joint.joint}",
-                                  text=f"{joint.label}{suffix} {_degrees(joint.angle or 0.0)}°: "
+                                  text=f"{joint.label}{suffix} {degrees_said(joint.angle or 0.0, 1)}°: "
                                        f"{abs(joint.over):.1f}° {side} its band."))  # fmt: skip
     return found
 
@@ -224,14 +225,10 @@ def moved(before: FitResult, after: FitResult, unit: LengthUnit) -> list[Moved]:
             by = joint.angle - then
             found.append(
                 Moved(id=f"joint.{joint.joint}", posture=posture, label=joint.label, unit="°",
-                      before=_degrees(then), after=_degrees(joint.angle),
+                      before=degrees_said(then, 1), after=degrees_said(joint.angle, 1),
                       by=f"{'+' if by > 0 else '−'}{abs(by):.1f}")
             )  # fmt: skip
     return found
-
-
-def _degrees(value: float) -> str:
-    return f"{value:.1f}".replace("-", "−")
 
 
 def _row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> Moved | None:

@@ -18,6 +18,7 @@ export function Stage({
   mode,
   show,
   narrow,
+  stands,
   away,
   habits,
   posed,
@@ -37,6 +38,8 @@ export function Stage({
   mode: View["mode"];
   show: View["show"];
   narrow: boolean;
+  /** Whether anybody works standing here; else there is one posture to draw. */
+  stands: boolean;
   /** Something else lies over it. */
   away: boolean;
   /** It shows habits: one posture at a time, as found. */
@@ -111,7 +114,7 @@ export function Stage({
           />
         )}
         {head}
-        {!posed && (
+        {!posed && stands && (
           <Segments
             label="Postures drawn"
             compact
@@ -139,29 +142,31 @@ export function Stage({
           />
         )}
       </div>
-      <table className="sr-only">
-        <caption>Heights and distances of the drawing</caption>
-        <thead>
-          <tr>
-            <th>Posture</th>
-            <th>What</th>
-            <th>As found</th>
-            <th>Target</th>
-            <th>Change</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={`${row.posture}.${row.key}`}>
-              <td>{row.posture}</td>
-              <th scope="row">{row.label}</th>
-              <td>{row.found ? `${row.found} ${row.unit}` : "not recorded"}</td>
-              <td>{row.setting ? `${row.setting} ${row.unit}` : (row.reason ?? "none")}</td>
-              <td>{row.change ?? ""}</td>
+      <div className="sr-only">
+        <table>
+          <caption>Heights and distances of the drawing</caption>
+          <thead>
+            <tr>
+              <th>Posture</th>
+              <th>What</th>
+              <th>As found</th>
+              <th>Target</th>
+              <th>Change</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={`${row.posture}.${row.key}`}>
+                <td>{row.posture}</td>
+                <th scope="row">{row.label}</th>
+                <td>{row.found ? `${row.found} ${row.unit}` : "not recorded"}</td>
+                <td>{row.setting ? `${row.setting} ${row.unit}` : (row.reason ?? "none")}</td>
+                <td>{row.change ?? ""}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

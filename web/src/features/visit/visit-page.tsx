@@ -272,6 +272,7 @@ function OpenVisit({
             mode={mode}
             show={show}
             narrow={narrow}
+            stands={step !== "work" || (worked?.standing_possible ?? true)}
             onMode={setMode}
             onShow={(next) => setShow({ step, show: next })}
             onPick={pick}

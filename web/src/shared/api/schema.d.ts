@@ -3848,6 +3848,8 @@ export interface components {
             table_origin: string;
             /** Rhythms */
             rhythms: components["schemas"]["RhythmView"][];
+            /** Proposed Rhythm */
+            proposed_rhythm: string;
             /** Joints */
             joints: components["schemas"]["JointView"][];
             /** Notes */

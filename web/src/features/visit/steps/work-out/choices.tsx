@@ -221,7 +221,7 @@ function Bundles({
   );
   return (
     <section aria-label="Bundles" className="space-y-2 border border-ink/40 p-3">
-      <h3 className="font-semibold">Lay one over the other</h3>
+      <h2 className="font-semibold">Lay one over the other</h2>
       <div className="flex items-center gap-2">
         {pick("First bundle", first, setFirst)}
         <span className="text-sm text-soft">and</span>

@@ -24,9 +24,9 @@ export function Plans() {
       ))}
       {fixes && fixes.length > 0 && (
         <section aria-label="What would fix this">
-          <h3 className="border-b border-ink pb-1 font-semibold">
+          <h2 className="border-b border-ink pb-1 font-semibold">
             What would fix this, one at a time
-          </h3>
+          </h2>
           <ol>
             {fixes.map((fix) => (
               <li key={fix.id} className="grid grid-cols-[1fr_auto] border-b border-hair py-1.5">
@@ -48,7 +48,7 @@ export function Plans() {
       {worked.moves.length > 0 && <Moves moves={worked.moves} />}
       {worked.laptop.length > 0 && (
         <section aria-label="Laptop in turns">
-          <h3 className="border-b border-ink pb-1 font-semibold">The laptop in turns</h3>
+          <h2 className="border-b border-ink pb-1 font-semibold">The laptop in turns</h2>
           <p className="py-1 text-sm text-soft">Picture and keys can't both be right.</p>
           {worked.laptop.map((one) => (
             <div key={one.id} className="border-b border-hair py-1.5 text-sm">
@@ -63,7 +63,7 @@ export function Plans() {
       )}
       {worked.zones.length > 0 && (
         <section aria-label="Beside the keys">
-          <h3 className="border-b border-ink pb-1 font-semibold">Beside the keys</h3>
+          <h2 className="border-b border-ink pb-1 font-semibold">Beside the keys</h2>
           {worked.zones.map((zone) => (
             <div key={zone.id} className="border-b border-hair py-1.5 text-sm">
               <p>
@@ -88,7 +88,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       className={`border p-3 ${taken ? "border-2 border-ink" : "border-ink/40"} ${plan.temporary ? "border-dashed" : ""}`}
     >
       <div className="flex items-baseline justify-between gap-2">
-        <h3 className="text-lg font-semibold">{plan.label}</h3>
+        <h2 className="text-lg font-semibold">{plan.label}</h2>
         <p className="figures text-right">
           <b>{plan.over}</b> left
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
@@ -167,7 +167,7 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
   const { unit } = useVisitState();
   return (
     <section aria-label="Between sitting and standing">
-      <h3 className="border-b border-ink pb-1 font-semibold">Between sitting and standing</h3>
+      <h2 className="border-b border-ink pb-1 font-semibold">Between sitting and standing</h2>
       <ul>
         {moves.map((one) => (
           <li
@@ -213,7 +213,7 @@ function Stacks() {
   };
   return (
     <section aria-label="Stack">
-      <h3 className="border-b border-ink pb-1 font-semibold">A stack for a lift</h3>
+      <h2 className="border-b border-ink pb-1 font-semibold">A stack for a lift</h2>
       <form
         className="flex flex-wrap items-center gap-2 py-2"
         onSubmit={(event) => {
