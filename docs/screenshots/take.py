@@ -52,7 +52,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         if name == "findings":
             page.get_by_role("button", name="Elbow away from the side").click()
         if name == "measure":
-            page.get_by_role("button", name="Forearm and hand").click()
+            page.get_by_role("button", name="Forearm and hand").first.click()
         if name == "trying":
             page.get_by_role("button", name="Night").click()
             page.get_by_text("Worked out in this page").wait_for(timeout=60_000)
@@ -62,7 +62,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         page.wait_for_timeout(700)
         page.screenshot(path=HERE / f"{name}.png")
         if name == "trying":
-            page.get_by_role("button", name="Day").click()
+            page.get_by_role("button", name="Day", exact=True).click()
     pdf = page.request.get(f"{ADDRESS}/api/visits/{visits['Odile']}/report.pdf").body()
     with tempfile.NamedTemporaryFile(suffix=".pdf") as file:
         file.write(pdf)

@@ -310,3 +310,12 @@ def test_own_numbers_hold_in_every_plan_and_keep_the_computed_one():
 
     worked = work_out(fixed_desk(), own=Own(seated=Settings(seat=455)))
     assert {plan.seated.seat for plan in worked.plans} == {455}
+
+
+def test_a_body_hardly_measured_is_planned_as_far_as_it_goes():
+    case = fixed_desk(body=mean_body())
+    few = replace(case.body, values={name: case.body.values[name]
+                                     for name in ("stature", "popliteal_height")})  # fmt: skip
+    worked = work_out(replace(case, body=few))
+    assert [plan.seated.surface for plan in worked.plans] == [740, 740, 740]
+    assert fit(replace(case, body=few)).row("seated", "footrest").setting is not None

@@ -107,7 +107,7 @@ def flags_of(
         flags.append(Flag(part="eye", label="Eye line", height=eye, state="plain"))
     if elbow is not None:
         flags.append(Flag(part="elbow", label="Elbow", height=elbow, state="plain"))
-    return sorted(flags, key=lambda flag: flag.height)
+    return sorted(flags, key=lambda flag: (round(flag.height, 3), flag.part))  # no last bit decides
 
 
 def _outline(left: float, middle: float, side: int) -> str:

@@ -8,10 +8,9 @@ from math import radians, sin
 
 from ..body import Body
 from .case import Case
-from .costs import footing
+from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
-from .model import Lengths
 from .result import FitRow, Limit
 from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
 from .terms import Term, total
@@ -115,8 +114,9 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
     row = target_row(case, about, terms, ends, found=found)
     if not row.target or case.workstation.feet is None:
         return set_row(row, row.target)
-    model = Lengths.of(case, "seated").model(case.workstation)
-    best = footing(model, seat or 0.0).height
+    best = footing_at(
+        row.target, legs=0.0, margin=case.policy.flat_feet_margin, feet=case.workstation.feet
+    ).height
     limits: list[Limit] = []
     if row.target - best > case.policy.flat_feet_margin + SAME_MM:
         limits = [limit("feet", "hangs", best, row.target - best)]

@@ -76,26 +76,50 @@ class Footing(NamedTuple):
     height: float
 
 
-def footing(model: SearchModel, seat: float) -> Footing:
+def footing_at(
+    seat: float, *, legs: float, margin: float, feet: tuple[Span, ...] | None
+) -> Footing:
     """The best support for the feet at a seat: the floor where they reach it.
 
     Feet that hang are the worst; a support that is too high only lifts the knees.
+
+    Parameters
+    ----------
+    seat, legs : float
+        The seat, and the one for flat feet, mm.
+    margin : float
+        What a seat may be higher or lower without harm, mm.
+    feet : tuple of Span or None
+        Supports that are there; None where any will do.
+
+    Examples
+    --------
+    >>> footing_at(510, legs=410, margin=10, feet=(Span(low=60, high=150),)).height
+    100
+    >>> footing_at(450, legs=410, margin=10, feet=()).lacks
+    30
+
     """
-    if model.legs is None:
-        return Footing(0.0, 0.0, 0.0)
-    need, margin = seat - model.legs, model.flat_margin
+    need = seat - legs
     if need <= margin + 1e-9:
         return Footing(0.0, max(0.0, -need - margin), 0.0)
-    if model.feet is None:
+    if feet is None:
         return Footing(0.0, 0.0, need)
     tries = [0.0]
-    for span in model.feet:
+    for span in feet:
         tries += span.places() or (span.clamp(need),)
     found = (
         Footing(max(0.0, need - at - margin), max(0.0, at - need - margin), at) for at in tries
     )
     best = min(found, key=lambda one: (one.lacks, one.lifts, abs(one.height - need)))
     return best if best.lacks > 1e-9 else best._replace(lacks=0.0)
+
+
+def footing(model: SearchModel, seat: float) -> Footing:
+    """The best support for the feet in this model; none is asked for when standing."""
+    if model.legs is None:
+        return Footing(0.0, 0.0, 0.0)
+    return footing_at(seat, legs=model.legs, margin=model.flat_margin, feet=model.feet)
 
 
 def legs_over(model: SearchModel, seat: float) -> float:

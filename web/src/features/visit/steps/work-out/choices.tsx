@@ -58,9 +58,10 @@ function One({
   open: boolean;
   onToggle: () => void;
 }) {
-  const { worked } = useVisitState();
-  const at = worked?.bundle[question.id] ?? question.default;
-  const alone = worked?.bundle[`${STANDING}${question.id}`];
+  const { worked, cells } = useVisitState();
+  const chosen = (id: string) => cells.get(`${PATH}${id}`)?.typed || worked?.bundle[id];
+  const at = chosen(question.id) ?? question.default;
+  const alone = chosen(`${STANDING}${question.id}`);
   const position = question.positions.find((one) => one.id === at);
   return (
     <li className="border-b border-hair">

@@ -21,7 +21,7 @@ export function MovedList({ of, none }: { of: readonly Schemas["Moved"][]; none:
               {one.posture === "standing" && <span className="text-soft"> standing</span>}
             </th>
             <td className="figures text-right text-soft">{one.before}</td>
-            <td className="figures px-1.5 text-right">
+            <td className="figures px-1.5 text-right whitespace-nowrap">
               {one.after}
               <span className="text-soft"> {one.unit}</span>
             </td>
