@@ -12,7 +12,7 @@ from gentle_plumb.core.fit.laptop import laptop_turns
 from gentle_plumb.core.fit.model import Lengths
 from gentle_plumb.core.fit.screens import place_screens
 from gentle_plumb.core.fit.zones import zones_of
-from gentle_plumb.core.plans import best_stack, stacks_of, work_out
+from gentle_plumb.core.plans import Own, best_stack, stacks_of, work_out
 from gentle_plumb.core.plans.kits import HeightSearch
 from gentle_plumb.core.policy import SCHOOLS, defaults, policy_of, standing_policy_of
 from gentle_plumb.core.workstation import (
@@ -306,8 +306,6 @@ def test_stacks_stay_within_their_limits():
 
 
 def test_own_numbers_hold_in_every_plan_and_keep_the_computed_one():
-    from gentle_plumb.core.plans import Own
-
     worked = work_out(fixed_desk(), own=Own(seated=Settings(seat=455)))
     assert {plan.seated.seat for plan in worked.plans} == {455}
 
@@ -319,3 +317,10 @@ def test_a_body_hardly_measured_is_planned_as_far_as_it_goes():
     worked = work_out(replace(case, body=few))
     assert [plan.seated.surface for plan in worked.plans] == [740, 740, 740]
     assert fit(replace(case, body=few)).row("seated", "footrest").setting is not None
+
+
+def test_additions_are_chosen_with_the_own_numbers_held():
+    case = at(fixed_desk(), items=(REAM,))
+    assert labels(work_out(case).plan("room")) == ["feet_stack"]
+    low = work_out(case, own=Own(seated=Settings(seat=415))).plan("room")
+    assert labels(low) == []  # at that seat the feet reach the floor

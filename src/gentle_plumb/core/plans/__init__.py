@@ -1,8 +1,8 @@
 """Plans: what can be added to a workstation, what it costs, and what it leaves over."""
 
 from .additions import PRICE_LABELS, PRICES, Addition, Price, Tier
-from .kits import HeightSearch, Kit, best_kit, furnished, grade
-from .plans import TIERS, Added, Fix, Left, Own, Plan, WorkedOut, one_plan, what_is_left, work_out
+from .kits import HeightSearch, Kit, Own, best_kit, furnished, grade
+from .plans import TIERS, Added, Fix, Left, Plan, WorkedOut, one_plan, what_is_left, work_out
 from .stacks import Stack, StackAnswer, best_stack, stacks_of
 
 __all__ = [

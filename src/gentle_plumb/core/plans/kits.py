@@ -26,8 +26,8 @@ from ..fit.hand_rows import mouse_over
 from ..fit.model import Lengths
 from ..fit.pair import stands_too
 from ..fit.search import search
-from ..fit.search_model import Found
-from ..workstation import Workstation
+from ..fit.search_model import Found, hold
+from ..workstation import Settings, Workstation
 from .additions import (
     PRICES,
     Addition,
@@ -84,12 +84,20 @@ class Heights:
         )
 
 
-class HeightSearch:
-    """Solves sets of pieces for one case."""
+@dataclass(frozen=True, kw_only=True)
+class Own:
+    """The practitioner's own numbers, seated and standing."""
 
-    def __init__(self, case: Case) -> None:
+    seated: Settings = Settings()
+    standing: Settings = Settings()
+
+
+class HeightSearch:
+    """Solves sets of pieces for one case, the practitioner's own numbers held."""
+
+    def __init__(self, case: Case, own: Own | None = None) -> None:
         """Raises MissingInput where elbow, reach, shoes or keyboard are not known."""
-        self.case = case
+        self.case, self.own = case, own or Own()
         self._seated = Lengths.of(case, "seated")
         self._standing: Lengths | None = None
         try:
@@ -107,6 +115,12 @@ class HeightSearch:
             models = [replace(model, feet=None) for model in models]
         if any_top and station.screen.kind != "laptop":
             models = [replace(model, lift=None, tops=None) for model in models]
+        own = (self.own.seated, self.own.standing)
+        models = [
+            hold(model, seat=mine.seat if model.legs is not None else None, surface=mine.surface,
+                 top=mine.screen_top)
+            for model, mine in zip(models, own, strict=False)
+        ]  # fmt: skip
         found = [search(model) for model in models]
         return Heights(seated=found[0], standing=found[1] if len(found) > 1 else None)
 
@@ -189,7 +203,8 @@ def allowed(kit: Kit, case: Case) -> bool:
     return case.policy.temporary != "never" or not any(one.temporary for one in kit)
 
 
-def best_kit(case: Case, tier: Tier, solver: HeightSearch | None = None) -> Kit:
+def best_kit(case: Case, tier: Tier, solver: HeightSearch | None = None, *,
+             own: Own | None = None) -> Kit:  # fmt: skip
     """The best set of additions of a tier; none where the heights can't be told.
 
     Parameters
@@ -197,14 +212,16 @@ def best_kit(case: Case, tier: Tier, solver: HeightSearch | None = None) -> Kit:
     case : Case
     tier : {"room", "little", "lasting"}
     solver : HeightSearch, optional
-        One made for this case, so that models solved before are not solved again.
+        One made for this case and these numbers.
+    own : Own, optional
+        Numbers of the practitioner's own, held in every set.
 
     """
     if case.policy.temporary == "never":
         case = replace(case, workstation=replace(case.workstation, items=()))
         solver = None
     try:
-        heights = height_kit(solver or HeightSearch(case), tier)
+        heights = height_kit(solver or HeightSearch(case, own), tier)
     except MissingInput:
         heights = ()
     return (*heights, *pointer_kit(case, tier))

@@ -25,7 +25,7 @@ from .additions import (
     seat_additions,
 )
 from .extras import extras_of
-from .kits import HeightSearch, Kit, best_kit, furnished
+from .kits import HeightSearch, Kit, Own, best_kit, furnished
 from .stacks import STACK_WARNING
 
 TIERS: dict[Tier, str] = {
@@ -146,14 +146,6 @@ def total_of(left: tuple[Left, ...]) -> tuple[float, float | None]:
     known = [one.minutes for one in left if one.minutes is not None]
     minutes = sum(known) if known or not left else None
     return sum(abs(one.over) for one in left), minutes
-
-
-@dataclass(frozen=True, kw_only=True)
-class Own:
-    """The practitioner's own numbers, seated and standing."""
-
-    seated: Settings = Settings()
-    standing: Settings = Settings()
 
 
 class Planner:
@@ -278,7 +270,7 @@ def room_kit(room: Plan, case: Case) -> Kit:
 
 def one_plan(case: Case, tier: Tier, *, own: Own | None = None) -> Plan:
     """The plan of one tier alone."""
-    return Planner(case, own or Own()).plan(tier, best_kit(case, tier))
+    return Planner(case, own or Own()).plan(tier, best_kit(case, tier, own=own))
 
 
 def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> WorkedOut:
@@ -301,11 +293,11 @@ def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> Worke
     planner = Planner(case, own or Own())
     solver: HeightSearch | None
     try:
-        solver = HeightSearch(case)
+        solver = HeightSearch(case, own)
     except MissingInput:
         solver = None
     tiers: tuple[Tier, ...] = ("room", "little", "lasting")
-    plans = tuple(planner.plan(tier, best_kit(case, tier, solver)) for tier in tiers)
+    plans = tuple(planner.plan(tier, best_kit(case, tier, solver, own=own)) for tier in tiers)
     return WorkedOut(plans=plans, fixes=_fixes(planner, plans[0]) if fixes else ())
 
 

@@ -130,14 +130,18 @@ class Bench:
         key = tuple(sorted(tries.items()))
         if self._against is None or self._against[:2] != (key, unit):
             given, _ = tried_values(self.given, tries, unit)
-            self._against = key, unit, work_through(given, unit, judged=False)
+            self._against = (
+                key,
+                unit,
+                work_through(given, unit, judged=False, kept=self.given.values),
+            )
         return self._against[2]
 
     def try_out(self, request: TrialRequest) -> Tried:
         """Work a try through and say what moved."""
         tries = {**as_found(self.given), **request.tries} if request.found else request.tries
         given, troubles = tried_values(self.given, tries, request.unit)
-        through = work_through(given, request.unit, judged=False)
+        through = work_through(given, request.unit, judged=False, kept=self.given.values)
         before = self._compared_with(request.against or {}, request.unit)
         over, minutes = left_over(through)
         plans, fixes = plan_views(through.plans(), request.unit) if request.plans else ([], [])

@@ -128,7 +128,8 @@ def case_of(given: Given) -> Case:
     )
 
 
-def work_through(given: Given, unit: LengthUnit, *, judged: bool = True) -> Through:
+def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
+                 kept: Entries | None = None) -> Through:  # fmt: skip
     """Work a visit through.
 
     Parameters
@@ -138,6 +139,9 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True) -> Thro
         Of the findings' words.
     judged : bool
         False leaves the findings out.
+    kept : mapping, optional
+        The entries whose own numbers the plan's additions are chosen with, where something is only
+        tried: a hand that drags a flag through the room must not buy a footrest on the way.
 
     """
     values = given.values
@@ -145,7 +149,8 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True) -> Thro
     own = overrules(values)
     chosen = values.get("work.plan")
     plan: Tier = chosen if chosen in ("room", "little", "lasting") else "room"  # type: ignore[assignment]
-    kit = best_kit(bare, plan)
+    held = own if kept is None else overrules(kept)
+    kit = best_kit(bare, plan, own=Own(seated=held[0], standing=held[1]))
     case = replace(bare, workstation=furnished(bare.workstation, kit)) if kit else bare
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
     computed = Settings(), Settings()
