@@ -132,7 +132,7 @@ def test_a_mouse_too_far_out_comes_nearer_the_cheapest_way():
 # ---- what must hold ------------------------------------------------------------------------
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=30, deadline=None)
 @given(cases(), st.booleans())
 def test_no_plan_puts_a_desk_through_thighs_or_lets_feet_hang(case, bare):
     case = at(case, feet=() if bare else None, items=(REAM, BOX))
@@ -153,7 +153,7 @@ def test_no_plan_puts_a_desk_through_thighs_or_lets_feet_hang(case, bare):
             assert any(span.high >= raised - 1e-6 for span in station.feet)
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=30, deadline=None)
 @given(
     cases(), st.sampled_from(["chair", "desk", "screen"]), st.integers(1, 80), st.integers(1, 80)
 )
