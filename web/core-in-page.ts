@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import { readdirSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
+import { gzipSync } from "node:zlib";
 import type { Plugin } from "vite";
 
 const PYODIDE = [
@@ -48,13 +49,12 @@ export function coreInPage(): Plugin {
         ? `export const CORE = "/${file}"; export const PYTHON = "/${folder}/";`
         : null,
     generateBundle() {
-      this.emitFile({ type: "asset", fileName: file, source: core });
-      for (const name of PYODIDE)
-        this.emitFile({
-          type: "asset",
-          fileName: `${folder}/${name}`,
-          source: readFileSync(join(interpreter, name)),
-        });
+      const both = (fileName: string, source: Uint8Array) => {
+        this.emitFile({ type: "asset", fileName, source });
+        this.emitFile({ type: "asset", fileName: `${fileName}.gz`, source: gzipSync(source) });
+      };
+      both(file, Buffer.from(core));
+      for (const name of PYODIDE) both(`${folder}/${name}`, readFileSync(join(interpreter, name)));
     },
   };
 }

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, field
+from mimetypes import guess_type
 from pathlib import Path
 
-from fastapi import FastAPI, Response
+from fastapi import FastAPI, Request, Response
 from fastapi.responses import FileResponse
 from sqlalchemy import Engine
 from starlette.datastructures import MutableHeaders
@@ -104,7 +105,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
 
 def _serve_page(app: FastAPI, page: Path) -> None:
     @app.get("/{path:path}", include_in_schema=False)
-    def page_file(path: str) -> Response:
+    def page_file(path: str, request: Request) -> Response:
         if path.startswith("api/"):
             return answer(
                 Problem(type="not-found", title="not found", status=404, detail="No such address.")
@@ -112,5 +113,11 @@ def _serve_page(app: FastAPI, page: Path) -> None:
         wanted = (page / path).resolve()
         if path and wanted.is_relative_to(page) and wanted.is_file():
             age = "public, max-age=31536000, immutable" if "assets/" in path else "no-cache"
-            return FileResponse(wanted, headers={"Cache-Control": age})
+            headers = {"Cache-Control": age}
+            small = wanted.with_name(f"{wanted.name}.gz")
+            if "gzip" not in request.headers.get("accept-encoding", "") or not small.is_file():
+                return FileResponse(wanted, headers=headers)
+            kind = guess_type(wanted.name)[0] or "application/octet-stream"
+            headers |= {"Content-Encoding": "gzip", "Vary": "Accept-Encoding"}
+            return FileResponse(small, headers=headers, media_type=kind)
         return FileResponse(page / "index.html", headers={"Cache-Control": "no-cache"})

@@ -93,6 +93,7 @@ class TrialIn(Given):
     behind: bool = False
     plans: bool = False
     found: bool = False
+    brief: bool = False
 
     def request(self) -> TrialRequest:
         """As the bench takes it."""

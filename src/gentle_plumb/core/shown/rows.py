@@ -150,6 +150,7 @@ def row_view(
     own_at: Settings,
     computed: Settings,
     offset: float | None = None,
+    brief: bool = False,
 ) -> RowView:
     """A row in words.
 
@@ -169,6 +170,8 @@ def row_view(
         without that.
     offset : float, optional
         Tape less display of the desk, mm.
+    brief : bool
+        Without what it rests on.
 
     """
     left, own = left_at.get(row.key), own_at.get(row.key)
@@ -203,8 +206,8 @@ def row_view(
         computed=value_text(row, computed.get(row.key), unit) if own is not None else None,
         chance=chance_text(row),
         about=About(
-            inputs=_inputs(row, case.body, values, unit, today),
-            chosen=chosen_for(row, bundle),
+            inputs=[] if brief else _inputs(row, case.body, values, unit, today),
+            chosen=[] if brief else chosen_for(row, bundle),
             source=SOURCES[row.source].title,
         ),
         at=At(target=row.target, low=row.low, high=row.high, setting=row.setting, sd=row.sd),

@@ -13,7 +13,7 @@ from dataclasses import dataclass, replace
 from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
 from ..findings.rules.settings import WORDS
-from ..fit import FitResult, FitRow
+from ..fit import FitResult, FitRow, PostureFit
 from ..fit.fit import Settled
 from ..fit.wording import degrees_said
 from ..plans import what_is_left
@@ -83,7 +83,8 @@ class Tried:
 class TrialRequest:
     """What is tried, in which unit, drawn how, against what; with all plans or without.
 
-    ``behind`` draws what it is compared with faintly behind it.
+    ``behind`` draws what it is compared with faintly behind it; ``brief`` leaves out what rows rest
+    on and what was computed under own numbers: for while a hand is moving.
     """
 
     tries: Tries
@@ -93,6 +94,7 @@ class TrialRequest:
     behind: bool = False
     plans: bool = False
     found: bool = False
+    brief: bool = False
 
 
 def tried_values(given: Given, tries: Tries, unit: LengthUnit) -> tuple[Given, list[Trouble]]:
@@ -141,18 +143,36 @@ class Bench:
         """Work a try through and say what moved."""
         tries = {**as_found(self.given), **request.tries} if request.found else request.tries
         given, troubles = tried_values(self.given, tries, request.unit)
-        through = work_through(given, request.unit, judged=False, kept=self.given.values)
+        through = work_through(given, request.unit, judged=False, kept=self.given.values,
+                               brief=request.brief)  # fmt: skip
         before = self._compared_with(request.against or {}, request.unit)
+        if request.brief:
+            through = replace(through, result=as_sure_as(before.result, through.result))
         over, minutes = left_over(through)
         plans, fixes = plan_views(through.plans(), request.unit) if request.plans else ([], [])
         return Tried(
-            rows=through.rows(request.unit), joints=through.joints(), over=over, minutes=minutes,
+            rows=through.rows(request.unit, brief=request.brief), joints=through.joints(), over=over, minutes=minutes,
             moved=moved(before.result, through.result, request.unit),
             findings=told(through.result, request.unit),
             notes=list(through.result.notes), plans=plans, fixes=fixes, troubles=troubles,
             bundle=dict(through.bundle),
             scene=through.scene(request.scene, behind=before if request.behind else None),
         )  # fmt: skip
+
+
+def as_sure_as(before: FitResult, after: FitResult) -> FitResult:
+    """The later result with the earlier one's errors: settings that are tried don't change them."""
+
+    def errors(was: PostureFit, now: PostureFit) -> PostureFit:
+        old = {row.key: row for row in was.rows}
+        return replace(now, rows=tuple(
+            replace(row, sd=one.sd, shares=one.shares, estimated=one.estimated, retake=one.retake)
+            if (one := old.get(row.key)) is not None and row.target is not None else row
+            for row in now.rows
+        ))  # fmt: skip
+
+    return replace(after, seated=errors(before.seated, after.seated),
+                   standing=errors(before.standing, after.standing))  # fmt: skip
 
 
 def told(result: FitResult, unit: LengthUnit) -> list[Told]:

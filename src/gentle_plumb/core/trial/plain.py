@@ -10,11 +10,14 @@ from typing import Any
 
 from ..body import BRITISH_ADULTS, Spread, Table
 from ..drawing import SceneRequest
+from ..drawing.marks import Mark
 from ..record import Measuring, PhotoFile
 from .bench import Bench, TrialRequest
 from .through import Given
 
 _NAMES: dict[type, tuple[str, ...]] = {}
+_FLAT: set[type] = {Mark}
+"""Kinds whose fields are all plain: a drawing has hundreds of marks."""
 
 
 def as_plain(value: Any) -> Any:
@@ -26,6 +29,8 @@ def as_plain(value: Any) -> Any:
     if isinstance(value, Mapping):
         return {key: as_plain(one) for key, one in value.items()}
     kind = type(value)
+    if kind in _FLAT:
+        return vars(value)
     names = _NAMES.get(kind)
     if names is None:
         if not is_dataclass(value):

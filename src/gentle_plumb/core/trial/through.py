@@ -70,14 +70,15 @@ class Through:
     computed: tuple[Settings, Settings]
     left: tuple[Settings, Settings]
 
-    def rows(self, unit: LengthUnit) -> list[RowView]:
-        """Every row in words."""
+    def rows(self, unit: LengthUnit, *, brief: bool = False) -> list[RowView]:
+        """Every row in words; in brief without what it rests on."""
         offset = display_offset(self.given.values)
         return [
             row_view(
                 row, self.case if index == 0 else self.case.standing(), self.given.values, unit,
                 today=self.given.today, bundle=self.bundle, left_at=self.left[index],
                 own_at=self.own[index], computed=self.computed[index], offset=offset,
+                brief=brief,
             )
             for index, posture in enumerate((self.result.seated, self.result.standing))
             for row in posture.rows
@@ -129,7 +130,7 @@ def case_of(given: Given) -> Case:
 
 
 def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
-                 kept: Entries | None = None) -> Through:  # fmt: skip
+                 kept: Entries | None = None, brief: bool = False) -> Through:  # fmt: skip
     """Work a visit through.
 
     Parameters
@@ -142,10 +143,12 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
     kept : mapping, optional
         The entries whose own numbers the plan's additions are chosen with, where something is only
         tried: a hand that drags a flag through the room must not buy a footrest on the way.
+    brief : bool
+        Without what would be computed under the own numbers, and without how sure targets are.
 
     """
     values = given.values
-    bare = case_of(given)
+    bare = replace(case_of(given), uncertain=not brief)
     own = overrules(values)
     chosen = values.get("work.plan")
     plan: Tier = chosen if chosen in ("room", "little", "lasting") else "room"  # type: ignore[assignment]
@@ -154,7 +157,7 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
     case = replace(bare, workstation=furnished(bare.workstation, kit)) if kit else bare
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
     computed = Settings(), Settings()
-    if any(one != Settings() for one in own):
+    if not brief and any(one != Settings() for one in own):
         plain = settle(case)
         computed = plain.seated, plain.standing or Settings()
     read: Sequence[PhotoReading] = [read_photo(one) for one in photos_from(values, given.photos)]

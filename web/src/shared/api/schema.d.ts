@@ -3571,6 +3571,11 @@ export interface components {
              * @default false
              */
             found: boolean;
+            /**
+             * Brief
+             * @default false
+             */
+            brief: boolean;
         };
         /**
          * Tried

@@ -77,6 +77,7 @@ export function useTrial(
       behind: snapshot !== null,
       plans: false,
       found,
+      brief: true,
     };
   }, [view, tries, unit, snapshot, found]);
 
@@ -110,8 +111,8 @@ export function useTrial(
     if (!on || !request) return;
     const timer = setTimeout(() => {
       void runner
-        .tryOut(visitId, revision, { ...request, plans: true })
-        .then(({ plans, fixes }) => setTried((last) => last && { ...last, plans, fixes }))
+        .tryOut(visitId, revision, { ...request, plans: true, brief: false })
+        .then((whole) => setTried((last) => last && whole))
         .catch(() => undefined);
     }, PLANS_AFTER_MS);
     return () => clearTimeout(timer);
@@ -167,6 +168,7 @@ export function useTrial(
         behind: false,
         plans: false,
         found: false,
+        brief: true,
       }),
   };
 }

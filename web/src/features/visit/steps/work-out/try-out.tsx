@@ -1,4 +1,4 @@
-import { useEffect, useId, useState } from "react";
+import { memo, useEffect, useId, useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Left } from "../../trial/trial-bar";
@@ -105,7 +105,15 @@ export function TryOut() {
               <summary className="flex min-h-11 items-center font-semibold">{name}</summary>
               <div className="space-y-1.5">
                 {members.map((field) => (
-                  <TryField key={field.id} field={field} present={present(field)} />
+                  <TryField
+                    key={field.id}
+                    field={field}
+                    present={present(field)}
+                    typed={trial.tries[field.id]}
+                    trouble={tried?.troubles.find((one) => one.field === field.id)?.detail}
+                    unit={unit}
+                    put={trial.put}
+                  />
                 ))}
               </div>
             </details>
@@ -116,13 +124,24 @@ export function TryOut() {
 }
 
 /** One thing to try, beside what it is now. */
-function TryField({ field, present }: { field: Field; present: string }) {
-  const { trial, unit, fields } = useVisitState();
+const TryField = memo(function TryField({
+  field,
+  present,
+  typed,
+  trouble,
+  unit,
+  put,
+}: {
+  field: Field;
+  present: string;
+  typed: string | undefined;
+  trouble: string | undefined;
+  unit: string;
+  put: (path: string, typed: string) => void;
+}) {
   const id = useId();
-  const typed = trial.tries[field.id];
   const [draft, setDraft] = useState(typed ?? "");
   useEffect(() => setDraft(typed ?? ""), [typed]);
-  const trouble = trial.tried?.troubles.find((one) => one.field === field.id);
   const label = field.label.replace(/, my number$/, "");
   const suffix = field.kind === "length" ? unit : field.unit;
   const edge = typed === undefined ? "border-ink/40" : "border-ink border-2";
@@ -136,10 +155,10 @@ function TryField({ field, present }: { field: Field; present: string }) {
           <select
             id={id}
             value={typed ?? ""}
-            onChange={(event) => trial.put(field.id, event.target.value)}
+            onChange={(event) => put(field.id, event.target.value)}
             className={`min-h-11 w-[168px] rounded-[3px] border bg-ground px-2 text-sm ${edge}`}
           >
-            <option value="">{said(field, present, fields) ?? "as it is"}</option>
+            <option value="">{said(field, present) ?? "as it is"}</option>
             {field.choices.map(([value, words]) => (
               <option key={value} value={value}>
                 {words}
@@ -158,7 +177,7 @@ function TryField({ field, present }: { field: Field; present: string }) {
               aria-describedby={trouble ? `${id}-trouble` : undefined}
               onChange={(event) => {
                 setDraft(event.target.value);
-                trial.put(field.id, event.target.value);
+                put(field.id, event.target.value);
               }}
               className={`figures min-h-11 w-[92px] rounded-[3px] border bg-ground px-2 text-right ${edge}`}
             />
@@ -168,15 +187,14 @@ function TryField({ field, present }: { field: Field; present: string }) {
       </div>
       {trouble && (
         <p id={`${id}-trouble`} role="alert" className="border-l-4 border-ink pl-2 text-sm">
-          {trouble.detail}
+          {trouble}
         </p>
       )}
     </div>
   );
-}
+});
 
 /** The label of what a choice holds now. */
-function said(field: Field, present: string, fields: readonly Field[]): string | undefined {
-  const own = fields.find((one) => one.id === field.id);
-  return own?.choices.find(([value]) => value === present)?.[1];
+function said(field: Field, present: string): string | undefined {
+  return field.choices.find(([value]) => value === present)?.[1];
 }
