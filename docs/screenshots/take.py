@@ -52,7 +52,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         if name == "findings":
             page.get_by_role("button", name="Elbow away from the side").click()
         if name == "measure":
-            page.get_by_role("button", name="Forearm and hand").first.click()
+            page.get_by_role("button", name="doubtful: Forearm and hand").click()
         if name == "trying":
             page.get_by_role("button", name="Night").click()
             page.get_by_text("Worked out in this page").wait_for(timeout=60_000)
