@@ -83,6 +83,7 @@ def test_items_are_whole_used_once_and_marked_temporary():
     assert [(one.label, one.height) for one in room.added] == [
         ("2 × ream of paper under the feet", 100), ("1 × box under the screen", 120),
     ]  # fmt: skip
+    assert [one.items for one in room.kit] == [(("ream", 2),), (("box", 1),)]
     assert room.temporary
     assert room.cautions[1].startswith("Non-slip")
     assert room.added[0].sd == pytest.approx(3.0)

@@ -80,6 +80,7 @@ class Plan:
     temporary: bool
     cautions: tuple[str, ...]
     case: Case
+    kit: Kit
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -186,7 +187,7 @@ class Planner:
             id=tier, label=TIERS[tier], added=(*added, *(_added(one, 0.0, None) for one in extras)),
             seated=settled.seated, standing=settled.standing,
             left=left, over=over, minutes=minutes, temporary=temporary,
-            cautions=_cautions(case, kit), case=case,
+            cautions=_cautions(case, kit), case=case, kit=kit,
         )  # fmt: skip
 
 
@@ -241,10 +242,9 @@ def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
     """Single purchases in the place of what the room's plan adds there, by what they remove."""
     if room.over < LEAST_FIX_DEG:
         return ()
-    case, found = planner.case, []
-    solver_kit = room_kit(room, case)
-    for one in _purchases(case):
-        kit = (*(other for other in solver_kit if other.slot != one.slot), one)
+    found = []
+    for one in _purchases(planner.case):
+        kit = (*(other for other in room.kit if other.slot != one.slot), one)
         over, minutes = planner.over(kit)
         if room.over - over >= LEAST_FIX_DEG:
             found.append(
@@ -254,18 +254,6 @@ def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
             )  # fmt: skip
     return tuple(sorted(found, key=lambda one: (-(one.minutes or 0.0), -one.removes,
                                                 PRICES[one.price], one.id)))  # fmt: skip
-
-
-def room_kit(room: Plan, case: Case) -> Kit:
-    """The additions of the room's plan, as a set."""
-    wanted = {(one.id, one.height) for one in room.added}
-    offered = (*seat_additions(case, "room"), *feet_additions(case, "room"),
-               *screen_additions(case, "room"), *pointer_additions(case, "room"))  # fmt: skip
-    kit: list[Addition] = []
-    for one in offered:
-        if (one.id, one.height) in wanted and all(one.slot != other.slot for other in kit):
-            kit.append(one)
-    return tuple(kit)
 
 
 def one_plan(case: Case, tier: Tier, *, own: Own | None = None) -> Plan:

@@ -101,6 +101,8 @@ def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring 
     """
     keyboard = number_at(entries, "look.keyboard.thickness")
     bundles = practice or {}, bundle_of(entries)
+    policy = _with_numbers(policy_of(*bundles), entries)
+    standing = _with_numbers(standing_policy_of(*bundles), entries)
     return Case(
         body=body_from(entries, sex, measuring),
         workstation=workstation_from(entries),
@@ -111,8 +113,8 @@ def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring 
         mat=number_at(entries, "ask.mat") or 0.0,
         lower_lens=_lens(entries),
         standing_hours=number_at(entries, "ask.standing_hours"),
-        policy=_with_numbers(policy_of(*bundles), entries),
-        standing_policy=_with_numbers(standing_policy_of(*bundles), entries),
+        policy=policy,
+        standing_policy=standing if standing != policy else None,
         eyewear=text_at(entries, "ask.eyewear"),
         sharp=(number_at(entries, "ask.sharp_near"), number_at(entries, "ask.sharp_far"))
         if entries.get("ask.eyewear") == "computer"

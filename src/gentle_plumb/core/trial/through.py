@@ -75,7 +75,7 @@ class Through:
         offset = display_offset(self.given.values)
         return [
             row_view(
-                row, self.case if index == 0 else self.case.standing(), self.given.values, unit,
+                row, self.case, self.given.values, unit,
                 today=self.given.today, bundle=self.bundle, left_at=self.left[index],
                 own_at=self.own[index], computed=self.computed[index], offset=offset,
                 brief=brief,
@@ -139,7 +139,7 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
     unit : {"mm", "cm", "in"}
         Of the findings' words.
     judged : bool
-        False leaves the findings out.
+        False leaves the findings out, and the photographs they rest on.
     kept : mapping, optional
         The entries whose own numbers the plan's additions are chosen with, where something is only
         tried: a hand that drags a flag through the room must not buy a footrest on the way.
@@ -160,7 +160,8 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
     if not brief and any(one != Settings() for one in own):
         plain = settle(case)
         computed = plain.seated, plain.standing or Settings()
-    read: Sequence[PhotoReading] = [read_photo(one) for one in photos_from(values, given.photos)]
+    shown = photos_from(values, given.photos) if judged else ()
+    read: Sequence[PhotoReading] = [read_photo(one) for one in shown]
     facts = Facts(
         entries=values, case=case, result=result, photos=tuple(read), unit=unit, texts=TEXTS
     )
