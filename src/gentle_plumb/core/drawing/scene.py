@@ -11,6 +11,7 @@ from ..errors import MissingInput
 from ..fit import Case, FitResult, Joint, PostureFit, joints_of
 from ..fit.frame import Frame
 from ..fit.moves import settings_of
+from ..recent import recent
 from ..units import LengthUnit
 from ..workstation import Details, Settings
 from .chairs import ink_chair
@@ -58,6 +59,9 @@ class SceneRequest:
     layer: Layer = "heights"
 
 
+_staff = recent(2)(ink_staff)
+
+
 @dataclass(frozen=True, kw_only=True)
 class _Side:
     """One posture ready to draw."""
@@ -89,6 +93,7 @@ def _shown(case: Case, fit: PostureFit, left: Settings, show: Show) -> Settings:
     return Settings(**merged)
 
 
+@recent(6)
 def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
     settings = _shown(case, fit, left, show)
     seated = fit.posture == "seated"
@@ -130,6 +135,7 @@ def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]
     return (None, None) if base is None else (base + frame.eye, base + frame.elbow)
 
 
+@recent(6)
 def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = True) -> list[Mark]:
     ink = Ink(side.sheet, side.name)
     if side.name == "seated":
@@ -148,6 +154,7 @@ def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = Tru
     return [*marks, *over.marks]
 
 
+@recent(4)
 def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float) -> list[Mark]:
     def px(x: float) -> float:
         return side.sheet.at((x, 0.0))[0]
@@ -167,6 +174,7 @@ def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float) ->
     return ink_rule(spans, y0=y0, unit=unit, posture=side.name, right_end=right)
 
 
+@recent(4)
 def _flags(case: Case, side: _Side, request: SceneRequest, overruled: set[str], *, edge: float,
            hand: int, y0: float, scale: float) -> list[Mark]:  # fmt: skip
     found = case.found_seated if side.name == "seated" else case.found_standing
@@ -251,7 +259,7 @@ def draw_scene(
     for index, side in enumerate(sides):
         marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0)
     top_mm = (y0 - TOP_PX) / scale
-    marks += ink_staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
+    marks += _staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
     for side in sides:
         hand = 1 if side.name == "seated" else -1
         edge = staff_left if hand == 1 else staff_left + STAFF_W

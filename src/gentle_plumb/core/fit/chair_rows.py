@@ -198,7 +198,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
             row, status="not_assessable", reason="The chair has no armrests.", setting=None
         )
     if case.policy.armrest_use == "off":
-        return replace(row, status="not_assessable", setting=None,
+        return row.but(status="not_assessable", setting=None,
                        reason="Armrests are kept off by choice: lower them out of the way.")  # fmt: skip
     row = ranged_row(row, "armrest", chair.armrest)
     if row.setting is None or seat is None or surface is None:

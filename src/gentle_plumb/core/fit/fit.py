@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
+from ..recent import recent
 from ..workstation import Settings
 from .case import Case
 from .chair_rows import SeatAim, armrest_row, footrest_row, lumbar_row, seat_depth_row, seat_row
@@ -88,17 +89,16 @@ def _own(own: float | None, computed: Callable[[], float | None]) -> float | Non
     return own if own is not None else computed()
 
 
-def aims(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> Settings:
+def aims(case: Case, posture: Posture, real: Found | None, overrule: Settings) -> Settings:
     """How a posture is set: the optimum, the practitioner's own numbers, and what follows."""
     seated = posture == "seated"
-    real = pair.seated if seated else pair.standing
     seat = (real.seat if real else _legs_seat(case)) if seated else None
     seat = overrule.seat if overrule.seat is not None else seat
     surface = real.surface if real else fixed_surface(case)
     surface = overrule.surface if overrule.surface is not None else surface
     surface = surface if surface is not None else _free_surface(case, posture, seat)
 
-    plain = replace(case, uncertain=False)
+    plain = replace(case, uncertain=False) if case.uncertain else case
     far = distance_row(plain, posture, case.policy.elbow_angle)
     distance = far.setting if overrule.distance is None else overrule.distance
     eye = _eye(case, posture, seat)
@@ -124,10 +124,15 @@ def aims(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> Settin
     )
 
 
-def _posture(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> PostureFit:
+_joints_found = recent(4)(joints_of)
+
+
+@recent(4)
+def _posture(
+    case: Case, posture: Posture, real: Found | None, free: Found | None, overrule: Settings
+) -> PostureFit:
     seated = posture == "seated"
-    real = pair.seated if seated else pair.standing
-    settings = aims(case, posture, pair, overrule)
+    settings = aims(case, posture, real, overrule)
     seat, surface = settings.seat, settings.surface
     top, distance = settings.screen_top, settings.distance
     elbow_deg = case.policy.elbow_angle
@@ -139,7 +144,7 @@ def _posture(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> Po
     rows: list[FitRow] = []
     if seated:
         rows += [
-            seat_row(case, _aim(case, pair.free), seat, joints["elbow"], joints.get("knee"),
+            seat_row(case, _aim(case, free), seat, joints["elbow"], joints.get("knee"),
                      fixed_surface(case)),
             footrest_row(case, seat),
             seat_depth_row(case),
@@ -161,7 +166,7 @@ def _posture(case: Case, posture: Posture, pair: Pair, overrule: Settings) -> Po
     rows = [_overruled(row, overrule) for row in rows]
 
     found = case.found_seated if seated else case.found_standing
-    joints_found = joints_of(case, found, posture)
+    joints_found = _joints_found(case, found, posture)
     possible, why_not = _possible(case, posture, real, rows)
     return PostureFit(
         posture=posture,
@@ -207,7 +212,7 @@ def _overruled(row: FitRow, overrule: Settings) -> FitRow:
     if value is None:
         return row
     change = None if row.found is None else value - row.found
-    return replace(row, setting=value, change=change, limits=(), cost=None)
+    return row.but(setting=value, change=change, limits=(), cost=None)
 
 
 def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
@@ -264,8 +269,8 @@ def fit(
     """
     own = overrule_seated or Settings(), overrule_standing or Settings()
     pair = solve_pair(case, overrule_seated=own[0], overrule_standing=own[1])
-    seated = _posture(case, "seated", pair, own[0])
-    standing = _posture(case.standing(), "standing", pair, own[1])
+    seated = _posture(case, "seated", pair.seated, pair.free, own[0])
+    standing = _posture(case.standing(), "standing", pair.standing, None, own[1])
     return FitResult(
         seated=seated,
         standing=standing,
@@ -294,11 +299,11 @@ def settle(case: Case, *, overrule_seated: Settings | None = None,
     """
     own = overrule_seated or Settings(), overrule_standing or Settings()
     pair = solve_pair(case, overrule_seated=own[0], overrule_standing=own[1], whole=False)
-    seated = aims(case, "seated", pair, own[0])
+    seated = aims(case, "seated", pair.seated, own[0])
     joints = joints_of(case, seated, "seated")
     if not stands_too(case, pair.standing):
         return Settled(seated=seated, standing=None, joints_seated=joints, joints_standing=())
     up = case.standing()
-    standing = aims(up, "standing", pair, own[1])
+    standing = aims(up, "standing", pair.standing, own[1])
     return Settled(seated=seated, standing=standing, joints_seated=joints,
                    joints_standing=joints_of(up, standing, "standing"))  # fmt: skip

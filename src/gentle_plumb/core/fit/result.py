@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Literal
+from typing import Any, Literal
 
 from .joints import Joint
 from .terms import Term
@@ -79,6 +79,12 @@ class FitRow:
     found: float | None = None
     change: float | None = None
     source: str = "house-chain"
+
+    def but(self, **otherwise: Any) -> FitRow:
+        """The row with some fields otherwise: ``dataclasses.replace`` for thousands of rows."""
+        row = object.__new__(FitRow)
+        row.__dict__.update(self.__dict__, **otherwise)
+        return row
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
-from typing import Literal
+from typing import Any, Literal
 
 from ..body import Body
 from ..errors import MissingInput, OutOfReach
@@ -52,47 +52,39 @@ def target_row(
         As found, same unit.
 
     """
-    blank = FitRow(
-        key=about.key,
-        posture=about.posture,
-        label=about.label,
-        unit=about.unit,
-        why=about.why,
-        status="not_assessable",
-        found=found,
-        source=about.source,
-    )
+
+    def row(status: Status, **known: Any) -> FitRow:
+        return FitRow(key=about.key, posture=about.posture, label=about.label, unit=about.unit,
+                      why=about.why, status=status, found=found, source=about.source, **known)  # fmt: skip
+
     try:
         made = tuple(terms(case.body))
-        low, high = ends(total(made))
+        aim = total(made)
+        low, high = ends(aim)
     except MissingInput as missing:
-        return replace(blank, reason=missing.reason)
+        return row("not_assessable", reason=missing.reason)
     except OutOfReach as far:
-        return replace(blank, reason=f"Out of reach: {far}.")
+        return row("not_assessable", reason=f"Out of reach: {far}.")
+    status, reason = judge(found, low, high)
+    known = {
+        "reason": reason,
+        "target": aim,
+        "low": low,
+        "high": high,
+        "terms": made,
+        "setting": aim,
+    }
     if not case.uncertain:
-        return replace(
-            blank, target=total(made), low=low, high=high, terms=made, setting=total(made)
-        )
+        return row(status, **known)
     sd, shares = case.body.uncertainty(lambda body: total(terms(body)))
     estimated = tuple(
         name for name in shares if case.body.value(name).source == "estimated" and shares[name] > 1
     )
     widest = max(shares, key=lambda name: shares[name], default=None)
-    status, reason = judge(found, low, high)
-    return replace(
-        blank,
-        target=total(made),
-        low=low,
-        high=high,
-        sd=sd,
-        terms=made,
-        estimated=estimated,
+    return row(
+        status, **known, sd=sd, shares=tuple(shares.items()), estimated=estimated,
         retake=widest if widest and shares[widest] > SAME_MM else None,
-        shares=tuple(shares.items()),
-        status=status,
-        reason=reason,
-        setting=total(made),
-    )
+    )  # fmt: skip
 
 
 def judge(found: float | None, low: float | None, high: float | None) -> tuple[Status, str | None]:
@@ -111,7 +103,7 @@ def set_row(
     if any(found.kind == "joined" for found in limits):
         change = None  # nothing to set: it follows the piece it is joined to
     cost = cost_of(joint) if joint is not None else None
-    return replace(row, setting=setting, limits=tuple(limits), cost=cost, change=change)
+    return row.but(setting=setting, limits=tuple(limits), cost=cost, change=change)
 
 
 def limit(piece: str, kind: LimitKind, at: float, short: float) -> Limit:

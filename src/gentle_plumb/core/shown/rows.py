@@ -14,7 +14,6 @@ from ..policy import SCHOOLS, STANDING, Bundle, defaults
 from ..record import Entries
 from ..sources import SOURCES
 from ..units import LengthUnit, format_difference, format_length
-from ..workstation import Settings
 from .origins import origin_text
 
 DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("back", "up"),
@@ -146,9 +145,9 @@ def row_view(
     *,
     today: date,
     bundle: Bundle,
-    left_at: Settings,
-    own_at: Settings,
-    computed: Settings,
+    left: float | None,
+    own: float | None,
+    computed: float | None,
     offset: float | None = None,
     brief: bool = False,
 ) -> RowView:
@@ -165,16 +164,15 @@ def row_view(
         The day of the visit, for the age of what was measured before.
     bundle : mapping
         What is chosen, by question.
-    left_at, own_at, computed : Settings
-        What was left in the row's posture, what the practitioner put there, and what was computed
-        without that.
+    left, own, computed : float, optional
+        What was left, what the practitioner put there, and what was computed without that; in the
+        row's unit.
     offset : float, optional
         Tape less display of the desk, mm.
     brief : bool
         Without what it rests on.
 
     """
-    left, own = left_at.get(row.key), own_at.get(row.key)
     why = values.get(f"work.{row.posture}.{row.key}.why")
     over = left - row.setting if left is not None and row.setting is not None else None
     return RowView(
@@ -203,7 +201,7 @@ def row_view(
         overrule_reason=str(why) if why else None,
         check=CHECKS.get(row.key),
         dial=_dial(row, unit, offset),
-        computed=value_text(row, computed.get(row.key), unit) if own is not None else None,
+        computed=value_text(row, computed, unit) if own is not None else None,
         chance=chance_text(row),
         about=About(
             inputs=[] if brief else _inputs(row, case.body, values, unit, today),

@@ -18,6 +18,7 @@ from ..fit.fit import Settled
 from ..fit.wording import degrees_said
 from ..plans import what_is_left
 from ..plans.plans import total_of
+from ..recent import recent
 from ..record import field_of, read_typed
 from ..record.fields import SEATED_SET, STANDING_SET
 from ..shown import FixView, JointView, PlanView, RowView, plan_views
@@ -160,19 +161,20 @@ class Bench:
         )  # fmt: skip
 
 
+@recent(4)
+def _errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
+    old = {row.key: row for row in was.rows}
+    return replace(now, rows=tuple(
+        row.but(sd=one.sd, shares=one.shares, estimated=one.estimated, retake=one.retake)
+        if (one := old.get(row.key)) is not None and row.target is not None else row
+        for row in now.rows
+    ))  # fmt: skip
+
+
 def as_sure_as(before: FitResult, after: FitResult) -> FitResult:
     """The later result with the earlier one's errors: settings that are tried don't change them."""
-
-    def errors(was: PostureFit, now: PostureFit) -> PostureFit:
-        old = {row.key: row for row in was.rows}
-        return replace(now, rows=tuple(
-            replace(row, sd=one.sd, shares=one.shares, estimated=one.estimated, retake=one.retake)
-            if (one := old.get(row.key)) is not None and row.target is not None else row
-            for row in now.rows
-        ))  # fmt: skip
-
-    return replace(after, seated=errors(before.seated, after.seated),
-                   standing=errors(before.standing, after.standing))  # fmt: skip
+    return replace(after, seated=_errors_of(before.seated, after.seated),
+                   standing=_errors_of(before.standing, after.standing))  # fmt: skip
 
 
 def told(result: FitResult, unit: LengthUnit) -> list[Told]:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import fields, is_dataclass
 from datetime import date
 from typing import Any
@@ -15,9 +15,19 @@ from ..record import Measuring, PhotoFile
 from .bench import Bench, TrialRequest
 from .through import Given
 
+_ENCODER = json.JSONEncoder(separators=(",", ":"), ensure_ascii=False)
 _NAMES: dict[type, tuple[str, ...]] = {}
 _FLAT: set[type] = {Mark}
 """Kinds whose fields are all plain: a drawing has hundreds of marks."""
+
+
+def _names(kind: type) -> tuple[str, ...]:
+    names = _NAMES.get(kind)
+    if names is None:
+        if not is_dataclass(kind):
+            raise TypeError(f"{kind.__name__} has no plain form")
+        names = _NAMES[kind] = tuple(one.name for one in fields(kind))
+    return names
 
 
 def as_plain(value: Any) -> Any:
@@ -31,12 +41,7 @@ def as_plain(value: Any) -> Any:
     kind = type(value)
     if kind in _FLAT:
         return vars(value)
-    names = _NAMES.get(kind)
-    if names is None:
-        if not is_dataclass(value):
-            raise TypeError(f"{kind.__name__} has no plain form")
-        names = _NAMES[kind] = tuple(one.name for one in fields(value))
-    return {name: as_plain(getattr(value, name)) for name in names}
+    return {name: as_plain(getattr(value, name)) for name in _names(kind)}
 
 
 def given_to_plain(given: Given) -> dict[str, Any]:
@@ -72,13 +77,47 @@ def request_from_plain(plain: Mapping[str, Any]) -> TrialRequest:
     return TrialRequest(**{**plain, "scene": SceneRequest(**plain["scene"])})
 
 
+def as_json(value: Any) -> str:
+    """A dataclass as JSON."""
+    return _ENCODER.encode(as_plain(value))
+
+
+def _members(value: Any, **made: str) -> str:
+    """A dataclass as JSON, some of its fields already made."""
+    texts = (
+        f'"{name}":{made.get(name) or as_json(getattr(value, name))}'
+        for name in _names(type(value))
+    )
+    return f"{{{','.join(texts)}}}"
+
+
+class _Parts:
+    """The JSON of a list, put together anew only where a part is otherwise than last time."""
+
+    def __init__(self) -> None:
+        self._last: list[tuple[Any, str]] = []
+
+    def text(self, parts: Sequence[Any]) -> str:
+        last = self._last
+        now = []
+        for index, part in enumerate(parts):
+            old = last[index] if index < len(last) else (None, "")
+            same = part is old[0] or part == old[0]
+            now.append(old if same else (part, as_json(part)))
+        self._last = now
+        return f"[{','.join(text for _, text in now)}]"
+
+
 class JsonBench:
     """A bench that is spoken to in JSON: what the page's worker holds."""
 
     def __init__(self, given: str) -> None:
         self._bench = Bench(given_from_plain(json.loads(given)))
+        self._rows, self._joints, self._marks = _Parts(), _Parts(), _Parts()
 
     def try_out(self, request: str) -> str:
-        """What a try comes to."""
+        """What a try comes to. While a hand moves, most rows and marks are as they were."""
         tried = self._bench.try_out(request_from_plain(json.loads(request)))
-        return json.dumps(as_plain(tried), separators=(",", ":"), ensure_ascii=False)
+        scene = _members(tried.scene, marks=self._marks.text(tried.scene.marks))
+        return _members(tried, rows=self._rows.text(tried.rows),
+                        joints=self._joints.text(tried.joints), scene=scene)  # fmt: skip

@@ -9,15 +9,17 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date
+from typing import Any
 
 from ..body import Sex
 from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Facts, Finding, Strain, findings, strain_by_region
-from ..fit import Case, FitResult, fit, settle
+from ..fit import Case, FitResult, FitRow, fit, settle
 from ..photo import PhotoReading, read_photo
 from ..plans import Own, Plan, Tier, WorkedOut, one_plan, work_out
 from ..plans.kits import best_kit, furnished
 from ..policy import STANDING, Bundle, question_of
+from ..recent import recent
 from ..record import (
     HOUSE,
     Entries,
@@ -72,13 +74,16 @@ class Through:
 
     def rows(self, unit: LengthUnit, *, brief: bool = False) -> list[RowView]:
         """Every row in words; in brief without what it rests on."""
+        values = self.given.values
+        if brief:
+            values = {path: value for path, value in values.items() if path.endswith(".why")}
         offset = display_offset(self.given.values)
         return [
-            row_view(
-                row, self.case, self.given.values, unit,
-                today=self.given.today, bundle=self.bundle, left_at=self.left[index],
-                own_at=self.own[index], computed=self.computed[index], offset=offset,
-                brief=brief,
+            _row_view(
+                row, self.case, values, unit,
+                today=self.given.today, bundle=self.bundle, left=self.left[index].get(row.key),
+                own=self.own[index].get(row.key), computed=self.computed[index].get(row.key),
+                offset=offset, brief=brief,
             )
             for index, posture in enumerate((self.result.seated, self.result.standing))
             for row in posture.rows
@@ -129,6 +134,39 @@ def case_of(given: Given) -> Case:
     )
 
 
+def _which(row: FitRow, *_: Any, **__: Any) -> tuple[str, str]:
+    return row.posture, row.key
+
+
+_row_view = recent(2, by=_which)(row_view)
+
+
+@dataclass(frozen=True, kw_only=True)
+class _Place:
+    """The case as it is, and with the additions of the plan that was taken."""
+
+    bare: Case
+    case: Case
+    plan: Tier
+
+
+OWN_SETTINGS = frozenset(
+    f"work.{posture}.{key}" for posture in ("seated", "standing") for key in OVERRULED
+)
+"""What the case and its additions don't depend on."""
+
+
+@recent(4)
+def _place(given: Given, own: Own, brief: bool) -> _Place:
+    values = given.values
+    bare = replace(case_of(given), uncertain=not brief)
+    chosen = values.get("work.plan")
+    plan: Tier = chosen if chosen in ("room", "little", "lasting") else "room"  # type: ignore[assignment]
+    kit = best_kit(bare, plan, own=own)
+    case = replace(bare, workstation=furnished(bare.workstation, kit)) if kit else bare
+    return _Place(bare=bare, case=case, plan=plan)
+
+
 def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
                  kept: Entries | None = None, brief: bool = False) -> Through:  # fmt: skip
     """Work a visit through.
@@ -148,13 +186,11 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
 
     """
     values = given.values
-    bare = replace(case_of(given), uncertain=not brief)
     own = overrules(values)
-    chosen = values.get("work.plan")
-    plan: Tier = chosen if chosen in ("room", "little", "lasting") else "room"  # type: ignore[assignment]
     held = own if kept is None else overrules(kept)
-    kit = best_kit(bare, plan, own=Own(seated=held[0], standing=held[1]))
-    case = replace(bare, workstation=furnished(bare.workstation, kit)) if kit else bare
+    others = {path: value for path, value in values.items() if path not in OWN_SETTINGS}
+    place = _place(replace(given, values=others), Own(seated=held[0], standing=held[1]), brief)
+    case = place.case
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
     computed = Settings(), Settings()
     if not brief and any(one != Settings() for one in own):
@@ -166,7 +202,7 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
         entries=values, case=case, result=result, photos=tuple(read), unit=unit, texts=TEXTS
     )
     return Through(
-        given=given, bare=bare, case=case, plan=plan, result=result, facts=facts, photos=tuple(read),
+        given=given, bare=place.bare, case=case, plan=place.plan, result=result, facts=facts, photos=tuple(read),
         findings=findings(facts) if judged else [], bundle={**given.practice, **bundle_of(values)},
         own=own, computed=computed, left=settings_left(values),
     )  # fmt: skip

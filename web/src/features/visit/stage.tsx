@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
 import { Segments } from "@/shared/ui/segments";
@@ -142,31 +142,44 @@ export function Stage({
           />
         )}
       </div>
-      <div className="sr-only">
-        <table>
-          <caption>Heights and distances of the drawing</caption>
-          <thead>
-            <tr>
-              <th>Posture</th>
-              <th>What</th>
-              <th>As found</th>
-              <th>Target</th>
-              <th>Change</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={`${row.posture}.${row.key}`}>
-                <td>{row.posture}</td>
-                <th scope="row">{row.label}</th>
-                <td>{row.found ? `${row.found} ${row.unit}` : "not recorded"}</td>
-                <td>{row.setting ? `${row.setting} ${row.unit}` : (row.reason ?? "none")}</td>
-                <td>{row.change ?? ""}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <Twin rows={rows} />
     </section>
   );
 }
+
+/** The same heights and distances as a table, for those who don't see the drawing. */
+const Twin = memo(function Twin({ rows }: { rows: readonly Schemas["RowView"][] }) {
+  return (
+    <div className="sr-only">
+      <table>
+        <caption>Heights and distances of the drawing</caption>
+        <thead>
+          <tr>
+            <th>Posture</th>
+            <th>What</th>
+            <th>As found</th>
+            <th>Target</th>
+            <th>Change</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <TwinRow key={`${row.posture}.${row.key}`} row={row} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+});
+
+const TwinRow = memo(function TwinRow({ row }: { row: Schemas["RowView"] }) {
+  return (
+    <tr>
+      <td>{row.posture}</td>
+      <th scope="row">{row.label}</th>
+      <td>{row.found ? `${row.found} ${row.unit}` : "not recorded"}</td>
+      <td>{row.setting ? `${row.setting} ${row.unit}` : (row.reason ?? "none")}</td>
+      <td>{row.change ?? ""}</td>
+    </tr>
+  );
+});

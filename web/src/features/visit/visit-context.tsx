@@ -2,7 +2,7 @@ import { createContext, useContext } from "react";
 import type { Schemas, Unit } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
 import type { Cell, Keeper } from "./saving/keeper";
-import type { TrialState } from "./trial/use-trial";
+import type { TrialStore } from "./trial/trial-store";
 
 export type Field = Schemas["Field"];
 export type Pick = { part: string; posture: string; count: number };
@@ -34,8 +34,8 @@ export type VisitState = {
   part: string | null;
   setPart: (part: string) => void;
   go: (step: StepId, part?: string) => void;
-  /** What is tried and not kept. */
-  trial: TrialState;
+  /** Where things are tried and not kept; see useTrial. */
+  bench: TrialStore;
 };
 
 export const VisitContext = createContext<VisitState | null>(null);

@@ -1,6 +1,6 @@
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { CircleHelp, Moon, NotebookPen, Sun, Undo2 } from "lucide-react";
-import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useFields, useMe, useVisit, useWorked, type View } from "@/shared/api/queries";
 import { useKeys } from "@/shared/keys";
@@ -12,7 +12,7 @@ import { Jotting } from "./jotting";
 import { KeptLine } from "./kept-line";
 import { useKeeper } from "./saving/use-keeper";
 import { SignsBanner } from "./signs-banner";
-import { type Size, Stage } from "./stage";
+import type { Size } from "./stage";
 import { AskPanel } from "./steps/ask/ask-panel";
 import { LookPanel } from "./steps/look/look-panel";
 import { MeasurePanel } from "./steps/measure/measure-panel";
@@ -20,9 +20,8 @@ import { PacePanel } from "./steps/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
 import { SetPanel } from "./steps/set-panel";
 import { WorkPanel } from "./steps/work-out/work-out-panel";
-import { draggedTo, type Grip, gripOf } from "./trial/dragging";
-import { TrialBar } from "./trial/trial-bar";
-import { rowsOf, useTrial } from "./trial/use-trial";
+import { TriedStage } from "./trial/tried-stage";
+import { useTrialStore } from "./trial/use-trial";
 import { type Pick, VisitContext, type VisitState } from "./visit-context";
 
 const SHOWN: Record<StepId, View["show"]> = {
@@ -118,35 +117,13 @@ function OpenVisit({
     ...(habits ? { layer: "habits" as const } : {}),
   };
   const worked = useWorked(visit.id, view).data;
-  const trialView = useMemo(
+  const tryScene = useMemo(
     () => (size ? { ...size, unit, mode, show: "target" as const } : null),
     [size, unit, mode],
   );
-  const trial = useTrial(
-    visit.id,
-    worked?.revision ?? visit.revision,
-    trialView,
-    unit,
-    step === "work" && show === "target",
-  );
-  const shownRows = rowsOf(trial, worked);
-  const drag = useRef<Grip | null>(null);
-  const scene = trial.tried?.scene ?? worked?.scene;
-  const grab = useCallback(
-    (part: string, posture: string) => {
-      drag.current = scene ? gripOf(part, posture, shownRows, scene) : null;
-      return drag.current !== null;
-    },
-    [scene, shownRows],
-  );
-  const put = trial.put;
-  const dragBy = useCallback(
-    (dx: number, dy: number) => {
-      if (drag.current && scene)
-        put(drag.current.path, `${draggedTo(drag.current, dx, dy, scene)} mm`);
-    },
-    [scene, put],
-  );
+  const working = step === "work" && show === "target";
+  const revision = worked?.revision ?? visit.revision;
+  const bench = useTrialStore({ visitId: visit.id, revision, scene: tryScene, unit, working });
   useEffect(() => {
     keeper.view = view;
   });
@@ -165,6 +142,7 @@ function OpenVisit({
       setPicked((last) => ({ part, posture, count: (last?.count ?? 0) + 1 })),
     [],
   );
+  const chooseShow = useCallback((next: View["show"]) => setShow({ step, show: next }), [step]);
   const undo = useCallback(() => keeper.undo(unit), [keeper, unit]);
   useKeys(
     useMemo(() => {
@@ -205,7 +183,7 @@ function OpenVisit({
     part: parts[step] ?? null,
     setPart: (part) => setParts((last) => ({ ...last, [step]: part })),
     go,
-    trial,
+    bench,
   };
   const Panel = PANELS[step];
   const steps =
@@ -260,25 +238,22 @@ function OpenVisit({
             ref={setStageRoom}
             className={taken ? "absolute inset-0 z-10 flex flex-col bg-ground" : "hidden"}
           />
-          <Stage
+          <TriedStage
+            dragged={working}
             away={taken}
             habits={habits}
             posed={tape ? posed : null}
             onPosed={setPosed}
-            scene={scene}
             inks={fields.inks}
-            rows={shownRows}
             active={active}
             mode={mode}
             show={show}
             narrow={narrow}
             stands={step !== "work" || (worked?.standing_possible ?? true)}
             onMode={setMode}
-            onShow={(next) => setShow({ step, show: next })}
+            onShow={chooseShow}
             onPick={pick}
             onSize={setSize}
-            {...(step === "work" && show === "target" ? { onGrab: grab, onDrag: dragBy } : {})}
-            head={step === "work" && trial.on ? <TrialBar /> : null}
           />
         </div>
       </div>

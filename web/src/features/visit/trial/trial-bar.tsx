@@ -1,9 +1,11 @@
 import { RotateCcw } from "lucide-react";
 import { useVisitState } from "../visit-context";
+import { useTrial } from "./use-trial";
 
 /** What is being tried, over the drawing: it is not kept, and one press leads back. */
 export function TrialBar() {
-  const { trial, setPart } = useVisitState();
+  const { bench, setPart } = useVisitState();
+  const trial = useTrial();
   const { tried } = trial;
   return (
     <section
@@ -26,7 +28,7 @@ export function TrialBar() {
         type="button"
         aria-label="Back to best"
         title="Back to best"
-        onClick={trial.toBest}
+        onClick={bench.toBest}
         className="grid size-11 shrink-0 place-items-center hover:bg-ground"
       >
         <RotateCcw size={18} aria-hidden="true" />

@@ -104,10 +104,9 @@ function Positions({
   standing?: boolean;
   inherited?: boolean;
 }) {
-  const { keeper, unit, readOnly, trial, worked, cells } = useVisitState();
+  const { keeper, unit, readOnly, bench, worked, cells } = useVisitState();
   const path = `${PATH}${standing ? STANDING : ""}${question.id}`;
   const [moved, setMoved] = useState<Record<string, Schemas["Moved"][]>>({});
-  const ask = trial.ask;
   const revision = worked?.revision;
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked again only where the visit has moved on
   useEffect(() => {
@@ -115,7 +114,7 @@ function Positions({
     const others = question.positions.filter((one) => one.id !== at);
     void (async () => {
       for (const other of others) {
-        const tried = await ask({ [path]: other.id }).catch(() => null);
+        const tried = await bench.ask({ [path]: other.id }).catch(() => null);
         if (gone || !tried) return;
         setMoved((last) => ({ ...last, [other.id]: tried.moved }));
       }
@@ -179,7 +178,7 @@ function Bundles({
   bundles: readonly Bundle[];
   questions: readonly Question[];
 }) {
-  const { worked, keeper, unit, readOnly, trial, setPart } = useVisitState();
+  const { worked, keeper, unit, readOnly, bench, setPart } = useVisitState();
   const { add } = useBundleChanges();
   const [name, setName] = useState<string | null>(null);
   const [first, setFirst] = useState(VISIT);
@@ -232,7 +231,7 @@ function Bundles({
         <Button
           disabled={first === second}
           onClick={() => {
-            trial.compare(
+            bench.compare(
               { label: named(first), tries: tries(first), found: false },
               { label: named(second), tries: tries(second), found: false },
             );

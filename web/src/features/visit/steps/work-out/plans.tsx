@@ -3,13 +3,15 @@ import { api, type Schemas, unwrap } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Lines } from "../../lines";
+import { useTrial } from "../../trial/use-trial";
 import { useVisitState } from "../../visit-context";
 
 type Plan = Schemas["PlanView"];
 
 /** Three plans with what each leaves over, single purchases, what moves, and stacks. */
 export function Plans() {
-  const { worked, trial } = useVisitState();
+  const { worked } = useVisitState();
+  const trial = useTrial();
   const plans = trial.tried?.plans.length ? trial.tried.plans : worked?.plans;
   const fixes = trial.tried?.plans.length ? trial.tried.fixes : worked?.fixes;
   if (!worked || !plans?.length) return <p className="text-soft">One moment …</p>;

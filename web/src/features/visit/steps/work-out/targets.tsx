@@ -6,7 +6,7 @@ import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
 import { RowMark } from "../../row-mark";
-import { rowsOf } from "../../trial/use-trial";
+import { rowsOf, useTrial } from "../../trial/use-trial";
 import { useVisitState } from "../../visit-context";
 
 type Row = Schemas["RowView"];
@@ -18,7 +18,8 @@ export function moves(row: Row): boolean {
 
 /** Every target with its terms, its band, what the equipment makes of it. */
 export function Targets() {
-  const { worked, picked, setActive, go, trial } = useVisitState();
+  const { worked, picked, setActive, go } = useVisitState();
+  const trial = useTrial();
   const [open, setOpen] = useState<string | null>(null);
   useEffect(() => {
     if (picked) setOpen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);

@@ -2,7 +2,7 @@ import { memo, useEffect, useId, useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Left } from "../../trial/trial-bar";
-import { rowsOf } from "../../trial/use-trial";
+import { rowsOf, useTrial } from "../../trial/use-trial";
 import { applies, type Field, useVisitState } from "../../visit-context";
 import { MovedList } from "./moved";
 
@@ -30,7 +30,8 @@ const PIECES = new Set([
 
 /** Try anything: a height, a distance, an angle, a choice, a piece. Nothing is kept until you say so. */
 export function TryOut() {
-  const { trial, worked, fields, cells, keeper, unit, readOnly } = useVisitState();
+  const { bench, worked, fields, cells, keeper, unit, readOnly } = useVisitState();
+  const trial = useTrial();
   const { tried } = trial;
   const rows = rowsOf(trial, worked);
   const many = Object.keys(trial.tries).length;
@@ -79,9 +80,9 @@ export function TryOut() {
             </ul>
           )}
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={trial.toBest}>Back to best</Button>
-            <Button onClick={trial.toFound}>Back to found</Button>
-            <Button onClick={trial.snapshot ? trial.dropSnapshot : trial.takeSnapshot}>
+            <Button onClick={bench.toBest}>Back to best</Button>
+            <Button onClick={bench.toFound}>Back to found</Button>
+            <Button onClick={trial.snapshot ? bench.dropSnapshot : bench.takeSnapshot}>
               {trial.snapshot ? "Drop the snapshot" : "Snapshot to compare"}
             </Button>
             {many > 0 && !readOnly && (
@@ -89,7 +90,7 @@ export function TryOut() {
                 onClick={() => {
                   for (const [path, typed] of Object.entries(trial.tries))
                     keeper.type(path, typed, unit);
-                  trial.toBest();
+                  bench.toBest();
                 }}
               >
                 Keep {many === 1 ? "it" : "them"}
@@ -112,7 +113,7 @@ export function TryOut() {
                     typed={trial.tries[field.id]}
                     trouble={tried?.troubles.find((one) => one.field === field.id)?.detail}
                     unit={unit}
-                    put={trial.put}
+                    put={bench.put}
                   />
                 ))}
               </div>

@@ -1,0 +1,40 @@
+import { type ComponentProps, useCallback, useRef } from "react";
+import { Stage } from "../stage";
+import { useVisitState } from "../visit-context";
+import { draggedTo, type Grip, gripOf } from "./dragging";
+import { TrialBar } from "./trial-bar";
+import { rowsOf, useTrial } from "./use-trial";
+
+type Props = Omit<ComponentProps<typeof Stage>, "scene" | "rows" | "onGrab" | "onDrag" | "head">;
+
+/** The drawing with what is tried in it, and a hand on its pieces. */
+export function TriedStage({ dragged, ...stage }: Props & { dragged: boolean }) {
+  const { bench, worked } = useVisitState();
+  const trial = useTrial();
+  const scene = trial.tried?.scene ?? worked?.scene;
+  const rows = rowsOf(trial, worked);
+  const held = useRef<Grip | null>(null);
+  const grab = useCallback(
+    (part: string, posture: string) => {
+      held.current = scene ? gripOf(part, posture, rows, scene) : null;
+      return held.current !== null;
+    },
+    [scene, rows],
+  );
+  const drag = useCallback(
+    (dx: number, dy: number) => {
+      if (held.current && scene)
+        bench.put(held.current.path, `${draggedTo(held.current, dx, dy, scene)} mm`);
+    },
+    [scene, bench],
+  );
+  return (
+    <Stage
+      {...stage}
+      scene={scene}
+      rows={rows}
+      {...(dragged ? { onGrab: grab, onDrag: drag } : {})}
+      head={dragged && trial.on ? <TrialBar /> : null}
+    />
+  );
+}
