@@ -11,7 +11,7 @@ import pytest
 
 from gentle_plumb.benchmarks.hard_cases import SEED, hard_cases, seldom_fits
 from gentle_plumb.benchmarks.reference_solver import kit_with_milp
-from gentle_plumb.core.fit.costs import elbow_over, gaze_over, hangs, legs_over
+from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
 from gentle_plumb.core.fit.pair import solve_pair
 from gentle_plumb.core.fit.search import search
 from gentle_plumb.core.fit.search_model import SearchModel
@@ -68,8 +68,8 @@ def every_pair(model):
         yield tuple(
             round(one, 5)
             for one in (
-                presses + hangs(model, seat), first[model.first] if model.legs is not None
-                or model.first == "hands" else 0.0, hands + gaze + legs_over(model, seat),
+                presses + legs_at(model, seat).hangs, first[model.first] if model.legs is not None
+                or model.first == "hands" else 0.0, hands + gaze + legs_at(model, seat).over,
                 float(off), *near, apart_top,
             )
         ), seat, surface  # fmt: skip

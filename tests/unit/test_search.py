@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from gentle_plumb.benchmarks.reference_solver import solve_with_milp
 from gentle_plumb.core.errors import MissingInput
-from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_over
+from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
 from gentle_plumb.core.fit.model import search_model
 from gentle_plumb.core.fit.search import search
 from gentle_plumb.core.fit.search_model import SearchModel
@@ -42,7 +42,9 @@ def models(draw):
 
 def cost(model, seat, surface):
     gap = surface - seat
-    return elbow_over(model, gap)[0] + gaze_over(model, seat, surface)[0] + legs_over(model, seat)
+    return (
+        elbow_over(model, gap)[0] + gaze_over(model, seat, surface)[0] + legs_at(model, seat).over
+    )
 
 
 @settings(max_examples=60, deadline=None)

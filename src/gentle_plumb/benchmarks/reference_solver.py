@@ -10,7 +10,7 @@ from math import ceil, floor, isfinite
 from typing import Any
 
 from ..core.fit import Case
-from ..core.fit.costs import elbow_over, gaze_over, hangs, legs_over
+from ..core.fit.costs import elbow_over, gaze_over, legs_at
 from ..core.fit.model import Lengths
 from ..core.fit.search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel
 from ..core.plans import PRICES, Addition, Tier, grade
@@ -46,7 +46,7 @@ def solve_with_milp(model: SearchModel) -> float:
         least = max(least, model.least_gap)
     rows = [float(seat) for seat in range(ceil(seats.low), floor(seats.high) + 1)]
     gaps = [float(gap) for gap in range(ceil(least), floor(surfaces.high - seats.low) + 1)]
-    costs = [legs_over(model, seat) for seat in rows]
+    costs = [legs_at(model, seat).over for seat in rows]
     costs += [elbow_over(model, gap)[0] + gaze_over(model, 0.0, gap)[0] for gap in gaps]
     seat_part, gap_part = np.zeros(len(costs)), np.zeros(len(costs))
     seat_part[: len(rows)], gap_part[len(rows) :] = 1, 1
@@ -104,8 +104,8 @@ def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> lis
     found = []
     for seat, foot in product(seats, feet):
         held = replace(model, feet=(foot.reach,) if foot.reach else ())
-        if not hangs(held, seat.at):
-            found.append(Choice(at=seat.at, price=seat.price + foot.price, degrees=legs_over(held, seat.at),
+        if not legs_at(held, seat.at).hangs:
+            found.append(Choice(at=seat.at, price=seat.price + foot.price, degrees=legs_at(held, seat.at).over,
                                 count=seat.count + foot.count, items=seat.items + foot.items))  # fmt: skip
     return found
 

@@ -28,15 +28,15 @@ def elbow_over(model: SearchModel, gap: float) -> tuple[float, float]:
     return over, abs(angle - model.elbow_target)
 
 
-def _range_of_tops(model: SearchModel, surface: float) -> Span | None:
-    """Where the top of the picture can be over the floor."""
+def _range_of_tops(model: SearchModel, surface: float) -> tuple[float, float, float | None] | None:
+    """Where the top of the picture can be over the floor: lowest, highest, step."""
     lift, tops = model.lift, model.tops
     if lift is None:
-        return tops
+        return None if tops is None else (tops.low, tops.high, tops.step)
     if tops is None:
-        return lift.shifted(surface)
+        return lift.low + surface, lift.high + surface, lift.step
     low = max(lift.low + surface, tops.low)
-    return Span(low=low, high=max(low, min(lift.high + surface, tops.high)))
+    return low, max(low, min(lift.high + surface, tops.high)), None
 
 
 def best_top(model: SearchModel, seat: float, surface: float) -> tuple[float, float, float]:
@@ -44,21 +44,26 @@ def best_top(model: SearchModel, seat: float, surface: float) -> tuple[float, fl
     assert model.eye is not None
     eye = model.eye + seat
     band, want = model.top_band, eye + model.top_target
-    span = _range_of_tops(model, surface)
-    if span is None:
+    ends = _range_of_tops(model, surface)
+    if ends is None:
         return 0.0, 0.0, want
-    tries = [span.clamp(want)]
-    if span.step is not None:
-        tries += [span.clamp(eye + band.low), span.clamp(eye + band.high)]
-        inside = span.within(eye + band.low, eye + band.high)
-        tries += [inside] if inside is not None else []
-    found = []
-    for top in tries:
-        over = top - eye
-        edge = min(band.high, max(band.low, over))
-        off = abs(degrees(atan2(over, model.distance) - atan2(edge, model.distance)))
-        found.append((0.0 if off < 1e-9 else off, abs(top - want), top))
-    return min(found)
+    low, high, step = ends
+    if step is None or low == high:
+        return _top_at(model, eye, want, min(high, max(low, want)))
+    span = Span(low=low, high=high, step=step)
+    tries = [span.clamp(want), span.clamp(eye + band.low), span.clamp(eye + band.high)]
+    inside = span.within(eye + band.low, eye + band.high)
+    tries += [inside] if inside is not None else []
+    return min(_top_at(model, eye, want, top) for top in tries)
+
+
+def _top_at(model: SearchModel, eye: float, want: float, top: float) -> tuple[float, float, float]:
+    over, band = top - eye, model.top_band
+    if band.low <= over <= band.high:
+        return 0.0, abs(top - want), top
+    edge = band.low if over < band.low else band.high
+    off = abs(degrees(atan2(over, model.distance) - atan2(edge, model.distance)))
+    return (0.0 if off < 1e-9 else off), abs(top - want), top
 
 
 def gaze_over(model: SearchModel, seat: float, surface: float) -> tuple[float, float]:
@@ -105,31 +110,31 @@ def footing_at(
         return Footing(0.0, max(0.0, -need - margin), 0.0)
     if feet is None:
         return Footing(0.0, 0.0, need)
-    tries = [0.0]
+    best, rank = 0.0, (need - margin, 0.0, need)
     for span in feet:
-        tries += span.places() or (span.clamp(need),)
-    found = (
-        Footing(max(0.0, need - at - margin), max(0.0, at - need - margin), at) for at in tries
-    )
-    best = min(found, key=lambda one: (one.lacks, one.lifts, abs(one.height - need)))
-    return best if best.lacks > 1e-9 else best._replace(lacks=0.0)
+        for at in span.places() or (span.clamp(need),):
+            away = need - at
+            if abs(away) > margin:
+                one = (max(0.0, away - margin), max(0.0, -away - margin), abs(away))
+            else:
+                one = (0.0, 0.0, abs(away))
+            if one < rank:
+                best, rank = at, one
+    return Footing(rank[0] if rank[0] > 1e-9 else 0.0, rank[1], best)
 
 
-def footing(model: SearchModel, seat: float) -> Footing:
-    """The best support for the feet in this model; none is asked for when standing."""
+class Legs(NamedTuple):
+    """What the legs pay at a seat: mm the feet lack of a support, degrees of knee and hip."""
+
+    hangs: float
+    over: float
+
+
+def legs_at(model: SearchModel, seat: float) -> Legs:
+    """What the legs pay: feet that hang, or a seat low for them or a support that lifts them."""
     if model.legs is None:
-        return Footing(0.0, 0.0, 0.0)
-    return footing_at(seat, legs=model.legs, margin=model.flat_margin, feet=model.feet)
-
-
-def legs_over(model: SearchModel, seat: float) -> float:
-    """Degrees knee and hip are outside their bands: the seat low for the legs, or the feet lifted."""
-    if model.legs is None:
-        return 0.0
-    up = degrees(asin(min(1.0, footing(model, seat).lifts / model.thigh_length)))
-    return abs(model.knee_band.excess(90 - up)) + abs(model.hip_band.excess(model.hip_level - up))
-
-
-def hangs(model: SearchModel, seat: float) -> float:
-    """Mm the feet lack of a support that could be there; 0 where they rest."""
-    return footing(model, seat).lacks
+        return Legs(0.0, 0.0)
+    stand = footing_at(seat, legs=model.legs, margin=model.flat_margin, feet=model.feet)
+    up = degrees(asin(min(1.0, stand.lifts / model.thigh_length))) if stand.lifts else 0.0
+    knee, hip = model.knee_band.excess(90 - up), model.hip_band.excess(model.hip_level - up)
+    return Legs(stand.lacks, abs(knee) + abs(hip))

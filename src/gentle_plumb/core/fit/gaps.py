@@ -2,40 +2,80 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from math import ceil, floor, radians, sin
 
-from .costs import elbow_over, gaze_over
+from .costs import elbow_over, gaze_over, legs_at
 from .search_model import SearchModel
 
 Score = tuple[float, float, float, float]
 """Policy's first piece, degrees outside, degrees from the target, mm of the picture."""
 
 
+@lru_cache(maxsize=96)
+def known(*_: object) -> dict[float, tuple[float, float]]:
+    """What was reckoned before under the same lengths and bands: sets of pieces share most of it."""
+    return {}
+
+
 class Gaps:
-    """Scores of a seat's gaps (surface over seat), each reckoned once where it can be shared."""
+    """Costs of seats and gaps (surface over seat), each reckoned once where it can be shared.
+
+    Every cost is reckoned from what it depends on alone, so that it is the same whoever asks first.
+    """
 
     def __init__(self, model: SearchModel, low: float, high: float) -> None:
         self._model, self._low, self._high = model, low, high
-        self._hands: dict[float, tuple[float, float]] = {}
-        self._gaze: dict[float, tuple[float, float]] = {}
-        self._table: list[tuple[Score, float]] | None = None
-        self._by_hands: list[tuple[float, float]] | None = None
         seen = model.eye is not None
         self._by_gap = model.tops is None or not seen
         self._by_seat = seen and model.tops is not None and model.lift is None
+        self._hands = known(
+            "hands", model.elbow, model.reach, model.keyboard, model.elbow_target, model.elbow_band,
+            model.wrist_band, model.slopes,
+        )  # fmt: skip
+        self._gaze = known(
+            "gaze", model.eye, model.distance, model.lift, model.tops, model.top_band,
+            model.top_target,
+        )  # fmt: skip
+        self._legs = known(
+            "legs", model.legs, model.thigh_length, model.knee_band, model.hip_band,
+            model.hip_level, model.flat_margin, model.feet,
+        )  # fmt: skip
+        self._table: list[tuple[Score, float]] | None = None
+        self._by_hands: list[tuple[float, float]] | None = None
         self.turns = sorted(gap for gap in turning_gaps(model) if low <= gap <= high)
+
+    def hands(self, gap: float) -> tuple[float, float]:
+        """Degrees elbow and wrist are outside their bands, and the elbow from its target."""
+        found = self._hands.get(gap)
+        if found is None:
+            over, away = elbow_over(self._model, gap)
+            found = self._hands[gap] = round(over, 6), round(away, 6)
+        return found
+
+    def gaze(self, seat: float, gap: float) -> tuple[float, float]:
+        """Degrees the top of the picture lies outside its band at best, mm from its target."""
+        if not (self._by_gap or self._by_seat):
+            over, apart = gaze_over(self._model, seat, seat + gap)
+            return round(over, 6), round(apart, 6)
+        key = gap if self._by_gap else seat
+        found = self._gaze.get(key)
+        if found is None:
+            over, apart = gaze_over(self._model, *((0.0, gap) if self._by_gap else (seat, 0.0)))
+            found = self._gaze[key] = round(over, 6), round(apart, 6)
+        return found
+
+    def legs(self, seat: float) -> tuple[float, float]:
+        """Mm the feet lack of a support, degrees of knee and hip."""
+        found = self._legs.get(seat)
+        if found is None:
+            hangs, over = legs_at(self._model, seat)
+            found = self._legs[seat] = hangs, round(over, 6)
+        return found
 
     def score(self, seat: float, gap: float) -> Score:
         """Policy's first piece, degrees outside, degrees from the target, mm of the picture."""
-        hands = self._hands.get(gap)
-        if hands is None:
-            over, away = elbow_over(self._model, gap)
-            hands = self._hands[gap] = (round(over, 6), round(away, 6))
-        key = gap if self._by_gap else seat
-        gaze = self._gaze.get(key) if self._by_gap or self._by_seat else None
-        if gaze is None:
-            over, apart = gaze_over(self._model, seat, seat + gap)
-            gaze = self._gaze[key] = (round(over, 6), round(apart, 6))
+        hands, gaze = self.hands(gap), self.gaze(seat, gap)
         first = hands[0] if self._model.first == "hands" else 0.0
         return first, round(hands[0] + gaze[0], 6), hands[1], gaze[1]
 
@@ -47,6 +87,8 @@ class Gaps:
         distance from the target grows to both sides. So where anything costs nothing, the
         window's ends and the turning points hold the best. Else every lattice point counts.
         """
+        if least == most:
+            return self.score(seat, most), most
         places = self._model.surface.places() if self._model.surface else None
         if places is not None:
             tries = [
@@ -55,8 +97,8 @@ class Gaps:
             return min((self.score(seat, gap), gap) for gap in tries or [most])
         more = [] if self._by_gap else _turning_tops(self._model, seat)
         points = [least, most, *(gap for gap in (*self.turns, *more) if least < gap < most)]
-        best = min((self.score(seat, gap), gap) for gap in points)
-        if best[0][:2] == (0, 0) or least == most:
+        best = min([(self.score(seat, gap), gap) for gap in points])
+        if best[0][:2] == (0, 0):
             return best
         if self._by_gap:
             if self._table is None:
@@ -69,11 +111,9 @@ class Gaps:
                     return min(best, row)
             return best
         if self._by_hands is None:
-            self._by_hands = sorted(
-                (elbow_over(self._model, gap)[0], gap) for gap in self._lattice()
-            )
+            self._by_hands = sorted((self.hands(gap)[0], gap) for gap in self._lattice())
         for over, gap in self._by_hands:
-            if round(over, 6) > min(best[0][1], cutoff[1]):
+            if over > min(best[0][1], cutoff[1]):
                 break  # the hands alone cost more already
             if least <= gap <= most:
                 best = min(best, (self.score(seat, gap), gap))

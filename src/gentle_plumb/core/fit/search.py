@@ -33,9 +33,10 @@ from itertools import pairwise
 from math import ceil, floor, inf, radians, sin
 from typing import NamedTuple
 
+from ..recent import forget_recent
 from ..workstation import Span
-from .costs import best_top, elbow_over, gaze_over, hangs, legs_over
-from .gaps import Gaps
+from .costs import best_top
+from .gaps import Gaps, known
 from .search_model import SEAT_LATTICE, SURFACE_LATTICE, Found, SearchModel
 
 
@@ -88,13 +89,14 @@ def _best_of(model: SearchModel, gaps: Gaps, surfaces: Span, seats: list[float],
             if most < model.least_gap - 1e-9:
                 presses, least = model.least_gap - most, most
             else:
-                least = _least(surfaces, seat, max(least, model.least_gap))
+                least = max(least, model.least_gap)
+                least = least if surfaces.step is None else _least(surfaces, seat, least)
         if model.highest_seat is not None:
             presses = max(presses, seat - model.highest_seat)
         presses = 0.0 if presses < 1e-9 else presses
-        hang = hangs(model, seat)
+        hang, legs = gaps.legs(seat)
         hard = round(presses + hang, 6)
-        legs, apart, first = round(legs_over(model, seat), 6), 0.0, 0.0
+        apart = first = 0.0
         if model.legs is not None:
             apart = round(abs(seat - model.legs), 6)
             if model.first == "feet":
@@ -128,16 +130,28 @@ class _Parts(NamedTuple):
     legs: float
 
 
-def _parts(model: SearchModel, seat: float, surface: float) -> _Parts:
+def _parts(model: SearchModel, gaps: Gaps, seat: float, surface: float) -> _Parts:
     presses = max(0.0, (model.least_gap or 0.0) - surface + seat) if model.least_gap else 0.0
     if model.highest_seat is not None:
         presses = max(presses, seat - model.highest_seat)
-    hands = elbow_over(model, surface - seat)[0]
+    hands = gaps.hands(surface - seat)[0]
     first = hands if model.first == "hands" else 0.0
     if model.first == "feet" and model.legs is not None:
         first = max(0.0, abs(seat - model.legs) - model.flat_margin)
-    return _Parts(presses + hangs(model, seat), first, hands, gaze_over(model, seat, surface)[0],
-                  legs_over(model, seat))  # fmt: skip
+    hangs, legs = gaps.legs(seat)
+    return _Parts(presses + hangs, first, hands, gaps.gaze(seat, surface - seat)[0], legs)
+
+
+FEW_PLACES = 24
+"""A surface with no more places than this is looked at place by place."""
+
+
+def _strata(surfaces: Span) -> list[Span]:
+    """The surface as places one by one where it has few, else as it is."""
+    places = surfaces.places()
+    if places is None or len(places) > FEW_PLACES:
+        return [surfaces]
+    return [Span(low=place, high=place) for place in places]
 
 
 FEW_SEATS = 6
@@ -153,7 +167,7 @@ def _split(model: SearchModel, gaps: Gaps, surfaces: Span, points: set[float],
     """
     surface = surfaces.low
     ends = sorted(points)
-    known = {seat: _parts(model, seat, surface) for seat in ends}
+    known = {seat: _parts(model, gaps, seat, surface) for seat in ends}
     waiting: list[tuple[tuple[float, float, float], float, float]] = []
 
     def put(low: float, high: float) -> None:
@@ -174,7 +188,7 @@ def _split(model: SearchModel, gaps: Gaps, surfaces: Span, points: set[float],
             best = _best_of(model, gaps, surfaces, seats, best)
             continue
         middle = float(inside[len(inside) // 2])
-        known[middle] = _parts(model, middle, surface)
+        known[middle] = _parts(model, gaps, middle, surface)
         best = _best_of(model, gaps, surfaces, [middle], best)
         put(low, middle)
         put(middle, high)
@@ -210,22 +224,26 @@ def search(model: SearchModel) -> Found:
     seats = model.seat or (SEAT_LATTICE if model.legs is not None else Span(low=0, high=0))
     surfaces = model.surface or SURFACE_LATTICE
     low, high = surfaces.low - seats.high, surfaces.high - seats.low
-    gaps = Gaps(replace(model, surface=surfaces), low, high)
+    gaps = Gaps(model if model.surface else replace(model, surface=surfaces), low, high)
     turns = [*gaps.turns, low] if model.least_gap is None else [*gaps.turns, low, model.least_gap]
+    best: _Best | None = None
     places = seats.places()
     if places is not None:
         best = _best_of(model, gaps, surfaces, _by_legs(model, places), None)
     else:
         # Seats that cost nothing form intervals whose ends are turning points, and so is what is
         # preferred on them: only where nothing is free of cost does every lattice point count.
-        points = _turning_seats(model, seats, surfaces, turns)
-        best = _best_of(model, gaps, surfaces, _by_legs(model, points), None)
+        strata = _strata(surfaces)
+        found = [(one, _turning_seats(model, seats, one, turns)) for one in strata]
+        for one, points in found:
+            best = _best_of(model, gaps, one, _by_legs(model, points), best)
         if best is None or best[0][:3] != (0.0, 0.0, 0.0):
-            if surfaces.fixed:
-                best = _split(model, gaps, surfaces, points, best)
-            else:
-                lattice = {float(seat) for seat in range(ceil(seats.low), floor(seats.high) + 1)}
-                best = _best_of(model, gaps, surfaces, _by_legs(model, lattice - points), best)
+            for one, points in found:
+                if one.fixed:
+                    best = _split(model, gaps, one, points, best)
+                else:
+                    lattice = {float(at) for at in range(ceil(seats.low), floor(seats.high) + 1)}
+                    best = _best_of(model, gaps, one, _by_legs(model, lattice - points), best)
     if best is None:  # the lattice's ends are always among the points
         raise AssertionError("no seat and surface on the lattice")
     rank, seat, surface, hang, presses = best
@@ -234,6 +252,13 @@ def search(model: SearchModel) -> Found:
         seat=seat, surface=surface, top=best_top(model, seat, surface)[2] if placed else None,
         over=rank[2], footrest=bool(rank[3]), hangs=hang, presses=presses, first=rank[1],
     )  # fmt: skip
+
+
+def forget() -> None:
+    """Forget what was found before: for measuring how long finding it takes."""
+    search.cache_clear()
+    known.cache_clear()
+    forget_recent()
 
 
 def _least(surfaces: Span, seat: float, least: float) -> float:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
+from typing import Any
 
 from ..policy import JOINT_BANDS, Band
 from ..workstation import Span
@@ -86,11 +87,11 @@ class Found:
 def hold(model: SearchModel, *, seat: float | None = None, surface: float | None = None,
          top: float | None = None) -> SearchModel:  # fmt: skip
     """The same model with what is given held where it is."""
-    held = model
+    held: dict[str, Any] = {}
     if seat is not None:
-        held = replace(held, seat=Span(low=seat, high=seat))
+        held["seat"] = Span(low=seat, high=seat)
     if surface is not None:
-        held = replace(held, surface=Span(low=surface, high=surface))
+        held["surface"] = Span(low=surface, high=surface)
     if top is not None:
-        held = replace(held, lift=None, tops=Span(low=top, high=top))
-    return held
+        held |= {"lift": None, "tops": Span(low=top, high=top)}
+    return replace(model, **held) if held else model

@@ -19,6 +19,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from itertools import product
 from math import floor
+from typing import Any
 
 from ..errors import MissingInput
 from ..fit import Case
@@ -111,10 +112,11 @@ class HeightSearch:
                 ) -> Heights:  # fmt: skip
         """Both postures; with any support or any height of the picture, a bound for what follows."""
         models = [one.model(station) for one in (self._seated, self._standing) if one]
-        if any_feet:
-            models = [replace(model, feet=None) for model in models]
+        free: dict[str, Any] = {"feet": None} if any_feet else {}
         if any_top and station.screen.kind != "laptop":
-            models = [replace(model, lift=None, tops=None) for model in models]
+            free |= {"lift": None, "tops": None}
+        if free:
+            models = [replace(model, **free) for model in models]
         own = (self.own.seated, self.own.standing)
         models = [
             hold(model, seat=mine.seat if model.legs is not None else None, surface=mine.surface,

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import cached_property
 from math import atan, cos, floor, sin
 from typing import Literal
 
@@ -56,10 +57,13 @@ class Span:
 
     def places(self) -> tuple[float, ...] | None:
         """Every place it can be set to; None where it moves freely."""
-        if self.fixed:
+        if self.low == self.high:
             return (self.low,)
-        if self.step is None:
-            return None
+        return None if self.step is None else self._steps
+
+    @cached_property
+    def _steps(self) -> tuple[float, ...]:
+        assert self.step is not None
         steps = floor((self.high - self.low) / self.step + 1e-9)
         found = [self.low + index * self.step for index in range(steps + 1)]
         if self.high - found[-1] > 1e-6:
