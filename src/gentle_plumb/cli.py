@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import sys
+from contextlib import ExitStack
 from pathlib import Path
 from typing import TYPE_CHECKING, Annotated
 
@@ -173,16 +174,19 @@ def _fit_many(source: Path, out: Path | None, processes: int | None) -> int:
 
     errors = Console(stderr=True)
     bad = 0
-    try:
-        size = None if str(source) == "-" else source.stat().st_size
-        lines = sys.stdin if size is None else source.open(encoding="utf-8", errors="replace")
-        target = sys.stdout if out is None else out.open("w", encoding="utf-8")
-    except OSError as error:
-        say(f"{error.filename}: {error.strerror}")
-        return 2
-    total = None if size is None else _count(source)
     columns = ("{task.description}", BarColumn(), MofNCompleteColumn(), TimeElapsedColumn())
-    with Progress(*columns, console=errors, transient=out is None) as progress:
+    with ExitStack() as held:
+        lines, target, total = sys.stdin, sys.stdout, None
+        try:
+            if str(source) != "-":
+                total = _count(source)
+                lines = held.enter_context(source.open(encoding="utf-8", errors="replace"))
+            if out is not None:
+                target = held.enter_context(out.open("w", encoding="utf-8"))
+        except OSError as error:
+            say(f"{error.filename}: {error.strerror}")
+            return 2
+        progress = held.enter_context(Progress(*columns, console=errors, transient=out is None))
         task = progress.add_task("Cases", total=total)
         for line in fit_many(lines, processes=processes):
             if line.result is not None:
@@ -191,8 +195,6 @@ def _fit_many(source: Path, out: Path | None, processes: int | None) -> int:
                 bad += 1
                 errors.print(f"line {line.number}: {line.trouble}", markup=False, highlight=False)
             progress.advance(task)
-    if out is not None:
-        target.close()
     if bad:
         errors.print(f"{bad} {'line was' if bad == 1 else 'lines were'} left out.")
     return 1 if bad else 0

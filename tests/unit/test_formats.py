@@ -10,7 +10,9 @@ from pathlib import Path
 
 import jsonschema
 import pytest
+from typer.testing import CliRunner
 
+from gentle_plumb.cli import app
 from gentle_plumb.documents import fit_files
 from gentle_plumb.formats import generated
 
@@ -21,10 +23,7 @@ EXAMPLES = sorted((FORMATS / "examples").glob("*.case.json"))
 
 
 def plumb_fit(*words, text=None):
-    return subprocess.run(
-        [sys.executable, "-m", "gentle_plumb.cli", "fit", *map(str, words)], input=text, text=True,
-        capture_output=True, check=False, env={"PYTHONPATH": str(ROOT / "src"), "COLUMNS": "200"},
-    )  # fmt: skip
+    return CliRunner().invoke(app, ["fit", *map(str, words)], input=text)
 
 
 def test_generated_files_are_what_the_code_makes():
@@ -62,10 +61,13 @@ def test_there_are_the_four_worked_examples():
 
 
 def test_the_command_prints_json_and_a_table():
+    table = subprocess.run(
+        [sys.executable, "-m", "gentle_plumb.cli", "fit", str(FIXED), "--table"], text=True, check=True,
+        capture_output=True, env={"PYTHONPATH": str(ROOT / "src"), "COLUMNS": "200"},
+    )  # fmt: skip
+    assert "chair stops at 510, 54 short" in table.stdout
     plain = plumb_fit(FIXED)
     assert json.loads(plain.stdout)["format"] == "gentle-plumb-fit-2"
-    table = plumb_fit(FIXED, "--table")
-    assert "chair stops at 510, 54 short" in table.stdout
     assert plumb_fit("-", text=FIXED.read_text("utf-8")).stdout == plain.stdout
 
 
@@ -87,7 +89,7 @@ def test_the_command_prints_json_and_a_table():
 def test_a_bad_case_is_told_what_is_wrong(change, words):
     case = json.loads(FIXED.read_text("utf-8")) | change
     answer = plumb_fit("-", text=json.dumps(case))
-    assert answer.returncode == 2
+    assert answer.exit_code == 2
     assert words in answer.stdout
     assert "Traceback" not in answer.stderr
 
@@ -97,7 +99,7 @@ def test_files_that_are_none_are_told_too(tmp_path):
     binary.write_bytes(b"\xff\xfe\x00")
     for path, words in ((binary, "UTF-8"), (tmp_path / "none.json", "No such file")):
         answer = plumb_fit(path)
-        assert (answer.returncode, words in answer.stdout) == (2, True)
+        assert (answer.exit_code, words in answer.stdout) == (2, True)
 
 
 def test_a_case_of_the_first_version_is_still_read():
@@ -108,7 +110,7 @@ def test_a_case_of_the_first_version_is_still_read():
     answers = [json.loads(plumb_fit("-", text=json.dumps(one)).stdout) for one in (old, gap)]
     assert answers[0] == answers[1]
     later = plumb_fit("-", text=json.dumps({**new, "format": "gentle-plumb-case-9"}))
-    assert (later.returncode, "gentle-plumb-case-2" in later.stdout) == (2, True)
+    assert (later.exit_code, "gentle-plumb-case-2" in later.stdout) == (2, True)
 
 
 def test_a_case_holds_every_kind_of_equipment_choices_and_own_numbers():
@@ -151,7 +153,7 @@ def test_many_cases_in_their_order_with_the_bad_lines_told(tmp_path):
     source, out = tmp_path / "cases.jsonl", tmp_path / "out.jsonl"
     source.write_text("\n".join(texts), "utf-8")
     answer = plumb_fit("--many", source, "--out", out)
-    assert answer.returncode == 1
+    assert answer.exit_code == 1
     assert "line 4: case: Invalid JSON" in answer.stderr
     assert "line 42: case: shoe_seated: 4000 mm is outside 0 to 150 mm" in answer.stderr
     made = [json.loads(line) for line in out.read_text("utf-8").splitlines()]
