@@ -1,4 +1,4 @@
-"""The ports in memory, held to the same contract as PostgreSQL."""
+"""Clients, visits, entries and reports in memory."""
 
 from dataclasses import replace
 
@@ -7,13 +7,9 @@ from gentle_plumb.services.errors import (
     NeedsConsent,
     NotFound,
     ReusedChange,
-    StaleBundle,
     StaleChange,
-    StaleItem,
-    StaleList,
 )
 from gentle_plumb.services.models import (
-    Difference,
     EarlierVisit,
     Entry,
     Erase,
@@ -22,49 +18,6 @@ from gentle_plumb.services.models import (
     VisitLine,
     Working,
 )
-
-
-class FakeAccounts:
-    def __init__(self):
-        self.practices, self.people, self.sessions = {}, {}, {}
-
-    def practice(self, practice_id):
-        if practice_id not in self.practices:
-            raise NotFound("There is no such practice.")
-        return self.practices[practice_id]
-
-    def add_practice(self, practice):
-        self.practices[practice.id] = practice
-
-    def member_by_email(self, email):
-        return next((m for m in self.people.values() if m.email == email), None)
-
-    def members(self, practice_id):
-        mine = [m for m in self.people.values() if m.practice_id == practice_id]
-        return sorted(mine, key=lambda m: m.name)
-
-    def add_member(self, member):
-        if self.member_by_email(member.email):
-            raise AlreadyThere("Somebody with this address is there already.")
-        self.people[member.id] = member
-
-    def note_failure(self, member_id, failures, locked_until):
-        self.people[member_id] = replace(
-            self.people[member_id], failures=failures, locked_until=locked_until
-        )
-
-    def add_session(self, session):
-        self.sessions[session.token_hash] = session
-
-    def session(self, token_hash, now):
-        session = self.sessions.get(token_hash)
-        if session is None or session.expires_at <= now:
-            return None
-        member = self.people[session.member_id]
-        return session, member, self.practices[member.practice_id]
-
-    def drop_session(self, token_hash):
-        self.sessions.pop(token_hash, None)
 
 
 class FakeRecords:
@@ -291,161 +244,3 @@ class FakeRecords:
         if any(r.number == report.number for r in self._reports(report.visit_id)):
             raise AlreadyThere("This version was signed a moment ago. Look at it first.")
         self.signed[report.id] = (report, pdf)
-
-
-class FakeShelf:
-    def __init__(self, records):
-        self.records, self.kept = records, {}
-
-    def _mine(self, practice_id, item_id):
-        found = self.kept.get(item_id)
-        if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such thing on the shelf.")
-        return found
-
-    def _free(self, item):
-        for other in self.kept.values():
-            same = (other.practice_id, other.piece, other.name)
-            if other.id != item.id and same == (item.practice_id, item.piece, item.name):
-                raise AlreadyThere("This name is on the shelf already.")
-
-    def items(self, practice_id):
-        users = {}
-        for (visit_id, path), entry in self.records.held.items():
-            if path == "look.workstation" and entry.typed:
-                client = self.records.client_by_id[self.records.visit_by_id[visit_id].client_id]
-                users.setdefault(entry.typed, set()).add(client.name)
-        mine = [item for item in self.kept.values() if item.practice_id == practice_id]
-        return [
-            replace(item, users=tuple(sorted(users.get(str(item.id), ()))))
-            for item in sorted(mine, key=lambda item: (item.piece, item.name))
-        ]
-
-    def add_item(self, item):
-        self._free(item)
-        self.kept[item.id] = item
-
-    def change_item(self, item):
-        held = self._mine(item.practice_id, item.id)
-        if held.version != item.version:
-            raise StaleItem(held)
-        self._free(item)
-        self.kept[item.id] = replace(item, piece=held.piece, version=held.version + 1)
-        return self.kept[item.id]
-
-    def drop_item(self, practice_id, item_id):
-        self._mine(practice_id, item_id)
-        del self.kept[item_id]
-
-
-class FakeMeasuring:
-    def __init__(self):
-        self.records, self.kept_lists, self.kept_tables = None, {}, {}
-
-    def _free(self, kept, new):
-        for other in kept.values():
-            same = (other.practice_id, other.name) == (new.practice_id, new.name)
-            if same and other.id != new.id:
-                raise AlreadyThere("There is one of this name already.")
-
-    def _mine(self, kept, practice_id, id):
-        found = kept.get(id)
-        if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such thing.")
-        return found
-
-    def lists(self, practice_id):
-        mine = [one for one in self.kept_lists.values() if one.practice_id == practice_id]
-        return sorted(mine, key=lambda one: one.name)
-
-    def add_list(self, kept):
-        self._free(self.kept_lists, kept)
-        self.kept_lists[kept.id] = kept
-
-    def change_list(self, kept):
-        held = self._mine(self.kept_lists, kept.practice_id, kept.id)
-        if held.version != kept.version:
-            raise StaleList(held)
-        self._free(self.kept_lists, kept)
-        self.kept_lists[kept.id] = replace(kept, version=held.version + 1)
-        return self.kept_lists[kept.id]
-
-    def drop_list(self, practice_id, list_id):
-        self._mine(self.kept_lists, practice_id, list_id)
-        del self.kept_lists[list_id]
-
-    def tables(self, practice_id):
-        mine = [one for one in self.kept_tables.values() if one.practice_id == practice_id]
-        return sorted(mine, key=lambda one: one.name)
-
-    def add_table(self, table):
-        self._free(self.kept_tables, table)
-        self.kept_tables[table.id] = table
-
-    def drop_table(self, practice_id, table_id):
-        self._mine(self.kept_tables, practice_id, table_id)
-        del self.kept_tables[table_id]
-
-    def differences(self, practice_id, member_id=None):
-        found = []
-        held, names = self.records.held, self.records.accounts.people.values()
-        for (visit_id, path), first in sorted(
-            held.items(), key=lambda one: (str(one[0][0]), one[0][1])
-        ):
-            start = path.removesuffix(".first")
-            second = held.get((visit_id, f"{start}.second"))
-            here = self.records.visit_by_id[visit_id].practice_id == practice_id
-            if not here or start == path or not start.startswith("measure.") or second is None:
-                continue
-            about = [held.get((visit_id, f"{start}.{what}")) for what in ("origin", "taken_by")]
-            elsewhere = any(e and e.value is not None and e.typed != "measured" for e in about)
-            by = next(m.id for m in names if m.name == first.changed_by)
-            if (
-                first.changed_by != second.changed_by
-                or elsewhere
-                or None in (first.value, second.value)
-            ):
-                continue
-            if member_id in (None, by):
-                found.append(Difference(member_id=by, dimension=start.split(".")[1],
-                                        mm=first.value - second.value))  # fmt: skip
-        return found
-
-
-class FakePolicies:
-    def __init__(self):
-        self.kept = {}
-
-    def _mine(self, practice_id, bundle_id):
-        found = self.kept.get(bundle_id)
-        if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such bundle.")
-        return found
-
-    def _settle(self, bundle):
-        others = [one for one in self.bundles(bundle.practice_id) if one.id != bundle.id]
-        if any(one.name == bundle.name for one in others):
-            raise AlreadyThere("There is a bundle of this name already.")
-        for one in others if bundle.is_default else ():
-            if one.is_default:
-                self.kept[one.id] = replace(one, is_default=False, version=one.version + 1)
-
-    def bundles(self, practice_id):
-        mine = [one for one in self.kept.values() if one.practice_id == practice_id]
-        return sorted(mine, key=lambda one: one.name)
-
-    def add_bundle(self, bundle):
-        self._settle(bundle)
-        self.kept[bundle.id] = bundle
-
-    def change_bundle(self, bundle):
-        held = self._mine(bundle.practice_id, bundle.id)
-        if held.version != bundle.version:
-            raise StaleBundle(held)
-        self._settle(bundle)
-        self.kept[bundle.id] = replace(bundle, version=held.version + 1)
-        return self.kept[bundle.id]
-
-    def drop_bundle(self, practice_id, bundle_id):
-        self._mine(practice_id, bundle_id)
-        del self.kept[bundle_id]

@@ -1,0 +1,48 @@
+"""Bundles in memory."""
+
+from dataclasses import replace
+
+from gentle_plumb.services.errors import (
+    AlreadyThere,
+    NotFound,
+    StaleBundle,
+)
+
+
+class FakePolicies:
+    def __init__(self):
+        self.kept = {}
+
+    def _mine(self, practice_id, bundle_id):
+        found = self.kept.get(bundle_id)
+        if found is None or found.practice_id != practice_id:
+            raise NotFound("There is no such bundle.")
+        return found
+
+    def _settle(self, bundle):
+        others = [one for one in self.bundles(bundle.practice_id) if one.id != bundle.id]
+        if any(one.name == bundle.name for one in others):
+            raise AlreadyThere("There is a bundle of this name already.")
+        for one in others if bundle.is_default else ():
+            if one.is_default:
+                self.kept[one.id] = replace(one, is_default=False, version=one.version + 1)
+
+    def bundles(self, practice_id):
+        mine = [one for one in self.kept.values() if one.practice_id == practice_id]
+        return sorted(mine, key=lambda one: one.name)
+
+    def add_bundle(self, bundle):
+        self._settle(bundle)
+        self.kept[bundle.id] = bundle
+
+    def change_bundle(self, bundle):
+        held = self._mine(bundle.practice_id, bundle.id)
+        if held.version != bundle.version:
+            raise StaleBundle(held)
+        self._settle(bundle)
+        self.kept[bundle.id] = replace(bundle, version=held.version + 1)
+        return self.kept[bundle.id]
+
+    def drop_bundle(self, practice_id, bundle_id):
+        self._mine(practice_id, bundle_id)
+        del self.kept[bundle_id]

@@ -1,0 +1,23 @@
+"""A practice in memory, empty or with the demo in it."""
+
+import pytest
+
+from gentle_plumb.demo import load_demo
+from gentle_plumb.demo.people import DEMO_MEMBERS
+from unit.services.world import World
+
+
+@pytest.fixture
+def world(clock):
+    return World(clock)
+
+
+@pytest.fixture(scope="module")
+def demo_world():
+    from conftest import Clock
+
+    world = World(Clock())
+    load_demo(world.accounts_port, world.records, world.shelf, world.store, world.reports._clock)
+    owner = world.accounts_port.member_by_email(DEMO_MEMBERS[0].email)
+    lines = {line.client.name.split()[0]: line for line in reversed(world.visits.visits(owner))}
+    return world, owner, lines

@@ -1,0 +1,117 @@
+"""What goes out and comes in."""
+
+import json
+
+import pytest
+
+from gentle_plumb.documents.exchange import FORMATS
+from gentle_plumb.services.errors import (
+    BadFile,
+    NotAllowed,
+)
+from unit.services.world import World, measured_visit, view_of
+
+
+@pytest.mark.parametrize("format", ["csv_readings", "json", "fhir"])
+def test_a_practice_takes_in_what_another_gave_out_and_gives_out_the_same(world, clock, format):
+    _, visit = measured_visit(world, stature=("161.2", "161.4"), hand_length=("6 7/8 in", "17.4"))
+    world.type(visit, "measure.knee_height.skip", "time")
+    world.type(visit, "measure.posture", "erect")
+    raw, _, _ = world.exchange.export(world.office.owner, format)
+    other = World(clock)
+    preview = other.exchange.take_in(other.office.owner, raw)
+    assert [(one.client, one.client_known, one.values, one.new) for one in preview.understood] == [
+        ("Odile", False, 4, 4)
+    ]
+    assert other.exchange.export(other.office.owner, format)[0] == raw
+    again = other.exchange.take_in(other.office.owner, raw)
+    assert [(one.client_known, one.visit_known, one.new) for one in again.understood] == [
+        (True, True, 0)
+    ]
+    assert other.exchange.export(other.office.owner, format)[0] == raw
+    home = world.exchange.look(world.office.owner, raw)
+    assert [(one.visit_known, one.new) for one in home.understood] == [(True, 0)]
+
+
+def test_a_file_that_says_otherwise_is_refused_whole_and_nothing_is_written(world, clock):
+    _, visit = measured_visit(world, stature=("161.2", "161.4"))
+    raw = world.exchange.export(world.office.owner, "csv_readings")[0].decode()
+    line = raw.splitlines()[1]
+    extra = line.replace(",stature,first,1612,161.2 cm", ",hand_length,first,175,17.5 cm")
+    for changed, reason in (
+        (raw.replace("1612,161.2 cm", "1622,162.2 cm") + extra, "here it is “161.2 cm” already"),
+        (raw + extra.replace("175,17.5 cm", "1750,175 cm"), "outside 100 to 270 mm"),
+        (raw + extra.replace("Odile", "Somebody"), "differs from line 2"),
+        (
+            raw + extra.replace("175,17.5", "1750,175") + "\r\n" + extra.replace("2026", "x"),
+            "outside 100",
+        ),
+    ):
+        preview = world.exchange.look(world.office.owner, changed.encode())
+        assert any(reason in why for _, _, why in preview.troubles), preview.troubles
+        with pytest.raises(BadFile):
+            world.exchange.take_in(world.office.owner, changed.encode())
+    assert world.exchange.export(world.office.owner, "csv_readings")[0].decode() == raw
+    added = world.exchange.take_in(world.office.owner, (raw + extra).encode())
+    assert [one.new for one in added.understood] == [1]
+    assert view_of(world, visit, "hand_length").value == "17.5"
+    with pytest.raises(NotAllowed):
+        world.exchange.take_in(world.office.reader, raw.encode())
+
+
+def test_every_format_ships_and_names_its_file(world):
+    measured_visit(world, stature=("161.2", "161.4"))
+    for format in FORMATS:
+        raw, media, name = world.exchange.export(world.office.owner, format)
+        assert raw
+        assert "/" in media
+        assert "." in name
+
+
+def sheet_file(*sheets):
+    usual = {"client": "Tove", "visit_on": "2026-10-02"}
+    whole = [{**usual, "dimensions": {"stature": {"first": "169 cm"}}, **one} for one in sheets]
+    return json.dumps(
+        {"format": "gentle-plumb.measurements", "version": 1, "sheets": whole}
+    ).encode()
+
+
+def troubles(world, *sheets):
+    found = world.exchange.look(world.office.owner, sheet_file(*sheets))
+    return [(place, field) for place, field, _ in found.troubles]
+
+
+def test_whom_a_file_means_is_never_guessed(world):
+    client, visit = measured_visit(world, "Tove", stature=("169", "169"))
+    named = world.exchange.look(world.office.owner, sheet_file({"visit_on": "2026-11-25"}))
+    assert [(one.client_known, one.visit_known, one.new) for one in named.understood] == [
+        (True, True, 0)
+    ]
+    measured_visit(world, "Tove", stature=("170", "170"))
+    assert troubles(world, {}) == [("sheet 1", "client")]  # two of that name
+    assert troubles(world, {"client_id": str(client.id)}) == []
+    assert troubles(world, {"client_id": str(client.id), "client": "Bo"}) == [("sheet 1", "client")]
+    theirs = {"client_id": "elsewhere", "visit_id": str(visit), "client": "Ann"}
+    assert ("sheet 1", "visit_id") in troubles(world, theirs)
+    moved = {"client_id": str(client.id), "visit_id": str(visit), "visit_on": "2026-01-01"}
+    assert troubles(world, moved) == [("sheet 1", "visit_on")]
+
+
+def test_a_file_can_not_say_a_thing_twice_or_in_signs_nobody_sees(world):
+    assert troubles(world, {}, {}) == [("sheet 2", "stature.first")]
+    assert troubles(world, {"client": "To\u0007ve"}) == [("sheet 1", "client")]
+    assert troubles(world, {"dimensions": {"stature": {"taken_on": "2026-10-02"}}}) == []
+    odd = {"dimensions": {"hand_length": {"skip": "lunch"}}}
+    assert troubles(world, odd) == [("sheet 1", "hand_length.skip")]
+
+
+def test_several_visits_of_one_new_client_become_one_client(world):
+    world.exchange.take_in(
+        world.office.owner, sheet_file({}, {"visit_on": "2026-11-02"}, {"client": "Bo"})
+    )
+    names = [
+        (line.client.name, line.visit.started_on.month)
+        for line in world.visits.visits(world.office.owner)
+    ]
+    assert sorted(names) == [("Bo", 10), ("Tove", 10), ("Tove", 11)]
+    assert [one.name for one in world.visits.clients(world.office.owner)] == ["Bo", "Tove"]

@@ -1,0 +1,68 @@
+"""Everything in memory: the use cases apart from SQL and HTTP."""
+
+from uuid import uuid4
+
+from conftest import make_office
+from fakes import FakeAccounts, FakeMeasuring, FakeRecords, FakeShelf
+from gentle_plumb.documents.exchange import ExchangeFormats
+from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.exchange import ExchangeService
+from gentle_plumb.services.measuring import MeasuringService
+from gentle_plumb.services.reports import ReportService
+from gentle_plumb.services.visits import VisitService
+
+
+class PaperPress:
+    """Keeps what it is given to print."""
+
+    def __init__(self):
+        self.printed = []
+
+    def print(self, content):
+        self.printed.append(content)
+        return f"%PDF {len(self.printed)}".encode()
+
+
+class World:
+    """Everything in memory."""
+
+    def __init__(self, clock):
+        self.accounts_port = FakeAccounts()
+        self.store = FakeMeasuring()
+        self.records = self.store.records = FakeRecords(self.accounts_port, self.store)
+        self.measuring = MeasuringService(self.store, self.accounts_port, clock)
+        self.exchange = ExchangeService(self.records, ExchangeFormats(), clock)
+        self.accounts = AccountService(self.accounts_port, clock)
+        self.visits = VisitService(self.records, clock, self.measuring.errors_of)
+        self.press = PaperPress()
+        self.reports = ReportService(self.records, self.visits, self.press, clock)
+        self.shelf = FakeShelf(self.records)
+        self.office = make_office(self.accounts_port)
+
+    def visit(self):
+        client = self.visits.add_client(
+            self.office.owner, name="Odile", sex="female", work="charts"
+        )
+        return self.visits.start(self.office.owner, client.id).id
+
+    def type(self, visit, path, typed, version=0, unit="cm", by=None):
+        return self.visits.change(
+            by or self.office.owner, visit, change_id=uuid4(), path=path, typed=typed,
+            expected_version=version, unit=unit,
+        )  # fmt: skip
+
+
+def measured_visit(world, name="Odile", *, at=None, **readings):
+    """A visit of a new client with two readings each, cm."""
+    member = world.office.owner
+    client = world.visits.add_client(member, name=name, sex="female", work="")
+    visit = world.visits.start(member, client.id).id
+    for dimension, pair in readings.items():
+        for which, typed in zip(("first", "second"), pair, strict=False):
+            world.type(visit, f"measure.{dimension}.{which}", typed)
+    return client, visit
+
+
+def view_of(world, visit, name, unit="cm"):
+    worked = world.visits.worked(world.office.owner, visit, unit, history=name)[1]
+    return next(one for one in worked.measured if one.dimension == name)
