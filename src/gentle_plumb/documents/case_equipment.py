@@ -1,0 +1,194 @@
+"""The equipment of a case file: every piece, what is at hand, and what they make together."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from ..core.workstation import (
+    Chair,
+    Desk,
+    Item,
+    Keyboard,
+    Mouse,
+    Screen,
+    SideScreen,
+    Workstation,
+)
+from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of
+
+
+class ChairDocument(Part):
+    """A chair: seat over the floor, the rest over or along the seat; recline in degrees from upright."""
+
+    kind: Literal["task", "dining", "stool", "wheelchair", "other"] | None = None
+    seat: RangeDocument | None = None
+    depth: RangeDocument | None = None
+    armrests: Literal["none", "fixed", "adjustable"] | None = None
+    armrest: RangeDocument | None = None
+    armrests_off: bool = False
+    lumbar: RangeDocument | None = None
+    recline: RangeDocument | None = None
+
+    def chair(self) -> Chair:
+        """The chair in mm."""
+        return Chair(
+            kind=self.kind,
+            seat=span_of(self.seat, "seat", 250, 900),
+            depth=span_of(self.depth, "depth", 250, 700),
+            armrests=self.armrests,
+            armrest=span_of(self.armrest, "armrest", 80, 450),
+            armrests_off=self.armrests_off,
+            lumbar=span_of(self.lumbar, "lumbar", 50, 400),
+            recline=degrees_of(self.recline, "recline", 0, 50),
+        )
+
+
+class DeskDocument(Part):
+    """What the keyboard stands on; thickness from it to the lowest part over the thighs.
+
+    ``screen_base`` is what the screen stands on where that is something else, ``below`` how far the
+    keys hang under it, ``underside`` the lowest part over the thighs where that stays.
+    """
+
+    kind: Literal["fixed", "sit_stand"] | None = None
+    form: Literal["fixed", "sit_stand", "platform", "counter", "cart", "tray"] | None = None
+    surface: RangeDocument | None = None
+    thickness: Length | None = None
+    depth: Length | None = None
+    screen_base: RangeDocument | None = None
+    below: RangeDocument | None = None
+    underside: Length | None = None
+    tilt_deg: RangeDocument | None = None
+    mouse_below: Length = 0.0
+    under: Literal["free", "drawer", "crossbar"] | None = None
+    risers: bool | None = None
+
+    def desk(self) -> Desk:
+        """The desk in mm."""
+        return Desk(
+            kind=self.kind,
+            form=self.form,
+            surface=span_of(self.surface, "surface", 350, 1500),
+            thickness=maybe_mm(self.thickness, "thickness", 5, 300),
+            depth=maybe_mm(self.depth, "depth", 200, 1500),
+            screen_base=span_of(self.screen_base, "screen_base", 350, 1500),
+            below=span_of(self.below, "below", 0, 350),
+            underside=maybe_mm(self.underside, "underside", 300, 1450),
+            tilt=degrees_of(self.tilt_deg, "tilt_deg", -20, 30),
+            mouse_below=maybe_mm(self.mouse_below, "mouse_below", 0, 300) or 0.0,
+            under=self.under,
+            risers=self.risers,
+        )
+
+
+class KeyboardDocument(Part):
+    """A keyboard; thickness at the home row, slope of its feet in degrees."""
+
+    kind: Literal["full", "no_number_block", "compact", "split", "tented"] | None = None
+    thickness: Length | None = None
+    slope: Annotated[float, Field(ge=-30, le=30)] = 0.0
+    turned: Annotated[float, Field(ge=-45, le=45)] = 0.0
+
+
+class ScreenDocument(Part):
+    """A screen: picture size by diagonal and shape, or by width and height."""
+
+    kind: Literal["monitor", "laptop"] | None = None
+    diagonal_in: Annotated[float, Field(ge=7, le=100)] | None = None
+    aspect: Literal["16:9", "16:10", "21:9", "4:3", "5:4"] | None = None
+    width: Length | None = None
+    height: Length | None = None
+    top_above_surface: RangeDocument | None = None
+    depth_behind: Length | None = None
+    tilt_deg: RangeDocument | None = None
+    held: Literal["fixed", "stand", "arm", "wall"] | None = None
+    pixels_across: Annotated[float, Field(ge=320, le=16000)] | None = None
+    scale: Annotated[float, Field(ge=50, le=500)] | None = None
+
+    def size(self) -> tuple[float | None, float | None]:
+        """Width and height of the picture, mm."""
+        if self.diagonal_in is not None and self.aspect is not None:
+            return Screen.picture(self.diagonal_in, self.aspect)
+        return maybe_mm(self.width, "width", 100, 2500), maybe_mm(self.height, "height", 60, 1500)
+
+    def screen(self) -> Screen:
+        """The screen in mm."""
+        width, height = self.size()
+        return Screen(
+            kind=self.kind, width=width, height=height,
+            top_above_surface=span_of(self.top_above_surface, "top_above_surface", 50, 1500),
+            depth_behind=maybe_mm(self.depth_behind, "depth_behind", 0, 600),
+            tilt_deg=degrees_of(self.tilt_deg, "tilt_deg", -20, 60),
+            held=self.held, pixels_across=self.pixels_across,
+        )  # fmt: skip
+
+
+class SideScreenDocument(ScreenDocument):
+    """A second or third screen, with how much it is looked at and as it was found."""
+
+    use: Literal["equal", "some", "rare"] | None = None
+    place: Literal["beside", "above"] = "beside"
+    top: Length | None = None
+    distance: Length | None = None
+    bearing: Annotated[float, Field(ge=-120, le=120)] | None = None
+
+    def beside(self, id: str) -> SideScreen:
+        """The screen in mm."""
+        width, height = self.size()
+        return SideScreen(
+            id=id, kind=self.kind or "monitor", use=self.use, place=self.place, width=width,
+            height=height, top=maybe_mm(self.top, "top", 400, 2500),
+            distance=maybe_mm(self.distance, "distance", 150, 3000), bearing=self.bearing,
+        )  # fmt: skip
+
+
+class ItemDocument(Part):
+    """Something at hand: whole pieces of one thickness, and what they may carry."""
+
+    id: str
+    label: str = ""
+    thickness: Length
+    count: Annotated[int, Field(ge=1, le=50)] = 1
+    error: Annotated[float, Field(ge=0, le=20)] = 1.0
+    uses: list[Literal["feet", "screen", "seat", "lumbar"]] = Field(default=["feet", "screen"])
+
+    def item(self) -> Item:
+        """The item in mm."""
+        thickness = maybe_mm(self.thickness, f"item {self.id}", 1, 400)
+        assert thickness is not None
+        return Item(id=self.id, label=self.label or self.id, thickness=thickness, count=self.count,
+                    error=self.error, uses=frozenset(self.uses))  # fmt: skip
+
+
+class EquipmentDocument(Part):
+    """The pieces. What is left out is unknown, not zero; ``feet`` and ``items`` are what is there."""
+
+    chair: ChairDocument = ChairDocument()
+    desk: DeskDocument = DeskDocument()
+    keyboard: KeyboardDocument = KeyboardDocument()
+    mouse_hand: Literal["left", "right"] | None = None
+    mouse_kind: str | None = None
+    screen: ScreenDocument = ScreenDocument()
+    side_screens: Annotated[list[SideScreenDocument], Field(max_length=2)] = Field(default=[])
+    feet: Annotated[list[RangeDocument], Field(max_length=5)] | None = None
+    items: Annotated[list[ItemDocument], Field(max_length=12)] = Field(default=[])
+
+    def workstation(self) -> Workstation:
+        """The pieces in mm."""
+        feet = self.feet
+        return Workstation(
+            chair=self.chair.chair(),
+            desk=self.desk.desk(),
+            keyboard=Keyboard(
+                kind=self.keyboard.kind,
+                thickness=maybe_mm(self.keyboard.thickness, "keyboard thickness", 2, 80),
+                slope=self.keyboard.slope,
+                turned=self.keyboard.turned,
+            ),
+            mouse=Mouse(hand=self.mouse_hand, kind=self.mouse_kind),
+            screen=self.screen.screen(),
+            feet=None if feet is None else tuple(one.span("feet", 0, 600) for one in feet),
+            items=tuple(one.item() for one in self.items),
+        )

@@ -1,0 +1,81 @@
+"""Lengths and ranges as a case file writes them."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from ..core.errors import FieldError
+from ..core.units import parse_length
+from ..core.workstation import Span
+
+Length = Annotated[
+    float | str,
+    Field(description="A length: a number is mm, a text carries its unit, as '46.2 cm'."),
+]
+
+
+def to_mm(value: float | str, what: str) -> float:
+    """A length in mm; raises ValueError, which pydantic tells with its place."""
+    try:
+        return parse_length(value, default="mm", field=what) if isinstance(value, str) else value
+    except FieldError as error:
+        raise ValueError(error.message) from None
+
+
+def maybe_mm(value: float | str | None, what: str, low: float, high: float) -> float | None:
+    """A length in mm within its ends, mm; None stays None. Raises ValueError likewise."""
+    if value is None:
+        return None
+    mm = to_mm(value, what)
+    if not low <= mm <= high:
+        raise ValueError(f"{what}: {mm:g} mm is outside {low:g} to {high:g} mm")
+    return mm
+
+
+class Part(BaseModel):
+    """A part of a case file; what it doesn't know it refuses."""
+
+    model_config = ConfigDict(extra="forbid")
+
+
+class RangeDocument(Part):
+    """From lowest to highest, in steps where given; one end alone is a fixed piece."""
+
+    low: Length
+    high: Length | None = None
+    step: Annotated[float, Field(gt=0, le=500)] | None = Field(
+        default=None, description="mm (degrees for a slope) between places; left out where free."
+    )
+
+    def span(self, what: str, low: float, high: float) -> Span:
+        """The range in mm."""
+        first = maybe_mm(self.low, what, low, high)
+        last = maybe_mm(self.high, what, low, high) if self.high is not None else first
+        assert first is not None
+        assert last is not None
+        if first > last:
+            raise ValueError(
+                f"{what}: the lowest ({first:g} mm) is above the highest ({last:g} mm)"
+            )
+        return Span(low=first, high=last, step=self.step)
+
+    def degrees(self, what: str, low: float, high: float) -> Span:
+        """The range in degrees."""
+        first, last = self.low, self.high if self.high is not None else self.low
+        if isinstance(first, str) or isinstance(last, str):
+            raise ValueError(f"{what}: degrees are plain numbers")
+        if not low <= first <= last <= high:
+            raise ValueError(f"{what}: {first:g} to {last:g}° is not within {low:g} to {high:g}°")
+        return Span(low=first, high=last, step=self.step)
+
+
+def span_of(given: RangeDocument | None, what: str, low: float, high: float) -> Span | None:
+    """A range in mm; None stays None."""
+    return given.span(what, low, high) if given is not None else None
+
+
+def degrees_of(given: RangeDocument | None, what: str, low: float, high: float) -> Span | None:
+    """A range in degrees; None stays None."""
+    return given.degrees(what, low, high) if given is not None else None
