@@ -55,6 +55,7 @@ class View(BaseModel):
     layer: Literal["heights", "habits", "measuring"] = "heights"
     body: Annotated[bool, Query(description="With the body, dimension by dimension.")] = True
     plans: Annotated[bool, Query(description="With all three plans.")] = False
+    grips: Annotated[bool, Query(description="With rings to turn parts by.")] = False
     draw: bool = False
 
     def scene(self) -> SceneRequest:

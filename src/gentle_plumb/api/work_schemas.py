@@ -81,6 +81,7 @@ class SceneIn(Given):
     mode: Literal["both", "seated", "standing", "overlay"] = "both"
     show: Literal["found", "target", "left"] = "target"
     unit: LengthUnit = "cm"
+    grips: bool = False
 
 
 class TrialIn(Given):

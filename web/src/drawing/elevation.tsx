@@ -8,6 +8,8 @@ type Inks = Record<string, Schemas["Ink"]>;
 
 /** How far an arrow key moves a flag; with Shift one millimetre. */
 const NUDGE_MM = 5;
+/** How near a ring a finger has to be, px. */
+const HOLD_PX = 18;
 
 /** The elevation: marks from the server, inked. Flags can be pressed; the table twin says the same. */
 export const Elevation = memo(function Elevation({
@@ -17,6 +19,7 @@ export const Elevation = memo(function Elevation({
   onPick,
   onGrab,
   onDrag,
+  onNudge,
   label,
 }: {
   scene: Scene;
@@ -26,6 +29,8 @@ export const Elevation = memo(function Elevation({
   /** Take hold of a part; whether it can be moved. */
   onGrab?: (part: string, posture: string) => boolean;
   onDrag?: (dx: number, dy: number) => void;
+  /** A key moves what is held: so many millimetres or degrees more. */
+  onNudge?: (up: number) => void;
   label: string;
 }) {
   const held = useRef<{ x: number; y: number; moved: boolean } | null>(null);
@@ -52,11 +57,12 @@ export const Elevation = memo(function Elevation({
     held.current = null;
   };
   const nudge = (event: KeyboardEvent<SVGSVGElement>) => {
-    const way = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+    const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     const part = partOf(event.target);
     if (!way || !part || !onGrab?.(...part)) return;
     event.preventDefault();
-    onDrag?.(0, way * scene.px_per_mm * (event.shiftKey ? 1 : NUDGE_MM));
+    const ring = (event.target as Element).getAttribute("role") === "slider";
+    onNudge?.(way * (event.shiftKey || ring ? 1 : NUDGE_MM));
   };
   return (
     // biome-ignore lint/a11y/useSemanticElements: SVG has no fieldset; flags inside are buttons
@@ -87,9 +93,8 @@ export const Elevation = memo(function Elevation({
         </pattern>
       </defs>
       {scene.marks.map((mark, index) => (
-        // marks have no identity of their own, but for the arrow that grows
         <Inked
-          key={mark.role === "measure-arrow" ? `arrow ${mark.part}` : index}
+          key={keyOf(mark, index)}
           mark={mark}
           ink={inks[mark.role]}
           lit={mark.part !== "" && mark.part === active && mark.role.startsWith("flag-")}
@@ -99,6 +104,17 @@ export const Elevation = memo(function Elevation({
     </svg>
   );
 });
+
+/** Marks have no identity of their own, but for those that hold the focus, and the arrow that grows. */
+function keyOf(mark: Mark, index: number): string | number {
+  if (mark.role === "measure-arrow") return `arrow ${mark.part}`;
+  return isButton(mark) || mark.role === "grip" ? `${mark.posture} ${mark.part}` : index;
+}
+
+function isButton({ kind, role }: Mark): boolean {
+  const flag = role.startsWith("flag-") && role !== "flag-plain";
+  return kind === "path" && (flag || role === "habit-on" || role === "habit-off");
+}
 
 /** One mark; one that is the same as before is not drawn again. */
 export const Inked = memo(function Inked({
@@ -122,10 +138,28 @@ export const Inked = memo(function Inked({
         {mark.text}
       </text>
     );
+  if (mark.role === "grip")
+    return (
+      <g
+        role="slider"
+        tabIndex={0}
+        aria-label={mark.text}
+        aria-valuenow={Number.parseInt(
+          mark.text.replace("−", "-").match(/-?\d+(?=°)/)?.[0] ?? "0",
+          10,
+        )}
+        data-part={mark.part}
+        data-posture={mark.posture}
+        style={{ cursor: "grab" }}
+      >
+        <title>{mark.text}</title>
+        <circle cx={mark.x} cy={mark.y} r={HOLD_PX} fill="transparent" />
+        <circle cx={mark.x} cy={mark.y} r={mark.size} style={style} />
+      </g>
+    );
   if (mark.kind === "dot") return <circle cx={mark.x} cy={mark.y} r={mark.size} style={style} />;
-  const flag = mark.role.startsWith("flag-") && mark.role !== "flag-plain";
   const habit = mark.role === "habit-on" || mark.role === "habit-off";
-  if (!flag && !habit) {
+  if (!isButton(mark)) {
     const pick = mark.part
       ? {
           onClick: () => onPick(mark.part, mark.posture),

@@ -109,20 +109,27 @@ def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings, details: De
         )  # fmt: skip
 
 
-def ink_screen(ink: Ink, case: Case, pose: Pose, place: Place, settings: Settings) -> None:
-    """Picture, stand, and the eye's field on it."""
-    top = settings.screen_top
+def screen_ends(case: Case, place: Place, settings: Settings) -> tuple[Point, Point] | None:
+    """The picture's lower and upper edge from the side, mm; None where it is not known."""
+    top, screen = settings.screen_top, case.workstation.screen
     if top is None:
-        return
-    screen = case.workstation.screen
+        return None
     height = screen.picture_height or PICTURE_SHOWN_MM
     tilt = radians(settings.tilt if settings.tilt is not None else 8.0)
     x = place.picture
-    foot: Point = (x - height * sin(tilt) * 0.5, top - height * cos(tilt))
     head: Point = (x + height * sin(tilt) * 0.5, top)
     if screen.kind == "laptop" and settings.keys is not None:
-        foot = (place.keys + 110, settings.keys + 6)
-    elif settings.surface is not None:
+        return (place.keys + 110, settings.keys + 6), head
+    return (x - height * sin(tilt) * 0.5, top - height * cos(tilt)), head
+
+
+def ink_screen(ink: Ink, case: Case, pose: Pose, place: Place, settings: Settings) -> None:
+    """Picture, stand, and the eye's field on it."""
+    ends = screen_ends(case, place, settings)
+    if ends is None:
+        return
+    screen, x, (foot, head) = case.workstation.screen, place.picture, ends
+    if settings.surface is not None and not (screen.kind == "laptop" and settings.keys is not None):
         behind = screen.depth_behind if screen.depth_behind is not None else STAND_SHOWN_MM
         middle = ((foot[0] + head[0]) / 2 + 14, (foot[1] + head[1]) / 2)
         base = x + behind * 0.7

@@ -75,6 +75,7 @@ INKS: dict[str, Ink] = {
     "dial-pin": Ink(fill="ink"),
     "dial-on": Ink(fill="ink", size=12, figures=True, halo=True),
     "dial-off": Ink(fill="ink", size=13, weight=600, figures=True, halo=True),
+    "grip": Ink(fill="ground", stroke="blue", width=2.2),
     "wedge": Ink(fill="hatch", stroke="ink", width=0.8),
     "staff": Ink(fill="ground", stroke="ink", width=1.1),
     "staff-tick": Ink(stroke="ink", width=0.6),

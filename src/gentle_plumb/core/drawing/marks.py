@@ -31,11 +31,40 @@ class Mark:
 
 
 @dataclass(frozen=True, kw_only=True)
+class Grip:
+    """A ring to turn a part by.
+
+    Turning it by a degree, counter-clockwise around its centre, turns the field by ``sign`` degrees.
+
+    Attributes
+    ----------
+    field : str
+        What is tried by it.
+    degrees : float
+        Its angle now.
+    x, y, centre_x, centre_y : float
+        The ring and what it turns about, px.
+    sign : {1, -1}
+
+    """
+
+    field: str
+    label: str
+    posture: str
+    degrees: float
+    x: float
+    y: float
+    centre_x: float
+    centre_y: float
+    sign: int
+
+
+@dataclass(frozen=True, kw_only=True)
 class Scene:
     """A finished drawing, ``width`` by ``height`` pixels.
 
     ``plan_px_per_mm`` is the plan's own scale, negative where the mouse lies to the left; None
-    where no plan is drawn.
+    where no plan is drawn. ``grips`` are the rings that parts can be turned by, where asked for.
     """
 
     width: float
@@ -43,6 +72,7 @@ class Scene:
     px_per_mm: float
     marks: tuple[Mark, ...]
     plan_px_per_mm: float | None = None
+    grips: tuple[Grip, ...] = ()
 
 
 @dataclass(frozen=True, kw_only=True)

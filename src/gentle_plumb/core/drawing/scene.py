@@ -19,6 +19,7 @@ from .dials import ink_dials
 from .figure import ink_figure
 from .flags import FLAG_W, LANE, flags_of, ink_flags
 from .furniture import Ink, Place, ink_desk, ink_plumb, ink_screen, ink_side_screens, place_of
+from .grips import grips_of, ink_grips
 from .habit_marks import field_size, ink_habits
 from .marks import Mark, Point, Scene, Sheet, number
 from .measuring import draw_measuring
@@ -47,7 +48,8 @@ class SceneRequest:
     """What to draw: ``width`` and ``height`` in px, which settings, which figures, which unit.
 
     The layer ``habits`` puts what is seen of the body in the place of heights and distances; the
-    layer ``measuring`` shows the figure in the pose of the dimension that ``tape`` names.
+    layer ``measuring`` shows the figure in the pose of the dimension that ``tape`` names. With
+    ``grips`` there are rings to turn joints and pieces by.
     """
 
     width: float = 860.0
@@ -57,6 +59,7 @@ class SceneRequest:
     unit: LengthUnit = "cm"
     tape: str | None = None
     layer: Layer = "heights"
+    grips: bool = False
 
 
 _staff = recent(2)(ink_staff)
@@ -268,8 +271,15 @@ def draw_scene(
         if request.mode != "overlay" or side.name == "seated":
             right = staff_left if hand == 1 else request.width
             marks += _rule(case, side, y0, request.unit, right)
+    grips = [
+        grip
+        for side in (sides[-1:] if request.mode == "overlay" else sides) if request.grips
+        for grip in grips_of(case, side.fit, side.settings, side.pose, side.place, side.joints,
+                             side.sheet)
+    ]  # fmt: skip
+    marks += ink_grips(grips)
     return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks),
-                 plan_px_per_mm=plan_scale)  # fmt: skip
+                 plan_px_per_mm=plan_scale, grips=tuple(grips))  # fmt: skip
 
 
 def _habits(case: Case, side: _Side, request: SceneRequest, seen: Mapping[str, str]) -> Scene:

@@ -29,6 +29,7 @@ export function Stage({
   onSize,
   onGrab,
   onDrag,
+  onNudge,
   head = null,
 }: {
   scene: Schemas["Scene"] | undefined;
@@ -55,6 +56,8 @@ export function Stage({
   onGrab?: (part: string, posture: string) => boolean;
   /** It has been moved so far from where it was taken hold of, px. */
   onDrag?: (dx: number, dy: number) => void;
+  /** A key moves it: so many millimetres or degrees more. */
+  onNudge?: (up: number) => void;
   /** Something over the drawing: what is being tried. */
   head?: React.ReactNode;
 }) {
@@ -131,7 +134,7 @@ export function Stage({
             inks={inks}
             active={active}
             onPick={onPick}
-            {...(onGrab && onDrag ? { onGrab, onDrag } : {})}
+            {...(onGrab && onDrag && onNudge ? { onGrab, onDrag, onNudge } : {})}
             label={
               posed
                 ? "The client in the pose of the dimension, with the tape on it; the panel says the same in words"

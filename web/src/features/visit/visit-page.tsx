@@ -105,6 +105,8 @@ function OpenVisit({
     chosenMode && !(narrow && chosenMode === "both") ? chosenMode : narrow ? "seated" : "both";
   const show = chosenShow?.step === step ? chosenShow.show : SHOWN[step];
 
+  const grips = step === "work" && show === "target" && parts.work === "Try";
+
   const view: View | null = size && {
     ...size,
     unit,
@@ -115,11 +117,12 @@ function OpenVisit({
     ...(tape ? { tape } : {}),
     ...(tape && posed ? { layer: "measuring" as const } : {}),
     ...(habits ? { layer: "habits" as const } : {}),
+    ...(grips ? { grips } : {}),
   };
   const worked = useWorked(visit.id, view).data;
   const tryScene = useMemo(
-    () => (size ? { ...size, unit, mode, show: "target" as const } : null),
-    [size, unit, mode],
+    () => (size ? { ...size, unit, mode, show: "target" as const, grips } : null),
+    [size, unit, mode, grips],
   );
   const working = step === "work" && show === "target";
   const revision = worked?.revision ?? visit.revision;

@@ -133,6 +133,8 @@ export type View = {
   plans?: boolean;
   tape?: string;
   layer?: "heights" | "habits" | "measuring";
+  /** With rings to turn joints and pieces by. */
+  grips?: boolean;
 };
 
 export function useShelf() {

@@ -1869,6 +1869,42 @@ export interface components {
             chosen: boolean;
         };
         /**
+         * Grip
+         * @description A ring to turn a part by.
+         *
+         *     Turning it by a degree, counter-clockwise around its centre, turns the field by ``sign`` degrees.
+         *
+         *     Attributes
+         *     ----------
+         *     field : str
+         *         What is tried by it.
+         *     degrees : float
+         *         Its angle now.
+         *     x, y, centre_x, centre_y : float
+         *         The ring and what it turns about, px.
+         *     sign : {1, -1}
+         */
+        Grip: {
+            /** Field */
+            field: string;
+            /** Label */
+            label: string;
+            /** Posture */
+            posture: string;
+            /** Degrees */
+            degrees: number;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** Centre X */
+            centre_x: number;
+            /** Centre Y */
+            centre_y: number;
+            /** Sign */
+            sign: number;
+        };
+        /**
          * Habit
          * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
          */
@@ -3081,7 +3117,7 @@ export interface components {
          * @description A finished drawing, ``width`` by ``height`` pixels.
          *
          *     ``plan_px_per_mm`` is the plan's own scale, negative where the mouse lies to the left; None
-         *     where no plan is drawn.
+         *     where no plan is drawn. ``grips`` are the rings that parts can be turned by, where asked for.
          */
         Scene: {
             /** Width */
@@ -3094,6 +3130,11 @@ export interface components {
             marks: components["schemas"]["Mark"][];
             /** Plan Px Per Mm */
             plan_px_per_mm?: number | null;
+            /**
+             * Grips
+             * @default []
+             */
+            grips: components["schemas"]["Grip"][];
         };
         /**
          * SceneIn
@@ -3128,6 +3169,11 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
+            /**
+             * Grips
+             * @default false
+             */
+            grips: boolean;
         };
         /**
          * ScreenDocument
@@ -3548,7 +3594,8 @@ export interface components {
              *       "height": 700,
              *       "mode": "both",
              *       "show": "target",
-             *       "unit": "cm"
+             *       "unit": "cm",
+             *       "grips": false
              *     }
              */
             scene: components["schemas"]["SceneIn"];
@@ -4756,6 +4803,8 @@ export interface operations {
                 body?: boolean;
                 /** @description With all three plans. */
                 plans?: boolean;
+                /** @description With rings to turn parts by. */
+                grips?: boolean;
                 draw?: boolean;
             };
             header?: never;
@@ -4846,6 +4895,8 @@ export interface operations {
                 body?: boolean;
                 /** @description With all three plans. */
                 plans?: boolean;
+                /** @description With rings to turn parts by. */
+                grips?: boolean;
                 draw?: boolean;
             };
             header?: never;

@@ -1,8 +1,15 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "@/shared/api/client";
-import { draggedTo, gripOf } from "./dragging";
+import { draggedTo, heldBy, nudgedTo } from "./dragging";
 
-const scene = { width: 860, height: 700, px_per_mm: 0.5, marks: [], plan_px_per_mm: -0.25 };
+const scene = {
+  width: 860,
+  height: 700,
+  px_per_mm: 0.5,
+  marks: [],
+  grips: [],
+  plan_px_per_mm: -0.25,
+};
 const row = (posture: string, key: string, setting: number | null) =>
   ({ posture, key, at: { setting } }) as unknown as Schemas["RowView"];
 
@@ -15,25 +22,46 @@ describe("dragging on the drawing", () => {
   ];
 
   it("moves a height up by what the scale says, keys with their surface", () => {
-    const grip = gripOf("keys", "seated", rows, scene);
-    expect(grip?.path).toBe("work.seated.surface");
-    expect(grip && draggedTo(grip, 40, -10, scene)).toBe(720);
+    const held = heldBy("keys", "seated", rows, scene);
+    expect(held?.path).toBe("work.seated.surface");
+    expect(held && draggedTo(held, 40, -10, scene)).toBe("720 mm");
   });
 
   it("reads a distance against the way the figure faces", () => {
-    const grip = gripOf("distance", "standing", rows, scene);
-    expect(grip && draggedTo(grip, -50, 0, scene)).toBe(700);
+    const held = heldBy("distance", "standing", rows, scene);
+    expect(held && draggedTo(held, -50, 0, scene)).toBe("700 mm");
   });
 
   it("reads the mouse on the plan's own scale, to the left where it lies there", () => {
-    const grip = gripOf("mouse", "plan", rows, scene);
-    expect(grip?.path).toBe("work.seated.mouse");
-    expect(grip && draggedTo(grip, -25, 0, scene)).toBe(445);
+    const held = heldBy("mouse", "plan", rows, scene);
+    expect(held?.path).toBe("work.seated.mouse");
+    expect(held && draggedTo(held, -25, 0, scene)).toBe("445 mm");
   });
 
   it("grips nothing that is not set or has no way", () => {
-    expect(gripOf("seat", "seated", rows, scene)).toBeNull();
-    expect(gripOf("elbow", "seated", rows, scene)).toBeNull();
-    expect(gripOf("mouse", "seated", rows, scene)).toBeNull();
+    expect(heldBy("seat", "seated", rows, scene)).toBeNull();
+    expect(heldBy("elbow", "seated", rows, scene)).toBeNull();
+    expect(heldBy("mouse", "seated", rows, scene)).toBeNull();
+  });
+
+  it("turns a ring about its centre, the short way round, and by keys degree by degree", () => {
+    const ring = {
+      field: "work.number.recline",
+      label: "Back leans",
+      posture: "seated",
+      degrees: 10,
+      x: 100,
+      y: 50,
+      centre_x: 100,
+      centre_y: 100,
+      sign: 1,
+    };
+    const held = heldBy(ring.field, "seated", rows, { ...scene, grips: [ring] });
+    expect(held).toMatchObject({ way: "round", start: 10 });
+    expect(held && draggedTo(held, -50, 50, scene)).toBe("100");
+    expect(held && draggedTo(held, 50, 50, scene)).toBe("-80");
+    expect(held && nudgedTo(held, -1)).toBe("9");
+    const seat = heldBy("surface", "seated", rows, { ...scene, grips: [ring] });
+    expect(seat && nudgedTo(seat, 5)).toBe("705 mm");
   });
 });

@@ -15,15 +15,29 @@ const DRAGGED: Record<string, { key: string; way: "up" | "along" | "across" }> =
   mouse: { key: "mouse", way: "across" },
 };
 
-export type Grip = { path: string; start: number; way: "up" | "along" | "across"; sign: number };
+type Point = { x: number; y: number };
+
+export type Held =
+  | { path: string; start: number; way: "up" | "along" | "across"; sign: number }
+  | { path: string; start: number; way: "round"; sign: number; from: Point; centre: Point };
 
 /** What a part of the drawing is to be dragged by; null where it can't be. */
-export function gripOf(
+export function heldBy(
   part: string,
   posture: string,
   rows: readonly Row[],
   scene: Scene,
-): Grip | null {
+): Held | null {
+  const ring = scene.grips?.find((one) => one.field === part && one.posture === posture);
+  if (ring)
+    return {
+      path: ring.field,
+      start: ring.degrees,
+      way: "round",
+      sign: ring.sign,
+      from: { x: ring.x, y: ring.y },
+      centre: { x: ring.centre_x, y: ring.centre_y },
+    };
   const way = DRAGGED[part];
   if (!way) return null;
   const own = posture === "plan" ? "seated" : posture;
@@ -37,10 +51,26 @@ export function gripOf(
   return { path: `work.${own}.${way.key}`, start, way: way.way, sign: sign * facing };
 }
 
-/** Where a grip has been moved to by so many pixels, in whole millimetres. */
-export function draggedTo(grip: Grip, dx: number, dy: number, scene: Scene): number {
+/** What is tried where something has been moved by so many pixels: whole millimetres, or degrees. */
+export function draggedTo(held: Held, dx: number, dy: number, scene: Scene): string {
+  if (held.way === "round") {
+    const { from, centre } = held;
+    const turn = wayOf(centre, { x: from.x + dx, y: from.y + dy }) - wayOf(centre, from);
+    const apart = ((((turn + 180) % 360) + 360) % 360) - 180;
+    return `${Math.round(held.start + held.sign * apart)}`;
+  }
   const scale =
-    grip.way === "across" ? Math.abs(scene.plan_px_per_mm ?? scene.px_per_mm) : scene.px_per_mm;
-  const moved = grip.way === "up" ? -dy / scale : (grip.sign * dx) / scale;
-  return Math.round(grip.start + moved);
+    held.way === "across" ? Math.abs(scene.plan_px_per_mm ?? scene.px_per_mm) : scene.px_per_mm;
+  const moved = held.way === "up" ? -dy / scale : (held.sign * dx) / scale;
+  return `${Math.round(held.start + moved)} mm`;
+}
+
+/** What a press of an arrow key makes of it: up is more. */
+export function nudgedTo(held: Held, up: number): string {
+  return `${Math.round(held.start + up)}${held.way === "round" ? "" : " mm"}`;
+}
+
+/** Direction of a point from a centre, degrees counter-clockwise; pixels count down. */
+function wayOf(centre: Point, point: Point): number {
+  return (Math.atan2(centre.y - point.y, point.x - centre.x) * 180) / Math.PI;
 }

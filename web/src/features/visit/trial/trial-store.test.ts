@@ -2,7 +2,14 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { CoreRunner, Trial, Tried } from "./core-runner";
 import { TrialStore } from "./trial-store";
 
-const scene = { width: 790, height: 690, mode: "both", show: "target", unit: "cm" } as const;
+const scene = {
+  width: 790,
+  height: 690,
+  mode: "both",
+  show: "target",
+  unit: "cm",
+  grips: false,
+} as const;
 const place = { visitId: "v", revision: 1, scene, unit: "cm" as const, working: true };
 
 /** A runner whose answers come when the test says so. */

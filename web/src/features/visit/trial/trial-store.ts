@@ -100,7 +100,7 @@ export class TrialStore {
     return this.runner.tryOut(visitId, revision, {
       tries,
       unit,
-      scene: { width: 400, height: 400, mode: "seated", show: "target", unit },
+      scene: { width: 400, height: 400, mode: "seated", show: "target", unit, grips: false },
       against: null,
       behind: false,
       plans: false,

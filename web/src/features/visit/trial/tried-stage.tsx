@@ -1,11 +1,14 @@
 import { type ComponentProps, useCallback, useRef } from "react";
 import { Stage } from "../stage";
 import { useVisitState } from "../visit-context";
-import { draggedTo, type Grip, gripOf } from "./dragging";
+import { draggedTo, type Held, heldBy, nudgedTo } from "./dragging";
 import { TrialBar } from "./trial-bar";
 import { rowsOf, useTrial } from "./use-trial";
 
-type Props = Omit<ComponentProps<typeof Stage>, "scene" | "rows" | "onGrab" | "onDrag" | "head">;
+type Props = Omit<
+  ComponentProps<typeof Stage>,
+  "scene" | "rows" | "onGrab" | "onDrag" | "onNudge" | "head"
+>;
 
 /** The drawing with what is tried in it, and a hand on its pieces. */
 export function TriedStage({ dragged, ...stage }: Props & { dragged: boolean }) {
@@ -13,10 +16,10 @@ export function TriedStage({ dragged, ...stage }: Props & { dragged: boolean }) 
   const trial = useTrial();
   const scene = trial.tried?.scene ?? worked?.scene;
   const rows = rowsOf(trial, worked);
-  const held = useRef<Grip | null>(null);
+  const held = useRef<Held | null>(null);
   const grab = useCallback(
     (part: string, posture: string) => {
-      held.current = scene ? gripOf(part, posture, rows, scene) : null;
+      held.current = scene ? heldBy(part, posture, rows, scene) : null;
       return held.current !== null;
     },
     [scene, rows],
@@ -24,16 +27,22 @@ export function TriedStage({ dragged, ...stage }: Props & { dragged: boolean }) 
   const drag = useCallback(
     (dx: number, dy: number) => {
       if (held.current && scene)
-        bench.put(held.current.path, `${draggedTo(held.current, dx, dy, scene)} mm`);
+        bench.put(held.current.path, draggedTo(held.current, dx, dy, scene));
     },
     [scene, bench],
+  );
+  const nudge = useCallback(
+    (up: number) => {
+      if (held.current) bench.put(held.current.path, nudgedTo(held.current, up));
+    },
+    [bench],
   );
   return (
     <Stage
       {...stage}
       scene={scene}
       rows={rows}
-      {...(dragged ? { onGrab: grab, onDrag: drag } : {})}
+      {...(dragged ? { onGrab: grab, onDrag: drag, onNudge: nudge } : {})}
       head={dragged && trial.on ? <TrialBar /> : null}
     />
   );

@@ -56,8 +56,8 @@ export function TryOut() {
   return (
     <div className="flex flex-col gap-3 pb-6">
       <p className="text-sm text-soft">
-        Drag a flag or a piece in the drawing, or type here: joints, bands and findings follow.
-        Nothing is kept until you say so.{" "}
+        Drag a flag or a piece in the drawing, turn a ring, or type here: joints, bands and findings
+        follow. Nothing is kept until you say so.{" "}
         {trial.ready ? "Worked out in this page." : "Worked out on the server for now."}
       </p>
       {trial.trouble && <Notice role="alert">{trial.trouble}</Notice>}

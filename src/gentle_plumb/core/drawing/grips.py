@@ -1,0 +1,62 @@
+"""What of the drawing turns under a hand: joints and pieces whose angle can be tried."""
+
+from __future__ import annotations
+
+from ..fit import Case, Joint, PostureFit
+from ..workstation import Settings
+from .furniture import Place, screen_ends
+from .marks import Grip, Mark, Point, Sheet
+from .pose import Pose
+
+GRIP_PX = 6.0
+"""Radius of the ring that is taken hold of, px."""
+ALONG = 0.62
+"""Where on thigh and forearm their rings lie, of the whole: clear of what is drawn at the joints."""
+
+
+def _along(start: Point, end: Point, share: float) -> Point:
+    return start[0] + share * (end[0] - start[0]), start[1] + share * (end[1] - start[1])
+
+
+def grips_of(
+    case: Case, fit: PostureFit, settings: Settings, pose: Pose, place: Place,
+    joints: tuple[Joint, ...], sheet: Sheet,
+) -> list[Grip]:  # fmt: skip
+    """Every angle of a posture that can be tried, each where it turns."""
+    seated = fit.posture == "seated"
+    elbow = next((one.angle for one in joints if one.joint == "elbow"), None)
+    rings: list[tuple[str, str, float | None, Point, Point, int]] = [
+        ("work.number.elbow_angle", "Elbow", elbow, pose.elbow,
+         _along(pose.elbow, pose.hand, ALONG), -1),
+    ]  # fmt: skip
+    if seated:
+        rings += [
+            ("work.number.recline", "Back leans", case.recline(), pose.hip, pose.shoulder, 1),
+            ("work.number.thigh_slope", "Thighs slope down", case.policy.thigh_slope, pose.hip,
+             _along(pose.hip, pose.knee, ALONG), -1),
+        ]  # fmt: skip
+    ends = screen_ends(case, place, settings)
+    if ends is not None and case.workstation.screen.kind != "laptop":
+        foot, head = ends
+        rings.append(
+            (f"work.{fit.posture}.tilt", "Screen tilts back", settings.tilt, head, foot, -1)
+        )
+    found = []
+    for field, label, angle, centre, at, sign in rings:
+        if angle is None:
+            continue
+        (x, y), (centre_x, centre_y) = sheet.at(at), sheet.at(centre)
+        found.append(
+            Grip(field=field, label=label, posture=fit.posture, degrees=angle, x=x, y=y,
+                 centre_x=centre_x, centre_y=centre_y, sign=sign * sheet.facing)
+        )  # fmt: skip
+    return found
+
+
+def ink_grips(grips: list[Grip]) -> list[Mark]:
+    """The rings, each with its words for whoever can't see it."""
+    return [
+        Mark(kind="dot", role="grip", x=one.x, y=one.y, size=GRIP_PX, part=one.field,
+             posture=one.posture, text=f"{one.label} {one.degrees:.0f}°".replace("-", "−"))
+        for one in grips
+    ]  # fmt: skip
