@@ -1,0 +1,111 @@
+"""The bench of "what if": what is tried counts, nothing else does, whatever was tried before."""
+
+import json
+from datetime import date
+from random import Random
+
+import pytest
+
+from gentle_plumb.core.drawing import SceneRequest
+from gentle_plumb.core.fit.search import forget
+from gentle_plumb.core.policy import SCHOOLS
+from gentle_plumb.core.trial import Bench, Given, JsonBench, TrialRequest, given_to_plain
+from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.load import full_visit
+
+SEED = 20261125
+
+
+def given_of(name):
+    values, _ = full_visit(name)
+    sex = next(one.sex for one in DEMO_CLIENTS if one.name == name)
+    return Given(values=values, today=date(2026, 11, 25), sex=sex)
+
+
+@pytest.fixture(scope="module")
+def bram():
+    return given_of("Bram Tolliver")
+
+
+def some_tries(draw):
+    """A hand that moves one thing and another, takes things back, and chooses otherwise."""
+    every = {
+        "work.seated.surface": lambda: f"{draw.randint(620, 780)} mm",
+        "work.seated.seat": lambda: f"{draw.randint(400, 520)} mm",
+        "work.standing.screen_top": lambda: f"{draw.randint(1500, 1700)} mm",
+        "work.seated.distance": lambda: f"{draw.randint(450, 800)} mm",
+        "work.number.recline": lambda: f"{draw.randint(0, 25)}",
+        "work.policy.back": lambda: draw.choice(list(SCHOOLS["back"].positions)).id,
+        "look.desk.thickness": lambda: f"{draw.randint(20, 60)} mm",
+        "work.plan": lambda: draw.choice(["room", "little", "lasting"]),
+    }
+    return {path: every[path]() for path in draw.sample(list(every), draw.randint(0, 4))}
+
+
+@pytest.mark.parametrize("name", ["Bram Tolliver", "Yara Fenwick"])
+def test_a_bench_answers_the_same_whatever_was_tried_before(name):
+    draw = Random(SEED)
+    given = json.dumps(given_to_plain(given_of(name)))
+    used = JsonBench(given)
+    for number in range(25):
+        request = {
+            "tries": some_tries(draw), "unit": draw.choice(["cm", "mm", "in"]),
+            "against": draw.choice([None, {"work.seated.seat": "45 cm"}]),
+            "behind": draw.random() < 0.3, "plans": draw.random() < 0.1,
+            "found": draw.random() < 0.2, "brief": draw.random() < 0.7,
+            "scene": {"width": 700, "height": 600, "unit": "cm", "show": "target",
+                      "mode": draw.choice(["both", "seated", "overlay"]),
+                      "grips": draw.random() < 0.5},
+        }  # fmt: skip
+        text = json.dumps(request)
+        answer = used.try_out(text)
+        forget()
+        assert json.loads(answer) == json.loads(JsonBench(given).try_out(text)), (
+            f"try {number} of seed {SEED}"
+        )
+
+
+def test_what_can_not_be_read_is_said_and_the_rest_counts(bram):
+    tried = Bench(bram).try_out(
+        TrialRequest(tries={"work.seated.seat": "4 m", "work.seated.surface": "70",
+                            "work.number.recline": "steep"})
+    )  # fmt: skip
+    assert [one.field for one in tried.troubles] == ["work.seated.seat", "work.number.recline"]
+    assert "25.0 to 90.0 cm" in tried.troubles[0].detail
+    assert next(row for row in tried.rows if row.key == "surface").setting == "70.0"
+
+
+def test_a_hand_that_tries_buys_nothing_on_its_way():
+    bench = Bench(given_of("Yara Fenwick"))
+
+    def footrest(**tries):
+        tried = bench.try_out(TrialRequest(tries=tries))
+        return next(row for row in tried.rows if row.key == "footrest")
+
+    high = footrest(**{"work.seated.seat": "54"})
+    assert high.setting == footrest().setting == "13.0"
+    assert high.limits == ["feet are held up to 13.0 only, 3.1 short"]
+
+
+def test_brief_answers_say_the_same_settings_bands_and_movements(bram):
+    bench, tries = Bench(bram), {"work.seated.surface": "72", "work.number.recline": "15"}
+    brief = bench.try_out(TrialRequest(tries=tries, brief=True))
+    whole = bench.try_out(TrialRequest(tries=tries))
+    assert (brief.moved, brief.findings, brief.over) == (whole.moved, whole.findings, whole.over)
+    for one, other in zip(brief.rows, whole.rows, strict=True):
+        assert (one.setting, one.band, one.status, one.limits) == (
+            other.setting, other.band, other.status, other.limits,
+        )  # fmt: skip
+    assert brief.scene.px_per_mm == whole.scene.px_per_mm
+
+
+def test_the_drawing_behind_is_what_it_is_compared_with(bram):
+    bench = Bench(bram)
+    low = TrialRequest(tries={"work.seated.seat": "42"}, scene=SceneRequest(mode="seated"))
+    behind = bench.try_out(
+        TrialRequest(tries={}, against=low.tries, behind=True, scene=low.scene)
+    ).scene
+    ghost = next(mark for mark in behind.marks if mark.role == "ghost-line")
+    alone = bench.try_out(low).scene.marks
+    figure = next(mark for mark in alone if (mark.role, mark.posture) == ("figure-line", "seated"))
+    assert ghost.d == figure.d
