@@ -30,7 +30,7 @@ def test_no_input_breaks_the_server(app, aim):
     statuses = []
 
     def fuzz(operation):
-        @settings(max_examples=20, deadline=None, database=None,
+        @settings(max_examples=12, deadline=None, database=None,
                   suppress_health_check=list(HealthCheck))  # fmt: skip
         @given(case=operation.as_strategy())
         def attempt(case):

@@ -47,7 +47,7 @@ def test_nothing_serious_outside_a_visit(page: Page, desk: Page, program):
 def test_nothing_serious_on_any_step(desk: Page, program, night):
     if night:
         desk.get_by_role("button", name="Night").click()
-    for name in ("Bram", "Jonas"):
+    for name in ("Bram",) if night else ("Bram", "Jonas"):
         for step in STEPS:
             open_step(desk, program, name, step)
             if step == "work":

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import json
 import os
 import re
@@ -82,6 +83,7 @@ class Caller:
         self.http.headers["Cookie"] = f"plumb_session={token.group(1)}"
         lines = self.http.get("/api/visits").json()
         self.visit = next(line["id"] for line in lines if line["client"] == "Bram Tolliver")
+        self._all = itertools.cycle([line["id"] for line in lines])
 
     def change(self, path: str, typed: str) -> None:
         """Type into a field, upon its present version."""
@@ -92,8 +94,8 @@ class Caller:
         answer.raise_for_status()
 
     def worked(self) -> bytes:
-        """The visit worked out and drawn."""
-        answer = self.http.get(f"/api/visits/{self.visit}/worked?width=790&height=690")
+        """A visit worked out and drawn, another one each time: nothing is remembered of it."""
+        answer = self.http.get(f"/api/visits/{next(self._all)}/worked?width=790&height=690")
         answer.raise_for_status()
         return bytes(answer.content)
 
@@ -125,7 +127,7 @@ def bare_route(database: str, body: bytes) -> Iterator[str]:
 def _api_row(table: Table, caller: Caller, database: str, rounds: int) -> None:
     import httpx2 as httpx
 
-    body = caller.worked()
+    body = sorted((caller.worked() for _ in range(15)), key=len)[7]
     ours = timed(caller.worked, rounds)
     with bare_route(database, body) as address, httpx.Client() as http:
         plain = timed(lambda: http.get(address).content, rounds)
