@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Schemas } from "@/shared/api/client";
 import { Keeper } from "./keeper";

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { APART_MS, DeviceTyping } from "./use-device-typing";
 
