@@ -20,7 +20,7 @@ from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Settings, Span
 from strategies import usual_case
 
-SEARCHED, FITTED, SOLVED = 2000, 60, 8
+SEARCHED, FITTED, SOLVED = 3000, 120, 8
 
 
 def span(draw, low, high, most=8):
