@@ -126,7 +126,18 @@ function OpenVisit({
   );
   const working = step === "work" && show === "target";
   const revision = worked?.revision ?? visit.revision;
-  const bench = useTrialStore({ visitId: visit.id, revision, scene: tryScene, unit, working });
+  const isLength = useCallback(
+    (path: string) => fields.fields.find((field) => field.id === path)?.kind === "length",
+    [fields],
+  );
+  const bench = useTrialStore({
+    visitId: visit.id,
+    revision,
+    scene: tryScene,
+    unit,
+    working,
+    isLength,
+  });
   useEffect(() => {
     keeper.view = view;
   });

@@ -24,18 +24,25 @@ describe("dragging on the drawing", () => {
   it("moves a height up by what the scale says, keys with their surface", () => {
     const held = heldBy("keys", "seated", rows, scene);
     expect(held?.path).toBe("work.seated.surface");
-    expect(held && draggedTo(held, 40, -10, scene)).toBe("720 mm");
+    expect(held && draggedTo(held, 40, -10, scene, "mm")).toBe("720");
   });
 
   it("reads a distance against the way the figure faces", () => {
     const held = heldBy("distance", "standing", rows, scene);
-    expect(held && draggedTo(held, -50, 0, scene)).toBe("700 mm");
+    expect(held && draggedTo(held, -50, 0, scene, "mm")).toBe("700");
   });
 
   it("reads the mouse on the plan's own scale, to the left where it lies there", () => {
     const held = heldBy("mouse", "plan", rows, scene);
     expect(held?.path).toBe("work.seated.mouse");
-    expect(held && draggedTo(held, -25, 0, scene)).toBe("445 mm");
+    expect(held && draggedTo(held, -25, 0, scene, "mm")).toBe("445");
+  });
+
+  it("types in the display unit, and no further than the field goes", () => {
+    const held = heldBy("keys", "seated", rows, scene);
+    const at = (unit: "cm" | "in", ends = {}) => held && draggedTo(held, 0, -10, scene, unit, ends);
+    expect([at("cm"), at("in")]).toEqual(["72.0", "28.35"]);
+    expect(at("cm", { low: 350, high: 710 })).toBe("71.0");
   });
 
   it("grips nothing that is not set or has no way", () => {
@@ -58,10 +65,10 @@ describe("dragging on the drawing", () => {
     };
     const held = heldBy(ring.field, "seated", rows, { ...scene, grips: [ring] });
     expect(held).toMatchObject({ way: "round", start: 10 });
-    expect(held && draggedTo(held, -50, 50, scene)).toBe("100");
-    expect(held && draggedTo(held, 50, 50, scene)).toBe("-80");
-    expect(held && nudgedTo(held, -1)).toBe("9");
+    expect(held && draggedTo(held, -50, 50, scene, "mm")).toBe("100");
+    expect(held && draggedTo(held, 50, 50, scene, "mm")).toBe("-80");
+    expect(held && nudgedTo(held, -1, "mm")).toBe("9");
     const seat = heldBy("surface", "seated", rows, { ...scene, grips: [ring] });
-    expect(seat && nudgedTo(seat, 5)).toBe("705 mm");
+    expect(seat && nudgedTo(seat, 5, "mm")).toBe("705");
   });
 });

@@ -1,4 +1,4 @@
-import type { Schemas } from "@/shared/api/client";
+import type { Schemas, Unit } from "@/shared/api/client";
 
 type Row = Schemas["RowView"];
 type Scene = Schemas["Scene"];
@@ -51,23 +51,38 @@ export function heldBy(
   return { path: `work.${own}.${way.key}`, start, way: way.way, sign: sign * facing };
 }
 
+type Ends = { low?: number | null | undefined; high?: number | null | undefined };
+
 /** What is tried where something has been moved by so many pixels: whole millimetres, or degrees. */
-export function draggedTo(held: Held, dx: number, dy: number, scene: Scene): string {
+export function draggedTo(
+  held: Held,
+  dx: number,
+  dy: number,
+  scene: Scene,
+  unit: Unit,
+  ends: Ends = {},
+): string {
   if (held.way === "round") {
     const { from, centre } = held;
     const turn = wayOf(centre, { x: from.x + dx, y: from.y + dy }) - wayOf(centre, from);
-    const apart = ((((turn + 180) % 360) + 360) % 360) - 180;
-    return `${Math.round(held.start + held.sign * apart)}`;
+    return typed(held, ((((turn + 180) % 360) + 360) % 360) - 180, unit, ends);
   }
   const scale =
     held.way === "across" ? Math.abs(scene.plan_px_per_mm ?? scene.px_per_mm) : scene.px_per_mm;
-  const moved = held.way === "up" ? -dy / scale : (held.sign * dx) / scale;
-  return `${Math.round(held.start + moved)} mm`;
+  return typed(held, held.way === "up" ? -dy / scale : dx / scale, unit, ends);
 }
 
 /** What a press of an arrow key makes of it: up is more. */
-export function nudgedTo(held: Held, up: number): string {
-  return `${Math.round(held.start + up)}${held.way === "round" ? "" : " mm"}`;
+export function nudgedTo(held: Held, up: number, unit: Unit, ends: Ends = {}): string {
+  return typed({ ...held, sign: 1 }, up, unit, ends);
+}
+
+/** As it would be typed: in the display unit, no further than its field goes. */
+function typed(held: Held, by: number, unit: Unit, { low, high }: Ends): string {
+  const wanted = Math.round(held.start + (held.way === "up" ? by : held.sign * by));
+  const value = Math.min(high ?? wanted, Math.max(low ?? wanted, wanted));
+  if (held.way === "round") return `${value}`;
+  return { mm: `${value}`, cm: (value / 10).toFixed(1), in: (value / 25.4).toFixed(2) }[unit];
 }
 
 /** Direction of a point from a centre, degrees counter-clockwise; pixels count down. */

@@ -10,7 +10,14 @@ const scene = {
   unit: "cm",
   grips: false,
 } as const;
-const place = { visitId: "v", revision: 1, scene, unit: "cm" as const, working: true };
+const place = {
+  visitId: "v",
+  revision: 1,
+  scene,
+  unit: "cm" as const,
+  working: true,
+  isLength: (path: string) => path.endsWith("seat"),
+};
 
 /** A runner whose answers come when the test says so. */
 class SlowRunner {
@@ -99,6 +106,16 @@ describe("the bench of what if", () => {
     await vi.advanceTimersByTimeAsync(700);
     await runner.answer({ over: 2, plans: [{ tier: "room" }] });
     expect(store.read().tried?.plans).toHaveLength(1);
+  });
+
+  it("keeps the unit a number was typed in when another one is set", () => {
+    store.put("work.seated.seat", "48");
+    store.put("work.number.recline", "12");
+    store.settle({ ...place, unit: "in" });
+    expect(store.read().tries).toEqual({
+      "work.seated.seat": "48 cm",
+      "work.number.recline": "12",
+    });
   });
 
   it("compares with a snapshot, and is off again at the best or away from the step", async () => {

@@ -12,6 +12,8 @@ export type Place = {
   scene: Trial["scene"] | null;
   unit: Unit;
   working: boolean;
+  /** Whether a field holds a length, which is read in the unit that is set. */
+  isLength: (path: string) => boolean;
 };
 
 export type TrialState = {
@@ -72,7 +74,14 @@ export class TrialStore {
       void this.runner
         .open(place.visitId, place.revision)
         .then(() => this.tell({ ready: this.ready() }));
-    this.change({ ready: this.ready() });
+    const { tries, snapshot } = this.state;
+    const kept = (some: Tries) =>
+      before && before.unit !== place.unit ? withUnit(some, before.unit, place.isLength) : some;
+    this.change({
+      ready: this.ready(),
+      tries: kept(tries),
+      snapshot: snapshot && { ...snapshot, tries: kept(snapshot.tries) },
+    });
   }
 
   put = (path: string, typed: string): void => {
@@ -186,4 +195,14 @@ export class TrialStore {
       })
       .catch(() => undefined);
   };
+}
+
+/** Bare numbers keep the unit they were typed in when another one is set. */
+function withUnit(tries: Tries, unit: Unit, isLength: (path: string) => boolean): Tries {
+  return Object.fromEntries(
+    Object.entries(tries).map(([path, typed]) => [
+      path,
+      isLength(path) && /^[\d.,\s]+$/.test(typed) ? `${typed} ${unit}` : typed,
+    ]),
+  );
 }

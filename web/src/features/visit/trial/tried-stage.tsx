@@ -12,7 +12,7 @@ type Props = Omit<
 
 /** The drawing with what is tried in it, and a hand on its pieces. */
 export function TriedStage({ dragged, ...stage }: Props & { dragged: boolean }) {
-  const { bench, worked } = useVisitState();
+  const { bench, worked, fields, unit } = useVisitState();
   const trial = useTrial();
   const scene = trial.tried?.scene ?? worked?.scene;
   const rows = rowsOf(trial, worked);
@@ -24,18 +24,21 @@ export function TriedStage({ dragged, ...stage }: Props & { dragged: boolean }) 
     },
     [scene, rows],
   );
+  const ends = useCallback((path: string) => fields.find((field) => field.id === path), [fields]);
   const drag = useCallback(
     (dx: number, dy: number) => {
-      if (held.current && scene)
-        bench.put(held.current.path, draggedTo(held.current, dx, dy, scene));
+      const grip = held.current;
+      if (grip && scene)
+        bench.put(grip.path, draggedTo(grip, dx, dy, scene, unit, ends(grip.path)));
     },
-    [scene, bench],
+    [scene, bench, unit, ends],
   );
   const nudge = useCallback(
     (up: number) => {
-      if (held.current) bench.put(held.current.path, nudgedTo(held.current, up));
+      const grip = held.current;
+      if (grip) bench.put(grip.path, nudgedTo(grip, up, unit, ends(grip.path)));
     },
-    [bench],
+    [bench, unit, ends],
   );
   return (
     <Stage

@@ -5,11 +5,12 @@ import { coreRunner } from "./core-runner";
 import { type Place, type TrialState, TrialStore } from "./trial-store";
 
 /** The bench of the visit that is open; it draws nothing again by itself. */
-export function useTrialStore({ visitId, revision, scene, unit, working }: Place): TrialStore {
+export function useTrialStore(place: Place): TrialStore {
+  const { visitId, revision, scene, unit, working, isLength } = place;
   const [store] = useState(() => new TrialStore(coreRunner()));
   useEffect(
-    () => store.settle({ visitId, revision, scene, unit, working }),
-    [store, visitId, revision, scene, unit, working],
+    () => store.settle({ visitId, revision, scene, unit, working, isLength }),
+    [store, visitId, revision, scene, unit, working, isLength],
   );
   return store;
 }
