@@ -13,8 +13,9 @@ import tempfile
 import threading
 import time
 import urllib.request
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
+from functools import partial
 from io import BytesIO
 from pathlib import Path
 from typing import Any
@@ -140,6 +141,37 @@ def _api_row(table: Table, caller: Caller, database: str, rounds: int) -> None:
     )
 
 
+class Stopwatch:
+    """In the page: from an event to the drawing redrawn. It waits, and asks for nothing meanwhile."""
+
+    def __init__(self, page: Page, event: str, when: str = "true") -> None:
+        self.page = page
+        page.evaluate(
+            f"""() => {{
+              const room = document.querySelector('[data-testid=elevation]').parentElement;
+              let began = 0, tell = null;
+              window.plumbStart = () => {{
+                began = 0;
+                window.plumbDrawn = new Promise((resolve) => {{ tell = resolve; }});
+              }};
+              addEventListener('{event}', (event) => {{
+                if ({when}) began = performance.now();
+              }}, true);
+              new MutationObserver(() => {{
+                const mine = began;
+                if (mine) requestAnimationFrame(() => tell(performance.now() - mine));
+              }}).observe(room, {{ subtree: true, childList: true, attributes: true,
+                                   characterData: true }});
+            }}"""
+        )
+
+    def time(self, act: Callable[[], object]) -> float:
+        """Milliseconds from what an act sets off until it is drawn."""
+        self.page.evaluate("() => window.plumbStart()")
+        act()
+        return float(self.page.evaluate("() => window.plumbDrawn"))
+
+
 def _browser_row(table: Table, caller: Caller, address: str, rounds: int) -> None:
     from playwright.sync_api import sync_playwright
 
@@ -155,28 +187,12 @@ def _browser_row(table: Table, caller: Caller, address: str, rounds: int) -> Non
         page.goto(f"{address}/visits/{caller.visit}/look")
         seat = page.get_by_role("textbox", name="Seat, loaded", exact=True)
         page.get_by_test_id("elevation").wait_for()
-        page.evaluate(
-            """() => {
-              const room = document.querySelector('[data-testid=elevation]').parentElement;
-              window.plumbDrawn = 0;
-              new MutationObserver(() => requestAnimationFrame(() => {
-                window.plumbDrawn = performance.now();
-              })).observe(room, { subtree: true, childList: true, attributes: true,
-                                  characterData: true });
-              addEventListener('keydown', (event) => {
-                if (event.key === 'Tab') window.plumbTyped = performance.now();
-              }, true);
-            }"""
-        )
+        watch = Stopwatch(page, "keydown", "event.key === 'Tab'")
         for index in range(max(12, rounds // 3)):
-            page.evaluate("() => { window.plumbDrawn = 0; window.plumbTyped = 0; }")
             seat.fill(f"{42 + index % 7}.{index % 10}")
-            seat.press("Tab")
-            page.wait_for_function(
-                "() => window.plumbTyped > 0 && window.plumbDrawn > window.plumbTyped"
-            )
-            spent.append(page.evaluate("() => window.plumbDrawn - window.plumbTyped"))
+            spent.append(watch.time(lambda: seat.press("Tab")))
             page.wait_for_timeout(120)
+
         dragged = _drag_times(page, caller, address, max(30, rounds))
         shown, read = _photo_times(page, address, max(5, rounds // 10))
         browser.close()
@@ -206,26 +222,15 @@ def _drag_times(page: Page, caller: Caller, address: str, rounds: int) -> list[f
     flag = page.get_by_role("button", name="Go to surface, seated").bounding_box()
     assert flag is not None
     x, y = flag["x"] + 30, flag["y"] + 8
-    page.evaluate(
-        """() => {
-          const room = document.querySelector('[data-testid=elevation]').parentElement;
-          new MutationObserver(() => requestAnimationFrame(() => {
-            if (window.plumbMoved && !window.plumbDrawn) window.plumbDrawn = performance.now();
-          })).observe(room, { subtree: true, childList: true, attributes: true,
-                              characterData: true });
-          addEventListener('pointermove', () => { window.plumbMoved = performance.now(); }, true);
-        }"""
-    )
+    watch = Stopwatch(page, "pointermove")
     page.mouse.move(x, y)
     page.mouse.down()
     page.mouse.move(x, y - 20)
     page.wait_for_timeout(1500)
     spent = []
     for index in range(rounds):
-        page.evaluate("() => { window.plumbMoved = 0; window.plumbDrawn = 0; }")
-        page.mouse.move(x, y - 24 - 3 * (index % 9))
-        page.wait_for_function("() => window.plumbDrawn > 0")
-        spent.append(page.evaluate("() => window.plumbDrawn - window.plumbMoved"))
+        up = 24 + 3 * (index % 9)
+        spent.append(watch.time(partial(page.mouse.move, x, y - up)))
         page.wait_for_timeout(60)
     page.mouse.up()
     return spent

@@ -13,6 +13,7 @@ from ..body import DIMENSIONS, NEEDED, Body, BodyValue
 from ..fit import Case
 from ..posture import hip_above_seat, reach_to_keys, trunk_drop
 from ..posture.chain import EYE_BEFORE_SHOULDER_MM, SHOULDER_FROM_BACKREST_MM
+from ..recent import recent
 from ..workstation import Settings
 from .marks import Point
 
@@ -43,6 +44,7 @@ class Pose:
     known: bool
 
 
+@recent(2)
 def drawable(body: Body) -> tuple[Body, bool]:
     """A body with every dimension filled for drawing, and whether enough of it is measured."""
     values: dict[str, BodyValue] = {}

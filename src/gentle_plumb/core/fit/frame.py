@@ -12,6 +12,7 @@ from ..posture import (
     seat_for_legs,
     trunk_drop,
 )
+from ..recent import recent
 from .case import Case
 from .terms import Term, total
 
@@ -114,6 +115,7 @@ class Frame:
     reach: float
 
     @classmethod
+    @recent(3)
     def seated(cls, case: Case) -> Frame:
         """Raises MissingInput for what is not known."""
         body = case.body
@@ -124,6 +126,7 @@ class Frame:
         )
 
     @classmethod
+    @recent(3)
     def standing(cls, case: Case) -> Frame:
         """Raises MissingInput for what is not known."""
         body = case.body

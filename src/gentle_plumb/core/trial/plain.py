@@ -101,9 +101,11 @@ class _Parts:
         last = self._last
         now = []
         for index, part in enumerate(parts):
-            old = last[index] if index < len(last) else (None, "")
-            same = part is old[0] or part == old[0]
-            now.append(old if same else (part, as_json(part)))
+            old = last[index] if index < len(last) else None
+            if old and (part is old[0] or vars(part) == vars(old[0])):
+                now.append(old)
+            else:
+                now.append((part, as_json(part)))
         self._last = now
         return f"[{','.join(text for _, text in now)}]"
 

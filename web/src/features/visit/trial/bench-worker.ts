@@ -27,18 +27,25 @@ async function start(): Promise<(given: string) => Bench> {
     python.FS.mkdirTree(at.slice(0, at.lastIndexOf("/")));
     python.FS.writeFile(at, text);
   }
-  // what is loaded now stays: looking through it again and again would cost a third of each answer
+  tidy = () => void python.runPython("gc.collect()");
+  // what is loaded now stays, and nothing is tidied while a hand moves: both would cost a third of
+  // some answers
   return python.runPython(
     "import gc\nfrom gentle_plumb.core.trial import JsonBench\n" +
-      "gc.freeze()\ngc.set_threshold(200_000, 20, 20)\nJsonBench",
+      "gc.freeze()\ngc.disable()\nJsonBench",
   ) as (given: string) => Bench;
 }
 
+/** How long nothing has to be asked before memory is tidied. */
+const RESTED_MS = 2000;
+let tidy = (): void => undefined;
+let rested: ReturnType<typeof setTimeout> | undefined;
 const started = start();
 let bench: Bench | null = null;
 const tell = (message: Told) => postMessage(message);
 
 addEventListener("message", async ({ data }: MessageEvent<Asked>) => {
+  clearTimeout(rested);
   try {
     const makeBench = await started;
     if (data.kind === "open") {
@@ -49,4 +56,5 @@ addEventListener("message", async ({ data }: MessageEvent<Asked>) => {
   } catch (error) {
     tell({ id: data.id, trouble: String(error) });
   }
+  rested = setTimeout(() => tidy(), RESTED_MS);
 });
