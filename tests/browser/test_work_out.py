@@ -85,6 +85,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     row = tried(desk).get_by_role("row", name=re.compile("^Seat"))
     expect(row).to_contain_text("48.0")
     expect(tried(desk)).to_contain_text("out of its band")
+    expect(tried(desk)).to_contain_text(re.compile(r"Findings of this visit: .*would go"))
     desk.get_by_label("Seat", exact=True).fill("4800")
     expect(desk.get_by_role("alert")).to_contain_text("4800.0 cm is outside 25.0 to 90.0 cm")
     desk.get_by_label("Seat", exact=True).fill("")
@@ -96,18 +97,6 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     desk.mouse.up()
     expect(tried(desk).get_by_role("row", name=re.compile("^Surface"))).to_contain_text("up")
     desk.get_by_role("button", name="Snapshot to compare").click()
-    ring = desk.get_by_role("slider", name="Back leans")
-    box = ring.bounding_box()
-    desk.mouse.move(box["x"] + 18, box["y"] + 18)
-    desk.mouse.down()
-    desk.mouse.move(box["x"] - 22, box["y"] + 22, steps=6)
-    desk.mouse.up()
-    expect(desk.get_by_label("Back leans", exact=True)).not_to_have_value("")
-    expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+")
-    turned = int(desk.get_by_label("Back leans", exact=True).input_value())
-    expect(ring).to_have_accessible_name(f"Back leans {turned}°")
-    ring.press("ArrowDown")
-    expect(desk.get_by_label("Back leans", exact=True)).to_have_value(f"{turned - 1}")
     desk.get_by_label("Back leans", exact=True).fill("20")
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
     assert entry(desk, program, "work.seated.seat", "Odile") == before
@@ -152,6 +141,23 @@ def test_house_rules_are_kept_as_bundles(desk: Page, program):
     expect(form.get_by_label("Back", exact=True)).to_have_value("leaning")
     form.get_by_role("button", name="Drop it").click()
     expect(desk.get_by_role("button", name="Sit back")).to_have_count(0)
+
+
+def test_a_ring_is_turned_by_hand_and_by_key(desk: Page, program):
+    open_step(desk, program, "Odile", "work")
+    in_page(desk)
+    ring = desk.get_by_role("slider", name="Back leans")
+    box = ring.bounding_box()
+    desk.mouse.move(box["x"] + 18, box["y"] + 18)
+    desk.mouse.down()
+    desk.mouse.move(box["x"] - 22, box["y"] + 22, steps=6)
+    desk.mouse.up()
+    expect(tried(desk)).to_contain_text("Findings of this visit")  # the hand rests
+    expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+")
+    turned = int(desk.get_by_label("Back leans", exact=True).input_value())
+    expect(ring).to_have_accessible_name(f"Back leans {turned}°")
+    ring.press("ArrowDown")
+    expect(desk.get_by_label("Back leans", exact=True)).to_have_value(f"{turned - 1}")
 
 
 @pytest.mark.parametrize("part", ["Plans", "Choices", "Try"])

@@ -9,7 +9,14 @@ import pytest
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.fit.search import forget
 from gentle_plumb.core.policy import SCHOOLS
-from gentle_plumb.core.trial import Bench, Given, JsonBench, TrialRequest, given_to_plain
+from gentle_plumb.core.trial import (
+    Bench,
+    Given,
+    JsonBench,
+    TrialRequest,
+    given_to_plain,
+    work_through,
+)
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import full_visit
 
@@ -85,6 +92,20 @@ def test_a_hand_that_tries_buys_nothing_on_its_way():
     high = footrest(**{"work.seated.seat": "54"})
     assert high.setting == footrest().setting == "13.0"
     assert high.limits == ["feet are held up to 13.0 only, 3.1 short"]
+
+
+def test_the_visits_own_findings_go_come_or_stay(bram):
+    bench = Bench(bram)
+    best = bench.try_out(TrialRequest(tries={}))
+    off = {one.id for one in work_through(bram, "cm").findings if one.state == "off"}
+    gone = {one.id for one in best.gone}
+    assert {"seated.seat", "seated.surface", "standing.screen_top"} <= gone <= off
+    assert (best.come, best.stays) == ([], len(off) - len(gone))
+    low = bench.try_out(TrialRequest(tries={"work.seated.seat": "40", "work.seated.tilt": "40"}))
+    assert "seated.seat" not in {one.id for one in low.gone}
+    assert "Screen tilt" in [one.text for one in low.come]
+    brief = bench.try_out(TrialRequest(tries={}, brief=True))
+    assert (brief.gone, brief.come, brief.stays) == ([], [], 0)
 
 
 def test_brief_answers_say_the_same_settings_bands_and_movements(bram):

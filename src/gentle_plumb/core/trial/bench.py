@@ -12,6 +12,7 @@ from dataclasses import dataclass, replace
 
 from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
+from ..findings import Finding
 from ..findings.rules.settings import WORDS
 from ..fit import FitResult, FitRow, PostureFit
 from ..fit.fit import Settled
@@ -20,7 +21,7 @@ from ..plans import what_is_left
 from ..plans.plans import total_of
 from ..recent import recent
 from ..record import field_of, read_typed
-from ..record.fields import SEATED_SET, STANDING_SET
+from ..record.fields import FIELDS, SEATED_SET, STANDING_SET
 from ..shown import FixView, JointView, PlanView, RowView, plan_views
 from ..shown.rows import apart_text, value_text
 from ..units import LengthUnit, format_length
@@ -64,7 +65,12 @@ class Told:
 
 @dataclass(frozen=True, kw_only=True)
 class Tried:
-    """What a try comes to, and what moved against what it is compared with."""
+    """What a try comes to, and what moved against what it is compared with.
+
+    ``findings`` is what would be off in settings and joints; ``gone`` and ``come`` are the visit's
+    own findings that would be no more, or new, were it set like this; ``stays`` counts the rest.
+    The last three are left out of brief answers.
+    """
 
     rows: list[RowView]
     joints: list[JointView]
@@ -72,6 +78,9 @@ class Tried:
     minutes: float | None
     moved: list[Moved]
     findings: list[Told]
+    gone: list[Told]
+    come: list[Told]
+    stays: int
     notes: list[str]
     plans: list[PlanView]
     fixes: list[FixView]
@@ -122,12 +131,38 @@ def as_found(given: Given) -> dict[str, str]:
     return tries
 
 
+def as_if_set(given: Given, through: Through) -> Given:
+    """The visit as it would be found if everything were set as worked out."""
+    values = dict(given.values)
+    for fit, prefix, keys in (
+        (through.result.seated, "look.found", SEATED_SET),
+        (through.result.standing, "look.found_standing", STANDING_SET),
+    ):
+        for key in keys:
+            setting = fit.setting(key)
+            if fit.possible and setting is not None and f"{prefix}.{key}" in FIELDS:
+                values[f"{prefix}.{key}"] = setting
+    return replace(given, values=values)
+
+
+def _named(finding: Finding) -> Told:
+    where = ", standing" if finding.posture == "standing" else ""
+    return Told(id=finding.id, text=f"{finding.title}{where}")
+
+
+def off_in(through: Through) -> dict[str, Finding]:
+    """What is off, by its id; what the practitioner has dismissed is not."""
+    return {one.id: one for one in through.findings
+            if one.state == "off" and one.verdict != "dismissed"}  # fmt: skip
+
+
 class Bench:
     """Tries one visit in many ways; what it is compared with is worked through once."""
 
     def __init__(self, given: Given) -> None:
         self.given = given
         self._against: tuple[tuple[tuple[str, str], ...], LengthUnit, Through] | None = None
+        self._off: dict[LengthUnit, dict[str, Finding]] = {}
 
     def _compared_with(self, tries: Tries, unit: LengthUnit) -> Through:
         key = tuple(sorted(tries.items()))
@@ -140,6 +175,12 @@ class Bench:
             )
         return self._against[2]
 
+    def _off_now(self, unit: LengthUnit) -> dict[str, Finding]:
+        """The visit's findings as it is."""
+        if unit not in self._off:
+            self._off[unit] = off_in(work_through(self.given, unit))
+        return self._off[unit]
+
     def try_out(self, request: TrialRequest) -> Tried:
         """Work a try through and say what moved."""
         tries = {**as_found(self.given), **request.tries} if request.found else request.tries
@@ -150,11 +191,19 @@ class Bench:
         if request.brief:
             through = replace(through, result=as_sure_as(before.result, through.result))
         over, minutes = left_over(through)
+        now, then = {}, {}
+        if not request.brief:
+            now = self._off_now(request.unit)
+            set_so = as_if_set(given, through)
+            then = off_in(work_through(set_so, request.unit, kept=self.given.values))
         plans, fixes = plan_views(through.plans(), request.unit) if request.plans else ([], [])
         return Tried(
             rows=through.rows(request.unit, brief=request.brief), joints=through.joints(), over=over, minutes=minutes,
             moved=moved(before.result, through.result, request.unit),
             findings=told(through.result, request.unit),
+            gone=[_named(one) for id, one in now.items() if id not in then],
+            come=[_named(one) for id, one in then.items() if id not in now],
+            stays=len(now.keys() & then.keys()),
             notes=list(through.result.notes), plans=plans, fixes=fixes, troubles=troubles,
             bundle=dict(through.bundle),
             scene=through.scene(request.scene, behind=before if request.behind else None),

@@ -3627,6 +3627,10 @@ export interface components {
         /**
          * Tried
          * @description What a try comes to, and what moved against what it is compared with.
+         *
+         *     ``findings`` is what would be off in settings and joints; ``gone`` and ``come`` are the visit's
+         *     own findings that would be no more, or new, were it set like this; ``stays`` counts the rest.
+         *     The last three are left out of brief answers.
          */
         Tried: {
             /** Rows */
@@ -3641,6 +3645,12 @@ export interface components {
             moved: components["schemas"]["Moved"][];
             /** Findings */
             findings: components["schemas"]["Told"][];
+            /** Gone */
+            gone: components["schemas"]["Told"][];
+            /** Come */
+            come: components["schemas"]["Told"][];
+            /** Stays */
+            stays: number;
             /** Notes */
             notes: string[];
             /** Plans */

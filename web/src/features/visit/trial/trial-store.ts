@@ -179,9 +179,7 @@ export class TrialStore {
   private show(answer: Tried): void {
     const last = this.state.tried;
     // what is equal stays the same object, so that it is not drawn again
-    const tried = last
-      ? replaceEqualDeep(last, { ...answer, plans: last.plans, fixes: last.fixes })
-      : answer;
+    const tried = last ? replaceEqualDeep(last, { ...answer, ...atRest(last) }) : answer;
     this.tell({ tried, by: this.runner.by, trouble: null });
   }
 
@@ -195,6 +193,11 @@ export class TrialStore {
       })
       .catch(() => undefined);
   };
+}
+
+/** What is worked out only once the hand rests. */
+function atRest({ plans, fixes, gone, come, stays }: Tried): Partial<Tried> {
+  return { plans, fixes, gone, come, stays };
 }
 
 /** Bare numbers keep the unit they were typed in when another one is set. */

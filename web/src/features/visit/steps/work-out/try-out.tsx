@@ -1,4 +1,5 @@
 import { memo, useEffect, useId, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Left } from "../../trial/trial-bar";
@@ -79,6 +80,7 @@ export function TryOut() {
               ))}
             </ul>
           )}
+          <Turned tried={tried} />
           <div className="mt-2 flex flex-wrap gap-2">
             <Button onClick={bench.toBest}>Back to best</Button>
             <Button onClick={bench.toFound}>Back to found</Button>
@@ -121,6 +123,19 @@ export function TryOut() {
           ),
       )}
     </div>
+  );
+}
+
+/** Which of the visit's findings would go, and which would come. */
+function Turned({ tried: { gone, come, stays } }: { tried: Schemas["Tried"] }) {
+  if (gone.length + come.length + stays === 0) return null;
+  const names = (some: readonly Schemas["Told"][]) => some.map((one) => one.text).join("; ");
+  return (
+    <p className="mt-2 text-sm">
+      Findings of this visit: {gone.length > 0 ? `${names(gone)} would go` : "none would go"}
+      {come.length > 0 && `, ${names(come)} would come`}
+      {stays > 0 && `, ${stays} would stay`}.
+    </p>
   );
 }
 
