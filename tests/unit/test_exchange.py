@@ -177,6 +177,7 @@ GOOD = (
 
 def test_a_table_is_read_and_checked_line_by_line():
     rows = read_table(GOOD)
+    assert rows == read_table(GOOD.replace("\n", "\r")) == read_table(GOOD.replace("\n", "\r\n"))
     assert [(row.dimension, row.sex, row.mean_mm, row.r) for row in rows] == [
         ("stature", "female", 1610, None), ("hand_length", "male", 190, 0.6)
     ]  # fmt: skip
@@ -188,7 +189,7 @@ def test_a_table_is_read_and_checked_line_by_line():
     ("hand_length", "nose", ("3", "dimension", "no dimension")), ("62", "abc", ("2", "sd_mm", "no number")),
     ("mean_mm", "mean", ("1", "mean_mm", "column missing")),
     ("hand_length,male,190,10", "stature,female,1600,60", ("3", "dimension", "twice")),
-    ("1610", "nan", ("2", "mean_mm", "no number")),
+    ("1610", "nan", ("2", "mean_mm", "no number")), ("1610", "1" * 140_000, ("2", "", "field larger")),
 ])  # fmt: skip
 def test_a_bad_table_names_line_column_and_reason(old, new, trouble):
     with pytest.raises(BadFile) as refused:

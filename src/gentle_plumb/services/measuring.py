@@ -7,6 +7,7 @@ import io
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import islice
 from uuid import UUID, uuid4
 
 from ..core.body import DIMENSIONS, Precision, Spread, Table, dimension, in_order, precision_of
@@ -56,8 +57,14 @@ def read_table(text: str) -> tuple[TableRow, ...]:
         With every line that is wrong, its column and the reason; nothing is taken then.
 
     """
-    lines = csv.DictReader(io.StringIO(text.removeprefix("\ufeff")), skipinitialspace=True)
-    missing = [name for name in TABLE_COLUMNS if name not in (lines.fieldnames or ())]
+    whole = io.StringIO(text.removeprefix("\ufeff"), newline=None)  # any end of line
+    reader = csv.DictReader(whole, skipinitialspace=True)
+    try:
+        columns, lines = reader.fieldnames or (), list(islice(reader, MOST_TABLE_LINES))
+    except csv.Error as error:
+        at = f"{reader.line_num + 1}"
+        raise BadFile("This is no table of a population.", [(at, "", str(error))]) from None
+    missing = [name for name in TABLE_COLUMNS if name not in columns]
     if missing:
         raise BadFile("This is no table of a population.",
                       [("1", ", ".join(missing), "column missing")])  # fmt: skip
