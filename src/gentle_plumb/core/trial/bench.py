@@ -7,7 +7,7 @@ run on the server and in the page.
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 
 from ..drawing import Scene, SceneRequest
@@ -16,6 +16,7 @@ from ..findings import Finding
 from ..findings.rules.settings import WORDS
 from ..fit import FitResult, FitRow, PostureFit
 from ..fit.fit import Settled
+from ..fit.result import Posture
 from ..fit.wording import degrees_said
 from ..plans import what_is_left
 from ..plans.plans import total_of
@@ -29,6 +30,11 @@ from .through import Given, Through, work_through
 
 Tries = Mapping[str, str]
 """What is typed, by field; an empty text clears the field."""
+
+FOUND_AT: dict[Posture, tuple[str, Iterable[str]]] = {
+    "seated": ("look.found", SEATED_SET), "standing": ("look.found_standing", STANDING_SET),
+}  # fmt: skip
+"""Where each posture's settings are recorded as found, and which."""
 
 LEAST_MOVE_MM, LEAST_MOVE_DEG = 0.5, 0.5
 """Less than this has not moved. Source: house-repeat."""
@@ -121,8 +127,7 @@ def tried_values(given: Given, tries: Tries, unit: LengthUnit) -> tuple[Given, l
 def as_found(given: Given) -> dict[str, str]:
     """Tries that set everything as it was found, where that is recorded; lengths in mm."""
     tries = {}
-    for posture, prefix, keys in (("seated", "look.found", SEATED_SET),
-                                  ("standing", "look.found_standing", STANDING_SET)):  # fmt: skip
+    for posture, (prefix, keys) in FOUND_AT.items():
         for key in keys:
             value = given.values.get(f"{prefix}.{key}")
             if isinstance(value, int | float):
@@ -134,10 +139,8 @@ def as_found(given: Given) -> dict[str, str]:
 def as_if_set(given: Given, through: Through) -> Given:
     """The visit as it would be found if everything were set as worked out."""
     values = dict(given.values)
-    for fit, prefix, keys in (
-        (through.result.seated, "look.found", SEATED_SET),
-        (through.result.standing, "look.found_standing", STANDING_SET),
-    ):
+    for posture, (prefix, keys) in FOUND_AT.items():
+        fit = through.result.of(posture)
         for key in keys:
             setting = fit.setting(key)
             if fit.possible and setting is not None and f"{prefix}.{key}" in FIELDS:
