@@ -31,10 +31,8 @@ def server_url() -> Iterator[str]:
         yield make_url(given).set(drivername="postgresql").render_as_string(hide_password=False)
         return
     cluster = Cluster(ROOT / "var" / "test-postgres")
-    cluster.create()
-    cluster.start()
-    yield cluster.url
-    cluster.stop()
+    with cluster.up():
+        yield cluster.url
 
 
 @contextmanager
@@ -63,10 +61,10 @@ def engine(database_url: str) -> Iterator[Engine]:
 
 
 class Clock:
-    """A clock that stands until it is moved."""
+    """Nine in the morning of whatever day it is; stands until it is moved."""
 
     def __init__(self) -> None:
-        self.now = datetime(2026, 11, 25, 9, 0, tzinfo=UTC)
+        self.now = datetime.now(UTC).replace(hour=9, minute=0, second=0, microsecond=0)
 
     def __call__(self) -> datetime:
         return self.now
@@ -108,6 +106,7 @@ def make_office(accounts) -> Office:
             title="",
             role=role,
             password_hash=hashed(PASSWORD),
+            sees_health=role != "reader",
         )
         for role in ("owner", "practitioner", "reader")
     }
@@ -124,6 +123,11 @@ def office(engine: Engine) -> Office:
 @pytest.fixture
 def records(engine: Engine) -> SqlRecords:
     return SqlRecords(engine)
+
+
+def weeks_on(clock: Clock, weeks: int = 4) -> str:
+    """The day some weeks after the clock's, as it is typed."""
+    return (clock().date() + timedelta(weeks=weeks)).isoformat()
 
 
 def new_id() -> UUID:

@@ -4,18 +4,18 @@ from __future__ import annotations
 
 import json
 import sys
-from contextlib import ExitStack
+from collections.abc import Iterator
+from contextlib import ExitStack, contextmanager
 from pathlib import Path
 from typing import TYPE_CHECKING, Annotated
 
 import typer
-from pydantic import ValidationError
 from rich.console import Console
-from rich.table import Table
 
 from .config import ROOT, Settings
 
 if TYPE_CHECKING:
+    from .core.units import LengthUnit
     from .documents.case_format import CaseDocument
 
 app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
@@ -33,48 +33,56 @@ def demo(
         bool, typer.Option("--fresh", help="Start over: erases the demo's data.")
     ] = False,
     yes: Annotated[bool, typer.Option("--yes", help="Do not ask.")] = False,
-    port: Annotated[int, typer.Option(help="Port to answer on.")] = 8750,
+    port: Annotated[int, typer.Option(help="Port to answer on; 0 for any free one.")] = 8750,
 ) -> None:
     """Start everything with the demo practice."""
     from .hosting import run
-    from .hosting.postgres import PostgresTrouble
 
     if fresh and not yes and not typer.confirm("Erase all data of this database and start over?"):
         raise typer.Exit(1)
+    with _started(port) as url:
+        engine = run.open_engine(url)
+        if fresh:
+            run.erase(engine)
+            say("Erased.")
+        run.prepare(engine, demo=True, say=say)
+        engine.dispose()
+        run.serve(url, demo=True, say=say, port=port)
+
+
+@contextmanager
+def _started(port: int | None = None, host: str = "127.0.0.1") -> Iterator[str]:
+    """The database up; whatever goes wrong is one clear line, and nothing stays running."""
+    from .hosting import run
+    from .hosting.postgres import PostgresTrouble
+
     run.end_on_signals()
     try:
-        with run.database(say) as url:
-            engine = run.open_engine(url)
-            if fresh:
-                run.erase(engine)
-                say("Erased.")
-            run.prepare(engine, demo=True, say=say)
-            engine.dispose()
-            run.serve(url, demo=True, say=say, port=port)
+        with run.plain_errors():
+            if port is not None:
+                run.need_port(port, host)
+            with run.database(say) as url:
+                yield url
     except KeyboardInterrupt:
         say("Stopped.")
-    except PostgresTrouble as trouble:
+    except (PostgresTrouble, run.PortTaken) as trouble:
         say(str(trouble))
         raise typer.Exit(1) from None
 
 
 @app.command()
 def serve(
-    port: Annotated[int, typer.Option(help="Port to answer on.")] = 8750,
+    port: Annotated[int, typer.Option(help="Port to answer on; 0 for any free one.")] = 8750,
     host: Annotated[str, typer.Option(help="Address to listen on.")] = "127.0.0.1",
 ) -> None:
     """Start without demo data."""
     from .hosting import run
 
-    run.end_on_signals()
-    try:
-        with run.database(say) as url:
-            engine = run.open_engine(url)
-            run.prepare(engine, demo=False, say=say)
-            engine.dispose()
-            run.serve(url, demo=False, say=say, port=port, host=host)
-    except KeyboardInterrupt:
-        say("Stopped.")
+    with _started(port, host) as url:
+        engine = run.open_engine(url)
+        run.prepare(engine, demo=False, say=say)
+        engine.dispose()
+        run.serve(url, demo=False, say=say, port=port, host=host)
 
 
 @app.command()
@@ -86,36 +94,82 @@ def practice(
         str, typer.Option(prompt="Owner's password", hide_input=True, confirmation_prompt=True)
     ],
     unit: Annotated[str, typer.Option(help="cm, mm or in")] = "cm",
+    time_zone: Annotated[str, typer.Option(help="For its days, as Europe/London")] = "",
 ) -> None:
-    """Make a practice and its owner."""
+    """Make a practice and its owner, also beside a running server."""
     from uuid import uuid4
+    from zoneinfo import available_timezones
 
     from .hosting import run
+    from .hosting.zone import local_zone
     from .main import now
     from .services.accounts import LEAST_PASSWORD, AccountService
+    from .services.errors import AlreadyThere
     from .services.models import Practice
     from .storage import SqlAccounts
 
+    zone = time_zone or local_zone()
     if unit not in ("cm", "mm", "in") or len(password) < LEAST_PASSWORD or "@" not in email:
         say(f"The unit is cm, mm or in; the password has {LEAST_PASSWORD} characters or more; "
             "the address has an @.")  # fmt: skip
         raise typer.Exit(2)
-    with run.database(say) as url:
+    if zone not in available_timezones():
+        say(f"Time zone: “{zone}” is none. Give one as Europe/London.")
+        raise typer.Exit(2)
+    with _started() as url:
         engine = run.open_engine(url)
         run.prepare(engine, demo=False, say=say)
         accounts = SqlAccounts(engine)
-        made = Practice(id=uuid4(), name=name, unit=unit, local_wording="")  # type: ignore[arg-type]
+        if accounts.member_by_email(email.strip().lower()) is not None:
+            say("Somebody with this address is there already. Nothing was made.")
+            raise typer.Exit(1)
+        made = Practice(id=uuid4(), name=name, unit=unit, local_wording="", time_zone=zone)  # type: ignore[arg-type]
         accounts.add_practice(made)
-        AccountService(accounts, now).create_member(
-            made.id, email=email, name=owner, title="", role="owner", password=password
-        )
-        say(f"{name} is there; {owner} can sign in.")
+        try:
+            AccountService(accounts, now).create_member(
+                made.id, email=email, name=owner, title="", role="owner", password=password
+            )
+        except AlreadyThere as error:
+            say(str(error))
+            raise typer.Exit(1) from None
+        engine.dispose()
+        say(f"{name} is there; {owner} can sign in. Its days are those of {zone}.")
+
+
+@app.command()
+def password(
+    email: Annotated[str, typer.Option(prompt="Address")],
+    new: Annotated[
+        str, typer.Option(prompt="New password", hide_input=True, confirmation_prompt=True)
+    ],
+) -> None:
+    """Set somebody's password anew; they are signed out everywhere."""
+    from .hosting import run
+    from .main import now
+    from .services.accounts import LEAST_PASSWORD, AccountService
+    from .services.errors import NotFound
+    from .storage import SqlAccounts
+
+    if len(new) < LEAST_PASSWORD:
+        say(f"The password has {LEAST_PASSWORD} characters or more.")
+        raise typer.Exit(2)
+    with _started() as url:
+        engine = run.open_engine(url)
+        run.prepare(engine, demo=False, say=say)
+        try:
+            member = AccountService(SqlAccounts(engine), now).reset_password(email, new)
+        except NotFound as error:
+            say(str(error))
+            raise typer.Exit(1) from None
+        engine.dispose()
+        say(f"{member.name} has a new password and is signed out everywhere.")
 
 
 @app.command()
 def fit(
     case: Annotated[Path, typer.Argument(help="A case file (docs/formats), or -")] = Path("-"),
     table: Annotated[bool, typer.Option("--table", help="For people, not JSON.")] = False,
+    unit: Annotated[str, typer.Option("--unit", help="With --table: mm, cm or in.")] = "mm",
     as_csv: Annotated[bool, typer.Option("--csv", help="Every row as CSV.")] = False,
     svg: Annotated[bool, typer.Option("--svg", help="The drawing.")] = False,
     many: Annotated[
@@ -134,7 +188,10 @@ def fit(
         raise typer.Exit(_fit_many(many, out, processes or None))
     document = _read_case(case)
     if table:
-        _print_table(document)
+        if unit not in ("mm", "cm", "in"):
+            say("The unit is mm, cm or in.")
+            raise typer.Exit(2)
+        _print_table(document, unit)  # type: ignore[arg-type]  # checked just above
         return
     if as_csv:
         text = result_csv(document.work().result)
@@ -145,23 +202,27 @@ def fit(
         text = json.dumps(made, indent=2, ensure_ascii=False) + "\n"
     if out is None:
         sys.stdout.write(text)
-    else:
+        return
+    try:
         out.write_text(text, encoding="utf-8")
+    except OSError as error:
+        say(f"{out}: {error.strerror}")
+        raise typer.Exit(2) from None
 
 
 def _read_case(case: Path) -> CaseDocument:
-    from .documents.case_format import CaseDocument
-    from .documents.fit_files import problems_of
+    from .core.errors import FieldError
+    from .documents.fit_files import read_case, trouble_of
 
     try:
-        text = sys.stdin.read() if str(case) == "-" else case.read_text(encoding="utf-8")
-        return CaseDocument.model_validate_json(text)
+        text = sys.stdin.read() if str(case) == "-" else case.read_text(encoding="utf-8-sig")
+        return read_case(text)
     except OSError as error:
         say(f"{case}: {error.strerror}")
     except UnicodeDecodeError:
         say(f"{case}: not a text file in UTF-8.")
-    except ValidationError as error:
-        for problem in problems_of(error):
+    except (ValueError, FieldError, RecursionError) as error:
+        for problem in trouble_of(error):
             say(f"{case}: {problem}")
     raise typer.Exit(2) from None
 
@@ -172,7 +233,7 @@ def _fit_many(source: Path, out: Path | None, processes: int | None) -> int:
 
     from .documents.fit_files import fit_many
 
-    errors = Console(stderr=True)
+    errors = Console(stderr=True, soft_wrap=True)
     bad = 0
     columns = ("{task.description}", BarColumn(), MofNCompleteColumn(), TimeElapsedColumn())
     with ExitStack() as held:
@@ -206,43 +267,10 @@ def _count(source: Path) -> int:
         return sum(1 for line in lines if line.strip())
 
 
-def _print_table(document: CaseDocument) -> None:
-    from .core.fit import terms_text
+def _print_table(document: CaseDocument, unit: LengthUnit) -> None:
+    from .documents.fit_table import print_table
 
-    made = document.work()
-    result = made.result
-    for posture in (result.seated, result.standing):
-        table = Table(title=f"{posture.posture.title()}, mm", title_justify="left")
-        for heading in ("", "target", "setting", "found", "made of", "limit and cost"):
-            table.add_column(heading, justify="left" if heading in ("", "made of") else "right")
-        for row in posture.rows:
-            numbers = [
-                "–" if value is None else f"{value:.1f}"
-                for value in (row.target, row.setting, row.found)
-            ]
-            limits = [limit.text for limit in row.limits]
-            if row.cost is not None:
-                limits.append(row.cost.text)
-            mm = row.terms and row.unit == "mm"
-            made_of = terms_text(row.terms) if mm else row.reason or ""
-            table.add_row(row.label, *numbers, made_of, "; ".join(limits))
-        console.print(table)
-        if posture.why_not:
-            say(posture.why_not)
-    for note in result.notes:
-        say(note)
-    plans = Table(title="Plans", title_justify="left")
-    for heading in ("", "added", "price", "left, degrees", "min a day"):
-        plans.add_column(heading)
-    for plan in made.worked.plans:
-        plans.add_row(
-            plan.label, "\n".join(one.label for one in plan.added) or "nothing",
-            "\n".join(one.price_label for one in plan.added),
-            f"{plan.over:.1f}", "–" if plan.minutes is None else f"{plan.minutes:.0f}",
-        )  # fmt: skip
-    console.print(plans)
-    for fix in made.worked.fixes:
-        say(f"{fix.label} ({fix.price_label}): removes {fix.removes:.1f}°, {fix.left:.1f}° left")
+    print_table(console, document.work(), unit)
 
 
 @app.command()

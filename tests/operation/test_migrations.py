@@ -33,22 +33,30 @@ def up_to(made, revision):
 
 def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
     up_to(fresh, "0001")
-    records, office = SqlRecords(fresh), make_office(SqlAccounts(fresh))
-    keys = {"client": uuid4(), "visit": uuid4(), "practice": office.practice.id,
-            "member": office.owner.id}  # fmt: skip
+    keys = {name: uuid4() for name in ("client", "visit", "practice", "member", "reader")}
     with fresh.begin() as db:
+        db.execute(text("insert into practice (id, name) values (:practice, 'Saltmere')"), keys)
+        db.execute(text("insert into member (id, practice_id, email, name, role, password_hash) values "
+                        "(:member, :practice, 'o@saltmere.example', 'Ines', 'owner', 'x'), "
+                        "(:reader, :practice, 'r@saltmere.example', 'Ruth', 'reader', 'x')"), keys)  # fmt: skip
         db.execute(text("insert into client (id, practice_id, name) "
                         "values (:client, :practice, 'Odile')"), keys)  # fmt: skip
         db.execute(text("insert into visit (id, practice_id, client_id, member_id, started_on) "
                         "values (:visit, :practice, :client, :member, '2026-11-01')"), keys)  # fmt: skip
-        for path, value in (("ask.reason", '"Neck"'), ("look.found.seat", "460")):
+        for path, value in (("ask.reason", '"Neck"'), ("look.found.seat", "460"),
+                            ("look.chair.armrest_off", '"yes"'), ("work.own.a.health", '"no"'),
+                            ("work.policy.ball", '"never"')):  # fmt: skip
             db.execute(text("insert into entry (visit_id, path, value, typed, version, member_id, "
                             "changed_at) values (:visit, :path, cast(:value as jsonb), 'x', 1, "
                             ":member, now())"), {**keys, "path": path, "value": value})  # fmt: skip
     migrate(fresh)
     migrate(fresh)
-    working = records.working(office.practice.id, keys["visit"])
-    assert working.values == {"ask.reason": "Neck", "look.found.seat": 460.0}
+    working = SqlRecords(fresh).working(keys["practice"], keys["visit"])
+    assert working.values == {
+        "ask.reason": "Neck", "look.found.seat": 460.0, "look.chair.armrests_off": "yes",
+    }  # fmt: skip
+    members = SqlAccounts(fresh).members(keys["practice"])
+    assert [(one.name, one.sees_health) for one in members] == [("Ines", True), ("Ruth", False)]
     assert (working.photos, working.earlier, working.visit.errors) == ((), (), {})
 
 

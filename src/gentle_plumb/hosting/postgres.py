@@ -7,14 +7,19 @@ whose way to the folder must then be passable.
 
 from __future__ import annotations
 
+import fcntl
 import os
 import secrets
 import shutil
 import socket
 import subprocess
 import time
+from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass
+from datetime import UTC, datetime
 from pathlib import Path
+from typing import IO
 
 START_PATIENCE_S = 30
 _NAMESPACE = ["unshare", "--user", "--map-user=1000", "--map-group=1000", "--"]
@@ -41,17 +46,22 @@ def binaries() -> Path:
     )
 
 
-def free_port(wanted: int = 0) -> int:
-    """``wanted`` if it is free on loopback, else any free one."""
-    for port in (wanted, 0):
-        with socket.socket() as probe:
-            probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-            try:
-                probe.bind(("127.0.0.1", port))
-            except OSError:
-                continue
-            return int(probe.getsockname()[1])
-    raise PostgresTrouble("No free port on loopback.")
+def free_port() -> int:
+    """Any free port on loopback."""
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])
+
+
+def port_taken(port: int, host: str = "127.0.0.1") -> bool:
+    """Whether something listens there already."""
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind((host, port))
+        except OSError:
+            return True
+    return False
 
 
 def _wrapper() -> list[str]:
@@ -69,6 +79,7 @@ class Cluster:
 
     folder: Path
     port: int = 0
+    moved_aside: Path | None = None
 
     def __post_init__(self) -> None:
         self.folder = self.folder.resolve()
@@ -92,18 +103,27 @@ class Cluster:
             cwd=self.data if self.data.exists() else "/", stdin=subprocess.DEVNULL,
         )  # fmt: skip
         if check and done.returncode != 0:
-            raise PostgresTrouble(
-                f"PostgreSQL: {Path(str(command[0])).name} failed: {done.stderr.strip()[-600:]}"
-            )
+            said = (done.stderr.strip() or done.stdout.strip() or "no reason given").splitlines()[
+                -1
+            ]
+            raise PostgresTrouble(f"PostgreSQL: {Path(str(command[0])).name} failed: {said[:300]}")
         return done
 
     def create(self) -> bool:
-        """Make the cluster if there is none; whether one was made."""
-        if (self.data / "PG_VERSION").exists() and (self.folder / "ready").exists():
+        """Make the cluster if there is none; whether one was made.
+
+        What an initdb that was cut off left is moved aside, never deleted: it can't be told from
+        here what is in it.
+        """
+        whole = (self.data / "global" / "pg_control").exists()
+        if (self.data / "PG_VERSION").exists() and (whole or (self.folder / "ready").exists()):
+            (self.folder / "ready").touch()
             return False
-        if self.data.exists():
-            shutil.rmtree(self.data)  # an initdb that was cut off: nothing was ever stored in it
         self.folder.mkdir(parents=True, exist_ok=True)
+        if self.data.exists():
+            aside = self.folder / f"data-aside-{datetime.now(UTC):%Y%m%d-%H%M%S}"
+            self.data.rename(aside)
+            self.moved_aside = aside
         password = self.folder / "password"
         password.write_text(secrets.token_urlsafe(24) + "\n")
         self.data.mkdir(mode=0o700)
@@ -118,10 +138,57 @@ class Cluster:
         (self.folder / "ready").touch()
         return True
 
+    @contextmanager
+    def up(self) -> Iterator[bool]:
+        """The server up and answering, until the end; whether it runs because of this.
+
+        Who starts it stops it. Who finds it running joins it and leaves it running; what a start
+        that was killed left running is taken over. Starts in the same folder wait for each other.
+        """
+        try:
+            self.folder.mkdir(parents=True, exist_ok=True)
+            lock = (self.folder / "lock").open("a")
+        except OSError as error:
+            raise PostgresTrouble(
+                f"{self.folder} can't be written to: {error.strerror}."
+            ) from error
+        with lock:
+            fcntl.flock(lock, fcntl.LOCK_SH)
+            mine = _try_lock(lock)  # nobody else uses this folder
+            if mine:
+                self.create()
+                if not self.running():
+                    self.start()
+                else:
+                    self.port = self._port_of_running()
+                fcntl.flock(lock, fcntl.LOCK_SH)  # others may join from here on
+            else:
+                self._join()
+            try:
+                self._make_database()
+                yield mine
+            finally:
+                if _try_lock(lock):
+                    self.stop()
+
+    def _join(self) -> None:
+        """Wait for the server that somebody else is starting, and take its port."""
+        deadline = time.monotonic() + START_PATIENCE_S
+        while not ((self.data / "postmaster.pid").exists() and self.running()):
+            if time.monotonic() > deadline:
+                raise PostgresTrouble(
+                    f"Another start in {self.folder} holds the database and it does not come up. "
+                    "Stop that one first."
+                )
+            time.sleep(0.2)
+        self.port = self._port_of_running()
+
+    def _port_of_running(self) -> int:
+        lines = (self.data / "postmaster.pid").read_text().splitlines()
+        return int(lines[3])
+
     def start(self) -> None:
         """Start, again and again for a while: a killed server can leave things to settle."""
-        if self.running():
-            self.stop()
         self.port = free_port()
         options = f"-p {self.port} -c listen_addresses=127.0.0.1 -k ."
         deadline, log = time.monotonic() + START_PATIENCE_S, self.data / "server.log"
@@ -131,12 +198,11 @@ class Cluster:
                 check=False,
             )  # fmt: skip
             if done.returncode == 0:
-                break
-            if time.monotonic() > deadline:
-                tail = log.read_text(errors="replace")[-600:] if log.exists() else done.stderr
-                raise PostgresTrouble(f"PostgreSQL did not start: {tail.strip()}")
+                return
+            if time.monotonic() > deadline or not _may_pass(log):
+                self.stop()
+                raise PostgresTrouble(f"PostgreSQL did not start: {_last_line(log, done.stderr)}")
             time.sleep(0.5)
-        self._make_database()
 
     def running(self) -> bool:
         """Whether a server of this folder runs."""
@@ -152,7 +218,43 @@ class Cluster:
         import psycopg
 
         home = self.url.rsplit("/", 1)[0] + "/postgres"
-        with psycopg.connect(home, autocommit=True) as connection:
-            there = connection.execute("select 1 from pg_database where datname = 'plumb'")
-            if there.fetchone() is None:
-                connection.execute("create database plumb")
+        try:
+            with psycopg.connect(home, autocommit=True, connect_timeout=10) as connection:
+                there = connection.execute("select 1 from pg_database where datname = 'plumb'")
+                if there.fetchone() is None:
+                    connection.execute("create database plumb")
+        except psycopg.OperationalError as error:
+            raise PostgresTrouble(
+                f"The private PostgreSQL in {self.folder} does not let us in: "
+                f"{str(error).strip().splitlines()[-1]}"
+            ) from None
+        except psycopg.errors.DuplicateDatabase:
+            return  # somebody who started at the same time was first
+
+
+def _try_lock(lock: IO[str]) -> bool:
+    """Take the lock alone if nobody else holds it."""
+    try:
+        fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
+    except OSError:
+        fcntl.flock(lock, fcntl.LOCK_SH)
+        return False
+    return True
+
+
+PASSING = ("is starting up", "recovery", "lock file", "shared memory", "could not bind")
+"""What the end of the server's log says where another try may help."""
+
+
+def _may_pass(log: Path) -> bool:
+    """Whether what kept the server from starting can pass by itself."""
+    tail = log.read_text(errors="replace")[-2000:] if log.exists() else ""
+    return ("FATAL" not in tail and "PANIC" not in tail) or any(one in tail for one in PASSING)
+
+
+def _last_line(log: Path, said: str) -> str:
+    """The one line that tells why."""
+    tail = log.read_text(errors="replace")[-4000:] if log.exists() else said
+    lines = [line for line in tail.splitlines() if "FATAL" in line or "PANIC" in line]
+    lines = lines or [line for line in tail.splitlines() if line.strip()] or ["no reason given"]
+    return lines[-1].split(":  ", 1)[-1].strip()[:300]

@@ -16,6 +16,7 @@ from pathlib import Path
 
 import uvicorn
 from sqlalchemy import Engine, select
+from sqlalchemy.exc import ArgumentError, DBAPIError, OperationalError, ProgrammingError
 from sqlalchemy.orm import Session as Db
 
 from ..config import ROOT, Settings
@@ -26,7 +27,7 @@ from ..main import create_app, now
 from ..services.instruments import subject_word
 from ..storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf, make_engine, migrate
 from ..storage.models import ClientRow, PracticeRow
-from .postgres import Cluster, free_port
+from .postgres import Cluster, PostgresTrouble, free_port, port_taken
 
 PORT = 8750
 VAR = ROOT / "var"
@@ -42,19 +43,57 @@ def database(say: Say, folder: Path = VAR / "postgres") -> Iterator[str]:
         yield given
         return
     cluster = Cluster(folder)
-    if cluster.create():
-        say(f"Database: made a private PostgreSQL in {_near(folder)}.")
-    cluster.start()
-    say(f"Database: private PostgreSQL on 127.0.0.1:{cluster.port}.")
-    try:
+    new = not (cluster.data / "PG_VERSION").exists()
+    with _told_at_the_end(cluster, say), cluster.up() as mine:
+        if cluster.moved_aside is not None:
+            say(
+                f"Database: {_near(cluster.moved_aside)} was no whole database; it was moved there."
+            )
+        made = "made" if new else "started" if mine else "joined the running"
+        say(f"Database: {made} private PostgreSQL in {_near(folder)}, 127.0.0.1:{cluster.port}.")
         yield cluster.url
+
+
+@contextmanager
+def _told_at_the_end(cluster: Cluster, say: Say) -> Iterator[None]:
+    try:
+        yield
     finally:
-        cluster.stop()
-        say("Database stopped.")
+        if cluster.port:
+            left = cluster.running()
+            say("Database left to the others that use it." if left else "Database stopped.")
 
 
 def _near(path: Path) -> str:
     return str(path.relative_to(ROOT)) if path.is_relative_to(ROOT) else str(path)
+
+
+class PortTaken(Exception):
+    """Something else answers on the port; one plain sentence."""
+
+
+def need_port(port: int, host: str = "127.0.0.1") -> None:
+    """Raise PortTaken where a start would not be heard; port 0 takes any free one."""
+    if port and port_taken(port, host):
+        raise PortTaken(
+            f"Port {port} is in use, perhaps by another ./plumb. Give another one with --port, or "
+            "--port 0 for any free one."
+        )
+
+
+@contextmanager
+def plain_errors() -> Iterator[None]:
+    """What goes wrong at a start as PostgresTrouble or PortTaken: one line, and nothing left running."""
+    try:
+        yield
+    except (OperationalError, ArgumentError, ProgrammingError) as error:
+        cause = error.orig if isinstance(error, DBAPIError) else error
+        lines = [line.strip() for line in str(cause).splitlines() if line.strip()]
+        raise PostgresTrouble(
+            f"The database can't be used: {lines[0] if lines else cause}"
+        ) from None
+    except OSError as error:
+        raise PostgresTrouble(f"{error.filename or 'The system'}: {error.strerror}.") from None
 
 
 def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
@@ -137,15 +176,13 @@ def stand_ins(bodies: dict[str, dict[str, float]]) -> Iterator[dict[str, str]]:
 
 
 def _serve(*, demo: bool, say: Say, port: int, host: str) -> None:
-    taken = free_port(port)
-    if taken != port:
-        say(f"Port {port} is in use; taking {taken} instead.")
+    port = port or free_port()
     config = uvicorn.Config(
-        create_app(), host=host, port=taken, log_level="warning", access_log=False,
+        create_app(), host=host, port=port, log_level="warning", access_log=False,
         timeout_graceful_shutdown=3,
     )  # fmt: skip
     server = uvicorn.Server(config)
-    threading.Thread(target=_greet, args=(server, taken, demo, say), daemon=True).start()
+    threading.Thread(target=_greet, args=(server, port, demo, say), daemon=True).start()
     server.run()
 
 
