@@ -97,7 +97,8 @@ def test_habits_not_marked_are_not_seen_only_once_somebody_looked():
     marked = {"look.habit.wrist_back": "seen", "look.habit.wrist_back.often": "often",
               "look.habit.wrist_back.side": "right", **HOURS}  # fmt: skip
     found = judged(marked)
-    assert found["habit_slumping"].state == "holds"
+    assert found["habit_slumping"].state == "not assessable"  # one mark says nothing of the rest
+    assert judged({**marked, "look.watched": "yes"})["habit_slumping"].state == "holds"
     wrist = found["habit_wrist_back"]
     assert wrist.evidence == ("Seen, often, right side",)
     assert wrist.sum == "6 h × 60 × 0.45 of the time × 20° ÷ 30° = 108 min"

@@ -154,7 +154,7 @@ def test_many_cases_in_their_order_with_the_bad_lines_told(tmp_path):
     source.write_text("\n".join(texts), "utf-8")
     answer = plumb_fit("--many", source, "--out", out)
     assert answer.exit_code == 1
-    assert "line 4: case: Invalid JSON" in answer.stderr
+    assert "line 4: line 2, sign 1: not JSON" in answer.stderr
     assert "line 42: case: shoe_seated: 4000 mm is outside 0 to 150 mm" in answer.stderr
     made = [json.loads(line) for line in out.read_text("utf-8").splitlines()]
     assert [one["title"] for one in made] == [f"n{n}" for n in range(70) if n not in (3, 40)]

@@ -213,10 +213,12 @@ def test_the_shelf_holds_only_what_its_pieces_can_read():
 
 def test_signs_are_the_gravest_first_with_what_waits():
     entries = {"ask.sign.calf": "yes", "ask.sign.chest": "yes", "ask.sign.chest.done": " ",
-               "ask.sign.fall": "no", "ask.warning": "clinician", "ask.warning_done": "Phoned."}  # fmt: skip
+               "ask.sign.fall": "no", "ask.warning": "clinician", "ask.warning_done": "Phoned her doctor.",
+               "ask.warning_by": "Ines"}  # fmt: skip
     found = ticked_signs(entries)
     assert [(sign.id, sign.urgency, sign.done) for sign in found] == [
-        ("chest", "urgent", None), ("calf", "clinician", None), ("other", "clinician", "Phoned."),
+        ("chest", "urgent", None), ("calf", "same_day", None),
+        ("other", "clinician", "Phoned her doctor. (Ines)"),
     ]  # fmt: skip
 
 

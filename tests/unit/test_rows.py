@@ -5,7 +5,7 @@ from dataclasses import replace
 import pytest
 
 from gentle_plumb.core.body import Body
-from gentle_plumb.core.fit import Policy, fit
+from gentle_plumb.core.fit import Policy, fit, notes_in
 from gentle_plumb.core.workstation import Keyboard, Mouse, Settings, Span
 from strategies import mean_body, usual_case
 
@@ -131,14 +131,19 @@ def test_the_screen_goes_as_far_as_its_stand_and_no_further():
 
 
 def test_belly_moves_the_desk_edge_only_where_it_is_in_the_way():
-    slim, stout = (
-        row(usual_case(body=mean_body(abdominal_depth_sitting=depth)), "desk_depth").target
-        for depth in (220, 420)
-    )
-    assert slim == pytest.approx(
-        row(usual_case(body=mean_body(abdominal_depth_sitting=255)), "desk_depth").target
-    )
-    assert stout < slim
+    def depth(belly):
+        return row(usual_case(body=mean_body(abdominal_depth_sitting=belly)), "desk_depth")
+
+    assert depth(220).target == pytest.approx(depth(255).target)
+    assert [limit.kind for limit in depth(255).limits] == []
+    # 420 + 30 of clearance, less what leaning back takes, reaches past the home row: it hangs over
+    stout = depth(420)
+    assert (stout.terms[0].value, [limit.kind for limit in stout.limits]) == (70, ["belly"])
+    assert stout.limits[0].short == pytest.approx(70 + 18, abs=1.5)
+    assert "keyboard hangs over" in stout.limits[0].text
+    case = usual_case(body=mean_body(abdominal_depth_sitting=420))
+    said = notes_in(case, fit(case), "cm")
+    assert any("belly keeps the desk's edge from the keys" in note for note in said)
 
 
 def test_a_fixed_counter_at_standing_height_is_for_standing():

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ..core.observed import ROOM
 from ..core.workstation.shelf import SHELF
-from .people import DemoClient, DemoPhoto
+from .people import NO_FLAGS, DemoClient, DemoPhoto
 from .photographs import Angles, Camera, Rear
 
 _AGREED = {"ask.consent.notes": "yes", "ask.consent.photographs": "yes",
@@ -90,7 +90,7 @@ DEMO_CLIENTS = (
         name="Odile Marrick", sex="female", work="Chart compiler, desk 14", stature=1662,
         days_ago=9, by=0, until="signed", off={"popliteal_height": 4, "eye_height_sitting": 8},
         entries=_AGREED | _SIT_STAND | {
-            "ask.reason": "Stiff neck by noon, better at weekends.", "ask.warning": "none",
+            "ask.reason": "Stiff neck by noon, better at weekends.", **NO_FLAGS,
             "ask.hours.typing": "3", "ask.hours.mouse": "3.5", "ask.hours.reading": "1",
             "ask.writing_hand": "right", "ask.mouse_hand": "right", "ask.eyewear": "distance",
             "ask.shoe_seated": "2.5", "ask.shoe_standing": "2.5", "ask.mat": "1.5",
@@ -125,7 +125,7 @@ DEMO_CLIENTS = (
         name="Bram Tolliver", sex="male", work="Sonar data cleaning, mouse all day", stature=1755,
         days_ago=2, by=1, until="set", off={"shoulder_breadth_biacromial": 10},
         entries=_AGREED | _SIT_STAND | {
-            "ask.reason": "Right shoulder aches after long cleaning runs.", "ask.warning": "none",
+            "ask.reason": "Right shoulder aches after long cleaning runs.", **NO_FLAGS,
             "ask.hours.typing": "0.5", "ask.hours.mouse": "6.5", "ask.hours.meetings": "0.5",
             "ask.writing_hand": "left", "ask.mouse_hand": "right", "ask.eyewear": "none",
             "ask.shoe_seated": "3", "ask.shoe_standing": "3", "look.found.seat": "43",
@@ -146,7 +146,7 @@ DEMO_CLIENTS = (
             "work.finding.document_holder.reason": "He never works from paper.",
             "work.own.a1.title": "Cable of the mouse catches on the desk's edge",
             "work.own.a1.why": "Each pull costs the shoulder.", "work.own.a1.severity": "slight",
-            "work.own.a1.do": "A longer cable or none.", "look.support.document_holder": "no",
+            "work.own.a1.do": "A longer cable or none.", "work.own.a1.workplace": "yes", "look.support.document_holder": "no",
         } | _aches("shoulder_front_right", 6, "every_day", "Four months", "Heat; weekends")
           | _aches("blade_right", 4, "most_days")
           | _habit("elbow_out", "nearly_always", "right") | _habit("shoulders_raised", "often", "right")
@@ -161,7 +161,7 @@ DEMO_CLIENTS = (
         name="Yara Fenwick", sex="female", work="Front counter, fixed desk", stature=1508,
         days_ago=1, by=0, until="measure", off={"elbow_height_sitting": -6},
         entries=_AGREED | _FIXED | {
-            "ask.reason": "Feet do not reach the floor; shoulders tired.", "ask.warning": "none",
+            "ask.reason": "Feet do not reach the floor; shoulders tired.", **NO_FLAGS,
             "ask.hours.typing": "4", "ask.hours.mouse": "1.5", "ask.hours.calls": "2",
             "ask.writing_hand": "right", "ask.mouse_hand": "right", "ask.eyewear": "contacts",
             "ask.shoe_seated": "3", "ask.shoe_standing": "3", "look.found.seat": "47",
@@ -182,7 +182,7 @@ DEMO_CLIENTS = (
         days_ago=16, by=1, until="changed", off={"popliteal_height": 12},
         entries=_AGREED | _SIT_STAND | {
             "look.desk.surface_min": "65", "look.desk.surface_max": "118",
-            "ask.reason": "Curls over the desk; low back.", "ask.warning": "none",
+            "ask.reason": "Curls over the desk; low back.", **NO_FLAGS,
             "ask.hours.typing": "2.5", "ask.hours.mouse": "2.5", "ask.hours.thinking": "2",
             "ask.writing_hand": "right", "ask.mouse_hand": "right", "ask.eyewear": "none",
             "ask.shoe_seated": "3", "ask.shoe_standing": "3", "ask.mat": "0",
@@ -201,12 +201,12 @@ DEMO_CLIENTS = (
         ),
     ),
     DemoClient(
-        name="Nadia Brook", sex="female", work="Notices to mariners, progressive lenses",
+        name="Nadia Brook", sex="female", work="Notices to mariners, desk 3",
         stature=1598, days_ago=4, by=0, until="pace", off={"thigh_clearance": 9},
         before=((730, {"thigh_clearance": -12, "eye_height_sitting": 6}), (361, {"thigh_clearance": -4})),
         entries=_AGREED | _FIXED | {
             "look.desk.thickness": "3", "look.keyboard.kind": "no_number_block",
-            "ask.reason": "Chin up all day to read the screen.", "ask.warning": "none",
+            "ask.reason": "Chin up all day to read the screen.", **NO_FLAGS,
             "ask.hours.typing": "2.5", "ask.hours.reading": "3", "ask.hours.mouse": "1",
             "ask.writing_hand": "left", "ask.mouse_hand": "left", "ask.eyewear": "progressive",
             "ask.lower_lens": "yes", "ask.shoe_seated": "2", "ask.shoe_standing": "2",
@@ -228,7 +228,7 @@ DEMO_CLIENTS = (
         days_ago=0, by=1, until="ask", workstation="Watch desk",
         entries=_NOTES_ONLY | {
             "ask.reason": "Tingling in two fingers of the right hand since last week.",
-            "ask.warning": "none", "ask.sign.tingling": "yes", "ask.hours.typing": "2", "ask.hours.mouse": "3",
+            **NO_FLAGS, "ask.sign.tingling": "yes", "ask.hours.typing": "2", "ask.hours.mouse": "3",
             "ask.writing_hand": "right", "ask.mouse_hand": "right", "ask.eyewear": "none",
         },
     ),
@@ -236,7 +236,7 @@ DEMO_CLIENTS = (
         name="Jonas Pell", sex="male", work="Survey launch crew, laptop at a mess table",
         stature=1790, days_ago=0, by=0, until="look",
         entries=_AGREED | {
-            "ask.reason": "Headache after writing up the day's lines.", "ask.warning": "none",
+            "ask.reason": "Headache after writing up the day's lines.", **NO_FLAGS,
             "ask.hours.typing": "2", "ask.hours.mouse": "1", "ask.writing_hand": "right",
             "ask.mouse_hand": "right", "ask.eyewear": "none", "ask.shoe_seated": "4",
             "ask.shoe_standing": "4", "look.chair.seat_min": "46", "look.chair.seat_max": "46",
@@ -251,21 +251,21 @@ DEMO_CLIENTS = (
           | _room("lamp", "stability", "hot_wet", lux="160"),
     ),
     DemoClient(
-        name="Mirela Dunne", sex="female", work="Tide tables, expecting in spring", stature=1701,
+        name="Mirela Dunne", sex="female", work="Tide tables, desk 9", stature=1701,
         days_ago=0, by=0, until="new", before=((148, {}),),
     ),
     DemoClient(
-        name="Otis Varga", sex="male", work="Tide-gauge archive, wheelchair user", stature=1740,
+        name="Otis Varga", sex="male", work="Tide-gauge archive, ground floor", stature=1740,
         days_ago=3, by=0, until="measure",
         entries=_AGREED | _from_shelf("wheelchair", "fixed_drawer", "keys_short", "screen_24") | {
             "ask.reason": "Knees meet the drawer, so he works with the arms stretched.",
-            "ask.warning": "none", "ask.place": "office", "ask.hours.typing": "3",
+            **NO_FLAGS, "ask.place": "office", "ask.hours.typing": "3",
             "ask.hours.mouse": "2", "ask.hours.paper": "1", "ask.hours.reading": "1",
             "ask.writing_hand": "right", "ask.mouse_hand": "right", "ask.eyewear": "reading",
             "ask.care.wheelchair": "yes",
             "ask.care.wheelchair.note": "Own cushion 7 cm, set by the seating therapist in May.",
             "ask.shoe_seated": "2", "ask.shoe_standing": "2", "look.chair.cushion": "7",
-            "look.chair.armrest_off": "yes", "look.found.seat": "53", "look.found.surface": "73",
+            "look.chair.armrests_off": "yes", "look.found.seat": "53", "look.found.surface": "73",
             "look.found.screen_top": "121", "look.found.distance": "71", "look.found.mouse": "38",
             "look.found.armrest": "22", "look.found.footrest": "11", "look.found.underside": "61",
         } | _aches("shoulder_front_left", 4, "most_days") | _aches("shoulder_front_right", 4, "most_days")
@@ -276,7 +276,7 @@ DEMO_CLIENTS = (
         name="Wilma Trask", sex="female", work="Front counter, platform on the desk", stature=1655,
         days_ago=6, by=1, until="look",
         entries=_NOTES_ONLY | _from_shelf("task_plain", "platform", "keys_full", "screen_22") | {
-            "ask.reason": "Wrists sore since the platform came.", "ask.warning": "none",
+            "ask.reason": "Wrists sore since the platform came.", **NO_FLAGS,
             "ask.place": "office", "ask.hours.typing": "3", "ask.hours.mouse": "1.5",
             "ask.hours.calls": "1.5", "ask.standing_hours": "2", "ask.writing_hand": "right",
             "ask.mouse_hand": "right", "ask.eyewear": "bifocal", "ask.lower_lens": "yes",
@@ -292,7 +292,7 @@ DEMO_CLIENTS = (
         name="Ivo Kestrel", sex="male", work="Wheeled plotting cart, all floors", stature=1822,
         days_ago=5, by=1, until="set",
         entries=_AGREED | _from_shelf("stool", "cart", "keys_compact", "screen_22") | {
-            "ask.reason": "Elbow sore after long plotting runs.", "ask.warning": "none",
+            "ask.reason": "Elbow sore after long plotting runs.", **NO_FLAGS,
             "ask.place": "site", "ask.hours.typing": "1", "ask.hours.mouse": "4",
             "ask.standing_hours": "4", "ask.writing_hand": "right", "ask.mouse_hand": "right",
             "ask.eyewear": "none", "ask.sit_stand": "used", "ask.shoe_seated": "4",
@@ -308,7 +308,7 @@ DEMO_CLIENTS = (
         name="Pia Lorne", sex="female", work="Sailing directions, kitchen table at home",
         stature=1689, days_ago=12, by=0, until="pace", measured=_AT_HOME,
         entries=_AGREED | _from_shelf("dining", "table", "keys_short", "laptop_raised", "home") | {
-            "ask.reason": "Small of the back after a day at home.", "ask.warning": "none",
+            "ask.reason": "Small of the back after a day at home.", **NO_FLAGS,
             "ask.place": "home", "ask.hours.typing": "4", "ask.hours.mouse": "1",
             "ask.hours.meetings": "1.5", "ask.day_hours": "6.5", "ask.writing_hand": "right",
             "ask.mouse_hand": "right", "ask.eyewear": "computer", "ask.typing_by": "touch",
@@ -325,11 +325,11 @@ DEMO_CLIENTS = (
         ),
     ),
     DemoClient(
-        name="Hugo Penn", sex="male", work="Chart compiler, left-handed, two screens", stature=1718,
+        name="Hugo Penn", sex="male", work="Chart compiler, two screens", stature=1718,
         days_ago=8, by=0, until="measure", before=((210, {}),), measured=_SWAPPED,
         entries=_AGREED | _from_shelf("task", "sit_stand", "keys_split", "screen_27")
         | _second("screen_24") | {
-            "ask.reason": "Neck always turned to the left screen.", "ask.warning": "none",
+            "ask.reason": "Neck always turned to the left screen.", **NO_FLAGS,
             "ask.place": "both", "ask.hours.typing": "2", "ask.hours.mouse": "3",
             "ask.hours.reading": "2", "ask.writing_hand": "left", "ask.mouse_hand": "left",
             "ask.eyewear": "contacts", "ask.sit_stand": "some", "ask.shoe_seated": "2.5",
@@ -348,7 +348,7 @@ DEMO_CLIENTS = (
         name="Saskia Vell", sex="female", work="Watchkeeper, nights, shared desk", stature=1584,
         days_ago=1, by=1, until="look", workstation="Watch desk",
         entries=_NOTES_ONLY | {
-            "ask.reason": "Nothing fits after the day watch has left.", "ask.warning": "none",
+            "ask.reason": "Nothing fits after the day watch has left.", **NO_FLAGS,
             "ask.place": "office", "ask.hours.typing": "2", "ask.hours.reading": "5",
             "ask.hours.mouse": "1", "ask.writing_hand": "right", "ask.mouse_hand": "right",
             "ask.eyewear": "none", "ask.sit_stand": "some", "ask.shoe_seated": "3",
@@ -361,7 +361,7 @@ DEMO_CLIENTS = (
         name="Anselm Crake", sex="male", work="Wreck register, keyboard tray", stature=1771,
         days_ago=15, by=0, until="pace",
         entries=_AGREED | _from_shelf("task", "fixed", "tray", "keys_split", "screen_34") | {
-            "ask.reason": "Thighs meet the tray; wrists bent back.", "ask.warning": "none",
+            "ask.reason": "Thighs meet the tray; wrists bent back.", **NO_FLAGS,
             "ask.place": "office", "ask.hours.typing": "5", "ask.hours.mouse": "1",
             "ask.hours.reading": "1", "ask.writing_hand": "right", "ask.mouse_hand": "right",
             "ask.eyewear": "progressive", "ask.lower_lens": "no", "ask.typing_by": "eye",
@@ -377,11 +377,12 @@ DEMO_CLIENTS = (
         name="Greta Moss", sex="female", work="Sediment bench, counter and stool", stature=1627,
         days_ago=7, by=1, until="look",
         entries=_NOTES_ONLY | _from_shelf("stool", "counter", "keys_compact", "laptop") | {
-            "ask.reason": "Neck and legs tired at the bench.", "ask.warning": "none",
+            "ask.reason": "Neck and legs tired at the bench.", **NO_FLAGS,
             "ask.place": "site", "ask.hours.writing": "2", "ask.hours.typing": "1.5",
             "ask.hours.paper": "1", "ask.writing_hand": "right", "ask.mouse_hand": "right",
             "ask.eyewear": "distance", "ask.care.surgery": "yes",
             "ask.care.surgery.note": "Shoulder, ten weeks ago; no reach over shoulder height.",
+            "ask.care.surgery.cleared_by": "Surgeon's letter, shown at this visit",
             "ask.shoe_seated": "2.5", "ask.shoe_standing": "2.5", "look.found.seat": "65",
             "look.found.footrest": "20", "look.found.surface": "91", "look.found.screen_top": "115",
             "look.found.distance": "46", "look.found.mouse": "24",
@@ -392,9 +393,10 @@ DEMO_CLIENTS = (
         name="Ruben Hale", sex="male", work="Radio room, television as a screen", stature=1693,
         days_ago=2, by=0, until="ask",
         entries=_NOTES_ONLY | {
-            "ask.reason": "Tired eyes; dizzy when he gets up.", "ask.warning": "none",
+            "ask.reason": "Tired eyes; dizzy when he gets up.", **NO_FLAGS,
             "ask.sign.headache": "yes",
-            "ask.sign.headache.done": "Sent to the emergency room by taxi, 25 November.",
+            "ask.sign.headache.done": "Sent to the emergency room by taxi.",
+            "ask.sign.headache.by": "Ines Calloway",
             "ask.hours.reading": "6", "ask.hours.calls": "3", "ask.day_hours": "7",
             "ask.writing_hand": "right", "ask.mouse_hand": "right", "ask.eyewear": "none",
             "ask.care.dizziness": "yes",

@@ -21,7 +21,16 @@ from ..services.reports import ReportService
 from ..services.shelves import ShelfService
 from ..services.visits import VisitService
 from .clients import DEMO_CLIENTS, DEMO_LISTS, DEMO_SHELF, DEMO_TABLE
-from .people import DEMO_MEMBERS, PRACTICE, WORDING, DemoClient, DemoPhoto, Until
+from .people import (
+    DEMO_MEMBERS,
+    NO_FLAGS,
+    PRACTICE,
+    TIME_ZONE,
+    WORDING,
+    DemoClient,
+    DemoPhoto,
+    Until,
+)
 from .photographs import (
     HEIGHT,
     STAFF_MM,
@@ -143,11 +152,11 @@ def _measured_before(
 ) -> None:  # fmt: skip
     """An earlier visit at which the body was measured, signed and done with."""
     visits = VisitService(records, lambda: day)
-    typist = _Typist(visits, member, visits.start(member, client_id).id)
+    typist = _Typist(visits, member, visits.start(member, practice, client_id).id)
     then = replace(client, off={name: client.off.get(name, 0.0) + off.get(name, 0.0)
                                 for name in {*client.off, *off}})  # fmt: skip
-    said = {"measure.posture": "as_they_work", "ask.warning": "none",
-            "report.follow_up": (day + timedelta(days=28)).date().isoformat()}  # fmt: skip
+    said = {"measure.posture": "as_they_work", **NO_FLAGS,
+            "report.follow_up": (practice.day(day) + timedelta(days=28)).isoformat()}  # fmt: skip
     for path, typed in {**body_readings(then), **said}.items():
         typist.type(path, typed)
     reports = ReportService(records, visits, TypstPress(), lambda: day)
@@ -165,7 +174,7 @@ def _visit(
         _measured_before(
             client, member, practice, made.id, records, now - timedelta(days=days), off
         )
-    typist = _Typist(visits, member, visits.start(member, made.id).id)
+    typist = _Typist(visits, member, visits.start(member, practice, made.id).id)
     typed = dict(client.entries)
     if client.workstation:
         shared = shelf[client.workstation]
@@ -175,7 +184,7 @@ def _visit(
     if "measure" in steps:
         typed |= {"measure.posture": "as_they_work"} | body_readings(client) | dict(client.measured)
     if "report" in steps:
-        typed["report.follow_up"] = (then() + timedelta(days=28)).date().isoformat()
+        typed["report.follow_up"] = (practice.day(then()) + timedelta(days=28)).isoformat()
     for path, text in typed.items():
         if (path.split(".")[0] in steps or path.startswith("work.")) and text:
             typist.type(path, text)
@@ -195,7 +204,9 @@ def load_demo(
     accounts: Accounts, records: Records, shelf: Shelf, store: MeasuringStore, clock: Clock
 ) -> None:
     """Make the demo practice, its members, shelf, lists, clients and visits."""
-    practice = Practice(id=uuid4(), name=PRACTICE, unit="cm", local_wording=WORDING)
+    practice = Practice(
+        id=uuid4(), name=PRACTICE, unit="cm", local_wording=WORDING, time_zone=TIME_ZONE
+    )
     accounts.add_practice(practice)
     service = AccountService(accounts, clock)
     members = [

@@ -7,10 +7,14 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from ..core.body.dimensions import Sex
+from ..core.intake import SIGNS
 from ..services.models import Role
 from .photographs import Angles, Camera, Rear
 
 PRACTICE = "Saltmere Hydrographic Office, workplace health"
+TIME_ZONE = "Europe/London"
+NO_FLAGS = {"ask.warning": "none", **{f"ask.sign.{id}": "no" for id in SIGNS}}
+"""Every red flag asked about, and none there."""
 WORDING = "Saltmere's own procedure for workplace adjustments comes first."
 
 
@@ -32,7 +36,7 @@ DEMO_MEMBERS = (
     DemoMember(email="tomas@saltmere.example", password="ebb-and-flood-77", name="Tomas Wendel",
                title="Ergonomist", role="practitioner", says="Practitioner: clients and visits"),
     DemoMember(email="ruth@saltmere.example", password="tide-tables-only", name="Ruth Abelow",
-               title="Office manager", role="reader", says="Reader: looks, changes nothing"),
+               title="Office manager", role="reader", says="Reader: lists, and the workplace's papers; no health data"),
 )  # fmt: skip
 
 Until = Literal["new", "ask", "look", "measure", "set", "pace", "signed", "changed"]

@@ -22,7 +22,7 @@ from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_
 class ChairDocument(Part):
     """A chair: seat over the floor, the rest over or along the seat; recline in degrees from upright."""
 
-    kind: Literal["task", "dining", "stool", "wheelchair", "other"] | None = None
+    kind: Literal["task", "dining", "stool", "ball", "wheelchair", "other"] | None = None
     seat: RangeDocument | None = None
     depth: RangeDocument | None = None
     armrests: Literal["none", "fixed", "adjustable"] | None = None
@@ -67,10 +67,24 @@ class DeskDocument(Part):
 
     def desk(self) -> Desk:
         """The desk in mm."""
+        surface = span_of(self.surface, "surface", 350, 1500)
+        if (
+            self.kind == "fixed"
+            and self.form != "tray"
+            and surface is not None
+            and not surface.fixed
+        ):
+            raise ValueError(
+                f"desk: a fixed one has one height, not {surface.low:g} to {surface.high:g} mm"
+            )
+        if self.below is not None and self.screen_base is None:
+            raise ValueError(
+                "desk: “below” says how far the keys hang under “screen_base”: give both"
+            )
         return Desk(
             kind=self.kind,
             form=self.form,
-            surface=span_of(self.surface, "surface", 350, 1500),
+            surface=surface,
             thickness=maybe_mm(self.thickness, "thickness", 5, 300),
             depth=maybe_mm(self.depth, "depth", 200, 1500),
             screen_base=span_of(self.screen_base, "screen_base", 350, 1500),
@@ -109,6 +123,8 @@ class ScreenDocument(Part):
 
     def size(self) -> tuple[float | None, float | None]:
         """Width and height of the picture, mm."""
+        if (self.diagonal_in is None) != (self.aspect is None):
+            raise ValueError("screen: diagonal_in and aspect tell a size together: give both")
         if self.diagonal_in is not None and self.aspect is not None:
             return Screen.picture(self.diagonal_in, self.aspect)
         return maybe_mm(self.width, "width", 100, 2500), maybe_mm(self.height, "height", 60, 1500)
@@ -144,6 +160,10 @@ class SideScreenDocument(ScreenDocument):
         )  # fmt: skip
 
 
+Pointer = Literal["mouse", "upright", "half_upright", "ball", "central", "pad", "pen"]
+"""The kinds of pointer the record knows."""
+
+
 class ItemDocument(Part):
     """Something at hand: whole pieces of one thickness, and what they may carry."""
 
@@ -169,7 +189,7 @@ class EquipmentDocument(Part):
     desk: DeskDocument = DeskDocument()
     keyboard: KeyboardDocument = KeyboardDocument()
     mouse_hand: Literal["left", "right"] | None = None
-    mouse_kind: str | None = None
+    mouse_kind: Pointer | None = None
     screen: ScreenDocument = ScreenDocument()
     side_screens: Annotated[list[SideScreenDocument], Field(max_length=2)] = Field(default=[])
     feet: Annotated[list[RangeDocument], Field(max_length=5)] | None = None
@@ -177,7 +197,10 @@ class EquipmentDocument(Part):
 
     def workstation(self) -> Workstation:
         """The pieces in mm."""
-        feet = self.feet
+        feet, ids = self.feet, [one.id for one in self.items]
+        twice = next((id for id in ids if ids.count(id) > 1), None)
+        if twice is not None:
+            raise ValueError(f"items: “{twice}” stands there twice: give its count instead")
         return Workstation(
             chair=self.chair.chair(),
             desk=self.desk.desk(),

@@ -7,25 +7,35 @@ two ends.
 
 from __future__ import annotations
 
+import json
 from dataclasses import dataclass
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, Field, TypeAdapter, field_validator, model_validator
+from pydantic import (
+    BaseModel,
+    Field,
+    TypeAdapter,
+    ValidationError,
+    field_validator,
+    model_validator,
+)
 
 from ..core.body import DIMENSIONS, Body, BodyValue, dimension, resolve_readings
 from ..core.errors import FieldError
 from ..core.fit import Case, FitResult, Policy, fit
-from ..core.plans import Added, Fix, Left, Own, Plan, WorkedOut, work_out
+from ..core.plain_text import check_texts
+from ..core.plans import Added, Fix, Lacks, Left, Own, Plan, WorkedOut, work_out
 from ..core.policy import check_bundle, policy_of, standing_policy_of
-from ..core.record.fields import TASKS
+from ..core.record.fields import SEATED_SET, TASKS
 from ..core.workstation import (
     Details,
     Settings,
+    Workstation,
 )
 from .case_equipment import (
     EquipmentDocument,
 )
-from .case_parts import Length, Part, maybe_mm
+from .case_parts import Length, Number, Part, maybe_mm, to_mm
 
 
 class ValueDocument(Part):
@@ -88,9 +98,9 @@ class FoundDocument(Part):
     tilt_deg: Annotated[float, Field(ge=-20, le=60)] | None = None
 
     def settings(self, keyboard: float | None) -> Settings:
-        """The settings in mm."""
+        """The settings in mm, each within the range its field has in a visit."""
         given = {
-            name: maybe_mm(getattr(self, name), name, 0, 3000)
+            name: maybe_mm(getattr(self, name), name, *SEATED_SET[name][1:])
             for name in FoundDocument.model_fields
             if name != "tilt_deg"
         }
@@ -135,7 +145,7 @@ class CaseDocument(Part):
     sharp_to: Length | None = None
     settle_steps: Annotated[float, Field(ge=-10, le=10)] = 0.0
     writing_hand: Literal["left", "right"] | None = None
-    hours: dict[str, Annotated[float, Field(ge=0, le=24)]] = Field(
+    hours: dict[str, Annotated[Number, Field(ge=0, le=24)]] = Field(
         default_factory=dict, description="Hours a day by task."
     )
     standing_hours: Annotated[float, Field(ge=0, le=24)] | None = None
@@ -143,7 +153,7 @@ class CaseDocument(Part):
         default_factory=dict,
         description="Positions by question; “standing.” before one: standing alone.",
     )
-    policies: dict[str, float | str | bool] = Field(
+    policies: dict[str, Number | str | bool] = Field(
         default_factory=dict, description="Numbers that differ from what the choices make."
     )
     plan: Literal["room", "little", "lasting"] = "room"
@@ -151,6 +161,7 @@ class CaseDocument(Part):
     @model_validator(mode="before")
     @classmethod
     def _upgrade(cls, raw: Any) -> Any:
+        check_texts(raw)
         return _upgraded(raw)
 
     @model_validator(mode="after")
@@ -163,7 +174,12 @@ class CaseDocument(Part):
         if unknown:
             raise ValueError(f"there is no policy “{sorted(unknown)[0]}”")
         given = {name: getattr(made, name) for name in Policy.__dataclass_fields__}
-        return _POLICY.validate_python(given | self.policies)
+        try:
+            return _POLICY.validate_json(json.dumps(given | self.policies), strict=True)
+        except ValidationError as error:
+            wrong = error.errors()[0]
+            name = str(wrong["loc"][0]) if wrong["loc"] else "value"
+            raise ValueError(f"policies: {name}: {wrong['msg'].lower()}") from None
 
     def case(self) -> Case:
         """The case in mm."""
@@ -174,6 +190,15 @@ class CaseDocument(Part):
             standing = self._policy(standing_policy_of(self.choices))
         except FieldError as error:
             raise ValueError(error.message) from None
+        if sum(self.hours.values()) > 24:
+            raise ValueError(f"hours: {sum(self.hours.values()):g} a day in all: a day has 24")
+        if (
+            self.sharp_from is not None
+            and self.sharp_to is not None
+            and to_mm(self.sharp_from, "sharp_from") > to_mm(self.sharp_to, "sharp_to")
+        ):
+            raise ValueError("sharp_from lies beyond sharp_to")
+        self._own_within(station)
         tasks = set(self.hours) - set(TASKS)
         if tasks:
             raise ValueError(f"there is no task “{sorted(tasks)[0]}”; one of {', '.join(TASKS)}")
@@ -200,6 +225,18 @@ class CaseDocument(Part):
                                    in enumerate(self.equipment.side_screens, start=2)),
             ),
         )  # fmt: skip
+
+    def _own_within(self, station: Workstation) -> None:
+        """An own number is to be had: raises ValueError for a seat or surface the piece can't reach."""
+        pieces = {"seat": station.chair.seat, "surface": station.desk.surface}
+        for posture, own in (("seated", self.own_seated), ("standing", self.own_standing)):
+            for key, span in pieces.items():
+                at = own.settings(None).get(key)
+                if at is not None and span is not None and not span.low <= at <= span.high:
+                    raise ValueError(
+                        f"own_{posture}.{key}: {at:g} mm is outside what the piece can do, "
+                        f"{span.low:g} to {span.high:g} mm"
+                    )
 
     def own(self) -> Own:
         """The practitioner's own numbers."""
@@ -234,6 +271,7 @@ class PlanDocument(BaseModel):
     left: list[Left]
     over: float
     minutes: float | None
+    lacks: Lacks
     temporary: bool
     cautions: list[str]
 

@@ -4,24 +4,40 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, Strict
 
 from ..core.errors import FieldError
 from ..core.units import parse_length
-from ..core.workstation import Span
+from ..core.workstation import LEAST_STEP, Span
+
+
+def _number_or_text(value: object) -> object:
+    """One sentence for what is neither, in the place of one for each kind."""
+    if isinstance(value, bool) or not isinstance(value, int | float | str):
+        raise ValueError(  # pydantic tells a ValueError with its place
+            "a length is a number of mm, or a text with its unit such as “46.2 cm”"
+        )
+    return value
+
 
 Length = Annotated[
     float | str,
+    BeforeValidator(_number_or_text),
     Field(description="A length: a number is mm, a text carries its unit, as '46.2 cm'."),
 ]
+Number = Annotated[float, Strict()]
+"""A plain number: yes, no and texts are none."""
 
 
 def to_mm(value: float | str, what: str) -> float:
     """A length in mm; raises ValueError, which pydantic tells with its place."""
     try:
         return parse_length(value, default="mm", field=what) if isinstance(value, str) else value
-    except FieldError as error:
-        raise ValueError(error.message) from None
+    except FieldError:
+        raise ValueError(
+            f"{what}: “{value}” is not a length. Write for example 462 or “46.2 cm”; a number without "
+            "a unit is mm here."
+        ) from None
 
 
 def maybe_mm(value: float | str | None, what: str, low: float, high: float) -> float | None:
@@ -45,7 +61,7 @@ class RangeDocument(Part):
 
     low: Length
     high: Length | None = None
-    step: Annotated[float, Field(gt=0, le=500)] | None = Field(
+    step: Annotated[float, Field(ge=LEAST_STEP, le=500)] | None = Field(
         default=None, description="mm (degrees for a slope) between places; left out where free."
     )
 

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+import struct
+from contextlib import nullcontext
 from io import BytesIO
 from math import atan, degrees
+from threading import BoundedSemaphore
 from typing import Final
 
 from PIL import ExifTags, Image, ImageOps, UnidentifiedImageError
@@ -13,6 +16,11 @@ from ..services.models import Developed
 
 MOST_BYTES: Final = 25 * 1024 * 1024
 MOST_PIXELS: Final = 60_000_000
+MOST_UNPACKED: Final = 30_000_000
+"""PNG and WebP are unpacked whole, three or four bytes a pixel; JPEG is not."""
+LARGE: Final = 8_000_000
+_LARGE_ONES = BoundedSemaphore(1)
+"""Pictures over so many pixels are unpacked one at a time, whoever sends them."""
 LEAST_SIDE: Final = 320
 LONGEST_SIDE: Final = 2560
 """House values: what a phone's camera makes with room to spare; 2560 px over two metres are 0.8 mm
@@ -54,7 +62,7 @@ class PillowDarkroom:
         Parameters
         ----------
         picture : bytes
-            JPEG, PNG or WebP, at most 25 MB and 60 megapixels, at least 320 px a side.
+            JPEG, PNG or WebP, at most 25 MB and 60 megapixels (30 unless JPEG), at least 320 px a side.
 
         Raises
         ------
@@ -71,16 +79,17 @@ class PillowDarkroom:
             raise BadPicture(
                 "This is no picture that can be read here: JPEG, PNG or WebP, please."
             ) from None
-        except (OSError, SyntaxError, ValueError):
+        except (OSError, SyntaxError, ValueError, TypeError, EOFError, struct.error):
             raise BadPicture("The picture is damaged and can't be read to its end.") from None
 
     def _develop(self, opened: Image.Image) -> Developed:
         width, height = opened.size
-        if width * height > MOST_PIXELS:
+        most = MOST_PIXELS if opened.format == "JPEG" else MOST_UNPACKED
+        if width * height > most:
             raise BadPicture(
-                f"The picture has {width * height / 1e6:.0f} megapixels; at most "
-                f"{MOST_PIXELS / 1e6:.0f} can be kept.",
-                value=width * height, high=MOST_PIXELS, unit="px",
+                f"The picture has {width * height / 1e6:.0f} megapixels; at most {most / 1e6:.0f} "
+                f"can be kept{'' if opened.format == 'JPEG' else ' as ' + str(opened.format)}.",
+                value=width * height, high=most, unit="px",
             )  # fmt: skip
         if min(width, height) < LEAST_SIDE:
             raise BadPicture(
@@ -88,6 +97,10 @@ class PillowDarkroom:
                 "that angles can be read from.",
                 value=min(width, height), low=LEAST_SIDE, unit="px",
             )  # fmt: skip
+        with _LARGE_ONES if width * height > LARGE else nullcontext():
+            return self._unpacked(opened)
+
+    def _unpacked(self, opened: Image.Image) -> Developed:
         exif = opened.getexif()
         if opened.format == "JPEG":
             # decoded at the next larger size the format offers: much quicker, and no worse

@@ -16,6 +16,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from ..core.drawing import SceneRequest, draw_scene
+from ..core.errors import FieldError
 from ..core.fit import FitResult
 from ..core.fit.moves import settings_of
 from ..core.trial import as_plain
@@ -57,6 +58,37 @@ class Line:
     trouble: str | None
 
 
+def read_case(text: str) -> CaseDocument:
+    """A case from a file's text: with or without a byte order mark, no name said twice.
+
+    Raises ValidationError, or ValueError with one sentence.
+    """
+    raw = json.loads(text.removeprefix("\ufeff"), object_pairs_hook=_once)
+    return CaseDocument.model_validate(raw)
+
+
+def _once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
+    found: dict[str, Any] = {}
+    for name, value in pairs:
+        if name in found:
+            raise ValueError(f"“{name}” is said twice in one place")
+        found[name] = value
+    return found
+
+
+def trouble_of(error: Exception) -> list[str]:
+    """What keeps a text from being a case, one sentence each."""
+    if isinstance(error, ValidationError):
+        return problems_of(error)
+    if isinstance(error, json.JSONDecodeError):
+        return [f"line {error.lineno}, sign {error.colno}: not JSON: {error.msg.lower()}"]
+    if isinstance(error, FieldError):
+        return [error.message]
+    if isinstance(error, RecursionError):
+        return ["nested too deep to be a case"]
+    return [str(error)]
+
+
 def problems_of(error: ValidationError) -> list[str]:
     """What is wrong with a case, one sentence a field."""
     return [
@@ -88,11 +120,11 @@ def _work(lines: list[tuple[int, str]]) -> list[Line]:
     found = []
     for number, text in lines:
         try:
-            document = CaseDocument.model_validate_json(text)
+            document = read_case(text)
             result = json.dumps(brief(document, number), ensure_ascii=False)
             found.append(Line(number=number, result=result, trouble=None))
-        except ValidationError as error:
-            said = "; ".join(problems_of(error)[:3])
+        except (ValueError, FieldError, RecursionError) as error:
+            said = "; ".join(trouble_of(error)[:3])
             found.append(Line(number=number, result=None, trouble=said))
         except Exception as error:  # one bad case must not stop a hundred thousand
             said = f"{type(error).__name__}: {error}"

@@ -3,6 +3,7 @@
 #let soft = rgb("#655F54")
 #let hair = rgb("#CFC5B4")
 #let figures(body) = text(font: "Plumb Figures", body)
+#let workplace = c.copy == "workplace"
 #let dash(s) = if s == "" or s == none { "–" } else { s }
 
 #set document(title: "Workplace assessment, " + c.client, author: c.practice)
@@ -17,7 +18,7 @@
     v(2pt)
     grid(
       columns: (1fr, auto),
-      [#c.client · #c.visited_on · version #c.version#if c.signed_by == none [ · draft, not signed]],
+      [#c.client · #c.visited · version #c.version#if c.signed_by == none [ · draft, not signed]],
       [#counter(page).display("1 of 1", both: true)],
     )
   },
@@ -31,10 +32,10 @@
 #v(2pt)
 #grid(
   columns: (1fr, 1fr), row-gutter: 9pt,
-  [#text(fill: soft)[Client] \ #strong(c.client)], [#text(fill: soft)[Work] \ #dash(c.work)],
-  [#text(fill: soft)[Visit] \ #c.visited_on], [#text(fill: soft)[Follow-up] \ #dash(c.follow_up)],
+  [#text(fill: soft)[Client] \ #strong(c.client)], [#if c.work != "" or not workplace [#text(fill: soft)[Work] \ #dash(c.work)]],
+  [#text(fill: soft)[Visit] \ #c.visited], [#text(fill: soft)[Follow-up] \ #dash(c.follow_up_on)],
 )
-#if c.reason != "" [
+#if c.at("reason", default: "") != "" [
   #v(4pt)
   #text(fill: soft)[Reason] \ #c.reason
 ]
@@ -42,20 +43,33 @@
   #v(4pt)
   #text(fill: soft)[The workplace's copy. What concerns the client's health is left out.]
 ]
-#for sign in c.warning [
+#for words in c.at("limits", default: ()) [
+  #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong(words)]
+]
+#for sign in c.at("warning", default: ()) [
   #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[#sign.urgency.] #sign.label. #strong[Done:] #dash(sign.done)]
 ]
-#for care in c.cares [
-  #block(stroke: (left: 2pt + ink), inset: (left: 8pt, y: 3pt), width: 100%)[#strong(care.label). #care.limit Ask: #care.ask.#if care.note != none [ #care.note]]
+#for care in c.at("cares", default: ()) [
+  #block(stroke: (left: 2pt + ink), inset: (left: 8pt, y: 3pt), width: 100%)[#strong(care.label). #if care.at("cleared", default: none) != none [Cleared: #care.cleared.] else [#care.limit Ask: #care.ask.]#if care.note != none [ #care.note]]
 ]
-#if c.felt.len() > 0 [
+#if c.at("felt", default: ()).len() > 0 [
   #v(2pt) #text(fill: soft)[Discomfort] \ #c.felt.join("; ")
 ]
-#if c.note != "" [
+#if c.at("note", default: "") != "" [
   #block(fill: rgb("#F5F0E6"), inset: 8pt, width: 100%)[#c.note]
 ]
 
+#if workplace [
+  == What is asked for
+  #if c.requests.len() == 0 [Nothing beside the settings below.] else [
+    #for r in c.requests [- #r.title#if r.do != "" [. #strong(r.do)]
+    ]
+  ]
+] else [
 == What was found
+#for words in c.at("lacks", default: ()) [
+  #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[Does not fit with this plan.] #words]
+]
 #if c.findings.len() == 0 [Nothing measured lies outside its band.] else [
   #for f in c.findings [
     #block(breakable: false)[
@@ -64,8 +78,9 @@
     ]
   ]
 ]
+]
 
-#if c.strain.len() > 0 [
+#if c.at("strain", default: ()).len() > 0 [
   == Strain minutes a day
   #figures(table(
     columns: (auto, auto, 1fr),
@@ -84,20 +99,22 @@
   table.header([*Posture*], [*What*], [*Before*], [*Target*], [*After*], [*Left over*], [*Note*]),
   ..c.table.map(r => (r.posture, r.label, r.before, r.target, r.after, r.left, text(size: 8pt, r.note))).flatten()
 ))
-#if c.standing != none [#v(3pt) #c.standing]
-#if c.estimated.len() > 0 [
+#if c.at("standing", default: none) != none [#v(3pt) #c.standing]
+#if c.at("estimated", default: ()).len() > 0 [
   #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated, not measured: #c.estimated.join(", ").]
 ]
 
-#let plan = c.at("plan", default: none)
+#let plan = if workplace {
+  (label: "What is added", added: c.added, cautions: (), moves: c.moves, chosen: c.chosen)
+} else { c.at("plan", default: none) }
 #if plan != none and plan.added.len() > 0 [
-  == #plan.label: what is added
+  == #if workplace [#plan.label] else [#plan.label: what is added]
   #table(
     columns: (1fr, auto, auto),
     stroke: (x, y) => (bottom: 0.4pt + hair), inset: (x: 4pt, y: 4pt), align: (left, left, right),
     ..plan.added.map(a => (
       [#a.label #text(size: 8pt, fill: soft)[#a.does#if a.temporary [, temporary: agree on a date to look again]]],
-      a.price, figures(if a.removes != "" [−#a.removes]),
+      a.price, figures(if a.at("removes", default: "") != "" [−#a.removes]),
     )).flatten()
   )
   #for words in plan.cautions [#text(size: 8.5pt)[#words] \ ]
@@ -111,15 +128,18 @@
   #v(3pt) #text(size: 8.5pt)[Chosen here: #plan.chosen.join("; ").]
 ]
 
+#if sys.inputs.figure != "" [
 #block(breakable: false)[
   == The figure
   #image(
     bytes(sys.inputs.figure), format: "svg", width: 100%,
-    alt: "Side view of " + c.client + " seated and standing beside a staff; the numbers are in the table below.",
+    alt: "Side view of " + (if workplace { "the workstation" } else { c.client + " seated and standing" }) + " beside a staff; the numbers are in the table above.",
   )
-  #text(size: 8pt, fill: soft)[Side view to scale, #if c.scene_shows == "left" [as left] else [as aimed at]. Flags give the target; thick ticks the height as found.]
+  #text(size: 8pt, fill: soft)[Side view to scale, #if c.scene_shows == "left" [as left] else [as aimed at]. Flags give the target; thick ticks the height #if c.scene_shows == "left" [as left] else [as found].]
+]
 ]
 
+#if c.joints.len() > 0 [
 == Joints
 #figures(table(
   columns: (auto, 1fr, auto, auto, auto),
@@ -132,6 +152,7 @@
     [#dash(j.found)#if j.found_off [ (off)]], [#dash(j.aim)#if j.aim_off [ (off)]],
   )).flatten()
 ))
+]
 
 #let measured = c.at("body", default: ())
 #if measured.len() > 0 [
@@ -149,7 +170,7 @@
   Over #c.rhythm.hours h at the desk: #calc.round(c.rhythm.sit) min sitting, #if c.rhythm.stand > 0 [#calc.round(c.rhythm.stand) min standing, ]#calc.round(c.rhythm.move) min moving; #c.rhythm.changes changes; never longer than #calc.round(c.rhythm.longest_sit) min seated#if c.rhythm.longest_stand > 0 [ and #calc.round(c.rhythm.longest_stand) min standing] at a stretch.
 ]
 
-#if c.notes.len() > 0 [
+#if c.at("notes", default: ()).len() > 0 [
   == Not judged
   #for n in c.notes [- #n
   ]
@@ -166,7 +187,7 @@
     #grid(
       columns: (1fr, 1fr),
       [#text(fill: soft)[Signed] \ #strong(c.signed_by) \ #c.signed_title],
-      [#text(fill: soft)[On] \ #c.signed_at.slice(0, 10) #c.signed_at.slice(11, 16) UTC \ #text(fill: soft)[version #c.version, frozen]],
+      [#text(fill: soft)[On] \ #c.at("signed_on", default: c.signed_at) \ #text(fill: soft)[version #c.version, frozen]],
     )
   ] else [
     #text(fill: soft)[Draft. Not signed.]

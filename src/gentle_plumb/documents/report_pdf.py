@@ -45,7 +45,7 @@ class TypstPress:
         words = {key: value for key, value in content.items() if key != "scene"}
         inputs = {
             "content": json.dumps(words, ensure_ascii=False),
-            "figure": scene_svg(content["scene"]),
+            "figure": scene_svg(content["scene"]) if content["scene"] else "",
         }
         made = self._compiler().compile(sys_inputs=inputs)
         if not isinstance(made, bytes):

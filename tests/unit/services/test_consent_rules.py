@@ -1,11 +1,17 @@
 """Consent: what waits for it, what goes with it."""
 
 import json
+import re
 
 import pytest
 
+from gentle_plumb.core.intake import SIGNS
+from gentle_plumb.core.record import FAMILIES, FIELDS
+from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.load import body_readings
 from gentle_plumb.services.errors import (
     NeedsConsent,
+    NotAllowed,
     Withheld,
 )
 
@@ -43,20 +49,105 @@ def test_a_withdrawn_consent_erases_and_lets_nothing_new_in(world):
         world.type(visit, "ask.reason", "Neck again", version=2)
 
 
+@pytest.mark.parametrize("typed", ["withdrawn", "no", ""])
+def test_every_text_in_own_words_waits_for_consent_and_goes_with_it(world, typed):
+    visit = world.visit()
+    texts = [field.id.replace("*", "a1") for field in (*FIELDS.values(), *FAMILIES.values())
+             if field.kind == "text" and not field.id.startswith(("ask.sign.", "ask.warning"))
+             and not field.id.endswith((".taken_by", "workstation", ".list", ".table"))]  # fmt: skip
+    assert len(texts) > 60
+    for path in texts:
+        with pytest.raises(NeedsConsent):
+            world.type(visit, path, "tingling at night")
+    consent(world, visit)
+    for path in texts:
+        world.type(visit, path, "tingling at night")
+    consent(world, visit, value=typed, version=1)
+    opened = world.visits.open(world.office.owner, visit)
+    assert not any("tingling" in entry.typed for entry in opened.entries)
+    assert not any("tingling" in change.typed for change in world.records.changes.values())
+
+
+def papers(world, owner, practice, visit):
+    """The client's and the workplace's paper as they are handed to the press."""
+    for copy in ("client", "workplace"):
+        world.reports.draft_pdf(owner, practice, visit, "cm", copy)
+    return world.press.printed[-2:]
+
+
 def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_world):
     world, owner, lines = demo_world
-    practice = world.accounts.practice(owner)
-    visit = lines["Bram"].visit.id
-    world.reports.draft_pdf(owner, practice, visit, "cm")
-    mine = world.press.printed[-1]
-    world.reports.draft_pdf(owner, practice, visit, "cm", "workplace")
-    theirs = world.press.printed[-1]
+    practice = world.accounts_port.practice(owner.practice_id)
+    mine, theirs = papers(world, owner, practice, lines["Bram"].visit.id)
     said = json.dumps(theirs)
-    for word in ("aches", "shoulder, front", "Photograph", "stands out for hours", "right side"):
+    for word in ("aches", "shoulder, front", "Photograph", "right side", "Sonar data cleaning",
+                 "hand breadth", "Eye line"):  # fmt: skip
         assert word in json.dumps(mine)
         assert word not in said
-    assert {found["subject"] for found in theirs["findings"]} & {"Settings", "Room"}
-    assert (theirs["copy"], theirs["reason"], theirs["strain"]) == ("workplace", "", [])
+    assert {"title": "Cable of the mouse catches on the desk's edge",
+            "do": "A longer cable or none."} in theirs["requests"]  # fmt: skip
+    assert theirs["copy"] == "workplace"
+    assert not {"findings", "felt", "body", "strain", "notes", "reason", "note"} & theirs.keys()
     for refused in ("Elif", "Mirela"):
         with pytest.raises(Withheld):
             world.reports.draft_pdf(owner, practice, lines[refused].visit.id, "cm", "workplace")
+
+
+def test_no_text_reaches_the_workplace_unless_it_is_ticked(world):
+    office = world.office
+    client = world.visits.add_client(office.owner, name="Odile", sex="female", work="MARK work")
+    visit = world.visits.start(office.owner, office.practice, client.id).id
+    for name in ("notes", "workplace", "photographs"):
+        consent(world, visit, name)
+    typed = {"ask.care.dizziness": "yes", "ask.eyewear": "progressive", "ask.lower_lens": "yes",
+             "work.policy.lower_lens": "glasses", "look.habit.slumping": "seen", "look.found.seat": "50",
+             "look.desk.edge": "sharp", "work.seated.seat": "47", "look.room.glare": "wrong",
+             **{f"ask.sign.{id}": "yes" for id in SIGNS}}  # fmt: skip
+    for path, text in {**typed, **body_readings(DEMO_CLIENTS[0])}.items():
+        world.type(visit, path, text)
+    for field in (*FIELDS.values(), *FAMILIES.values()):
+        lifts = field.id.endswith("cleared_by")
+        apart = field.id.startswith(("look.workstation", "measure."))
+        if field.kind == "text" and not apart and not lifts:
+            path = field.id.replace("*", "sharp_edge" if "finding" in field.id else "a1")
+            world.type(visit, path, f"MARK {path}")
+    _, theirs = papers(world, office.owner, office.practice, visit)
+    said = json.dumps(theirs)
+    for word in ("MARK", "izz", "rogressive", "lenses", "Eye line", "Elbow", "lump", "red flag"):
+        assert word not in said, word
+    assert theirs["limits"] == ["No standing work until we confirm it."]
+    assert theirs["scene"]
+    assert theirs["joints"] == []
+    for path in ("report.share.work", "work.own.a1.workplace", "work.finding.sharp_edge.workplace"):
+        world.type(visit, path, "yes")
+    said = json.dumps(papers(world, office.owner, office.practice, visit)[1])
+    assert {word.strip('",') for word in re.findall(r"MARK [\w.]+", said)} == {
+        "MARK work", "MARK work.own.a1.title", "MARK work.own.a1.do",
+        "MARK work.finding.sharp_edge.words",
+    }  # fmt: skip
+
+
+def test_a_reader_sees_health_data_only_where_the_owner_grants_it(demo_world):
+    world, owner, lines = demo_world
+    reader = next(one for one in world.accounts.members(owner) if one.role == "reader")
+    practice = world.accounts_port.practice(owner.practice_id)
+    visit = lines["Bram"].visit.id
+    looks = [
+        lambda: world.visits.open(reader, visit),
+        lambda: world.visits.worked(reader, visit, "cm"),
+        lambda: world.visits.given(reader, visit),
+        lambda: world.reports.draft(reader, practice, visit, "cm"),
+        lambda: world.reports.draft_pdf(reader, practice, visit, "cm"),
+        lambda: world.exchange.export(reader, "json"),
+    ]
+    for look in looks:
+        with pytest.raises(NotAllowed, match="health data"):
+            look()
+    assert all(line.signs == {} for line in world.visits.visits(reader))
+    world.reports.draft_pdf(reader, practice, visit, "cm", "workplace")
+    with pytest.raises(NotAllowed):
+        world.accounts.let_see_health(reader, reader.id, sees=True)
+    reader = world.accounts.let_see_health(owner, reader.id, sees=True)
+    for look in looks[:1]:
+        look()
+    assert world.visits.open(reader, visit).visit.id == visit

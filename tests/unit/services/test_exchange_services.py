@@ -81,9 +81,11 @@ def troubles(world, *sheets):
     return [(place, field) for place, field, _ in found.troubles]
 
 
-def test_whom_a_file_means_is_never_guessed(world):
+def test_whom_a_file_means_is_never_guessed(world, clock):
     client, visit = measured_visit(world, "Tove", stature=("169", "169"))
-    named = world.exchange.look(world.office.owner, sheet_file({"visit_on": "2026-11-25"}))
+    named = world.exchange.look(
+        world.office.owner, sheet_file({"visit_on": clock().date().isoformat()})
+    )
     assert [(one.client_known, one.visit_known, one.new) for one in named.understood] == [
         (True, True, 0)
     ]

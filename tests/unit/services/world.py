@@ -43,7 +43,7 @@ class World:
         client = self.visits.add_client(
             self.office.owner, name="Odile", sex="female", work="charts"
         )
-        return self.visits.start(self.office.owner, client.id).id
+        return self.visits.start(self.office.owner, self.office.practice, client.id).id
 
     def type(self, visit, path, typed, version=0, unit="cm", by=None):
         return self.visits.change(
@@ -56,7 +56,7 @@ def measured_visit(world, name="Odile", *, at=None, **readings):
     """A visit of a new client with two readings each, cm."""
     member = world.office.owner
     client = world.visits.add_client(member, name=name, sex="female", work="")
-    visit = world.visits.start(member, client.id).id
+    visit = world.visits.start(member, world.office.practice, client.id).id
     for dimension, pair in readings.items():
         for which, typed in zip(("first", "second"), pair, strict=False):
             world.type(visit, f"measure.{dimension}.{which}", typed)

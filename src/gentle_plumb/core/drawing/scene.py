@@ -49,7 +49,8 @@ class SceneRequest:
 
     The layer ``habits`` puts what is seen of the body in the place of heights and distances; the
     layer ``measuring`` shows the figure in the pose of the dimension that ``tape`` names. With
-    ``grips`` there are rings to turn joints and pieces by.
+    ``grips`` there are rings to turn joints and pieces by. Without the ``person`` furniture alone is
+    drawn, with no height or distance of a body.
     """
 
     width: float = 860.0
@@ -60,6 +61,7 @@ class SceneRequest:
     tape: str | None = None
     layer: Layer = "heights"
     grips: bool = False
+    person: bool = True
 
 
 _staff = recent(2)(ink_staff)
@@ -139,7 +141,8 @@ def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]
 
 
 @recent(6)
-def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = True) -> list[Mark]:
+def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = True,
+              person: bool = True) -> list[Mark]:  # fmt: skip
     ink = Ink(side.sheet, side.name)
     if side.name == "seated":
         ink_chair(ink, case, side.pose, side.settings, side.details)
@@ -147,6 +150,8 @@ def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = Tru
     if side.name == "seated":
         ink_side_screens(ink, side.pose, side.details)
     ink_screen(ink, case, side.pose, side.place, side.settings)
+    if not person:
+        return ink.marks
     role = "ghost" if faint else "figure"
     marks = [*ink.marks, *ink_figure(side.pose, side.sheet, posture=side.name, role=role)]
     over = Ink(side.sheet, side.name)
@@ -158,13 +163,14 @@ def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = Tru
 
 
 @recent(4)
-def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float) -> list[Mark]:
+def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float,
+          person: bool = True) -> list[Mark]:  # fmt: skip
     def px(x: float) -> float:
         return side.sheet.at((x, 0.0))[0]
 
     place, settings = side.place, side.settings
     spans: list[tuple[str, str, float, float, float]] = []
-    if settings.distance is not None:
+    if settings.distance is not None and person:
         eye = side.pose.shoulder[0] + 80.0
         spans.append(("distance", "eye to screen", px(eye), px(eye + settings.distance),
                       settings.distance))  # fmt: skip
@@ -183,7 +189,7 @@ def _flags(case: Case, side: _Side, request: SceneRequest, overruled: set[str], 
     found = case.found_seated if side.name == "seated" else case.found_standing
     aim = settings_of(side.fit)
     reference = side.settings if request.show == "left" else found
-    eye, elbow = _eye_and_elbow(case, side)
+    eye, elbow = _eye_and_elbow(case, side) if request.person else (None, None)
     flags = flags_of(side.fit, reference, overruled, eye, elbow, aim)
     return ink_flags(
         flags, staff_edge=edge, side=hand, y0=y0, scale=scale, top=TOP_PX, unit=request.unit,
@@ -251,7 +257,7 @@ def draw_scene(
 
     marks = [_floor(request.width, y0)]
     plan_scale = None
-    if request.mode in ("both", "seated"):
+    if request.mode in ("both", "seated") and request.person:
         plan, plan_scale = _plan(case, seated, request, scale, y0, staff_left)
         marks += plan
     if behind is not None:
@@ -260,7 +266,8 @@ def draw_scene(
             other = _side(behind[0], fit_behind, Settings(), request.show)
             marks += _ink_side(behind[0], replace(other, sheet=side.sheet), faint=True)
     for index, side in enumerate(sides):
-        marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0)
+        marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0,
+                           person=request.person)  # fmt: skip
     top_mm = (y0 - TOP_PX) / scale
     marks += _staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
     for side in sides:
@@ -270,7 +277,7 @@ def draw_scene(
         marks += _flags(case, side, request, mine, edge=edge, hand=hand, y0=y0, scale=scale)
         if request.mode != "overlay" or side.name == "seated":
             right = staff_left if hand == 1 else request.width
-            marks += _rule(case, side, y0, request.unit, right)
+            marks += _rule(case, side, y0, request.unit, right, request.person)
     grips = [
         grip
         for side in (sides[-1:] if request.mode == "overlay" else sides) if request.grips

@@ -92,8 +92,5 @@ class Facts:
 
     @cached_property
     def watched(self) -> bool:
-        """Whether somebody has marked a habit, so that what is not marked was not seen."""
-        return any(
-            path.startswith("look.habit.") and value == "seen"
-            for path, value in self.entries.items()
-        )
+        """Whether somebody has watched them work and said that nothing else was seen."""
+        return self.text("look.watched") == "yes"

@@ -17,6 +17,8 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass
 
+from ..observed.habits import Moves
+
 SEATED_TASKS = ("typing", "mouse", "reading", "paper", "writing", "calls", "meetings", "thinking")
 SCREEN_TASKS = ("typing", "mouse", "reading", "meetings", "thinking")
 HAND_TASKS = ("typing", "mouse")
@@ -28,7 +30,9 @@ class Rule:
     """What every kind has.
 
     ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
-    count; ``share`` is how much of that time it is there.
+    count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
+    and rest where nothing is planned standing. ``moves`` is advice with a direction: quantity, sign,
+    words; given only where the worked-out change goes that way.
     """
 
     id: str
@@ -42,6 +46,8 @@ class Rule:
     share: float = 1.0
     safety: bool = False
     health: bool = False
+    standing: bool = False
+    moves: Moves = ()
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -49,7 +55,8 @@ class Answer(Rule):
     """Off where ``path`` has one of ``wrong``. ``weight`` 0 to 1 is how far off that counts.
 
     ``deg`` counts for the strain sum where a joint pays. ``only_if`` names another answer that
-    must hold for the rule to make sense.
+    must hold for the rule to make sense. ``wrong_under`` are answers that are off as well under a
+    policy: field of the policy, its value, answers.
     """
 
     path: str
@@ -58,13 +65,16 @@ class Answer(Rule):
     deg: float = 0.0
     only_if: tuple[str, tuple[str, ...]] | None = None
     asked: str = ""
+    wrong_under: tuple[str, str, tuple[str, ...]] | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class Amount(Rule):
     """Off where the number at ``path`` is under ``least`` or over ``most``.
 
-    Lengths in mm; what is off counts by its share of the limit, 1 at the most.
+    Lengths in mm; what is off counts by its share of the limit, 1 at the most. ``row`` is the fit's
+    row of the same quantity: what stands where that puts it is never off. ``about_recline`` moves
+    the band with how far the policy leans the back.
     """
 
     path: str
@@ -72,6 +82,8 @@ class Amount(Rule):
     most: float | None = None
     only_if: tuple[str, tuple[str, ...]] | None = None
     deg_per_unit: float = 0.0
+    row: str = ""
+    about_recline: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -4,7 +4,7 @@ from ..policy import JOINT_BANDS, Band, Policy
 from .again import Again, dimensions_needed, measure_again
 from .case import Case
 from .checks import CHECKS
-from .fit import Settled, fit, settle
+from .fit import Settled, fit, notes_in, settle, standing_reason
 from .joints import Joint, joints_of
 from .order import NEEDED_ROWS, working_order
 from .result import NO_LIMIT, Cost, FitResult, FitRow, Limit, Move, PostureFit
@@ -34,7 +34,9 @@ __all__ = [
     "joints_of",
     "limit_text",
     "measure_again",
+    "notes_in",
     "settle",
+    "standing_reason",
     "terms_text",
     "total",
     "working_order",

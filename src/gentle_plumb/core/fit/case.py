@@ -8,6 +8,7 @@ from typing import Literal
 
 from ..body import Body
 from ..errors import MissingInput
+from ..intake.limits import PersonLimits
 from ..policy import Policy
 from ..workstation import Details, Settings, Workstation
 
@@ -22,7 +23,7 @@ class Case:
     of the hours spent standing, ``settle_steps`` how often the settle-in test moved the screen
     back (nearer: negative). ``sharp`` is where computer glasses are sharp, mm from the eye.
     ``details`` are drawn, not fitted. ``uncertain`` False leaves out how sure targets are, where
-    only settings are wanted.
+    only settings are wanted. ``person`` are the limits that the client's precautions make.
     """
 
     body: Body
@@ -43,6 +44,17 @@ class Case:
     writing_hand: Literal["left", "right"] | None = None
     details: Details = Details()
     uncertain: bool = True
+    person: PersonLimits = PersonLimits()
+
+    @property
+    def own_seat(self) -> bool:
+        """Whether the client sits in seating of their own that nobody moves here: a wheelchair."""
+        return self.person.own_seat or self.workstation.chair.kind == "wheelchair"
+
+    @property
+    def may_stand(self) -> bool:
+        """Whether anything may be planned standing: no precaution and no wheelchair is against it."""
+        return self.person.stands and not self.own_seat
 
     def standing(self) -> Case:
         """The same case under the policy for standing."""

@@ -11,7 +11,8 @@ from .case import Case
 from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
-from .result import FitRow, Limit
+from .model import armrest_need
+from .result import FitRow, Limit, LimitKind
 from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
 from .terms import Term, total
 
@@ -70,6 +71,9 @@ def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Join
         legs = total(legs_terms(case.body, case))
         return legs - policy.flat_feet_margin, legs + policy.flat_feet_margin
 
+    if case.own_seat:
+        return _own_row(about, case.found_seated.seat, "The client's own seating is never moved: "
+                        "surface, keys and screen come to it.", setting)  # fmt: skip
     row = target_row(case, about, terms, ends, found=case.found_seated.seat)
     if row.target is None or setting is None:
         return set_row(row, setting)
@@ -78,10 +82,13 @@ def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Join
     if under is None and fixed_surface is not None and desk.thickness is not None:
         under = fixed_surface - desk.thickness
     if under is not None:
-        room = under - policy.thigh_room
-        highest = room - case.body.mm("thigh_clearance")
+        highest = under - policy.thigh_room - case.body.mm("thigh_clearance")
+        rests = armrest_need(case.workstation)
+        kind: LimitKind = "thighs"
+        if rests is not None and under - rests < highest:
+            kind, highest = "armrests", under - rests
         if row.target > highest + SAME_MM:
-            limits.append(limit("desk", "thighs", highest, row.target - highest))
+            limits.append(limit("desk", kind, highest, row.target - highest))
     legs, feet = total(legs_terms(case.body, case)), case.workstation.feet
     if feet is not None and row.target > legs + policy.flat_feet_margin + SAME_MM:
         highest = max((legs + span.high for span in feet), default=legs) + policy.flat_feet_margin
@@ -93,6 +100,16 @@ def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Join
     )
 
 
+def _own_row(about: Quantity, found: float | None, reason: str, setting: float | None) -> FitRow:
+    """A row of what belongs to the client's own seating: said, not judged and not moved."""
+    return FitRow(key=about.key, posture=about.posture, label=about.label, unit=about.unit,
+                  why=about.why, status="not_assessable", reason=reason, found=found,
+                  setting=setting, change=None, source=about.source)  # fmt: skip
+
+
+PART_OF_WHEELCHAIR = "Part of the client's own seating: changes go through their therapist."
+
+
 def footrest_row(case: Case, seat: float | None) -> FitRow:
     """What the feet stand on where the seat is higher than the legs."""
     about = Quantity(
@@ -100,9 +117,13 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
         why="Hanging feet press the thighs on the seat's edge.",
     )  # fmt: skip
 
+    if case.own_seat:
+        return _own_row(about, case.found_seated.footrest, "The wheelchair's footplates carry the "
+                        "feet: looked at by eye, no footrest is added.", None)  # fmt: skip
+
     def terms(body: Body) -> Sequence[Term]:
         legs = total(legs_terms(body, case))
-        if seat is None or seat - legs <= case.policy.flat_feet_margin:
+        if seat is None or seat - legs <= case.policy.flat_feet_margin + 1e-9:
             return (Term(label="feet reach the floor", value=0.0),)
         return Term(label="seat", value=seat), Term(label="seat for the legs", value=-legs)
 
@@ -143,7 +164,7 @@ def seat_depth_row(case: Case) -> FitRow:
 
     def terms(body: Body) -> Sequence[Term]:
         middle = (policy.knee_gap_low + policy.knee_gap_high) / 2
-        label = f"{middle:g} fingers" if fingers else "gap behind the knee"
+        label = f"gap of {middle:g} fingers" if fingers else "gap behind the knee"
         return (
             Term(label="thigh", value=body.mm("buttock_popliteal_length")),
             Term(label=label, value=-gap(body, middle)),
@@ -153,6 +174,8 @@ def seat_depth_row(case: Case) -> FitRow:
         half = gap(case.body, (policy.knee_gap_high - policy.knee_gap_low) / 2)
         return target - half, target + half
 
+    if case.own_seat:
+        return _own_row(about, case.found_seated.seat_depth, PART_OF_WHEELCHAIR, None)
     row = target_row(case, about, terms, ends, found=case.found_seated.seat_depth)
     return ranged_row(row, "seat_depth", case.workstation.chair.depth)
 
@@ -163,6 +186,8 @@ def lumbar_row(case: Case) -> FitRow:
         key="lumbar", posture="seated", label="Lumbar pad", source="house-lumbar",
         why="The pad meets the small of the back; felt again after any change of recline.",
     )  # fmt: skip
+    if case.own_seat:
+        return _own_row(about, case.found_seated.lumbar, PART_OF_WHEELCHAIR, None)
     row = target_row(
         case,
         about,
@@ -184,6 +209,8 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         why="Light support just under the elbow; never lifting the shoulder.",
     )  # fmt: skip
     below = case.policy.armrest_below_elbow
+    if case.own_seat:
+        return _own_row(about, case.found_seated.armrest, PART_OF_WHEELCHAIR, None)
     row = target_row(
         case,
         about,
@@ -201,6 +228,10 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         return row.but(status="not_assessable", setting=None,
                        reason="Armrests are kept off by choice: lower them out of the way.")  # fmt: skip
     row = ranged_row(row, "armrest", chair.armrest)
+    if row.setting is not None and row.high is not None and chair.armrests_off \
+            and row.setting > row.high + SAME_MM:  # fmt: skip
+        return replace(set_row(row, None, row.limits),
+                       reason="Even at their lowest they lift the shoulders: take them off.")  # fmt: skip
     if row.setting is None or seat is None or surface is None:
         return row
     under = desk.underside

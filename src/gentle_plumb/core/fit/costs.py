@@ -5,6 +5,7 @@ from __future__ import annotations
 from math import asin, atan2, degrees
 from typing import NamedTuple
 
+from ..posture import thigh_slope_deg
 from ..workstation import Span
 from .search_model import SearchModel
 
@@ -135,6 +136,10 @@ def legs_at(model: SearchModel, seat: float) -> Legs:
     if model.legs is None:
         return Legs(0.0, 0.0)
     stand = footing_at(seat, legs=model.legs, margin=model.flat_margin, feet=model.feet)
-    up = degrees(asin(min(1.0, stand.lifts / model.thigh_length))) if stand.lifts else 0.0
-    knee, hip = model.knee_band.excess(90 - up), model.hip_band.excess(model.hip_level - up)
+    slope = thigh_slope_deg(
+        seat=seat - stand.height, legs=model.legs, margin=model.flat_margin,
+        level=model.legs if model.level is None else model.level, wanted=model.thigh_slope,
+        buttock_popliteal_length=model.thigh_length,
+    )  # fmt: skip
+    knee, hip = model.knee_band.excess(90 + slope), model.hip_band.excess(model.hip_level + slope)
     return Legs(stand.lacks, abs(knee) + abs(hip))

@@ -8,6 +8,7 @@ from math import radians, tan
 from ..body import Body
 from ..posture import belly_front_x, keys_x, shoulder_x
 from ..posture.chain import EYE_BEFORE_SHOULDER_MM
+from ..workstation import Workstation
 from ..workstation.equipment import HOME_ROW_TO_FRONT_MM, LAPTOP_HINGE_BEHIND_KEYS_MM
 from .case import Case
 from .frame import reach
@@ -57,7 +58,11 @@ def least_distance(case: Case) -> tuple[float, str]:
 
 @dataclass(frozen=True, kw_only=True)
 class Depth:
-    """Where things stand along the floor, mm in front of the backrest plane at seat level."""
+    """Where things stand along the floor, mm in front of the backrest plane at seat level.
+
+    ``belly_short`` is how far the keyboard hangs over the edge because the belly keeps the desk
+    away.
+    """
 
     shoulder: float
     keys: float
@@ -65,6 +70,7 @@ class Depth:
     picture: float
     back: float
     belly_checked: bool
+    belly_short: float = 0.0
 
     @property
     def needed(self) -> float:
@@ -113,7 +119,32 @@ def along_the_floor(
     return Depth(
         shoulder=shoulder, keys=keys, edge=edge, picture=picture, back=picture + behind,
         belly_checked=belly_known,
+        belly_short=max(0.0, edge - (keys - HOME_ROW_TO_FRONT_MM)),
     )  # fmt: skip
+
+
+def reachable_distance(case: Case, floor: Depth, station: Workstation, wanted: float) -> float:
+    """Eye to picture that a desk's depth allows, mm; never nearer than the policy's least.
+
+    Parameters
+    ----------
+    case : Case
+    floor : Depth
+        Where things stand along the floor at ``wanted``.
+    station : Workstation
+        Desk and screen as they are to be.
+    wanted : float
+        The distance the eyes ask for, mm.
+
+    """
+    depth, behind = station.desk.depth, station.screen.depth_behind
+    if depth is None:
+        return wanted
+    stand = case.policy.stand_depth if behind is None else behind
+    short = floor.picture + stand - floor.edge - depth
+    if short <= 0.5:
+        return wanted
+    return min(wanted, max(case.policy.least_distance, wanted - short))
 
 
 def laptop_distance(body: Body, case: Case, *, elbow_deg: float) -> float:

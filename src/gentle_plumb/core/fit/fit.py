@@ -2,21 +2,23 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
 from ..recent import recent
+from ..units import LengthUnit, format_length
 from ..workstation import Settings
 from .case import Case
 from .chair_rows import SeatAim, armrest_row, footrest_row, lumbar_row, seat_depth_row, seat_row
+from .distance import along_the_floor
 from .frame import elbow_terms, legs_terms, standing_elbow_terms
 from .hand_rows import hand_rows, keys_terms, mouse_row, slope_row
 from .joints import Joint, joints_of
-from .model import fixed_surface, target_distance
+from .model import armrest_need, fixed_surface, target_distance
 from .moves import moves_between
 from .pair import STANDING_OVER_DEG, Pair, solve_pair, stands_too
-from .result import FitResult, FitRow, Posture, PostureFit
+from .result import RANGE_ENDS, FitResult, FitRow, Posture, PostureFit
 from .rows import SAME_MM
 from .screen_rows import (
     desk_depth_row,
@@ -30,10 +32,13 @@ from .screen_rules import top_band
 from .screens import side_screen_rows
 from .search_model import Found
 from .terms import total
+from .wording import limit_text
 
 
 def _legs_seat(case: Case) -> float | None:
     """Seat for the legs alone, where the hands are not known yet."""
+    if case.own_seat:
+        return case.found_seated.seat
     try:
         legs = total(legs_terms(case.body, case))
     except MissingInput:
@@ -44,6 +49,8 @@ def _legs_seat(case: Case) -> float | None:
 
 def _aim(case: Case, free: Found | None) -> SeatAim | None:
     if free is None:
+        return None
+    if case.own_seat:
         return None
     surface, legs = fixed_surface(case), total(legs_terms(case.body, case))
     if surface is None or abs(free.seat - legs) <= case.policy.flat_feet_margin + SAME_MM:
@@ -184,13 +191,42 @@ def _possible(case: Case, posture: Posture, real: Found | None,
               rows: list[FitRow]) -> tuple[bool, str | None]:  # fmt: skip
     if posture == "seated":
         return True, None
-    if case.workstation.chair.kind == "wheelchair":
+    if case.own_seat:
         return False, "Seated in a wheelchair: nothing is worked out for standing."
+    if not case.person.stands:
+        because = " and ".join(case.person.because).lower()
+        return False, f"No standing plan before it is cleared: {because}. Ask: {case.person.ask}."
     if real is not None and real.over > STANDING_OVER_DEG:
-        limits = next(row.limits for row in rows if row.key == "surface")
-        if limits:
-            return False, f"No work standing at this desk: {limits[0].text}."
+        why = _why_not_at_this_desk(case, rows, "mm")
+        if why is not None:
+            return False, why
     return True, None
+
+
+def standing_reason(case: Case, result: FitResult, unit: LengthUnit) -> str | None:
+    """Why nobody stands here, lengths in a unit; None where somebody does."""
+    if result.standing.possible or not case.may_stand:
+        return result.standing.why_not
+    return _why_not_at_this_desk(case.standing(), result.standing.rows, unit)
+
+
+def _why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -> str | None:
+    """What keeps this desk from being worked at standing: only what really does."""
+    if case.workstation.screen.kind == "laptop":
+        return (
+            "No work standing with this laptop alone: the picture is joined to the keys. "
+            "Raised, with separate keys and mouse, it can be."
+        )
+    for key in ("surface", "screen_top"):
+        row = next(row for row in rows if row.key == key)
+        binding = next((one for one in row.limits if one.kind in RANGE_ENDS), None)
+        outside = row.setting is not None and (
+            (row.low is not None and row.setting < row.low - SAME_MM)
+            or (row.high is not None and row.setting > row.high + SAME_MM)
+        )
+        if binding is not None and outside:
+            return f"No work standing at this desk: {limit_text(binding, unit)}."
+    return None
 
 
 def _free_surface(case: Case, posture: Posture, seat: float | None) -> float | None:
@@ -215,6 +251,49 @@ def _overruled(row: FitRow, overrule: Settings) -> FitRow:
     return row.but(setting=value, change=change, limits=(), cost=None)
 
 
+def belly_short(case: Case) -> float:
+    """How far the keyboard hangs over the desk's edge because of the belly, mm; 0 where unknown."""
+    try:
+        return along_the_floor(case.body, case, elbow_deg=case.policy.elbow_angle,
+                               distance=0.0).belly_short  # fmt: skip
+    except MissingInput:
+        return 0.0
+
+
+def armrest_clash(case: Case, seat: float | None, surface: float | None) -> float:
+    """How far armrests that move stand into the desk even at their lowest, mm; 0 where unknown.
+
+    Those that can't be moved are a hard limit of the search.
+    """
+    chair, desk = case.workstation.chair, case.workstation.desk
+    under = desk.underside
+    if under is None and surface is not None and desk.thickness is not None:
+        under = surface - desk.thickness
+    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_off
+    if idle or chair.armrests != "adjustable" or chair.armrest is None or chair.armrest.fixed:
+        return 0.0
+    return 0.0 if under is None or seat is None else max(0.0, seat + chair.armrest.low - under)
+
+
+def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]:
+    """All notes of a result, those with lengths in a unit."""
+    notes, short, depth = [*result.notes], belly_short(case), case.workstation.desk.depth
+    if short > SAME_MM:
+        notes.append(
+            "The belly keeps the desk's edge from the keys: the keyboard would hang over it by "
+            f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms "
+            "forward, or put the keys on a tray that comes to the body."
+        )
+    least, far = case.policy.least_distance, result.row("seated", "distance")
+    shallow = any(one.kind == "shallow" for one in far.limits)
+    if depth is not None and shallow and far.setting is not None and far.setting <= least + SAME_MM:
+        notes.append(
+            "The desk is too shallow even for the nearest picture, "
+            f"{format_length(least, unit, with_unit=True)} from the eye: an arm, a tray or a deeper desk."
+        )
+    return tuple(notes)
+
+
 def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     """What could not be judged, and what no setting can do, in words."""
     notes: list[str] = []
@@ -229,18 +308,28 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         notes.append("The screen stand's range is not recorded: it is taken as free to move.")
     if "abdominal_depth_sitting" not in case.body.values:
         notes.append("Belly room at the desk edge not checked: belly depth is not measured.")
-    if real is not None and real.footrest and station.feet is None:
+    if real is not None and real.footrest and station.feet is None and not case.own_seat:
         notes.append("Whether there is a footrest is not recorded: one is taken as to be had.")
     if real is not None and real.presses:
+        armrests = armrest_need(station)
+        thighs = case.body.mm("thigh_clearance") + case.policy.thigh_room if case.body.has(
+            "thigh_clearance") else 0.0  # fmt: skip
         notes.append(
             "No setting leaves room for the thighs under this desk: raise the desk, or take a "
             "thinner top or a lower chair."
+            if armrests is None or thighs >= armrests
+            else "At every setting the armrests meet the desk: take them off, take lower ones, or raise "
+            "the desk."
         )
     if real is not None and real.hangs:
         notes.append(
             "No setting holds the feet: a footrest, a box or a lower chair is needed before anything "
             "else."
         )
+    notes += [
+        f"{label}: recorded as here, but its thickness is not; it is left out of every stack."
+        for label in station.unmeasured
+    ]
     return tuple(notes)
 
 
@@ -283,12 +372,21 @@ def fit(
 
 @dataclass(frozen=True, kw_only=True)
 class Settled:
-    """A case as it would be set, without targets and reasons: settings and joints."""
+    """A case as it would be set, without targets and reasons: settings and joints.
+
+    ``presses``, ``hangs``, ``belly`` and ``armrests`` are what hard limits lack, mm: room for thighs
+    and unmoving armrests under the desk, support for the feet, desk before the belly, armrests that
+    meet the desk at their lowest.
+    """
 
     seated: Settings
     standing: Settings | None
     joints_seated: tuple[Joint, ...]
     joints_standing: tuple[Joint, ...]
+    presses: float = 0.0
+    hangs: float = 0.0
+    belly: float = 0.0
+    armrests: float = 0.0
 
 
 def settle(case: Case, *, overrule_seated: Settings | None = None,
@@ -301,9 +399,13 @@ def settle(case: Case, *, overrule_seated: Settings | None = None,
     pair = solve_pair(case, overrule_seated=own[0], overrule_standing=own[1], whole=False)
     seated = aims(case, "seated", pair.seated, own[0])
     joints = joints_of(case, seated, "seated")
+    hard = {"presses": pair.seated.presses if pair.seated else 0.0,
+            "hangs": pair.seated.hangs if pair.seated else 0.0, "belly": belly_short(case),
+            "armrests": armrest_clash(case, seated.seat, seated.surface)}  # fmt: skip
     if not stands_too(case, pair.standing):
-        return Settled(seated=seated, standing=None, joints_seated=joints, joints_standing=())
+        return Settled(seated=seated, standing=None, joints_seated=joints, joints_standing=(),
+                       **hard)  # fmt: skip
     up = case.standing()
     standing = aims(up, "standing", pair.standing, own[1])
     return Settled(seated=seated, standing=standing, joints_seated=joints,
-                   joints_standing=joints_of(up, standing, "standing"))  # fmt: skip
+                   joints_standing=joints_of(up, standing, "standing"), **hard)  # fmt: skip

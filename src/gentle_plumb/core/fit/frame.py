@@ -47,6 +47,11 @@ def legs_terms(body: Body, case: Case) -> tuple[Term, ...]:
     )
 
 
+def level_seat(body: Body, case: Case) -> float:
+    """The seat at which the feet stand flat with level thighs, mm; raises MissingInput."""
+    return body.mm("popliteal_height") + case.shoe() - case.policy.relief
+
+
 def _drop(body: Body, case: Case) -> float:
     return trunk_drop(
         shoulder_height_sitting=body.mm("shoulder_height_sitting"),

@@ -39,7 +39,7 @@ class Gaps:
         )  # fmt: skip
         self._legs = known(
             "legs", model.legs, model.thigh_length, model.knee_band, model.hip_band,
-            model.hip_level, model.flat_margin, model.feet,
+            model.hip_level, model.level, model.thigh_slope, model.flat_margin, model.feet,
         )  # fmt: skip
         self._table: list[tuple[Score, float]] | None = None
         self._by_hands: list[tuple[float, float]] | None = None

@@ -15,7 +15,8 @@ from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
 from .case import Case
 from .frame import elbow_terms, reach, standing_elbow_terms
 from .joints import Joint
-from .result import FitRow, Limit, Posture
+from .model import armrest_need
+from .result import FitRow, Limit, LimitKind, Posture
 from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
 from .terms import Term, total
 
@@ -60,12 +61,17 @@ def surface_limits(
     case: Case, target: float, seat: float | None, setting: float, *, seated: bool
 ) -> list[Limit]:
     """What keeps the surface from its target: the desk's range, or the thighs."""
-    desk = case.workstation.desk
+    station, desk = case.workstation, case.workstation.desk
     limits = end_limit("desk", desk.surface, target)
     if seated and seat is not None and desk.thickness is not None and desk.underside is None:
-        lowest = seat + case.body.mm("thigh_clearance") + case.policy.thigh_room + desk.thickness
+        room, rests = (
+            case.body.mm("thigh_clearance") + case.policy.thigh_room,
+            armrest_need(station),
+        )
+        kind: LimitKind = "thighs" if rests is None or rests <= room else "armrests"
+        lowest = seat + max(room, rests or 0.0) + desk.thickness
         if target < lowest - SAME_MM:
-            limits.append(limit("desk", "thighs", lowest, target - lowest))
+            limits.append(limit("desk", kind, lowest, target - lowest))
     limits.sort(key=lambda found: abs(found.at - setting))
     return limits
 

@@ -9,10 +9,10 @@ from typing import Literal
 
 from ..errors import MissingInput, OutOfReach
 from ..policy import JOINT_BANDS, JOINT_LABELS, Band
-from ..posture import abduction_deg, elbow_angle_deg, gaze_deg
+from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import Settings
 from .case import Case
-from .frame import Frame, legs_terms, reach
+from .frame import Frame, legs_terms, level_seat, reach
 from .screen_rules import top_band
 from .terms import total
 
@@ -21,8 +21,8 @@ from .terms import total
 class Joint:
     """One joint: angle and band in degrees, ``over`` how far outside (signed), 0 inside.
 
-    ``angle`` is None where it can't be told; ``reason`` says why. An elbow that no angle can
-    serve has ``over`` None, too, and the reason "out of reach".
+    ``angle`` is None where it can't be told; ``reason`` says why. Where no angle brings the hand
+    to the keys, ``out_of_reach`` is true and ``over`` None.
     """
 
     joint: str
@@ -32,6 +32,7 @@ class Joint:
     high: float
     over: float | None
     reason: str | None = None
+    out_of_reach: bool = False
 
 
 def neck_band(case: Case, distance: float) -> Band:
@@ -62,12 +63,22 @@ def _elbow(case: Case, settings: Settings, seated: bool) -> float:
     return elbow_angle_deg(elbow=base + frame.elbow, keys=keys, reach=frame.reach)
 
 
-def thigh_rise_deg(case: Case, settings: Settings) -> float:
-    """How far the thighs rise towards the knee, degrees; 0 where they are level or supported."""
+def thigh_slope(case: Case, settings: Settings) -> float:
+    """How far the thighs slope down to the knee under these settings, degrees; negative: they rise.
+
+    Raises MissingInput where seat or legs are not known, and for a wheelchair's footplates.
+    """
+    if case.own_seat:
+        raise MissingInput(
+            "footplates", "The wheelchair's footplates carry the feet: not measured here."
+        )
     seat = _need(settings.seat, "seat", "The seat height is not recorded.")
-    legs = total(legs_terms(case.body, case)) + (settings.footrest or 0.0)
-    below = legs - seat - case.policy.flat_feet_margin
-    return degrees(asin(min(1.0, max(0.0, below / case.body.mm("buttock_popliteal_length")))))
+    return thigh_slope_deg(
+        seat=seat - (settings.footrest or 0.0), legs=total(legs_terms(case.body, case)),
+        level=level_seat(case.body, case), margin=case.policy.flat_feet_margin,
+        wanted=case.policy.thigh_slope,
+        buttock_popliteal_length=case.body.mm("buttock_popliteal_length"),
+    )  # fmt: skip
 
 
 def _wrist(case: Case, settings: Settings, seated: bool) -> float:
@@ -80,6 +91,14 @@ def _shoulder(case: Case, settings: Settings) -> float:
     """How far an armrest over the elbow lifts the shoulder, about the breastbone."""
     if case.workstation.chair.armrests in (None, "none") or case.policy.armrest_use == "off":
         return 0.0
+    if case.own_seat:
+        raise MissingInput("armrest", "The armrests are part of the client's own seating.")
+    if (
+        settings.armrest is None
+        and case.workstation.chair.armrests_off
+        and settings.seat is not None
+    ):
+        return 0.0  # taken off
     rest = _need(settings.armrest, "armrest", "The armrests' height is not recorded.")
     lift = max(0.0, rest - Frame.seated(case).elbow)
     half = case.body.mm("shoulder_breadth_biacromial") / 2
@@ -113,7 +132,8 @@ def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
     except (MissingInput, OutOfReach) as why:
         reason = why.reason if isinstance(why, MissingInput) else f"Out of reach: {why}."
         return Joint(joint=name, label=label, angle=None, low=band.low, high=band.high,
-                     over=None, reason=reason)  # fmt: skip
+                     over=None, reason=reason,
+                     out_of_reach=isinstance(why, OutOfReach))  # fmt: skip
     return Joint(
         joint=name, label=label, angle=value, low=band.low, high=band.high, over=band.excess(value)
     )
@@ -146,11 +166,11 @@ def joints_of(
         _joint("wrist", JOINT_BANDS["wrist"], lambda: _wrist(case, settings, seated)),
     ]
     if seated:
-        level = 90 + case.recline() + case.policy.thigh_slope
+        upright = 90 + case.recline()
         found += [
             _joint("shoulder", JOINT_BANDS["shoulder"], lambda: _shoulder(case, settings)),
-            _joint("hip", JOINT_BANDS["hip"], lambda: level - thigh_rise_deg(case, settings)),
-            _joint("knee", JOINT_BANDS["knee"], lambda: 90 - thigh_rise_deg(case, settings)),
+            _joint("hip", JOINT_BANDS["hip"], lambda: upright + thigh_slope(case, settings)),
+            _joint("knee", JOINT_BANDS["knee"], lambda: 90 + thigh_slope(case, settings)),
         ]
     found.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))
     distance = settings.distance if settings.distance is not None else 600.0

@@ -8,11 +8,18 @@ from ..errors import MissingInput
 from ..policy import JOINT_BANDS, Band
 from ..workstation import Span, Workstation
 from .case import Case
-from .distance import distance_terms, laptop_distance
+from .distance import (
+    Depth,
+    along_the_floor,
+    distance_terms,
+    laptop_distance,
+    reachable_distance,
+)
 from .frame import (
     elbow_terms,
     eye_terms,
     legs_terms,
+    level_seat,
     reach,
     standing_elbow_terms,
     standing_eye_terms,
@@ -46,6 +53,8 @@ class Lengths:
     eye: float | None
     distance: float | None
     hip_level: float
+    level: float | None
+    floor: Depth | None
 
     @classmethod
     def of(cls, case: Case, posture: Posture) -> Lengths:
@@ -59,13 +68,24 @@ class Lengths:
         thigh = None
         if seated and body.has("thigh_clearance"):
             thigh = body.mm("thigh_clearance") + policy.thigh_room
+        on_feet = seated and not case.own_seat  # a wheelchair's footplates carry the feet
+        distance = target_distance(case)
         return cls(
             case=case, posture=posture, elbow=elbow, reach=reach(body), eye=eye,
-            legs=total(legs_terms(body, case)) if seated else None,
-            thigh_length=body.mm("buttock_popliteal_length") if seated else 1.0,
-            thigh_need=thigh, distance=target_distance(case),
-            hip_level=90 + case.recline() + policy.thigh_slope,
+            legs=total(legs_terms(body, case)) if on_feet else None,
+            thigh_length=body.mm("buttock_popliteal_length") if on_feet else 1.0,
+            thigh_need=thigh, distance=distance, hip_level=90 + case.recline(),
+            level=level_seat(body, case) if on_feet else None,
+            floor=_floor(case, distance, seated=seated),
         )  # fmt: skip
+
+    def distance_at(self, station: Workstation) -> float:
+        """Eye to picture as this desk allows it, mm; the usual one where nothing tells it."""
+        if self.distance is None:
+            return USUAL_DISTANCE_MM
+        if self.floor is None or station.screen.kind == "laptop":
+            return self.distance
+        return reachable_distance(self.case, self.floor, station, self.distance)
 
     def model(self, station: Workstation, *, free: bool = False) -> SearchModel:
         """The search's numbers for these pieces.
@@ -87,21 +107,26 @@ class Lengths:
         seated = self.posture == "seated"
         if station.keyboard.thickness is None:
             raise MissingInput("keyboard_thickness", "The keyboard's thickness is not recorded.")
-        eye, distance = self.eye, self.distance or USUAL_DISTANCE_MM
+        eye, distance = self.eye, self.distance_at(station)
         band = None
         try:
             band = top_band(case, distance)
         except MissingInput:
             eye = None
         surface, seat = desk.surface, station.chair.seat if seated else LEVEL
+        if seated and case.own_seat:
+            seat = own_seat_span(case)
         lift, tops = reach_of(station)
         fixed = surface is not None and surface.fixed
         if free:
             surface = surface if fixed else None
-            seat = None if seated else seat
+            seat = seat if not seated or case.own_seat else None
             lift, tops = (lift if station.screen.kind == "laptop" else None), None
-        need = self.thigh_need if seated and not free else None
-        under = desk.underside
+        need, under = None, desk.underside
+        if seated and not free:
+            rests = armrest_need(station)
+            needs = [one for one in (self.thigh_need, rests) if one is not None]
+            need = max(needs) if needs else None
         return SearchModel(
             elbow=self.elbow,
             reach=self.reach,
@@ -111,6 +136,8 @@ class Lengths:
             seat=seat,
             surface=surface,
             legs=self.legs,
+            level=self.level,
+            thigh_slope=policy.thigh_slope,
             thigh_length=self.thigh_length,
             hip_level=self.hip_level,
             hip_band=JOINT_BANDS["hip"],
@@ -131,6 +158,39 @@ class Lengths:
             first=policy.first,
             hands_first=fixed and policy.first != "feet",
         )
+
+
+def own_seat_span(case: Case) -> Span:
+    """Where a wheelchair's seat is and stays; raises MissingInput where nobody measured it."""
+    at, span = case.found_seated.seat, case.workstation.chair.seat
+    if at is None and span is not None and span.fixed:
+        at = span.low
+    if at is None:
+        raise MissingInput("seat", "The wheelchair's seat is not measured: it is never moved, and "
+                           "everything else comes to it.")  # fmt: skip
+    return Span(low=at, high=at)
+
+
+def armrest_need(station: Workstation) -> float | None:
+    """Least room over the seat that armrests need which can't be moved, mm.
+
+    None where there are none, where they move or come off, or where nobody recorded their height.
+    """
+    chair = station.chair
+    if chair.armrests in (None, "none") or chair.armrests_off or chair.armrest is None:
+        return None
+    return chair.armrest.low if chair.armrests == "fixed" or chair.armrest.fixed else None
+
+
+def _floor(case: Case, distance: float | None, *, seated: bool) -> Depth | None:
+    """Where things stand along the floor for a distance; None where that can't be told."""
+    if distance is None or case.workstation.screen.kind == "laptop":
+        return None
+    try:
+        return along_the_floor(case.body, case, elbow_deg=case.policy.elbow_angle,
+                               distance=distance, seated=seated)  # fmt: skip
+    except MissingInput:
+        return None
 
 
 def reach_of(station: Workstation) -> tuple[Span | None, Span | None]:

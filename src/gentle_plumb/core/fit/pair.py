@@ -146,9 +146,8 @@ STANDING_OVER_DEG = 15.0
 
 
 def stands_too(case: Case, standing: Found | None) -> bool:
-    """Whether this place is worked at standing: something moves, nobody sits in a wheelchair."""
-    desk, chair = case.workstation.desk, case.workstation.chair
-    return (desk.kind == "sit_stand" and chair.kind != "wheelchair" and standing is not None
+    """Whether this place is worked at standing: something moves, and nothing of the person's bars it."""
+    return (case.workstation.desk.kind == "sit_stand" and case.may_stand and standing is not None
             and standing.over <= STANDING_OVER_DEG)  # fmt: skip
 
 

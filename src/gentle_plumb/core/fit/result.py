@@ -10,11 +10,13 @@ from .terms import Term
 
 Posture = Literal["seated", "standing"]
 LimitKind = Literal[
-    "stops", "starts", "fixed", "steps", "thighs", "hangs", "collides", "joined", "shallow", "wide",
-    "low", "kept", "choice"
+    "stops", "starts", "fixed", "steps", "thighs", "armrests", "hangs", "collides", "joined", "shallow", "wide",
+    "low", "belly", "kept", "choice"
 ]  # fmt: skip
 NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "choice"})
 """Kinds that don't keep a piece from where it belongs."""
+RANGE_ENDS: frozenset[LimitKind] = frozenset({"stops", "starts", "fixed", "steps"})
+"""Kinds that are the end of what a piece can do."""
 Status = Literal["holds", "off", "not_assessable"]
 
 
@@ -24,9 +26,9 @@ class Limit:
 
     ``piece`` ends at ``at`` (mm, or degrees for a tilt); ``short`` is target less ``at``, so
     negative where the piece is too high or too far. ``kind`` says how: it stops, starts or is
-    fixed there, it goes in steps, the thighs are in the way, the feet would hang, it would meet the
+    fixed there, it goes in steps, the thighs or the armrests are in the way, the feet would hang, it would meet the
     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
-    low; or it is no limit: left as found in its band, or a better choice.
+    low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, or a better choice.
     """
 
     piece: str

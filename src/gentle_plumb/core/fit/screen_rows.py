@@ -9,8 +9,15 @@ from ..body import Body
 from ..errors import MissingInput
 from ..posture import gaze_deg
 from ..workstation import Span
+from ..workstation.equipment import HOME_ROW_TO_FRONT_MM
 from .case import Case
-from .distance import along_the_floor, distance_terms, laptop_distance, least_distance
+from .distance import (
+    along_the_floor,
+    distance_terms,
+    laptop_distance,
+    least_distance,
+    reachable_distance,
+)
 from .frame import eye_terms, standing_eye_terms
 from .joints import Joint
 from .model import reach_of
@@ -105,15 +112,15 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
         if case.workstation.screen.kind == "laptop":
             joined = laptop_distance(case.body, case, elbow_deg=elbow_deg)
             return set_row(row, joined, [limit("laptop", "joined", joined, row.target - joined)])
-        depth = case.workstation.desk.depth
         place = along_the_floor(case.body, case, elbow_deg=elbow_deg, distance=row.target,
                                 seated=posture == "seated")  # fmt: skip
     except MissingInput:
         return set_row(row, row.target)
-    if depth is not None and place.needed > depth + 0.5:
-        short = place.needed - depth
-        return set_row(row, row.target - short, [limit("desk", "shallow", depth, short)])
-    return set_row(row, row.target)
+    depth = case.workstation.desk.depth
+    near = reachable_distance(case, place, case.workstation, row.target)
+    if depth is None or place.needed <= depth + SAME_MM:
+        return set_row(row, row.target)
+    return set_row(row, near, [limit("desk", "shallow", depth, place.needed - depth)])
 
 
 def tilt_row(
@@ -165,16 +172,23 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         distance = None if laptop else total(distance_terms(body, case))
         place = along_the_floor(body, case, elbow_deg=elbow_deg, distance=distance)
         return (
-            Term(label="keys behind the front edge", value=place.keys - place.edge),
+            Term(label="keys behind the front edge",
+                 value=max(HOME_ROW_TO_FRONT_MM, place.keys - place.edge)),
             Term(label="picture behind the keys", value=place.picture - place.keys),
             Term(label="stand behind the picture", value=place.back - place.picture),
-        )
+        )  # fmt: skip
 
     depth = case.workstation.desk.depth
     row = target_row(case, about, terms, lambda target: (target, None), found=depth)
     if row.target is None or depth is None:
         return set_row(row, None)
     limits = [limit("desk", "shallow", depth, row.target - depth)] if row.status == "off" else []
+    try:
+        over = along_the_floor(case.body, case, elbow_deg=elbow_deg, distance=0.0).belly_short
+    except MissingInput:
+        over = 0.0
+    if over > SAME_MM:
+        limits.append(limit("desk", "belly", depth, over))
     return set_row(row, depth, limits)
 
 

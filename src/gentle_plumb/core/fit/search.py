@@ -45,13 +45,15 @@ def _turning_seats(model: SearchModel, span: Span, surface: Span, gaps: list[flo
     points = {span.low, span.high}
     legs = model.legs
     if legs is not None:
-        points |= {legs, legs + model.flat_margin, legs - model.flat_margin}
+        points.add(legs)
+        level, margin = legs if model.level is None else model.level, model.flat_margin
         closed = model.thigh_length * _sin(model.hip_level - model.hip_band.low)
-        points.add(legs - model.flat_margin - closed)
-        for feet in model.feet or ():
-            for place in feet.places() or (feet.low, feet.high):
-                points |= {legs + place - model.flat_margin, legs + place + model.flat_margin,
-                           legs + place - model.flat_margin - closed}  # fmt: skip
+        opened = model.thigh_length * _sin(model.hip_band.low - model.hip_level)
+        turns = (legs - margin, legs + margin, level, level - margin, level - margin - closed,
+                 level + opened)  # fmt: skip
+        places = {place for feet in model.feet or ()
+                  for place in feet.places() or (feet.low, feet.high)}  # fmt: skip
+        points |= {turn + place for place in {0.0, *places} for turn in turns}
     if model.highest_seat is not None:
         points.add(model.highest_seat)
     ends = surface.places() if surface.fixed else (surface.low, surface.high)

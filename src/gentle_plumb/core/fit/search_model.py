@@ -23,9 +23,10 @@ class SearchModel:
     feet, None when standing. ``lift`` is how high over the surface the top of the picture can be,
     ``tops`` how high over the floor; None where nothing binds it. ``top_band`` is the wanted top
     over the eye and ``top_target`` the place in it. ``least_gap`` is the least surface over seat
-    that leaves room for the thighs, or ``highest_seat`` the seat under something that stays; None
+    that leaves room for thighs and armrests, or ``highest_seat`` the seat under something that stays; None
     where unknown or no matter, and never both. ``feet`` are the supports there are, None where any will do.
-    ``slopes`` is how the keys can slope. ``hands_first`` is the order of preference 5.
+    ``slopes`` is how the keys can slope. ``hip_level`` is the hip with level thighs, ``level`` the seat
+    for them (None: the same as ``legs``), ``thigh_slope`` the slope that ``legs`` is for. ``hands_first`` is the order of preference 5.
     """
 
     elbow: float
@@ -40,6 +41,8 @@ class SearchModel:
     knee_band: Band = JOINT_BANDS["knee"]
     hip_band: Band = JOINT_BANDS["hip"]
     hip_level: float = 100.0
+    level: float | None = None
+    thigh_slope: float = 0.0
     wrist_band: Band = JOINT_BANDS["wrist"]
     slopes: Span = LEVEL
     flat_margin: float = 10.0

@@ -30,34 +30,38 @@ def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
         return f"{piece} at {limit.at:.0f}°, {abs(limit.short):.0f}° away"
     at, apart = format_length(limit.at, unit), format_length(abs(limit.short), unit)
     piece = PIECES.get(limit.piece, limit.piece)
-    side = "short" if limit.short > 0 else "too high"
+    side = "short" if limit.short > 0 else "too deep" if limit.piece == "seat_depth" else "too high"
     match limit.kind:
         case "stops":
             return f"{piece} stops at {at}, {apart} short"
         case "starts":
-            return f"{piece} starts at {at}, {apart} too high"
+            return f"{piece} starts at {at}, {apart} {side}"
         case "fixed":
             return f"{piece} fixed at {at}, {apart} {side}"
         case "steps":
             return f"{piece} goes in steps: {at} is the nearest place, {apart} {side}"
         case "hangs":
-            return f"feet are held up to {at} only, {apart} {side}"
+            return f"the feet's support ends at {at}, {apart} short"
         case "low":
             return f"mouse shelf {at} under the keys: shim it by as much"
         case "kept":
             return f"left as found at {at}: in its band, {apart} from the target"
         case "thighs":
             return f"thighs stop it at {at}, {apart} {side}"
+        case "armrests":
+            return f"armrests stop it at {at}, {apart} {side}"
         case "collides":
             return f"over {at} they meet the desk: lower them, take them off, or stay short of its edge"
         case "joined":
             return f"picture joined to the keys, {apart} {side if limit.short > 0 else 'too far'}"
+        case "belly":
+            return f"the belly keeps the edge from the keys: the keyboard hangs over it by {apart}"
         case "shallow":
             return f"desk is {at} deep, {apart} short: screen or keys give way"
         case "wide":
             return f"keyboard reaches out to {at}, {apart} beyond the arm's band"
         case "choice":
-            return f"{at} is in the band and suits hands and feet together, {apart} from the target"
+            return f"at {at} all joints together pay least, {apart} from the target"
 
 
 def cost_of(joint: Joint) -> Cost | None:

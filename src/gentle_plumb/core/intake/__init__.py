@@ -2,10 +2,12 @@
 
 from .care import CARE, Care
 from .consents import CONSENTS, Consent
+from .limits import PersonLimits, person_limits, precautions_of
 from .regions import OFTEN, REGIONS, STRONGEST, Region
-from .signs import SIGNS, URGENCY, Sign, Ticked, ticked_signs
+from .signs import SIGNS, URGENCY, Sign, Ticked, ticked_signs, unasked_signs
 
 __all__ = [
     "CARE", "CONSENTS", "OFTEN", "REGIONS", "SIGNS", "STRONGEST", "URGENCY", "Care", "Consent",
-    "Region", "Sign", "Ticked", "ticked_signs",
+    "PersonLimits", "Region", "Sign", "Ticked", "person_limits", "precautions_of", "ticked_signs",
+    "unasked_signs",
 ]  # fmt: skip

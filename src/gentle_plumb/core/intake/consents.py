@@ -19,9 +19,9 @@ CONSENTS: dict[str, Consent] = {
     consent.id: consent
     for consent in (
         Consent(id="notes", label="To keep health notes",
-                says="Reason, discomfort, conditions, and what is written about them.",
-                effect="All health notes of this visit are erased, here and in "
-                       "its history. Reports signed before stay as they were signed."),
+                says="Reason, discomfort, conditions, and whatever is written in own words.",
+                effect="All health notes and everything in own words in this visit are erased, here "
+                       "and in its history. Reports signed before stay as they were signed."),
         Consent(id="photographs", label="To take and keep photographs",
                 says="Side and rear views, kept here and shown only inside this practice.",
                 effect="All photographs of this visit and the points on them are erased."),

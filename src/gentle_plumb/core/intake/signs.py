@@ -10,10 +10,11 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
-Urgency = Literal["urgent", "clinician"]
+Urgency = Literal["urgent", "same_day", "clinician"]
 
 URGENCY: dict[Urgency, str] = {
     "urgent": "Stop and seek care now",
+    "same_day": "Seen by a clinician the same day",
     "clinician": "See a clinician first",
 }
 
@@ -31,7 +32,7 @@ SIGNS: dict[str, Sign] = {
     sign.id: sign
     for sign in (
         Sign(id="saddle", urgency="urgent",
-             label="Loss of bladder or bowel control, or numbness around the saddle"),
+             label="Loss of bladder or bowel control, or numbness between the legs"),
         Sign(id="sudden", urgency="urgent",
              label="Sudden weakness, drooping face or trouble speaking"),
         Sign(id="chest", urgency="urgent", label="Chest pain or breathlessness"),
@@ -44,16 +45,16 @@ SIGNS: dict[str, Sign] = {
              label="Pain at night that no position eases"),
         Sign(id="tingling", urgency="clinician",
              label="Numbness, tingling or weakness that stays or spreads"),
-        Sign(id="calf", urgency="clinician", label="A hot, swollen calf"),
+        Sign(id="calf", urgency="same_day", label="A hot, swollen calf"),
     )
 }  # fmt: skip
 
 
 @dataclass(frozen=True, kw_only=True)
 class Ticked:
-    """A sign that is there: ``done`` is what was done about it, None while nothing is written.
+    """A sign that is there: ``done`` is what was done about it and by whom, None while that is open.
 
-    ``path`` is the field that says so, ``done_path`` the one that waits for the answer.
+    ``done_path`` and ``by_path`` are the fields that wait for the answer.
     """
 
     id: str
@@ -61,6 +62,7 @@ class Ticked:
     label: str
     done: str | None
     done_path: str
+    by_path: str
 
 
 def ticked_signs(entries: Mapping[str, float | str | None]) -> list[Ticked]:
@@ -74,8 +76,8 @@ def ticked_signs(entries: Mapping[str, float | str | None]) -> list[Ticked]:
     """
     found = [
         Ticked(id=sign.id, urgency=sign.urgency, label=sign.label,
-               done=_text(entries, f"ask.sign.{sign.id}.done"),
-               done_path=f"ask.sign.{sign.id}.done")
+               done=_answer(entries, f"ask.sign.{sign.id}.done", f"ask.sign.{sign.id}.by"),
+               done_path=f"ask.sign.{sign.id}.done", by_path=f"ask.sign.{sign.id}.by")
         for sign in SIGNS.values()
         if entries.get(f"ask.sign.{sign.id}") == "yes"
     ]  # fmt: skip
@@ -83,9 +85,30 @@ def ticked_signs(entries: Mapping[str, float | str | None]) -> list[Ticked]:
     if other in ("urgent", "clinician"):
         found.append(
             Ticked(id="other", urgency=other, label="Another sign",  # type: ignore[arg-type]
-                   done=_text(entries, "ask.warning_done"), done_path="ask.warning_done")
+                   done=_answer(entries, "ask.warning_done", "ask.warning_by"),
+                   done_path="ask.warning_done", by_path="ask.warning_by")
         )  # fmt: skip
-    return sorted(found, key=lambda sign: sign.urgency != "urgent")
+    return sorted(found, key=lambda sign: tuple(URGENCY).index(sign.urgency))
+
+
+def unasked_signs(entries: Mapping[str, float | str | None]) -> list[Sign]:
+    """Every sign that nobody has said yes or no to."""
+    return [sign for sign in SIGNS.values() if entries.get(f"ask.sign.{sign.id}") is None]
+
+
+LEAST_WORDS, LEAST_LETTERS = 2, 8
+"""An answer of less says nothing: whom they were sent to takes two words. House values."""
+
+
+def _answer(entries: Mapping[str, float | str | None], done: str, by: str) -> str | None:
+    """What was done and by whom, once both are said in words."""
+    said, who = _text(entries, done), _text(entries, by)
+    if said is None or who is None:
+        return None
+    letters = sum(sign.isalpha() for sign in said)
+    if len(said.split()) < LEAST_WORDS or letters < LEAST_LETTERS or len(who.strip()) < LEAST_WORDS:
+        return None
+    return f"{said.strip()} ({who.strip()})"
 
 
 def _text(entries: Mapping[str, float | str | None], path: str) -> str | None:

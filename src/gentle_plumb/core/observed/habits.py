@@ -12,6 +12,7 @@ from typing import Literal
 
 At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
 Posture = Literal["seated", "standing", "either"]
+Moves = tuple[tuple[str, int, str], ...]
 
 HABIT_OFTEN: dict[str, str] = {
     "now_and_then": "Now and then",
@@ -25,7 +26,11 @@ SIDES: dict[str, str] = {"left": "Left", "right": "Right", "both": "Both"}
 
 @dataclass(frozen=True, kw_only=True)
 class Habit:
-    """One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked."""
+    """One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
+
+    ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
+    sign of its change, words; each is given only where the worked-out change goes that way.
+    """
 
     id: str
     label: str
@@ -37,12 +42,14 @@ class Habit:
     why: str
     do: str
     sided: bool = False
+    moves: Moves = ()
 
 
 def _habit(id: str, label: str, at: At, joint: str, region: str, deg: float, why: str, do: str,
-           *, posture: Posture = "seated", sided: bool = False) -> Habit:  # fmt: skip
+           *, posture: Posture = "seated", sided: bool = False,
+           moves: Moves = ()) -> Habit:  # fmt: skip
     return Habit(id=id, label=label, at=at, posture=posture, joint=joint, region=region, deg=deg,
-                 why=why, do=do, sided=sided)  # fmt: skip
+                 why=why, do=do, sided=sided, moves=moves)  # fmt: skip
 
 
 HABITS: dict[str, Habit] = {
@@ -50,40 +57,43 @@ HABITS: dict[str, Habit] = {
     for habit in (
         _habit("head_ahead", "Head ahead of the shoulders", "head", "neck", "neck", 15,
                "The neck's muscles hold the head's weight out in front.",
-               "Bring the picture nearer or enlarge the text; then look again.",
-               posture="either"),
+               "Enlarge the text before anybody leans; then look again.", posture="either",
+               moves=(("distance", -1, "Bring the picture nearer."),)),
         _habit("chin_lifted", "Chin lifted", "eye", "neck", "neck", 12,
                "The neck bends back to read, most of all through a lower lens.",
-               "Lower the screen until top and bottom are read with the chin level.",
-               posture="either"),
+               "Top and bottom are to be read with the chin level.", posture="either",
+               moves=(("screen_top", -1, "Lower the screen."),)),
         _habit("head_down", "Head bent down to keys or paper", "head", "neck", "neck", 20,
                "The neck stays bent as long as the eyes are down.",
-               "Paper on a holder beside the picture; touch typing or a raised keyboard back edge "
-               "for those who look at the keys."),
+               "Paper on a holder beside the picture; touch typing for those who look at the keys."),
         _habit("head_turned", "Head turned to one side", "ear", "neck", "neck", 15,
                "The neck's joints stay turned at one end.",
                "What is looked at most stands straight ahead.", sided=True),
         _habit("shoulders_raised", "Shoulders raised", "shoulder", "upper_arm", "shoulder", 15,
                "The muscle from neck to shoulder never rests.",
-               "Lower the keys or raise the seat; armrests under the elbow, not above.",
-               posture="either", sided=True),
+               "Armrests under the elbow, never above it.", posture="either", sided=True,
+               moves=(("surface", -1, "Lower the keys."), ("seat", 1, "Raise the seat."))),
         _habit("shoulders_rounded", "Shoulders rounded forward", "shoulder", "upper_arm",
                "shoulder", 12, "Chest short, blades apart: the arms hang on the neck.",
-               "Bring keys and mouse nearer; sit back first.", posture="either"),
+               "Sit back first; keys and mouse where the upper arm can hang.", posture="either",
+               moves=(("mouse", -1, "Bring the mouse in."),)),
         _habit("elbow_ahead", "Elbow ahead of the body", "elbow", "upper_arm", "shoulder", 15,
                "The shoulder carries the arm out in front.",
-               "Keys and mouse nearer, chair closer to the desk.", posture="either", sided=True),
+               "Keys and mouse where the upper arm can hang beside the body.", posture="either",
+               sided=True),
         _habit("elbow_out", "Elbow away from the side", "elbow", "upper_arm", "shoulder", 15,
                "The shoulder holds the arm out to the side.",
-               "Bring the mouse in; a shorter keyboard; armrests narrower.",
-               posture="either", sided=True),
+               "A shorter keyboard, armrests narrower.", posture="either", sided=True,
+               moves=(("mouse", -1, "Bring the mouse in."),)),
         _habit("elbow_below_edge", "Elbow lower than the desk's edge", "elbow", "elbow",
                "forearm", 12, "The forearm climbs to the keys and presses on the edge.",
-               "Raise the seat, with a footrest if feet then hang, or lower the desk."),
+               "The forearm is to lie level with the keys, not climb to them.",
+               moves=(("surface", -1, "Lower the desk."),
+                      ("seat", 1, "Raise the seat, with support for the feet."))),
         _habit("wrist_back", "Wrist bent back", "hand", "wrist", "wrist", 20,
                "The tendons run round a corner, the tunnel narrows.",
-               "Fold the keyboard's feet in; keys lower or flatter.",
-               posture="either", sided=True),
+               "Fold the keyboard's feet in and lay the keys flatter.", posture="either", sided=True,
+               moves=(("surface", -1, "Lower the keys."),)),
         _habit("wrist_outwards", "Wrist turned outwards", "hand", "wrist", "wrist", 12,
                "The hand is bent towards the little finger on every key.",
                "Keyboard on the middle of the letter block; a split one where the trunk is broad.",
@@ -94,24 +104,30 @@ HABITS: dict[str, Habit] = {
                posture="either", sided=True),
         _habit("back_free", "Back away from the backrest", "back", "trunk", "lower_back", 10,
                "The back holds itself all day.",
-               "Shorten the seat or bring the work nearer; bottom to the back of the seat."),
+               "Bottom to the back of the seat.",
+               moves=(("seat_depth", -1, "Shorten the seat."),
+                      ("distance", -1, "Bring the picture nearer."))),
         _habit("perching", "Perching on the seat's edge", "hip", "trunk", "lower_back", 15,
                "Neither back nor thighs are carried.",
-               "Find out what is too far or too high; then the seat's depth."),
+               "Find out what is too far or too high, then sit on the whole seat.",
+               moves=(("seat_depth", -1, "Shorten the seat."),)),
         _habit("slumping", "Slumping", "back", "trunk", "lower_back", 20,
                "The lower back hangs in its ligaments.",
                "Lumbar pad to the small of the back, recline a little, move more often."),
         _habit("feet_hanging", "Feet hanging", "ankle", "knee", "hip", 15,
                "The seat's edge presses under the thigh.",
-               "Lower the seat, or a footrest where the desk forbids it."),
+               "Full soles are to be carried.",
+               moves=(("seat", -1, "Lower the seat."),
+                      ("footrest", 1, "Put a support under the feet."))),
         _habit("feet_tucked", "Feet tucked under", "ankle", "knee", "knee", 20,
                "Knees are sharply bent, the pelvis tips.",
-               "A firm place for the feet in front; seat not too high."),
+               "A firm place for the feet in front of the seat."),
         _habit("legs_crossed", "Legs crossed", "knee", "hip", "hip", 12,
                "The pelvis stands askew and the back bends sideways.",
                "Feet flat, room under the desk; change the leg at least.", sided=True),
         _habit("knees_high", "Knees above the hips", "knee", "hip", "lower_back", 15,
-               "The pelvis rolls back and the lower back rounds.", "Raise the seat."),
+               "The pelvis rolls back and the lower back rounds.",
+               "Knees no higher than the hips.", moves=(("seat", 1, "Raise the seat."),)),
         _habit("weight_one_leg", "Weight on one leg", "ankle", "hip", "hip", 12,
                "One hip carries all.", "A low rail, one foot on it in turn.",
                posture="standing", sided=True),
@@ -120,13 +136,15 @@ HABITS: dict[str, Habit] = {
                "Wide stance, a rail; shorter standing spells.", posture="standing", sided=True),
         _habit("leaning_on_desk", "Leaning on the desk", "hand", "trunk", "lower_back", 12,
                "The back bends and the wrists carry.",
-               "Raise the surface to the elbow; sit sooner.", posture="standing"),
+               "Sit down sooner.", posture="standing",
+               moves=(("surface", 1, "Raise the surface to the elbow."),)),
         _habit("twisting", "Twisting to paper or screen", "back", "trunk", "lower_back", 15,
                "The trunk stays turned under load.",
                "What is used together lies together, straight ahead.",
                posture="either", sided=True),
         _habit("phone_shoulder", "Phone held with the shoulder", "ear", "neck", "neck", 30,
-               "Neck bent and shoulder raised at once.", "A headset.",
+               "Neck bent and shoulder raised at once.",
+               "A headset frees ear and shoulder.",
                posture="either", sided=True),
     )
 }  # fmt: skip

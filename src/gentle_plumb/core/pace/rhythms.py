@@ -13,6 +13,8 @@ LONGEST_DAY_H = 24.0
 class Rhythm:
     """A pattern in minutes; ``micro_every`` is a 30-second break each so many minutes, 0 none.
 
+    ``label_seated`` and ``says_seated`` are for somebody who stays seated: lean, lift, roll, reach.
+
     Source: house-rhythm.
     """
 
@@ -23,6 +25,8 @@ class Rhythm:
     stand: float
     move: float
     micro_every: float = 0.0
+    label_seated: str = ""
+    says_seated: str = ""
 
     @property
     def cycle(self) -> float:
@@ -33,6 +37,10 @@ class Rhythm:
     def stands(self) -> bool:
         """Whether it needs a surface to stand at."""
         return self.stand > 0
+
+    def words_for(self, *, walks: bool) -> tuple[str, str]:
+        """Label and sentence for a client; for somebody who doesn't walk, with other movement."""
+        return (self.label, self.says) if walks else (self.label_seated, self.says_seated)
 
 
 RHYTHMS: dict[str, Rhythm] = {
@@ -45,14 +53,23 @@ RHYTHMS: dict[str, Rhythm] = {
         Rhythm(id="sit30_stand30", label="30 sit · 30 stand", sit=30, stand=30, move=0,
                says="Half and half, for people used to standing."),
         Rhythm(id="work25_move4", label="25 work · 4 move", sit=25, stand=0, move=4,
-               says="A short walk after each stretch of work; no standing desk needed."),
+               says="A short walk after each stretch of work; no standing desk needed.",
+               label_seated="25 work · 4 move",
+               says_seated="After each stretch of work: lean, lift, roll a little way, reach."),
         Rhythm(id="micro15_walk_hourly", label="57 work · 3 walk, short breaks", sit=57, stand=0,
                move=3, micro_every=15,
-               says="Half a minute's break each quarter of an hour and a walk each hour."),
+               says="Half a minute's break each quarter of an hour and a walk each hour.",
+               label_seated="57 work · 3 move, short breaks",
+               says_seated="Half a minute's break each quarter of an hour; each hour lean, lift and roll."),
         Rhythm(id="blocks_2h", label="Blocks of about two hours", sit=112, stand=0, move=8,
-               says="Long tasks are not torn up; the walk after each has to be kept."),
+               says="For long tasks; the walk after each has to be kept.",
+               label_seated="Blocks of about two hours",
+               says_seated="For long tasks; the weight shifts after each have to be kept."),
         Rhythm(id="up_every_30", label="Up every 30", sit=29, stand=0, move=1,
-               says="Stand up and sit down again each half hour; the least there should be."),
+               says="Stand up and sit down again each half hour; the least there should be.",
+               label_seated="Shift every 30",
+               says_seated="Each half hour shift the weight: lean, lift, roll, reach; the least there "
+                           "should be."),
     )
 }  # fmt: skip
 

@@ -185,7 +185,7 @@ def _stack(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
 def seat_additions(case: Case, tier: Tier) -> list[Addition]:
     """What can be done about the seat; nothing with a wheelchair, whose seating is not ours."""
     station = case.workstation
-    if station.chair.kind == "wheelchair" or station.chair.seat is None:
+    if case.own_seat or station.chair.seat is None:
         return []
     found = [
         Addition(id="cushion", slot="seat", label=f"{stack.text} on the seat", price="nothing",
@@ -205,6 +205,8 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
                      price="medium", does="brings the hands over a high surface",
                      apply=_chair(HIGH_SEAT, ring=True)),
         ]  # fmt: skip
+    if case.person.steady_seat:  # a cushion and a high chair stand less firmly than a plain seat
+        found = [one for one in found if one.id == "task_chair"]
     return found
 
 
@@ -240,9 +242,9 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
 
 
 def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
-    """Supports for the feet beside those that are there already."""
+    """Supports for the feet beside those that are there already; a wheelchair has its footplates."""
     station = case.workstation
-    if station.feet is None:
+    if station.feet is None or case.own_seat:
         return []
     found: list[Addition] = []
     if tier != "lasting":

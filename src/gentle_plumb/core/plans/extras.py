@@ -49,7 +49,7 @@ def _plain(id: str, label: str, price: str, does: str, *, temporary: bool = Fals
 
 
 def _shorter_seat(case: Case, tier: Tier, deep: float) -> list[Addition]:
-    if case.workstation.chair.kind == "wheelchair":
+    if case.own_seat:
         return []
     if deep > MOST_INSERT_MM:
         return [] if tier != "lasting" else [

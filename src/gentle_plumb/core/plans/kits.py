@@ -2,9 +2,10 @@
 
 What counts, strictly in this order:
 
-1. what hard limits lack, mm; what the policy sets first;
-2. degrees outside the joints' bands, in whole steps of what is worth an addition (``worth_deg``),
-   heights and mouse each on their own;
+1. no hard limit lacks more than it does without additions, and together they lack least, mm;
+   then what the policy sets first;
+2. degrees outside the joints' bands, a shoulder lifted by armrests among them, in whole steps of
+   what is worth an addition (``worth_deg``), heights and mouse each on their own;
 3. price, then number of additions;
 4. the degrees themselves.
 
@@ -18,16 +19,19 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from itertools import product
-from math import floor
+from math import asin, degrees, floor
 from typing import Any
 
 from ..errors import MissingInput
 from ..fit import Case
+from ..fit.frame import elbow_terms
 from ..fit.hand_rows import mouse_over
 from ..fit.model import Lengths
 from ..fit.pair import stands_too
+from ..fit.rows import SAME_MM
 from ..fit.search import search
 from ..fit.search_model import Found, hold
+from ..fit.terms import total
 from ..workstation import Settings, Workstation
 from .additions import (
     PRICES,
@@ -42,7 +46,7 @@ from .additions import (
 )
 
 Kit = tuple[Addition, ...]
-Key = tuple[float, float, int, int, int, float]
+Key = tuple[bool, float, float, int, int, int, float]
 
 
 def price_of(kit: Kit) -> int:
@@ -68,14 +72,21 @@ class Heights:
 
     seated: Found
     standing: Found | None
+    shoulder: float = 0.0
 
-    def key(self, kit: Kit, worth_deg: float) -> Key:
-        """What sets are compared by."""
+    def key(self, kit: Kit, worth_deg: float, bare: Heights | None = None) -> Key:
+        """What sets are compared by; ``bare`` are the heights without additions."""
         hard, first, over = self.seated.rank
+        over += self.shoulder
+        worse = bare is not None and (
+            self.seated.presses > bare.seated.presses + SAME_MM
+            or self.seated.hangs > bare.seated.hangs + SAME_MM
+        )
         if self.standing is not None:
             first += self.standing.first
             over += self.standing.over
         return (
+            worse,
             hard,
             round(first, 6),
             grade(over, worth_deg),
@@ -124,7 +135,23 @@ class HeightSearch:
             for model, mine in zip(models, own, strict=False)
         ]  # fmt: skip
         found = [search(model) for model in models]
-        return Heights(seated=found[0], standing=found[1] if len(found) > 1 else None)
+        return Heights(seated=found[0], standing=found[1] if len(found) > 1 else None,
+                       shoulder=shoulder_over(self.case, station))  # fmt: skip
+
+
+def shoulder_over(case: Case, station: Workstation) -> float:
+    """Degrees that armrests which can't go low enough lift the shoulder, whatever the heights."""
+    chair = station.chair
+    span, off = chair.armrest, case.policy.armrest_use == "off" or chair.armrests_off
+    if chair.armrests in (None, "none") or span is None or off or case.own_seat:
+        return 0.0
+    try:
+        elbow = total(elbow_terms(case.body, case))
+        half = case.body.mm("shoulder_breadth_biacromial") / 2
+    except MissingInput:
+        return 0.0
+    lift = max(0.0, span.clamp(elbow - case.policy.armrest_below_elbow) - elbow)
+    return degrees(asin(min(1.0, lift / half)))
 
 
 def _bases(case: Case, tier: Tier) -> list[Kit]:
@@ -163,12 +190,15 @@ def height_kit(solver: HeightSearch, tier: Tier) -> Kit:
     case, worth = solver.case, solver.case.policy.worth_deg
     best: tuple[Key, Kit]
 
-    def beaten(bound: Heights, kit: Kit) -> bool:
-        return bound.key(kit, worth) >= best[0]
+    bare = solver.heights(case.workstation)
 
-    best = solver.heights(case.workstation).key((), worth), ()
+    def beaten(bound: Heights, kit: Kit) -> bool:
+        # the bound lacks no more than what follows: whether that is worse, it does not tell
+        return (False, *bound.key(kit, worth)[1:]) >= best[0]
+
+    best = bare.key((), worth, bare), ()
     for base in _bases(case, tier):
-        if best[0] <= (0.0, 0.0, 0, price_of(base), len(base), 0.0):
+        if best[0] <= (False, 0.0, 0.0, 0, price_of(base), len(base), 0.0):
             break  # nothing that follows is cheaper, and nothing is better than no degree at all
         station = furnished(case.workstation, base)
         if beaten(solver.heights(station, any_feet=True, any_top=True), base):
@@ -180,7 +210,7 @@ def height_kit(solver: HeightSearch, tier: Tier) -> Kit:
                 continue
             for screen in _by_cost(screen_additions(based, tier, _taken((*base, *feet)))):
                 kit = (*base, *feet, *screen)
-                key = solver.heights(furnished(footed, screen)).key(kit, worth)
+                key = solver.heights(furnished(footed, screen)).key(kit, worth, bare)
                 if key < best[0]:
                     best = key, kit
     return best[1]
@@ -198,11 +228,6 @@ def pointer_kit(case: Case, tier: Tier) -> Kit:
         return min([(), *((one,) for one in pointer_additions(case, tier))], key=key)
     except MissingInput:
         return ()
-
-
-def allowed(kit: Kit, case: Case) -> bool:
-    """Whether the policy takes temporary pieces."""
-    return case.policy.temporary != "never" or not any(one.temporary for one in kit)
 
 
 def best_kit(case: Case, tier: Tier, solver: HeightSearch | None = None, *,

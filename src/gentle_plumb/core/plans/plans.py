@@ -9,7 +9,9 @@ from ..errors import MissingInput
 from ..findings import strain_minutes
 from ..findings.rule import HAND_TASKS, SCREEN_TASKS, SEATED_TASKS
 from ..fit import Case, Joint, Settled, settle
+from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Posture
+from ..fit.rows import SAME_MM
 from ..workstation import Settings
 from .additions import (
     PRICE_LABELS,
@@ -28,6 +30,7 @@ from .extras import extras_of
 from .kits import HeightSearch, Kit, Own, best_kit, furnished
 from .stacks import STACK_WARNING
 
+RISERS_WARNING = "Nobody lifts a loaded desk alone; risers under every leg, all alike."
 TIERS: dict[Tier, str] = {
     "room": "With what is here", "little": "For little money", "lasting": "To last",
 }  # fmt: skip
@@ -66,6 +69,56 @@ class Added:
 
 
 @dataclass(frozen=True, kw_only=True)
+class Lacks:
+    """What does not fit at all, mm.
+
+    Room for the thighs under the desk, support for the feet, desk before the belly, armrests under it.
+    ``keys`` are the postures in which no arm reaches the keys.
+    """
+
+    thighs: float = 0.0
+    feet: float = 0.0
+    belly: float = 0.0
+    armrests: float = 0.0
+    keys: tuple[Posture, ...] = ()
+
+    @property
+    def any(self) -> bool:
+        """Whether anything is lacking."""
+        return bool(self.keys) or max(*self._parts()[:3], self.armrests) > SAME_MM
+
+    def worse_than(self, other: Lacks) -> bool:
+        """Whether any one of them is more than the other's: no gain elsewhere makes up for it.
+
+        Armrests that move can be turned away or taken off; they are said, and decide nothing.
+        """
+        mine, theirs = self._parts(), other._parts()
+        return any(one > before + SAME_MM for one, before in zip(mine, theirs, strict=True))
+
+    def mends(self, other: Lacks) -> bool:
+        """Whether less is lacking, and none of it more."""
+        mine, theirs = self._parts(), other._parts()
+        less = any(one < before - SAME_MM for one, before in zip(mine, theirs, strict=True))
+        return less and not self.worse_than(other)
+
+    def _parts(self) -> tuple[float, ...]:
+        return self.thighs, self.feet, self.belly, 1000.0 * len(self.keys)
+
+
+def lacks_of(settled: Settled) -> Lacks:
+    """What hard limits lack once everything is set."""
+    postures: tuple[tuple[Posture, tuple[Joint, ...]], ...] = (
+        ("seated", settled.joints_seated), ("standing", settled.joints_standing),
+    )  # fmt: skip
+    return Lacks(
+        thighs=settled.presses, feet=settled.hangs, belly=settled.belly,
+        armrests=settled.armrests,
+        keys=tuple(posture for posture, joints in postures
+                   if any(one.out_of_reach for one in joints)),
+    )  # fmt: skip
+
+
+@dataclass(frozen=True, kw_only=True)
 class Plan:
     """One plan: what is added, how everything is set then, and what is left over."""
 
@@ -77,6 +130,7 @@ class Plan:
     left: tuple[Left, ...]
     over: float
     minutes: float | None
+    lacks: Lacks
     temporary: bool
     cautions: tuple[str, ...]
     case: Case
@@ -85,7 +139,10 @@ class Plan:
 
 @dataclass(frozen=True, kw_only=True)
 class Fix:
-    """One purchase on top of what is in the room: what it alone removes."""
+    """One purchase on top of what is in the room: what it alone removes.
+
+    ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
+    """
 
     id: str
     label: str
@@ -95,6 +152,8 @@ class Fix:
     removes: float
     minutes: float | None
     left: float
+    mends: bool = False
+    lacks: Lacks = Lacks()
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -122,21 +181,25 @@ def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | No
 def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Left]:
     found = []
     for joint in joints:
-        if not joint.over or (posture == "standing" and joint.joint == "upper_arm"):
+        over = UNREACHABLE_DEG if joint.out_of_reach else joint.over
+        if not over or (posture == "standing" and joint.joint == "upper_arm"):
             continue
         hours = hours_of(case, JOINT_TASKS[joint.joint], posture)
         found.append(
             Left(
-                joint=joint.joint, label=joint.label, posture=posture, over=joint.over,
+                joint=joint.joint, label=joint.label, posture=posture, over=over,
                 minutes=None if hours is None
-                else strain_minutes(hours=hours, share=1.0, over_deg=joint.over),
+                else strain_minutes(hours=hours, share=1.0, over_deg=over),
             )
         )  # fmt: skip
     return found
 
 
 def what_is_left(case: Case, settled: Settled) -> tuple[Left, ...]:
-    """Every joint that stays outside its band, the most degrees first."""
+    """Every joint that stays outside its band, the most degrees first.
+
+    Keys that no arm reaches count as much as any joint can be off.
+    """
     found = _left_of(case, "seated", settled.joints_seated)
     found += _left_of(case, "standing", settled.joints_standing)
     return tuple(sorted(found, key=lambda one: (-abs(one.over), one.posture, one.joint)))
@@ -186,7 +249,7 @@ class Planner:
         return Plan(
             id=tier, label=TIERS[tier], added=(*added, *(_added(one, 0.0, None) for one in extras)),
             seated=settled.seated, standing=settled.standing,
-            left=left, over=over, minutes=minutes, temporary=temporary,
+            left=left, over=over, minutes=minutes, lacks=lacks_of(settled), temporary=temporary,
             cautions=_cautions(case, kit), case=case, kit=kit,
         )  # fmt: skip
 
@@ -212,8 +275,8 @@ def _cautions(case: Case, kit: Kit) -> tuple[str, ...]:
     if any(one.items for one in kit):
         found.append(STACK_WARNING)
     if any(one.id == "risers" for one in kit):
-        found.append("Nobody lifts a loaded desk alone; risers under every leg, all alike.")
-    if case.workstation.chair.kind == "wheelchair":
+        found.append(RISERS_WARNING)
+    if case.own_seat:
         found.append("The client's own seating stays as it is; changes go through their therapist.")
     if any(one.id == "high_chair" for one in kit):
         found.append(
@@ -239,20 +302,27 @@ LEAST_FIX_DEG = 0.5
 
 
 def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
-    """Single purchases in the place of what the room's plan adds there, by what they remove."""
-    if room.over < LEAST_FIX_DEG:
+    """Single purchases in the place of what the room's plan adds there, by what they remove.
+
+    Those that mend what does not fit at all come first; none that makes any of it worse is named.
+    """
+    if room.over < LEAST_FIX_DEG and not room.lacks.any:
         return ()
     found = []
     for one in _purchases(planner.case):
         kit = (*(other for other in room.kit if other.slot != one.slot), one)
         over, minutes = planner.over(kit)
-        if room.over - over >= LEAST_FIX_DEG:
+        lacks = lacks_of(planner.settled(kit)[1])
+        mends = lacks.mends(room.lacks)
+        if lacks.worse_than(room.lacks):
+            continue
+        if mends or room.over - over >= LEAST_FIX_DEG:
             found.append(
                 Fix(id=one.id, label=one.label, does=one.does, price=one.price,
                     price_label=PRICE_LABELS[one.price], removes=room.over - over,
-                    minutes=_less(room.minutes, minutes), left=over)
+                    minutes=_less(room.minutes, minutes), left=over, mends=mends, lacks=lacks)
             )  # fmt: skip
-    return tuple(sorted(found, key=lambda one: (-(one.minutes or 0.0), -one.removes,
+    return tuple(sorted(found, key=lambda one: (not one.mends, -(one.minutes or 0.0), -one.removes,
                                                 PRICES[one.price], one.id)))  # fmt: skip
 
 
@@ -290,13 +360,16 @@ def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> Worke
 
 
 __all__ = [
+    "RISERS_WARNING",
     "TIERS",
     "Added",
     "Fix",
+    "Lacks",
     "Left",
     "Own",
     "Plan",
     "WorkedOut",
+    "lacks_of",
     "one_plan",
     "what_is_left",
     "work_out",

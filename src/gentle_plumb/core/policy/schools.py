@@ -233,13 +233,6 @@ SCHOOLS: dict[str, Question] = {
             ),
         ),
         Question(
-            id="ball", label="Ball as a chair", default="never",
-            positions=(
-                _at("never", "Never for work",
-                    "No back, no height that stays, and it tires before it trains."),
-            ),
-        ),
-        Question(
             id="neck_rest", label="Neck rest", default="if_it_meets",
             positions=(
                 _at("if_it_meets", "Off unless it meets the neck",

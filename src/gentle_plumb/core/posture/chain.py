@@ -81,6 +81,51 @@ def seat_for_legs(
     return popliteal_height + shoe - relief + slope
 
 
+def thigh_slope_deg(
+    *, seat: float, legs: float, level: float, margin: float, wanted: float,
+    buttock_popliteal_length: float,
+) -> float:  # fmt: skip
+    """How far the thighs slope down to the knee as the seat is set, degrees; negative: they rise.
+
+    ::
+
+        hip o----___            slope > 0: knees lower than hips
+                    ---o knee   knee = 90 + slope, hip = 90 + recline + slope
+                       |        (feet flat, shanks upright)
+
+    Parameters
+    ----------
+    seat : float
+        Loaded seat over what the feet stand on, mm.
+    legs : float
+        The seat for the slope that is wanted, mm; a seat within ``margin`` of it makes that slope.
+    level : float
+        The seat for level thighs, mm.
+    margin : float
+        What a seat may be off without harm, mm.
+    wanted : float
+        The slope the policy asks for, degrees, 0 to 15.
+    buttock_popliteal_length : float
+        mm.
+
+    Examples
+    --------
+    >>> round(thigh_slope_deg(seat=480, legs=510, level=410, margin=10, wanted=12,
+    ...                       buttock_popliteal_length=480), 2)
+    8.39
+    >>> round(thigh_slope_deg(seat=380, legs=410, level=410, margin=10, wanted=0,
+    ...                       buttock_popliteal_length=480), 2)
+    -2.39
+
+    """
+    if seat >= legs - margin - 1e-9:
+        return wanted  # flat feet, or feet that hang: the thighs lie as they are meant to
+    over = seat - level
+    if over < 0:
+        over = min(0.0, over + margin)
+    return degrees(asin(max(-1.0, min(1.0, over / buttock_popliteal_length))))
+
+
 def elbow_above_seat(
     *, elbow_height_sitting: float, drop: float, shoulder_elbow_length: float, flexion_deg: float
 ) -> float:

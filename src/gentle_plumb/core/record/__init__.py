@@ -14,6 +14,7 @@ from .to_case import (
     hours_at_desk,
     overrules,
     photos_from,
+    set_unmeasured,
     settings_left,
 )
 
@@ -21,5 +22,5 @@ __all__ = [
     "FAMILIES", "FIELDS", "HOUSE", "PIECES", "STEPS", "Doubt", "Entries", "Field", "Fix", "Measuring", "PhotoFile", "Piece", "StepId",
     "StepProgress", "applies", "body_from", "case_from", "display_offset", "doubts", "field_of",
     "habits_seen", "hours_at_desk", "overrules", "paths_of", "photos_from", "progress", "read_typed",
-    "readings_of", "resolved_of", "settings_left", "settled", "spoken_date",
+    "readings_of", "resolved_of", "set_unmeasured", "settings_left", "settled", "spoken_date",
 ]  # fmt: skip

@@ -27,13 +27,17 @@ class StepProgress:
         return self.done >= self.needed
 
 
+ACTED_ON = ("ask.warning", "ask.sign.")
+"""Red flags are asked about with or without consent to notes."""
+
+
 def _by_fields(step: StepId, entries: Entries) -> StepProgress:
     withheld = entries.get("ask.consent.notes") in ("no", "withdrawn")
     needed = [
         field
         for field in FIELDS.values()
         if field.step == step and field.needed and applies(field, entries)
-        and not (field.health and withheld and field.id != "ask.warning")
+        and not (field.health and withheld and not field.id.startswith(ACTED_ON))
     ]  # fmt: skip
     missing = [f"{field.group}: {field.label}" for field in needed if entries.get(field.id) is None]
     return StepProgress(
@@ -59,7 +63,10 @@ def progress(
     """
     rows = [row for row in result.seated.rows if row.key in NEEDED_ROWS]
     open_rows = [row.label for row in rows if row.target is None]
-    left = [row for row in order if entries.get(f"set.{row.posture}.{row.key}") is None]
+    left = [
+        row for row in order
+        if all(entries.get(f"set.{row.posture}.{row.key}{end}") is None for end in ("", ".aimed"))
+    ]  # fmt: skip
     steps = [
         _by_fields("ask", entries),
         _by_fields("look", entries),

@@ -7,6 +7,7 @@ from datetime import date
 
 from ..body import TWINS
 from ..errors import AmbiguousValue, UnknownName, UnreadableValue, ValueOutOfRange
+from ..plain_text import check_text
 from ..units import (
     LengthUnit,
     format_length,
@@ -118,7 +119,8 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
         Naming field, value, range and unit; with what may have been meant.
 
     """
-    text = typed.replace("\x00", "").strip()
+    check_text(typed, field.id)
+    text = typed.strip()
     if not text:
         return None
     match field.kind:

@@ -8,10 +8,12 @@ from dataclasses import dataclass, replace
 from ..body import Sex
 from ..fit import Case
 from ..fit.case import Lens
+from ..intake.limits import person_limits
 from ..observed import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
 from ..policy import Bundle, Policy, policy_of, standing_policy_of
 from ..workstation import Details, Screen, Settings, SideScreen
+from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
 from .fields import NUMBERS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
 from .to_body import HOUSE, Entries, Measuring, body_from, number_at, text_at
 from .to_workstation import workstation_from
@@ -35,6 +37,14 @@ def _settings(entries: Entries, prefix: str, keyboard: float | None) -> Settings
     )
 
 
+def _found_seated(entries: Entries, keyboard: float | None) -> Settings:
+    """As found; where somebody looked and there is no footrest, the feet have none."""
+    found = _settings(entries, "look.found", keyboard)
+    if found.footrest is None and entries.get("look.support.footrest") == "no":
+        return replace(found, footrest=0.0)
+    return found
+
+
 def _details(entries: Entries) -> Details:
     """What was found beside the settings."""
     screens = []
@@ -46,6 +56,8 @@ def _details(entries: Entries) -> Details:
             text_at(entries, f"look.{id}.aspect"),
         )
         size = Screen.picture(diagonal, aspect) if diagonal and aspect else (None, None)
+        if entries.get(f"look.{id}.kind") == "laptop" and size[0] is None:
+            size = LAPTOP_PICTURE_HEIGHT_MM * ASPECTS["16:10"], LAPTOP_PICTURE_HEIGHT_MM
         screens.append(
             SideScreen(
                 id=id,
@@ -99,14 +111,14 @@ def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring 
     Progressive and bifocal lenses count as read through their lower part until somebody has
     looked and said no.
     """
-    keyboard = number_at(entries, "look.keyboard.thickness")
+    keyboard, station = number_at(entries, "look.keyboard.thickness"), workstation_from(entries)
     bundles = practice or {}, bundle_of(entries)
     policy = _with_numbers(policy_of(*bundles), entries)
     standing = _with_numbers(standing_policy_of(*bundles), entries)
     return Case(
         body=body_from(entries, sex, measuring),
-        workstation=workstation_from(entries),
-        found_seated=_settings(entries, "look.found", keyboard),
+        workstation=station,
+        found_seated=_found_seated(entries, keyboard),
         found_standing=_settings(entries, "look.found_standing", keyboard),
         shoe_seated=number_at(entries, "ask.shoe_seated"),
         shoe_standing=number_at(entries, "ask.shoe_standing"),
@@ -127,6 +139,7 @@ def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring 
             if (hours := number_at(entries, f"ask.hours.{task}")) is not None
         },
         details=_details(entries),
+        person=person_limits(entries, wheelchair=station.chair.kind == "wheelchair"),
     )
 
 
@@ -182,9 +195,33 @@ def overrules(entries: Entries) -> tuple[Settings, Settings]:
 
 
 def settings_left(entries: Entries) -> tuple[Settings, Settings]:
-    """What was set and re-measured, seated and standing."""
+    """What was set, seated and standing: re-measured, or set to an aim and not measured."""
     keyboard = number_at(entries, "look.keyboard.thickness")
-    return _settings(entries, "set.seated", keyboard), _settings(entries, "set.standing", keyboard)
+    seated, standing = (
+        _settings({**_unmeasured(entries, posture), **_known(entries, f"set.{posture}.")},
+                  f"set.{posture}", keyboard)
+        for posture in ("seated", "standing")
+    )  # fmt: skip
+    return seated, standing
+
+
+def _known(entries: Entries, start: str) -> Entries:
+    return {path: value for path, value in entries.items()
+            if path.startswith(start) and value is not None}  # fmt: skip
+
+
+def _unmeasured(entries: Entries, posture: str) -> Entries:
+    """What was set to an aim without measuring it again, by the path of the measured value."""
+    return {
+        f"set.{posture}.{key}": value for key in SEATED_SET
+        if (value := entries.get(f"set.{posture}.{key}.aimed")) is not None
+    }  # fmt: skip
+
+
+def set_unmeasured(entries: Entries, posture: str, key: str) -> bool:
+    """Whether a setting was put to its aim and never measured again."""
+    start = f"set.{posture}.{key}"
+    return entries.get(start) is None and entries.get(f"{start}.aimed") is not None
 
 
 def hours_at_desk(entries: Entries) -> float:
@@ -194,5 +231,5 @@ def hours_at_desk(entries: Entries) -> float:
 
 __all__ = [
     "STANDING_SET", "Entries", "PhotoFile", "bundle_of", "case_from", "display_offset", "habits_seen",
-    "hours_at_desk", "overrules", "photos_from", "settings_left",
+    "hours_at_desk", "overrules", "photos_from", "set_unmeasured", "settings_left",
 ]  # fmt: skip

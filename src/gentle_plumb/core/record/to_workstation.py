@@ -28,6 +28,8 @@ def _shift(span: Span | None, by: float | None) -> Span | None:
 def _chair(entries: Entries) -> Chair:
     """A chair; a wheelchair's seat is fixed as found, since nobody moves it here."""
     kind = text_at(entries, "look.chair.kind")
+    if entries.get("ask.care.wheelchair") == "yes":
+        kind = "wheelchair"  # said in Ask: the seating is the client's own, whatever piece is named
     sinks = (
         number_at(entries, "look.chair.sink")
         if applies(FIELDS["look.chair.sink"], entries)
@@ -156,12 +158,23 @@ def _screen(entries: Entries) -> Screen:
 def feet_of(entries: Entries) -> tuple[Span, ...] | None:
     """Supports for the feet that are there; None where nobody has looked, or a wheelchair has its own."""
     there = entries.get("look.support.footrest")
-    if there is None or entries.get("look.chair.kind") == "wheelchair":
+    wheels = entries.get("look.chair.kind"), entries.get("ask.care.wheelchair")
+    if there is None or "wheelchair" in wheels or "yes" in wheels:
         return None
     span = _span(entries, "look.footrest.height_min", "look.footrest.height_max")
     if there == "no":
         return ()
     return (span,) if span is not None else None
+
+
+def unmeasured_of(entries: Entries) -> tuple[str, ...]:
+    """Names of what is at hand for stacks and has no thickness on record."""
+    return tuple(
+        SUPPORTS[id][0]
+        for id in STACKED
+        if entries.get(f"look.support.{id}") == "yes"
+        and number_at(entries, f"look.support.{id}.height") is None
+    )
 
 
 def items_of(entries: Entries) -> tuple[Item, ...]:
@@ -195,4 +208,5 @@ def workstation_from(entries: Entries) -> Workstation:
         screen=_screen(entries),
         feet=feet_of(entries),
         items=items_of(entries),
+        unmeasured=unmeasured_of(entries),
     )

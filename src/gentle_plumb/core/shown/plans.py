@@ -5,8 +5,10 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Move
-from ..plans import Added, Fix, Left, Plan, StackAnswer, Tier, WorkedOut
+from ..fit.rows import SAME_MM
+from ..plans import Added, Fix, Lacks, Left, Plan, StackAnswer, Tier, WorkedOut
 from ..plans.stacks import STACK_WARNING
 from ..units import LengthUnit, format_difference, format_length
 from ..workstation import Settings
@@ -49,10 +51,14 @@ class SetAt:
 
 @dataclass(frozen=True, kw_only=True)
 class PlanView:
-    """A plan as it is shown; ``same_as`` names an earlier one that comes to the same."""
+    """A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
+
+    ``lacks`` is what does not fit at all, said before anything else.
+    """
 
     id: Tier
     label: str
+    lacks: list[str]
     added: list[AddedView]
     left: list[LeftView]
     over: str
@@ -66,7 +72,7 @@ class PlanView:
 
 @dataclass(frozen=True, kw_only=True)
 class FixView:
-    """One purchase and what it alone removes."""
+    """One purchase and what it alone removes; ``mends`` where it is for what does not fit at all."""
 
     id: str
     label: str
@@ -74,6 +80,8 @@ class FixView:
     price: str
     removes: str
     left: str
+    mends: bool
+    lacks: list[str]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -109,7 +117,34 @@ def _added(one: Added, unit: LengthUnit) -> AddedView:
     )  # fmt: skip
 
 
+def lacks_said(lacks: Lacks, unit: LengthUnit) -> list[str]:
+    """What does not fit at all, a sentence each, the gravest first."""
+
+    def mm(value: float) -> str:
+        return format_length(value, unit, with_unit=True)
+
+    found = []
+    if lacks.thighs > SAME_MM:
+        found.append(f"Thighs or armrests do not fit under the desk: {mm(lacks.thighs)} short.")
+    if lacks.feet > SAME_MM:
+        found.append(f"The feet hang: {mm(lacks.feet)} short of a support.")
+    found += [f"No arm reaches the keys, {posture}." for posture in lacks.keys]
+    if lacks.belly > SAME_MM:
+        found.append(
+            f"The belly keeps the desk away: the keyboard hangs over its edge by {mm(lacks.belly)}."
+        )
+    if lacks.armrests > SAME_MM:
+        found.append(
+            f"The armrests meet the desk even at their lowest, by {mm(lacks.armrests)}: turn them "
+            "out, take them off, or stay short of the edge."
+        )
+    return found
+
+
 def _left(one: Left) -> LeftView:
+    if abs(one.over) >= UNREACHABLE_DEG:
+        return LeftView(joint=one.joint, label=one.label, posture=one.posture,
+                        over="out of the arm's reach", minutes=_minutes(one.minutes))  # fmt: skip
     side = "over" if one.over > 0 else "under"
     return LeftView(joint=one.joint, label=one.label, posture=one.posture,
                     over=f"{abs(one.over):.1f}° {side} its band", minutes=_minutes(one.minutes))  # fmt: skip
@@ -137,7 +172,7 @@ def _same(plans: Sequence[Plan], index: int) -> str | None:
 def plan_view(plan: Plan, unit: LengthUnit, *, same_as: str | None = None) -> PlanView:
     """One plan in words."""
     return PlanView(
-        id=plan.id, label=plan.label, added=[_added(one, unit) for one in plan.added],
+        id=plan.id, label=plan.label, lacks=lacks_said(plan.lacks, unit), added=[_added(one, unit) for one in plan.added],
         left=[_left(one) for one in plan.left], over=f"{plan.over:.0f}°",
         minutes=_minutes(plan.minutes), temporary=plan.temporary, cautions=list(plan.cautions),
         seated=_settings(plan.seated, unit), standing=_settings(plan.standing, unit),
@@ -149,12 +184,20 @@ def plan_views(worked: WorkedOut, unit: LengthUnit) -> tuple[list[PlanView], lis
     """Every plan and every single purchase, in words."""
     plans = [plan_view(plan, unit, same_as=_same(worked.plans, index))
              for index, plan in enumerate(worked.plans)]  # fmt: skip
-    return plans, [_fix(one) for one in worked.fixes]
+    return plans, [_fix(one, unit) for one in worked.fixes]
 
 
-def _fix(one: Fix) -> FixView:
+def _fix(one: Fix, unit: LengthUnit) -> FixView:
     return FixView(id=one.id, label=one.label, does=one.does, price=one.price_label,
-                   removes=_both(one.removes, one.minutes), left=f"{one.left:.0f}°")  # fmt: skip
+                   removes=_removes(one),
+                   left=f"{one.left:.0f}°", mends=one.mends, lacks=lacks_said(one.lacks, unit))  # fmt: skip
+
+
+def _removes(one: Fix) -> str:
+    """What a purchase removes; one that mends what did not fit may remove no degree."""
+    if one.removes < 0.5:
+        return "mends what does not fit"
+    return _both(one.removes, one.minutes)
 
 
 def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:

@@ -20,6 +20,10 @@ DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("
               "seat_depth": ("longer", "shorter")}  # fmt: skip
 
 
+LEAST_LEFT_OVER = {"mm": 3.0, "deg": 1.0, "%": 1.0}
+"""Less than this a tape can't tell from nothing. Source: house-repeat."""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Input:
     """A dimension that a target is reckoned from, where it is from, and what it adds to the error."""
@@ -64,7 +68,11 @@ class At:
 
 @dataclass(frozen=True, kw_only=True)
 class RowView:
-    """One row as it is shown; every text carries the display unit's number."""
+    """One row as it is shown; every text carries the display unit's number.
+
+    ``left_unmeasured``: it was set to its aim and not measured again. ``left_over`` is what is still
+    missing of the aim, where it is more than a tape can be off.
+    """
 
     key: str
     posture: Posture
@@ -81,6 +89,7 @@ class RowView:
     found: str | None
     change: str | None
     left: str | None
+    left_unmeasured: bool
     left_over: str | None
     limits: list[str]
     cost: str | None
@@ -126,7 +135,8 @@ def _band(row: FitRow, unit: LengthUnit) -> str | None:
     return f"{low} or more" if low else f"{high} or less" if high else None
 
 
-def _terms(row: FitRow, unit: LengthUnit) -> str | None:
+def terms_words(row: FitRow, unit: LengthUnit) -> str | None:
+    """What a target is made of, in words; None where it can't be told."""
     if not row.terms:
         return None
     if row.unit == "mm":
@@ -146,6 +156,7 @@ def row_view(
     today: date,
     bundle: Bundle,
     left: float | None,
+    unmeasured: bool,
     own: float | None,
     computed: float | None,
     offset: float | None = None,
@@ -164,6 +175,8 @@ def row_view(
         The day of the visit, for the age of what was measured before.
     bundle : mapping
         What is chosen, by question.
+    unmeasured : bool
+        Whether what was left was set to the aim and not measured again.
     left, own, computed : float, optional
         What was left, what the practitioner put there, and what was computed without that; in the
         row's unit.
@@ -175,6 +188,8 @@ def row_view(
     """
     why = values.get(f"work.{row.posture}.{row.key}.why")
     over = left - row.setting if left is not None and row.setting is not None else None
+    if unmeasured or (over is not None and abs(over) <= LEAST_LEFT_OVER[row.unit]):
+        over = None
     return RowView(
         key=row.key,
         posture=row.posture,
@@ -186,11 +201,12 @@ def row_view(
         target=value_text(row, row.target, unit),
         band=_band(row, unit),
         plus_minus=value_text(row, 2 * row.sd, unit) if row.sd else None,
-        terms=_terms(row, unit),
+        terms=terms_words(row, unit),
         setting=value_text(row, row.setting, unit),
         found=value_text(row, row.found, unit),
         change=apart_text(row, row.change, unit),
         left=value_text(row, left, unit),
+        left_unmeasured=unmeasured,
         left_over=apart_text(row, -over, unit) if over is not None else None,
         limits=[limit_text(limit, unit) for limit in row.limits],
         cost=row.cost.text if row.cost else None,

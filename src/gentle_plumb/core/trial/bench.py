@@ -14,7 +14,7 @@ from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
 from ..findings import Finding
 from ..findings.rules.settings import WORDS
-from ..fit import FitResult, FitRow, PostureFit
+from ..fit import FitResult, FitRow, PostureFit, notes_in
 from ..fit.fit import Settled
 from ..fit.result import Posture
 from ..fit.wording import degrees_said
@@ -207,7 +207,7 @@ class Bench:
             gone=[_named(one) for id, one in now.items() if id not in then],
             come=[_named(one) for id, one in then.items() if id not in now],
             stays=len(now.keys() & then.keys()),
-            notes=list(through.result.notes), plans=plans, fixes=fixes, troubles=troubles,
+            notes=list(notes_in(through.case, through.result, request.unit)), plans=plans, fixes=fixes, troubles=troubles,
             bundle=dict(through.bundle),
             scene=through.scene(request.scene, behind=before if request.behind else None),
         )  # fmt: skip

@@ -30,6 +30,7 @@ from ..record import (
     habits_seen,
     overrules,
     photos_from,
+    set_unmeasured,
     settings_left,
 )
 from ..record.fields import OVERRULED
@@ -82,6 +83,7 @@ class Through:
             _row_view(
                 row, self.case, values, unit,
                 today=self.given.today, bundle=self.bundle, left=self.left[index].get(row.key),
+                unmeasured=set_unmeasured(self.given.values, row.posture, row.key),
                 own=self.own[index].get(row.key), computed=self.computed[index].get(row.key),
                 offset=offset, brief=brief,
             )

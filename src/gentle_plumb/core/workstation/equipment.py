@@ -22,6 +22,8 @@ LAPTOP_HINGE_BEHIND_KEYS_MM = 140.0
 """A laptop's picture over its keys and behind its home row, mm. Source: house-laptop."""
 ASPECTS = {"16:9": 16 / 9, "16:10": 16 / 10, "21:9": 21 / 9, "4:3": 4 / 3, "5:4": 5 / 4}
 MM_PER_INCH = 25.4
+LEAST_STEP = 1.0
+"""The finest step of a piece, mm or degrees. Source: house-repeat."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -44,10 +46,11 @@ class Span:
                 message=f"The lowest ({self.low:g}) is above the highest ({self.high:g}).",
                 high=self.high,
             )
-        if self.step is not None and self.step <= 0:
+        if self.step is not None and self.step < LEAST_STEP:
             raise ValueOutOfRange(
-                field="step", value=f"{self.step:g}", low=0.0, unit="mm",
-                message=f"A step of {self.step:g} mm leads nowhere: it has to be more than 0 mm.",
+                field="step", value=f"{self.step:g}", low=LEAST_STEP, unit="mm",
+                message=f"A step of {self.step:g} mm is finer than any hand sets: at least "
+                f"{LEAST_STEP:g} mm.",
             )  # fmt: skip
 
     @property
@@ -230,7 +233,8 @@ class Workstation:
     """The pieces together.
 
     ``feet`` are the supports there are for the feet, by the heights they can have; None where
-    nobody has looked. ``items`` are what is at hand for stacks.
+    nobody has looked. ``items`` are what is at hand for stacks, ``unmeasured`` the names of those
+    whose thickness nobody recorded.
     """
 
     chair: Chair = Chair()
@@ -240,3 +244,4 @@ class Workstation:
     screen: Screen = Screen()
     feet: tuple[Span, ...] | None = None
     items: tuple[Item, ...] = ()
+    unmeasured: tuple[str, ...] = ()

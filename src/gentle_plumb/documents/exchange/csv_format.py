@@ -110,8 +110,9 @@ def read_csv(raw: bytes) -> Read:
         if missing:
             read.troubles.append(("1", ", ".join(missing), "column missing"))
             return read
-        read.left_out += [("1", name, "a column this program does not know")
-                          for name in columns if name not in known]  # fmt: skip
+        for name in columns:
+            if name not in known:
+                read.left_out.append(("1", name, "a column this program does not know"))
         for line in lines:
             number = str(lines.line_num)
             if lines.line_num > MOST_LINES:
@@ -206,6 +207,7 @@ def _reading(read: Read, sheet: Sheet, cells: dict[str, str], number: str) -> No
 
 
 def _client(sheet: Sheet, cells: dict[str, str], number: str) -> None:
+    sheet.means = True
     for name in DIMENSIONS:
         value = cells.get(f"{name}_mm", "")
         if value:

@@ -120,13 +120,12 @@ def read_fhir(raw: bytes) -> Read:
     try:
         bundle = Bundle.model_validate(json.loads(raw))
     except ValidationError as error:
-        read.troubles = [
-            (".".join(str(part) for part in one["loc"]) or "file", "", one["msg"])
-            for one in error.errors(include_url=False)
-        ]
+        for wrong in error.errors(include_url=False, include_context=False, include_input=False):
+            place = ".".join(str(part) for part in wrong["loc"]) or "file"
+            read.troubles.append((place, "", wrong["msg"]))
         return read
     except (ValueError, RecursionError) as error:
-        read.troubles = [("file", "", f"not JSON: {error}")]
+        read.troubles.append(("file", "", f"not JSON: {error}"))
         return read
     patients: dict[str, Patient] = {}
     sheets: dict[tuple[str, str], Sheet] = {}

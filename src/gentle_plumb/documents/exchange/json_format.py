@@ -13,6 +13,8 @@ from ...core.body import DIMENSIONS
 from ...services.models import Sheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in
 
+MOST_SHEETS = 5_000
+"""More clients than a practice sees in years. House value."""
 Short = Annotated[str, StringConstraints(max_length=200)]
 Text = Annotated[str, StringConstraints(max_length=4000)]
 
@@ -51,7 +53,7 @@ class SheetDocument(_Part):
     footwear: Literal["barefoot", "shoes"] | None = None
     heel: Short | None = None
     list: Literal["short", "full"] | None = None
-    dimensions: dict[str, DimensionDocument]
+    dimensions: Annotated[dict[str, DimensionDocument], Field(max_length=200)]
 
 
 class MeasurementsDocument(_Part):
@@ -59,7 +61,7 @@ class MeasurementsDocument(_Part):
 
     format: Literal["gentle-plumb.measurements"] = "gentle-plumb.measurements"
     version: Literal[1] = 1
-    sheets: list[SheetDocument]
+    sheets: Annotated[list[SheetDocument], Field(max_length=MOST_SHEETS)]
 
 
 def measurements_schema() -> dict[str, Any]:
@@ -94,11 +96,10 @@ def read_json(raw: bytes) -> Read:
     try:
         document = MeasurementsDocument.model_validate_json(raw)
     except ValidationError as error:
-        read.troubles = [
-            (".".join(str(part) for part in one["loc"]) or "file", str(one["loc"][-1]) if one["loc"]
-             else "", one["msg"])
-            for one in error.errors(include_url=False)
-        ]  # fmt: skip
+        for wrong in error.errors(include_url=False, include_context=False, include_input=False):
+            place = ".".join(str(part) for part in wrong["loc"]) or "file"
+            last = str(wrong["loc"][-1]) if wrong["loc"] else ""
+            read.troubles.append((place, last, wrong["msg"]))
         return read
     for index, one in enumerate(document.sheets, start=1):
         place = f"sheet {index}"

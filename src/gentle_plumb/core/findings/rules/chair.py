@@ -41,10 +41,10 @@ CHAIR: tuple[Rule, ...] = (
         asked="The kind of chair is not recorded.",
     ),
     Answer(
-        id="neck_rest", title="Neck rest in the wrong place",
+        id="neck_rest", title="Neck rest",
         path="look.chair.neck_rest", wrong=("misses",), weight=0.3, source="house-neck-rest",
-        why="It pushes the head forward.", do="Set it so that it meets the neck, or take it off.",
-        region="neck",
+        why="It pushes the head forward.", do="Take it off, or set it so that it meets the neck.",
+        region="neck", wrong_under=("neck_rest", "off", ("meets",)),
     ),
     Answer(
         id="no_lumbar", title="No support for the small of the back",
@@ -57,8 +57,8 @@ CHAIR: tuple[Rule, ...] = (
         id="backrest", title="Backrest",
         path="look.found.backrest", least=95, most=115, source="house-joint-bands",
         why="Bolt upright tires the back; far back takes the head forward.",
-        do="Recline to 100 to 105, so that the back is carried.", region="lower_back",
-        joint="trunk", deg_per_unit=1.0,
+        do="Lean it as the plan says, so that the back is carried.", region="lower_back",
+        joint="trunk", deg_per_unit=1.0, about_recline=True,
     ),
     Answer(
         id="castors", title="Castors",

@@ -8,12 +8,17 @@ from ..rule import HAND_TASKS, SEATED_TASKS, Answer
 OF_THE_HANDS = ("wrist", "forearm")
 """Regions whose habits count only while the hands are on keys or mouse."""
 
+TASKS_OF_HABIT = {"phone_shoulder": ("calls",), "head_down": ("typing", "paper", "writing")}
+"""Habits that come with single tasks only."""
+
 HABIT_RULES: tuple[Answer, ...] = tuple(
     Answer(
         id=f"habit_{habit.id}", title=habit.label, path=f"look.habit.{habit.id}",
         wrong=("seen",), deg=habit.deg, source="house-habits", why=habit.why, do=habit.do,
         region=habit.region, joint=habit.joint,
-        tasks=HAND_TASKS if habit.region in OF_THE_HANDS else SEATED_TASKS,
+        tasks=TASKS_OF_HABIT.get(habit.id)
+        or (HAND_TASKS if habit.region in OF_THE_HANDS else SEATED_TASKS),
+        moves=habit.moves,
     )
     for habit in HABITS.values()
 )  # fmt: skip

@@ -20,6 +20,7 @@ def _bearing(id: str, path: str, most: float, share: float, use: tuple[str, ...]
         why="The neck stays turned to one side.",
         do="What is looked at most stands straight ahead; two used alike meet in the middle.",
         region="neck", joint="neck", tasks=SCREEN_TASKS, share=share, deg_per_unit=1.0,
+        row=path.removeprefix("look.found."),
         only_if=(path.replace("look.found.", "look.").replace("_bearing", ".use"), use)
         if use else None,
     )  # fmt: skip
@@ -47,7 +48,7 @@ SCREEN_RULES: tuple[Rule, ...] = (
         id="television", title="Television used as a screen",
         path="look.screen.kind", wrong=("television",), weight=0.3, source="house-screen",
         why="Its picture is too large and too coarse to be near.",
-        do="Further away with larger text, or a screen made for a desk.", region="eyes",
+        do="A screen made for a desk; until then text large enough for the distance worked out.", region="eyes",
         tasks=SCREEN_TASKS, asked="The kind of screen is not recorded.",
     ),
     Answer(
@@ -62,7 +63,7 @@ SCREEN_RULES: tuple[Rule, ...] = (
     Amount(
         id="display_scale", title="Text size",
         path="look.screen.scale", least=100, source="house-screen",
-        why="Small text brings the head to the screen.", do="Larger text or a nearer screen.",
+        why="Small text brings the head to the screen.", do="Enlarge the text to the display scale worked out.",
         region="eyes", tasks=SCREEN_TASKS,
     ),
 )  # fmt: skip

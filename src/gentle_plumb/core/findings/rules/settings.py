@@ -14,7 +14,10 @@ from ..rule import SCREEN_TASKS, SEATED_TASKS
 
 @dataclass(frozen=True, kw_only=True)
 class Words:
-    """``under`` and ``over``: effect of a value outside its band; ``more``, ``less``: verbs."""
+    """``under`` and ``over``: effect of a value outside its band; ``more``, ``less``: verbs.
+
+    An effect on a joint is said only where the joint as found is outside its band that way.
+    """
 
     thing: str
     under: str
@@ -26,10 +29,7 @@ class Words:
 WORDS: dict[str, Words] = {
     "seat": Words(
         thing="Seat", under="the knees come above the hips and the lower back rounds",
-        over="the feet hang and the thighs press on the seat's edge",
-    ),
-    "footrest": Words(
-        thing="Footrest", under="the feet hang", over="the knees come above the hips",
+        over="the thighs press on the seat's edge",
     ),
     "seat_depth": Words(
         thing="Seat depth", under="the thighs are carried only in part",

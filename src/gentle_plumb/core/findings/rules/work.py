@@ -15,7 +15,7 @@ WORK: tuple[Rule, ...] = (
     Amount(
         id="day_hours", title="Hours at the desk",
         path="ask.day_hours", most=10, source="house-hours",
-        why="No setting is good for that long.", do="Breaks and a walk come before any furniture.",
+        why="No setting is good for that long.", do="Breaks and changes of posture come before any furniture.",
     ),
     Answer(
         id="typing_by_eye", title="Types by eye",
@@ -29,7 +29,7 @@ WORK: tuple[Rule, ...] = (
         id="leans", title="Leans to see",
         path="ask.leans", wrong=("forward", "back"), deg=10, source="house-habits",
         why="The back leaves the backrest to bring the eyes where they can read.",
-        do="Screen distance and text size first; an eye test where that does not help.",
+        do="Distance and text size are set first; an eye test where that does not help.",
         region="lower_back", joint="trunk", tasks=SCREEN_TASKS, share=0.45,
         asked="Whether they lean to see is not recorded.",
     ),
@@ -38,14 +38,14 @@ WORK: tuple[Rule, ...] = (
         path="ask.sit_stand", wrong=("new",), weight=0.1, source="house-rhythm",
         why="Feet, calves and back need weeks to get used to it.",
         do="Twice 15 minutes a day in the first week, then a little more each week.",
-        region="foot", only_if=("look.desk.kind", ("sit_stand", "platform", "cart")),
+        region="foot", only_if=("look.desk.kind", ("sit_stand", "platform", "cart")), standing=True,
         asked="Whether they are used to standing is not recorded.",
     ),
     Answer(
         id="headset", title="No headset",
         path="look.support.headset", wrong=("no",), weight=0.3, source="house-habits",
         why="The phone ends between ear and shoulder while the hands type.",
-        do="A headset.", region="neck", tasks=("calls",),
+        do="A headset frees ear and shoulder.", region="neck", tasks=("calls",),
         asked="Whether there is a headset is not recorded.",
     ),
     Answer(

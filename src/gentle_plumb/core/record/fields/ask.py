@@ -19,18 +19,23 @@ _CONSENT = tuple(
     for consent in CONSENTS.values()
 )  # fmt: skip
 
+DONE_HELP = "Whom the client was sent to, how soon, and what they were told."
 _SIGNS = (
     choice("ask.warning", "Signs", "Any other sign",
            {"none": "No other", "clinician": "Yes: clinician first", "urgent": "Yes: care now"},
            needed=True, health=True, help="Answered once all of them were asked about."),
-    words("ask.warning_done", "Signs", "What was done about it", health=True,
+    words("ask.warning_done", "Signs", "What was done about it", health=True, help=DONE_HELP,
+          when=(("ask.warning", ("clinician", "urgent")),)),
+    words("ask.warning_by", "Signs", "By whom", health=True,
           when=(("ask.warning", ("clinician", "urgent")),)),
     *(field
       for sign in SIGNS.values()
       for field in (
-          choice(f"ask.sign.{sign.id}", "Signs", sign.label, YES, health=True),
-          words(f"ask.sign.{sign.id}.done", "Signs", "What was done about it",
+          choice(f"ask.sign.{sign.id}", "Signs", sign.label, YES, health=True, needed=True),
+          words(f"ask.sign.{sign.id}.done", "Signs", "What was done about it", help=DONE_HELP,
                 health=True, when=((f"ask.sign.{sign.id}", ("yes",)),)),
+          words(f"ask.sign.{sign.id}.by", "Signs", "By whom", health=True,
+                when=((f"ask.sign.{sign.id}", ("yes",)),)),
       )),
 )  # fmt: skip
 
@@ -39,7 +44,7 @@ _HOURS = (
              needed=task in ("typing", "mouse"))
       for task, label in TASKS.items()),
     amount("ask.day_hours", "Hours", "At the desk in all", "h", 0, 24,
-           help="As the client says; held against the sum of the tasks."),
+           help="As the client says; compared with the sum of the tasks."),
     amount("ask.standing_hours", "Hours", "Of these standing now", "h", 0, 24),
 )  # fmt: skip
 
@@ -75,6 +80,14 @@ _CARE = tuple(
             f"{care.label}: what to know",
             health=True,
             when=((f"ask.care.{care.id}", ("yes",)),),
+        ),
+        words(
+            f"ask.care.{care.id}.cleared_by",
+            "Conditions",
+            f"{care.label}: cleared by, on",
+            health=True,
+            when=((f"ask.care.{care.id}", ("yes",)),),
+            help="Who lifted the limit, and when.",
         ),
     )
 )

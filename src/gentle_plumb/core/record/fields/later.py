@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from ...pace import RHYTHMS
 from ...policy import POLICY_RANGES, SCHOOLS, STANDING
-from .field import Field, amount, choice, length
+from .field import YES, Field, amount, choice, length
 from .measure import MEASURE
 
 SEATED_SET = {
@@ -28,6 +30,9 @@ def _setting(prefix: str, posture: str, key: str, group: str, label: str) -> Fie
 _SET = (
     *(_setting("set", "seated", key, "Seated", entry[0]) for key, entry in SEATED_SET.items()),
     *(_setting("set", "standing", key, "Standing", entry[0]) for key, entry in STANDING_SET.items()),
+    *(replace(field, id=f"{field.id}.aimed", label=f"{field.label}, set to its aim and not measured again")
+      for posture, keys in (("seated", SEATED_SET), ("standing", STANDING_SET))
+      for key in keys for field in (_setting("set", posture, key, posture.title(), keys[key][0]),)),
 )  # fmt: skip
 
 _WORK = tuple(
@@ -37,7 +42,7 @@ _WORK = tuple(
     for field in (
         _setting("work", posture, key, posture.title(), f"{SEATED_SET[key][0]}, my number"),
         Field(id=f"work.{posture}.{key}.why", step="work", group=posture.title(), kind="text",
-              label="Why", part=key),
+              label="Why", part=key, health=True),
     )
 )  # fmt: skip
 
@@ -72,11 +77,20 @@ _PACE = (
             {rhythm.id: rhythm.label for rhythm in RHYTHMS.values()}, needed=True),
 )  # fmt: skip
 
+SHARED = {
+    "work": "Work and place, as written with the client",
+    "eyes": "What is chosen for lenses and eyes",
+    "joints": "Angles of the joints",
+    "heights": "The person in the drawing, with eye and elbow heights",
+}
+"""What the workplace's paper says only where it is ticked."""
 _REPORT = (
     Field(id="report.note", step="report", group="Report", label="A word to the client",
-          kind="text"),
+          kind="text", health=True),
     Field(id="report.follow_up", step="report", group="Report", label="Follow-up on", kind="date",
           needed=True),
+    *(choice(f"report.share.{id}", "Workplace", label, YES, section="share")
+      for id, label in SHARED.items()),
 )  # fmt: skip
 
 LATER: tuple[Field, ...] = (*MEASURE, *_WORK, *_CHOICES, *_SET, *_PACE, *_REPORT)

@@ -65,7 +65,6 @@ _CHAIR = (
     choice("look.chair.armrests_off", "Chair", "Armrests come off", YES_NO, when=_ARMS,
            part="armrest"),
     choice("look.chair.armrest_turn", "Chair", "Armrests turn", YES_NO, when=_ARMS),
-    choice("look.chair.armrest_off", "Chair", "Armrests come off", YES_NO, when=_ARMS),
     length("look.chair.width", "Chair", "Seat width", 250, 800),
     choice("look.chair.castors", "Chair", "Castors", {"hard": "For hard floor",
            "carpet": "For carpet", "glides": "Glides, no castors"}),
@@ -297,7 +296,7 @@ _HABITS = tuple(
                when=((f"look.habit.{habit.id}", ("seen",)),)),
         choice(f"look.habit.{habit.id}.often", "Habits", "How often", HABIT_OFTEN,
                when=((f"look.habit.{habit.id}", ("seen",)),)),
-        words(f"look.habit.{habit.id}.note", "Habits", "Note",
+        words(f"look.habit.{habit.id}.note", "Habits", "Note", health=True,
               when=((f"look.habit.{habit.id}", ("seen",)),)),
     )
 )  # fmt: skip
@@ -312,7 +311,7 @@ _ROOM = (
       for field in (
           choice(f"look.room.{item.id}", item.group, item.label,
                  {"right": item.right, "wrong": item.wrong}),
-          words(f"look.room.{item.id}.note", item.group, f"{item.label}: note",
+          words(f"look.room.{item.id}.note", item.group, f"{item.label}: note", health=True,
                 when=((f"look.room.{item.id}", ("wrong",)),)),
       )),
 )  # fmt: skip
@@ -329,6 +328,8 @@ LOOK: tuple[Field, ...] = (
     *_with(_ROOM, section="room"),
     words("look.workstation", "Workstation", "Shared workstation", section="pieces",
           help="The kept workstation these pieces came from."),
+    choice("look.watched", "Habits", "Watched for some minutes: nothing else seen", YES_NO,
+           section="habits"),
     words("look.note", "Notes", "Notes of this visit", section="habits", health=True),
 )  # fmt: skip
 """All of Look."""

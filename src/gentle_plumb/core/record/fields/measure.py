@@ -51,7 +51,7 @@ def _of(entry: Dimension) -> tuple[Field, ...]:
     return (
         *readings, *side, *guess,
         choice(f"{start}.skip", group, "Left out", SKIPS, section="about"),
-        words(f"{start}.kept", group, "Kept because", section="about"),
+        words(f"{start}.kept", group, "Kept because", section="about", health=True),
         length(f"{start}.kept_at", group, "Kept at", 0, 3000, section="about"),
         choice(f"{start}.with", group, "Taken with", {str(id): label for id, label in TOOLS.items()},
                section="about"),

@@ -1,0 +1,73 @@
+"""Findings in the making: what every finding of a rule says, then its load and severity."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..observed.habits import Moves
+from .facts import Facts
+from .finding import Finding, grade
+from .strain import REGION_OF_JOINT, strain_minutes, sum_text
+
+LEAST_MOVE_MM = 5.0
+"""A worked-out change of less is none that advice would be given for, mm. Source: house-repeat."""
+
+
+class Draft:
+    """What every finding of a rule says, to be completed once: copies would cost more than rules."""
+
+    def __init__(self, **said: Any) -> None:
+        self.said = said
+
+    def __call__(self, **more: Any) -> Finding:
+        return Finding(**{**self.said, **more})
+
+
+def with_load(facts: Facts, bare: Draft, *, tasks: tuple[str, ...], share: float, weight: float,
+            settled: bool = True, **said: Any) -> Finding:  # fmt: skip
+    """What is off, with its minutes, their sum, severity and what the client feels there.
+
+    Where a joint pays, degrees count as strain; elsewhere ``weight`` is how far off it is, 0 to 1.
+    What matters only in tasks that this client has no hours of is ``settled``: it holds.
+    """
+    whole = {**bare.said, **said}
+    joint, over, safety = whole["joint"], whole.get("over_deg"), whole.get("safety", False)
+    hours = facts.hours(tasks, whole.get("posture", "seated"))
+    if settled and hours == 0 and not safety:
+        idle = f"{whole['title']}: no hours a day in which it would matter."
+        return bare(cause=idle, joint="")
+    minutes = text = None
+    if hours is not None and joint and over:
+        minutes = strain_minutes(hours=hours, share=share, over_deg=over)
+        text = sum_text(hours=hours, share=share, over_deg=over)
+    elif hours is not None:
+        minutes = hours * 60 * share * weight
+        part = f" × {share:g} of the time" if share != 1 else ""
+        text = f"{hours:g} h × 60{part} × {weight:.2g} off = {minutes:.0f} min"
+    region = REGION_OF_JOINT.get(joint, whole["region"])
+    felt = tuple(one.text for one in facts.felt if region and one.load == region)
+    return bare(**said, state="off", minutes=minutes, sum=text, felt=felt, region=region,
+                severity=grade(minutes, safety=safety))  # fmt: skip
+
+
+def advice(facts: Facts, do: str, moves: Moves, posture: str) -> str:
+    """What to do: advice with a direction only where the worked-out change goes that way.
+
+    Parameters
+    ----------
+    do : str
+        What holds whatever the numbers are.
+    moves : tuple of (quantity, sign, words)
+    posture : {"seated", "standing"}
+
+    """
+    rows = {
+        row.key: row
+        for row in facts.result.of("standing" if posture == "standing" else "seated").rows
+    }
+    agree = []
+    for key, sign, words in moves:
+        change = rows[key].change if key in rows else None
+        if change is not None and change * sign > LEAST_MOVE_MM:
+            agree.append(words)
+    return " ".join([*agree, do]).strip()

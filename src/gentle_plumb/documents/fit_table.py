@@ -1,0 +1,78 @@
+"""A worked case as tables for people at a terminal."""
+
+from __future__ import annotations
+
+from rich.console import Console
+from rich.table import Table
+
+from ..core.fit import FitRow, PostureFit, limit_text, notes_in
+from ..core.plans import WorkedOut
+from ..core.shown import move_views, plan_views
+from ..core.shown.rows import apart_text, terms_words, value_text
+from ..core.units import LengthUnit
+from .case_format import CaseWorked
+
+UNIT_OF = {"deg": "°", "%": " %"}
+
+
+def _value(row: FitRow, value: float | None, unit: LengthUnit) -> str:
+    text = value_text(row, value, unit)
+    return "–" if text is None else f"{text}{UNIT_OF.get(row.unit, f' {unit}')}"
+
+
+def _posture(posture: PostureFit, unit: LengthUnit) -> Table:
+    table = Table(title=posture.posture.title(), title_justify="left")
+    for heading in ("", "target", "setting", "found", "change", "made of", "limit and cost"):
+        left = heading in ("", "made of", "limit and cost")
+        table.add_column(heading, justify="left" if left else "right")
+    for row in posture.rows:
+        said = [limit_text(limit, unit) for limit in row.limits]
+        if row.cost is not None and row.cost.over:
+            said.append(row.cost.text)
+        change = apart_text(row, row.change, unit)
+        table.add_row(
+            row.label, _value(row, row.target, unit), _value(row, row.setting, unit),
+            _value(row, row.found, unit), change or "–",
+            (terms_words(row, unit) if row.terms else row.reason) or "", "; ".join(said),
+        )  # fmt: skip
+    return table
+
+
+def print_table(console: Console, made: CaseWorked, unit: LengthUnit) -> None:
+    """Print both postures, the moves between them, notes, plans with cautions, and purchases."""
+
+    def say(words: str) -> None:
+        console.print(words, markup=False)
+
+    result = made.result
+    for posture in (result.seated, result.standing):
+        if posture.possible:
+            console.print(_posture(posture, unit))
+        elif posture.why_not:
+            say(posture.why_not)
+    for move in move_views(result.moves, unit):
+        way = f"{move.seated} to {move.standing} {unit} ({move.by})" if move.by else move.text
+        say(f"{move.label}: {way}")
+    for note in notes_in(made.case, result, unit):
+        say(note)
+    _print_plans(console, made.worked, unit)
+
+
+def _print_plans(console: Console, worked: WorkedOut, unit: LengthUnit) -> None:
+    shown, fixes = plan_views(worked, unit)
+    plans = Table(title="Plans", title_justify="left")
+    for heading in ("", "does not fit", "added", "price", "outside bands", "a day"):
+        plans.add_column(heading)
+    for plan in shown:
+        plans.add_row(
+            plan.label, "\n".join(plan.lacks) or "–",
+            "\n".join(one.label for one in plan.added) or "nothing",
+            "\n".join(one.price for one in plan.added),
+            "\n".join([plan.over, *(f"{one.label}, {one.posture}: {one.over}" for one in plan.left)]),
+            plan.minutes or "–",
+        )  # fmt: skip
+    console.print(plans)
+    for caution in dict.fromkeys(one for plan in shown for one in plan.cautions):
+        console.print(caution, markup=False)
+    for fix in fixes:
+        console.print(f"{fix.label} ({fix.price}): {fix.removes}; {fix.left} left", markup=False)

@@ -1,0 +1,68 @@
+"""What a case file can't say, each told with its place; what is read all the same."""
+
+import json
+
+import pytest
+
+from conftest import ROOT
+from gentle_plumb.core.errors import FieldError
+from gentle_plumb.documents.fit_files import read_case, trouble_of
+
+EXAMPLE = (ROOT / "docs" / "formats" / "examples" / "fixed-desk.case.json").read_text("utf-8")
+
+
+def changed(path, value):
+    raw = json.loads(EXAMPLE)
+    at = raw
+    *way, last = path.split(".")
+    for name in way:
+        at = at.setdefault(name, {})
+    at[last] = value
+    return json.dumps(raw)
+
+
+def trouble(text):
+    with pytest.raises((ValueError, FieldError, RecursionError)) as refused:
+        read_case(text)
+    return trouble_of(refused.value)
+
+
+@pytest.mark.parametrize(("path", "value", "words"), [
+    ("shoe_seated", True, "shoe_seated: a length is a number of mm"),
+    ("shoe_seated", None, None),
+    ("shoe_seated", "40 stones", "shoe_seated: “40 stones” is not a length"),
+    ("hours", {"typing": True}, "hours.typing"),
+    ("hours", {"typing": 20, "mouse": 20}, "40 a day in all: a day has 24"),
+    ("policies", {"recline": True}, "policies: recline"),
+    ("policies", {"recline": "10"}, "policies: recline"),
+    ("found_seated", {"seat": 43}, "seat: 43 mm is outside 250 to 900 mm"),
+    ("own_seated", {"seat": 700}, "own_seated.seat: 700 mm is outside what the piece can do, 400 to 510"),
+    ("equipment.desk.surface", {"low": 650, "high": 1250}, "a fixed one has one height"),
+    ("equipment.desk.below", {"low": 40, "high": 90}, "give both"),
+    ("equipment.mouse_kind", "hamster", "equipment.mouse_kind"),
+    ("equipment.chair.seat", {"low": 400, "high": 510, "step": 1e-6}, "greater than or equal to 1"),
+    ("equipment.screen.aspect", None, "give both"),
+    ("equipment.items", [{"id": "a", "thickness": 50}] * 2, "“a” stands there twice"),
+    ("sharp_from", 900, None),
+    ("title", "half \ud83d", "title: the text holds half a sign"),
+])  # fmt: skip
+def test_each_is_told_once_with_its_place(path, value, words):
+    text = changed(path, value)
+    if words is None:
+        read_case(text)
+        return
+    said = trouble(text)
+    assert len(said) == 1, said
+    assert words in said[0]
+
+
+def test_sharpness_runs_from_near_to_far_and_names_stand_once():
+    raw = json.loads(EXAMPLE) | {"sharp_from": 900, "sharp_to": 500}
+    assert "sharp_from lies beyond sharp_to" in trouble(json.dumps(raw))[0]
+    assert "“mat” is said twice" in trouble('{"mat": 1, "mat": 2}')[0]
+    assert trouble("[" * 100_000)[0]
+
+
+def test_a_byte_order_mark_and_a_ball_are_read():
+    read_case("\ufeff" + EXAMPLE)
+    assert read_case(changed("equipment.chair.kind", "ball")).equipment.chair.kind == "ball"

@@ -1,0 +1,346 @@
+"""What can hurt: limits of the person, hard limits of the fit, and sentences true of the body."""
+
+import re
+from dataclasses import replace
+from itertools import product
+from random import Random
+
+import pytest
+
+from gentle_plumb.benchmarks.hard_cases import SEED, seldom_fits
+from gentle_plumb.core.findings import Facts, findings
+from gentle_plumb.core.fit import fit
+from gentle_plumb.core.fit.model import search_model
+from gentle_plumb.core.fit.pair import solve_pair
+from gentle_plumb.core.intake import CARE, person_limits
+from gentle_plumb.core.plans import work_out
+from gentle_plumb.core.policy import policy_of
+from gentle_plumb.core.record.texts import TEXTS
+from gentle_plumb.core.shown import lacks_said, plan_views
+from gentle_plumb.core.trial import Given, work_through
+from gentle_plumb.core.workstation import Settings, Span
+from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.load import full_visit
+from gentle_plumb.services.models import Client, Visit, Working
+from gentle_plumb.services.workup import work_up
+from strategies import mean_body, usual_case
+
+HOURS = {f"ask.hours.{task}": 2.0 for task in ("typing", "mouse", "reading")}
+
+
+def with_desk(case, **desk):
+    station = case.workstation
+    return replace(case, workstation=replace(station, desk=replace(station.desk, **desk)))
+
+
+def with_chair(case, **chair):
+    station = case.workstation
+    return replace(case, workstation=replace(station, chair=replace(station.chair, **chair)))
+
+
+def judged(case, entries=None):
+    facts = Facts(entries=entries or HOURS, case=replace(case, hours={"typing": 6}),
+                  result=fit(case), unit="cm", texts=TEXTS)  # fmt: skip
+    return {one.id: one for one in findings(facts)}
+
+
+# ---- the person --------------------------------------------------------------------------------
+
+
+def worked(entries):
+    from datetime import UTC, datetime
+    from uuid import UUID
+
+    id = UUID(int=1)
+    client = Client(id=id, practice_id=id, name="Odile", sex="female", work="")
+    visit = Visit(id=id, practice_id=id, client_id=id, member_id=id,
+                  started_on=datetime.now(UTC).date())  # fmt: skip
+    return work_up(Working(visit=visit, client=client, values=entries, versions=0,
+                           signed_revision=None), "cm", plans=True)  # fmt: skip
+
+
+def said_of(workup):
+    """Every sentence of a visit that tells anybody to do something."""
+    found = [one.instruction for one in workup.findings if one.state == "off"]
+    found += [f"{one.label} {one.says}" for one in workup.rhythms if one.possible]
+    found += [f"{one.label}: {one.text}" for one in workup.moves]
+    found += [caution for plan in workup.plans for caution in plan.cautions]
+    found += [one.label for plan in workup.plans for one in plan.added]
+    return found
+
+
+@pytest.mark.parametrize("cared", ["dizziness", "veins", "surgery", "pregnancy", "wheelchair"])
+def test_a_precaution_keeps_standing_out_of_rhythm_plans_and_words(cared):
+    standing = re.compile(r"\bstand(ing|s)?\b|\bwalk|\bstool|stand up|high chair", re.IGNORECASE)
+    for name in ("Odile Marrick", "Wilma Trask", "Ivo Kestrel"):
+        values, _ = full_visit(name)
+        values |= {"ask.sit_stand": "new", "look.support.rail": "no",
+                   "look.support.anti_fatigue_mat": "no"}  # fmt: skip
+        free = worked({**values, "ask.care.veins": None})
+        assert any("standing" in said.lower() or "stand " in said.lower() for said in said_of(free))
+        barred = worked({**values, f"ask.care.{cared}": "yes"})
+        assert not barred.result.standing.possible
+        assert barred.why_not_standing
+        assert all(one.totals.stand == 0 for one in barred.rhythms if one.possible)
+        proposed = next(one for one in barred.rhythms if one.id == barred.proposed_rhythm)
+        assert proposed.possible
+        assert all(plan.standing == [] for plan in barred.plans)
+        assert (barred.moves, barred.limits.stands) == ([], False)
+        if cared == "wheelchair":
+            told = [said for said in said_of(barred) if standing.search(said)]
+            assert told == [], name
+        lifted = {f"ask.care.{cared}": "yes", f"ask.care.{cared}.cleared_by": "Dr on 3 May"}
+        if cared != "wheelchair":
+            assert worked({**values, "ask.care.veins": None, **lifted}).limits.stands
+
+
+def test_every_combination_of_precautions_says_whom_to_ask():
+    for held in product((False, True), repeat=len(CARE)):
+        entries = {f"ask.care.{id}": "yes" for id, on in zip(CARE, held, strict=True) if on}
+        limits = person_limits(entries)
+        assert limits.stands == (not limits.because)
+        assert limits.stands or limits.ask
+        assert ("Wheelchair user" in limits.because) == (not limits.walks)
+    assert person_limits({}).stands
+
+
+def test_an_unsteady_seat_is_not_offered_to_who_needs_a_steady_one():
+    case = usual_case(surface=(980,), seat=(400, 510))
+    high = {one.id for one in work_out(case).fixes}
+    assert "high_chair" in high
+    steady = replace(case, person=person_limits({"ask.care.dizziness": "yes"}))
+    assert not {"high_chair", "seat_cushion"} & {one.id for one in work_out(steady).fixes}
+
+
+@pytest.mark.parametrize("span", [None, Span(low=450, high=550), Span(low=480, high=480)])
+def test_a_wheelchairs_seat_is_never_moved_nor_a_footrest_bought(span):
+    case = with_chair(usual_case(surface=(740,), found={"seat": 500}), kind="wheelchair", seat=span,
+                      armrests="fixed", armrest=Span(low=230, high=230), armrests_off=False)  # fmt: skip
+    case = replace(case, workstation=replace(case.workstation, feet=()), hours={"typing": 6})
+    made, plans = fit(case), work_out(case).plans
+    seat, rest = made.row("seated", "seat"), made.row("seated", "footrest")
+    assert (seat.setting, seat.change, seat.status) == (500, None, "not_assessable")
+    assert (rest.setting, made.hangs) == (None, 0)
+    for plan in plans:
+        assert plan.seated.seat == 500
+        assert plan.lacks.feet == 0
+        assert not {"footrest", "seat_cushion", "task_chair", "high_chair"} & {
+            one.id for one in plan.added
+        }
+    said = " ".join(one.instruction for one in judged(case).values() if one.state == "off")
+    assert not re.search(r"take them off|seat to|footrest|closer to the desk", said)
+    unknown = with_chair(usual_case(), kind="wheelchair", seat=Span(low=400, high=500))
+    assert "never moved" in fit(unknown).row("seated", "seat").reason
+
+
+# ---- hard limits -------------------------------------------------------------------------------
+
+
+def test_no_purchase_or_plan_makes_thighs_or_feet_worse_and_what_mends_comes_first():
+    offered = mended = 0
+    for number in range(60):
+        draw = Random(SEED + 31 * number)
+        case = seldom_fits(draw)
+        thigh = draw.uniform(120, 240)
+        body = replace(case.body, values={**case.body.values,
+                       "thigh_clearance": replace(case.body.value("thigh_clearance"), mm=thigh)})  # fmt: skip
+        worked = work_out(replace(case, body=body, hours={"typing": 6}))
+        room = worked.plan("room")
+        for fix in worked.fixes:
+            offered += 1
+            assert not fix.lacks.worse_than(room.lacks), f"{number}: {fix.id}"
+        mends = [one.mends for one in worked.fixes]
+        assert mends == sorted(mends, reverse=True), number
+        bare = solve_pair(replace(case, body=body)).seated
+        for plan in worked.plans:
+            assert plan.lacks.thighs <= bare.presses + 0.5, number
+            assert plan.lacks.feet <= bare.hangs + 0.5, number
+            assert bool(lacks_said(plan.lacks, "cm")) == plan.lacks.any
+        mended += any(mends)
+    assert offered > 60
+    assert mended > 10
+
+
+def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
+    case = with_desk(usual_case(surface=(740,), seat=(450, 550), body=mean_body(thigh_clearance=250)),
+                     thickness=100.0, under="drawer")  # fmt: skip
+    worked = work_out(replace(case, hours={"typing": 6}))
+    ids = [one.id for one in worked.fixes]
+    assert ids[0] in ("risers", "sit_stand")
+    assert not {"seat_cushion", "high_chair"} & set(ids)
+    shown = plan_views(worked, "cm")[0][0]
+    assert shown.lacks[0].startswith("Thighs or armrests do not fit under the desk: 8.0 cm short")
+
+
+def test_keys_out_of_reach_count_and_are_said():
+    case = replace(usual_case(surface=(1150,), seat=(400, 455)), hours={"typing": 6})
+    room = work_out(case).plan("room")
+    assert room.lacks.keys == ("seated",)
+    assert room.over > 180
+    assert any("No arm reaches the keys" in said for said in lacks_said(room.lacks, "cm"))
+
+
+def test_a_lifted_shoulder_counts_in_the_search_for_additions():
+    case = with_chair(usual_case(), armrests="fixed", armrest=Span(low=270, high=270))
+    case = replace(case, hours={"typing": 6, "mouse": 2})
+    lasting = work_out(case).plan("lasting")
+    assert [one.id for one in lasting.added] == ["task_chair"]
+    assert lasting.over < work_out(case).plan("room").over - 3
+    off = with_chair(case, armrests_off=True)
+    assert fit(off).row("seated", "armrest").reason.endswith("take them off.")
+    assert work_out(off).plan("room").over == pytest.approx(0, abs=0.5)
+
+
+def test_armrests_that_cannot_move_stay_out_of_the_desk():
+    case = with_chair(usual_case(surface=(740,), seat=(400, 560)), armrests="fixed",
+                      armrest=Span(low=240, high=240))  # fmt: skip
+    seat = fit(case).row("seated", "seat")
+    assert seat.setting <= 740 - 25 - 240 + 0.5
+    assert any(one.kind == "armrests" for one in seat.limits)
+    free = fit(with_chair(case, armrests_off=True)).row("seated", "seat")
+    assert free.setting > seat.setting
+
+
+@pytest.mark.parametrize(
+    ("bodies", "seat", "knee"), [("female", 480.0, 98.4), ("female", 400.0, 90.0)]
+)
+def test_the_knee_opens_where_the_thighs_slope_down(bodies, seat, knee):
+    case = replace(usual_case(bodies, seat=(seat,), surface=(740,)),
+                   policy=policy_of({"back": "hips_high"}))  # fmt: skip
+    slope = case.policy.thigh_slope
+    assert slope >= 10
+    joints = {one.joint: one for one in fit(replace(case, found_seated=Settings(
+        seat=seat, footrest=0))).seated.joints_found}  # fmt: skip
+    assert joints["knee"].angle == pytest.approx(knee, abs=0.3)
+    assert joints["hip"].angle - joints["knee"].angle == pytest.approx(case.recline(), abs=1e-6)
+
+
+def test_the_picture_is_searched_at_the_distance_the_desk_allows():
+    policy = policy_of({"screen_height": "gaze_drop"})
+    for depth in (350.0, 420.0, 520.0):
+        case = replace(with_desk(usual_case(), depth=depth), policy=policy)
+        made = fit(case)
+        row = made.row("seated", "distance")
+        assert search_model(case, "seated").distance == pytest.approx(row.setting)
+        neck = next(one for one in made.seated.joints_set if one.joint == "neck")
+        assert neck.over == 0, depth
+    near = fit(with_desk(usual_case(), depth=250.0)).row("seated", "distance")
+    assert near.setting == case.policy.least_distance
+
+
+# ---- sentences ---------------------------------------------------------------------------------
+
+
+def short_client(**more):
+    """Legs for a seat of 36.6 at a fixed desk of 74, found at 44 without a footrest."""
+    readings = {
+        "popliteal_height": "36.1",
+        "elbow_height_sitting": "21.2",
+        "thigh_clearance": "13.5",
+    }
+    values = full_visit("Yara Fenwick")[0]
+    for name, typed in readings.items():
+        values |= {f"measure.{name}.first": float(typed) * 10, f"measure.{name}.second": None}
+    values |= {"look.found.seat": 440.0, "look.support.footrest": "no", "look.found.footrest": None,
+               "look.found.surface": 740.0, **{path: None for path in values
+               if path.startswith(("look.support.ream", "look.support.book", "look.habit."))}}  # fmt: skip
+    return {**values, **more}
+
+
+def sentences(values):
+    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    return made, {one.id: one for one in made.findings if one.state == "off"}
+
+
+def test_hanging_feet_are_said_and_nobody_reads_of_knees_above_the_hips():
+    made, off = sentences(short_client())
+    assert off["seated.feet"].cause.startswith("The feet hang: ")
+    everything = " ".join(one.cause + " " + one.instruction for one in off.values())
+    assert "knees come above the hips" not in everything
+    seat = off.get("seated.seat")
+    if seat is not None:  # too low for the hands, too high for the feet: both in one true sentence
+        assert "elbows are lower than the keys" in seat.cause
+        assert seat.instruction.startswith("First a support for the feet")
+    assert made.facts.case.found_seated.footrest == 0
+
+
+def test_thighs_that_stand_in_a_tray_are_said():
+    found = {"seat": 440, "surface": 640}
+    case = usual_case(
+        surface=(640,), thickness=30.0, found=found, body=mean_body(thigh_clearance=191)
+    )
+    told = judged(case)["seated.thighs"]
+    assert (told.state, told.safety) == ("off", True)
+    assert told.cause == "The thighs do not fit: they stand 2.1 cm in what is over them."
+
+
+def test_a_screen_at_its_own_target_is_no_fault():
+    values = full_visit("Hugo Penn")[0]
+    result = work_through(Given(values=values, today=None, sex="male"), "cm").result
+    aims = {row.key: row.target for row in result.seated.rows if row.key.endswith("bearing")}
+    assert aims
+    placed = {f"look.found.{key}": target for key, target in aims.items() if target is not None}
+    _, off = sentences({**values, **placed})
+    assert not [id for id in off if "bearing" in id or id.startswith("screen2")]
+
+
+def test_the_chosen_back_is_no_fault():
+    values = {**full_visit("Odile Marrick")[0], "work.policy.back": "hips_high",
+              "look.found.backrest": 90.0}  # fmt: skip
+    assert "backrest" not in sentences(values)[1]
+    assert "backrest" in sentences({**values, "work.policy.back": "supported"})[1]
+
+
+def test_the_neck_rest_rule_changes_something():
+    values = {**full_visit("Odile Marrick")[0], "look.chair.neck_rest": "meets"}
+    assert "neck_rest" not in sentences(values)[1]
+    assert "neck_rest" in sentences({**values, "work.policy.neck_rest": "off"})[1]
+
+
+OPPOSITE = ({"raise the screen", "lower the screen"}, {"bring the picture nearer", "move away"},
+            {"raise the seat", "lower the seat"}, {"raise the surface", "lower the desk"})  # fmt: skip
+
+
+def test_no_advice_goes_against_the_change_that_was_worked_out():
+    for client in DEMO_CLIENTS:
+        values, _ = full_visit(client.name)
+        values |= {f"look.habit.{id}": "seen" for id in (
+            "chin_lifted", "head_ahead", "shoulders_raised", "elbow_below_edge", "knees_high",
+            "feet_hanging", "back_free", "elbow_out", "wrist_back")}  # fmt: skip
+        made, off = sentences(values)
+        said = " ".join(one.instruction.lower() for one in off.values() if one.posture == "seated")
+        for pair in OPPOSITE:
+            assert not all(words in said for words in pair), (client.name, pair)
+        change = {row.key: row.change or 0 for row in made.result.seated.rows}
+        assert not ("raise the screen" in said and change["screen_top"] < 0), client.name
+        assert not ("lower the screen" in said and change["screen_top"] > 0), client.name
+
+
+def test_the_phone_counts_hours_of_calls_only():
+    values = {**full_visit("Odile Marrick")[0], "ask.hours.calls": 1.0,
+              "look.habit.phone_shoulder": "seen"}  # fmt: skip
+    assert sentences(values)[1]["habit_phone_shoulder"].minutes <= 60
+
+
+def test_a_laptop_alone_names_the_reason_why_nobody_stands():
+    made = fit(usual_case("male", kind="laptop", surface=(650, 1250)))
+    assert "joined to the keys" in made.standing.why_not
+
+
+def test_a_ream_without_a_thickness_is_said_not_dropped():
+    values = {**full_visit("Yara Fenwick")[0], "look.support.ream": "yes",
+              "look.support.ream.height": None}  # fmt: skip
+    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    assert any(note.startswith("Ream of paper: recorded as here") for note in made.result.notes)
+
+
+def test_a_setting_put_to_its_aim_is_not_shown_as_measured():
+    values = {**full_visit("Odile Marrick")[0], "set.seated.seat.aimed": 432.0}
+    values = {path: value for path, value in values.items() if path != "set.seated.seat"}
+    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    row = next(one for one in made.rows("cm") if (one.posture, one.key) == ("seated", "seat"))
+    assert (row.left, row.left_unmeasured, row.left_over) == ("43.2", True, None)
+    values["set.seated.seat"] = 470.0
+    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    row = next(one for one in made.rows("cm") if (one.posture, one.key) == ("seated", "seat"))
+    assert (row.left, row.left_unmeasured) == ("47.0", False)
