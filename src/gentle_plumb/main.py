@@ -38,13 +38,14 @@ def make_services(engine: Engine, settings: Settings) -> Services:
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), now)
     policies = PolicyService(SqlPolicies(engine))
     visits = VisitService(records, now, measuring.errors_of, policies.chosen)
+    published = {person.email: person.password for person in DEMO_MEMBERS}
     demo = [
         DemoPerson(email=person.email, password=person.password, says=person.says)
         for person in DEMO_MEMBERS
     ]
     return Services(
         engine=engine,
-        accounts=AccountService(SqlAccounts(engine), now),
+        accounts=AccountService(SqlAccounts(engine), now, {} if settings.demo else published),
         visits=visits,
         reports=ReportService(records, visits, TypstPress(), now),
         photos=PhotoService(records, PillowDarkroom(), now),

@@ -1,5 +1,6 @@
 """The application over real PostgreSQL, called as a browser calls it."""
 
+from random import randrange
 from uuid import UUID, uuid4
 
 import httpx2 as httpx
@@ -81,7 +82,10 @@ class Page:
     def __init__(self, app):
         self.app, self.member = app, None
         self.http = TestClient(
-            app, base_url="https://saltmere.example", raise_server_exceptions=False
+            app,
+            base_url="https://saltmere.example",
+            raise_server_exceptions=False,
+            client=(f"10.{randrange(256)}.{randrange(256)}.{randrange(256)}", 50000),
         )
 
     def sign_in(self, member, password=PASSWORD) -> httpx.Response:
@@ -91,9 +95,21 @@ class Page:
             self.http.headers["X-Plumb-Csrf"] = answer.json()["csrf"]
         return answer
 
+    def add(self, path, **given) -> httpx.Response:
+        """Something new, with an id made here unless one is given."""
+        return self.http.post(f"/api/{path}", json={"id": str(uuid4()), **given})
+
     def new_visit(self, name="Odile Marrick") -> str:
-        client = self.http.post("/api/clients", json={"name": name, "sex": "female"}).json()
-        return self.http.post("/api/visits", json={"client_id": client["id"]}).json()["id"]
+        client = self.add("clients", name=name, sex="female").json()
+        return self.add("visits", client_id=client["id"]).json()["id"]
+
+    def sign(self, visit, revision=None, report=None) -> httpx.Response:
+        """Sign the visit as it stands, or as it stood at a revision."""
+        if revision is None:
+            revision = self.http.get(f"/api/visits/{visit}").json()["revision"]
+        return self.http.put(
+            f"/api/visits/{visit}/reports/{report or uuid4()}", json={"revision": revision}
+        )
 
     def type(self, visit, path, typed, version=0, change=None, unit="cm") -> httpx.Response:
         return self.http.put(

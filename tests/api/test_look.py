@@ -7,8 +7,9 @@ import pytest
 from PIL import Image
 
 from api.conftest import Page
-from conftest import make_office
+from conftest import make_office, weeks_on
 from gentle_plumb.core.units import format_length
+from gentle_plumb.demo.people import NO_FLAGS
 from gentle_plumb.demo.photographs import STAFF_MM, Angles, photograph_side
 from gentle_plumb.documents.darkroom import MOST_BYTES
 from gentle_plumb.storage import SqlAccounts
@@ -79,6 +80,10 @@ def test_pictures_are_seen_only_where_they_belong(owner, app, engine, office, ag
     reader, stranger = Page(app), Page(app)
     reader.sign_in(office.reader)
     stranger.sign_in(make_office(SqlAccounts(engine)).owner)
+    assert (
+        reader.http.get(f"/api/photos/{photo}.jpg").status_code == 403
+    )  # a picture is health data
+    owner.http.put(f"/api/members/{office.reader.id}/health", json={"sees_health": True})
     shown = reader.http.get(f"/api/photos/{photo}.jpg")
     assert (shown.status_code, shown.headers["content-type"]) == (200, "image/jpeg")
     assert shown.headers["cache-control"] == "no-store"
@@ -116,9 +121,9 @@ def test_light_comes_from_the_meter_or_says_why_not(owner, meter):
 def test_the_shelf_holds_own_pieces_and_shows_both_versions(owner, app, office):
     body = {"piece": "chair", "name": "Bridge chair", "place": "Stores",
             "values": {"look.chair.seat_min": "43", "look.chair.kind": "task"}}  # fmt: skip
-    kept = owner.http.post("/api/shelf", json=body).json()
+    kept = owner.add("shelf", **body).json()
     assert kept["values"]["look.chair.seat_min"] == "43 cm"
-    assert owner.http.post("/api/shelf", json=body).status_code == 409
+    assert owner.add("shelf", **body).status_code == 409
     other = Page(app)
     other.sign_in(office.practitioner)
     moved = other.http.put(
@@ -129,9 +134,7 @@ def test_the_shelf_holds_own_pieces_and_shows_both_versions(owner, app, office):
         f"/api/shelf/{kept['id']}", json={**body, "place": "Attic", "version": 1}
     )
     assert (stale.status_code, stale.json()["current"]["place"]) == (409, "Bridge")
-    wrong = owner.http.post(
-        "/api/shelf", json={**body, "name": "X", "values": {"look.chair.seat_min": "9"}}
-    )
+    wrong = owner.add("shelf", **{**body, "name": "X", "values": {"look.chair.seat_min": "9"}})
     assert (wrong.status_code, wrong.json()["field"]) == (422, "look.chair.seat_min")
     reader = Page(app)
     reader.sign_in(office.reader)
@@ -140,12 +143,13 @@ def test_the_shelf_holds_own_pieces_and_shows_both_versions(owner, app, office):
     assert owner.http.get("/api/shelf").json() == []
 
 
-def test_the_workplaces_copy_needs_its_consent_now(owner):
+def test_the_workplaces_copy_needs_its_consent_now(owner, clock):
     visit = owner.new_visit()
     for path, typed in (("ask.consent.notes", "yes"), ("ask.reason", "Neck pain"),
-                        ("ask.warning", "none"), ("report.follow_up", "2026-12-20")):  # fmt: skip
+                        *NO_FLAGS.items(), ("look.found.seat", "46"),
+                        ("report.follow_up", weeks_on(clock))):  # fmt: skip
         owner.type(visit, path, typed)
-    signed = owner.http.post(f"/api/visits/{visit}/reports").json()["id"]
+    signed = owner.sign(visit).json()["id"]
     path = f"/api/reports/{signed}.pdf"
     assert owner.http.get(path, params={"copy": "workplace"}).json()["type"] == "withheld"
     owner.type(visit, "ask.consent.workplace", "yes")

@@ -77,25 +77,27 @@ def test_instruments_answer_fail_and_are_set(owner, visit, tape):
 
 def test_lists_and_tables_over_the_wire(owner, office, app):
     lists = "/api/measuring/lists"
-    made = owner.http.post(
-        lists, json={"name": "Counter", "dimensions": ["stature", "hand_length"]}
-    )
+    once = {"id": str(uuid4()), "name": "Counter", "dimensions": ["stature", "hand_length"]}
+    made, again = (owner.http.post(lists, json=once) for _ in range(2))
+    assert made.json() == again.json()
     assert (made.status_code, made.json()["dimensions"]) == (201, ["hand_length", "stature"])
     id, body = made.json()["id"], {"name": "Counter 2", "dimensions": ["stature"], "version": 1}
     assert owner.http.put(f"{lists}/{id}", json=body).json()["version"] == 2
     stale = owner.http.put(f"{lists}/{id}", json=body)
     assert (stale.status_code, stale.json()["current"]["name"]) == (409, "Counter 2")
-    assert owner.http.post(lists, json={"name": "x", "dimensions": []}).status_code == 422
+    assert owner.add("measuring/lists", name="x", dimensions=[]).status_code == 422
     tables = "/api/measuring/tables"
     given = {"name": "Staff", "origin": "made up", "text": TABLE}
-    assert owner.http.post(tables, json=given).json()["lines"] == 1
-    bad = owner.http.post(
-        tables, json={**given, "name": "Bad", "text": TABLE.replace("60", "9000")}
+    assert owner.add("measuring/tables", **given).json()["lines"] == 1
+    bad = owner.add(
+        "measuring/tables", **{**given, "name": "Bad", "text": TABLE.replace("60", "9000")}
     )
     assert (bad.status_code, bad.json()["lines"][0]["field"]) == (422, "sd_mm")
     assert [one["name"] for one in owner.http.get(tables).json()] == ["Staff"]
     for path in (f"{lists}/{id}", f"{tables}/{owner.http.get(tables).json()[0]['id']}"):
         assert owner.http.delete(path).status_code == 204
+    back = owner.http.post(lists, json={**once, "id": id})  # undone: the same again under its id
+    assert (back.status_code, back.json()["id"]) == (201, id)
 
 
 @pytest.mark.parametrize("format", ["csv_readings", "csv_clients", "json", "fhir"])
@@ -145,10 +147,11 @@ def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office):
     owner.type(visit, "measure.stature.first", "166.2")
     reader, stranger = Page(app), Page(app)
     reader.sign_in(office.reader)
-    assert reader.http.get("/api/exchange", params={"format": "json"}).status_code == 200
     for call in (
+        reader.http.get("/api/exchange", params={"format": "json"}),
+        reader.http.post("/api/exchange/look", content=b"{}"),
         reader.http.post("/api/exchange", content=b"{}"),
-        reader.http.post("/api/measuring/lists", json={"name": "x", "dimensions": ["stature"]}),
+        reader.add("measuring/lists", name="x", dimensions=["stature"]),
         reader.http.put("/api/instruments/tape", json={"unit": "in"}),
         reader.http.post(
             f"/api/visits/{visit}/instruments/tape/readings", json={"dimension": "stature"}

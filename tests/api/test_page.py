@@ -45,7 +45,7 @@ def test_odd_bodies_are_answered_with_the_field(owner):
         ({"name": "Odile", "sex": "other"}, "sex"),
         ({"name": "Odile", "extra": 1}, "extra"),
     ):
-        answer = owner.http.post("/api/clients", json=body)
+        answer = owner.add("clients", **body)
         assert (answer.status_code, answer.json()["field"]) == (422, field)
 
 

@@ -5,6 +5,8 @@ import pypdf
 import pytest
 
 from api.conftest import fill, rows
+from conftest import weeks_on
+from gentle_plumb.core.record import spoken_date
 
 
 def text_of(pdf):
@@ -57,38 +59,40 @@ def test_a_visit_works_itself_out_in_the_unit_asked_for(owner):
     assert cm["seated.footrest"]["setting"] == cm["seated.footrest"]["change"].removeprefix("up ")
 
 
-def test_own_number_with_its_reason_and_not_without(owner):
+def test_own_number_with_its_reason_and_not_without(owner, clock):
     visit = owner.new_visit()
-    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20", "work.seated.seat": "44"})
+    fill(owner, visit, "Odile", **{"report.follow_up": weeks_on(clock), "work.seated.seat": "44"})
     row = rows(owner.worked(visit))["seated.seat"]
     assert (row["setting"], row["overruled"]) == ("44.0", True)
-    refused = owner.http.post(f"/api/visits/{visit}/reports")
+    refused = owner.sign(visit)
     assert refused.status_code == 422
     assert refused.json()["missing"][0]["field"] == "work.seated.seat.why"
     owner.type(visit, "work.seated.seat.why", "Knee brace")
-    assert owner.http.post(f"/api/visits/{visit}/reports").status_code == 201
+    assert owner.sign(visit).status_code == 200
 
 
-def test_a_warning_sign_stops_the_signature_but_not_the_record(owner):
+def test_a_warning_sign_stops_the_signature_but_not_the_record(owner, clock):
     visit = owner.new_visit()
-    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20"})
+    fill(owner, visit, "Odile", **{"report.follow_up": weeks_on(clock)})
     owner.type(visit, "ask.warning", "urgent", version=1)
-    refused = owner.http.post(f"/api/visits/{visit}/reports").json()
+    refused = owner.sign(visit).json()
     assert [one["field"] for one in refused["missing"]] == ["ask.warning_done"]
     assert owner.type(visit, "ask.warning_done", "Sent to the emergency room.").status_code == 200
-    assert owner.http.post(f"/api/visits/{visit}/reports").status_code == 201
+    assert owner.sign(visit).status_code == 422  # by whom is not said
+    assert owner.type(visit, "ask.warning_by", "Ines Calloway").status_code == 200
+    assert owner.sign(visit).status_code == 200
 
 
-def test_signed_is_frozen_and_later_changes_make_a_new_version(owner):
+def test_signed_is_frozen_and_later_changes_make_a_new_version(owner, clock):
     visit = owner.new_visit()
-    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20"})
-    first = owner.http.post(f"/api/visits/{visit}/reports").json()
+    fill(owner, visit, "Odile", **{"report.follow_up": weeks_on(clock)})
+    first = owner.sign(visit).json()
     before = owner.http.get(f"/api/reports/{first['id']}.pdf").content
     owner.type(visit, "look.found.seat", "50", version=1)
     state = owner.http.get("/api/visits").json()[0]["state"]
     versions = owner.http.get(f"/api/visits/{visit}").json()["reports"]
     assert (state, [one["current"] for one in versions]) == ("changed", [False])
-    second = owner.http.post(f"/api/visits/{visit}/reports").json()
+    second = owner.sign(visit).json()
     assert (first["number"], second["number"]) == (1, 2)
     assert owner.http.get(f"/api/reports/{first['id']}.pdf").content == before
     after = owner.http.get(f"/api/reports/{second['id']}.pdf").content
@@ -96,15 +100,15 @@ def test_signed_is_frozen_and_later_changes_make_a_new_version(owner):
     assert "50.0 cm" in text_of(after)
 
 
-def test_the_paper_says_what_was_found_and_done(owner):
+def test_the_paper_says_what_was_found_and_done(owner, clock):
     visit = owner.new_visit("Zoë Ångström-Łęcka")
-    fill(owner, visit, "Odile", **{"report.follow_up": "2026-12-20", "set.seated.seat": "43"})
+    fill(owner, visit, "Odile", **{"report.follow_up": weeks_on(clock), "set.seated.seat": "43"})
     pdf = owner.http.get(f"/api/visits/{visit}/report.pdf").content
     reader = pypdf.PdfReader(BytesIO(pdf))
     said = text_of(pdf)
     assert reader.trailer["/Root"]["/MarkInfo"]["/Marked"]
     for words in ("Zoë Ångström-Łęcka", "45.5 cm", "43.0 cm", "20 sit · 8 stand · 2 move",
-                  "2026-12-20", "Draft. Not signed."):  # fmt: skip
+                  spoken_date(weeks_on(clock)), "Draft. Not signed."):  # fmt: skip
         assert words in said
     assert "Screen top" in said
     assert "no diagnosis" in said
@@ -126,18 +130,27 @@ def test_the_open_format_is_worked_out_without_keeping_it(owner):
 
 def test_the_clients_paper_tells_all_and_the_workplaces_nothing_of_health(owner):
     visit = owner.new_visit("Otis Varga")
-    fill(owner, visit, "Otis", **{"ask.sign.chest": "yes", "ask.sign.chest.done": "Sent home."})
+    fill(
+        owner,
+        visit,
+        "Otis",
+        **{
+            "ask.sign.chest": "yes",
+            "ask.sign.chest.done": "Sent home by taxi.",
+            "ask.sign.chest.by": "Ines",
+        },
+    )
     mine, theirs = (
         text_of(owner.http.get(f"/api/visits/{visit}/report.pdf", params={"copy": copy}).content)
         for copy in ("client", "workplace")
     )
-    health = ("Stop and seek care now", "Sent home.", "Wheelchair user", "seating therapist",
+    health = ("Stop and seek care now", "Sent home by taxi.", "Wheelchair user", "seating therapist",
               "Left shoulder, front 4 of 10", "Strain minutes a day", "Knees meet the drawer",
               "Elbow ahead of the body")  # fmt: skip
     for words in health:
         assert words in mine, words
         assert words not in theirs, words
-    for words in ("Ways out", "workplace's copy", "Screen top", "no diagnosis"):
+    for words in ("Ways out", "workplace's copy", "Screen top", "Nobody lifts a loaded desk"):
         assert words.replace("'", "’") in theirs.replace("'", "’"), words
     assert "Archive trolley" not in theirs  # notes are the practitioner's own words
 

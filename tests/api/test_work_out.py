@@ -9,7 +9,7 @@ from api.conftest import fill, rows
 
 def test_a_visit_begins_with_what_the_practice_has_chosen_and_stays_with_it(owner):
     body = {"name": "Square elbows", "choices": {"elbow": "square"}, "is_default": True}
-    made = owner.http.post("/api/policies", json=body)
+    made = owner.add("policies", **body)
     assert made.status_code == 201
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
@@ -34,16 +34,14 @@ def test_a_visit_begins_with_what_the_practice_has_chosen_and_stays_with_it(owne
     "choices", [{"elbow": "bent"}, {"knees": "level"}, {"standing.lumbar": "belt"}]
 )
 def test_a_bundle_of_what_there_is_not_is_refused_by_name(owner, choices):
-    refused = owner.http.post("/api/policies", json={"name": "Odd", "choices": choices})
+    refused = owner.add("policies", name="Odd", choices=choices)
     assert refused.status_code == 422
     assert next(iter(choices)) in refused.json()["field"] + refused.json()["detail"]
 
 
 def test_readers_and_strangers_change_no_house_rules(owner, reader, stranger):
-    made = owner.http.post("/api/policies", json={"name": "House", "choices": {}}).json()
-    assert (
-        reader.http.post("/api/policies", json={"name": "Mine", "choices": {}}).status_code == 403
-    )
+    made = owner.add("policies", name="House", choices={}).json()
+    assert reader.add("policies", name="Mine", choices={}).status_code == 403
     assert [one["name"] for one in reader.http.get("/api/policies").json()["bundles"]] == ["House"]
     assert stranger.http.get("/api/policies").json()["bundles"] == []
     assert stranger.http.delete(f"/api/policies/{made['id']}").status_code == 404

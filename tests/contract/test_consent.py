@@ -11,7 +11,7 @@ from gentle_plumb.services.errors import (
     AlreadyThere,
     NeedsConsent,
     NotFound,
-    StaleChange,
+    Stale,
 )
 from gentle_plumb.services.models import (
     Erase,
@@ -67,7 +67,7 @@ def test_erasing_takes_values_texts_and_history_and_leaves_versions(ports, start
     assert (entries[ear].value, entries[ear].typed, entries[ear].version) == (None, "", 2)
     assert entries["look.found.seat"].typed == "46 cm"
     assert ports[1].open(office.practice.id, visit.id)[4] == []
-    with pytest.raises(StaleChange):
+    with pytest.raises(Stale):
         ports[1].write(
             office.practice.id, replace(placed, id=new_id(), expected_version=1), clock()
         )

@@ -1,6 +1,8 @@
 """What a practice keeps: shelf, sessions, bundles."""
 
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import replace
+from datetime import timedelta
 from uuid import uuid4
 
 import pytest
@@ -11,14 +13,14 @@ from fakes import FakeAccounts, FakePolicies
 from gentle_plumb.services.errors import (
     AlreadyThere,
     NotFound,
-    StaleBundle,
-    StaleItem,
+    Stale,
 )
 from gentle_plumb.services.models import (
     PolicyBundle,
     Session,
     ShelfItem,
 )
+from gentle_plumb.services.throttle import Counted
 from gentle_plumb.storage import SqlAccounts, SqlPolicies
 
 
@@ -32,9 +34,9 @@ def test_a_shelf_item_is_changed_upon_its_version_only(ports, started, clock):
         shelf.add_item(replace(desk, id=new_id()))
     moved = shelf.change_item(replace(desk, place="Bridge"))
     assert (moved.place, moved.version) == ("Bridge", 2)
-    with pytest.raises(StaleItem) as stale:
+    with pytest.raises(Stale) as stale:
         shelf.change_item(replace(desk, place="Attic"))
-    assert stale.value.item == moved
+    assert stale.value.current == moved
     here = change(
         visit, office.owner, path="look.workstation", typed=str(desk.id), value=str(desk.id)
     )
@@ -50,19 +52,80 @@ def test_a_shelf_item_is_changed_upon_its_version_only(ports, started, clock):
     assert shelf.items(mine) == []
 
 
-def test_sessions_end_and_addresses_are_taken_once(ports, started, clock):
+def session_of(member, clock, hours, **more):
+    usual = {"id": uuid4(), "token_hash": uuid4().bytes, "member_id": member.id, "csrf": "x",
+             "started_at": clock(), "expires_at": clock() + timedelta(hours=hours)}  # fmt: skip
+    return Session(**usual | more)
+
+
+def test_sessions_end_are_listed_and_addresses_are_taken_once(ports, started, clock):
     office, _, _ = started
-    session = Session(token_hash=uuid4().bytes, member_id=office.owner.id, csrf="x",
-                      expires_at=clock.now)  # fmt: skip
-    live = replace(session, token_hash=uuid4().bytes, expires_at=clock.now.replace(hour=12))
-    for one in (session, live):
-        ports[0].add_session(one)
-    assert ports[0].session(session.token_hash, clock()) is None
-    assert ports[0].session(live.token_hash, clock())[1:] == (office.owner, office.practice)
-    ports[0].drop_session(live.token_hash)
-    assert ports[0].session(live.token_hash, clock()) is None
+    accounts, owner = ports[0], office.owner
+    over, live = session_of(owner, clock, 0), session_of(owner, clock, 3, browser="Desk")
+    later = session_of(owner, clock, 5, started_at=clock() + timedelta(minutes=1))
+    for one in (over, live, later):
+        accounts.add_session(one, clock())
+    assert accounts.session(over.token_hash, clock()) is None
+    assert accounts.session(live.token_hash, clock())[1:] == (owner, office.practice)
+    assert accounts.sessions(owner.id, clock()) == [later, live]
+    accounts.drop_sessions(owner.id, only=live.id)
+    assert accounts.session(live.token_hash, clock()) is None
+    accounts.drop_sessions(owner.id, but=later.id)
+    assert accounts.sessions(owner.id, clock()) == [later]
+    accounts.drop_sessions(owner.id)
+    assert accounts.sessions(owner.id, clock()) == []
     with pytest.raises(AlreadyThere):
-        ports[0].add_member(replace(office.reader, id=uuid4(), email=office.owner.email))
+        accounts.add_member(replace(office.reader, id=uuid4(), email=owner.email))
+    assert accounts.add_member(owner) == owner  # the same once more
+    with pytest.raises(AlreadyThere):
+        accounts.add_member(replace(owner, email=f"{uuid4()}@saltmere.example"))
+
+
+def test_who_left_is_out_and_their_address_is_free(ports, started, clock):
+    office, _, _ = started
+    accounts, gone = ports[0], office.practitioner
+    accounts.add_session(session_of(gone, clock, 3), clock())
+    with pytest.raises(NotFound):
+        accounts.remove_member(uuid4(), gone.id, clock())
+    accounts.remove_member(office.practice.id, gone.id, clock())
+    assert accounts.sessions(gone.id, clock()) == []
+    assert accounts.member_by_email(gone.email) is None
+    assert gone.name not in {one.name for one in accounts.members(office.practice.id)}
+    with pytest.raises(NotFound):
+        accounts.change_member(gone)
+    again = accounts.add_member(replace(gone, id=uuid4()))
+    seen = accounts.change_member(replace(again, name="New", password_hash="y"))
+    assert accounts.member_by_email(gone.email) == seen
+
+
+def test_tries_are_counted_together_or_not_at_all(ports, clock):
+    accounts, now = ports[0], clock()
+    few, many = (Counted(key=uuid4().bytes, free=free) for free in (2, 20))
+    waits = [accounts.count_try([few, many], now).total_seconds() for _ in range(3)]
+    assert waits == [0, 0, 30]
+    assert accounts.count_try([many], now).total_seconds() == 0
+    accounts.take_back_try([few, many])
+    assert accounts.count_try([few], now).total_seconds() == 0
+
+
+def test_guesses_sent_at_once_are_counted_one_by_one(engine, clock):
+    accounts, counted = SqlAccounts(engine), Counted(key=uuid4().bytes, free=5)
+    other = Counted(key=uuid4().bytes, free=50)
+    with ThreadPoolExecutor(8) as pool:
+        tries = pool.map(lambda pair: accounts.count_try(pair, clock()),
+                         [(counted, other), (other, counted)] * 20)  # fmt: skip
+        assert sum(not wait for wait in tries) == 5
+
+
+def test_browsers_are_remembered_for_their_member(ports, started, clock):
+    office, _, _ = started
+    accounts, token = ports[0], uuid4().bytes
+    accounts.remember_browser(token, office.owner.id, clock() + timedelta(days=1))
+    assert accounts.knows_browser(token, office.owner.id, clock())
+    assert not accounts.knows_browser(token, office.reader.id, clock())
+    assert not accounts.knows_browser(token, office.owner.id, clock() + timedelta(days=2))
+    accounts.drop_sessions(office.owner.id)
+    assert not accounts.knows_browser(token, office.owner.id, clock())
 
 
 @pytest.fixture(params=["fake", "postgres"])
@@ -92,9 +155,9 @@ def test_bundles_have_one_default_and_change_upon_their_version(policies):
         ("House", False), ("Second", True),
     ]  # fmt: skip
     assert store.bundles(stranger.practice.id) == [theirs]
-    with pytest.raises(StaleBundle) as stale:
+    with pytest.raises(Stale) as stale:
         store.change_bundle(first)  # it stopped being the default, so its version moved on
-    changed = store.change_bundle(replace(stale.value.kept, choices={}, is_default=True))
+    changed = store.change_bundle(replace(stale.value.current, choices={}, is_default=True))
     assert (changed.version, changed.choices) == (3, {})
     with pytest.raises(NotFound):
         store.drop_bundle(stranger.practice.id, first.id)

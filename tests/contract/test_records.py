@@ -5,13 +5,15 @@ from dataclasses import replace
 
 import pytest
 
-from conftest import make_office
+from conftest import make_office, new_id
 from contract.givens import change, report
 from gentle_plumb.services.errors import (
     AlreadyThere,
+    HoldsSomething,
+    MovedOn,
     NotFound,
     ReusedChange,
-    StaleChange,
+    Stale,
 )
 
 
@@ -41,13 +43,13 @@ def test_sent_twice_counts_once_even_after_later_changes(ports, started, clock):
 def test_stale_change_gives_what_is_there_and_writes_nothing(ports, started, clock):
     office, _, visit = started
     ports[1].write(office.practice.id, change(visit, office.owner), clock())
-    with pytest.raises(StaleChange) as stale:
+    with pytest.raises(Stale) as stale:
         ports[1].write(
             office.practice.id,
             change(visit, office.practitioner, typed="50 cm", value=500.0),
             clock(),
         )
-    assert (stale.value.entry.typed, stale.value.entry.version) == ("46 cm", 1)
+    assert (stale.value.current.typed, stale.value.current.version) == ("46 cm", 1)
     assert ports[1].working(office.practice.id, visit.id).visit.revision == 1
 
 
@@ -93,14 +95,63 @@ def test_a_version_is_signed_once_and_kept_byte_for_byte(ports, started, clock):
     office, _, visit = started
     first = report(visit, clock)
     ports[1].add_report(first, b"%PDF-1")
+    assert ports[1].add_report(first, b"%PDF-2").sha256 == first.sha256  # sent again: once
     with pytest.raises(AlreadyThere):
         ports[1].add_report(report(visit, clock), b"%PDF-2")
-    ports[1].add_report(report(visit, clock, number=2, revision=4), b"%PDF-3")
+    ports[1].write(office.practice.id, change(visit, office.owner), clock())
+    with pytest.raises(MovedOn):
+        ports[1].add_report(report(visit, clock, number=2), b"%PDF-3")
+    second = report(visit, clock, number=2, revision=1)
+    ports[1].add_report(second, b"%PDF-3")
+    assert ports[1].report_of(visit.id, second.id).number == 2
+    assert ports[1].report_of(new_id(), second.id) is None
     kept, pdf = ports[1].report_pdf(office.practice.id, first.id)
     assert (kept.content, pdf) == ({"client": "Odile"}, b"%PDF-1")
     assert [head.number for head in ports[1].open(office.practice.id, visit.id)[3]] == [1, 2]
     working = ports[1].working(office.practice.id, visit.id)
-    assert (working.versions, working.signed_revision) == (2, 4)
+    assert (working.versions, working.signed_revision) == (2, 1)
+
+
+def test_what_is_new_counts_once_however_often_it_is_sent(ports, started, clock):
+    office, client, visit = started
+    records, mine = ports[1], office.practice.id
+    assert records.add_client(client) == client
+    assert records.add_visit(visit) == visit
+    assert (len(records.clients(mine)), len(records.visits(mine))) == (1, 1)
+    for add, one in ((records.add_client, client), (records.add_visit, visit)):
+        with pytest.raises(AlreadyThere):
+            add(replace(one, practice_id=make_office(ports[0]).practice.id))
+
+
+def test_a_client_is_corrected_upon_a_version_and_erased_whole(ports, started, clock):
+    office, client, visit = started
+    records, mine = ports[1], office.practice.id
+    moved = records.change_client(replace(client, name="Odile Marrick-Lowe"))
+    assert (moved.name, moved.version) == ("Odile Marrick-Lowe", client.version + 1)
+    with pytest.raises(Stale) as stale:
+        records.change_client(replace(client, name="Other"))
+    assert stale.value.current == moved
+    records.write(mine, change(visit, office.owner), clock())
+    records.add_report(report(visit, clock, revision=1), b"%PDF-1")
+    with pytest.raises(HoldsSomething):
+        records.drop_visit(mine, visit.id)
+    with pytest.raises(HoldsSomething):
+        records.drop_client(mine, client.id, even_signed=False)
+    with pytest.raises(NotFound):
+        records.drop_client(new_id(), client.id, even_signed=True)
+    records.drop_client(mine, client.id, even_signed=True)
+    assert (records.clients(mine), records.visits(mine)) == ([], [])
+
+
+def test_an_empty_visit_is_deleted_and_can_be_made_again(ports, started, clock):
+    office, _, visit = started
+    records, mine = ports[1], office.practice.id
+    with pytest.raises(NotFound):
+        records.drop_visit(new_id(), visit.id)
+    records.drop_visit(mine, visit.id)
+    assert records.visits(mine) == []
+    records.add_visit(visit)
+    assert len(records.visits(mine)) == 1
 
 
 def test_a_line_tells_what_is_said_of_warning_signs(ports, started, clock):
@@ -125,7 +176,7 @@ def test_of_many_at_once_exactly_one_wins(started_on_postgres):
         mine = change(visit, office.owner, typed=f"{number}", value=1.0, expected_version=version)
         try:
             records.write(office.practice.id, mine, clock())
-        except StaleChange:
+        except Stale:
             return 0
         return 1
 

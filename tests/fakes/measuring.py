@@ -5,7 +5,7 @@ from dataclasses import replace
 from gentle_plumb.services.errors import (
     AlreadyThere,
     NotFound,
-    StaleList,
+    Stale,
 )
 from gentle_plumb.services.models import (
     Difference,
@@ -34,12 +34,12 @@ class FakeMeasuring:
 
     def add_list(self, kept):
         self._free(self.kept_lists, kept)
-        self.kept_lists[kept.id] = kept
+        return self.kept_lists.setdefault(kept.id, kept)
 
     def change_list(self, kept):
         held = self._mine(self.kept_lists, kept.practice_id, kept.id)
         if held.version != kept.version:
-            raise StaleList(held)
+            raise Stale(held)
         self._free(self.kept_lists, kept)
         self.kept_lists[kept.id] = replace(kept, version=held.version + 1)
         return self.kept_lists[kept.id]
@@ -54,7 +54,7 @@ class FakeMeasuring:
 
     def add_table(self, table):
         self._free(self.kept_tables, table)
-        self.kept_tables[table.id] = table
+        return self.kept_tables.setdefault(table.id, table)
 
     def drop_table(self, practice_id, table_id):
         self._mine(self.kept_tables, practice_id, table_id)

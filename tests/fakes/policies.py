@@ -5,7 +5,7 @@ from dataclasses import replace
 from gentle_plumb.services.errors import (
     AlreadyThere,
     NotFound,
-    StaleBundle,
+    Stale,
 )
 
 
@@ -33,12 +33,12 @@ class FakePolicies:
 
     def add_bundle(self, bundle):
         self._settle(bundle)
-        self.kept[bundle.id] = bundle
+        return self.kept.setdefault(bundle.id, bundle)
 
     def change_bundle(self, bundle):
         held = self._mine(bundle.practice_id, bundle.id)
         if held.version != bundle.version:
-            raise StaleBundle(held)
+            raise Stale(held)
         self._settle(bundle)
         self.kept[bundle.id] = replace(bundle, version=held.version + 1)
         return self.kept[bundle.id]

@@ -1,13 +1,16 @@
 """Clients, visits, entries and reports in memory."""
 
 from dataclasses import replace
+from fnmatch import fnmatchcase
 
 from gentle_plumb.services.errors import (
     AlreadyThere,
+    HoldsSomething,
+    MovedOn,
     NeedsConsent,
     NotFound,
     ReusedChange,
-    StaleChange,
+    Stale,
 )
 from gentle_plumb.services.models import (
     EarlierVisit,
@@ -37,10 +40,46 @@ class FakeRecords:
         return found
 
     def add_client(self, client):
-        self.client_by_id[client.id] = client
+        held = self.client_by_id.setdefault(client.id, client)
+        if held.practice_id != client.practice_id:
+            raise AlreadyThere("Another client has this id.")
+        return held
+
+    def change_client(self, client):
+        held = self.client(client.practice_id, client.id)
+        if held.version != client.version:
+            raise Stale(held)
+        self.client_by_id[client.id] = replace(client, version=client.version + 1)
+        return self.client_by_id[client.id]
+
+    def drop_client(self, practice_id, client_id, *, even_signed):
+        self.client(practice_id, client_id)
+        mine = [v.id for v in self.visit_by_id.values() if v.client_id == client_id]
+        if not even_signed and any(self._reports(visit) for visit in mine):
+            raise HoldsSomething("There are signed reports.")
+        for visit in mine:
+            self._forget(visit)
+        del self.client_by_id[client_id]
 
     def add_visit(self, visit):
-        self.visit_by_id[visit.id] = visit
+        held = self.visit_by_id.setdefault(visit.id, visit)
+        if (held.practice_id, held.client_id) != (visit.practice_id, visit.client_id):
+            raise AlreadyThere("Another visit has this id.")
+        return held
+
+    def drop_visit(self, practice_id, visit_id):
+        _, _, entries, heads, photos = self.open(practice_id, visit_id)
+        if heads or photos or any(e.typed for e in entries):
+            raise HoldsSomething("This visit is not empty.")
+        self._forget(visit_id)
+
+    def _forget(self, visit_id):
+        del self.visit_by_id[visit_id]
+        self.held = {key: e for key, e in self.held.items() if key[0] != visit_id}
+        self.signed = {id: one for id, one in self.signed.items() if one[0].visit_id != visit_id}
+        self.pictures = {
+            id: one for id, one in self.pictures.items() if one[0].visit_id != visit_id
+        }
 
     def _entries(self, visit_id):
         return {path: e for (visit, path), e in self.held.items() if visit == visit_id}
@@ -123,10 +162,12 @@ class FakeRecords:
             found[part] = mine if mine and mine.practice_id == visit.practice_id else None
         return found
 
-    def measured(self, practice_id, visit_id=None):
+    def measured(self, practice_id, visit_ids=None):
         found = []
         for visit in self.visit_by_id.values():
-            if visit.practice_id != practice_id or visit_id not in (None, visit.id):
+            if visit.practice_id != practice_id or (
+                visit_ids is not None and visit.id not in visit_ids
+            ):
                 continue
             entries = [e for path, e in sorted(self._entries(visit.id).items())
                        if path.startswith("measure.") and e.typed]  # fmt: skip
@@ -170,7 +211,7 @@ class FakeRecords:
         self._need_consent(visit.id, change.consent, change.path)
         version = row.version if row else 0
         if version != change.expected_version:
-            raise StaleChange(
+            raise Stale(
                 row
                 or Entry(
                     path=change.path, value=None, typed="", version=0, changed_at=now, changed_by=""
@@ -197,7 +238,8 @@ class FakeRecords:
 
     def _erase(self, visit_id, what):
         def told(path):
-            return path in what.paths or path.startswith(what.starts or ("\0",))
+            of_family = any(fnmatchcase(path, family) for family in what.families)
+            return path in what.paths or path.startswith(what.starts or ("\0",)) or of_family
 
         for key, entry in list(self.held.items()):
             if key[0] == visit_id and told(key[1]) and entry.value is not None:
@@ -240,7 +282,22 @@ class FakeRecords:
             raise NotFound("There is no such report.")
         return found
 
+    def report_of(self, visit_id, report_id):
+        found = self.signed.get(report_id)
+        if found is None or found[0].visit_id != visit_id:
+            return None
+        return ReportHead(
+            **{name: getattr(found[0], name) for name in ReportHead.__dataclass_fields__}
+        )
+
     def add_report(self, report: Report, pdf):
+        if report.id in self.signed:
+            if self.signed[report.id][0].visit_id != report.visit_id:
+                raise AlreadyThere("Another report has this id.")
+            return self.report_of(report.visit_id, report.id)
+        if self.visit_by_id[report.visit_id].revision != report.revision:
+            raise MovedOn("The visit was changed in this moment.")
         if any(r.number == report.number for r in self._reports(report.visit_id)):
             raise AlreadyThere("This version was signed a moment ago. Look at it first.")
         self.signed[report.id] = (report, pdf)
+        return self.report_of(report.visit_id, report.id)

@@ -5,7 +5,7 @@ from dataclasses import replace
 from gentle_plumb.services.errors import (
     AlreadyThere,
     NotFound,
-    StaleItem,
+    Stale,
 )
 
 
@@ -39,12 +39,12 @@ class FakeShelf:
 
     def add_item(self, item):
         self._free(item)
-        self.kept[item.id] = item
+        return self.kept.setdefault(item.id, item)
 
     def change_item(self, item):
         held = self._mine(item.practice_id, item.id)
         if held.version != item.version:
-            raise StaleItem(held)
+            raise Stale(held)
         self._free(item)
         self.kept[item.id] = replace(item, piece=held.piece, version=held.version + 1)
         return self.kept[item.id]

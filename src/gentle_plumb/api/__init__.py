@@ -1,5 +1,6 @@
-"""HTTP: routers, errors as problem JSON, and nothing that computes."""
+"""The HTTP API."""
 
-from .app import Services, make_app
+from .app import make_app
+from .using import Services
 
 __all__ = ["Services", "make_app"]

@@ -2,77 +2,23 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
 from mimetypes import guess_type
 from pathlib import Path
 
 from fastapi import FastAPI, Request, Response
 from fastapi.responses import FileResponse
-from sqlalchemy import Engine
-from starlette.datastructures import MutableHeaders
 from starlette.middleware.gzip import GZipMiddleware
-from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-from ..services.accounts import AccountService
-from ..services.exchange import ExchangeService
-from ..services.instruments import InstrumentService
-from ..services.measuring import MeasuringService
-from ..services.photos import PhotoService
-from ..services.policies import PolicyService
-from ..services.ports import LightMeter
-from ..services.reports import ReportService
-from ..services.shelves import ShelfService
-from ..services.visits import VisitService
+from .account_routes import account_router, public
+from .edge import BodyLimit, Failures, SecurityHeaders
 from .measuring_routes import measuring_router
 from .problems import Problem, add_handlers, answer
-from .routes import public, router
-from .schemas import DemoPerson
+from .routes import router
+from .using import Services
 from .work_routes import work_router
 
-_HEADERS = {
-    "Content-Security-Policy": "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "
-    "img-src 'self' data: blob:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
-    "X-Content-Type-Options": "nosniff",
-    "Referrer-Policy": "no-referrer",
-    "Cross-Origin-Opener-Policy": "same-origin",
-}
-
-
-@dataclass(frozen=True, kw_only=True)
-class Services:
-    """What the routes hand over to."""
-
-    engine: Engine
-    accounts: AccountService
-    visits: VisitService
-    reports: ReportService
-    photos: PhotoService
-    shelf: ShelfService
-    measuring: MeasuringService
-    policies: PolicyService
-    exchange: ExchangeService
-    instruments: InstrumentService
-    light_meter: LightMeter
-    secure_cookie: bool = True
-    demo_people: list[DemoPerson] = field(default_factory=list)
-
-
-class Headers:
-    """Adds the security headers to every answer; plain ASGI, since every call passes here."""
-
-    def __init__(self, app: ASGIApp) -> None:
-        self.app = app
-
-    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
-        async def with_headers(message: Message) -> None:
-            if message["type"] == "http.response.start":
-                headers = MutableHeaders(scope=message)
-                headers.update(_HEADERS)
-                if scope["path"].startswith("/api"):
-                    headers["Cache-Control"] = "no-store"
-            await send(message)
-
-        await self.app(scope, receive, with_headers if scope["type"] == "http" else send)
+STREAMED = {"/api/visits/": "/photos/", "/api/exchange": ""}
+"""Calls whose body is read by their route, after it has asked who sends it."""
 
 
 def make_app(services: Services, page: Path | None = None) -> FastAPI:
@@ -90,11 +36,14 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
         openapi_url=None, separate_input_output_schemas=False,
     )  # fmt: skip
     app.state.services = services
+    # the last added is the first to see a call
     app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=1)
-
-    app.add_middleware(Headers)
+    app.add_middleware(BodyLimit, streamed=STREAMED)
+    app.add_middleware(Failures)
+    app.add_middleware(SecurityHeaders)
     add_handlers(app)
     app.include_router(public)
+    app.include_router(account_router)
     app.include_router(router)
     app.include_router(measuring_router)
     app.include_router(work_router)
@@ -110,8 +59,12 @@ def _serve_page(app: FastAPI, page: Path) -> None:
             return answer(
                 Problem(type="not-found", title="not found", status=404, detail="No such address.")
             )
-        wanted = (page / path).resolve()
-        if path and wanted.is_relative_to(page) and wanted.is_file():
+        wanted = _file_of(page, path)
+        if wanted is None and path.startswith("assets/"):
+            return answer(
+                Problem(type="not-found", title="not found", status=404, detail="No such file.")
+            )
+        if wanted is not None:
             age = "public, max-age=31536000, immutable" if "assets/" in path else "no-cache"
             headers = {"Cache-Control": age}
             small = wanted.with_name(f"{wanted.name}.gz")
@@ -121,3 +74,13 @@ def _serve_page(app: FastAPI, page: Path) -> None:
             headers |= {"Content-Encoding": "gzip", "Vary": "Accept-Encoding"}
             return FileResponse(small, headers=headers, media_type=kind)
         return FileResponse(page / "index.html", headers={"Cache-Control": "no-cache"})
+
+
+def _file_of(page: Path, path: str) -> Path | None:
+    """The page's file of this path; None for anything else, also what no file can be called."""
+    try:
+        wanted = (page / path).resolve()
+        inside = bool(path) and wanted.is_relative_to(page)
+        return wanted if inside and wanted.is_file() else None
+    except (OSError, ValueError):
+        return None

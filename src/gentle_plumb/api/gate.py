@@ -9,11 +9,12 @@ from typing import Annotated
 from fastapi import Depends, Request, Security
 from fastapi.security import APIKeyCookie, APIKeyHeader
 
-from ..services.accounts import AccountService
 from ..services.errors import NotAllowed, NotSignedIn
 from ..services.models import Member, Practice, Session
+from .using import Services
 
 COOKIE = "plumb_session"
+KNOWN_COOKIE = "plumb_browser"
 CSRF_HEADER = "X-Plumb-Csrf"
 SAFE = {"GET", "HEAD", "OPTIONS"}
 
@@ -30,6 +31,12 @@ class Caller:
     practice: Practice
 
 
+def services(request: Request) -> Services:
+    """What the routes hand over to."""
+    held: Services = request.app.state.services
+    return held
+
+
 def check_origin(request: Request) -> None:
     """A page of another origin can't make a browser change anything here."""
     origin = request.headers.get("origin")
@@ -43,8 +50,7 @@ def caller(
     csrf: Annotated[str | None, Security(_csrf)],
 ) -> Caller:
     """The signed-in member; for unsafe methods only with the session's CSRF token."""
-    accounts: AccountService = request.app.state.services.accounts
-    session, member, practice = accounts.who(token)
+    session, member, practice = services(request).accounts.who(token)
     if request.method not in SAFE:
         check_origin(request)
         if csrf is None:
@@ -55,5 +61,9 @@ def caller(
 
 
 Signed = Annotated[Caller, Depends(caller)]
+With = Annotated[Services, Depends(services)]
 
-__all__ = ["COOKIE", "CSRF_HEADER", "Caller", "NotSignedIn", "Signed", "check_origin"]
+__all__ = [
+    "COOKIE", "CSRF_HEADER", "KNOWN_COOKIE", "Caller", "NotSignedIn", "Signed", "With",
+    "check_origin", "services",
+]  # fmt: skip

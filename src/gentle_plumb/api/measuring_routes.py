@@ -11,11 +11,11 @@ from pydantic import TypeAdapter
 
 from ..core.drill import Answer, Verdict
 from ..services.drill import Posed, answer, pose
-from ..services.exchange import MOST_BYTES
+from ..services.exchange import MOST_BYTES, too_long
 from . import measuring_schemas as s
-from .gate import Signed
-from .problems import Problem
-from .routes import PROBLEMS, Unit
+from .gate import Signed, With
+from .problems import PROBLEMS, Problem
+from .routes import Unit
 
 measuring_router = APIRouter(prefix="/api", tags=["measuring"], responses=PROBLEMS)
 
@@ -23,82 +23,76 @@ Silent: dict[int | str, dict[str, Any]] = {503: {"model": Problem}}
 InstrumentId = Annotated[Literal["tape", "rod"], Path()]
 
 
-def _measuring(request: Request) -> Any:
-    return request.app.state.services.measuring
-
-
 @measuring_router.get("/measuring/lists")
-def lists(request: Request, who: Signed) -> list[s.ListOut]:
+def lists(services: With, who: Signed) -> list[s.ListOut]:
     """The practice's own lists of dimensions."""
-    return [s.ListOut.of(kept) for kept in _measuring(request).lists(who.member)]
+    return [s.ListOut.of(kept) for kept in services.measuring.lists(who.member)]
 
 
 @measuring_router.post("/measuring/lists", status_code=201)
-def add_list(request: Request, who: Signed, given: s.ListIn) -> s.ListOut:
+def add_list(services: With, who: Signed, given: s.ListIn) -> s.ListOut:
     """Keep a list, in the order of measuring."""
-    return s.ListOut.of(_measuring(request).add_list(who.member, **given.model_dump()))
+    return s.ListOut.of(services.measuring.add_list(who.member, **given.model_dump()))
 
 
 @measuring_router.put("/measuring/lists/{list_id}")
-def change_list(request: Request, who: Signed, list_id: UUID, given: s.ListChange) -> s.ListOut:
+def change_list(services: With, who: Signed, list_id: UUID, given: s.ListChange) -> s.ListOut:
     """Change one upon its version; on a stale version it answers 409 with what is there."""
-    made = _measuring(request).change_list(who.member, list_id, **given.model_dump())
+    made = services.measuring.change_list(who.member, list_id, **given.model_dump())
     return s.ListOut.of(made)
 
 
 @measuring_router.delete("/measuring/lists/{list_id}", status_code=204)
-def drop_list(request: Request, who: Signed, list_id: UUID) -> None:
+def drop_list(services: With, who: Signed, list_id: UUID) -> None:
     """Drop one; visits that name it go by the short list then."""
-    _measuring(request).drop_list(who.member, list_id)
+    services.measuring.drop_list(who.member, list_id)
 
 
 @measuring_router.get("/measuring/tables")
-def tables(request: Request, who: Signed) -> list[s.TableOut]:
+def tables(services: With, who: Signed) -> list[s.TableOut]:
     """The tables of populations the practice added."""
-    return [s.TableOut.of(kept) for kept in _measuring(request).tables(who.member)]
+    return [s.TableOut.of(kept) for kept in services.measuring.tables(who.member)]
 
 
 @measuring_router.post("/measuring/tables", status_code=201)
-def add_table(request: Request, who: Signed, given: s.TableIn) -> s.TableOut:
+def add_table(services: With, who: Signed, given: s.TableIn) -> s.TableOut:
     """Take a table in; refused whole with every line and reason where it is not right."""
-    return s.TableOut.of(_measuring(request).add_table(who.member, **given.model_dump()))
+    return s.TableOut.of(services.measuring.add_table(who.member, **given.model_dump()))
 
 
 @measuring_router.delete("/measuring/tables/{table_id}", status_code=204)
-def drop_table(request: Request, who: Signed, table_id: UUID) -> None:
+def drop_table(services: With, who: Signed, table_id: UUID) -> None:
     """Drop one; visits that name it go by the program's own then."""
-    _measuring(request).drop_table(who.member, table_id)
+    services.measuring.drop_table(who.member, table_id)
 
 
 @measuring_router.get("/measuring/precision")
-def precision(request: Request, who: Signed, unit: Unit = "cm") -> list[s.PrecisionOut]:
+def precision(services: With, who: Signed, unit: Unit = "cm") -> list[s.PrecisionOut]:
     """How each member repeats each dimension, with its 90 % interval."""
-    return [s.PrecisionOut.of(one, unit) for one in _measuring(request).precision(who.member)]
+    return [s.PrecisionOut.of(one, unit) for one in services.measuring.precision(who.member)]
 
 
 @measuring_router.get("/instruments")
-def instruments(request: Request, who: Signed) -> list[s.InstrumentOut]:
+def instruments(services: With, who: Signed) -> list[s.InstrumentOut]:
     """The instruments near the desk."""
-    found = request.app.state.services.instruments.found(who.member)
+    found = services.instruments.found(who.member)
     return [s.InstrumentOut.of(one) for one in found]
 
 
 @measuring_router.put("/instruments/{instrument_id}", responses=Silent)
-def set_instrument(request: Request, who: Signed, instrument_id: InstrumentId,
+def set_instrument(services: With, who: Signed, instrument_id: InstrumentId,
                    given: s.UnitIn) -> s.InstrumentOut:  # fmt: skip
     """Set an instrument's unit."""
-    state = request.app.state.services.instruments.set_unit(who.member, instrument_id, given.unit)
+    state = services.instruments.set_unit(who.member, instrument_id, given.unit)
     return s.InstrumentOut(id=state.id, unit=state.unit, battery=state.battery,
                            trouble=state.warning)  # fmt: skip
 
 
 @measuring_router.post("/visits/{visit_id}/instruments/{instrument_id}/readings", responses=Silent)
-def take_reading(request: Request, who: Signed, visit_id: UUID, instrument_id: InstrumentId,
+def take_reading(services: With, who: Signed, visit_id: UUID, instrument_id: InstrumentId,
                  given: s.ReadIn) -> s.ReadingOut:  # fmt: skip
     """Take one reading; the page puts it into its field like a typed one."""
-    read = request.app.state.services.instruments.read(
-        who.member, visit_id, instrument_id, given.dimension
-    )
+    read = services.instruments.read(who.member, visit_id, instrument_id, given.dimension)
     return s.ReadingOut(typed=read.typed, warning=read.warning)
 
 
@@ -111,38 +105,42 @@ Kind = Annotated[Literal["csv_readings", "csv_clients", "json", "fhir"], Query()
 
 async def _file(request: Request) -> bytes:
     """The body, read no further than a file may be long."""
-    held = bytearray()
+    held, size = bytearray(), 0
     async for chunk in request.stream():
-        if len(held) <= MOST_BYTES:
+        size += len(chunk)
+        if size <= MOST_BYTES:
             held += chunk
+        elif size > 4 * MOST_BYTES:
+            break  # a browser hears the refusal only once it has sent all; but there is an end
+    if size > MOST_BYTES:
+        raise too_long(size)
     return bytes(held)
 
 
 @measuring_router.get("/exchange", response_class=Response,
                       responses={200: {"content": {"text/csv": {}, "application/json": {},
                                                    "application/fhir+json": {}}}})  # fmt: skip
-def export(request: Request, who: Signed, format: Kind, visit_id: UUID | None = None) -> Response:
+def export(services: With, who: Signed, format: Kind, visit_id: UUID | None = None) -> Response:
     """The practice's measurements as a file, or one visit's."""
-    exchange = request.app.state.services.exchange
-    body, media, name = exchange.export(who.member, format, visit_id)
+    body, media, name = services.exchange.export(who.member, format, visit_id)
     return Response(body, media_type=media,
                     headers={"Content-Disposition": f'attachment; filename="{name}"'})  # fmt: skip
 
 
 @measuring_router.post("/exchange/look", openapi_extra=FILE)
-async def look(request: Request, who: Signed) -> s.PreviewOut:
+async def look(request: Request, services: With, who: Signed) -> s.PreviewOut:
     """What a file says, line by line, and what importing it would do. Writes nothing."""
+    services.exchange.may_take_in(who.member)
     raw = await _file(request)
-    exchange = request.app.state.services.exchange
-    return s.PreviewOut.of(await run_in_threadpool(exchange.look, who.member, raw))
+    return s.PreviewOut.of(await run_in_threadpool(services.exchange.look, who.member, raw))
 
 
 @measuring_router.post("/exchange", status_code=201, openapi_extra=FILE)
-async def take_in(request: Request, who: Signed) -> s.PreviewOut:
+async def take_in(request: Request, services: With, who: Signed) -> s.PreviewOut:
     """Import a file whole; refused with every line and reason where anything is wrong."""
+    services.exchange.may_take_in(who.member)
     raw = await _file(request)
-    exchange = request.app.state.services.exchange
-    return s.PreviewOut.of(await run_in_threadpool(exchange.take_in, who.member, raw))
+    return s.PreviewOut.of(await run_in_threadpool(services.exchange.take_in, who.member, raw))
 
 
 Number = Annotated[int, Path(ge=0, le=2_000_000_000)]

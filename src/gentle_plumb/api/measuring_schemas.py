@@ -14,18 +14,22 @@ from ..services.exchange import Preview, Understood
 from ..services.instruments import Found
 from ..services.measuring import MemberPrecision
 from ..services.models import MeasuringList, PopulationTable, Trouble
-from .schemas import Given, Name
+from .schemas import Given, Name, New
 
 
-class ListIn(Given):
-    """A list of dimensions to be kept."""
+class ListFacts(Given):
+    """What a list of dimensions is."""
 
     name: Name
     dimensions: Annotated[list[Annotated[str, StringConstraints(max_length=60)]],
                           Field(min_length=1, max_length=60)]  # fmt: skip
 
 
-class ListChange(ListIn):
+class ListIn(New, ListFacts):
+    """A list of dimensions to be kept."""
+
+
+class ListChange(ListFacts):
     """A list changed upon its version."""
 
     version: Annotated[int, Field(ge=1, le=2_000_000_000)]
@@ -46,7 +50,7 @@ class ListOut(BaseModel):
                    version=kept.version)  # fmt: skip
 
 
-class TableIn(Given):
+class TableIn(New):
     """A table of a population as CSV."""
 
     name: Name

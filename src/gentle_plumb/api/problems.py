@@ -40,15 +40,23 @@ class Problem(BaseModel):
     lines: list[dict[str, str]] | None = None
 
 
+PROBLEMS: dict[int | str, dict[str, Any]] = {
+    code: {"model": Problem, "description": words,
+           "content": {"application/problem+json": {}}}
+    for code, words in ((401, "Not signed in"), (403, "Not allowed"), (404, "Not found"),
+                        (409, "Conflict"), (422, "Bad value"))
+}  # fmt: skip
+
+
 _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.NotSignedIn: (401, "not-signed-in"),
     service.NotAllowed: (403, "not-allowed"),
     service.NotFound: (404, "not-found"),
     service.AlreadyThere: (409, "already-there"),
-    service.StaleChange: (409, "stale"),
-    service.StaleItem: (409, "stale"),
-    service.StaleList: (409, "stale"),
-    service.StaleBundle: (409, "stale"),
+    service.Stale: (409, "stale"),
+    service.MovedOn: (409, "moved-on"),
+    service.HoldsSomething: (409, "holds-something"),
+    service.WrongPassword: (403, "wrong-password"),
     service.BadFile: (422, "bad-file"),
     service.ReusedChange: (409, "reused-change"),
     service.NeedsConsent: (422, "needs-consent"),
@@ -61,9 +69,13 @@ _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
 
 
 def answer(problem: Problem, headers: dict[str, str] | None = None) -> JSONResponse:
-    """A problem as a response."""
+    """A problem as a response; text that is not whole Unicode is shown as far as it can be."""
+    said = problem.model_dump(exclude_none=True)
+    for name, text in said.items():
+        if isinstance(text, str):
+            said[name] = text.encode("utf-8", "replace").decode()
     return JSONResponse(
-        problem.model_dump(exclude_none=True), status_code=problem.status, headers=headers,
+        said, status_code=problem.status, headers=headers,
         media_type="application/problem+json",
     )  # fmt: skip
 
@@ -90,12 +102,8 @@ def _service(_: Request, error: service.ServiceError) -> JSONResponse:
     status, kind = _STATUS[type(error)]
     problem = Problem(type=kind, title=kind.replace("-", " "), status=status, detail=str(error))
     headers = None
-    if isinstance(error, service.StaleChange):
-        problem.current = jsonable_encoder(error.entry)
-    if isinstance(error, service.StaleItem):
-        problem.current = jsonable_encoder(error.item)
-    if isinstance(error, service.StaleList | service.StaleBundle):
-        problem.current = jsonable_encoder(error.kept)
+    if isinstance(error, service.Stale):
+        problem.current = jsonable_encoder(error.current)
     if isinstance(error, service.BadFile):
         problem.lines = [{"line": line, "field": field, "reason": reason}
                          for line, field, reason in error.lines]  # fmt: skip

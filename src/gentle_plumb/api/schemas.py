@@ -6,7 +6,7 @@ from datetime import date, datetime
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints, model_validator
 
 from ..core.body import Dimension
 from ..core.drawing.inks import Ink
@@ -15,6 +15,7 @@ from ..core.findings import Finding, Strain
 from ..core.intake import URGENCY, Consent, Region, Sign, Ticked, ticked_signs
 from ..core.observed import Habit, RoomItem
 from ..core.photo import Landmark
+from ..core.plain_text import check_texts
 from ..core.record import FIELDS, StepId
 from ..core.record import Field as RecordField
 from ..core.record.pieces import Piece
@@ -34,10 +35,13 @@ from ..core.workstation.shelf import ShelfKind
 from ..services.accounts import LEAST_PASSWORD
 from ..services.measured import AgainView, Measured
 from ..services.models import (
+    Client,
     Entry,
     Member,
     PhotoHead,
+    Practice,
     ReportHead,
+    Session,
     ShelfItem,
     VisitLine,
 )
@@ -61,15 +65,30 @@ Sex = Literal["female", "male"]
 
 
 class Given(BaseModel):
-    """Base of what comes in: nothing unknown is taken silently."""
+    """Base of what comes in: nothing unknown is taken silently, and every text can be written.
+
+    Raises UnreadableValue with the field's path where a text is not.
+    """
 
     model_config = ConfigDict(extra="forbid")
+
+    @model_validator(mode="before")
+    @classmethod
+    def _whole_texts(cls, given: Any) -> Any:
+        check_texts(given)
+        return given
+
+
+class New(Given):
+    """Something new; its ``id`` is made on the page, so that it counts once however often it is sent."""
+
+    id: UUID
 
 
 class SignIn(Given):
     """Credentials."""
 
-    email: Annotated[str, StringConstraints(max_length=200, pattern=r"^[^\x00]*$")]
+    email: Annotated[str, StringConstraints(max_length=200)]
     password: Annotated[str, StringConstraints(max_length=200)]
 
 
@@ -95,9 +114,51 @@ class Me(BaseModel):
     title: str
     email: str
     role: str
+    sees_health: bool
     practice: str
+    time_zone: str
+    local_wording: str
     unit: LengthUnit
     csrf: str
+
+    @classmethod
+    def of(cls, session: Session, member: Member, practice: Practice) -> Me:
+        """From the records."""
+        return cls(
+            name=member.name, title=member.title, email=member.email, role=member.role,
+            sees_health=member.sees_health, practice=practice.name, time_zone=practice.time_zone,
+            local_wording=practice.local_wording, unit=practice.unit, csrf=session.csrf,
+        )  # fmt: skip
+
+
+class PasswordChange(Given):
+    """The present password and the next one."""
+
+    current: Annotated[str, StringConstraints(max_length=200)]
+    password: Password
+
+
+class SessionOut(BaseModel):
+    """A place where one is signed in; ``here`` is the one that asks."""
+
+    id: UUID
+    started_at: datetime
+    expires_at: datetime
+    browser: str
+    here: bool
+
+
+class HealthGrant(Given):
+    """Whether a reader sees health data."""
+
+    sees_health: bool
+
+
+class PracticeIn(Given):
+    """What an owner sets for the practice: its time zone (an IANA name) and its own wording."""
+
+    time_zone: Annotated[str, StringConstraints(max_length=60)]
+    local_wording: Annotated[str, StringConstraints(strip_whitespace=True, max_length=1000)]
 
 
 class MemberOut(BaseModel):
@@ -108,6 +169,7 @@ class MemberOut(BaseModel):
     title: str
     email: str
     role: str
+    sees_health: bool
 
     @classmethod
     def of(cls, member: Member) -> MemberOut:
@@ -115,7 +177,7 @@ class MemberOut(BaseModel):
         return cls(**{name: getattr(member, name) for name in cls.model_fields})
 
 
-class MemberIn(Given):
+class MemberIn(New):
     """A new member."""
 
     email: Address
@@ -190,12 +252,22 @@ class DimensionOut(BaseModel):
                    can_guess=f"measure.{entry.id}.guess" in FIELDS)  # fmt: skip
 
 
-class ClientIn(Given):
-    """A new client."""
+class ClientFacts(Given):
+    """What is said of a client."""
 
     name: Name
     sex: Sex | None = None
     work: Line = ""
+
+
+class ClientIn(New, ClientFacts):
+    """A new client."""
+
+
+class ClientChange(ClientFacts):
+    """A client corrected upon its version."""
+
+    version: Annotated[int, Field(ge=1, le=2_000_000_000)]
 
 
 class ClientOut(BaseModel):
@@ -205,9 +277,15 @@ class ClientOut(BaseModel):
     name: str
     sex: Sex | None
     work: str
+    version: int
+
+    @classmethod
+    def of(cls, client: Client) -> ClientOut:
+        """From the record."""
+        return cls(**{name: getattr(client, name) for name in cls.model_fields})
 
 
-class VisitIn(Given):
+class VisitIn(New):
     """A new visit."""
 
     client_id: UUID
@@ -284,8 +362,8 @@ class PhotoOut(BaseModel):
         return cls(**{name: getattr(photo, name) for name in cls.model_fields})
 
 
-class ShelfIn(Given):
-    """A piece or workstation to be kept: typed texts by path."""
+class ShelfFacts(Given):
+    """What is kept of a piece or workstation: typed texts by path."""
 
     piece: Annotated[str, StringConstraints(max_length=40)]
     name: Name
@@ -298,7 +376,11 @@ class ShelfIn(Given):
     unit: LengthUnit = "cm"
 
 
-class ShelfChange(ShelfIn):
+class ShelfIn(New, ShelfFacts):
+    """A piece or workstation to be kept."""
+
+
+class ShelfChange(ShelfFacts):
     """A shelf item changed upon its version."""
 
     version: Annotated[int, Field(ge=1, le=2_000_000_000)]
@@ -327,6 +409,12 @@ class LuxOut(BaseModel):
 
     lux: float
     warning: str | None
+
+
+class SignatureIn(Given):
+    """What is signed: the visit as it stood at this revision."""
+
+    revision: Annotated[int, Field(ge=0, le=2_000_000_000)]
 
 
 class VisitOut(BaseModel):
@@ -417,7 +505,7 @@ class WorkedOut(BaseModel):
             measured=workup.measured, doubtful=workup.doubtful, again=workup.again,
             table_origin=workup.table[1], rhythms=workup.rhythms,
             proposed_rhythm=workup.proposed_rhythm,
-            joints=workup.joints, notes=list(result.notes),
+            joints=workup.joints, notes=workup.notes,
             standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,
             hours=workup.hours, hours_doubt=workup.hours_doubt,
             over_found=result.seated.over_found, over_set=result.seated.over_set, scene=scene,
@@ -433,7 +521,9 @@ class ChangeOut(BaseModel):
 
 
 class Draft(BaseModel):
-    """What a report says."""
+    """What a report says at a revision, what a signature waits for, and what it would sign."""
 
     content: dict[str, Any]
     missing: list[dict[str, str]]
+    summary: list[str]
+    revision: int

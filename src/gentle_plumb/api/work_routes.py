@@ -5,25 +5,21 @@ from __future__ import annotations
 from typing import Any
 from uuid import UUID
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Response
 from pydantic import TypeAdapter
 
 from ..core.policy import SCHOOLS
 from ..core.trial import Tried
 from . import work_schemas as s
-from .gate import Signed
-from .routes import PROBLEMS
+from .gate import Signed, With
+from .problems import PROBLEMS
 
 work_router = APIRouter(prefix="/api", tags=["work out"], responses=PROBLEMS)
 _TRIED = TypeAdapter(Tried)
 
 
-def _policies(request: Request) -> Any:
-    return request.app.state.services.policies
-
-
 @work_router.get("/policies")
-def house_rules(request: Request, who: Signed) -> s.HouseRules:
+def house_rules(services: With, who: Signed) -> s.HouseRules:
     """Every question, and the practice's bundles."""
     questions = [
         s.QuestionOut(
@@ -32,46 +28,46 @@ def house_rules(request: Request, who: Signed) -> s.HouseRules:
         )
         for one in SCHOOLS.values()
     ]  # fmt: skip
-    bundles = [s.BundleOut.of(kept) for kept in _policies(request).bundles(who.member)]
+    bundles = [s.BundleOut.of(kept) for kept in services.policies.bundles(who.member)]
     return s.HouseRules(questions=questions, bundles=bundles)
 
 
 @work_router.post("/policies", status_code=201)
-def add_bundle(request: Request, who: Signed, given: s.BundleIn) -> s.BundleOut:
+def add_bundle(services: With, who: Signed, given: s.BundleIn) -> s.BundleOut:
     """Keep a bundle; as the default, visits that begin from now on go by it."""
-    return s.BundleOut.of(_policies(request).add(who.member, **given.model_dump()))
+    return s.BundleOut.of(services.policies.add(who.member, **given.model_dump()))
 
 
 @work_router.put("/policies/{bundle_id}")
-def change_bundle(request: Request, who: Signed, bundle_id: UUID,
+def change_bundle(services: With, who: Signed, bundle_id: UUID,
                   given: s.BundleChange) -> s.BundleOut:  # fmt: skip
     """Change one upon its version; on a stale version it answers 409 with what is there."""
-    return s.BundleOut.of(_policies(request).change(who.member, bundle_id, **given.model_dump()))
+    return s.BundleOut.of(services.policies.change(who.member, bundle_id, **given.model_dump()))
 
 
 @work_router.delete("/policies/{bundle_id}", status_code=204)
-def drop_bundle(request: Request, who: Signed, bundle_id: UUID) -> None:
+def drop_bundle(services: With, who: Signed, bundle_id: UUID) -> None:
     """Drop one; visits keep what they took from it."""
-    _policies(request).drop(who.member, bundle_id)
+    services.policies.drop(who.member, bundle_id)
 
 
 @work_router.get("/visits/{visit_id}/given")
-def given(request: Request, who: Signed, visit_id: UUID) -> dict[str, Any]:
+def given(services: With, who: Signed, visit_id: UUID) -> dict[str, Any]:
     """What a visit is worked through from: what the page's own bench begins with."""
-    plain: dict[str, Any] = request.app.state.services.visits.given(who.member, visit_id)
+    plain: dict[str, Any] = services.visits.given(who.member, visit_id)
     return plain
 
 
 @work_router.post("/visits/{visit_id}/try", response_model=Tried)
-def try_out(request: Request, who: Signed, visit_id: UUID, tried: s.TrialIn) -> Response:
+def try_out(services: With, who: Signed, visit_id: UUID, tried: s.TrialIn) -> Response:
     """What a visit would come to if something were otherwise. Nothing is kept."""
-    made = request.app.state.services.visits.try_out(who.member, visit_id, tried.request())
+    made = services.visits.try_out(who.member, visit_id, tried.request())
     return Response(_TRIED.dump_json(made), media_type="application/json")
 
 
 @work_router.post("/visits/{visit_id}/stack")
-def stack(request: Request, who: Signed, visit_id: UUID, wanted: s.StackIn) -> s.StackOut:
+def stack(services: With, who: Signed, visit_id: UUID, wanted: s.StackIn) -> s.StackOut:
     """The best stack for a lift from what is at hand in this visit's room."""
-    found = request.app.state.services.visits.stack(who.member, visit_id, **wanted.model_dump())
+    found = services.visits.stack(who.member, visit_id, **wanted.model_dump())
     return s.StackOut(text=found.text, height=found.height, short=found.short,
                       warning=found.warning)  # fmt: skip

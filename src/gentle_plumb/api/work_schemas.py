@@ -11,7 +11,7 @@ from ..core.drawing import SceneRequest
 from ..core.trial import TrialRequest
 from ..core.units import LengthUnit
 from ..services.models import PolicyBundle
-from .schemas import Given, Name
+from .schemas import Given, Name, New
 
 Id = Annotated[str, StringConstraints(max_length=60)]
 Path = Annotated[str, StringConstraints(max_length=200)]
@@ -37,15 +37,19 @@ class QuestionOut(BaseModel):
     positions: list[PositionOut]
 
 
-class BundleIn(Given):
-    """A bundle of positions to be kept."""
+class BundleFacts(Given):
+    """What a bundle of positions is."""
 
     name: Name
     choices: Annotated[dict[Id, Id], Field(max_length=60)]
     is_default: bool = False
 
 
-class BundleChange(BundleIn):
+class BundleIn(New, BundleFacts):
+    """A bundle of positions to be kept."""
+
+
+class BundleChange(BundleFacts):
     """A bundle changed upon its version."""
 
     version: Annotated[int, Field(ge=1, le=2_000_000_000)]

@@ -1,23 +1,24 @@
-"""Signing in and out; who may do what."""
+"""Signing in and out, passwords, and who may do what."""
 
 from __future__ import annotations
 
 import hashlib
 import secrets
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
 from datetime import timedelta
 from uuid import UUID, uuid4
 
 from pwdlib import PasswordHash
 
-from .errors import LockedOut, NotAllowed, NotSignedIn
+from .errors import LockedOut, NotAllowed, NotFound, NotSignedIn, WrongPassword
 from .models import WRITERS, Member, Practice, Role, Session
 from .ports import Accounts, Clock
+from .throttle import counted_by
 
 SESSION_LENGTH = timedelta(hours=12)
-FREE_FAILURES = 5
-LOCK_STEP = timedelta(seconds=30)
-"""After five wrong passwords in a row each further one doubles the wait, from 30 s. House values."""
-LONGEST_LOCK = timedelta(minutes=30)
+KNOWN_FOR = timedelta(days=400)
+"""How long a browser is remembered as one in which somebody signed in. House value."""
 LEAST_PASSWORD = 10
 
 _hasher = PasswordHash.recommended()
@@ -25,49 +26,92 @@ _DUMMY = _hasher.hash("nobody has this password")
 
 
 def token_hash(token: str) -> bytes:
-    """What is stored of a session's token."""
+    """What is stored of a token."""
     return hashlib.sha256(token.encode()).digest()
 
 
+@dataclass(frozen=True, kw_only=True)
+class SignedIn:
+    """A session just opened; ``known`` is the token that tells this browser again."""
+
+    token: str
+    known: str
+    session: Session
+    member: Member
+    practice: Practice
+
+
 class AccountService:
-    """Sessions and members of the practice."""
+    """Sessions and members of the practice.
 
-    def __init__(self, accounts: Accounts, clock: Clock) -> None:
+    ``published`` are passwords by address that everybody can read, such as the demo's: they open
+    nothing.
+    """
+
+    def __init__(
+        self, accounts: Accounts, clock: Clock, published: Mapping[str, str] | None = None
+    ) -> None:
         self._accounts, self._clock = accounts, clock
+        self._published = published or {}
 
-    def sign_in(self, email: str, password: str) -> tuple[str, Session, Member]:
-        """Check a password and open a session; the token, the session, the member.
+    def sign_in(
+        self, email: str, password: str, *, sender: str = "", known: str | None = None,
+        browser: str = "",
+    ) -> SignedIn:  # fmt: skip
+        """Check a password and open a session.
+
+        Parameters
+        ----------
+        email, password : str
+        sender : str
+            Network address of who asks.
+        known : str, optional
+            The token of a browser that signed in before.
+        browser : str
+            What the browser calls itself, for the list of sessions.
 
         Raises
         ------
         NotSignedIn
             For a wrong address or password; the two can't be told apart.
         LockedOut
-            After too many wrong passwords.
+            After too many tries, whether or not anybody has this address.
 
         """
-        now = self._clock()
-        member = self._accounts.member_by_email(email.strip().lower())
-        if member is None:
-            _hasher.verify(password, _DUMMY)
+        now, address = self._clock(), email.strip().lower()
+        member = self._accounts.member_by_email(address)
+        known_hash = token_hash(known) if known else None
+        if known_hash is not None and (
+            member is None or not self._accounts.knows_browser(known_hash, member.id, now)
+        ):
+            known_hash = None
+        counted = counted_by(address, sender, known_hash)
+        wait = self._accounts.count_try(counted, now)
+        if wait > timedelta(0):
+            raise LockedOut(int(wait.total_seconds()) + 1)
+        right = _hasher.verify(password, member.password_hash if member else _DUMMY)
+        if member is None or not right:
             raise NotSignedIn("Address or password is wrong.")
-        if member.locked_until is not None and member.locked_until > now:
-            raise LockedOut(int((member.locked_until - now).total_seconds()) + 1)
-        if not _hasher.verify(password, member.password_hash):
-            failures = member.failures + 1
-            over = failures - FREE_FAILURES
-            wait = min(LONGEST_LOCK, LOCK_STEP * 2 ** min(over, 10)) if over >= 0 else None
-            self._accounts.note_failure(member.id, failures, now + wait if wait else None)
-            raise NotSignedIn("Address or password is wrong.")
-        if member.failures:
-            self._accounts.note_failure(member.id, 0, None)
+        if self._published.get(address) == password:
+            raise NotSignedIn(
+                "This password is published with the demo and opens nothing here. "
+                "Set another one: ./plumb password"
+            )
+        self._accounts.take_back_try(counted)
         token = secrets.token_urlsafe(32)
+        if known_hash is None:
+            known = secrets.token_urlsafe(32)
+            self._accounts.remember_browser(token_hash(known), member.id, now + KNOWN_FOR)
         session = Session(
-            token_hash=token_hash(token), member_id=member.id, csrf=secrets.token_urlsafe(24),
-            expires_at=now + SESSION_LENGTH,
+            id=uuid4(), token_hash=token_hash(token), member_id=member.id,
+            csrf=secrets.token_urlsafe(24), started_at=now, expires_at=now + SESSION_LENGTH,
+            browser=browser[:200],
         )  # fmt: skip
-        self._accounts.add_session(session)
-        return token, session, member
+        self._accounts.add_session(session, now)
+        practice = self._accounts.practice(member.practice_id)
+        return SignedIn(
+            token=token, known=known or "", session=session, member=member, practice=practice
+        )
 
     def who(self, token: str | None) -> tuple[Session, Member, Practice]:
         """The session of a token, its member and practice; raises NotSignedIn."""
@@ -78,39 +122,124 @@ class AccountService:
 
     def sign_out(self, session: Session) -> None:
         """Close a session on the server."""
-        self._accounts.drop_session(session.token_hash)
+        self._accounts.drop_sessions(session.member_id, only=session.id)
 
-    def practice(self, member: Member) -> Practice:
-        """The member's practice."""
-        return self._accounts.practice(member.practice_id)
+    def sessions(self, member: Member) -> list[Session]:
+        """Where this member is signed in, the latest first."""
+        return self._accounts.sessions(member.id, self._clock())
+
+    def end_session(self, member: Member, session_id: UUID) -> None:
+        """End one of the member's own sessions; raises NotFound."""
+        if session_id not in {one.id for one in self.sessions(member)}:
+            raise NotFound("There is no such session.")
+        self._accounts.drop_sessions(member.id, only=session_id)
+
+    def change_password(
+        self, member: Member, session: Session, *, current: str, password: str, sender: str = ""
+    ) -> None:
+        """Set another password; every other session and remembered browser of the member ends.
+
+        Raises WrongPassword where the present one is not right, LockedOut after too many tries.
+        """
+        counted = counted_by(f"change {member.id}", sender, None)
+        wait = self._accounts.count_try(counted, self._clock())
+        if wait > timedelta(0):
+            raise LockedOut(int(wait.total_seconds()) + 1)
+        if not _hasher.verify(current, member.password_hash):
+            raise WrongPassword("The present password is not right. Nothing was changed.")
+        self._accounts.take_back_try(counted)
+        self._accounts.change_member(replace(member, password_hash=_hasher.hash(password)))
+        self._accounts.drop_sessions(member.id, but=session.id)
+
+    def reset_password(self, email: str, password: str) -> Member:
+        """Set a password without asking who does it: for the command line. Raises NotFound."""
+        member = self._accounts.member_by_email(email.strip().lower())
+        if member is None:
+            raise NotFound("Nobody has this address.")
+        self._accounts.change_member(replace(member, password_hash=_hasher.hash(password)))
+        self._accounts.drop_sessions(member.id)
+        return member
 
     def members(self, member: Member) -> list[Member]:
         """Everybody in the practice."""
         return self._accounts.members(member.practice_id)
 
     def add_member(
-        self, by: Member, *, email: str, name: str, title: str, role: Role, password: str
+        self, by: Member, *, id: UUID, email: str, name: str, title: str, role: Role, password: str
     ) -> Member:
-        """Let somebody in. Owners only; raises NotAllowed, AlreadyThere."""
+        """Let somebody in; the same id sent again makes no second one.
+
+        Owners only; raises NotAllowed, AlreadyThere.
+        """
         if by.role != "owner":
             raise NotAllowed("Only an owner adds people.")
         return self.create_member(
-            by.practice_id, email=email, name=name, title=title, role=role, password=password
-        )
+            by.practice_id, id=id, email=email, name=name, title=title, role=role,
+            password=password,
+        )  # fmt: skip
 
     def create_member(
-        self, practice_id: UUID, *, email: str, name: str, title: str, role: Role, password: str
-    ) -> Member:
+        self, practice_id: UUID, *, email: str, name: str, title: str, role: Role, password: str,
+        id: UUID | None = None,
+    ) -> Member:  # fmt: skip
         """Make a member without asking who does it: for set-up only."""
-        member = Member(
-            id=uuid4(), practice_id=practice_id, email=email.strip().lower(), name=name,
-            title=title, role=role, password_hash=_hasher.hash(password),
+        return self._accounts.add_member(
+            Member(
+                id=id or uuid4(), practice_id=practice_id, email=email.strip().lower(), name=name,
+                title=title, role=role, password_hash=_hasher.hash(password),
+                sees_health=role in WRITERS,
+            )
         )  # fmt: skip
-        self._accounts.add_member(member)
-        return member
+
+    def let_see_health(self, by: Member, member_id: UUID, *, sees: bool) -> Member:
+        """Grant a reader to see health data, or take it back.
+
+        Owners only; raises NotAllowed, also for a member whose role sees it anyway; NotFound.
+        """
+        if by.role != "owner":
+            raise NotAllowed("Only an owner decides who sees health data.")
+        member = self._colleague(by, member_id)
+        if member.role in WRITERS:
+            raise NotAllowed("Owners and practitioners see health data: it is their work.")
+        return self._accounts.change_member(replace(member, sees_health=sees))
+
+    def remove_member(self, by: Member, member_id: UUID) -> None:
+        """Let a member in no more: sessions end at once, what they wrote stays under their name.
+
+        Owners only, and never the last of them; raises NotAllowed, NotFound.
+        """
+        if by.role != "owner":
+            raise NotAllowed("Only an owner removes people.")
+        member = self._colleague(by, member_id)
+        owners = [one for one in self.members(by) if one.role == "owner"]
+        if owners == [member]:
+            raise NotAllowed("This is the last owner. Make another one first.")
+        self._accounts.remove_member(by.practice_id, member_id, self._clock())
+
+    def change_practice(self, by: Member, practice: Practice) -> Practice:
+        """Set the practice's time zone and its own wording; owners only, raises NotAllowed."""
+        if by.role != "owner":
+            raise NotAllowed("Only an owner changes this.")
+        self._accounts.change_practice(practice)
+        return practice
+
+    def _colleague(self, by: Member, member_id: UUID) -> Member:
+        for one in self.members(by):
+            if one.id == member_id:
+                return one
+        raise NotFound("There is no such member.")
 
 
 def require_writer(member: Member) -> None:
     """Raises NotAllowed for readers."""
     if member.role not in WRITERS:
         raise NotAllowed("You may read here, but not change anything.")
+
+
+def require_health(member: Member) -> None:
+    """Raises NotAllowed for readers to whom the owner has not granted it."""
+    if not member.sees_health:
+        raise NotAllowed(
+            "This holds health data. An owner can let you see it, under People; "
+            "the workplace's copy is open to you."
+        )

@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from ..core.record import FIELDS, Field
+from ..core.record import FAMILIES, FIELDS, Field
 from .models import Erase
 
 NOTES, PHOTOGRAPHS, WORKPLACE = (
     f"ask.consent.{name}" for name in ("notes", "photographs", "workplace")
 )
-ACTED_ON = ("ask.warning", "ask.warning_done", "ask.sign.")
+ACTED_ON = ("ask.warning", "ask.sign.")
 """Warning signs are recorded with or without consent: acting on them comes first."""
 
 NEEDED_FOR = {
@@ -21,17 +21,20 @@ NEEDED_FOR = {
 
 def consent_for(field: Field) -> str | None:
     """The path of the consent a field is kept with, None for most."""
-    if field.id.startswith("look.photo."):
+    if field.id.startswith("look.photo.") and not field.health:
         return PHOTOGRAPHS
     return NOTES if field.health and not field.id.startswith(ACTED_ON) else None
 
 
 def erased_by(path: str, value: object) -> Erase | None:
-    """What a consent set to this value takes with it."""
-    if value not in ("no", "withdrawn"):
+    """What a consent set to this value takes with it; ``None``: the answer was taken back."""
+    if value not in ("no", "withdrawn", None):
         return None
     if path == NOTES:
-        return Erase(paths=tuple(field.id for field in FIELDS.values() if field.health))
+        return Erase(
+            paths=tuple(field.id for field in FIELDS.values() if field.health),
+            families=tuple(field.id for field in FAMILIES.values() if field.health),
+        )
     if path == PHOTOGRAPHS:
         return Erase(starts=("look.photo.",), photos=True)
     return None

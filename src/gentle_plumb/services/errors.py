@@ -3,14 +3,14 @@
 ServiceError
  ├── NotSignedIn        no session, an expired one, or wrong credentials
  ├── LockedOut          too many wrong passwords; carries the seconds to wait
+ ├── WrongPassword      the present password, asked for once more, is not right
  ├── NotAllowed         signed in, but the role does not reach that far
  ├── NotFound           no such thing in this practice
  ├── AlreadyThere       a thing of this name exists
- ├── StaleChange        the entry moved on; carries what is there now
- ├── StaleItem          a shelf item moved on; carries what is there now
- ├── StaleBundle        a bundle of positions moved on; carries what is there now
- ├── StaleList          a list of dimensions moved on; carries what is there now
+ ├── Stale              the thing moved on since it was read; carries what is there now
  ├── ReusedChange       a change of this id was made before, with other content
+ ├── MovedOn            the visit was changed since it was looked at
+ ├── HoldsSomething     it is not empty, and can't be deleted as if it were
  ├── NeedsConsent       the client has not consented to this being kept; carries the field
  ├── Withheld           the client has not consented to this being given away
  ├── BadPicture         what was sent is no picture that can be kept; carries size and limit
@@ -23,7 +23,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from .models import Entry, MeasuringList, PolicyBundle, ShelfItem
+from .models import Client, Entry, MeasuringList, PolicyBundle, ShelfItem
 
 
 class ServiceError(Exception):
@@ -34,12 +34,20 @@ class NotSignedIn(ServiceError):
     """Nobody is signed in, or the credentials are wrong."""
 
 
+def _spoken(seconds: int) -> str:
+    return f"{seconds} s" if seconds < 120 else f"{-(-seconds // 60)} min"
+
+
 class LockedOut(ServiceError):
     """Too many wrong passwords."""
 
     def __init__(self, seconds: int) -> None:
-        super().__init__(f"Too many wrong passwords. Try again in {seconds} s.")
+        super().__init__(f"Too many tries. Try again in {_spoken(seconds)}.")
         self.seconds = seconds
+
+
+class WrongPassword(ServiceError):
+    """The present password was asked for once more and is not right."""
 
 
 class NotAllowed(ServiceError):
@@ -54,36 +62,20 @@ class AlreadyThere(ServiceError):
     """Another thing has this name."""
 
 
-class StaleChange(ServiceError):
-    """Somebody else changed the entry since it was read."""
+class Stale(ServiceError):
+    """Somebody else changed this since it was read; ``current`` is how it stands now."""
 
-    def __init__(self, entry: Entry) -> None:
+    def __init__(self, current: Entry | ShelfItem | MeasuringList | PolicyBundle | Client) -> None:
         super().__init__("This was changed elsewhere in the meantime. Both versions are kept.")
-        self.entry = entry
+        self.current = current
 
 
-class StaleItem(ServiceError):
-    """Somebody else changed the shelf item since it was read."""
-
-    def __init__(self, item: ShelfItem) -> None:
-        super().__init__("This was changed elsewhere in the meantime. Look at it again.")
-        self.item = item
+class MovedOn(ServiceError):
+    """The visit was changed since it was looked at: what would be signed is not what was seen."""
 
 
-class StaleBundle(ServiceError):
-    """Somebody else changed the bundle since it was read."""
-
-    def __init__(self, kept: PolicyBundle) -> None:
-        super().__init__("This was changed elsewhere in the meantime. Look at it again.")
-        self.kept = kept
-
-
-class StaleList(ServiceError):
-    """Somebody else changed the list since it was read."""
-
-    def __init__(self, kept: MeasuringList) -> None:
-        super().__init__("This was changed elsewhere in the meantime. Look at it again.")
-        self.kept = kept
+class HoldsSomething(ServiceError):
+    """It can't be deleted like an empty one."""
 
 
 class BadFile(ServiceError):

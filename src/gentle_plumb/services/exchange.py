@@ -4,15 +4,27 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from datetime import date
+from datetime import date, timedelta
 from uuid import UUID, uuid4
 
-from ..core.body import DIMENSIONS
+from ..core.body import DIMENSIONS, resolve_readings
 from ..core.errors import FieldError
 from ..core.record import field_of, read_typed
-from .accounts import require_writer
+from .accounts import require_health, require_writer
+from .consent import consent_for
 from .errors import BadFile
-from .models import Change, Client, Entry, Intake, Member, Sheet, Trouble, Visit
+from .models import (
+    MOST_TROUBLES,
+    Change,
+    Client,
+    Entry,
+    Intake,
+    Member,
+    Sheet,
+    Trouble,
+    Troubles,
+    Visit,
+)
 from .ports import Clock, Exchange, Records
 
 KEPT_OUT = ("measure.table",)
@@ -66,34 +78,52 @@ def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> Sheet:
     )  # fmt: skip
 
 
-@dataclass(frozen=True, kw_only=True)
-class _Plan:
-    intake: Intake
-    understood: list[Understood]
-    troubles: list[Trouble]
-
-
 class _Planner:
-    """Holds sheets against what the practice has."""
+    """Holds sheets against what the practice has: first whose each is, then what is new in it."""
 
-    def __init__(self, records: Records, member: Member) -> None:
-        self._member, self._records = member, records
-        self._clients = records.clients(member.practice_id)
-        self._held = {visit.id: {entry.path: entry for entry in entries}
-                      for visit, _, entries in records.measured(member.practice_id)}  # fmt: skip
-        self._visits = [line.visit for line in records.visits(member.practice_id)]
+    def __init__(self, records: Records, member: Member, day: date) -> None:
+        self._member, self._records, self._day = member, records, day
         self.clients: list[Client] = []
         self.visits: list[Visit] = []
         self.changes: list[Change] = []
-        self.troubles: list[Trouble] = []
+        self.troubles = Troubles()
+        self.left_out = Troubles()
         self._planned: set[tuple[UUID, str]] = set()
+        self._held: dict[UUID, dict[str, Entry]] = {}
+        self._client_by_id: dict[str, Client] = {}
+        self._clients_by_name: dict[str, list[Client]] = {}
+        self._visit_by_id: dict[str, Visit] = {}
+        self._visit_by_day: dict[tuple[UUID, date], Visit] = {}
+        for client in records.clients(member.practice_id):
+            self._know_client(client)
+        for line in reversed(records.visits(member.practice_id)):
+            self._know_visit(line.visit)
+        self._known = set(self._client_by_id) | set(self._visit_by_id)
 
-    def take(self, sheet: Sheet) -> Understood:
-        """Plan one sheet."""
-        client = self._client(sheet)
-        known_client = client in self._clients
-        visit = self._visit(sheet, client)
-        known_visit = visit in self._visits
+    def _know_client(self, client: Client) -> None:
+        self._client_by_id[str(client.id)] = client
+        if client.origin_id:
+            self._client_by_id.setdefault(client.origin_id, client)
+        self._clients_by_name.setdefault(client.name, []).append(client)
+
+    def _know_visit(self, visit: Visit) -> None:
+        self._visit_by_id[str(visit.id)] = visit
+        if visit.origin_id:
+            self._visit_by_id.setdefault(visit.origin_id, visit)
+        self._visit_by_day[visit.client_id, visit.started_on] = visit
+
+    def take_all(self, sheets: Sequence[Sheet]) -> list[Understood]:
+        """Plan every sheet."""
+        whose = []
+        for sheet in sheets:
+            client = self._client(sheet)
+            whose.append((sheet, client, self._visit(sheet, client)))
+        known = {visit.id for _, _, visit in whose if str(visit.id) in self._known}
+        for visit, _, entries in self._records.measured(self._member.practice_id, known):
+            self._held[visit.id] = {entry.path: entry for entry in entries}
+        return [self._take(*one) for one in whose]
+
+    def _take(self, sheet: Sheet, client: Client, visit: Visit) -> Understood:
         new = values = 0
         for path, typed in sheet.entries.items():
             where = sheet.places.get(path, sheet.place)
@@ -104,20 +134,22 @@ class _Planner:
             values += reading
             new += self._change(sheet, visit, path, typed, value, where) and reading
         return Understood(
-            place=sheet.place, client=client.name, client_known=known_client, visit_on=visit.started_on,
-            visit_known=known_visit, values=values, new=new,
+            place=sheet.place, client=client.name, client_known=str(client.id) in self._known,
+            visit_on=visit.started_on, visit_known=str(visit.id) in self._known, values=values,
+            new=new,
             dimensions=len({path.split(".")[1] for path in sheet.entries if path.count(".") == 2}),
         )  # fmt: skip
 
     def _client(self, sheet: Sheet) -> Client:
-        for one in (*self._clients, *self.clients):
-            if sheet.client_id and sheet.client_id in (str(one.id), one.origin_id):
-                if one.name != sheet.name:
-                    self.troubles.append((sheet.place, "client", f"“{sheet.name}” has the identifier "
-                                          f"of {one.name}"))  # fmt: skip
-                return one
+        held = self._client_by_id.get(sheet.client_id) if sheet.client_id else None
+        if held is not None:
+            if held.name != sheet.name:
+                self.troubles.append(
+                    (sheet.place, "client", f"“{sheet.name}” has the identifier of {held.name}")
+                )
+            return held
         if not sheet.client_id:
-            named = [one for one in (*self._clients, *self.clients) if one.name == sheet.name]
+            named = self._clients_by_name.get(sheet.name, [])
             if len(named) > 1:
                 self.troubles.append((sheet.place, "client", f"{len(named)} clients are called "
                                       f"“{sheet.name}”: give client_id"))  # fmt: skip
@@ -125,33 +157,41 @@ class _Planner:
                 return named[0]
         made = Client(id=uuid4(), practice_id=self._member.practice_id, name=sheet.name, sex=sheet.sex,
                       work=sheet.work, origin_id=sheet.client_id or None)  # fmt: skip
+        self._text(sheet.client_id, 200, sheet.place, "client_id")
         self._text(sheet.name, 200, sheet.place, "client")
         self._text(sheet.work, 200, sheet.place, "work")
         self.clients.append(made)
+        self._know_client(made)
         return made
 
     def _text(self, text: str, most: int, place: str, field: str) -> None:
-        if len(text) > most or any(ord(letter) < 32 for letter in text):
+        odd = any(ord(sign) < 32 or "\ud800" <= sign <= "\udfff" for sign in text)
+        if len(text) > most or odd:
             self.troubles.append(
                 (place, field, f"over {most} characters, or with signs that can't be shown")
             )
 
     def _visit(self, sheet: Sheet, client: Client) -> Visit:
-        for one in (*self._visits, *self.visits):
-            same = sheet.visit_id and sheet.visit_id in (str(one.id), one.origin_id)
-            if same and one.client_id != client.id:
+        held = self._visit_by_id.get(sheet.visit_id) if sheet.visit_id else None
+        if held is not None:
+            if held.client_id != client.id:
                 self.troubles.append((sheet.place, "visit_id", "belongs to another client here"))
-            if same and one.started_on != sheet.on:
+            if held.started_on != sheet.on:
                 self.troubles.append((sheet.place, "visit_on", f"{sheet.on.isoformat()}, but this visit "
-                                      f"was on {one.started_on.isoformat()}"))  # fmt: skip
-            alike = not sheet.visit_id and (one.client_id, one.started_on) == (client.id, sheet.on)
-            if same or alike:
-                return one
+                                      f"was on {held.started_on.isoformat()}"))  # fmt: skip
+            return held
+        alike = self._visit_by_day.get((client.id, sheet.on)) if not sheet.visit_id else None
+        if alike is not None:
+            return alike
+        self._text(sheet.visit_id, 200, sheet.place, "visit_id")
+        if sheet.on > self._day:
+            self.troubles.append((sheet.place, "visit_on", f"{sheet.on.isoformat()} is to come"))
         made = Visit(
             id=uuid4(), practice_id=self._member.practice_id, client_id=client.id,
             member_id=self._member.id, started_on=sheet.on, origin_id=sheet.visit_id or None,
         )  # fmt: skip
         self.visits.append(made)
+        self._know_visit(made)
         return made
 
     def _read(self, path: str, typed: str, where: str) -> float | str | None:
@@ -170,7 +210,7 @@ class _Planner:
         """Plan one entry; whether it is new."""
         held = self._held.get(visit.id, {}).get(path)
         if held is not None and held.typed:
-            if _same(held.value, value):
+            if _same(held.value, value) or (sheet.means and self._comes_to(visit, path, value)):
                 return False
             field = path.removeprefix("measure.")
             self.troubles.append(
@@ -184,12 +224,31 @@ class _Planner:
                 (where, path.removeprefix("measure."), "stands in this file twice")
             )
             return False
+        consent = consent_for(field_of(path))
+        if consent is not None:
+            self.left_out.append(
+                (where, path.removeprefix("measure."), "kept only with the client's consent to "
+                 "health notes; type it once that is recorded")
+            )  # fmt: skip
+            return False
         self._planned.add((visit.id, path))
         self.changes.append(
             Change(id=uuid4(), visit_id=visit.id, path=path, typed=typed.strip(), value=value,
                    expected_version=held.version if held is not None else 0, member_id=self._member.id)
         )  # fmt: skip
         return True
+
+    def _comes_to(self, visit: Visit, path: str, value: float | str) -> bool:
+        """Whether the readings that are here come to this value."""
+        _, name, part = (*path.split("."), "", "")[:3]
+        if part != "first" or name not in DIMENSIONS:
+            return False
+        held = self._held.get(visit.id, {})
+        readings = [entry.value for which in ("first", "second", "third")
+                    if (entry := held.get(f"measure.{name}.{which}")) is not None]  # fmt: skip
+        known = [float(mm) for mm in readings if isinstance(mm, int | float)]
+        limit = DIMENSIONS[name].repeat_limit_mm
+        return _same(resolve_readings(known, repeat_limit_mm=limit).value_mm, value)
 
     def _said_anyhow(self, sheet: Sheet, visit: Visit, path: str, typed: str) -> bool:
         """Who and when need no entry of their own where the visit and its member say the same."""
@@ -199,6 +258,20 @@ class _Planner:
             return False
         first = self._held.get(visit.id, {}).get(path.replace(".taken_by", ".first"))
         return typed == (first.changed_by if first is not None else self._member.name)
+
+
+def too_long(size: int) -> BadFile:
+    """What is said of a file over the limit."""
+    return BadFile(f"The file has {size / 1e6:.0f} MB; up to {MOST_BYTES / 1e6:.0f} are read.")
+
+
+def joined(*parts: Troubles) -> list[Trouble]:
+    """All troubles told, and in a last line how many are not."""
+    told = [one for part in parts for one in part]
+    untold = sum(part.untold for part in parts) + max(0, len(told) - MOST_TROUBLES)
+    return told[:MOST_TROUBLES] + (
+        [("", "", f"and {untold} more of the kind")] if untold else []
+    )  # fmt: skip
 
 
 def _same(held: object, value: object) -> bool:
@@ -216,12 +289,22 @@ class ExchangeService:
     def export(
         self, member: Member, format: str, visit_id: UUID | None = None
     ) -> tuple[bytes, str, str]:
-        """The practice's measurements, or one visit's: file, media type, name."""
-        found = self._records.measured(member.practice_id, visit_id)
+        """The practice's measurements, or one visit's: file, media type, name.
+
+        Raises NotAllowed without a view of health data.
+        """
+        require_health(member)
+        only = None if visit_id is None else {visit_id}
+        found = self._records.measured(member.practice_id, only)
         return self._formats.write(format, [sheet_of(*one) for one in found])
 
+    def may_take_in(self, member: Member) -> None:
+        """Asked before any of a file is read; raises NotAllowed."""
+        require_writer(member)
+
     def look(self, member: Member, raw: bytes) -> Preview:
-        """What a file says and what importing it would do. Writes nothing."""
+        """What a file says and what importing it would do. Writes nothing; raises NotAllowed."""
+        require_writer(member)
         return self._look(member, raw)[0]
 
     def take_in(self, member: Member, raw: bytes) -> Preview:
@@ -244,17 +327,19 @@ class ExchangeService:
 
     def _look(self, member: Member, raw: bytes) -> tuple[Preview, Intake]:
         if len(raw) > MOST_BYTES:
-            raise BadFile(
-                f"The file has {len(raw) / 1e6:.0f} MB; up to {MOST_BYTES / 1e6:.0f} are read."
-            )
+            raise too_long(len(raw))
         label, read = self._formats.read(raw)
-        planner = _Planner(self._records, member)
-        understood = [planner.take(sheet) for sheet in read.sheets]
-        troubles = [*read.troubles, *planner.troubles]
+        tomorrow = self._clock().date() + timedelta(days=1)  # it is that already in the far east
+        planner = _Planner(self._records, member, tomorrow)
+        understood = planner.take_all(read.sheets)
+        troubles = joined(read.troubles, planner.troubles)
         if not understood and not troubles:
             troubles.append(("1", "", "no measurement in this file"))
         preview = Preview(
-            format=label, understood=understood, troubles=troubles, left_out=read.left_out
+            format=label,
+            understood=understood,
+            troubles=troubles,
+            left_out=joined(read.left_out, planner.left_out),
         )
         return preview, Intake(clients=tuple(planner.clients), visits=tuple(planner.visits),
                                changes=tuple(planner.changes))  # fmt: skip

@@ -139,17 +139,21 @@ class MeasuringService:
         """The practice's own lists, by name."""
         return self._store.lists(member.practice_id)
 
-    def add_list(self, member: Member, *, name: str, dimensions: Sequence[str]) -> MeasuringList:
-        """Keep a list, put into the order of measuring; raises NotAllowed, UnknownName, AlreadyThere."""
+    def add_list(
+        self, member: Member, *, name: str, dimensions: Sequence[str], id: UUID | None = None
+    ) -> MeasuringList:
+        """Keep a list, put into the order of measuring; the same id sent again makes no second one.
+
+        Raises NotAllowed, UnknownName, AlreadyThere.
+        """
         require_writer(member)
-        kept = MeasuringList(id=uuid4(), practice_id=member.practice_id, name=name,
+        kept = MeasuringList(id=id or uuid4(), practice_id=member.practice_id, name=name,
                              dimensions=in_order(dimensions))  # fmt: skip
-        self._store.add_list(kept)
-        return kept
+        return self._store.add_list(kept)
 
     def change_list(self, member: Member, list_id: UUID, *, name: str, dimensions: Sequence[str],
                     version: int) -> MeasuringList:  # fmt: skip
-        """Change one upon its version; raises also NotFound, StaleList."""
+        """Change one upon its version; raises also NotFound, Stale."""
         require_writer(member)
         return self._store.change_list(
             MeasuringList(id=list_id, practice_id=member.practice_id, name=name,
@@ -165,15 +169,19 @@ class MeasuringService:
         """The tables the practice added, by name."""
         return self._store.tables(member.practice_id)
 
-    def add_table(self, member: Member, *, name: str, origin: str, text: str) -> PopulationTable:
-        """Take a table in; raises NotAllowed, BadFile, AlreadyThere."""
+    def add_table(
+        self, member: Member, *, name: str, origin: str, text: str, id: UUID | None = None
+    ) -> PopulationTable:
+        """Take a table in; the same id sent again makes no second one.
+
+        Raises NotAllowed, BadFile, AlreadyThere.
+        """
         require_writer(member)
         kept = PopulationTable(
-            id=uuid4(), practice_id=member.practice_id, name=name, origin=origin,
+            id=id or uuid4(), practice_id=member.practice_id, name=name, origin=origin,
             rows=read_table(text), added_by=member.name, added_at=self._clock(),
         )  # fmt: skip
-        self._store.add_table(kept)
-        return kept
+        return self._store.add_table(kept)
 
     def drop_table(self, member: Member, table_id: UUID) -> None:
         """Drop one; visits that name it go by the program's own then. Raises NotAllowed, NotFound."""

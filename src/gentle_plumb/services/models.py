@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from datetime import date, datetime
 from typing import Any, Literal
 from uuid import UUID
+from zoneinfo import ZoneInfo
 
 from ..core.body.dimensions import Sex
 from ..core.units import LengthUnit
@@ -17,17 +18,29 @@ WRITERS: tuple[Role, ...] = ("owner", "practitioner")
 
 @dataclass(frozen=True, kw_only=True)
 class Practice:
-    """A practice; ``local_wording`` is its own sentence about local rules for reports."""
+    """A practice; ``local_wording`` is its own sentence about local rules for reports.
+
+    ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands.
+    """
 
     id: UUID
     name: str
     unit: LengthUnit
     local_wording: str
+    time_zone: str = "UTC"
+
+    def local(self, moment: datetime) -> datetime:
+        """A moment by the clock on the practice's wall."""
+        return moment.astimezone(ZoneInfo(self.time_zone))
+
+    def day(self, moment: datetime) -> date:
+        """The practice's day of a moment."""
+        return self.local(moment).date()
 
 
 @dataclass(frozen=True, kw_only=True)
 class Member:
-    """Somebody who signs in."""
+    """Somebody who signs in; ``sees_health`` is granted to readers one by one."""
 
     id: UUID
     practice_id: UUID
@@ -36,18 +49,20 @@ class Member:
     title: str
     role: Role
     password_hash: str
-    failures: int = 0
-    locked_until: datetime | None = None
+    sees_health: bool = True
 
 
 @dataclass(frozen=True, kw_only=True)
 class Session:
     """A signed-in browser; only a hash of its token is stored."""
 
+    id: UUID
     token_hash: bytes
     member_id: UUID
     csrf: str
+    started_at: datetime
     expires_at: datetime
+    browser: str = ""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -140,9 +155,13 @@ class ShelfItem:
 
 @dataclass(frozen=True, kw_only=True)
 class Erase:
-    """What a withdrawn consent takes with it: values at these paths, and the photographs."""
+    """What a withdrawn consent takes with it: values at these paths, and the photographs.
+
+    ``families`` are paths with a ``*`` for the identifier of one of many.
+    """
 
     paths: tuple[str, ...] = ()
+    families: tuple[str, ...] = ()
     starts: tuple[str, ...] = ()
     photos: bool = False
 
@@ -220,12 +239,13 @@ class Difference:
     mm: float
 
 
-@dataclass(frozen=True, kw_only=True)
+@dataclass(kw_only=True)
 class Sheet:
     """What was measured of one client at one visit, as it goes into a file and comes out of it.
 
     ``entries`` are typed texts by path, lengths with their unit. ``place`` and ``places`` say
-    where in a file the sheet and its entries stand.
+    where in a file the sheet and its entries stand. ``means`` where the file gives what a
+    dimension's readings come to in the place of the first.
     """
 
     client_id: str
@@ -235,12 +255,27 @@ class Sheet:
     visit_id: str
     on: date
     entries: dict[str, str]
+    means: bool = field(default=False, compare=False)
     place: str = field(default="", compare=False)
     places: dict[str, str] = field(default_factory=dict, compare=False)
 
 
 Trouble = tuple[str, str, str]
 """Line or place in a file, field, reason."""
+MOST_TROUBLES = 200
+"""So many are told of a file; more help nobody. House value."""
+
+
+class Troubles(list[Trouble]):
+    """Troubles in the order they were found; past the most that are told they are only counted."""
+
+    untold: int = 0
+
+    def append(self, trouble: Trouble) -> None:
+        if len(self) < MOST_TROUBLES:
+            super().append(trouble)
+        else:
+            self.untold += 1
 
 
 @dataclass(kw_only=True)
@@ -252,8 +287,8 @@ class FileRead:
     """
 
     sheets: list[Sheet] = field(default_factory=list)
-    troubles: list[Trouble] = field(default_factory=list)
-    left_out: list[Trouble] = field(default_factory=list)
+    troubles: Troubles = field(default_factory=Troubles)
+    left_out: Troubles = field(default_factory=Troubles)
 
 
 @dataclass(frozen=True, kw_only=True)

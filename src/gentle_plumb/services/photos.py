@@ -5,8 +5,9 @@ from __future__ import annotations
 import hashlib
 from uuid import UUID
 
-from .accounts import require_writer
-from .consent import PHOTOGRAPHS
+from .accounts import require_health, require_writer
+from .consent import NEEDED_FOR, PHOTOGRAPHS
+from .errors import NeedsConsent
 from .models import Member, PhotoHead
 from .ports import Clock, Darkroom, Records
 
@@ -16,6 +17,16 @@ class PhotoService:
 
     def __init__(self, records: Records, darkroom: Darkroom, clock: Clock) -> None:
         self._records, self._darkroom, self._clock = records, darkroom, clock
+
+    def may_add(self, member: Member, visit_id: UUID) -> None:
+        """Whether a picture may come to this visit: asked before any of it is read.
+
+        Raises NotAllowed, NotFound, NeedsConsent.
+        """
+        require_writer(member)
+        values = self._records.working(member.practice_id, visit_id).values
+        if values.get(PHOTOGRAPHS) != "yes":
+            raise NeedsConsent("look.photo", PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
 
     def add(self, member: Member, visit_id: UUID, photo_id: UUID, picture: bytes) -> PhotoHead:
         """Develop and keep a picture; sent twice it counts once.
@@ -30,7 +41,7 @@ class PhotoService:
             If it is no picture, too large or too small.
 
         """
-        require_writer(member)
+        self.may_add(member, visit_id)
         made = self._darkroom.develop(picture)
         head = PhotoHead(
             id=photo_id, visit_id=visit_id, width=made.width, height=made.height,
@@ -42,7 +53,8 @@ class PhotoService:
         )
 
     def picture(self, member: Member, photo_id: UUID) -> tuple[PhotoHead, bytes]:
-        """A photograph; raises NotFound for another practice's."""
+        """A photograph; raises NotAllowed without a view of health data, NotFound."""
+        require_health(member)
         return self._records.photo(member.practice_id, photo_id)
 
     def drop(self, member: Member, photo_id: UUID) -> None:

@@ -26,20 +26,22 @@ class PolicyService:
         mine = self._store.bundles(member.practice_id)
         return next((dict(one.choices) for one in mine if one.is_default), {})
 
-    def add(self, member: Member, *, name: str, choices: Mapping[str, str],
+    def add(self, member: Member, *, id: UUID | None = None, name: str, choices: Mapping[str, str],
             is_default: bool) -> PolicyBundle:  # fmt: skip
-        """Keep a bundle; raises NotAllowed, FieldError, AlreadyThere."""
+        """Keep a bundle; the same id sent again makes no second one.
+
+        Raises NotAllowed, FieldError, AlreadyThere.
+        """
         require_writer(member)
-        made = PolicyBundle(id=uuid4(), practice_id=member.practice_id, name=name,
+        made = PolicyBundle(id=id or uuid4(), practice_id=member.practice_id, name=name,
                             choices=checked(choices), is_default=is_default)  # fmt: skip
-        self._store.add_bundle(made)
-        return made
+        return self._store.add_bundle(made)
 
     def change(self, member: Member, bundle_id: UUID, *, name: str, choices: Mapping[str, str],
                is_default: bool, version: int) -> PolicyBundle:  # fmt: skip
         """Change one upon its version; visits that have begun keep what they began with.
 
-        Raises also NotFound, StaleBundle.
+        Raises also NotFound, Stale.
         """
         require_writer(member)
         return self._store.change_bundle(

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
-from datetime import datetime
+from collections.abc import Callable, Sequence, Set
+from datetime import datetime, timedelta
 from typing import Any, Protocol
 from uuid import UUID
 
@@ -34,6 +34,7 @@ from .models import (
     VisitLine,
     Working,
 )
+from .throttle import Counted
 
 Clock = Callable[[], datetime]
 
@@ -43,21 +44,51 @@ class Accounts(Protocol):
 
     def practice(self, practice_id: UUID) -> Practice: ...
     def add_practice(self, practice: Practice) -> None: ...
-    def member_by_email(self, email: str) -> Member | None: ...
-    def members(self, practice_id: UUID) -> list[Member]: ...
+    def change_practice(self, practice: Practice) -> None: ...
 
-    def add_member(self, member: Member) -> None:
-        """Raises AlreadyThere if the address is taken."""
+    def member_by_email(self, email: str) -> Member | None:
+        """Whoever signs in with an address now; not somebody who left."""
 
-    def note_failure(self, member_id: UUID, failures: int, locked_until: datetime | None) -> None:
-        """Keep how many wrong passwords there were in a row."""
+    def members(self, practice_id: UUID) -> list[Member]:
+        """Who is in the practice now, by name."""
 
-    def add_session(self, session: Session) -> None: ...
+    def add_member(self, member: Member) -> Member:
+        """Add one; sent again with the same id it is the one that is there.
+
+        Raises AlreadyThere if the address is taken, or the id by somebody else.
+        """
+
+    def change_member(self, member: Member) -> Member:
+        """Put name, title, password and what they see; raises NotFound."""
+
+    def remove_member(self, practice_id: UUID, member_id: UUID, now: datetime) -> None:
+        """End sessions and browsers, free the address; the name stays. Raises NotFound."""
+
+    def count_try(self, counted: Sequence[Counted], now: datetime) -> timedelta:
+        """Count a try to sign in by all of these, or none; how long it has to wait (then none).
+
+        Tries that come at once are counted one after the other.
+        """
+
+    def take_back_try(self, counted: Sequence[Counted]) -> None:
+        """The try was right: it leaves no trace, and what counted one address by sender is gone."""
+
+    def knows_browser(self, token_hash: bytes, member_id: UUID, now: datetime) -> bool: ...
+    def remember_browser(self, token_hash: bytes, member_id: UUID, until: datetime) -> None: ...
+
+    def add_session(self, session: Session, now: datetime) -> None:
+        """Keep one; sessions that have run out are forgotten."""
+
+    def sessions(self, member_id: UUID, now: datetime) -> list[Session]:
+        """A member's live sessions, the latest first."""
 
     def session(self, token_hash: bytes, now: datetime) -> tuple[Session, Member, Practice] | None:
         """A live session, whose it is, and their practice."""
 
-    def drop_session(self, token_hash: bytes) -> None: ...
+    def drop_sessions(
+        self, member_id: UUID, *, only: UUID | None = None, but: UUID | None = None
+    ) -> None:
+        """End one session of a member, all but one, or all; all but one and all forget browsers."""
 
 
 class Records(Protocol):
@@ -68,8 +99,30 @@ class Records(Protocol):
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
         """Raises NotFound."""
 
-    def add_client(self, client: Client) -> None: ...
-    def add_visit(self, visit: Visit) -> None: ...
+    def add_client(self, client: Client) -> Client:
+        """Add one; sent again with the same id it is the one that is there.
+
+        Raises AlreadyThere if the id is another practice's.
+        """
+
+    def change_client(self, client: Client) -> Client:
+        """Put name, sex and work upon the version it names; raises NotFound, Stale."""
+
+    def drop_client(self, practice_id: UUID, client_id: UUID, *, even_signed: bool) -> None:
+        """Erase a client with every visit, photograph and report.
+
+        Raises NotFound; HoldsSomething where there are signed reports and they are to stay.
+        """
+
+    def add_visit(self, visit: Visit) -> Visit:
+        """Add one; sent again with the same id it is the one that is there.
+
+        Raises AlreadyThere if the id is another client's visit.
+        """
+
+    def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
+        """Delete an empty visit; raises NotFound, HoldsSomething."""
+
     def visits(self, practice_id: UUID) -> list[VisitLine]: ...
 
     def open(
@@ -89,7 +142,7 @@ class Records(Protocol):
         ------
         NotFound
             If the practice has no such visit.
-        StaleChange
+        Stale
             If the entry's version is not the expected one.
         ReusedChange
             If the id was used for another path or text.
@@ -112,22 +165,29 @@ class Records(Protocol):
         """Erase a photograph and what was placed on it; raises NotFound."""
 
     def measured(
-        self, practice_id: UUID, visit_id: UUID | None = None
+        self, practice_id: UUID, visit_ids: Set[UUID] | None = None
     ) -> list[tuple[Visit, Client, list[Entry]]]:
-        """Every visit with entries of measuring, or one: by client's name and day."""
+        """Every visit with entries of measuring, or these only: by client's name and day."""
 
     def take_in(self, practice_id: UUID, intake: Intake, now: datetime) -> None:
         """Write an import in one transaction.
 
-        Raises AlreadyThere for a client or visit that came in before, StaleChange for an entry
+        Raises AlreadyThere for a client or visit that came in before, Stale for an entry
         that is not as it was; nothing is written then.
         """
 
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         """Raises NotFound."""
 
-    def add_report(self, report: Report, pdf: bytes) -> None:
-        """Raises AlreadyThere if this number exists."""
+    def add_report(self, report: Report, pdf: bytes) -> ReportHead:
+        """Freeze a version; sent again with the same id it is the one that is there.
+
+        Raises MovedOn where the visit is not at the report's revision any more, AlreadyThere if
+        this number exists or the id is another visit's.
+        """
+
+    def report_of(self, visit_id: UUID, report_id: UUID) -> ReportHead | None:
+        """A visit's signed version by its id, if there is one."""
 
 
 class Shelf(Protocol):
@@ -135,13 +195,16 @@ class Shelf(Protocol):
 
     def items(self, practice_id: UUID) -> list[ShelfItem]: ...
 
-    def add_item(self, item: ShelfItem) -> None:
-        """Raises AlreadyThere if the practice has one of this piece and name."""
+    def add_item(self, item: ShelfItem) -> ShelfItem:
+        """The one that is there now; the same id sent again changes nothing.
+
+        Raises AlreadyThere if the practice has one of this piece and name.
+        """
 
     def change_item(self, item: ShelfItem) -> ShelfItem:
         """Put name, place and values upon the version it names.
 
-        Raises NotFound, AlreadyThere, StaleItem.
+        Raises NotFound, AlreadyThere, Stale.
         """
 
     def drop_item(self, practice_id: UUID, item_id: UUID) -> None:
@@ -153,13 +216,16 @@ class MeasuringStore(Protocol):
 
     def lists(self, practice_id: UUID) -> list[MeasuringList]: ...
 
-    def add_list(self, kept: MeasuringList) -> None:
-        """Raises AlreadyThere if the practice has one of this name."""
+    def add_list(self, kept: MeasuringList) -> MeasuringList:
+        """The one that is there now; the same id sent again changes nothing.
+
+        Raises AlreadyThere if the practice has one of this name.
+        """
 
     def change_list(self, kept: MeasuringList) -> MeasuringList:
         """Put name and dimensions upon the version it names.
 
-        Raises NotFound, AlreadyThere, StaleList.
+        Raises NotFound, AlreadyThere, Stale.
         """
 
     def drop_list(self, practice_id: UUID, list_id: UUID) -> None:
@@ -167,8 +233,11 @@ class MeasuringStore(Protocol):
 
     def tables(self, practice_id: UUID) -> list[PopulationTable]: ...
 
-    def add_table(self, table: PopulationTable) -> None:
-        """Raises AlreadyThere if the practice has one of this name."""
+    def add_table(self, table: PopulationTable) -> PopulationTable:
+        """The one that is there now; the same id sent again changes nothing.
+
+        Raises AlreadyThere if the practice has one of this name.
+        """
 
     def drop_table(self, practice_id: UUID, table_id: UUID) -> None:
         """Raises NotFound."""
@@ -182,13 +251,16 @@ class PolicyStore(Protocol):
 
     def bundles(self, practice_id: UUID) -> list[PolicyBundle]: ...
 
-    def add_bundle(self, bundle: PolicyBundle) -> None:
-        """Raises AlreadyThere if the practice has one of this name."""
+    def add_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
+        """The one that is there now; the same id sent again changes nothing.
+
+        Raises AlreadyThere if the practice has one of this name.
+        """
 
     def change_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
         """Put name, choices and default upon the version it names.
 
-        Raises NotFound, AlreadyThere, StaleBundle.
+        Raises NotFound, AlreadyThere, Stale.
         """
 
     def drop_bundle(self, practice_id: UUID, bundle_id: UUID) -> None:

@@ -3,23 +3,24 @@
 from __future__ import annotations
 
 import hashlib
-from dataclasses import asdict
+from dataclasses import asdict, dataclass
 from typing import Any, Literal
 from uuid import UUID, uuid4
 
 from ..core.drawing import SceneRequest
 from ..core.findings import Finding
-from ..core.intake import URGENCY
-from ..core.record import Entries
-from ..core.shown import RowView, plan_view
+from ..core.intake import SIGNS, URGENCY, unasked_signs
+from ..core.record import Entries, spoken_date
+from ..core.shown import RowView, lacks_said, plan_view
 from ..core.units import LengthUnit
-from .accounts import require_writer
+from .accounts import require_health, require_writer
 from .consent import WORKPLACE
-from .errors import NotReady, Withheld
+from .errors import MovedOn, NotReady, Withheld
 from .measured import Measured
-from .models import Member, Practice, Report, Working
+from .models import Member, Practice, Report, ReportHead, Working
 from .ports import Clock, Press, Records
 from .visits import VisitService
+from .workplace import legacy_paper, workplace_paper
 from .workup import RhythmView, Workup
 
 CAUTIONS = (
@@ -55,7 +56,7 @@ def _table_row(row: RowView) -> dict[str, str]:
         "label": row.label,
         "before": with_unit(row.found),
         "target": ("~" if row.estimated else "") + with_unit(target),
-        "after": with_unit(row.left),
+        "after": with_unit(row.left) + (" (set, not re-measured)" if row.left_unmeasured else ""),
         "left": row.left_over if row.left_over not in (None, "0", "0.0", "0.00") else "",
         "note": note or "",
     }
@@ -87,6 +88,16 @@ def _plan(workup: Workup, unit: LengthUnit) -> dict[str, Any]:
     }  # fmt: skip
 
 
+@dataclass(frozen=True, kw_only=True)
+class DraftReport:
+    """A report as it would be signed, at one revision of its visit."""
+
+    content: dict[str, Any]
+    missing: list[tuple[str, str]]
+    summary: list[str]
+    revision: int
+
+
 class ReportService:
     """Drafts and signed versions."""
 
@@ -95,13 +106,17 @@ class ReportService:
 
     def draft(
         self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
-    ) -> tuple[dict[str, Any], list[tuple[str, str]]]:
-        """What the report would say now, as plain JSON, and what a signature waits for.
+    ) -> DraftReport:
+        """What the report would say now, what a signature waits for and what it would sign.
 
-        Both from one reading of the visit. Raises NotFound.
+        All from one reading of the visit. Raises NotAllowed, NotFound.
         """
         working, workup = self._visits.worked(member, visit_id, unit)
-        return self._content(practice, working, workup, unit), missing_for_signing(workup)
+        return DraftReport(
+            content=self._content(practice, working, workup, unit),
+            missing=missing_for_signing(workup), summary=summary_of(workup),
+            revision=working.visit.revision,
+        )  # fmt: skip
 
     def _content(
         self, practice: Practice, opened: Working, workup: Workup, unit: LengthUnit
@@ -110,14 +125,15 @@ class ReportService:
         chosen = next(
             (view for view in workup.rhythms if view.id == values.get("pace.rhythm")), None
         )
-        rows = [
-            _table_row(row)
+        shown = [
+            row
             for row in workup.rows
             if row.key in TABLE
             and (row.found or row.setting or row.left)
             and not (row.key == "footrest" and _nothing(row))
             and (row.posture == "seated" or workup.result.standing.possible)
         ]
+        table = [(row, _table_row(row)) for row in shown]
         left = any(path.startswith("set.") and values[path] is not None for path in values)
         both = workup.result.standing.possible
         figure = SceneRequest(
@@ -128,12 +144,19 @@ class ReportService:
             show="left" if left else "target",
         )
         after = "left" if left else "target"
+        plan, rhythm = _plan(workup, unit), _rhythm(chosen, workup.hours)
+        paper = workplace_paper(
+            practice, opened, workup, table=table, plan=plan, rhythm=rhythm, figure=figure,
+            shows=after, unit=unit,
+        )  # fmt: skip
         return {
+            "workplace": asdict(paper),
             "practice": practice.name,
             "local_wording": practice.local_wording,
             "client": opened.client.name,
             "work": opened.client.work,
             "visited_on": opened.visit.started_on.isoformat(),
+            "visited": spoken_date(opened.visit.started_on.isoformat()),
             "reason": str(values.get("ask.reason") or ""),
             "warning": [
                 {"urgency": URGENCY[sign.urgency], "label": sign.label, "done": sign.done or ""}
@@ -141,6 +164,7 @@ class ReportService:
             ],
             "felt": workup.felt,
             "cares": [asdict(care) for care in workup.cares],
+            "lacks": lacks_said(workup.through.chosen_plan().lacks, unit),
             "findings": [
                 _finding(found)
                 for found in workup.findings
@@ -151,18 +175,19 @@ class ReportService:
                  "sums": [f"{part.title}: {part.sum}" for part in one.parts if part.counted]}
                 for one in workup.strain
             ],
-            "table": rows,
-            "plan": _plan(workup, unit),
+            "table": [line for _, line in table],
+            "plan": plan,
             "body": [_body_line(one, unit) for one in workup.measured if one.value or one.skipped],
             "joints": [asdict(joint) for joint in workup.joints],
             "standing": workup.why_not_standing,
-            "notes": [*workup.result.notes, *_in_doubt(workup)],
+            "notes": [*workup.notes, *_in_doubt(workup)],
             "estimated": sorted({name for row in workup.rows for name in row.estimated}),
             "scene": asdict(self._visits.scene(workup, figure)),
             "scene_shows": after,
-            "rhythm": _rhythm(chosen, workup.hours),
+            "rhythm": rhythm,
             "note": str(values.get("report.note") or ""),
             "follow_up": str(values.get("report.follow_up") or ""),
+            "follow_up_on": spoken_date(str(due)) if (due := values.get("report.follow_up")) else "",
             "cautions": list(CAUTIONS),
             "copy": "client",
             "unit": unit,
@@ -184,7 +209,8 @@ class ReportService:
 
         Raises Withheld for the workplace's copy without the client's consent to it.
         """
-        working, workup = self._visits.worked(member, visit_id, unit)
+        look = self._visits.for_workplace if copy == "workplace" else self._visits.worked
+        working, workup = look(member, visit_id, unit)
         content = self._content(practice, working, workup, unit)
         return self._press.print(self._copy(content, copy, workup.values))
 
@@ -197,37 +223,59 @@ class ReportService:
             )
         return for_workplace(content)
 
-    def sign(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> Report:
-        """Freeze the report as it stands, as the next version.
+    def sign(
+        self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit, *,
+        report_id: UUID | None = None, revision: int | None = None,
+    ) -> ReportHead:  # fmt: skip
+        """Freeze the report as it stands, as the next version; the same id sent again makes no second.
+
+        Parameters
+        ----------
+        member, practice, visit_id, unit
+        report_id : UUID, optional
+            Made on the page.
+        revision : int, optional
+            The visit's revision that was looked at before signing.
 
         Raises
         ------
         NotAllowed, NotFound
             As for changes.
         NotReady
-            If warning signs are not settled or there is no follow-up date.
+            If something is missing that a report can't be signed without.
+        MovedOn
+            If the visit is not at that revision any more.
         AlreadyThere
             If somebody signed this version in the same moment.
 
         """
         require_writer(member)
         working, workup = self._visits.worked(member, visit_id, unit)
+        held = self._records.report_of(visit_id, report_id) if report_id else None
+        if held is not None:
+            return held
+        if revision not in (None, working.visit.revision):
+            raise MovedOn("The visit was changed since you looked at it. Look again, then sign.")
         missing = missing_for_signing(workup)
         if missing:
             raise NotReady(missing)
         now = self._clock()
         content = self._content(practice, working, workup, unit)
-        content |= {
-            "signed_by": member.name, "signed_title": member.title, "signed_at": now.isoformat()
+        local = practice.local(now)
+        signature = {
+            "signed_by": member.name, "signed_title": member.title, "signed_at": now.isoformat(),
+            "signed_on": f"{spoken_date(local.date().isoformat())}, {local:%H:%M} ({practice.time_zone})",
         }  # fmt: skip
+        content |= signature
         pdf = self._press.print(content)
-        report = Report(
-            id=uuid4(), visit_id=visit_id, number=working.versions + 1,
-            revision=working.visit.revision, content=content,
-            sha256=hashlib.sha256(pdf).hexdigest(), signed_by=member.name, signed_at=now,
+        return self._records.add_report(
+            Report(
+                id=report_id or uuid4(), visit_id=visit_id, number=working.versions + 1,
+                revision=working.visit.revision, content=content,
+                sha256=hashlib.sha256(pdf).hexdigest(), signed_by=member.name, signed_at=now,
+            ),
+            pdf,
         )  # fmt: skip
-        self._records.add_report(report, pdf)
-        return report
 
     def pdf(self, member: Member, report_id: UUID, copy: Copy = "client") -> tuple[Report, bytes]:
         """A signed PDF, byte for byte as signed; or the workplace's copy of it.
@@ -236,6 +284,7 @@ class ReportService:
         """
         report, pdf = self._records.report_pdf(member.practice_id, report_id)
         if copy == "client":
+            require_health(member)
             return report, pdf
         now = self._records.working(member.practice_id, report.visit_id).values
         return report, self._press.print(self._copy(report.content, copy, now))
@@ -266,41 +315,37 @@ def _finding(found: Finding) -> dict[str, Any]:
 
 
 def for_workplace(content: dict[str, Any]) -> dict[str, Any]:
-    """The workplace's copy of a report: no symptoms, conditions, photographs, body or reasons of health.
-
-    Findings that rest on a photograph or on the client's health are left out whole. What the
-    practitioner wrote in their own words over a finding or for a number may speak of health: the
-    program's own words stand in the place of the first, the second goes.
-    """
-    kept = [
-        {**found, **found.get("plain", {}), "felt": [], "evidence": []}
-        for found in content["findings"]
-        if not found.get("health") and found.get("subject") not in ("Photographs", "Habits")
-    ]
-    table = [
-        {**row, "note": "set by the practitioner"}
-        if row["note"].startswith("set by the practitioner") else row
-        for row in content["table"]
-    ]  # fmt: skip
-    plan = content.get("plan")
-    if plan is not None:  # what an addition removes is told in strain minutes, which stay here
-        plan = {**plan, "added": [{**one, "removes": ""} for one in plan["added"]]}
+    """The workplace's copy of a report: its own paper, with version and signature, nothing else."""
+    paper = content.get("workplace") or legacy_paper(content)
+    signature = {name: content.get(name) for name in SIGNATURE}
+    visited, due = paper["visited_on"], paper["follow_up"]
     return {
-        **content, "plan": plan, "reason": "", "warning": [], "felt": [], "cares": [], "note": "", "strain": [],
-        "findings": kept, "table": table, "body": [], "copy": "workplace",
+        **paper, **signature, "copy": "workplace", "cautions": [*paper["cautions"], CAUTIONS[2]],
+        "visited": spoken_date(visited), "follow_up_on": spoken_date(due) if due else "",
     }  # fmt: skip
+
+
+SIGNATURE = ("version", "signed_by", "signed_title", "signed_at", "signed_on")
 
 
 def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     """What a signature has to wait for: path of the field and words."""
     values, missing = workup.values, []
-    if values.get("ask.warning") is None and not workup.signs:
-        missing.append(("ask.warning", "warning signs have not been asked about"))
+    unasked = unasked_signs(values)
+    if unasked:
+        many = "red flags have" if len(unasked) == len(SIGNS) else f"{len(unasked)} red flags have"
+        missing.append((f"ask.sign.{unasked[0].id}", f"{many} not been asked about"))
+    if values.get("ask.warning") is None:
+        missing.append(("ask.warning", "any other sign has not been asked about"))
     missing += [
-        (sign.done_path, f"write down what was done about: {sign.label.lower()}")
+        (sign.done_path, f"write down what was done, and by whom, about: {sign.label.lower()}")
         for sign in workup.signs
         if sign.done is None
     ]
+    if _holds_nothing(workup):
+        missing.append(
+            ("look.found.seat", "nothing was found or measured: there is nothing to sign")
+        )
     missing += [
         (f"work.finding.{found.id.replace('.', '-')}.reason",
          f"give a reason for dismissing “{found.title}”")
@@ -309,9 +354,39 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     ]  # fmt: skip
     if not values.get("report.follow_up"):
         missing.append(("report.follow_up", "give a follow-up date"))
+    agreed = (
+        values.get("ask.consent.notes") == "yes"
+    )  # a reason is in own words: kept with consent only
     for path, value in values.items():
         settings = path.startswith(("work.seated.", "work.standing."))
         own = settings and path.count(".") == 2 and value is not None
-        if own and not values.get(f"{path}.why"):
+        if own and agreed and not values.get(f"{path}.why"):
             missing.append((f"{path}.why", "give a reason for each number of your own"))
     return missing
+
+
+def _holds_nothing(workup: Workup) -> bool:
+    """Whether a visit has neither a height as found, nor a body, nor a finding of one's own."""
+    rows = (*workup.result.seated.rows, *workup.result.standing.rows)
+    found = any(row.found is not None for row in rows)
+    body = any(value.source != "estimated" for value in workup.case.body.values.values())
+    return not (found or body or workup.photos or any(one.own for one in workup.findings))
+
+
+def summary_of(workup: Workup) -> list[str]:
+    """What is signed, in a few lines: asked about once before the signature."""
+    done = sum(row.left is not None for row in workup.rows if (row.posture, row.key) in {
+        (step.posture, step.key) for step in workup.order})  # fmt: skip
+    aimed = sum(row.left_unmeasured for row in workup.rows)
+    off = [one for one in workup.findings if one.state == "off"]
+    open_ones = sum(one.verdict is None and not one.own for one in off)
+    estimated = {name for row in workup.rows for name in row.estimated}
+    said = [f"{done} of {len(workup.order)} settings set"
+            + (f", {aimed} of them not re-measured" if aimed else "")]  # fmt: skip
+    said.append(f"{len(off)} findings, {open_ones} of them not looked at")
+    if workup.doubtful:
+        said.append(f"In doubt and not settled: {', '.join(workup.doubtful).lower()}")
+    if estimated:
+        said.append(f"Estimated, not measured: {', '.join(sorted(estimated))}")
+    said += [f"Precaution: {care.label.lower()}" for care in workup.cares if care.cleared is None]
+    return said

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from datetime import date
 from typing import Any
 from uuid import UUID, uuid4
 
@@ -11,17 +12,29 @@ from ..core.body.dimensions import Sex
 from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
-from ..core.record import field_of, read_typed
+from ..core.record import field_of, read_typed, spoken_date
 from ..core.shown import StackView, stack_view
 from ..core.trial import Bench, Given, TrialRequest, Tried, case_of, given_to_plain
 from ..core.units import LengthUnit, format_length, parse_length
-from .accounts import require_writer
+from .accounts import require_health, require_writer
 from .consent import consent_for, erased_by
 from .measured import measuring_of
-from .models import Change, Client, Entry, Member, PhotoHead, ReportHead, Visit, VisitLine, Working
+from .models import (
+    Change,
+    Client,
+    Entry,
+    Member,
+    PhotoHead,
+    Practice,
+    ReportHead,
+    Visit,
+    VisitLine,
+    Working,
+)
 from .ports import Clock, Records
 from .workup import Workup, given_of, work_up
 
+FOLLOW_UP = "report.follow_up"
 MOST_LIFT_MM = 1000.0
 """More is no stack. House value."""
 
@@ -55,36 +68,67 @@ class VisitService:
         """All clients of the practice, by name."""
         return self._records.clients(member.practice_id)
 
-    def add_client(self, member: Member, *, name: str, sex: Sex | None, work: str) -> Client:
-        """A new client; raises NotAllowed."""
+    def add_client(
+        self, member: Member, *, name: str, sex: Sex | None, work: str, id: UUID | None = None
+    ) -> Client:
+        """A new client; the same id sent again makes no second one. Raises NotAllowed."""
         require_writer(member)
-        client = Client(
-            id=uuid4(), practice_id=member.practice_id, name=name, sex=sex, work=work
-        )  # fmt: skip
-        self._records.add_client(client)
-        return client
+        return self._records.add_client(
+            Client(id=id or uuid4(), practice_id=member.practice_id, name=name, sex=sex, work=work)
+        )
+
+    def change_client(
+        self, member: Member, client_id: UUID, *, name: str, sex: Sex | None, work: str,
+        version: int,
+    ) -> Client:  # fmt: skip
+        """Correct a client upon its version; raises NotAllowed, NotFound, Stale."""
+        require_writer(member)
+        held = self._records.client(member.practice_id, client_id)
+        return self._records.change_client(
+            replace(held, name=name, sex=sex, work=work, version=version)
+        )
+
+    def erase_client(self, member: Member, client_id: UUID) -> None:
+        """Erase a client with all there is of them, for good.
+
+        Raises NotAllowed, NotFound; HoldsSomething where a report is signed and no owner asks.
+        """
+        require_writer(member)
+        self._records.drop_client(member.practice_id, client_id, even_signed=member.role == "owner")
 
     def visits(self, member: Member) -> list[VisitLine]:
-        """All visits of the practice, the latest first."""
-        return self._records.visits(member.practice_id)
+        """All visits of the practice, the latest first; red flags only for who sees health data."""
+        lines = self._records.visits(member.practice_id)
+        if member.sees_health:
+            return lines
+        return [replace(line, signs={}) for line in lines]
 
-    def start(self, member: Member, client_id: UUID) -> Visit:
-        """Start a visit with a client; raises NotAllowed, NotFound.
+    def start(
+        self, member: Member, practice: Practice, client_id: UUID, *, id: UUID | None = None
+    ) -> Visit:
+        """Start a visit with a client, on the practice's own day; raises NotAllowed, NotFound.
+
+        The same id sent again makes no second one.
 
         How well the member repeats a reading, and what the practice has chosen, are taken down.
         """
         require_writer(member)
         client = self._records.client(member.practice_id, client_id)
         visit = Visit(
-            id=uuid4(), practice_id=member.practice_id, client_id=client.id, member_id=member.id,
-            started_on=self._clock().date(), errors=self._errors_of(member),
-            policies=self._chosen_by(member),
+            id=id or uuid4(), practice_id=member.practice_id, client_id=client.id,
+            member_id=member.id, started_on=practice.day(self._clock()),
+            errors=self._errors_of(member), policies=self._chosen_by(member),
         )  # fmt: skip
-        self._records.add_visit(visit)
-        return visit
+        return self._records.add_visit(visit)
+
+    def drop(self, member: Member, visit_id: UUID) -> None:
+        """Delete a visit in which nothing is typed; raises NotAllowed, NotFound, HoldsSomething."""
+        require_writer(member)
+        self._records.drop_visit(member.practice_id, visit_id)
 
     def open(self, member: Member, visit_id: UUID) -> OpenVisit:
-        """A visit and everything in it; raises NotFound."""
+        """A visit and everything in it; raises NotAllowed, NotFound."""
+        require_health(member)
         visit, client, entries, reports, photos = self._records.open(member.practice_id, visit_id)
         return OpenVisit(
             visit=visit, client=client, entries=entries, reports=reports, photos=photos
@@ -102,14 +146,16 @@ class VisitService:
             For readers; for a visit of another practice.
         FieldError
             If what was typed can't be read or is out of range; nothing is written then.
-        StaleChange, ReusedChange, NeedsConsent
+        Stale, ReusedChange, NeedsConsent
             As the port says.
 
         """
         require_writer(member)
         field = field_of(path)
         value = read_typed(field, typed, unit=unit)
-        clean = typed.replace("\x00", "").strip()
+        if path == FOLLOW_UP and value is not None:
+            self._not_before_the_visit(member, visit_id, str(value))
+        clean = typed.strip()
         bare = field.kind == "length" and clean and clean[-1].isdigit()
         change = Change(
             id=change_id, visit_id=visit_id, path=path,
@@ -120,11 +166,21 @@ class VisitService:
         )  # fmt: skip
         return self._records.write(member.practice_id, change, self._clock())
 
+    def _not_before_the_visit(self, member: Member, visit_id: UUID, day: str) -> None:
+        begun = self._records.working(member.practice_id, visit_id).visit.started_on
+        if date.fromisoformat(day) <= begun:
+            raise ValueOutOfRange(
+                field=FOLLOW_UP, value=day, low=None, high=None,
+                message=f"Follow-up on: {spoken_date(day)} is not after the visit, which was on "
+                f"{spoken_date(begun.isoformat())}.",
+            )  # fmt: skip
+
     def worked(
         self, member: Member, visit_id: UUID, unit: LengthUnit, *, body: bool = True,
         plans: bool = False, history: str | None = None,
     ) -> tuple[Working, Workup]:  # fmt: skip
-        """The visit and what it comes to, as :func:`work_up` says; raises NotFound."""
+        """The visit and what it comes to, as :func:`work_up` says; raises NotAllowed, NotFound."""
+        require_health(member)
         working = self._records.working(member.practice_id, visit_id)
         return working, work_up(working, unit, body=body, plans=plans, history=history)
 
@@ -136,7 +192,18 @@ class VisitService:
         """What it would come to if something were otherwise; keeps nothing. Raises NotFound."""
         return Bench(self._given(member, visit_id)).try_out(request)
 
+    def for_workplace(
+        self, member: Member, visit_id: UUID, unit: LengthUnit
+    ) -> tuple[Working, Workup]:
+        """As :meth:`worked`, for making the workplace's paper of it: also for who sees no health data.
+
+        Nothing of it but that paper may leave; raises NotFound.
+        """
+        working = self._records.working(member.practice_id, visit_id)
+        return working, work_up(working, unit, body=False)
+
     def _given(self, member: Member, visit_id: UUID) -> Given:
+        require_health(member)
         working = self._records.working(member.practice_id, visit_id)
         return given_of(working, measuring_of(working))
 

@@ -6,9 +6,17 @@ from dataclasses import dataclass
 
 from ..core.body import DIMENSIONS
 from ..core.findings import Finding, Strain
-from ..core.fit import Case, FitResult, FitRow, dimensions_needed, limit_text, working_order
-from ..core.intake import CARE, Ticked, ticked_signs
-from ..core.pace import RHYTHMS, DayTotals, day_totals, proposed_rhythm
+from ..core.fit import (
+    Case,
+    FitResult,
+    FitRow,
+    dimensions_needed,
+    notes_in,
+    standing_reason,
+    working_order,
+)
+from ..core.intake import CARE, PersonLimits, Ticked, ticked_signs
+from ..core.pace import RHYTHMS, DayTotals, Rhythm, day_totals, proposed_rhythm
 from ..core.plans import Tier
 from ..core.record import (
     Entries,
@@ -52,24 +60,29 @@ from .photo_views import PhotoView, photo_view
 
 @dataclass(frozen=True, kw_only=True)
 class RhythmView:
-    """A rhythm over this client's hours."""
+    """A rhythm over this client's hours; ``why_not`` where it can't be kept."""
 
     id: str
     label: str
     says: str
     possible: bool
     totals: DayTotals
+    why_not: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class CareView:
-    """A care group the client belongs to: what the plan keeps to, and who is asked."""
+    """A precaution of the client: what the plan keeps to, and who is asked.
+
+    ``cleared`` is who lifted it and when; it binds no more then.
+    """
 
     id: str
     label: str
     limit: str
     ask: str
     note: str | None
+    cleared: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -95,6 +108,7 @@ class Workup:
     photos: list[PhotoView]
     signs: list[Ticked]
     cares: list[CareView]
+    limits: PersonLimits
     felt: list[str]
     display: str | None
     measured: list[Measured]
@@ -105,6 +119,7 @@ class Workup:
     rhythms: list[RhythmView]
     proposed_rhythm: str
     joints: list[JointView]
+    notes: list[str]
     why_not_standing: str | None
     hours: float
     hours_doubt: str | None
@@ -113,10 +128,26 @@ class Workup:
 def _cares(values: Entries) -> list[CareView]:
     return [
         CareView(id=care.id, label=care.label, limit=care.limit, ask=care.ask,
-                 note=str(note) if (note := values.get(f"ask.care.{care.id}.note")) else None)
+                 note=str(note) if (note := values.get(f"ask.care.{care.id}.note")) else None,
+                 cleared=str(by) if (by := values.get(f"ask.care.{care.id}.cleared_by")) else None)
         for care in CARE.values()
         if values.get(f"ask.care.{care.id}") == "yes"
     ]  # fmt: skip
+
+
+def _rhythm_view(rhythm: Rhythm, case: Case, hours: float, *, stands: bool) -> RhythmView:
+    """A rhythm as this client can keep it; standing only where desk and person allow it."""
+    label, says = rhythm.words_for(walks=case.person.walks and not case.own_seat)
+    why_not = None
+    if rhythm.stands and not stands:
+        why_not = "Needs a desk that reaches standing height."
+        if not case.may_stand:
+            because = " and ".join(case.person.because).lower() or "seated in a wheelchair"
+            why_not = f"No standing plan: {because}."
+    return RhythmView(
+        id=rhythm.id, label=label or rhythm.label, says=says or rhythm.says,
+        possible=why_not is None, totals=day_totals(rhythm, hours), why_not=why_not,
+    )  # fmt: skip
 
 
 MOST_APART_H = 0.5
@@ -133,13 +164,10 @@ def _hours_doubt(asked: float, said: float | None) -> str | None:
     return None
 
 
-def _why_not_standing(result: FitResult, unit: LengthUnit) -> str | None:
+def _why_not_standing(case: Case, result: FitResult, unit: LengthUnit) -> str | None:
     if result.standing.possible:
         return None
-    limits = result.row("standing", "surface").limits
-    if not limits or not (result.standing.why_not or "").startswith("No work"):
-        return result.standing.why_not
-    return f"No work standing at this desk: {limit_text(limits[0], unit)}."
+    return standing_reason(case, result, unit)
 
 
 def given_of(opened: Working, measuring: Measuring) -> Given:
@@ -190,7 +218,9 @@ def work_up(
         if path.startswith("ask.hours.") and isinstance(value, int | float)
     )
     signed = opened.signed_revision == opened.visit.revision
-    stands = result.standing.possible and case.workstation.desk.kind == "sit_stand"
+    stands = (
+        result.standing.possible and case.workstation.desk.kind == "sit_stand" and case.may_stand
+    )
     offset = display_offset(values)
     said = values.get("ask.day_hours")
     offered = plan_views(through.plans(), unit) if plans else ([], [])
@@ -214,6 +244,7 @@ def work_up(
         photos=[photo_view(one, unit) for one in through.photos],
         signs=ticked_signs(values),
         cares=_cares(values),
+        limits=case.person,
         felt=[one.text for one in through.facts.felt],
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
         f"{'low' if offset > 0 else 'high'}."
@@ -230,19 +261,11 @@ def work_up(
         again=again_views(case.body, result, measuring.errors, unit) if body else [],
         needed=needed,
         table=(measuring.table.name, measuring.table.origin),
-        rhythms=[
-            RhythmView(
-                id=rhythm.id,
-                label=rhythm.label,
-                says=rhythm.says,
-                possible=stands or not rhythm.stands,
-                totals=day_totals(rhythm, hours),
-            )
-            for rhythm in RHYTHMS.values()
-        ],
+        rhythms=[_rhythm_view(rhythm, case, hours, stands=stands) for rhythm in RHYTHMS.values()],
         proposed_rhythm=proposed_rhythm(case.policy.rhythm, stands=stands),
         joints=through.joints(),
-        why_not_standing=_why_not_standing(result, unit),
+        notes=list(notes_in(case, result, unit)),
+        why_not_standing=_why_not_standing(case, result, unit),
         hours=hours,
         hours_doubt=_hours_doubt(asked, float(said) if isinstance(said, int | float) else None),
     )

@@ -1,50 +1,51 @@
-"""Practices, members and sessions in PostgreSQL."""
+"""Practices, members, sessions and tries to sign in, in PostgreSQL."""
 
 from __future__ import annotations
 
-from datetime import datetime
+from collections.abc import Sequence
+from datetime import datetime, timedelta
 from uuid import UUID
 
 from sqlalchemy import Engine, bindparam, delete, select, update
+from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 
-from ..services.errors import NotFound
+from ..services.errors import AlreadyThere, NotFound
 from ..services.models import Member, Practice, Session
+from ..services.throttle import FORGOTTEN_AFTER, Counted, Tries, after_try, wait_for
 from .errors import mapped_errors
-from .models import MemberRow, PracticeRow, SessionRow
-
-
-def practice_of(row: PracticeRow) -> Practice:
-    """The practice a row holds."""
-    return Practice(
-        id=row.id,
-        name=row.name,
-        unit=row.unit,  # type: ignore[arg-type]  # checked where it comes in
-        local_wording=row.local_wording,
-    )
-
-
-def member_of(row: MemberRow) -> Member:
-    """The member a row holds."""
-    return Member(
-        id=row.id, practice_id=row.practice_id, email=row.email, name=row.name, title=row.title,
-        role=row.role, password_hash=row.password_hash, failures=row.failures,  # type: ignore[arg-type]
-        locked_until=row.locked_until,
-    )  # fmt: skip
-
+from .models import KnownBrowserRow, MemberRow, PracticeRow, SessionRow, TryRow
 
 _OF_SESSION = tuple(Session.__dataclass_fields__)
 _OF_MEMBER = tuple(Member.__dataclass_fields__)
 _OF_PRACTICE = tuple(Practice.__dataclass_fields__)
+
+
+def practice_of(row: PracticeRow) -> Practice:
+    """The practice a row holds."""
+    return Practice(**{name: getattr(row, name) for name in _OF_PRACTICE})
+
+
+def member_of(row: MemberRow) -> Member:
+    """The member a row holds."""
+    return Member(**{name: getattr(row, name) for name in _OF_MEMBER})
+
+
+def session_of(row: SessionRow) -> Session:
+    """The session a row holds."""
+    return Session(**{name: getattr(row, name) for name in _OF_SESSION})
+
+
 _SESSION = (
     select(
-        *(SessionRow.__table__.c[name] for name in _OF_SESSION),
-        *(MemberRow.__table__.c[name] for name in _OF_MEMBER),
-        *(PracticeRow.__table__.c[name] for name in _OF_PRACTICE),
+        *(SessionRow.__table__.c[name].label(f"session_{name}") for name in _OF_SESSION),
+        *(MemberRow.__table__.c[name].label(f"member_{name}") for name in _OF_MEMBER),
+        *(PracticeRow.__table__.c[name].label(f"practice_{name}") for name in _OF_PRACTICE),
     )
     .join_from(SessionRow, MemberRow, MemberRow.id == SessionRow.member_id)
     .join(PracticeRow, PracticeRow.id == MemberRow.practice_id)
     .where(SessionRow.token_hash == bindparam("token"), SessionRow.expires_at > bindparam("now"))
+    .where(MemberRow.left_at.is_(None))
 )
 """A live session, whose it is, and their practice: asked with every call, so once and for all."""
 
@@ -67,31 +68,132 @@ class SqlAccounts:
         with Db(self._engine) as db, db.begin():
             db.add(PracticeRow(**vars(practice)))
 
+    def change_practice(self, practice: Practice) -> None:
+        with Db(self._engine) as db, db.begin():
+            values = {name: getattr(practice, name) for name in _OF_PRACTICE if name != "id"}
+            db.execute(update(PracticeRow).where(PracticeRow.id == practice.id).values(**values))
+
     def member_by_email(self, email: str) -> Member | None:
+        query = select(MemberRow).where(MemberRow.email == email, MemberRow.left_at.is_(None))
         with Db(self._reader) as db:
-            row = db.scalar(select(MemberRow).where(MemberRow.email == email))
+            row = db.scalar(query)
             return member_of(row) if row is not None else None
 
     def members(self, practice_id: UUID) -> list[Member]:
-        query = select(MemberRow).where(MemberRow.practice_id == practice_id)
+        query = (
+            select(MemberRow)
+            .where(MemberRow.practice_id == practice_id, MemberRow.left_at.is_(None))
+            .order_by(MemberRow.name)
+        )
         with Db(self._reader) as db:
-            return [member_of(row) for row in db.scalars(query.order_by(MemberRow.name))]
+            return [member_of(row) for row in db.scalars(query)]
 
-    def add_member(self, member: Member) -> None:
-        with mapped_errors(), Db(self._engine) as db, db.begin():
-            db.add(MemberRow(**vars(member)))
+    def add_member(self, member: Member) -> Member:
+        with mapped_errors(), self._engine.begin() as connection:
+            put = insert(MemberRow).values(**vars(member))
+            connection.execute(put.on_conflict_do_nothing(index_elements=["id"]))
+            held = connection.execute(
+                select(*(MemberRow.__table__.c[name] for name in _OF_MEMBER)).where(
+                    MemberRow.id == member.id
+                )
+            ).one()
+        if (held.practice_id, held.email) != (member.practice_id, member.email):
+            raise AlreadyThere("Somebody else has this id.")
+        return Member(**held._mapping)
 
-    def note_failure(self, member_id: UUID, failures: int, locked_until: datetime | None) -> None:
+    def change_member(self, member: Member) -> Member:
+        changed = ("name", "title", "password_hash", "sees_health")
         with Db(self._engine) as db, db.begin():
-            db.execute(
+            found = db.execute(
                 update(MemberRow)
-                .where(MemberRow.id == member_id)
-                .values(failures=failures, locked_until=locked_until)
+                .where(MemberRow.id == member.id, MemberRow.practice_id == member.practice_id)
+                .where(MemberRow.left_at.is_(None))
+                .values(**{name: getattr(member, name) for name in changed})
+                .returning(MemberRow.id)
+            ).first()
+        if found is None:
+            raise NotFound("There is no such member.")
+        return member
+
+    def remove_member(self, practice_id: UUID, member_id: UUID, now: datetime) -> None:
+        mine = (MemberRow.id == member_id) & (MemberRow.practice_id == practice_id)
+        with self._engine.begin() as connection:
+            found = connection.execute(
+                update(MemberRow)
+                .where(mine, MemberRow.left_at.is_(None))
+                .values(left_at=now, password_hash="")
+                .returning(MemberRow.id)
+            ).first()
+            if found is None:
+                raise NotFound("There is no such member.")
+            for table in (SessionRow, KnownBrowserRow):
+                connection.execute(delete(table).where(table.member_id == member_id))
+
+    def count_try(self, counted: Sequence[Counted], now: datetime) -> timedelta:
+        # in the order of the keys, so that two at once never wait for each other
+        by_key = {one.key: one for one in sorted(counted, key=lambda one: one.key)}
+        with self._engine.begin() as connection:
+            rows = [{"key": key, "count": 0, "last_at": now} for key in by_key]
+            connection.execute(insert(TryRow).on_conflict_do_nothing(), rows)
+            held = {
+                row.key: Tries(count=row.tries, last_at=row.last_at)
+                for row in connection.execute(
+                    select(TryRow.key, TryRow.count.label("tries"), TryRow.last_at)
+                    .where(TryRow.key.in_(by_key))
+                    .order_by(TryRow.key)
+                    .with_for_update()
+                )
+            }
+            wait = max(wait_for(one, held[key], now) for key, one in by_key.items())
+            if wait == timedelta(0):
+                for key in by_key:
+                    tried = after_try(held[key], now)
+                    connection.execute(
+                        update(TryRow)
+                        .where(TryRow.key == key)
+                        .values(count=tried.count, last_at=tried.last_at)
+                    )
+            old = TryRow.last_at < now - 24 * FORGOTTEN_AFTER
+            locked = select(TryRow.key).where(old).limit(50).with_for_update(skip_locked=True)
+            connection.execute(delete(TryRow).where(TryRow.key.in_(locked)))
+        return wait
+
+    def take_back_try(self, counted: Sequence[Counted]) -> None:
+        one_sender = [one.key for one in counted if one.free <= 10]
+        with self._engine.begin() as connection:
+            keys = select(TryRow.key).where(TryRow.key.in_([one.key for one in counted]))
+            connection.execute(keys.order_by(TryRow.key).with_for_update())
+            connection.execute(delete(TryRow).where(TryRow.key.in_(one_sender)))
+            connection.execute(
+                update(TryRow)
+                .where(TryRow.key.in_([one.key for one in counted]), TryRow.count > 0)
+                .values(count=TryRow.count - 1)
             )
 
-    def add_session(self, session: Session) -> None:
+    def knows_browser(self, token_hash: bytes, member_id: UUID, now: datetime) -> bool:
+        mine = (KnownBrowserRow.token_hash == token_hash) & (KnownBrowserRow.member_id == member_id)
+        with self._reader.connect() as connection:
+            query = select(KnownBrowserRow.until).where(mine, KnownBrowserRow.until > now)
+            return connection.execute(query).first() is not None
+
+    def remember_browser(self, token_hash: bytes, member_id: UUID, until: datetime) -> None:
         with Db(self._engine) as db, db.begin():
+            db.add(KnownBrowserRow(token_hash=token_hash, member_id=member_id, until=until))
+
+    def add_session(self, session: Session, now: datetime) -> None:
+        with Db(self._engine) as db, db.begin():
+            db.execute(delete(SessionRow).where(SessionRow.expires_at <= now))
+            db.execute(delete(KnownBrowserRow).where(KnownBrowserRow.until <= now))
             db.add(SessionRow(**vars(session)))
+
+    def sessions(self, member_id: UUID, now: datetime) -> list[Session]:
+        query = (
+            select(SessionRow)
+            .where(SessionRow.member_id == member_id, SessionRow.expires_at > now)
+            .order_by(SessionRow.started_at.desc())
+        )
+        with Db(self._reader) as db:
+            return [session_of(row) for row in db.scalars(query)]
 
     def session(self, token_hash: bytes, now: datetime) -> tuple[Session, Member, Practice] | None:
         keys = {"token": token_hash, "now": now}
@@ -99,13 +201,23 @@ class SqlAccounts:
             row = connection.execute(_SESSION, keys).first()
         if row is None:
             return None
-        cut = len(_OF_SESSION), len(_OF_SESSION) + len(_OF_MEMBER)
+        held = row._mapping
         return (
-            Session(**dict(zip(_OF_SESSION, row[: cut[0]], strict=True))),
-            Member(**dict(zip(_OF_MEMBER, row[cut[0] : cut[1]], strict=True))),
-            Practice(**dict(zip(_OF_PRACTICE, row[cut[1] :], strict=True))),
+            Session(**{name: held[f"session_{name}"] for name in _OF_SESSION}),
+            Member(**{name: held[f"member_{name}"] for name in _OF_MEMBER}),
+            Practice(**{name: held[f"practice_{name}"] for name in _OF_PRACTICE}),
         )
 
-    def drop_session(self, token_hash: bytes) -> None:
-        with Db(self._engine) as db, db.begin():
-            db.execute(delete(SessionRow).where(SessionRow.token_hash == token_hash))
+    def drop_sessions(
+        self, member_id: UUID, *, only: UUID | None = None, but: UUID | None = None
+    ) -> None:
+        drop = delete(SessionRow).where(SessionRow.member_id == member_id)
+        if only is not None:
+            drop = drop.where(SessionRow.id == only)
+        if but is not None:
+            drop = drop.where(SessionRow.id != but)
+        with self._engine.begin() as connection:
+            connection.execute(drop)
+            if only is None:
+                mine = KnownBrowserRow.member_id == member_id
+                connection.execute(delete(KnownBrowserRow).where(mine))

@@ -14,10 +14,18 @@ MIGRATION_LOCK = 7_316_205
 
 
 def make_engine(url: str, *, pool_size: int = 10) -> Engine:
-    """A pool for a PostgreSQL address; never more connections than ``pool_size``."""
+    """A pool for a PostgreSQL address; never more connections than ``pool_size``.
+
+    What was typed is in no error of it: parameters stay out of messages.
+    """
     address = make_url(url).set(drivername="postgresql+psycopg")
     return create_engine(
-        address, pool_pre_ping=True, pool_size=pool_size, max_overflow=0, pool_timeout=10
+        address,
+        pool_pre_ping=True,
+        pool_size=pool_size,
+        max_overflow=0,
+        pool_timeout=10,
+        hide_parameters=True,
     )
 
 

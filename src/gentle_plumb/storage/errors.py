@@ -18,6 +18,9 @@ _BY_CONSTRAINT: dict[str, ServiceError] = {
     "uq_measuring_list_name": AlreadyThere("There is a list of this name already."),
     "uq_population_table_name": AlreadyThere("There is a table of this name already."),
     "uq_policy_bundle_name": AlreadyThere("There is a bundle of this name already."),
+    "uq_policy_bundle_default": AlreadyThere(
+        "Another default was set in the same moment. Look at it first."
+    ),
     "uq_report_number": AlreadyThere("This version was signed a moment ago. Look at it first."),
 }
 

@@ -9,10 +9,11 @@ from sqlalchemy import Connection, Engine, Numeric, cast, delete, exists, func, 
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import aliased
 
-from ..services.errors import NotFound, StaleList
+from ..services.errors import NotFound, Stale
 from ..services.models import Difference, MeasuringList, PopulationTable, TableRow
 from .errors import mapped_errors
 from .models import EntryRow, MeasuringListRow, PopulationTableRow, VisitRow
+from .once import add_once
 
 
 def list_of(row: Any) -> MeasuringList:
@@ -68,15 +69,16 @@ class SqlMeasuring:
         with Db(self._engine) as db:
             return [list_of(row) for row in db.scalars(query.order_by(MeasuringListRow.name))]
 
-    def add_list(self, kept: MeasuringList) -> None:
+    def add_list(self, kept: MeasuringList) -> MeasuringList:
+        given = {**vars(kept), "dimensions": list(kept.dimensions)}
         with mapped_errors(), Db(self._engine) as db, db.begin():
-            db.add(MeasuringListRow(**{**vars(kept), "dimensions": list(kept.dimensions)}))
+            return list_of(add_once(db, MeasuringListRow, kept.practice_id, given))
 
     def change_list(self, kept: MeasuringList) -> MeasuringList:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             row = self._list(db, kept.practice_id, kept.id)
             if row.version != kept.version:
-                raise StaleList(list_of(row))
+                raise Stale(list_of(row))
             row.name, row.dimensions = kept.name, list(kept.dimensions)
             row.version += 1
             db.flush()
@@ -98,10 +100,10 @@ class SqlMeasuring:
         with Db(self._engine) as db:
             return [table_of(row) for row in db.scalars(query.order_by(PopulationTableRow.name))]
 
-    def add_table(self, table: PopulationTable) -> None:
-        rows = [vars(row) for row in table.rows]
+    def add_table(self, table: PopulationTable) -> PopulationTable:
+        given = {**vars(table), "rows": [vars(row) for row in table.rows]}
         with mapped_errors(), Db(self._engine) as db, db.begin():
-            db.add(PopulationTableRow(**{**vars(table), "rows": rows}))
+            return table_of(add_once(db, PopulationTableRow, table.practice_id, given))
 
     def drop_table(self, practice_id: UUID, table_id: UUID) -> None:
         with Db(self._engine) as db, db.begin():

@@ -35,6 +35,7 @@ class PracticeRow(Base):
     name: Mapped[str]
     unit: Mapped[str] = mapped_column(server_default="cm")
     local_wording: Mapped[str] = mapped_column(server_default="")
+    time_zone: Mapped[str] = mapped_column(server_default="UTC")
 
 
 class MemberRow(Base):
@@ -42,8 +43,10 @@ class MemberRow(Base):
 
     __tablename__ = "member"
     __table_args__ = (
-        UniqueConstraint("email", name="uq_member_email"),
+        Index("uq_member_email", "email", unique=True, postgresql_where=text("left_at is null")),
+        Index("ix_member_practice_id", "practice_id"),
         CheckConstraint("role in ('owner', 'practitioner', 'reader')", name="role"),
+        CheckConstraint("sees_health or role = 'reader'", name="sees_health"),
     )
     id: Mapped[UUID] = mapped_column(primary_key=True)
     practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
@@ -52,18 +55,44 @@ class MemberRow(Base):
     title: Mapped[str] = mapped_column(server_default="")
     role: Mapped[str]
     password_hash: Mapped[str]
-    failures: Mapped[int] = mapped_column(server_default=text("0"))
-    locked_until: Mapped[datetime | None] = mapped_column(Moment)
+    sees_health: Mapped[bool] = mapped_column(server_default=text("true"))
+    left_at: Mapped[datetime | None] = mapped_column(Moment)
 
 
 class SessionRow(Base):
     """A signed-in browser."""
 
     __tablename__ = "session"
+    __table_args__ = (
+        UniqueConstraint("id", name="uq_session_id"),
+        Index("ix_session_member_id", "member_id"),
+    )
     token_hash: Mapped[bytes] = mapped_column(BYTEA, primary_key=True)
+    id: Mapped[UUID] = mapped_column(server_default=text("gen_random_uuid()"))
     member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id", ondelete="CASCADE"))
     csrf: Mapped[str]
+    started_at: Mapped[datetime] = mapped_column(Moment, server_default=text("now()"))
     expires_at: Mapped[datetime] = mapped_column(Moment)
+    browser: Mapped[str] = mapped_column(server_default="")
+
+
+class KnownBrowserRow(Base):
+    """A browser in which a member signed in before."""
+
+    __tablename__ = "known_browser"
+    __table_args__ = (Index("ix_known_browser_member_id", "member_id"),)
+    token_hash: Mapped[bytes] = mapped_column(BYTEA, primary_key=True)
+    member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id", ondelete="CASCADE"))
+    until: Mapped[datetime] = mapped_column(Moment)
+
+
+class TryRow(Base):
+    """Tries to sign in, by a digest of what they are counted by."""
+
+    __tablename__ = "sign_in_try"
+    key: Mapped[bytes] = mapped_column(BYTEA, primary_key=True)
+    count: Mapped[int]
+    last_at: Mapped[datetime] = mapped_column(Moment)
 
 
 class ClientRow(Base):

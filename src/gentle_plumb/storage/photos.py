@@ -59,6 +59,11 @@ def erase(connection: Connection, visit_id: UUID, what: Erase, now: datetime | N
         told = or_(
             table.path.in_(what.paths),
             *(table.path.startswith(start, autoescape=True) for start in what.starts),
+            *(
+                table.path.startswith(family.split("*")[0], autoescape=True)
+                & table.path.endswith(family.split("*")[1], autoescape=True)
+                for family in what.families
+            ),
         )
         blank: dict[str, object] = {"value": None, "typed": ""}
         if table is EntryRow:

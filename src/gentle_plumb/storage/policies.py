@@ -7,10 +7,11 @@ from uuid import UUID
 from sqlalchemy import Engine, delete, select, update
 from sqlalchemy.orm import Session as Db
 
-from ..services.errors import NotFound, StaleBundle
+from ..services.errors import NotFound, Stale
 from ..services.models import PolicyBundle
 from .errors import mapped_errors
 from .models import PolicyBundleRow
+from .once import add_once
 
 
 def bundle_of(row: PolicyBundleRow) -> PolicyBundle:
@@ -30,16 +31,17 @@ class SqlPolicies:
         with Db(self._engine) as db:
             return [bundle_of(row) for row in db.scalars(query.order_by(PolicyBundleRow.name))]
 
-    def add_bundle(self, bundle: PolicyBundle) -> None:
+    def add_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             self._only(db, bundle)
-            db.add(PolicyBundleRow(**vars(bundle)))
+            given = {**vars(bundle), "choices": dict(bundle.choices)}
+            return bundle_of(add_once(db, PolicyBundleRow, bundle.practice_id, given))
 
     def change_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             row = self._mine(db, bundle.practice_id, bundle.id)
             if row.version != bundle.version:
-                raise StaleBundle(bundle_of(row))
+                raise Stale(bundle_of(row))
             self._only(db, bundle)
             row.name, row.choices, row.is_default = (
                 bundle.name,

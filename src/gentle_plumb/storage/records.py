@@ -2,22 +2,33 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections import Counter
+from collections.abc import Iterable, Sequence, Set
 from datetime import date, datetime
+from typing import TypeVar
 from uuid import UUID
 
 from sqlalchemy import (
     Connection,
     Engine,
+    delete,
     func,
     or_,
     select,
+    update,
 )
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
-from ..services.errors import NotFound, ReusedChange, StaleChange
+from ..services.errors import (
+    AlreadyThere,
+    HoldsSomething,
+    MovedOn,
+    NotFound,
+    ReusedChange,
+    Stale,
+)
 from ..services.models import (
     Change,
     Client,
@@ -33,9 +44,11 @@ from ..services.models import (
 )
 from .errors import mapped_errors
 from .measuring import chosen_list, chosen_table
-from .models import ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
+from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
 from .photos import SqlPhotos, erase, need_consent, photo_of, photos_of
 from .statements import BEFORE, CLIENT, LOCK, PHOTOS, PUT, VISIT, WORKING
+
+Mine = TypeVar("Mine", ClientRow, VisitRow)
 
 
 def client_of(row: ClientRow) -> Client:
@@ -105,13 +118,55 @@ class SqlRecords(SqlPhotos):
                 raise NotFound("There is no such client.")
             return client_of(row)
 
-    def add_client(self, client: Client) -> None:
+    def add_client(self, client: Client) -> Client:
         with Db(self._engine) as db, db.begin():
-            db.add(ClientRow(**vars(client)))
+            put = insert(ClientRow).values(**vars(client))
+            db.execute(put.on_conflict_do_nothing(index_elements=["id"]))
+            held = db.get_one(ClientRow, client.id)
+            if held.practice_id != client.practice_id:
+                raise AlreadyThere("Another client has this id.")
+            return client_of(held)
 
-    def add_visit(self, visit: Visit) -> None:
+    def change_client(self, client: Client) -> Client:
         with Db(self._engine) as db, db.begin():
-            db.add(VisitRow(**vars(visit)))
+            row = _mine(db, ClientRow, client.practice_id, client.id)
+            if row.version != client.version:
+                raise Stale(client_of(row))
+            row.name, row.sex, row.work = client.name, client.sex, client.work
+            row.version += 1
+            db.flush()
+            return client_of(row)
+
+    def drop_client(self, practice_id: UUID, client_id: UUID, *, even_signed: bool) -> None:
+        with Db(self._engine) as db, db.begin():
+            row = _mine(db, ClientRow, practice_id, client_id)
+            signed = (
+                select(ReportRow.id)
+                .join(VisitRow, VisitRow.id == ReportRow.visit_id)
+                .where(VisitRow.client_id == client_id)
+            )
+            if not even_signed and db.execute(signed).first() is not None:
+                raise HoldsSomething("There are signed reports. Only an owner can delete them.")
+            db.execute(delete(ClientRow).where(ClientRow.id == row.id))
+
+    def add_visit(self, visit: Visit) -> Visit:
+        with Db(self._engine) as db, db.begin():
+            put = insert(VisitRow).values(**vars(visit))
+            db.execute(put.on_conflict_do_nothing(index_elements=["id"]))
+            held = db.get_one(VisitRow, visit.id)
+            if (held.practice_id, held.client_id) != (visit.practice_id, visit.client_id):
+                raise AlreadyThere("Another visit has this id.")
+            return visit_of(held)
+
+    def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
+        with Db(self._engine) as db, db.begin():
+            _mine(db, VisitRow, practice_id, visit_id)
+            typed = select(EntryRow.path).where(EntryRow.visit_id == visit_id, EntryRow.typed != "")
+            kept = (select(table.id).where(table.visit_id == visit_id)
+                    for table in (PhotoRow, ReportRow))  # fmt: skip
+            if any(db.execute(query).first() is not None for query in (typed, *kept)):
+                raise HoldsSomething("This visit is not empty: only an empty one can be deleted.")
+            db.execute(delete(VisitRow).where(VisitRow.id == visit_id))
 
     def visits(self, practice_id: UUID) -> list[VisitLine]:
         changed = (
@@ -223,7 +278,7 @@ class SqlRecords(SqlPhotos):
             return _write(connection, practice_id, change, now)
 
     def measured(
-        self, practice_id: UUID, visit_id: UUID | None = None
+        self, practice_id: UUID, visit_ids: Set[UUID] | None = None
     ) -> list[tuple[Visit, Client, list[Entry]]]:
         query = (
             select(VisitRow, ClientRow, EntryRow, MemberRow.name)
@@ -234,8 +289,8 @@ class SqlRecords(SqlPhotos):
             .where(EntryRow.path.startswith("measure.", autoescape=True), EntryRow.typed != "")
             .order_by(ClientRow.name, VisitRow.started_on, VisitRow.id, EntryRow.path)
         )
-        if visit_id is not None:
-            query = query.where(VisitRow.id == visit_id)
+        if visit_ids is not None:
+            query = query.where(VisitRow.id.in_(visit_ids))
         found: dict[UUID, tuple[Visit, Client, list[Entry]]] = {}
         with Db(self._reader) as db:
             for visit, client, entry, by in db.execute(query):
@@ -249,8 +304,7 @@ class SqlRecords(SqlPhotos):
             for table, rows in ((ClientRow, intake.clients), (VisitRow, intake.visits)):
                 if rows:
                     connection.execute(insert(table), [vars(row) for row in rows])
-            for change in intake.changes:
-                _write(connection, practice_id, change, now)
+            _write_all(connection, practice_id, intake.changes, now)
 
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         query = (
@@ -265,9 +319,34 @@ class SqlRecords(SqlPhotos):
                 raise NotFound("There is no such report.")
             return Report(**vars(head_of(row)), content=row.content), row.pdf
 
-    def add_report(self, report: Report, pdf: bytes) -> None:
+    def add_report(self, report: Report, pdf: bytes) -> ReportHead:
         with mapped_errors(), Db(self._engine) as db, db.begin():
-            db.add(ReportRow(**vars(report), pdf=pdf))
+            # changes wait for the visit's row as well: what is frozen is what stands there
+            visit = db.get(VisitRow, report.visit_id, with_for_update=True)
+            held = db.get(ReportRow, report.id)
+            if held is not None:
+                if held.visit_id != report.visit_id:
+                    raise AlreadyThere("Another report has this id.")
+                return head_of(held)
+            if visit is None or visit.revision != report.revision:
+                raise MovedOn("The visit was changed in this moment. Look at it again, then sign.")
+            row = ReportRow(**vars(report), pdf=pdf)
+            db.add(row)
+            db.flush()
+            return head_of(row)
+
+    def report_of(self, visit_id: UUID, report_id: UUID) -> ReportHead | None:
+        with Db(self._reader) as db:
+            row = db.get(ReportRow, report_id)
+            return head_of(row) if row is not None and row.visit_id == visit_id else None
+
+
+def _mine(db: Db, table: type[Mine], practice_id: UUID, id: UUID) -> Mine:
+    """The practice's row, locked; raises NotFound."""
+    row = db.get(table, id, with_for_update=True)
+    if row is None or row.practice_id != practice_id:
+        raise NotFound("There is no such thing here.")
+    return row
 
 
 def _write(
@@ -301,7 +380,7 @@ def _write(
     need_consent(connection, change.visit_id, change.consent, change.path)
     version = held.version if held is not None else 0
     if version != change.expected_version:
-        raise StaleChange(
+        raise Stale(
             held
             or Entry(
                 path=change.path,
@@ -336,6 +415,57 @@ def _write(
         ),
         revision,
     )
+
+
+def _write_all(
+    connection: Connection, practice_id: UUID, changes: Sequence[Change], now: datetime
+) -> None:
+    """Apply changes that need no consent, in a few statements however many they are."""
+    counts = Counter(change.visit_id for change in changes)
+    mine = (
+        select(VisitRow.id)
+        .where(VisitRow.id.in_(counts), VisitRow.practice_id == practice_id)
+        .order_by(VisitRow.id)
+        .with_for_update()
+    )
+    if len(connection.execute(mine).all()) != len(counts):
+        raise NotFound("There is no such visit.")
+    held = {
+        (row.visit_id, row.path): row
+        for row in connection.execute(
+            select(EntryRow.__table__).where(EntryRow.visit_id.in_(counts))
+        )
+    }
+    rows = []
+    for change in changes:
+        before = held.get((change.visit_id, change.path))
+        version = before.version if before is not None else 0
+        if version != change.expected_version:
+            raise Stale(
+                Entry(path=change.path, value=before.value if before is not None else None,
+                      typed=before.typed if before is not None else "", version=version,
+                      changed_at=before.changed_at if before is not None else now, changed_by="")
+            )  # fmt: skip
+        rows.append(
+            {"visit_id": change.visit_id, "path": change.path, "value": change.value,
+             "typed": change.typed, "version": version + 1, "member_id": change.member_id}
+        )  # fmt: skip
+    if not rows:
+        return
+    put = insert(EntryRow)
+    same = ("value", "typed", "version", "member_id", "changed_at")
+    put = put.on_conflict_do_update(
+        index_elements=["visit_id", "path"], set_={name: put.excluded[name] for name in same}
+    )
+    connection.execute(put, [{**row, "changed_at": now} for row in rows])
+    connection.execute(
+        insert(ChangeRow),
+        [{**row, "id": change.id, "made_at": now}
+         for row, change in zip(rows, changes, strict=True)],
+    )  # fmt: skip
+    for visit_id, count in counts.items():
+        raised = update(VisitRow).where(VisitRow.id == visit_id)
+        connection.execute(raised.values(revision=VisitRow.revision + count))
 
 
 def _earlier(found: Iterable[tuple[str, str, str, float | str | None]]) -> tuple[EarlierVisit, ...]:

@@ -7,10 +7,11 @@ from uuid import UUID
 from sqlalchemy import Engine, String, cast, delete, select
 from sqlalchemy.orm import Session as Db
 
-from ..services.errors import NotFound, StaleItem
+from ..services.errors import NotFound, Stale
 from ..services.models import ShelfItem
 from .errors import mapped_errors
 from .models import ClientRow, EntryRow, ShelfItemRow, VisitRow
+from .once import add_once
 
 
 def item_of(row: ShelfItemRow, users: tuple[str, ...] = ()) -> ShelfItem:
@@ -48,16 +49,16 @@ class SqlShelf:
                 by_item.setdefault(item, []).append(client)
             return [item_of(row, tuple(by_item.get(str(row.id), ()))) for row in db.scalars(mine)]
 
-    def add_item(self, item: ShelfItem) -> None:
+    def add_item(self, item: ShelfItem) -> ShelfItem:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             given = {name: value for name, value in vars(item).items() if name != "users"}
-            db.add(ShelfItemRow(**given))
+            return item_of(add_once(db, ShelfItemRow, item.practice_id, given))
 
     def change_item(self, item: ShelfItem) -> ShelfItem:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             row = self._mine(db, item.practice_id, item.id)
             if row.version != item.version:
-                raise StaleItem(item_of(row))
+                raise Stale(item_of(row))
             row.name, row.place, row.values = item.name, item.place, item.values
             row.version += 1
             db.flush()

@@ -55,7 +55,7 @@ export interface paths {
         put?: never;
         /**
          * Sign In
-         * @description Sign in: sets the session cookie.
+         * @description Sign in: sets the session cookie, and one that tells this browser again.
          */
         post: operations["sign_in_api_session_post"];
         /**
@@ -88,6 +88,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sessions
+         * @description Where one is signed in.
+         */
+        get: operations["sessions_api_sessions_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * End Session
+         * @description End one of one's own sessions.
+         */
+        delete: operations["end_session_api_sessions__session_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Password
+         * @description Change one's own password; every other session ends.
+         */
+        put: operations["change_password_api_password_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/members": {
         parameters: {
             query?: never;
@@ -106,6 +166,66 @@ export interface paths {
          * @description Let somebody in; owners only.
          */
         post: operations["add_member_api_members_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/{member_id}/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Grant Health
+         * @description Let a reader see health data, or no more; owners only.
+         */
+        put: operations["grant_health_api_members__member_id__health_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/{member_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove Member
+         * @description Let somebody in no more: their sessions end at once; owners only.
+         */
+        delete: operations["remove_member_api_members__member_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Practice
+         * @description Set the practice's time zone and its own wording for reports; owners only.
+         */
+        put: operations["change_practice_api_practice_put"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -147,10 +267,34 @@ export interface paths {
         put?: never;
         /**
          * Add Client
-         * @description A new client.
+         * @description A new client; sent twice it is one.
          */
         post: operations["add_client_api_clients_post"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Client
+         * @description Correct a client upon its version; on a stale version it answers 409 with what is there.
+         */
+        put: operations["change_client_api_clients__client_id__put"];
+        post?: never;
+        /**
+         * Erase Client
+         * @description Erase a client with every visit and photograph; with signed reports, owners only.
+         */
+        delete: operations["erase_client_api_clients__client_id__delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -171,7 +315,7 @@ export interface paths {
         put?: never;
         /**
          * Start Visit
-         * @description Start a visit.
+         * @description Start a visit; sent twice it is one.
          */
         post: operations["start_visit_api_visits_post"];
         delete?: never;
@@ -194,7 +338,11 @@ export interface paths {
         get: operations["visit_api_visits__visit_id__get"];
         put?: never;
         post?: never;
-        delete?: never;
+        /**
+         * Drop Visit
+         * @description Delete a visit in which nothing is typed yet.
+         */
+        delete: operations["drop_visit_api_visits__visit_id__delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -282,7 +430,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit_id}/reports": {
+    "/api/visits/{visit_id}/reports/{report_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -290,12 +438,14 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
         /**
          * Sign
-         * @description Sign: freezes the report as the next version.
+         * @description Sign: freezes the report as the next version. Sent twice it counts once.
+         *
+         *     What is signed is the visit at the revision that was looked at; it answers 409 if it moved on.
          */
-        post: operations["sign_api_visits__visit_id__reports_post"];
+        put: operations["sign_api_visits__visit_id__reports__report_id__put"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -987,6 +1137,11 @@ export interface components {
              * @default false
              */
             is_default: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
         };
         /**
          * BundleOut
@@ -1011,7 +1166,9 @@ export interface components {
         };
         /**
          * CareView
-         * @description A care group the client belongs to: what the plan keeps to, and who is asked.
+         * @description A precaution of the client: what the plan keeps to, and who is asked.
+         *
+         *     ``cleared`` is who lifted it and when; it binds no more then.
          */
         CareView: {
             /** Id */
@@ -1024,6 +1181,8 @@ export interface components {
             ask: string;
             /** Note */
             note: string | null;
+            /** Cleared */
+            cleared?: string | null;
         };
         /**
          * CaseDocument
@@ -1131,7 +1290,7 @@ export interface components {
          */
         ChairDocument: {
             /** Kind */
-            kind?: ("task" | "dining" | "stool" | "wheelchair" | "other") | null;
+            kind?: ("task" | "dining" | "stool" | "ball" | "wheelchair" | "other") | null;
             seat?: components["schemas"]["RangeDocument"] | null;
             depth?: components["schemas"]["RangeDocument"] | null;
             /** Armrests */
@@ -1190,6 +1349,23 @@ export interface components {
             usual: boolean;
         };
         /**
+         * ClientChange
+         * @description A client corrected upon its version.
+         */
+        ClientChange: {
+            /** Name */
+            name: string;
+            /** Sex */
+            sex?: ("female" | "male") | null;
+            /**
+             * Work
+             * @default
+             */
+            work: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * ClientIn
          * @description A new client.
          */
@@ -1203,6 +1379,11 @@ export interface components {
              * @default
              */
             work: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
         };
         /**
          * ClientOut
@@ -1220,6 +1401,8 @@ export interface components {
             sex: ("female" | "male") | null;
             /** Work */
             work: string;
+            /** Version */
+            version: number;
         };
         /**
          * Consent
@@ -1381,7 +1564,7 @@ export interface components {
         };
         /**
          * Draft
-         * @description What a report says.
+         * @description What a report says at a revision, what a signature waits for, and what it would sign.
          */
         Draft: {
             /** Content */
@@ -1392,6 +1575,10 @@ export interface components {
             missing: {
                 [key: string]: string;
             }[];
+            /** Summary */
+            summary: string[];
+            /** Revision */
+            revision: number;
         };
         /**
          * Entry
@@ -1441,7 +1628,7 @@ export interface components {
             /** Mouse Hand */
             mouse_hand?: ("left" | "right") | null;
             /** Mouse Kind */
-            mouse_kind?: string | null;
+            mouse_kind?: ("mouse" | "upright" | "half_upright" | "ball" | "central" | "pad" | "pen") | null;
             /** @default {} */
             screen: components["schemas"]["ScreenDocument"];
             /**
@@ -1810,7 +1997,7 @@ export interface components {
         };
         /**
          * FixView
-         * @description One purchase and what it alone removes.
+         * @description One purchase and what it alone removes; ``mends`` where it is for what does not fit at all.
          */
         FixView: {
             /** Id */
@@ -1825,6 +2012,10 @@ export interface components {
             removes: string;
             /** Left */
             left: string;
+            /** Mends */
+            mends: boolean;
+            /** Lacks */
+            lacks: string[];
         };
         /**
          * FoundDocument
@@ -1907,6 +2098,9 @@ export interface components {
         /**
          * Habit
          * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
+         *
+         *     ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
+         *     sign of its change, words; each is given only where the worked-out change goes that way.
          */
         Habit: {
             /** Id */
@@ -1938,6 +2132,23 @@ export interface components {
              * @default false
              */
             sided: boolean;
+            /**
+             * Moves
+             * @default []
+             */
+            moves: [
+                string,
+                number,
+                string
+            ][];
+        };
+        /**
+         * HealthGrant
+         * @description Whether a reader sees health data.
+         */
+        HealthGrant: {
+            /** Sees Health */
+            sees_health: boolean;
         };
         /**
          * HouseRules
@@ -2072,8 +2283,8 @@ export interface components {
          * Joint
          * @description One joint: angle and band in degrees, ``over`` how far outside (signed), 0 inside.
          *
-         *     ``angle`` is None where it can't be told; ``reason`` says why. An elbow that no angle can
-         *     serve has ``over`` None, too, and the reason "out of reach".
+         *     ``angle`` is None where it can't be told; ``reason`` says why. Where no angle brings the hand
+         *     to the keys, ``out_of_reach`` is true and ``over`` None.
          */
         Joint: {
             /** Joint */
@@ -2090,6 +2301,11 @@ export interface components {
             over: number | null;
             /** Reason */
             reason?: string | null;
+            /**
+             * Out Of Reach
+             * @default false
+             */
+            out_of_reach: boolean;
         };
         /**
          * JointView
@@ -2141,6 +2357,40 @@ export interface components {
              * @default 0
              */
             turned: number;
+        };
+        /**
+         * Lacks
+         * @description What does not fit at all, mm.
+         *
+         *     Room for the thighs under the desk, support for the feet, desk before the belly, armrests under it.
+         *     ``keys`` are the postures in which no arm reaches the keys.
+         */
+        Lacks: {
+            /**
+             * Thighs
+             * @default 0
+             */
+            thighs: number;
+            /**
+             * Feet
+             * @default 0
+             */
+            feet: number;
+            /**
+             * Belly
+             * @default 0
+             */
+            belly: number;
+            /**
+             * Armrests
+             * @default 0
+             */
+            armrests: number;
+            /**
+             * Keys
+             * @default []
+             */
+            keys: ("seated" | "standing")[];
         };
         /**
          * Landmark
@@ -2237,9 +2487,9 @@ export interface components {
          *
          *     ``piece`` ends at ``at`` (mm, or degrees for a tilt); ``short`` is target less ``at``, so
          *     negative where the piece is too high or too far. ``kind`` says how: it stops, starts or is
-         *     fixed there, it goes in steps, the thighs are in the way, the feet would hang, it would meet the
+         *     fixed there, it goes in steps, the thighs or the armrests are in the way, the feet would hang, it would meet the
          *     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
-         *     low; or it is no limit: left as found in its band, or a better choice.
+         *     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, or a better choice.
          */
         Limit: {
             /** Piece */
@@ -2248,7 +2498,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "stops" | "starts" | "fixed" | "steps" | "thighs" | "hangs" | "collides" | "joined" | "shallow" | "wide" | "low" | "kept" | "choice";
+            kind: "stops" | "starts" | "fixed" | "steps" | "thighs" | "armrests" | "hangs" | "collides" | "joined" | "shallow" | "wide" | "low" | "belly" | "kept" | "choice";
             /** At */
             at: number;
             /** Short */
@@ -2299,6 +2549,11 @@ export interface components {
             name: string;
             /** Dimensions */
             dimensions: string[];
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
         };
         /**
          * ListOut
@@ -2397,8 +2652,14 @@ export interface components {
             email: string;
             /** Role */
             role: string;
+            /** Sees Health */
+            sees_health: boolean;
             /** Practice */
             practice: string;
+            /** Time Zone */
+            time_zone: string;
+            /** Local Wording */
+            local_wording: string;
             /**
              * Unit
              * @enum {string}
@@ -2463,6 +2724,11 @@ export interface components {
          * @description A new member.
          */
         MemberIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
             /** Email */
             email: string;
             /** Name */
@@ -2498,6 +2764,8 @@ export interface components {
             email: string;
             /** Role */
             role: string;
+            /** Sees Health */
+            sees_health: boolean;
         };
         /**
          * Move
@@ -2555,6 +2823,16 @@ export interface components {
             after: string;
             /** By */
             by: string;
+        };
+        /**
+         * PasswordChange
+         * @description The present password and the next one.
+         */
+        PasswordChange: {
+            /** Current */
+            current: string;
+            /** Password */
+            password: string;
         };
         /**
          * Past
@@ -2653,6 +2931,7 @@ export interface components {
             over: number;
             /** Minutes */
             minutes: number | null;
+            lacks: components["schemas"]["Lacks"];
             /** Temporary */
             temporary: boolean;
             /** Cautions */
@@ -2661,6 +2940,8 @@ export interface components {
         /**
          * PlanView
          * @description A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
+         *
+         *     ``lacks`` is what does not fit at all, said before anything else.
          */
         PlanView: {
             /**
@@ -2670,6 +2951,8 @@ export interface components {
             id: "room" | "little" | "lasting";
             /** Label */
             label: string;
+            /** Lacks */
+            lacks: string[];
             /** Added */
             added: components["schemas"]["AddedView"][];
             /** Left */
@@ -2746,6 +3029,16 @@ export interface components {
             over_found: number | null;
             /** Over Set */
             over_set: number | null;
+        };
+        /**
+         * PracticeIn
+         * @description What an owner sets for the practice: its time zone (an IANA name) and its own wording.
+         */
+        PracticeIn: {
+            /** Time Zone */
+            time_zone: string;
+            /** Local Wording */
+            local_wording: string;
         };
         /**
          * PrecisionOut
@@ -3004,7 +3297,7 @@ export interface components {
         };
         /**
          * RhythmView
-         * @description A rhythm over this client's hours.
+         * @description A rhythm over this client's hours; ``why_not`` where it can't be kept.
          */
         RhythmView: {
             /** Id */
@@ -3016,6 +3309,8 @@ export interface components {
             /** Possible */
             possible: boolean;
             totals: components["schemas"]["DayTotals"];
+            /** Why Not */
+            why_not?: string | null;
         };
         /**
          * RoomItem
@@ -3047,6 +3342,9 @@ export interface components {
         /**
          * RowView
          * @description One row as it is shown; every text carries the display unit's number.
+         *
+         *     ``left_unmeasured``: it was set to its aim and not measured again. ``left_over`` is what is still
+         *     missing of the aim, where it is more than a tape can be off.
          */
         RowView: {
             /** Key */
@@ -3085,6 +3383,8 @@ export interface components {
             change: string | null;
             /** Left */
             left: string | null;
+            /** Left Unmeasured */
+            left_unmeasured: boolean;
             /** Left Over */
             left_over: string | null;
             /** Limits */
@@ -3202,6 +3502,31 @@ export interface components {
             scale?: number | null;
         };
         /**
+         * SessionOut
+         * @description A place where one is signed in; ``here`` is the one that asks.
+         */
+        SessionOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /**
+             * Expires At
+             * Format: date-time
+             */
+            expires_at: string;
+            /** Browser */
+            browser: string;
+            /** Here */
+            here: boolean;
+        };
+        /**
          * SetAt
          * @description What a piece is set to.
          */
@@ -3276,7 +3601,7 @@ export interface components {
         };
         /**
          * ShelfIn
-         * @description A piece or workstation to be kept: typed texts by path.
+         * @description A piece or workstation to be kept.
          */
         ShelfIn: {
             /** Piece */
@@ -3298,6 +3623,11 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
         };
         /**
          * ShelfKind
@@ -3391,7 +3721,7 @@ export interface components {
              * Urgency
              * @enum {string}
              */
-            urgency: "urgent" | "clinician";
+            urgency: "urgent" | "same_day" | "clinician";
             /** Label */
             label: string;
         };
@@ -3404,6 +3734,14 @@ export interface components {
             email: string;
             /** Password */
             password: string;
+        };
+        /**
+         * SignatureIn
+         * @description What is signed: the visit as it stood at this revision.
+         */
+        SignatureIn: {
+            /** Revision */
+            revision: number;
         };
         /**
          * StackIn
@@ -3499,6 +3837,11 @@ export interface components {
          * @description A table of a population as CSV.
          */
         TableIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
             /** Name */
             name: string;
             /** Origin */
@@ -3544,9 +3887,9 @@ export interface components {
         };
         /**
          * Ticked
-         * @description A sign that is there: ``done`` is what was done about it, None while nothing is written.
+         * @description A sign that is there: ``done`` is what was done about it and by whom, None while that is open.
          *
-         *     ``path`` is the field that says so, ``done_path`` the one that waits for the answer.
+         *     ``done_path`` and ``by_path`` are the fields that wait for the answer.
          */
         Ticked: {
             /** Id */
@@ -3555,13 +3898,15 @@ export interface components {
              * Urgency
              * @enum {string}
              */
-            urgency: "urgent" | "clinician";
+            urgency: "urgent" | "same_day" | "clinician";
             /** Label */
             label: string;
             /** Done */
             done: string | null;
             /** Done Path */
             done_path: string;
+            /** By Path */
+            by_path: string;
         };
         /**
          * Told
@@ -3750,6 +4095,11 @@ export interface components {
          * @description A new visit.
          */
         VisitIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
             /**
              * Client Id
              * Format: uuid
@@ -3951,6 +4301,8 @@ export interface components {
         /**
          * Fix
          * @description One purchase on top of what is in the room: what it alone removes.
+         *
+         *     ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
          */
         gentle_plumb__core__plans__plans__Fix: {
             /** Id */
@@ -3972,6 +4324,21 @@ export interface components {
             minutes: number | null;
             /** Left */
             left: number;
+            /**
+             * Mends
+             * @default false
+             */
+            mends: boolean;
+            /**
+             * @default {
+             *       "thighs": 0,
+             *       "feet": 0,
+             *       "belly": 0,
+             *       "armrests": 0,
+             *       "keys": []
+             *     }
+             */
+            lacks: components["schemas"]["Lacks"];
         };
         /**
          * Fix
@@ -4225,6 +4592,227 @@ export interface operations {
             };
         };
     };
+    sessions_api_sessions_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end_session_api_sessions__session_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_password_api_password_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     members_api_members_get: {
         parameters: {
             query?: never;
@@ -4315,6 +4903,226 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MemberOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    grant_health_api_members__member_id__health_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HealthGrant"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_member_api_members__member_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_practice_api_practice_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
                 };
             };
             /** @description Not signed in */
@@ -4583,6 +5391,152 @@ export interface operations {
             };
         };
     };
+    change_client_api_clients__client_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    erase_client_api_clients__client_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     visits_api_visits_get: {
         parameters: {
             query?: never;
@@ -4746,6 +5700,76 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["VisitOut"];
                 };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_visit_api_visits__visit_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not signed in */
             401: {
@@ -5130,7 +6154,7 @@ export interface operations {
             };
         };
     };
-    sign_api_visits__visit_id__reports_post: {
+    sign_api_visits__visit_id__reports__report_id__put: {
         parameters: {
             query?: {
                 /** @description Unit of every number shown. */
@@ -5139,13 +6163,18 @@ export interface operations {
             header?: never;
             path: {
                 visit_id: string;
+                report_id: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignatureIn"];
+            };
+        };
         responses: {
             /** @description Successful Response */
-            201: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,162 @@
+"""Routes about signing in, sessions, people and the practice."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+from typing import TypeVar
+from uuid import UUID
+from zoneinfo import available_timezones
+
+from anyio import CapacityLimiter, to_thread
+from fastapi import APIRouter, Request, Response
+from sqlalchemy import text
+
+from ..core.errors import UnknownName
+from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
+from . import schemas as s
+from .gate import COOKIE, KNOWN_COOKIE, Signed, With, check_origin
+from .problems import PROBLEMS, Problem
+
+public = APIRouter(prefix="/api", tags=["open"])
+account_router = APIRouter(prefix="/api", tags=["people"], responses=PROBLEMS)
+
+Made = TypeVar("Made")
+_HASHING = CapacityLimiter(2)
+"""Passwords are checked on threads of their own: who floods the sign-in keeps nobody's work waiting."""
+LOOPBACK = {"127.0.0.1", "localhost", "::1"}
+
+
+async def _hashing(work: Callable[[], Made]) -> Made:
+    return await to_thread.run_sync(work, limiter=_HASHING)
+
+
+def secure_cookie(request: Request, setting: bool | None) -> bool:
+    """Whether a cookie is marked as for HTTPS only.
+
+    Yes where the request came by HTTPS, also to a proxy in front that says so, and wherever the
+    host is not this machine; some browsers never send such a cookie back over plain HTTP.
+    """
+    if setting is not None:
+        return setting
+    return request.url.scheme == "https" or (request.url.hostname or "") not in LOOPBACK
+
+
+@public.get("/health")
+def health(services: With) -> dict[str, str]:
+    """Whether server and database answer."""
+    with services.engine.connect() as connection:
+        connection.execute(text("select 1"))
+    return {"status": "ok"}
+
+
+@public.get("/welcome")
+def welcome(services: With) -> s.Welcome:
+    """What the sign-in page shows; credentials only in demo mode."""
+    return s.Welcome(demo=services.demo_people)
+
+
+@public.post("/session", responses={401: PROBLEMS[401], 422: PROBLEMS[422],
+                                    429: {"model": Problem}})  # fmt: skip
+async def sign_in(request: Request, response: Response, services: With, given: s.SignIn) -> s.Me:
+    """Sign in: sets the session cookie, and one that tells this browser again."""
+    check_origin(request)
+    sender = request.client.host if request.client else ""
+    done = await _hashing(
+        lambda: services.accounts.sign_in(
+            given.email, given.password, sender=sender, known=request.cookies.get(KNOWN_COOKIE),
+            browser=request.headers.get("user-agent", ""),
+        )
+    )  # fmt: skip
+    secure = secure_cookie(request, services.secure_cookie)
+    for name, token, age in (
+        (COOKIE, done.token, SESSION_LENGTH), (KNOWN_COOKIE, done.known, KNOWN_FOR),
+    ):  # fmt: skip
+        response.set_cookie(
+            name, token, httponly=True, secure=secure, samesite="strict", path="/",
+            max_age=int(age.total_seconds()),
+        )  # fmt: skip
+    return s.Me.of(done.session, done.member, done.practice)
+
+
+@account_router.delete("/session", status_code=204)
+def sign_out(request: Request, response: Response, services: With, who: Signed) -> None:
+    """Sign out."""
+    services.accounts.sign_out(who.session)
+    secure = secure_cookie(request, services.secure_cookie)
+    response.delete_cookie(COOKIE, path="/", httponly=True, secure=secure, samesite="strict")
+
+
+@account_router.get("/me")
+def me(who: Signed) -> s.Me:
+    """Who is signed in, and the CSRF token."""
+    return s.Me.of(who.session, who.member, who.practice)
+
+
+@account_router.get("/sessions")
+def sessions(services: With, who: Signed) -> list[s.SessionOut]:
+    """Where one is signed in."""
+    return [
+        s.SessionOut(
+            id=one.id, started_at=one.started_at, expires_at=one.expires_at, browser=one.browser,
+            here=one.id == who.session.id,
+        )
+        for one in services.accounts.sessions(who.member)
+    ]  # fmt: skip
+
+
+@account_router.delete("/sessions/{session_id}", status_code=204)
+def end_session(services: With, who: Signed, session_id: UUID) -> None:
+    """End one of one's own sessions."""
+    services.accounts.end_session(who.member, session_id)
+
+
+@account_router.put("/password", status_code=204, responses={429: {"model": Problem}})
+async def change_password(
+    request: Request, services: With, who: Signed, given: s.PasswordChange
+) -> None:
+    """Change one's own password; every other session ends."""
+    sender = request.client.host if request.client else ""
+    await _hashing(
+        lambda: services.accounts.change_password(
+            who.member, who.session, current=given.current, password=given.password, sender=sender
+        )
+    )
+
+
+@account_router.get("/members")
+def members(services: With, who: Signed) -> list[s.MemberOut]:
+    """Everybody in the practice."""
+    return [s.MemberOut.of(member) for member in services.accounts.members(who.member)]
+
+
+@account_router.post("/members", status_code=201)
+async def add_member(services: With, who: Signed, given: s.MemberIn) -> s.MemberOut:
+    """Let somebody in; owners only."""
+    made = await _hashing(lambda: services.accounts.add_member(who.member, **given.model_dump()))
+    return s.MemberOut.of(made)
+
+
+@account_router.put("/members/{member_id}/health")
+def grant_health(services: With, who: Signed, member_id: UUID, given: s.HealthGrant) -> s.MemberOut:
+    """Let a reader see health data, or no more; owners only."""
+    made = services.accounts.let_see_health(who.member, member_id, sees=given.sees_health)
+    return s.MemberOut.of(made)
+
+
+@account_router.delete("/members/{member_id}", status_code=204)
+def remove_member(services: With, who: Signed, member_id: UUID) -> None:
+    """Let somebody in no more: their sessions end at once; owners only."""
+    services.accounts.remove_member(who.member, member_id)
+
+
+@account_router.put("/practice")
+def change_practice(services: With, who: Signed, given: s.PracticeIn) -> s.Me:
+    """Set the practice's time zone and its own wording for reports; owners only."""
+    if given.time_zone not in available_timezones():
+        raise UnknownName(
+            field="time_zone", value=given.time_zone,
+            message=f"Time zone: “{given.time_zone}” is none. Give one as Europe/London.",
+        )  # fmt: skip
+    changed = replace(who.practice, **given.model_dump())
+    return s.Me.of(who.session, who.member, services.accounts.change_practice(who.member, changed))

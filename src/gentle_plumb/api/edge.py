@@ -1,0 +1,148 @@
+"""What every call passes, in front of all else: size, headers, and what is said when all else fails.
+
+Plain ASGI, since each call pays for it.
+"""
+
+from __future__ import annotations
+
+import traceback
+from collections.abc import Mapping
+
+import structlog
+from starlette.datastructures import Headers, MutableHeaders
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
+
+from .problems import Problem, answer
+
+MOST_JSON_BYTES = 1_000_000
+"""A form, a change, a case: nothing a person types is near it. House value."""
+
+_HEADERS = {
+    "Content-Security-Policy": "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "
+    "img-src 'self' data: blob:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "no-referrer",
+    "Cross-Origin-Opener-Policy": "same-origin",
+}
+_log = structlog.get_logger("gentle_plumb")
+
+
+class SecurityHeaders:
+    """Adds the security headers to every answer, also to those about errors."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        async def with_headers(message: Message) -> None:
+            if message["type"] == "http.response.start":
+                headers = MutableHeaders(scope=message)
+                headers.update(_HEADERS)
+                if scope["path"].startswith("/api"):
+                    headers["Cache-Control"] = "no-store"
+            await send(message)
+
+        await self.app(scope, receive, with_headers if scope["type"] == "http" else send)
+
+
+class Failures:
+    """Answers a failure of the server with a problem, and logs where it was, not what was sent.
+
+    What was typed can stand in the message of an error, so messages are not logged.
+    """
+
+    def __init__(self, app: ASGIApp) -> None:
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http":
+            await self.app(scope, receive, send)
+            return
+        begun = False
+
+        async def watched(message: Message) -> None:
+            nonlocal begun
+            begun = begun or message["type"] == "http.response.start"
+            await send(message)
+
+        try:
+            await self.app(scope, receive, watched)
+        except Exception as error:
+            route = scope.get("route")
+            _log.error(
+                "failed",
+                method=scope["method"],
+                route=getattr(route, "path", "unknown"),
+                error=type(error).__name__,
+                at=_places(error),
+            )
+            if begun:
+                raise ConnectionAbortedError from None
+            problem = Problem(
+                type="failed", title="The server failed", status=500,
+                detail="Something went wrong on the server. Nothing you typed is lost on this page.",
+            )  # fmt: skip
+            await answer(problem)(scope, receive, send)
+
+
+def _places(error: BaseException) -> list[str]:
+    """Where an error came through, the deepest last: file, line and function, nothing else."""
+    frames = traceback.extract_tb(error.__traceback__)
+    return [f"{frame.filename.rsplit('/', 1)[-1]}:{frame.lineno} {frame.name}" for frame in frames][
+        -8:
+    ]
+
+
+class BodyLimit:
+    """Refuses a body that is too long before it is read to its end.
+
+    ``streamed`` are beginnings and ends of paths whose route reads its body itself, with a limit
+    of its own.
+    """
+
+    def __init__(self, app: ASGIApp, *, streamed: Mapping[str, str]) -> None:
+        self.app, self.streamed = app, streamed
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http" or self._streamed(scope["path"]):
+            await self.app(scope, receive, send)
+            return
+        told = Headers(scope=scope).get("content-length", "")
+        if told.isdigit() and int(told) > MOST_JSON_BYTES:
+            await _too_long()(scope, receive, send)
+            return
+        read = 0
+
+        async def counted() -> Message:
+            nonlocal read
+            message = await receive()
+            read += len(message.get("body", b""))
+            if read > MOST_JSON_BYTES:
+                raise _TooLong
+            return message
+
+        try:
+            await self.app(scope, counted, send)
+        except _TooLong:
+            await _too_long()(scope, receive, send)
+
+    def _streamed(self, path: str) -> bool:
+        return any(
+            path.startswith(start) and end in path[len(start) :]
+            for start, end in self.streamed.items()
+        )
+
+
+class _TooLong(BaseException):
+    """No Exception, so that nothing between takes it for an unreadable body."""
+
+
+def _too_long() -> ASGIApp:
+    return answer(
+        Problem(
+            type="too-long", title="Too much at once", status=413,
+            detail=f"The request has more than {MOST_JSON_BYTES / 1e6:.0f} MB, the most that is "
+            "taken here.", high=MOST_JSON_BYTES, unit="bytes",
+        ),
+        {"Connection": "close"},
+    )  # fmt: skip

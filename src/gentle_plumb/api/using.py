@@ -1,0 +1,41 @@
+"""What the routes hand over to."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+from sqlalchemy import Engine
+
+from ..services.accounts import AccountService
+from ..services.exchange import ExchangeService
+from ..services.instruments import InstrumentService
+from ..services.measuring import MeasuringService
+from ..services.photos import PhotoService
+from ..services.policies import PolicyService
+from ..services.ports import LightMeter
+from ..services.reports import ReportService
+from ..services.shelves import ShelfService
+from ..services.visits import VisitService
+from .schemas import DemoPerson
+
+
+@dataclass(frozen=True, kw_only=True)
+class Services:
+    """What the routes hand over to.
+
+    ``secure_cookie`` is None where each request shows whether its cookie can be marked so.
+    """
+
+    engine: Engine
+    accounts: AccountService
+    visits: VisitService
+    reports: ReportService
+    photos: PhotoService
+    shelf: ShelfService
+    measuring: MeasuringService
+    policies: PolicyService
+    exchange: ExchangeService
+    instruments: InstrumentService
+    light_meter: LightMeter
+    secure_cookie: bool | None = None
+    demo_people: list[DemoPerson] = field(default_factory=list)

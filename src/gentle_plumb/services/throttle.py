@@ -1,0 +1,92 @@
+"""How often a password may be tried, and how long one waits after that.
+
+A try is counted before the password is looked at, so that tries sent at once count as well. Three
+things are counted: the sender, the address as this sender gives it, and the address by whomever. A
+browser that signed in before has a count of its own in the place of the last two, so that nobody
+can keep a member out from elsewhere. Addresses that nobody has count like all others.
+"""
+
+from __future__ import annotations
+
+import hashlib
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+FORGOTTEN_AFTER = timedelta(hours=1)
+"""A count is forgotten when nothing was tried for so long. House value."""
+FIRST_WAIT = timedelta(seconds=30)
+LONGEST_WAIT = timedelta(minutes=15)
+"""Each try past the free ones doubles the wait, from 30 s to a quarter of an hour. House values."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Counted:
+    """Something tries are counted by; ``free`` of them cost no waiting."""
+
+    key: bytes
+    free: int
+
+
+@dataclass(frozen=True, kw_only=True)
+class Tries:
+    """How many there were, and when the last was let through."""
+
+    count: int
+    last_at: datetime
+
+
+def counted_by(address: str, sender: str, known: bytes | None) -> list[Counted]:
+    """What a try to sign in is counted by.
+
+    Parameters
+    ----------
+    address : str
+        As typed, in lower case.
+    sender : str
+        The network address it comes from.
+    known : bytes, optional
+        Hash of the token of a browser in which this address signed in before.
+
+    """
+    if known is not None:
+        return [Counted(key=_key("browser", known.hex()), free=10)]
+    return [
+        Counted(key=_key("sender", sender), free=30),
+        Counted(key=_key("pair", address, sender), free=5),
+        Counted(key=_key("address", address), free=50),
+    ]
+
+
+def _key(*parts: str) -> bytes:
+    return hashlib.sha256("\0".join(parts).encode()).digest()
+
+
+def wait_for(counted: Counted, tries: Tries | None, now: datetime) -> timedelta:
+    """How long the next try has to wait; nothing where it may come now.
+
+    A last try that lies in the future, as after a clock was set back, counts as one of now.
+
+    >>> from datetime import UTC
+    >>> noon = datetime(2026, 1, 1, 12, tzinfo=UTC)
+    >>> pair = Counted(key=b"", free=5)
+    >>> wait_for(pair, Tries(count=4, last_at=noon), noon)
+    datetime.timedelta(0)
+    >>> wait_for(pair, Tries(count=6, last_at=noon), noon + timedelta(seconds=20))
+    datetime.timedelta(seconds=40)
+    """
+    if tries is None or tries.count < counted.free or _forgotten(tries, now):
+        return timedelta(0)
+    doubled: int = 2 ** min(tries.count - counted.free, 10)
+    wait = min(LONGEST_WAIT, FIRST_WAIT * doubled)
+    since = max(timedelta(0), now - tries.last_at)
+    return max(timedelta(0), wait - since)
+
+
+def after_try(tries: Tries | None, now: datetime) -> Tries:
+    """The count once a try was let through."""
+    before = 0 if tries is None or _forgotten(tries, now) else tries.count
+    return Tries(count=before + 1, last_at=now)
+
+
+def _forgotten(tries: Tries, now: datetime) -> bool:
+    return abs(now - tries.last_at) > FORGOTTEN_AFTER
