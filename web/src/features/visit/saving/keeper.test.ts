@@ -17,7 +17,7 @@ class Server {
     const body = (await request.clone().json()) as Schemas["ChangeIn"];
     this.calls.push({ url: request.url, body, token: request.headers.get("X-Plumb-Csrf") });
     if (this.fail) return this.fail();
-    const id = request.url.split("/").at(-1) ?? "";
+    const id = new URL(request.url).pathname.split("/").at(-1) ?? "";
     const held = this.entries.get(body.path);
     if (!this.seen.has(id)) {
       if ((held?.version ?? 0) !== body.expected_version)
@@ -160,20 +160,144 @@ test("what has not arrived outlives a reload, under its id", async () => {
   expect(server.entries.get("seat")?.version).toBe(1);
 });
 
-test("signed out: it waits, and goes on after signing in", async () => {
+test("signed out: it waits, and is there for the next keeper of the same member", async () => {
   const keeper = open();
   server.fail = () => json(401, { detail: "Please sign in." });
   keeper.type("seat", "46", "cm");
   await settle();
   expect(keeper.read()).toMatchObject({ signedOut: true, pending: 1 });
   expect(server.calls.length).toBe(1);
-  await keeper.resume();
-  expect(keeper.read().signedOut).toBe(true);
   server.fail = null;
-  await keeper.resume();
+  const other = new Keeper("visit", {}, () => {}, "tomas");
+  expect(other.cell("seat").typed).toBe("");
+  const again = open();
   await settle();
-  expect(keeper.cell("seat").state).toBe("kept");
-  expect(server.calls.at(-1)?.token).toBe("new");
+  expect(again.cell("seat").state).toBe("kept");
+});
+
+test("a contested value outlives a reload as a question, upon the version it was typed on", async () => {
+  server.put("seat", "46");
+  const before = open();
+  server.put("seat", "50", "Tomas");
+  before.type("seat", "18.5", "in");
+  await settle();
+  expect(before.cell("seat").state).toBe("stale");
+  const sent = server.calls.length;
+  const after = open();
+  await settle();
+  expect(server.calls.length).toBe(sent);
+  expect(after.cell("seat")).toMatchObject({ typed: "18.5", unit: "in", state: "stale" });
+  expect(after.cell("seat").held).toMatchObject({ typed: "50", changed_by: "Tomas" });
+  expect(server.entries.get("seat")?.typed).toBe("50");
+  after.settle("seat", "mine", "cm");
+  await settle();
+  expect(server.calls.at(-1)?.body).toMatchObject({ typed: "18.5", unit: "in" });
+});
+
+test("a refused value outlives a reload with its unit and reason, and is not sent again", async () => {
+  const before = open();
+  before.type("seat", "bad", "in");
+  await settle();
+  const sent = server.calls.length;
+  const after = open();
+  await settle();
+  expect(server.calls.length).toBe(sent);
+  expect(after.cell("seat")).toMatchObject({ typed: "bad", unit: "in", state: "refused" });
+  expect(after.cell("seat").problem?.detail).toBe("Seat: bad.");
+  expect(after.open).toEqual(["seat"]);
+});
+
+test("what waits is sent upon the version it was typed on, so that a reload asks and never overwrites", async () => {
+  server.put("seat", "46");
+  server.fail = () => json(503, {});
+  const before = open();
+  before.type("seat", "47", "in");
+  await vi.advanceTimersByTimeAsync(100);
+  server.put("seat", "50", "Tomas");
+  server.fail = null;
+  const after = open();
+  await settle();
+  expect(after.cell("seat")).toMatchObject({ typed: "47", unit: "in", state: "stale" });
+  expect(server.entries.get("seat")?.typed).toBe("50");
+});
+
+test("a store that can't be read or is full is said and breaks nothing", async () => {
+  sessionStorage.setItem("plumb:words::visit", "{half");
+  const keeper = open();
+  expect(keeper.cell("seat").typed).toBe("");
+  const set = vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+  server.fail = () => json(503, {});
+  keeper.type("seat", "46", "cm");
+  expect(keeper.read().full).toBe(true);
+  set.mockRestore();
+  keeper.type("seat", "47", "cm");
+  expect(keeper.read().full).toBe(false);
+});
+
+test("a change the server fails on does not hold up what is behind it", async () => {
+  const keeper = open();
+  const real = server.answer;
+  vi.stubGlobal("fetch", async (request: Request) => {
+    const body = (await request.clone().json()) as Schemas["ChangeIn"];
+    return body.path === "reason" ? json(500, { type: "failed", detail: "x" }) : real(request);
+  });
+  keeper.type("reason", "half a sign", "cm");
+  keeper.type("surface", "72", "cm");
+  await settle();
+  expect(keeper.cell("reason")).toMatchObject({ state: "refused", typed: "half a sign" });
+  expect(keeper.cell("surface").state).toBe("kept");
+});
+
+test("one edit, and one press, are one step of undo", async () => {
+  server.put("note", "Before");
+  const keeper = open();
+  const edit = keeper.newStep();
+  for (const typed of ["Aft", "After", "Afterwards"]) {
+    keeper.type("note", typed, "cm", { step: edit });
+    await settle();
+  }
+  keeper.typeAll(
+    [
+      ["a", "no"],
+      ["b", "no"],
+    ],
+    "cm",
+  );
+  await settle();
+  keeper.undo("cm");
+  await settle();
+  expect([keeper.cell("a").typed, keeper.cell("b").typed]).toEqual(["", ""]);
+  keeper.undo("cm");
+  await settle();
+  expect(server.entries.get("note")?.typed).toBe("Before");
+  expect(keeper.undo("cm")).toBeNull();
+});
+
+test("after a signature a change asks first, and nothing of before is taken back", async () => {
+  const keeper = open();
+  keeper.type("seat", "46", "cm");
+  await settle();
+  keeper.forgetSteps();
+  keeper.setSigned(true);
+  expect(keeper.undo("cm")).toBeNull();
+  keeper.type("seat", "47", "cm");
+  expect(keeper.read()).toMatchObject({ asking: true, pending: 0 });
+  keeper.answer(false);
+  expect(keeper.read().asking).toBe(false);
+  expect(keeper.cell("seat").typed).toBe("46");
+  keeper.type("seat", "48", "cm");
+  keeper.answer(true);
+  await settle();
+  expect(server.entries.get("seat")?.typed).toBe("48");
+});
+
+test("words being typed are handed over when the page goes", () => {
+  const keeper = open();
+  keeper.onFlush(() => keeper.type("note", "half typed", "cm"));
+  keeper.flush();
+  expect(keeper.unsent).toBe(true);
 });
 
 test("taken back step by step", async () => {

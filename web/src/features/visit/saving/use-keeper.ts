@@ -5,43 +5,61 @@ import { refresh } from "@/shared/api/queries";
 import { Keeper, type Snapshot } from "./keeper";
 
 /** The keeper of a visit and its state; every kept change refreshes what is worked out. */
-export function useKeeper(visit: Schemas["VisitOut"]): { keeper: Keeper; snapshot: Snapshot } {
+export function useKeeper(
+  visit: Schemas["VisitOut"],
+  member: string,
+): { keeper: Keeper; snapshot: Snapshot } {
   const queries = useQueryClient();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: one keeper a visit; later entries come through it
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one keeper a visit and member; later entries come through it
   const keeper = useMemo(
     () =>
-      new Keeper(visit.id, visit.entries, ({ entry, revision, worked }, view) => {
-        queries.setQueryData<Schemas["VisitOut"]>(
-          ["visit", visit.id],
-          (old) =>
-            old && {
-              ...old,
-              revision: Math.max(revision, old.revision),
-              entries: { ...old.entries, [entry.path]: entry },
-              reports: old.reports.map((report) => ({ ...report, current: false })),
-            },
-        );
-        const key = ["worked", visit.id, view];
-        if (worked) queries.setQueryData(key, worked);
-        void queries.invalidateQueries({
-          queryKey: ["worked", visit.id],
-          predicate: (query) => !worked || query.queryHash !== hashKey(key),
-        });
-        void queries.invalidateQueries({ queryKey: ["draft", visit.id] });
-        if (entry.path.startsWith("ask.consent.") && entry.value !== "yes")
-          void refresh(queries, visit.id); // a consent taken back has erased things
-        void queries.invalidateQueries({ queryKey: ["visits"], refetchType: "none" });
-      }),
-    [visit.id],
+      new Keeper(
+        visit.id,
+        visit.entries,
+        ({ entry, revision, worked }, view) => {
+          queries.setQueryData<Schemas["VisitOut"]>(
+            ["visit", visit.id],
+            (old) =>
+              old && {
+                ...old,
+                revision: Math.max(revision, old.revision),
+                entries: { ...old.entries, [entry.path]: entry },
+                reports: old.reports.map((report) => ({ ...report, current: false })),
+              },
+          );
+          const key = ["worked", visit.id, view];
+          if (worked) queries.setQueryData(key, worked);
+          void queries.invalidateQueries({
+            queryKey: ["worked", visit.id],
+            predicate: (query) => !worked || query.queryHash !== hashKey(key),
+          });
+          void queries.invalidateQueries({ queryKey: ["draft", visit.id] });
+          if (entry.path.startsWith("ask.consent.") && entry.value !== "yes")
+            void refresh(queries, visit.id); // a consent taken back has erased things
+          void queries.invalidateQueries({ queryKey: ["visits"], refetchType: "none" });
+        },
+        member,
+      ),
+    [visit.id, member],
   );
   useEffect(() => keeper.adopt(visit.entries), [keeper, visit.entries]);
+  const signed = visit.reports.at(-1)?.current ?? false;
+  useEffect(() => keeper.setSigned(signed), [keeper, signed]);
   const snapshot = useSyncExternalStore(keeper.subscribe, keeper.read);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (keeper.unsent) event.preventDefault();
+      keeper.flush();
+      if (keeper.open.length > 0 || keeper.read().full) event.preventDefault();
     };
+    const flush = () => keeper.flush();
     addEventListener("beforeunload", warn);
-    return () => removeEventListener("beforeunload", warn);
+    addEventListener("pagehide", flush);
+    document.addEventListener("visibilitychange", flush);
+    return () => {
+      removeEventListener("beforeunload", warn);
+      removeEventListener("pagehide", flush);
+      document.removeEventListener("visibilitychange", flush);
+    };
   }, [keeper]);
   return { keeper, snapshot };
 }
