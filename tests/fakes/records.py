@@ -105,6 +105,8 @@ class FakeRecords:
                            if path.startswith(("ask.sign.", "ask.warning"))},
                     signed_at=reports[-1].signed_at if reports else None,
                     signed_revision=reports[-1].revision if reports else None,
+                    shared_report=reports[-1].id if reports and "ask.consent.workplace" in entries
+                    and entries["ask.consent.workplace"].value == "yes" else None,
                 )
             )  # fmt: skip
         return sorted(

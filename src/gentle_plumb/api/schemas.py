@@ -304,6 +304,7 @@ class VisitLineOut(BaseModel):
     follow_up: str | None
     state: Literal["new", "draft", "signed", "changed"]
     sign: str | None
+    shared_report: UUID | None
 
     @classmethod
     def of(cls, line: VisitLine) -> VisitLineOut:
@@ -323,6 +324,7 @@ class VisitLineOut(BaseModel):
             started_on=line.visit.started_on, changed_at=line.changed_at,
             follow_up=line.follow_up, state=state,
             sign=URGENCY[waiting[0].urgency] if waiting else None,
+            shared_report=line.shared_report,
         )  # fmt: skip
 
 

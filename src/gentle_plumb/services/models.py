@@ -384,7 +384,11 @@ class Report(ReportHead):
 
 @dataclass(frozen=True, kw_only=True)
 class VisitLine:
-    """A visit in a list; ``signs`` are its entries about warning signs."""
+    """A visit in a list; ``signs`` are its entries about warning signs.
+
+    ``shared_report`` is the latest signed version, where the client's consent to a copy for the
+    workplace stands.
+    """
 
     visit: Visit
     client: Client
@@ -394,3 +398,4 @@ class VisitLine:
     signs: Mapping[str, float | str | None]
     signed_at: datetime | None
     signed_revision: int | None
+    shared_report: UUID | None

@@ -17,10 +17,11 @@ from sqlalchemy import (
     select,
     update,
 )
-from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
+from ..services.consent import WORKPLACE
 from ..services.errors import (
     AlreadyThere,
     HoldsSomething,
@@ -186,19 +187,20 @@ class SqlRecords(SqlPhotos):
                        EntryRow.path.in_(("ask.warning", "ask.warning_done"))))
             .scalar_subquery()
         )  # fmt: skip
-        # numbers, revisions and dates of versions rise together: the greatest is the latest
         signed = (
-            select(
-                ReportRow.visit_id,
-                func.max(ReportRow.signed_at).label("signed_at"),
-                func.max(ReportRow.revision).label("revision"),
-            )
-            .group_by(ReportRow.visit_id)
+            select(ReportRow.id, ReportRow.visit_id, ReportRow.signed_at, ReportRow.revision)
+            .ext(distinct_on(ReportRow.visit_id))
+            .order_by(ReportRow.visit_id, ReportRow.number.desc())
             .subquery()
+        )
+        shared = (
+            select(EntryRow.value)
+            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == WORKPLACE)
+            .scalar_subquery()
         )
         query = (
             select(VisitRow, ClientRow, MemberRow.name, changed, follow_up, signs,
-                   signed.c.signed_at, signed.c.revision)
+                   signed.c.signed_at, signed.c.revision, signed.c.id, shared)
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .join(MemberRow, MemberRow.id == VisitRow.member_id)
             .outerjoin(signed, signed.c.visit_id == VisitRow.id)
@@ -206,6 +208,7 @@ class SqlRecords(SqlPhotos):
             .order_by(VisitRow.started_on.desc(), ClientRow.name)
         )  # fmt: skip
         with Db(self._reader) as db:
+            found = db.execute(query)
             return [
                 VisitLine(
                     visit=visit_of(visit),
@@ -216,8 +219,9 @@ class SqlRecords(SqlPhotos):
                     signs=said or {},
                     signed_at=signed_at,
                     signed_revision=revision,
+                    shared_report=report if consent == "yes" else None,
                 )
-                for visit, client, name, at, follow, said, signed_at, revision in db.execute(query)
+                for visit, client, name, at, follow, said, signed_at, revision, report, consent in found
             ]
 
     def open(

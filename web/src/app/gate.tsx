@@ -1,16 +1,67 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { Outlet } from "@tanstack/react-router";
-import { useMe } from "@/shared/api/queries";
+import { useEffect, useState } from "react";
+import { Toaster } from "sonner";
+import { useMe } from "@/shared/api/account";
+import { onSessionEnd } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
 import { SignInPage } from "../features/sign-in/sign-in-page";
 
-/** Nothing is shown to anybody who is not signed in. */
+/** Nothing is shown to anybody who is not signed in; a session that ended leads back here. */
 export function Gate() {
   const me = useMe();
+  const queries = useQueryClient();
+  const [ended, setEnded] = useState(false);
+  useEffect(() => {
+    onSessionEnd(() => {
+      setEnded(true);
+      queries.setQueryData(["me"], null);
+    });
+    return () => onSessionEnd(() => undefined);
+  }, [queries]);
+  const there = !!me.data;
+  useEffect(() => {
+    if (there) setEnded(false);
+  }, [there]);
   if (me.isPending) return <p className="p-8 text-soft">One moment …</p>;
   if (me.isError)
     return (
-      <p className="p-8" role="alert">
-        The server does not answer. It will be asked again when you reload.
-      </p>
+      <main className="p-8" role="alert">
+        <p className="mb-3">The server does not answer.</p>
+        <Button onClick={() => void me.refetch()} disabled={me.isFetching}>
+          Ask it again
+        </Button>
+      </main>
     );
-  return me.data ? <Outlet /> : <SignInPage />;
+  if (!me.data)
+    return (
+      <SignInPage
+        notice={
+          ended && (
+            <Notice role="status">
+              Your session ended. Sign in again; what you typed is still on this device and goes on
+              from where it stopped.
+            </Notice>
+          )
+        }
+      />
+    );
+  return (
+    <>
+      <Outlet />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{
+          unstyled: true,
+          classNames: {
+            toast:
+              "flex w-full items-center gap-4 border border-ink bg-ground px-4 py-2 text-ink shadow-none",
+            content: "flex-1",
+            actionButton: "min-h-11 px-3 font-semibold underline",
+          },
+        }}
+      />
+    </>
+  );
 }

@@ -4,6 +4,7 @@ import {
   createRouter,
   lazyRouteComponent,
 } from "@tanstack/react-router";
+import { Failure, Nowhere } from "./failure";
 import { Gate } from "./gate";
 import { Shell } from "./shell";
 
@@ -19,6 +20,11 @@ const clients = createRoute({
   getParentRoute: () => shell,
   path: "/clients",
   component: lazyRouteComponent(() => import("../features/clients/clients-page"), "ClientsPage"),
+});
+const account = createRoute({
+  getParentRoute: () => shell,
+  path: "/account",
+  component: lazyRouteComponent(() => import("../features/people/account-page"), "AccountPage"),
 });
 const people = createRoute({
   getParentRoute: () => shell,
@@ -59,10 +65,12 @@ export const visitRoute = createRoute({
 
 export const router = createRouter({
   routeTree: root.addChildren([
-    shell.addChildren([today, clients, workstations, shelf, measuring, rules, people]),
+    shell.addChildren([today, clients, workstations, shelf, measuring, rules, people, account]),
     visitRoute,
   ]),
   defaultPreload: "intent",
+  defaultErrorComponent: Failure,
+  defaultNotFoundComponent: Nowhere,
 });
 
 declare module "@tanstack/react-router" {

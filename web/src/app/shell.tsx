@@ -1,9 +1,12 @@
 import { Link, Outlet, useNavigate } from "@tanstack/react-router";
 import { LogOut, Moon, Sun } from "lucide-react";
 import { useMemo, useState } from "react";
-import { useMe, useSignOut } from "@/shared/api/queries";
+import { useMe, useSignOut } from "@/shared/api/account";
 import { useKeys } from "@/shared/keys";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
+import { Button } from "@/shared/ui/button";
+import { Modal } from "@/shared/ui/modal";
+import { visitsWithWords } from "../features/visit/saving/tab-store";
 import { Bob } from "./bob";
 import { Keys } from "./keys-dialog";
 
@@ -25,6 +28,8 @@ export function Shell() {
   const navigate = useNavigate();
   const { unit, nextUnit } = useUnitSwitch(me?.unit ?? "cm");
   const [help, setHelp] = useState(false);
+  const [leaving, setLeaving] = useState(false);
+  const waiting = () => visitsWithWords(me?.email ?? "").length > 0;
   useKeys(
     useMemo(
       () => ({
@@ -64,10 +69,16 @@ export function Shell() {
           </Link>
         ))}
         <div className="mt-auto space-y-1 text-sm">
-          <p className="px-2 font-semibold">{me?.name}</p>
-          <p className="px-2 pb-2 text-soft">
-            {me?.title}, {me?.role}
-          </p>
+          <Link
+            to="/account"
+            className="block px-2 py-1 hover:bg-deep"
+            title="Password and sessions"
+          >
+            <span className="block font-semibold">{me?.name}</span>
+            <span className="block text-soft">
+              {me?.title}, {me?.role}
+            </span>
+          </Link>
           <button
             type="button"
             className="flex min-h-11 w-full items-center justify-between px-2 hover:bg-deep"
@@ -88,7 +99,7 @@ export function Shell() {
           <button
             type="button"
             className="flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep"
-            onClick={() => signOut.mutate()}
+            onClick={() => (waiting() ? setLeaving(true) : signOut.mutate())}
           >
             <LogOut size={16} /> Sign out
           </button>
@@ -98,6 +109,21 @@ export function Shell() {
         <Outlet />
       </main>
       <Keys open={help} onOpenChange={setHelp} />
+      <Modal
+        open={leaving}
+        onOpenChange={setLeaving}
+        title="Not everything is on the server"
+        says="Words you typed in a visit are only on this device. They wait here for you in this tab; closed, they are gone."
+      >
+        <div className="flex gap-2">
+          <Button look="next" onClick={() => setLeaving(false)}>
+            Stay signed in
+          </Button>
+          <Button look="quiet" onClick={() => signOut.mutate()}>
+            Sign out all the same
+          </Button>
+        </div>
+      </Modal>
     </div>
   );
 }

@@ -3,14 +3,20 @@ import type { Unit } from "./api/client";
 
 type Settings = { unit: Unit | null; night: boolean };
 
+const UNITS: readonly Unit[] = ["cm", "mm", "in"];
 const KEY = "plumb:look";
 const listeners = new Set<() => void>();
 let settings: Settings = load();
 
 function load(): Settings {
-  const kept = localStorage.getItem(KEY);
   const night = matchMedia("(prefers-color-scheme: dark)").matches;
-  return { unit: null, night, ...(kept ? (JSON.parse(kept) as Partial<Settings>) : {}) };
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Settings> | null;
+    const unit = UNITS.find((one) => one === kept?.unit) ?? null;
+    return { unit, night: typeof kept?.night === "boolean" ? kept.night : night };
+  } catch {
+    return { unit: null, night }; // no storage, or not what we put there
+  }
 }
 
 function apply(): void {
@@ -20,7 +26,11 @@ function apply(): void {
 /** Change what this browser shows: display unit, night version. */
 export function changeSettings(change: Partial<Settings>): void {
   settings = { ...settings, ...change };
-  localStorage.setItem(KEY, JSON.stringify(settings));
+  try {
+    localStorage.setItem(KEY, JSON.stringify(settings));
+  } catch {
+    // a full or barred storage costs the choice at the next load, nothing else
+  }
   apply();
   for (const listener of listeners) listener();
 }
@@ -39,8 +49,6 @@ export function useSettings(): Settings {
 export function useUnit(practice: Unit): Unit {
   return useSettings().unit ?? practice;
 }
-
-const UNITS: readonly Unit[] = ["cm", "mm", "in"];
 
 /** The display unit, and what switches the whole program to the next one. */
 export function useUnitSwitch(practice: Unit): { unit: Unit; nextUnit: () => void } {

@@ -2,10 +2,12 @@ import { type FormEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useListChanges, useMeasuringLists } from "@/shared/api/measuring";
 import { useFields } from "@/shared/api/queries";
+import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
+import { saidWithUndo } from "@/shared/ui/undo";
 
 type Kept = Schemas["ListOut"];
 
@@ -13,7 +15,12 @@ type Kept = Schemas["ListOut"];
 export function Lists({ mayWrite }: { mayWrite: boolean }) {
   const lists = useMeasuringLists();
   const dimensions = useFields().data?.dimensions ?? [];
-  const { drop } = useListChanges();
+  const { drop, add } = useListChanges();
+  const remove = ({ id, name, dimensions }: Kept) =>
+    drop.mutate(id, {
+      onSuccess: () =>
+        saidWithUndo(`The list “${name}” is gone.`, () => add.mutateAsync({ id, name, dimensions })),
+    });
   const [editing, setEditing] = useState<Kept | "new" | null>(null);
   const label = (id: string) => dimensions.find((one) => one.id === id)?.label ?? id;
   return (
@@ -33,7 +40,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
             {mayWrite && (
               <div className="flex gap-2">
                 <Button onClick={() => setEditing(kept)}>Change</Button>
-                <Button look="quiet" onClick={() => drop.mutate(kept.id)}>
+                <Button look="quiet" onClick={() => remove(kept)}>
                   Drop
                 </Button>
               </div>
@@ -55,6 +62,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
 function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
   const dimensions = useFields().data?.dimensions ?? [];
   const { add, change } = useListChanges();
+  const [id] = useNewId();
   const old = kept === "new" ? null : kept;
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(old?.dimensions));
   const put = old ? change : add;
@@ -64,7 +72,7 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
     const body = { name, dimensions: [...chosen] };
     const done = { onSuccess: onDone };
     if (old) change.mutate({ id: old.id, version: old.version, ...body }, done);
-    else add.mutate(body, done);
+    else add.mutate({ id, ...body }, done);
   };
   const toggle = (id: string) =>
     setChosen((last) => {

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useMe } from "@/shared/api/queries";
+import { useMe } from "@/shared/api/account";
 import { useUnit } from "@/shared/settings";
 import { PartTabs } from "../visit/part-tabs";
 import { Drill } from "./drill";

@@ -1,24 +1,39 @@
 import { type FormEvent, useState } from "react";
-import { Refused } from "@/shared/api/client";
+import { Refused, type Schemas } from "@/shared/api/client";
 import { usePopulationTables, useTableChanges } from "@/shared/api/measuring";
+import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
+import { doneLater } from "@/shared/ui/undo";
 import { Troubles } from "./troubles";
 
 /** Tables of populations that values are held against, beside the program's own. */
 export function Tables({ mayWrite }: { mayWrite: boolean }) {
   const tables = usePopulationTables();
   const { add, drop } = useTableChanges();
+  const [id, renew] = useNewId();
   const [adding, setAdding] = useState(false);
+  const [going, setGoing] = useState<readonly string[]>([]);
+  const shown = (tables.data ?? []).filter((table) => !going.includes(table.id));
+  const remove = ({ id: one, name }: Schemas["TableOut"]) => {
+    const back = () => setGoing((last) => last.filter((other) => other !== one));
+    setGoing((last) => [...last, one]);
+    doneLater(`The table “${name}” goes.`, () => drop.mutate(one, { onError: back }), back);
+  };
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const given = new FormData(event.currentTarget);
     const file = given.get("file");
     const text = file instanceof File ? await file.text() : "";
     add.mutate(
-      { name: String(given.get("name")), origin: String(given.get("origin")), text },
-      { onSuccess: () => setAdding(false) },
+      { id, name: String(given.get("name")), origin: String(given.get("origin")), text },
+      {
+        onSuccess: () => {
+          setAdding(false);
+          renew();
+        },
+      },
     );
   };
   const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
@@ -37,7 +52,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             correlations with stature are house values.
           </p>
         </li>
-        {tables.data?.map((table) => (
+        {shown.map((table) => (
           <li key={table.id} className="flex items-start gap-4 border-t border-hair py-3">
             <div className="min-w-0 flex-1">
               <h2 className="text-lg">{table.name}</h2>
@@ -47,7 +62,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
               </p>
             </div>
             {mayWrite && (
-              <Button look="quiet" onClick={() => drop.mutate(table.id)}>
+              <Button look="quiet" onClick={() => remove(table)}>
                 Drop
               </Button>
             )}

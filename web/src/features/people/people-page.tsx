@@ -1,22 +1,28 @@
 import { type FormEvent, useState } from "react";
+import { useMe, useMemberChanges, useMembers, usePractice } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
-import { useAddMember, useMe, useMembers } from "@/shared/api/queries";
+import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
+type Member = Schemas["MemberOut"];
+
 const ROLES: Record<string, string> = {
   owner: "Owner: everything, and lets people in",
   practitioner: "Practitioner: clients and visits",
-  reader: "Reader: looks, changes nothing",
+  reader: "Reader: who came when, and the workplace's copies",
 };
 
 export function PeoplePage() {
   const me = useMe().data;
   const members = useMembers();
+  const { grant } = useMemberChanges();
   const [adding, setAdding] = useState(false);
+  const [leaving, setLeaving] = useState<Member | null>(null);
+  const owns = me?.role === "owner";
   return (
     <>
       <header className="mb-6 flex items-center justify-between">
@@ -24,18 +30,26 @@ export function PeoplePage() {
           <h1 className="text-2xl">People</h1>
           <p className="text-soft">{me?.practice}</p>
         </div>
-        {me?.role === "owner" && (
+        {owns && (
           <Button look="next" onClick={() => setAdding(true)}>
             Let somebody in
           </Button>
         )}
       </header>
+      {grant.isError && (
+        <Notice role="alert" className="mb-4">
+          {grant.error.message}
+        </Notice>
+      )}
       <table className="w-full border-collapse">
         <thead>
           <tr className="text-left text-sm text-soft">
             <th className="pb-1 font-normal">Name</th>
             <th className="pb-1 font-normal">Address</th>
             <th className="pb-1 font-normal">May</th>
+            <th>
+              <span className="sr-only">What to do</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -46,31 +60,128 @@ export function PeoplePage() {
                 <span className="text-soft">{member.title}</span>
               </td>
               <td className="figures text-soft">{member.email}</td>
-              <td className="text-soft">{ROLES[member.role]}</td>
+              <td className="text-soft">
+                {ROLES[member.role]}
+                {member.role === "reader" && (
+                  <label className="flex min-h-11 items-center gap-2 text-ink">
+                    <input
+                      type="checkbox"
+                      className="size-5 accent-(--ink)"
+                      checked={member.sees_health}
+                      disabled={!owns || grant.isPending}
+                      onChange={(event) =>
+                        grant.mutate({ id: member.id, sees: event.target.checked })
+                      }
+                    />
+                    Sees visits with what is said of health
+                  </label>
+                )}
+              </td>
+              <td className="text-right">
+                {owns && member.email !== me?.email && (
+                  <Button
+                    look="quiet"
+                    aria-label={`${member.name} has left`}
+                    onClick={() => setLeaving(member)}
+                  >
+                    Has left
+                  </Button>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <NewMember open={adding} onOpenChange={setAdding} />
+      {owns && me && <PracticeForm key={me.time_zone + me.local_wording} me={me} />}
+      {adding && <NewMember onDone={() => setAdding(false)} />}
+      {leaving && <Leave member={leaving} onDone={() => setLeaving(null)} />}
     </>
   );
 }
 
-function NewMember({
-  open,
-  onOpenChange,
-}: {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-}) {
-  const add = useAddMember();
+/** What holds for the whole practice: on which day a moment falls, and its own words on papers. */
+function PracticeForm({ me }: { me: Schemas["Me"] }) {
+  const practice = usePractice();
+  const [zone, setZone] = useState(me.time_zone);
+  const [wording, setWording] = useState(me.local_wording);
+  const changed = zone !== me.time_zone || wording !== me.local_wording;
+  return (
+    <form
+      className="mt-10 max-w-[560px] space-y-4"
+      aria-label="The practice"
+      onSubmit={(event) => {
+        event.preventDefault();
+        practice.mutate({ time_zone: zone, local_wording: wording });
+      }}
+    >
+      <h2 className="border-b border-ink pb-1 text-lg">The practice</h2>
+      <LabelledInput
+        label="Time zone"
+        list="zones"
+        required
+        value={zone}
+        onChange={(event) => setZone(event.target.value)}
+        help="Days of visits and signatures are those of this place."
+      />
+      <datalist id="zones">
+        {Intl.supportedValuesOf("timeZone").map((name) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+      <label className="block font-semibold">
+        Local wording
+        <textarea
+          rows={3}
+          maxLength={2000}
+          value={wording}
+          onChange={(event) => setWording(event.target.value)}
+          className="mt-1 block w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2 font-normal"
+        />
+        <span className="text-sm font-normal text-soft">
+          What local rules or your insurer want on every paper.
+        </span>
+      </label>
+      {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
+      <Button type="submit" disabled={!changed || practice.isPending}>
+        Keep it
+      </Button>
+    </form>
+  );
+}
+
+function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
+  const { remove } = useMemberChanges();
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={`${member.name} has left?`}
+      says="They are signed out everywhere at once and can't come in again. What they wrote keeps their name."
+    >
+      {remove.isError && <Notice role="alert">{remove.error.message}</Notice>}
+      <div className="flex gap-2">
+        <Button
+          disabled={remove.isPending}
+          onClick={() => remove.mutate(member.id, { onSuccess: onDone })}
+        >
+          Take them out
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it as it is
+        </Button>
+      </div>
+    </Modal>
+  );
+}
+
+function NewMember({ onDone }: { onDone: () => void }) {
+  const { add } = useMemberChanges();
+  const [id] = useNewId();
   const [given, setGiven] = useState({ name: "", title: "", email: "", password: "" });
   const [role, setRole] = useState<Schemas["MemberIn"]["role"]>("practitioner");
-  const submit = async (event: FormEvent) => {
+  const submit = (event: FormEvent) => {
     event.preventDefault();
-    await add.mutateAsync({ ...given, role });
-    setGiven({ name: "", title: "", email: "", password: "" });
-    onOpenChange(false);
+    add.mutate({ id, ...given, role }, { onSuccess: onDone });
   };
   const line = (key: keyof typeof given, label: string, type = "text", help = "") => (
     <LabelledInput
@@ -85,7 +196,7 @@ function NewMember({
     />
   );
   return (
-    <Modal open={open} onOpenChange={onOpenChange} title="Let somebody in">
+    <Modal open onOpenChange={(open) => !open && onDone()} title="Let somebody in">
       <form onSubmit={submit} className="space-y-4">
         {line("name", "Name")}
         {line("title", "Profession")}

@@ -1,10 +1,12 @@
 import { useState } from "react";
+import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 import { useBundleChanges, useHouseRules } from "@/shared/api/policies";
-import { useMe } from "@/shared/api/queries";
+import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
+import { saidWithUndo } from "@/shared/ui/undo";
 
 type Question = Schemas["QuestionOut"];
 type Bundle = Schemas["BundleOut"];
@@ -135,6 +137,7 @@ function Editor({
   onChange: (draft: Draft) => void;
 }) {
   const { add, change, drop } = useBundleChanges();
+  const [newId] = useNewId();
   const error = add.error ?? change.error ?? drop.error;
   const choose = (id: string, position: string) => {
     const choices = { ...draft.choices, [id]: position };
@@ -142,8 +145,17 @@ function Editor({
     onChange({ ...draft, choices });
   };
   const body = { name: draft.name, choices: draft.choices, is_default: draft.isDefault };
+  const remove = () => {
+    const id = draft.id ?? "";
+    drop.mutate(id, {
+      onSuccess: () => {
+        saidWithUndo(`“${draft.name}” is gone.`, () => add.mutateAsync({ id, ...body }));
+        onDone();
+      },
+    });
+  };
   const keep = () => {
-    if (draft.id === null) add.mutate(body, { onSuccess: onDone });
+    if (draft.id === null) add.mutate({ id: newId, ...body }, { onSuccess: onDone });
     else change.mutate({ id: draft.id, version: draft.version, ...body }, { onSuccess: onDone });
   };
   return (
@@ -204,7 +216,7 @@ function Editor({
           <Button
             look="quiet"
             className="ml-auto"
-            onClick={() => drop.mutate(draft.id ?? "", { onSuccess: onDone })}
+            onClick={remove}
           >
             Drop it
           </Button>

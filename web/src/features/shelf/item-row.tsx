@@ -4,6 +4,7 @@ import { useFields, type useShelfChanges } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { NameAndPlace } from "@/shared/ui/name-and-place";
+import { saidWithUndo } from "@/shared/ui/undo";
 import { words } from "./words";
 
 /** One of the practice's own things: renamed, moved, taken off. */
@@ -27,8 +28,19 @@ export function ItemRow({
     setEditing(false);
   };
   const remove = async () => {
-    await changes.drop.mutateAsync(item.id);
+    const { id, piece, values } = item;
+    await changes.drop.mutateAsync(id);
     setEditing(false);
+    saidWithUndo(`“${item.name}” is off the shelf.`, () =>
+      changes.add.mutateAsync({
+        id,
+        piece,
+        values,
+        name: item.name,
+        place: item.place,
+        unit: "cm",
+      }),
+    );
   };
   return (
     <li className="flex min-h-13 items-center justify-between gap-6 border-b border-hair">

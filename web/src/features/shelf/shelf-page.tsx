@@ -1,4 +1,5 @@
-import { useFields, useMe, useShelf, useShelfChanges } from "@/shared/api/queries";
+import { useMe } from "@/shared/api/account";
+import { useFields, useShelf, useShelfChanges } from "@/shared/api/queries";
 import { Notice } from "@/shared/ui/notice";
 import { ItemRow } from "./item-row";
 import { words } from "./words";

@@ -1,11 +1,12 @@
-import { type FormEvent, useState } from "react";
-import { useSignIn, useWelcome } from "@/shared/api/queries";
+import { type FormEvent, type ReactNode, useState } from "react";
+import { useSignIn, useWelcome } from "@/shared/api/account";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { Bob } from "../../app/bob";
 
-export function SignInPage() {
+/** Sign in; `notice` says why one is here again. */
+export function SignInPage({ notice }: { notice?: ReactNode }) {
   const welcome = useWelcome().data;
   const signIn = useSignIn();
   const [email, setEmail] = useState("");
@@ -25,6 +26,7 @@ export function SignInPage() {
           </div>
         </div>
         <form onSubmit={submit} className="space-y-4" aria-label="Sign in">
+          {notice}
           <LabelledInput
             label="Address"
             type="email"

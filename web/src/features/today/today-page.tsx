@@ -1,7 +1,10 @@
 import { Link } from "@tanstack/react-router";
 import type { Schemas } from "@/shared/api/client";
-import { useVisits } from "@/shared/api/queries";
-import { groupVisits, STATE_WORDS, shortDate } from "./visits";
+import { useMe } from "@/shared/api/account";
+import { useVisitChanges, useVisits } from "@/shared/api/queries";
+import { dayOf, shortDate } from "@/shared/dates";
+import { saidWithUndo } from "@/shared/ui/undo";
+import { groupVisits, STATE_WORDS } from "./visits";
 
 type Line = Schemas["VisitLineOut"];
 
@@ -12,7 +15,7 @@ export function TodayPage() {
     <>
       <header className="mb-6 flex items-center gap-6">
         <h1 className="text-2xl">Today</h1>
-        <p className="figures flex-1 text-soft">{shortDate(new Date().toISOString())}</p>
+        <p className="figures flex-1 text-soft">{shortDate(dayOf(new Date()))}</p>
         <Link
           to="/clients"
           className="inline-flex min-h-11 items-center rounded-[3px] bg-accent px-4 font-semibold text-on-accent"
@@ -64,17 +67,31 @@ export function TodayPage() {
 }
 
 function VisitRow({ line }: { line: Line }) {
+  const me = useMe().data;
+  const { start, drop } = useVisitChanges();
+  const mayOpen = me?.role !== "reader" || me.sees_health;
+  const remove = () =>
+    drop.mutate(line.id, {
+      onSuccess: () =>
+        saidWithUndo(`The empty visit of ${line.client} is deleted.`, () =>
+          start.mutateAsync({ id: line.id, client_id: line.client_id }),
+        ),
+    });
   const step = line.state === "signed" || line.state === "changed" ? "report" : "ask";
   return (
     <tr className="border-t border-hair hover:bg-paper">
       <td className="p-0">
-        <Link
-          to="/visits/$visitId/$step"
-          params={{ visitId: line.id, step }}
-          className="flex min-h-12 items-center font-semibold"
-        >
-          {line.client}
-        </Link>
+        {mayOpen ? (
+          <Link
+            to="/visits/$visitId/$step"
+            params={{ visitId: line.id, step }}
+            className="flex min-h-12 items-center font-semibold"
+          >
+            {line.client}
+          </Link>
+        ) : (
+          <span className="flex min-h-12 items-center font-semibold">{line.client}</span>
+        )}
       </td>
       <td className="pr-4 text-soft">{line.work}</td>
       <td className="figures">{shortDate(line.started_on)}</td>
@@ -84,6 +101,27 @@ function VisitRow({ line }: { line: Line }) {
           <span className="mr-2 border-4 border-double border-ink bg-deep px-2 py-0.5 font-semibold whitespace-nowrap">
             {line.sign}
           </span>
+        )}
+        {line.state === "new" && me?.role !== "reader" && (
+          <button
+            type="button"
+            aria-label={`Delete the empty visit of ${line.client}`}
+            disabled={drop.isPending}
+            className="mr-3 min-h-11 underline"
+            onClick={remove}
+          >
+            Delete
+          </button>
+        )}
+        {!mayOpen && line.shared_report && (
+          <a
+            href={`/api/reports/${line.shared_report}.pdf?copy=workplace`}
+            target="_blank"
+            rel="noreferrer"
+            className="mr-3 inline-flex min-h-11 items-center underline"
+          >
+            Workplace's copy (PDF)
+          </a>
         )}
         <span className="whitespace-nowrap">{STATE_WORDS[line.state]}</span>
       </td>

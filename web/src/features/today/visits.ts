@@ -1,4 +1,5 @@
 import type { Schemas } from "@/shared/api/client";
+import { dayOf, daysLater } from "@/shared/dates";
 
 type Line = Schemas["VisitLineOut"];
 
@@ -9,16 +10,9 @@ export const STATE_WORDS: Record<Line["state"], string> = {
   changed: "signed, changed since",
 };
 
-/** 25 Nov, or 25 Nov 2025 for another year. */
-export function shortDate(iso: string, today = new Date()): string {
-  const day = new Date(iso);
-  const year = day.getFullYear() === today.getFullYear() ? {} : ({ year: "numeric" } as const);
-  return day.toLocaleDateString("en-GB", { day: "numeric", month: "short", ...year });
-}
-
 /** Visits by what they wait for. */
-export function groupVisits(lines: readonly Line[], today = new Date()) {
-  const soon = new Date(today.getTime() + 14 * 86_400_000).toISOString().slice(0, 10);
+export function groupVisits(lines: readonly Line[], today = dayOf(new Date())) {
+  const soon = daysLater(today, 14);
   // a client who has come since has been followed up
   const cameSince = (line: Line) =>
     lines.some((one) => one.client_id === line.client_id && one.started_on > line.started_on);

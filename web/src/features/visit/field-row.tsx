@@ -2,9 +2,12 @@ import { useEffect, useId, useRef, useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
+import { fieldOf } from "./places";
 import { type Field, useVisitState } from "./visit-context";
 
+/** Handed over this long after the last key, and at least so often while keys go on. */
 const PAUSE_MS = 450;
+const AT_LEAST_MS = 1000;
 
 /** One field of the record, of whatever kind; saved as it is typed. */
 export function FieldRow({ field, large = false }: { field: Field; large?: boolean }) {
@@ -114,24 +117,38 @@ export function TextEntry({
   const [draft, setDraft] = useState<string | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const latest = useRef<string | null>(null);
+  const since = useRef(0);
+  /** One edit, from focus to leaving, is one step to take back. */
+  const edit = useRef<number | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const send = () => {
     clearTimeout(timer.current);
-    if (latest.current !== null) keeper.type(field.id, latest.current, unit);
+    if (latest.current !== null) {
+      edit.current ??= keeper.newStep();
+      keeper.type(field.id, latest.current, unit, { step: edit.current });
+    }
     latest.current = null;
   };
   const change = (text: string) => {
     setDraft(text);
+    if (latest.current === null) since.current = Date.now();
     latest.current = text;
     clearTimeout(timer.current);
-    timer.current = setTimeout(send, PAUSE_MS);
+    if (field.kind === "date" && !isWhole(text, input.current)) {
+      latest.current = null;
+      return;
+    }
+    const left = since.current + AT_LEAST_MS - Date.now();
+    timer.current = setTimeout(send, Math.max(0, Math.min(PAUSE_MS, left)));
   };
   const leave = () => {
     send();
     setDraft(null);
+    edit.current = null;
   };
   const sendLatest = useRef(send);
   sendLatest.current = send;
+  useEffect(() => keeper.onFlush(() => sendLatest.current()), [keeper]);
   useEffect(() => () => sendLatest.current(), []);
   useEffect(() => {
     if (autoFocus) input.current?.focus();
@@ -167,7 +184,11 @@ export function TextEntry({
         {...common}
         ref={input}
         type={field.kind === "date" ? "date" : "text"}
-        inputMode={field.kind === "number" ? "decimal" : undefined}
+        inputMode={
+          field.kind === "number" || (field.kind === "length" && unit !== "in")
+            ? "decimal"
+            : undefined
+        }
         autoComplete="off"
         className={`figures w-full rounded-[3px] bg-ground pl-3 ${edge} ${
           large ? "min-h-16 pr-10 text-3xl font-semibold" : "min-h-11 pr-10 text-lg"
@@ -176,6 +197,7 @@ export function TextEntry({
         onKeyDown={(event) => {
           if (event.key !== "Enter") return;
           send();
+          edit.current = null;
           onEnter?.();
         }}
       />
@@ -189,6 +211,11 @@ export function TextEntry({
       )}
     </span>
   );
+}
+
+/** Whether a date field holds a whole date, or nothing on purpose; a year comes digit by digit. */
+function isWhole(date: string, input: HTMLInputElement | null): boolean {
+  return date ? /^[12]\d{3}-/.test(date) : !input?.validity.badInput;
 }
 
 /** What was typed, without the unit that stands beside the field anyway. */
@@ -217,9 +244,14 @@ export function Trouble({ path, id }: { path: string; id: string }) {
           <Button
             className="mt-1 flex"
             onClick={() => {
-              const typed = cell.typed;
-              keeper.type(path, "", unit);
-              keeper.type(cell.problem?.belongs ?? path, typed, unit);
+              const belongs = cell.problem?.belongs ?? path;
+              keeper.typeAll(
+                [
+                  [path, ""],
+                  [belongs, cell.typed],
+                ],
+                unit,
+              );
             }}
           >
             Put it under{" "}
@@ -243,7 +275,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
         <div className="mt-1 flex gap-2">
           <Button onClick={() => keeper.settle(path, "mine", unit)}>Mine</Button>
           <Button onClick={() => keeper.settle(path, "theirs", unit)}>Theirs</Button>
-          {isText(path, [...fields, ...catalogue.families]) && (
+          {fieldOf(path, [...fields, ...catalogue.families])?.kind === "text" && (
             <Button onClick={() => keeper.settle(path, "both", unit)}>
               Both, one after the other
             </Button>
@@ -264,10 +296,4 @@ export function Troubles({ of }: { of: readonly { path: string; label: string }[
       <Trouble path={path} id={path} />
     </div>
   ));
-}
-
-/** Whether a path holds free text, which two people's versions can be joined in. */
-function isText(path: string, fields: readonly Field[]): boolean {
-  const family = path.replace(/^((?:look\.photo|work\.finding|work\.own)\.)[^.]+/, "$1*");
-  return fields.find((field) => field.id === path || field.id === family)?.kind === "text";
 }

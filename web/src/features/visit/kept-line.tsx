@@ -1,10 +1,18 @@
 import { useIsMutating } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { Button } from "@/shared/ui/button";
+import { clockTime } from "@/shared/dates";
 import type { Keeper, Snapshot } from "./saving/keeper";
 
-/** Where what was typed is: on the server, or still on this device. */
-export function KeptLine({ snapshot, keeper }: { snapshot: Snapshot; keeper: Keeper }) {
+/** Where what was typed is: on the server, or still on this device; what is refused is one press away. */
+export function KeptLine({
+  snapshot,
+  keeper,
+  onSeek,
+}: {
+  snapshot: Snapshot;
+  keeper: Keeper;
+  onSeek: (path: string) => void;
+}) {
   const pictures = useIsMutating({ mutationKey: ["photo", keeper.visitId] });
   useEffect(() => {
     if (pictures === 0) return;
@@ -12,26 +20,41 @@ export function KeptLine({ snapshot, keeper }: { snapshot: Snapshot; keeper: Kee
     addEventListener("beforeunload", warn);
     return () => removeEventListener("beforeunload", warn);
   }, [pictures]);
-  const time = snapshot.keptAt?.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
-  const refused = [...snapshot.cells.values()].filter((cell) => cell.state === "refused").length;
+  const time = snapshot.keptAt && clockTime(snapshot.keptAt);
+  const inState = (state: string) =>
+    [...snapshot.cells].filter(([, cell]) => cell.state === state).map(([path]) => path);
+  const [refused, contested] = [inState("refused"), inState("stale")];
+  const first = contested[0] ?? refused[0];
   let words = time ? `kept on the server ${time}` : "kept on the server";
   if (snapshot.pending > 0)
     words = snapshot.offline ? `${snapshot.pending} on this device, sent again soon` : "sending …";
   else if (pictures)
     words = `${pictures} picture${pictures > 1 ? "s" : ""} on this device, being sent`;
-  else if (refused) words = `${refused} not kept: see the field`;
+  else if (first) words = "the rest is on the server";
   return (
     <div className="flex items-center gap-3">
+      {first && (
+        <button
+          type="button"
+          onClick={() => onSeek(first)}
+          className="figures min-h-11 border-b-2 border-ink font-semibold whitespace-nowrap"
+        >
+          {[
+            refused.length > 0 && `${refused.length} not kept`,
+            contested.length > 0 && `${contested.length} to settle`,
+          ]
+            .filter(Boolean)
+            .join(", ")}
+          : show
+        </button>
+      )}
       <span role="status" className="figures whitespace-nowrap text-soft">
         {words}
       </span>
-      {snapshot.signedOut && (
-        <Button onClick={() => window.open("/", "_blank")?.focus()}>Sign in again</Button>
-      )}
-      {snapshot.signedOut && (
-        <Button look="quiet" onClick={() => keeper.resume()}>
-          Send now
-        </Button>
+      {snapshot.full && (
+        <span role="alert" className="border-l-4 border-ink pl-2 text-sm leading-tight">
+          This device is full: leave the page open until all is sent.
+        </span>
       )}
     </div>
   );

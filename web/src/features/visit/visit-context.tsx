@@ -23,6 +23,9 @@ export type VisitState = {
   setActive: (part: string | null) => void;
   /** What was last pressed in the drawing. */
   picked: Pick | null;
+  /** The field that was asked for from elsewhere; panels open what holds it. */
+  sought: string | null;
+  seek: (path: string) => void;
   /** The body dimension being measured, whose tape is drawn. */
   setTape: (dimension: string | null) => void;
   /** Draw habits in the place of heights. */

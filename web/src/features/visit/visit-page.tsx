@@ -1,8 +1,9 @@
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { CircleHelp, Moon, NotebookPen, Sun, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
-import { useFields, useMe, useVisit, useWorked, type View } from "@/shared/api/queries";
+import { useFields, useVisit, useWorked, type View } from "@/shared/api/queries";
 import { useKeys } from "@/shared/keys";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
@@ -10,7 +11,9 @@ import { Keys } from "../../app/keys-dialog";
 import { Cord } from "./cord";
 import { Jotting } from "./jotting";
 import { KeptLine } from "./kept-line";
+import { placeOf } from "./places";
 import { useKeeper } from "./saving/use-keeper";
+import { SignedDialog } from "./signed-dialog";
 import { SignsBanner } from "./signs-banner";
 import type { Size } from "./stage";
 import { AskPanel } from "./steps/ask/ask-panel";
@@ -87,9 +90,10 @@ function OpenVisit({
   const { night } = useSettings();
   const narrow = useNarrow();
   const navigate = useNavigate();
-  const { keeper, snapshot } = useKeeper(visit);
+  const { keeper, snapshot } = useKeeper(visit, me?.email ?? "");
   const [active, setActive] = useState<string | null>(null);
   const [picked, setPicked] = useState<Pick | null>(null);
+  const [sought, setSought] = useState<string | null>(null);
   const [tape, setTape] = useState<string | null>(null);
   const [size, setSize] = useState<Size | null>(null);
   const [chosenMode, setMode] = useState<View["mode"] | null>(null);
@@ -156,6 +160,25 @@ function OpenVisit({
       setPicked((last) => ({ part, posture, count: (last?.count ?? 0) + 1 })),
     [],
   );
+  const seek = useCallback(
+    (path: string) => {
+      const { step: to, part } = placeOf(path, [...fields.fields, ...fields.families]);
+      go(to, part);
+      setSought(path);
+    },
+    [fields, go],
+  );
+  useEffect(() => {
+    if (!sought) return;
+    // the panel has opened what it is in by now
+    const wait = setTimeout(() => {
+      setSought(null);
+      const place = document.querySelector(`[data-field="${CSS.escape(sought)}"]`);
+      place?.scrollIntoView({ block: "center" });
+      place?.querySelector<HTMLElement>("input, textarea, button")?.focus();
+    }, 60);
+    return () => clearTimeout(wait);
+  }, [sought]);
   const chooseShow = useCallback((next: View["show"]) => setShow({ step, show: next }), [step]);
   const undo = useCallback(() => keeper.undo(unit), [keeper, unit]);
   useKeys(
@@ -190,6 +213,8 @@ function OpenVisit({
     active,
     setActive,
     picked,
+    sought,
+    seek,
     setTape,
     setHabits,
     stageRoom,
@@ -211,7 +236,7 @@ function OpenVisit({
     }));
   return (
     <VisitContext.Provider value={state}>
-      <div className="grid h-full grid-cols-[112px_minmax(320px,372px)_1fr] grid-rows-[56px_1fr]">
+      <div className="grid h-full overflow-hidden grid-cols-[112px_minmax(320px,372px)_1fr] grid-rows-[56px_1fr]">
         <header className="col-span-3 flex items-center gap-4 border-b border-hair pr-3 pl-4">
           <Link to="/" className="min-h-11 content-center pr-3 text-sm text-soft hover:underline">
             Today
@@ -219,7 +244,7 @@ function OpenVisit({
           <h1 className="text-xl whitespace-nowrap">{visit.client.name}</h1>
           <p className="min-w-0 flex-1 truncate text-soft">{visit.client.work}</p>
           {state.readOnly && <p className="text-soft">You may read here, not change.</p>}
-          <KeptLine snapshot={snapshot} keeper={keeper} />
+          <KeptLine snapshot={snapshot} keeper={keeper} onSeek={seek} />
           <div className="flex">
             <Tool
               label="A note or a picture (m)"
@@ -243,7 +268,10 @@ function OpenVisit({
           </div>
         </header>
         <Cord steps={steps} present={step} onGo={go} />
-        <main className="overflow-y-auto px-5 pt-4" aria-label={fields.steps[step] ?? step}>
+        <main
+          className="relative overflow-y-auto px-5 pt-4"
+          aria-label={fields.steps[step] ?? step}
+        >
           <SignsBanner />
           <Panel key={step} />
         </main>
@@ -271,6 +299,11 @@ function OpenVisit({
           />
         </div>
       </div>
+      <SignedDialog
+        asking={snapshot.asking}
+        version={visit.reports.at(-1)?.number ?? 1}
+        onAnswer={(change) => keeper.answer(change)}
+      />
       <Keys open={help} onOpenChange={setHelp} />
       <Jotting open={jotting} onOpenChange={setJotting} />
     </VisitContext.Provider>

@@ -18,10 +18,23 @@ export const api = createClient<paths>({
   fetch: (request) => globalThis.fetch(request),
 });
 
+let whenEnded: () => void = () => undefined;
+
+/** What to do once the server says that nobody is signed in any more. */
+export function onSessionEnd(listener: () => void): void {
+  whenEnded = listener;
+}
+
+/** Where 401 is an answer and not the end of a session: wrong words, or nobody yet. */
+const ASKS_WHO = new Set(["/api/session", "/api/me", "/api/password"]);
+
 api.use({
   onRequest({ request }) {
     if (request.method !== "GET" && csrf) request.headers.set("X-Plumb-Csrf", csrf);
     return request;
+  },
+  onResponse({ request, response }) {
+    if (response.status === 401 && !ASKS_WHO.has(new URL(request.url).pathname)) whenEnded();
   },
 });
 

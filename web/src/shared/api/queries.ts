@@ -5,57 +5,7 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
-import { api, Refused, type Schemas, setCsrf, type Unit, unwrap } from "./client";
-
-/** Another person sits here now: nothing of the last one's stays in the page. */
-function forgetAllBut(queries: QueryClient, me: Schemas["Me"] | null): void {
-  queries.setQueryData(["me"], me);
-  queries.removeQueries({ predicate: (query) => query.queryKey[0] !== "me" });
-}
-
-export function useMe() {
-  return useQuery({
-    queryKey: ["me"],
-    queryFn: async () => {
-      const answer = await api.GET("/api/me");
-      if (answer.response.status === 401) return null;
-      const me = unwrap(answer);
-      setCsrf(me.csrf);
-      return me;
-    },
-    staleTime: Number.POSITIVE_INFINITY,
-    retry: false,
-  });
-}
-
-export function useWelcome() {
-  return useQuery({
-    queryKey: ["welcome"],
-    queryFn: async () => unwrap(await api.GET("/api/welcome")),
-  });
-}
-
-export function useSignIn() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (body: Schemas["SignIn"]) => unwrap(await api.POST("/api/session", { body })),
-    onSuccess: (me) => {
-      setCsrf(me.csrf);
-      forgetAllBut(queries, me);
-    },
-  });
-}
-
-export function useSignOut() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async () => unwrap(await api.DELETE("/api/session")),
-    onSettled: () => {
-      setCsrf("");
-      forgetAllBut(queries, null);
-    },
-  });
-}
+import { api, Refused, type Schemas, type Unit, unwrap } from "./client";
 
 export function useFields() {
   return useQuery({
@@ -79,22 +29,7 @@ export function useClients() {
   });
 }
 
-export function useMembers() {
-  return useQuery({
-    queryKey: ["members"],
-    queryFn: async () => unwrap(await api.GET("/api/members")),
-  });
-}
-
-export function useAddMember() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (body: Schemas["MemberIn"]) =>
-      unwrap(await api.POST("/api/members", { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["members"] }),
-  });
-}
-
+/** New things carry an id made on the page: sent again after a lost answer they are the same thing. */
 export function useAddClient() {
   const queries = useQueryClient();
   return useMutation({
@@ -104,13 +39,49 @@ export function useAddClient() {
   });
 }
 
-export function useStartVisit() {
+/** Correct a client, or erase one with everything kept about them. */
+export function useClientChanges() {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (clientId: string) =>
-      unwrap(await api.POST("/api/visits", { body: { client_id: clientId } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["visits"] }),
-  });
+  const done = {
+    onSettled: () =>
+      Promise.all(
+        ["clients", "visits", "visit"].map((key) => queries.invalidateQueries({ queryKey: [key] })),
+      ),
+  };
+  return {
+    change: useMutation({
+      mutationFn: async ({ id, ...body }: Schemas["ClientChange"] & { id: string }) =>
+        unwrap(
+          await api.PUT("/api/clients/{client_id}", { params: { path: { client_id: id } }, body }),
+        ),
+      ...done,
+    }),
+    erase: useMutation({
+      mutationFn: async (id: string) =>
+        unwrap(
+          await api.DELETE("/api/clients/{client_id}", { params: { path: { client_id: id } } }),
+        ),
+      ...done,
+    }),
+  };
+}
+
+/** Start a visit, or drop one that holds nothing; started again with its id it is the same visit. */
+export function useVisitChanges() {
+  const queries = useQueryClient();
+  const done = { onSettled: () => queries.invalidateQueries({ queryKey: ["visits"] }) };
+  return {
+    start: useMutation({
+      mutationFn: async (body: Schemas["VisitIn"]) =>
+        unwrap(await api.POST("/api/visits", { body })),
+      ...done,
+    }),
+    drop: useMutation({
+      mutationFn: async (id: string) =>
+        unwrap(await api.DELETE("/api/visits/{visit_id}", { params: { path: { visit_id: id } } })),
+      ...done,
+    }),
+  };
 }
 
 export function useVisit(id: string) {
@@ -120,6 +91,8 @@ export function useVisit(id: string) {
       unwrap(await api.GET("/api/visits/{visit_id}", { params: { path: { visit_id: id } } })),
   });
 }
+
+const MOST_FAILURES = 3;
 
 export type View = {
   unit: Unit;
@@ -189,7 +162,9 @@ export function useAddPhoto(visitId: string) {
         }),
       ),
     onSuccess: () => refresh(queries, visitId),
-    retry: (_, error) => !(error instanceof Refused) || error.problem.status >= 500,
+    // a lost connection is waited for; a server that fails on this picture is told of soon
+    retry: (times, error) =>
+      !(error instanceof Refused) || (error.problem.status >= 500 && times < MOST_FAILURES),
     retryDelay: (count) => Math.min(8000, 500 * 2 ** count),
   });
 }
@@ -238,16 +213,18 @@ export function useDraft(id: string, unit: Unit) {
   });
 }
 
+/** Sign what was looked at: the report's id is made here, the revision is the one shown. */
 export function useSign(id: string, unit: Unit) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async () =>
+    mutationFn: async ({ reportId, revision }: { reportId: string; revision: number }) =>
       unwrap(
-        await api.POST("/api/visits/{visit_id}/reports", {
-          params: { path: { visit_id: id }, query: { unit } },
+        await api.PUT("/api/visits/{visit_id}/reports/{report_id}", {
+          params: { path: { visit_id: id, report_id: reportId }, query: { unit } },
+          body: { revision },
         }),
       ),
-    onSuccess: () =>
+    onSettled: () =>
       Promise.all(
         ["visit", "worked", "draft", "visits"].map((key) =>
           queries.invalidateQueries({ queryKey: [key] }),

@@ -4143,6 +4143,8 @@ export interface components {
             state: "new" | "draft" | "signed" | "changed";
             /** Sign */
             sign: string | null;
+            /** Shared Report */
+            shared_report: string | null;
         };
         /**
          * VisitOut

@@ -4,15 +4,25 @@ import type { Schemas } from "@/shared/api/client";
 import { refresh } from "@/shared/api/queries";
 import { Keeper, type Snapshot } from "./keeper";
 
+/** Keepers whose page is open, or was left before everything was sent: never two for one visit. */
+const keepers = new Map<string, Keeper>();
+
+function stillSending(name: string): Keeper | undefined {
+  const keeper = keepers.get(name);
+  return keeper?.read().signedOut ? undefined : keeper;
+}
+
 /** The keeper of a visit and its state; every kept change refreshes what is worked out. */
 export function useKeeper(
   visit: Schemas["VisitOut"],
   member: string,
 ): { keeper: Keeper; snapshot: Snapshot } {
   const queries = useQueryClient();
+  const name = `${member} ${visit.id}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: one keeper a visit and member; later entries come through it
   const keeper = useMemo(
     () =>
+      stillSending(name) ??
       new Keeper(
         visit.id,
         visit.entries,
@@ -42,6 +52,12 @@ export function useKeeper(
       ),
     [visit.id, member],
   );
+  useEffect(() => {
+    keepers.set(name, keeper);
+    return () => {
+      if (keeper.open.length === 0) keepers.delete(name);
+    };
+  }, [keeper, name]);
   useEffect(() => keeper.adopt(visit.entries), [keeper, visit.entries]);
   const signed = visit.reports.at(-1)?.current ?? false;
   useEffect(() => keeper.setSigned(signed), [keeper, signed]);

@@ -37,7 +37,7 @@ export function PacePanel() {
               <span className="text-sm text-soft"> proposed by the house rules</span>
             )}
             <span className="block text-sm text-soft">
-              {rhythm.possible ? rhythm.says : "Needs a desk that reaches standing height."}
+              {rhythm.possible ? rhythm.says : rhythm.why_not}
             </span>
             {rhythm.possible && worked.hours > 0 && <Totals rhythm={rhythm} />}
           </RadioGroup.Item>

@@ -8,8 +8,12 @@ type Row = Schemas["RowView"];
 
 /** Set: one piece after the other in working order, re-measured; what is left over. */
 export function SetPanel() {
-  const { worked, picked, setActive, go } = useVisitState();
+  const { worked, picked, sought, setActive, go } = useVisitState();
   const [chosen, setChosen] = useState<string | null>(null);
+  useEffect(() => {
+    const [, posture, key] = /^set\.(seated|standing)\.(\w+)/.exec(sought ?? "") ?? [];
+    if (posture && key) setChosen(`${posture}.${key}`);
+  }, [sought]);
   useEffect(() => {
     if (picked) setChosen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);
   }, [picked]);
@@ -75,12 +79,18 @@ export function SetPanel() {
                 </button>
               </td>
               <td className="text-right">{row.setting}</td>
-              <td className="text-right font-semibold">{row.left ?? "·"}</td>
-              <td className="text-right">{row.left_over ?? ""}</td>
+              <td className="text-right font-semibold">
+                {row.left ?? "·"}
+                {row.left_unmeasured && <span title="set, not re-measured">*</span>}
+              </td>
+              <td className="text-right">{row.left_over ?? (row.left ? "none" : "")}</td>
             </tr>
           ))}
         </tbody>
       </table>
+      {steps.some((row) => row.left_unmeasured) && (
+        <p className="mt-1 text-sm text-soft">* set to the aim, not re-measured.</p>
+      )}
       <p className="mt-3 text-sm text-soft">
         Then let them work for 15 to 20 minutes and look again. After standing, bring keys, mouse
         and screen back for sitting.
@@ -122,9 +132,10 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
           {!readOnly && row.left === null && row.setting !== null && (
             <Button
               className="min-h-16"
+              title="Set to the aim, not measured again"
               onClick={() =>
                 keeper.type(
-                  path,
+                  `${path}.aimed`,
                   row.unit === "°" ? (row.setting ?? "") : `${row.setting} ${unit}`,
                   unit,
                 )
@@ -136,7 +147,21 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
         </div>
       )}
       <Trouble path={path} id={id} />
-      {row.left_over && row.left_over !== "0" && !/^0\.0+$/.test(row.left_over) && (
+      <Trouble path={`${path}.aimed`} id={`${id}-aimed`} />
+      {row.left_unmeasured && (
+        <p className="mt-2 flex items-center justify-between gap-2 text-sm" role="status">
+          <span>
+            Set to <b className="figures">{`${row.left}${row.unit === "°" ? "°" : ` ${row.unit}`}`}</b>,
+            not re-measured. The report says so.
+          </span>
+          {!readOnly && (
+            <Button look="quiet" onClick={() => keeper.type(`${path}.aimed`, "", unit)}>
+              Not set
+            </Button>
+          )}
+        </p>
+      )}
+      {row.left_over && (
         <p className="mt-2 text-sm" role="status">
           Left over: <b className="figures">{row.left_over}</b> to the aim.
         </p>

@@ -15,15 +15,25 @@ const trial = { tries: {}, unit: "cm", scene: {} } as unknown as Trial;
 class FakeWorker {
   onmessage: ((event: MessageEvent) => void) | null = null;
   onerror: ((event: ErrorEvent) => void) | null = null;
-  constructor(readonly answers: (what: { kind: string }) => object) {}
+  onmessageerror: (() => void) | null = null;
+  terminated = false;
+  constructor(readonly answers: (what: { kind: string }) => object | null) {}
   postMessage(what: { id: number; kind: string }) {
-    const data = { id: what.id, ...this.answers(what) };
-    queueMicrotask(() => this.onmessage?.({ data } as MessageEvent));
+    const answer = this.answers(what);
+    const data = { id: what.id, ...answer };
+    if (answer) queueMicrotask(() => this.onmessage?.({ data } as MessageEvent));
+  }
+  terminate() {
+    this.terminated = true;
   }
 }
 
-const runnerWith = (answers: (what: { kind: string }) => object) =>
-  new CoreRunner(() => new FakeWorker(answers) as unknown as Worker);
+let worker: FakeWorker;
+const runnerWith = (answers: (what: { kind: string }) => object | null) =>
+  new CoreRunner(() => {
+    worker = new FakeWorker(answers);
+    return worker as unknown as Worker;
+  });
 
 describe("the core runner", () => {
   beforeEach(() => {
@@ -53,5 +63,34 @@ describe("the core runner", () => {
     expect((await runner.tryOut("v", 1, trial)).over).toBe(1);
     await runner.open("v", 1);
     expect(GET).toHaveBeenCalledTimes(1);
+  });
+
+  it("takes a try to the server when the worker dies over it", async () => {
+    const runner = runnerWith(({ kind }) => (kind === "open" ? { answer: "" } : null));
+    await runner.open("v", 1);
+    const tried = runner.tryOut("v", 1, trial);
+    worker.onerror?.({ message: "out of memory" } as ErrorEvent);
+    expect((await tried).over).toBe(1);
+    expect(runner.by).toBe("server");
+    expect(worker.terminated).toBe(true);
+  });
+
+  it("takes a try to the server when the worker does not answer", async () => {
+    const runner = runnerWith(({ kind }) => (kind === "open" ? { answer: "" } : null));
+    await runner.open("v", 1);
+    vi.useFakeTimers();
+    const tried = runner.tryOut("v", 1, trial);
+    await vi.advanceTimersByTimeAsync(4000);
+    vi.useRealTimers();
+    expect((await tried).over).toBe(1);
+  });
+
+  it("opens again after the network failed", async () => {
+    GET.mockRejectedValueOnce(new TypeError("offline"));
+    const runner = runnerWith(() => ({ answer: '{"over":2}' }));
+    await runner.open("v", 1);
+    expect(runner.ready("v", 1)).toBe(false);
+    await runner.open("v", 1);
+    expect((await runner.tryOut("v", 1, trial)).over).toBe(2);
   });
 });

@@ -1,10 +1,13 @@
+import { Button } from "@/shared/ui/button";
 import { FieldRow } from "../../field-row";
 import { useVisitState } from "../../visit-context";
 
-/** Care groups: who belongs to one gets its limit and whom to ask. */
+/** Care groups: who belongs to one gets its limit and whom to ask, until that one lifts it. */
 export function Conditions() {
-  const { fields, cells, worked } = useVisitState();
+  const { fields, cells, worked, keeper, unit, readOnly } = useVisitState();
   const groups = fields.filter((field) => /^ask\.care\.[a-z_0-9]+$/.test(field.id));
+  const open = groups.filter((group) => !cells.get(group.id)?.typed);
+  const field = (id: string) => fields.find((one) => one.id === id);
   return (
     <div>
       <p className="mb-2 text-sm text-soft">
@@ -13,25 +16,45 @@ export function Conditions() {
       <ul>
         {groups.map((group) => {
           const care = worked?.cares.find((one) => `ask.care.${one.id}` === group.id);
-          const note = fields.find((field) => field.id === `${group.id}.note`);
+          const note = field(`${group.id}.note`);
+          const cleared = field(`${group.id}.cleared_by`);
           const on = cells.get(group.id)?.typed === "yes";
           return (
             <li key={group.id} className="border-b border-hair py-1">
               <FieldRow field={group} />
               {on && (
-                <div className="mt-1 mb-2 border-l-4 border-ink pl-3 text-sm">
+                <div className="mt-1 mb-2 space-y-2 border-l-4 border-ink pl-3 text-sm">
                   {care && (
-                    <p className="mb-1">
-                      {care.limit} <b>Ask: {care.ask}.</b>
+                    <p className={care.cleared ? "text-soft" : ""}>
+                      {care.limit}{" "}
+                      {care.cleared ? (
+                        <b className="text-ink">Lifted: {care.cleared}. It binds no more.</b>
+                      ) : (
+                        <b>Ask: {care.ask}.</b>
+                      )}
                     </p>
                   )}
                   {note && <FieldRow field={{ ...note, label: "What to know" }} />}
+                  {cleared && <FieldRow field={{ ...cleared, label: "Cleared by, on" }} />}
                 </div>
               )}
             </li>
           );
         })}
       </ul>
+      {!readOnly && open.length > 0 && (
+        <Button
+          className="mt-3 w-full"
+          onClick={() =>
+            keeper.typeAll(
+              open.map((group) => [group.id, "no"] as const),
+              unit,
+            )
+          }
+        >
+          {open.length === groups.length ? "None of these" : "None of the others"}
+        </Button>
+      )}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { Trouble } from "../../field-row";
@@ -38,8 +39,7 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
             {held?.typed === state && (
               <span className="text-soft">
                 {" "}
-                on {new Date(held.changed_at).toLocaleDateString("en-GB", DAY)}, noted by{" "}
-                {held.changed_by}
+                on {longDate(held.changed_at)}, noted by {held.changed_by}
               </span>
             )}
           </>
@@ -99,5 +99,3 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
     </li>
   );
 }
-
-const DAY = { day: "numeric", month: "long", year: "numeric" } as const;

@@ -1,79 +1,88 @@
-import { Check } from "lucide-react";
-import { Checkbox } from "radix-ui";
+import { useMe } from "@/shared/api/account";
+import { dayOf, longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
-import { FieldRow, Trouble } from "../../field-row";
-import { type Field, useVisitState } from "../../visit-context";
+import { FieldRow } from "../../field-row";
+import { useVisitState } from "../../visit-context";
 
-/** Warning signs, by what they ask for; a ticked one waits for what was done about it. */
+const ANSWERED = /^ask\.sign\.[a-z_]+$/;
+
+/** Warning signs, by what they ask for: each has its answer, and one that is there what was done, by whom. */
 export function Signs() {
   const { fields, cells, catalogue, keeper, unit, readOnly } = useVisitState();
-  const signs = fields.filter((field) => /^ask\.sign\.[a-z]+$/.test(field.id));
-  const ticked = signs.some((sign) => cells.get(sign.id)?.typed === "yes");
+  const signs = fields.filter((field) => ANSWERED.test(field.id));
   const other = fields.find((field) => field.id === "ask.warning");
-  const done = fields.find((field) => field.id === "ask.warning_done");
   const said = cells.get("ask.warning")?.typed ?? "";
-  const urgencies = Object.entries(catalogue.urgencies);
+  const open = [...signs, ...(other ? [other] : [])].filter((one) => !cells.get(one.id)?.typed);
+  const none = () =>
+    keeper.typeAll(
+      open.map(({ id }) => [id, id === other?.id ? "none" : "no"] as const),
+      unit,
+    );
   return (
     <div>
       <p className="mb-2 text-sm">
-        Ask about each. What is there is recorded in any case, with or without consent to notes.
+        Ask about each. The answers are recorded in any case, with or without consent to notes.
       </p>
-      {urgencies.map(([urgency, words]) => (
-        <fieldset key={urgency} className="mb-3">
-          <legend className="mb-1 border-b-2 border-ink pr-4 font-semibold">{words}</legend>
+      {Object.entries(catalogue.urgencies).map(([urgency, words]) => (
+        <section key={urgency} className="mb-3" aria-label={words}>
+          <h3 className="border-b-2 border-ink font-semibold">{words}</h3>
           {signs
-            .filter((field) =>
+            .filter(({ id }) =>
               catalogue.signs.some(
-                (sign) => field.id === `ask.sign.${sign.id}` && sign.urgency === urgency,
+                (sign) => id === `ask.sign.${sign.id}` && sign.urgency === urgency,
               ),
             )
             .map((sign) => (
-              <Sign key={sign.id} sign={sign} />
+              <Asked key={sign.id} path={sign.id} there={cells.get(sign.id)?.typed === "yes"} />
             ))}
-        </fieldset>
+        </section>
       ))}
-      {!ticked && said !== "none" && !readOnly && (
-        <Button className="mb-3 w-full" onClick={() => keeper.type("ask.warning", "none", unit)}>
-          All asked about: none of them is there
+      <section aria-label="Any other sign">
+        <h3 className="border-b-2 border-ink font-semibold">Anything else that worries you</h3>
+        {other && (
+          <Asked path={other.id} there={said !== "" && said !== "none"} follow="ask.warning_" />
+        )}
+      </section>
+      {!readOnly && open.length > 0 && (
+        <Button className="mt-3 w-full" onClick={none}>
+          {open.length === signs.length + 1
+            ? "All asked about: none of them is there"
+            : `The ${open.length === 1 ? "last one" : `other ${open.length}`} asked about: not there`}
         </Button>
-      )}
-      {other && <FieldRow field={other} />}
-      {(said === "clinician" || said === "urgent") && done && (
-        <div className="mt-2 border-l-4 border-ink pl-3">
-          <FieldRow field={done} />
-        </div>
       )}
     </div>
   );
 }
 
-function Sign({ sign }: { sign: Field }) {
+/** One sign with its answer; where it is there, what was done and by whom. */
+function Asked({
+  path,
+  there,
+  follow = `${path}.`,
+}: {
+  path: string;
+  there: boolean;
+  follow?: string;
+}) {
   const { fields, cells, keeper, unit, readOnly } = useVisitState();
-  const on = cells.get(sign.id)?.typed === "yes";
-  const done = fields.find((field) => field.id === `${sign.id}.done`);
+  const me = useMe().data;
+  const field = (id: string) => fields.find((one) => one.id === id);
+  const [sign, done, by] = [field(path), field(`${follow}done`), field(`${follow}by`)];
+  if (!sign) return null;
+  const byMe = me ? `${me.name}, ${longDate(dayOf(new Date()))}` : "";
+  const waits = by && !cells.get(by.id)?.typed && !readOnly;
   return (
-    <div data-field={sign.id} className={on ? "my-1 border-l-4 border-ink bg-deep" : ""}>
-      <label
-        htmlFor={sign.id}
-        className="flex min-h-11 w-full cursor-pointer items-center gap-2.5 px-1 py-1"
-      >
-        <Checkbox.Root
-          id={sign.id}
-          checked={on}
-          disabled={readOnly}
-          onCheckedChange={(now) => keeper.type(sign.id, now ? "yes" : "", unit)}
-          className="grid size-6 shrink-0 place-items-center border-2 border-ink bg-ground"
-        >
-          <Checkbox.Indicator>
-            <Check size={18} strokeWidth={3} aria-hidden="true" />
-          </Checkbox.Indicator>
-        </Checkbox.Root>
-        <span className={on ? "font-semibold" : ""}>{sign.label}</span>
-      </label>
-      <Trouble path={sign.id} id={`${sign.id}-trouble`} />
-      {on && done && (
-        <div className="px-3 pb-2">
+    <div className={`border-b border-hair py-1 ${there ? "border-l-4 border-l-ink bg-deep" : ""}`}>
+      <div className={there ? "px-3 pt-1" : ""}>
+        <FieldRow field={sign} />
+      </div>
+      {there && done && by && (
+        <div className="space-y-2 px-3 pt-2 pb-2">
           <FieldRow field={done} />
+          <FieldRow field={by} />
+          {waits && (
+            <Button onClick={() => keeper.type(by.id, byMe, unit)}>By me, today: {me?.name}</Button>
+          )}
         </div>
       )}
     </div>

@@ -1,5 +1,6 @@
 import { type FormEvent, type ReactNode, useState } from "react";
 import { useShelf, useShelfChanges } from "@/shared/api/queries";
+import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { NameAndPlace } from "@/shared/ui/name-and-place";
@@ -45,12 +46,11 @@ export function FromShelf({
         typed,
       ]),
     );
-    for (const field of fields) {
-      if (!mine.some((one) => one.starts.some((start) => field.id.startsWith(start)))) continue;
-      const typed = renamed[field.id] ?? "";
-      if ((cells.get(field.id)?.typed ?? "") !== typed) keeper.type(field.id, typed, unit);
-    }
-    if (id) keeper.type("look.workstation", id, unit);
+    const changes = fields
+      .filter((field) => mine.some((one) => one.starts.some((at) => field.id.startsWith(at))))
+      .map((field) => [field.id, renamed[field.id] ?? ""] as const)
+      .filter(([path, typed]) => (cells.get(path)?.typed ?? "") !== typed);
+    keeper.typeAll(id ? [...changes, ["look.workstation", id]] : changes, unit);
     setOpen(false);
   };
   return (
@@ -60,7 +60,7 @@ export function FromShelf({
         open={open}
         onOpenChange={setOpen}
         title={title}
-        says="A start, to be checked with the tape. It replaces what is there; z takes it back field by field."
+        says="A start, to be checked with the tape. It replaces what is there; z takes it back."
       >
         {own.length > 0 && (
           <>
@@ -118,16 +118,18 @@ export function KeepOnShelf({
   const { cells, keeper, unit } = useVisitState();
   const { add } = useShelfChanges();
   const [open, setOpen] = useState(false);
+  const [id, renew] = useNewId();
   const [name, setName] = useState("");
   const [place, setPlace] = useState("");
   const values = typedOf(fields, cells);
   const many = Object.keys(values).length;
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const kept = await add.mutateAsync({ piece, name, place, values, unit });
+    const kept = await add.mutateAsync({ id, piece, name, place, values, unit });
     if (piece === WORKSTATION) keeper.type("look.workstation", kept.id, unit);
     setOpen(false);
     setName("");
+    renew();
   };
   return (
     <>

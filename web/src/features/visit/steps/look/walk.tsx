@@ -5,11 +5,12 @@ import { applies, type Field, useVisitState } from "../../visit-context";
 
 /** Heights and distances in the order one walks round a desk, one large field at a time. */
 export function Walk() {
-  const { fields, cells, picked, setActive, setPart, readOnly } = useVisitState();
+  const { fields, cells, keeper, picked, sought, setActive, setPart, readOnly } = useVisitState();
   const id = useId();
   const list = fields.filter((field) => field.section === "walk" && applies(field, cells));
   const firstOpen = list.find((field) => field.needed && !cells.get(field.id)?.typed);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(sought);
+  const [leaving, setLeaving] = useState<string | null>(null);
   const now = list.find((field) => field.id === chosen) ?? firstOpen ?? list[0];
   const part = now?.part || null;
   useEffect(() => setActive(part), [part, setActive]);
@@ -23,9 +24,27 @@ export function Walk() {
     const field = list.find((one) => one.part === picked.part && one.id.startsWith(start));
     if (field) setChosen(field.id);
   }, [picked]);
+  useEffect(() => {
+    if (sought?.startsWith("look.")) setChosen(sought);
+  }, [sought]);
+  const here = now?.id ?? "";
+  const next = now && list[list.indexOf(now) + 1];
+  const state = cells.get(here)?.state ?? "kept";
+  const answered = state !== "waiting" || keeper.read().offline;
+  // on once the answer is there; where the value was refused, one stays with it
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the way on is the one of this moment
+  useEffect(() => {
+    if (leaving !== here || !answered) return;
+    setLeaving(null);
+    if (state === "refused" || state === "stale") return;
+    if (next) setChosen(next.id);
+    else setPart("Pieces");
+  }, [leaving, here, state, answered]);
   if (!now) return null;
-  const next = list[list.indexOf(now) + 1];
-  const onward = () => (next ? setChosen(next.id) : setPart("Pieces"));
+  const onward = () => {
+    keeper.flush();
+    setLeaving(now.id);
+  };
   return (
     <div className="flex flex-col pb-5">
       <div className="border border-ink/40 bg-ground p-4" data-field={now.id}>

@@ -32,6 +32,8 @@ export function Watch() {
           (now.sided || !field.id.endsWith(".side")),
       )
     : [];
+  const watching = fields.find((field) => field.id === "look.watched");
+  const watched = cells.get("look.watched")?.typed === "yes";
   const note = fields.find((field) => field.id === "look.note");
   return (
     <div>
@@ -41,9 +43,12 @@ export function Watch() {
       </p>
       {marked.length === 0 && (
         <p className="border-l-4 border-hair pl-3 text-soft">
-          Nothing marked yet: what isn't marked counts as not looked for.
+          {watched
+            ? "Watched, and nothing of it seen: what isn't marked counts as not there."
+            : "Nothing marked yet: what isn't marked counts as not looked for."}
         </p>
       )}
+      {watching && <FieldRow field={{ ...watching, label: marked.length ? "Watched: nothing else seen" : "Watched: nothing of it seen" }} />}
       <Troubles
         of={catalogue.habits.map(({ id, label }) => ({ path: `look.habit.${id}`, label }))}
       />

@@ -16,9 +16,14 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
   const empty = !cells.get(`${start}.first`)?.typed;
   const carry = () => {
     if (!last) return;
-    keeper.type(`${start}.origin`, "carried_over", unit);
-    keeper.type(`${start}.taken_on`, last.on, unit);
-    keeper.type(`${start}.first`, last.typed, unit);
+    keeper.typeAll(
+      [
+        [`${start}.origin`, "carried_over"],
+        [`${start}.taken_on`, last.on],
+        [`${start}.first`, last.typed],
+      ],
+      unit,
+    );
   };
   const about = (what: string) => fields.find((field) => field.id === `${start}.${what}`);
   const elsewhere = one.origin !== "measured";

@@ -14,8 +14,13 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
   if (!doubts.length) return null;
   const start = `measure.${one.dimension}`;
   const keep = (reason: string) => {
-    keeper.type(`${start}.kept`, reason, unit);
-    keeper.type(`${start}.kept_at`, `${one.value} ${unit}`, unit);
+    keeper.typeAll(
+      [
+        [`${start}.kept`, reason],
+        [`${start}.kept_at`, `${one.value} ${unit}`],
+      ],
+      unit,
+    );
     setKeeping(false);
   };
   const open = doubts.filter((doubt) => !doubt.kept);
@@ -31,9 +36,12 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
               className="mt-1"
               data-key={doubt === firstWay ? "o" : undefined}
               aria-keyshortcuts={doubt === firstWay ? "o" : undefined}
-              onClick={() => {
-                for (const fix of doubt.fixes) keeper.type(fix.path, fix.typed, unit);
-              }}
+              onClick={() =>
+                keeper.typeAll(
+                  doubt.fixes.map((fix) => [fix.path, fix.typed] as const),
+                  unit,
+                )
+              }
             >
               {doubt.way_out}
             </Button>

@@ -47,8 +47,12 @@ export function Readings({
   // a reading of today's takes the place of a carried-over value, it is not averaged with it
   const measuredHere = (typedInto?: HTMLElement) => {
     if (one.origin !== "carried_over") return;
-    for (const what of ["origin", "taken_on", "taken_by"]) keeper.type(path(what), "", unit);
-    if (typedInto?.id !== `${id}-first`) keeper.type(path("first"), "", unit);
+    const gone = ["origin", "taken_on", "taken_by"];
+    if (typedInto?.id !== `${id}-first`) gone.push("first");
+    keeper.typeAll(
+      gone.map((what) => [path(what), ""] as const),
+      unit,
+    );
   };
   const take = useTaking(one, entry, () => measuredHere());
   const enter = (index: number) => {

@@ -42,9 +42,13 @@ export function useTaking(
       {
         onSuccess: (answer) => {
           onReading();
-          keeper.type(`${start}.${open}`, answer.typed, unit);
-          if (latest.current.get(`${start}.with`)?.typed !== tool)
-            keeper.type(`${start}.with`, tool, unit);
+          keeper.typeAll(
+            [
+              [`${start}.${open}`, answer.typed],
+              [`${start}.with`, tool],
+            ],
+            unit,
+          );
         },
       },
     );

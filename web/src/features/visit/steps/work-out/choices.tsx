@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useBundleChanges, useHouseRules } from "@/shared/api/policies";
+import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { useVisitState } from "../../visit-context";
@@ -198,12 +199,14 @@ function Bundles({
     ...bundles.map((one): [string, string] => [one.id, one.name]),
   ];
   const named = (id: string) => names.find(([at]) => at === id)?.[1] ?? "";
+  const [id, renew] = useNewId();
   const take = (id: string) => {
     const wanted = tries(id);
-    for (const [path, position] of Object.entries(wanted)) {
+    const other = Object.entries(wanted).filter(([path, position]) => {
       const at = path.slice(PATH.length);
-      if ((mine[at] ?? defaults[at]) !== position) keeper.type(path, position, unit);
-    }
+      return (mine[at] ?? defaults[at]) !== position;
+    });
+    keeper.typeAll(other, unit);
   };
   const pick = (label: string, value: string, onChange: (id: string) => void) => (
     <select
@@ -255,8 +258,13 @@ function Bundles({
           onSubmit={(event) => {
             event.preventDefault();
             add.mutate(
-              { name, choices: mine, is_default: false },
-              { onSuccess: () => setName(null) },
+              { id, name, choices: mine, is_default: false },
+              {
+                onSuccess: () => {
+                  setName(null);
+                  renew();
+                },
+              },
             );
           }}
         >

@@ -169,6 +169,7 @@ function Decide({ found }: { found: Found }) {
   const set = (to: string) => keeper.type(`${start}.verdict`, verdict === to ? "" : to, unit);
   const words = field("words");
   const reason = field("reason");
+  const share = field("workplace");
   if (readOnly)
     return (
       <p className="mt-2">
@@ -202,6 +203,7 @@ function Decide({ found }: { found: Found }) {
       <Trouble path={`${start}.verdict`} id={`${start}.verdict`} />
       {verdict === "dismissed" && reason && <FieldRow field={reason} />}
       {wording && words && <FieldRow field={words} />}
+      {typed("words") && share && verdict !== "dismissed" && <FieldRow field={share} />}
     </div>
   );
 }
@@ -211,7 +213,7 @@ function Own({ id }: { id: string }) {
   const { catalogue } = useVisitState();
   return (
     <div className="mt-2 space-y-3 border-l-4 border-ink pl-3">
-      {["title", "why", "do", "severity", "health"].map((what) => {
+      {["title", "why", "do", "severity", "workplace"].map((what) => {
         const field = memberField(catalogue, `work.own.*.${what}`, id);
         return field && <FieldRow key={field.id} field={field} />;
       })}

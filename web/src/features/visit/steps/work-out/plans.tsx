@@ -37,6 +37,12 @@ export function Plans() {
                   <span className="block text-sm text-soft">
                     {fix.does}, {fix.price}
                   </span>
+                  {fix.mends && <b className="block text-sm">For what does not fit at all.</b>}
+                  {fix.lacks.map((words) => (
+                    <span key={words} className="block text-sm">
+                      Still: {words}
+                    </span>
+                  ))}
                 </span>
                 <span className="figures text-right">
                   <b>−{fix.removes}</b>
@@ -96,6 +102,15 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
         </p>
       </div>
+      {plan.lacks.length > 0 && (
+        <div className="mt-1 border-l-4 border-ink pl-2" role="note">
+          {plan.lacks.map((words) => (
+            <p key={words} className="font-semibold">
+              {words}
+            </p>
+          ))}
+        </div>
+      )}
       {plan.same_as ? (
         <p className="text-sm text-soft">Comes to the same as “{plan.same_as}”.</p>
       ) : (

@@ -90,8 +90,7 @@ export function TryOut() {
             {many > 0 && !readOnly && (
               <Button
                 onClick={() => {
-                  for (const [path, typed] of Object.entries(trial.tries))
-                    keeper.type(path, typed, unit);
+                  keeper.typeAll(Object.entries(trial.tries), unit);
                   bench.toBest();
                 }}
               >

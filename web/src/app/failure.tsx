@@ -1,0 +1,34 @@
+import { Button } from "@/shared/ui/button";
+
+/** In the place of a page that broke: what happened, what is kept, and the way on. Never white. */
+export function Failure({ error, reset }: { error: unknown; reset: () => void }) {
+  return (
+    <main className="max-w-prose p-8" role="alert">
+      <h1 className="mb-2 text-2xl">This page failed</h1>
+      <p className="mb-1">
+        What you typed is kept: on the server, or on this device until the server has it.
+      </p>
+      <p className="mb-4 text-sm text-soft">
+        {error instanceof Error ? error.message : String(error)}
+      </p>
+      <div className="flex gap-2">
+        <Button look="next" onClick={reset}>
+          Try again
+        </Button>
+        <Button onClick={() => location.assign("/")}>Back to Today</Button>
+      </div>
+    </main>
+  );
+}
+
+/** An address that leads nowhere. */
+export function Nowhere() {
+  return (
+    <main className="p-8">
+      <h1 className="mb-3 text-2xl">There is nothing at this address</h1>
+      <Button look="next" onClick={() => location.assign("/")}>
+        Back to Today
+      </Button>
+    </main>
+  );
+}

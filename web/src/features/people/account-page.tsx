@@ -1,0 +1,97 @@
+import { type FormEvent, useState } from "react";
+import { useMe, usePassword, useSessions } from "@/shared/api/account";
+import { clockTime, shortDate } from "@/shared/dates";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Notice } from "@/shared/ui/notice";
+
+/** One's own account: the password, and where one is signed in. */
+export function AccountPage() {
+  const me = useMe().data;
+  return (
+    <>
+      <h1 className="text-2xl">Your account</h1>
+      <p className="mb-6 text-soft">
+        {me?.name}, {me?.email}
+      </p>
+      <div className="grid max-w-[880px] grid-cols-[340px_1fr] gap-12">
+        <Password />
+        <Sessions />
+      </div>
+    </>
+  );
+}
+
+const BLANK = { current: "", password: "", again: "" };
+
+function Password() {
+  const change = usePassword();
+  
+  const [given, setGiven] = useState(BLANK);
+  const differs = given.again !== "" && given.again !== given.password;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const { current, password } = given;
+    change.mutate({ current, password }, { onSuccess: () => setGiven(BLANK) });
+  };
+  const line = (key: keyof typeof given, label: string, complete: string, help = "") => (
+    <LabelledInput
+      label={label}
+      type="password"
+      required
+      autoComplete={complete}
+      {...(help ? { help, minLength: 10 } : {})}
+      value={given[key]}
+      onChange={(event) => setGiven({ ...given, [key]: event.target.value })}
+    />
+  );
+  return (
+    <form onSubmit={submit} className="space-y-4" aria-label="Change the password">
+      <h2 className="border-b border-ink pb-1 text-lg">Password</h2>
+      {line("current", "Present password", "current-password")}
+      {line("password", "New password", "new-password", "Ten characters or more.")}
+      {line("again", "The new one again", "new-password")}
+      {differs && <Notice role="alert">The two new ones differ.</Notice>}
+      {change.isError && <Notice role="alert">{change.error.message}</Notice>}
+      {change.isSuccess && given === BLANK && (
+        <Notice role="status">Changed. Every other session has ended.</Notice>
+      )}
+      <Button type="submit" disabled={differs || !given.again || change.isPending}>
+        Change it
+      </Button>
+    </form>
+  );
+}
+
+function Sessions() {
+  const { list, end } = useSessions();
+  const at = (moment: string) => `${shortDate(moment)}, ${clockTime(new Date(moment))}`;
+  return (
+    <section aria-label="Where you are signed in">
+      <h2 className="border-b border-ink pb-1 text-lg">Where you are signed in</h2>
+      {end.isError && <Notice role="alert">{end.error.message}</Notice>}
+      <ul>
+        {list.data?.map((session) => (
+          <li
+            key={session.id}
+            className="flex min-h-13 items-center justify-between gap-4 border-b border-hair py-1"
+          >
+            <span>
+              <b>{session.browser || "A browser that gave no name"}</b>
+              <span className="figures block text-sm text-soft">
+                since {at(session.started_at)}, ends {at(session.expires_at)}
+              </span>
+            </span>
+            {session.here ? (
+              <span className="text-soft">here</span>
+            ) : (
+              <Button disabled={end.isPending} onClick={() => end.mutate(session.id)}>
+                End it
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

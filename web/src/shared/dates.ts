@@ -1,0 +1,56 @@
+/** Dates as the practice lives them: days are days, moments fall on the practice's day. */
+
+const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
+let zone: string | undefined;
+
+/** The practice's time zone, an IANA name; the browser's own where it is not known here. */
+export function setTimeZone(name: string): void {
+  try {
+    new Intl.DateTimeFormat("en-GB", { timeZone: name });
+    zone = name;
+  } catch {
+    zone = undefined;
+  }
+}
+
+/** The practice's day at a moment, YYYY-MM-DD. */
+export function dayOf(moment: Date): string {
+  return moment.toLocaleDateString("sv-SE", zone ? { timeZone: zone } : {});
+}
+
+/** A day some days later, YYYY-MM-DD. */
+export function daysLater(day: string, count: number): string {
+  const at = new Date(`${day}T00:00:00Z`);
+  at.setUTCDate(at.getUTCDate() + count);
+  return at.toISOString().slice(0, 10);
+}
+
+/** The day in words, never shifted by a time zone: 25 Nov, or 25 Nov 2025 for another year. */
+export function shortDate(iso: string, today = dayOf(new Date())): string {
+  return inWords(iso, "short", today);
+}
+
+/** 25 November 2026. */
+export function longDate(iso: string): string {
+  return inWords(iso, "long", "");
+}
+
+function inWords(iso: string, month: "short" | "long", today: string): string {
+  const day = DAY.test(iso) ? iso : dayOf(new Date(iso));
+  const year = day.slice(0, 4) === today.slice(0, 4) ? {} : ({ year: "numeric" } as const);
+  return new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", {
+    day: "numeric",
+    month,
+    ...year,
+    timeZone: "UTC",
+  });
+}
+
+/** The practice's clock at a moment, 14:05. */
+export function clockTime(moment: Date): string {
+  return moment.toLocaleTimeString("en-GB", {
+    hour: "2-digit",
+    minute: "2-digit",
+    ...(zone ? { timeZone: zone } : {}),
+  });
+}

@@ -1,0 +1,33 @@
+import { toast } from "sonner";
+
+const LONG_ENOUGH_MS = 12_000;
+
+/** Say what was done, with a way back for a while; a way back that fails is told. */
+export function saidWithUndo(words: string, undo: () => Promise<unknown>): void {
+  toast(words, {
+    duration: LONG_ENOUGH_MS,
+    action: {
+      label: "Undo",
+      onClick: () => {
+        undo().catch((error: unknown) =>
+          toast(`Not undone: ${error instanceof Error ? error.message : String(error)}`),
+        );
+      },
+    },
+  });
+}
+
+/** For what can't be made again once it is gone: say so now, do it once nobody has taken it back. */
+export function doneLater(words: string, act: () => void, takenBack: () => void): void {
+  const waiting = setTimeout(act, LONG_ENOUGH_MS);
+  toast(words, {
+    duration: LONG_ENOUGH_MS,
+    action: {
+      label: "Undo",
+      onClick: () => {
+        clearTimeout(waiting);
+        takenBack();
+      },
+    },
+  });
+}
