@@ -97,9 +97,7 @@ export function ClientsPage() {
       </table>
       {clients.data && shown.length === 0 && <p className="mt-4 text-soft">Nobody found.</p>}
       <NewClient open={adding} onOpenChange={setAdding} onMade={begin} />
-      {editing && (
-        <Correct key={editing.id} client={editing} onDone={() => setEditing(null)} />
-      )}
+      {editing && <Correct key={editing.id} client={editing} onDone={() => setEditing(null)} />}
     </>
   );
 }
@@ -222,10 +220,7 @@ function Correct({ client, onDone }: { client: Client; onDone: () => void }) {
             <Button look="next" onClick={() => setErasing(false)}>
               Keep the client
             </Button>
-            <Button
-              type="submit"
-              disabled={typed.trim() !== client.name.trim() || erase.isPending}
-            >
+            <Button type="submit" disabled={typed.trim() !== client.name.trim() || erase.isPending}>
               Erase everything
             </Button>
           </div>

@@ -19,7 +19,9 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
   const remove = ({ id, name, dimensions }: Kept) =>
     drop.mutate(id, {
       onSuccess: () =>
-        saidWithUndo(`The list “${name}” is gone.`, () => add.mutateAsync({ id, name, dimensions })),
+        saidWithUndo(`The list “${name}” is gone.`, () =>
+          add.mutateAsync({ id, name, dimensions }),
+        ),
     });
   const [editing, setEditing] = useState<Kept | "new" | null>(null);
   const label = (id: string) => dimensions.find((one) => one.id === id)?.label ?? id;

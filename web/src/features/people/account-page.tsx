@@ -26,7 +26,7 @@ const BLANK = { current: "", password: "", again: "" };
 
 function Password() {
   const change = usePassword();
-  
+
   const [given, setGiven] = useState(BLANK);
   const differs = given.again !== "" && given.again !== given.password;
   const submit = (event: FormEvent) => {

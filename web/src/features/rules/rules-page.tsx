@@ -213,11 +213,7 @@ function Editor({
         )}
         <Button onClick={onDone}>Close</Button>
         {mayWrite && draft.id !== null && (
-          <Button
-            look="quiet"
-            className="ml-auto"
-            onClick={remove}
-          >
+          <Button look="quiet" className="ml-auto" onClick={remove}>
             Drop it
           </Button>
         )}

@@ -1,6 +1,6 @@
 import { Link } from "@tanstack/react-router";
-import type { Schemas } from "@/shared/api/client";
 import { useMe } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
 import { useVisitChanges, useVisits } from "@/shared/api/queries";
 import { dayOf, shortDate } from "@/shared/dates";
 import { saidWithUndo } from "@/shared/ui/undo";

@@ -1,16 +1,21 @@
 import { Check, FileText } from "lucide-react";
+import { useState } from "react";
+import type { Schemas } from "@/shared/api/client";
 import { useDraft, useSign } from "@/shared/api/queries";
+import { longDate } from "@/shared/dates";
+import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
-import { FieldRow } from "../field-row";
+import { FieldRow, Trouble } from "../field-row";
 import { useVisitState } from "../visit-context";
 import { ReportPaper } from "./report-paper";
 
 /** Report: the paper as it would be signed, and the signature. */
 export function ReportPanel() {
-  const { visit, fields, unit, readOnly, keeper, cells, go } = useVisitState();
+  const { visit, fields, unit, readOnly, keeper, cells, go, seek } = useVisitState();
   const draft = useDraft(visit.id, unit);
-  const sign = useSign(visit.id, unit);
+  const [signing, setSigning] = useState(false);
   const latest = visit.reports.at(-1);
   const current = latest?.current ?? false;
   const missing = draft.data?.missing ?? [];
@@ -27,7 +32,7 @@ export function ReportPanel() {
       </p>
       <div className="space-y-3">
         {fields
-          .filter((field) => field.step === "report")
+          .filter((field) => field.step === "report" && field.section !== "share")
           .map((field) => (
             <FieldRow key={field.id} field={field} />
           ))}
@@ -43,8 +48,8 @@ export function ReportPanel() {
                 className="flex min-h-11 items-center gap-2 underline-offset-2 hover:underline"
               >
                 <Check size={16} aria-hidden="true" />
-                Version {report.number}, signed {report.signed_at.slice(0, 10)} by{" "}
-                {report.signed_by} (PDF)
+                Version {report.number}, signed {longDate(report.signed_at)} by {report.signed_by}{" "}
+                (PDF)
               </a>
               {workplace && (
                 <a
@@ -60,6 +65,7 @@ export function ReportPanel() {
           ))}
         </ul>
       )}
+      {workplace && <Shared />}
       {visit.reports.length > 0 && !workplace && (
         <p className="mt-2 text-sm text-soft">
           No copy for the workplace: the client's consent to it is not there.{" "}
@@ -76,7 +82,15 @@ export function ReportPanel() {
               aria-label="Before signing"
             >
               {missing.map((one) => (
-                <li key={one.field}>Before signing: {one.detail}.</li>
+                <li key={`${one.field} ${one.detail}`}>
+                  <button
+                    type="button"
+                    className="min-h-11 w-full text-left underline-offset-2 hover:underline"
+                    onClick={() => seek(one.field ?? "")}
+                  >
+                    Before signing: {one.detail}.
+                  </button>
+                </li>
               ))}
             </ul>
           )}
@@ -84,15 +98,22 @@ export function ReportPanel() {
             look="next"
             className="w-full"
             data-next=""
-            disabled={sign.isPending || missing.length > 0 || draft.isPending || keeper.unsent}
-            onClick={() => sign.mutate()}
+            disabled={missing.length > 0 || !draft.data || keeper.open.length > 0}
+            onClick={() => setSigning(true)}
           >
-            {sign.isPending ? "Signing …" : `Sign version ${(latest?.number ?? 0) + 1}`}
+            Sign version {(latest?.number ?? 0) + 1} …
           </Button>
-          {sign.isError && (
-            <Notice role="alert" className="mt-2 text-sm">
-              {sign.error.message}
-            </Notice>
+          {keeper.open.length > 0 && (
+            <p className="mt-1 text-sm text-soft">
+              First all that was typed has to be on the server, and nothing left to settle.
+            </p>
+          )}
+          {signing && draft.data && (
+            <Signing
+              draft={draft.data}
+              version={(latest?.number ?? 0) + 1}
+              onDone={() => setSigning(false)}
+            />
           )}
           <a
             href={`/api/visits/${visit.id}/report.pdf?unit=${unit}`}
@@ -106,5 +127,89 @@ export function ReportPanel() {
       )}
       {draft.data && <ReportPaper content={draft.data.content} />}
     </div>
+  );
+}
+
+/** Asked once, with what is signed; the report and its id are those shown here. */
+function Signing({
+  draft,
+  version,
+  onDone,
+}: {
+  draft: Schemas["Draft"];
+  version: number;
+  onDone: () => void;
+}) {
+  const { visit, unit, keeper } = useVisitState();
+  const sign = useSign(visit.id, unit);
+  const [id] = useNewId();
+  const submit = () =>
+    sign.mutate(
+      { reportId: id, revision: draft.revision },
+      {
+        onSuccess: () => {
+          keeper.forgetSteps();
+          onDone();
+        },
+      },
+    );
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={`Sign version ${version}?`}
+      says="You put your name to it as it stands. It can't be changed or taken back; a later change makes the next version."
+    >
+      <ul className="mb-4 list-disc pl-5" aria-label="What is signed">
+        {draft.summary.map((line) => (
+          <li key={line} className="figures">
+            {line}
+          </li>
+        ))}
+      </ul>
+      {sign.isError && (
+        <Notice role="alert" className="mb-3">
+          {sign.error.message}
+        </Notice>
+      )}
+      <div className="flex gap-2">
+        <Button look="next" disabled={sign.isPending} onClick={submit}>
+          {sign.isPending ? "Signing …" : `Sign version ${version}`}
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Not yet
+        </Button>
+      </div>
+    </Modal>
+  );
+}
+
+/** What goes to the workplace beside furniture, room and rhythm: only what is ticked here. */
+function Shared() {
+  const { fields, cells, keeper, unit, readOnly } = useVisitState();
+  const shares = fields.filter((field) => field.section === "share");
+  return (
+    <fieldset className="mt-4">
+      <legend className="font-semibold">The workplace's copy says, besides</legend>
+      <p className="text-sm text-soft">
+        Furniture, room, rhythm and what work is left out are on it, never why. Own findings and
+        wordings are ticked in Work out, Findings, each by itself.
+      </p>
+      {shares.map((field) => (
+        <div key={field.id} data-field={field.id}>
+          <label className="flex min-h-11 items-center gap-2.5">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={cells.get(field.id)?.typed === "yes"}
+              disabled={readOnly}
+              onChange={(event) => keeper.type(field.id, event.target.checked ? "yes" : "", unit)}
+            />
+            {field.label}
+          </label>
+          <Trouble path={field.id} id={field.id} />
+        </div>
+      ))}
+    </fieldset>
   );
 }

@@ -11,7 +11,7 @@ type Finding = {
   severity: string;
 };
 type Warned = { urgency: string; label: string; done: string };
-type Care = { id: string; label: string; limit: string; ask: string };
+type Care = { id: string; label: string; limit: string; ask: string; cleared: string | null };
 type Strain = { label: string; minutes: number; sums: string[] };
 type Rhythm = {
   label: string;
@@ -27,11 +27,12 @@ type Content = {
   client: string;
   work: string;
   practice: string;
-  visited_on: string;
+  visited: string;
   reason: string;
   warning: Warned[];
   felt: string[];
   cares: Care[];
+  lacks: string[];
   strain: Strain[];
   body: { label: string; value: string; plus_minus: string; how: string }[];
   plan?: {
@@ -46,7 +47,7 @@ type Content = {
   rhythm: Rhythm | null;
   cautions: string[];
   local_wording: string;
-  follow_up: string;
+  follow_up_on: string;
   notes: string[];
 };
 
@@ -58,8 +59,8 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
       <p className="text-soft">{report.practice}</p>
       <h3 className="text-lg">Workplace assessment</h3>
       <p>
-        {report.client}, {report.work || "work not recorded"}. Visit {report.visited_on}, follow-up{" "}
-        {report.follow_up || "not set"}.
+        {report.client}, {report.work || "work not recorded"}. Visit on {report.visited}, follow-up{" "}
+        {report.follow_up_on ? `on ${report.follow_up_on}` : "not set"}.
       </p>
       {report.reason && <p className="mt-1 italic">{report.reason}</p>}
       {report.warning.map((sign) => (
@@ -69,11 +70,17 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
       ))}
       {report.cares.map((care) => (
         <p key={care.id} className="mt-2 border-l-2 border-ink pl-2">
-          <b>{care.label}.</b> {care.limit} Ask: {care.ask}.
+          <b>{care.label}.</b> {care.limit}{" "}
+          {care.cleared ? `Lifted: ${care.cleared}.` : `Ask: ${care.ask}.`}
         </p>
       ))}
       {report.felt.length > 0 && <p className="mt-2">Discomfort: {report.felt.join("; ")}</p>}
       {report.note && <p className="mt-2 bg-paper p-2">{report.note}</p>}
+      {report.lacks.map((words) => (
+        <p key={words} className="mt-2 border-l-2 border-ink pl-2 font-semibold">
+          {words}
+        </p>
+      ))}
       <h4 className="mt-4 font-semibold">What was found</h4>
       {report.findings.length === 0 && <p>Nothing measured lies outside its band.</p>}
       <ul>

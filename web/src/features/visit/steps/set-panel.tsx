@@ -151,7 +151,8 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
       {row.left_unmeasured && (
         <p className="mt-2 flex items-center justify-between gap-2 text-sm" role="status">
           <span>
-            Set to <b className="figures">{`${row.left}${row.unit === "°" ? "°" : ` ${row.unit}`}`}</b>,
+            Set to{" "}
+            <b className="figures">{`${row.left}${row.unit === "°" ? "°" : ` ${row.unit}`}`}</b>,
             not re-measured. The report says so.
           </span>
           {!readOnly && (

@@ -48,7 +48,14 @@ export function Watch() {
             : "Nothing marked yet: what isn't marked counts as not looked for."}
         </p>
       )}
-      {watching && <FieldRow field={{ ...watching, label: marked.length ? "Watched: nothing else seen" : "Watched: nothing of it seen" }} />}
+      {watching && (
+        <FieldRow
+          field={{
+            ...watching,
+            label: marked.length ? "Watched: nothing else seen" : "Watched: nothing of it seen",
+          }}
+        />
+      )}
       <Troubles
         of={catalogue.habits.map(({ id, label }) => ({ path: `look.habit.${id}`, label }))}
       />
