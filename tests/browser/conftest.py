@@ -103,12 +103,37 @@ def sign_in(page: Page, program: Program, who: int = 0) -> Page:
 
 
 @pytest.fixture
+def sees_health(playwright, program):
+    """The reader sees health data while this test runs: the owner has said so."""
+    owner = playwright.request.new_context(base_url=program.address)
+    who = {"email": DEMO_MEMBERS[0].email, "password": DEMO_MEMBERS[0].password}
+    token = {"X-Plumb-Csrf": owner.post("/api/session", data=who).json()["csrf"]}
+    people = owner.get("/api/members").json()
+    reader = next(one["id"] for one in people if one["role"] == "reader")
+
+    def grant(sees):
+        told = owner.put(f"/api/members/{reader}/health", data={"sees_health": sees}, headers=token)
+        assert told.ok
+
+    grant(True)
+    yield
+    grant(False)
+    owner.dispose()
+
+
+@pytest.fixture
 def desk(page: Page, program: Program) -> Page:
     """A page with the owner signed in; errors in it fail the test."""
     troubles = []
     page.on("pageerror", lambda error: troubles.append(str(error)))
+    page.add_locator_handler(all_the_same(page), lambda button: button.click())
     yield sign_in(page, program)
     assert troubles == []
+
+
+def all_the_same(page: Page) -> Locator:
+    """What answers the question before a change to a signed visit; ``desk`` says yes to it."""
+    return page.get_by_role("button", name="Change it all the same")
 
 
 def visit_id(page: Page, program: Program, name: str) -> str:

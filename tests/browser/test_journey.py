@@ -1,13 +1,14 @@
 """A new client through all seven steps, to a signed PDF whose text is read."""
 
 import re
+from datetime import UTC, datetime, timedelta
 from io import BytesIO
 
 import pypdf
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import kept, tab, walk_to
+from browser.conftest import all_the_same, kept, tab, walk_to
 
 pytestmark = pytest.mark.browser
 
@@ -98,6 +99,19 @@ def measure(page: Page) -> None:
         page.keyboard.press("Enter")
 
 
+def signed_stays_signed(page: Page) -> None:
+    """A change to what is signed asks first, and nothing before the signature is taken back."""
+    page.remove_locator_handler(all_the_same(page))
+    page.get_by_role("button", name="Take the last change back (z)").click()
+    page.get_by_role("button", name="6 Pace").click()
+    page.get_by_role("radio", name=re.compile("Two-hour|30 sit|45 sit|Seated")).first.click()
+    dialog = page.get_by_role("dialog", name="Version 1 is signed")
+    dialog.get_by_role("button", name="Leave it as signed").click()
+    expect(page.get_by_role("radio", name=re.compile("20 sit · 8 stand"))).to_be_checked()
+    page.get_by_role("button", name="7 Report").click()
+    expect(page.get_by_text("Version 1 is signed and frozen.")).to_be_visible()
+
+
 def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_role("link", name="Start a visit").click()
     desk.get_by_role("button", name="New client").click()
@@ -136,15 +150,20 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     expect(desk.get_by_text("88 min standing")).to_be_visible()
     desk.get_by_role("button", name="On to Report").click()
 
-    sign = desk.get_by_role("button", name="Sign version 1")
+    sign = desk.get_by_role("button", name="Sign version 1 …")
     expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_visible()
     expect(sign).to_be_disabled()
-    desk.get_by_label("Follow-up on").fill("2026-12-23")
+    due = datetime.now(UTC).date() + timedelta(days=28)
+    desk.get_by_label("Follow-up on").fill(due.isoformat())
     sign.click()
+    summary = desk.get_by_role("list", name="What is signed")
+    expect(summary).to_contain_text("not re-measured")
+    desk.get_by_role("button", name="Sign version 1", exact=True).click()
     link = desk.get_by_role("link", name=re.compile("Version 1, signed"))
     expect(link).to_be_visible()
     pdf = desk.request.get(link.evaluate("link => link.href")).body()
     said = " ".join(page.extract_text() for page in pypdf.PdfReader(BytesIO(pdf)).pages)
-    for words in ("Thea Lindholm", "Ines Calloway", "42.3 cm", "46.0 cm", "2026-12-23",
+    for words in ("Thea Lindholm", "Ines Calloway", "42.3 cm", "46.0 cm", f"{due.day} {due:%B %Y}",
                   "20 sit · 8 stand · 2 move", "version 1, frozen", "the neck bends down to it"):  # fmt: skip
         assert words in said
+    signed_stays_signed(desk)

@@ -5,7 +5,8 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, sign_in, tab, walk_to
+from browser.conftest import SIGNED_IN, entry, kept, open_step, sign_in, tab, visit_id, walk_to
+from gentle_plumb.demo.people import DEMO_MEMBERS
 
 pytestmark = pytest.mark.browser
 
@@ -101,10 +102,81 @@ def test_undo_puts_the_old_text_back(desk: Page, program):
     assert entry(desk, program, "look.found.seat", "Yara")["typed"] == before
 
 
-def test_a_reader_looks_and_can_type_nothing(page: Page, program):
+def test_a_reader_opens_a_visit_only_where_the_owner_lets_them(page: Page, program, request):
     sign_in(page, program, who=2)
+    odile = page.get_by_role("row", name=re.compile("Odile"))
+    expect(odile).to_be_visible()
+    expect(odile.get_by_role("link", name=re.compile("Odile"))).to_have_count(0)
+    page.goto(f"{program.address}/visits/{visit_id(page, program, 'Odile')}/ask")
+    expect(page.get_by_role("alert")).to_contain_text("health")
+    request.getfixturevalue("sees_health")
+    page.goto(program.address)
     open_step(page, program, "Odile", "look")
     expect(walk_to(page, "Seat, loaded")).not_to_be_editable()
     page.locator("h1").click()
     page.keyboard.press("4")
     expect(page.get_by_role("heading", name=re.compile("things to set"))).to_be_visible()
+
+
+def test_a_session_that_ends_leads_to_sign_in_and_words_go_on_from_there(desk: Page, program):
+    open_step(desk, program, "Jonas", "look")
+    seat = walk_to(desk, "Footrest")
+    desk.context.clear_cookies(name="plumb_session")
+    seat.fill("7")
+    expect(desk.get_by_text("Your session ended. Sign in again")).to_be_visible()
+    desk.get_by_label("Address").fill(DEMO_MEMBERS[0].email)
+    desk.get_by_label("Password").fill(DEMO_MEMBERS[0].password)
+    desk.get_by_role("button", name="Sign in").click()
+    kept(desk)
+    expect(walk_to(desk, "Footrest")).to_have_value("7")
+    assert entry(desk, program, "look.found.footrest", "Jonas")["typed"] == "7 cm"
+    SIGNED_IN[program.address, 0] = desk.context.cookies()
+
+
+def test_a_conflict_and_a_refused_value_outlive_a_reload(
+    desk: Page, program, browser, browser_context_args
+):
+    other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
+    for page in (desk, other):
+        open_step(page, program, "Yara", "look")
+    theirs, mine = (walk_to(page, "Eye to screen") for page in (desk, other))
+    theirs.fill("61")
+    kept(desk)
+    mine.fill("67")
+    show = other.get_by_role("button", name="1 to settle: show")
+    expect(show).to_be_visible()
+    refused = walk_to(other, "Seat, loaded")
+    refused.fill("4")
+    refused.press("Enter")
+    expect(refused).to_be_visible()  # one stays where the value was refused
+    expect(other.get_by_role("button", name="1 not kept, 1 to settle: show")).to_be_visible()
+    other.once("dialog", lambda dialog: dialog.accept())  # the browser warns before it goes
+    other.reload()
+    other.get_by_role("button", name="1 not kept, 1 to settle: show").click()
+    alert = other.get_by_role("alert")
+    expect(alert).to_contain_text("Ines Calloway has put 61 cm here")
+    expect(alert).to_contain_text("you typed 67")
+    other.get_by_role("button", name="Mine").click()
+    other.get_by_role("button", name="1 not kept: show").click()
+    expect(walk_to(other, "Seat, loaded")).to_have_value("4")
+    expect(other.get_by_role("alert")).to_contain_text("outside 25.0 to 90.0 cm")
+    walk_to(other, "Seat, loaded").fill("47")
+    kept(other)
+    assert entry(desk, program, "look.found.distance", "Yara")["typed"] == "67 cm"
+    other.context.close()
+
+
+def test_what_is_deleted_comes_back_by_undo(desk: Page, program):
+    desk.get_by_role("link", name="Clients").click()
+    row = desk.get_by_role("row", name=re.compile("Pia"))
+    row.get_by_role("button", name="Start a visit").click()
+    desk.wait_for_url("**/ask")
+    address = desk.url
+    desk.get_by_role("link", name="Today").click()
+    gone = desk.get_by_role("button", name=re.compile("Delete the empty visit of Pia"))
+    gone.click()
+    expect(gone).to_have_count(0)
+    desk.get_by_role("button", name="Undo").click()
+    expect(gone).to_be_visible()
+    desk.goto(address)
+    expect(desk.get_by_role("heading", name=re.compile("Pia"))).to_be_visible()

@@ -179,12 +179,16 @@ def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
 def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
     open_step(desk, program, "Casper", "ask")
     tab(desk, "Signs")
-    desk.get_by_role("checkbox", name="A hot, swollen calf").click()
+    desk.get_by_role("button", name="All asked about: none of them is there").click()
+    calf = desk.get_by_role("radiogroup", name="A hot, swollen calf")
+    calf.get_by_role("radio", name="Yes").click()
     for step in ("look", "report"):
         open_step(desk, program, "Casper", step)
         banner = desk.get_by_role("alert").filter(has_text="See a clinician first")
         expect(banner).to_contain_text("A hot, swollen calf")
-    expect(desk.get_by_text("write down what was done about: a hot, swollen calf")).to_be_visible()
+    expect(
+        desk.get_by_text(re.compile("Before signing: .*a hot, swollen calf")).first
+    ).to_be_visible()
     expect(desk.get_by_role("button", name="Sign version 2")).to_be_disabled()
     desk.get_by_role("link", name="Today").click()
     casper = desk.get_by_role("row", name=re.compile("Casper Roe"))
@@ -192,8 +196,14 @@ def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
     desk.go_back()
     desk.get_by_role("button", name="Write down what was done").click()
     done = desk.get_by_label("What was done about it").first
+    done.fill("ok")
+    done.press("Tab")
+    kept(desk)
+    expect(banner).to_be_visible()  # a shrug is no answer
     done.fill("Rang his doctor; seen today.")
     done.press("Tab")
+    expect(banner).to_be_visible()  # nor one nobody stands for
+    desk.get_by_role("button", name="By me, today: Ines Calloway").click()
     expect(desk.get_by_role("alert").filter(has_text="clinician")).to_have_count(0)
     kept(desk)
     open_step(desk, program, "Casper", "report")
@@ -224,7 +234,9 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
 
     assert held()["typed"] == "Belly meets the desk."
     desk.get_by_role("button", name="To keep health notes: withdraw", exact=True).click()
-    expect(desk.get_by_text("All health notes of this visit are erased")).to_be_visible()
+    expect(
+        desk.get_by_text("All health notes and everything in own words in this visit are erased")
+    ).to_be_visible()
     desk.get_by_role("button", name="Withdraw it").click()
     expect(desk.get_by_text("Withdrawn")).to_be_visible()
     kept(desk)
@@ -314,7 +326,7 @@ def test_before_and_after_are_shown_to_one_scale(desk: Page, program):
     expect(row).to_contain_text("26° ±")
 
 
-def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program):
+def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program, sees_health):
     sign_in(page, program, who=2)
     for step, parts in PARTS.items():
         open_step(page, program, "Bram", step)

@@ -219,7 +219,7 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
     desk.get_by_label("Held against").select_option("British adults of 19 to 65")
 
 
-def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program):
+def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program, sees_health):
     sign_in(page, program, who=2)
     open_step(page, program, "Odile", "measure")
     expect(page.get_by_role("heading", name="Lower leg", exact=True)).to_be_visible()

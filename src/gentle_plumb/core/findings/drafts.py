@@ -7,7 +7,7 @@ from typing import Any
 from ..observed.habits import Moves
 from .facts import Facts
 from .finding import Finding, grade
-from .strain import REGION_OF_JOINT, strain_minutes, sum_text
+from .strain import REGION_OF_JOINT, strain_minutes, sum_text, whole_minutes
 
 LEAST_MOVE_MM = 5.0
 """A worked-out change of less is none that advice would be given for, mm. Source: house-repeat."""
@@ -43,7 +43,7 @@ def with_load(facts: Facts, bare: Draft, *, tasks: tuple[str, ...], share: float
     elif hours is not None:
         minutes = hours * 60 * share * weight
         part = f" × {share:g} of the time" if share != 1 else ""
-        text = f"{hours:g} h × 60{part} × {weight:.2g} off = {minutes:.0f} min"
+        text = f"{hours:g} h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)} min"
     region = REGION_OF_JOINT.get(joint, whole["region"])
     felt = tuple(one.text for one in facts.felt if region and one.load == region)
     return bare(**said, state="off", minutes=minutes, sum=text, felt=felt, region=region,

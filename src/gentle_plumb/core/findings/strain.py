@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass
+from math import floor
 
 from .finding import Finding
 
@@ -46,6 +47,16 @@ def strain_minutes(*, hours: float, share: float, over_deg: float) -> float:
     return hours * 60 * share * min(abs(over_deg), CAP_DEG) / CAP_DEG
 
 
+def whole_minutes(minutes: float) -> int:
+    """Strain minutes as they are shown, halves up, the same wherever they stand.
+
+    >>> whole_minutes(178.5), whole_minutes(94.5), whole_minutes(0.2)
+    (179, 95, 0)
+
+    """
+    return floor(minutes + 0.5)
+
+
 def sum_text(*, hours: float, share: float, over_deg: float) -> str:
     """The arithmetic in words.
 
@@ -57,7 +68,7 @@ def sum_text(*, hours: float, share: float, over_deg: float) -> str:
     over = min(abs(over_deg), CAP_DEG)
     capped = " (capped)" if abs(over_deg) > CAP_DEG else ""
     minutes = strain_minutes(hours=hours, share=share, over_deg=over_deg)
-    return f"{hours:.3g} h × 60{part} × {over:.3g}°{capped} ÷ {CAP_DEG:.0f}° = {minutes:.0f} min"
+    return f"{hours:.3g} h × 60{part} × {over:.3g}°{capped} ÷ {CAP_DEG:.0f}° = {whole_minutes(minutes)} min"
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..findings import whole_minutes
 from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Move
 from ..fit.rows import SAME_MM
@@ -97,7 +98,7 @@ class MoveView:
 
 
 def _minutes(minutes: float | None) -> str | None:
-    return None if minutes is None else f"{minutes:.0f} min a day"
+    return None if minutes is None else f"{whole_minutes(minutes)} min a day"
 
 
 def _both(over: float, minutes: float | None) -> str:

@@ -7,7 +7,7 @@ from datetime import date
 from math import erf, sqrt
 
 from ..body import DIMENSIONS, Body
-from ..fit import CHECKS, Case, FitRow, limit_text, terms_text
+from ..fit import CHECKS, NO_LIMIT, Case, FitRow, limit_text, terms_text
 from ..fit.result import Posture, Status
 from ..fit.wording import degrees_said
 from ..policy import SCHOOLS, STANDING, Bundle, defaults
@@ -71,7 +71,8 @@ class RowView:
     """One row as it is shown; every text carries the display unit's number.
 
     ``left_unmeasured``: it was set to its aim and not measured again. ``left_over`` is what is still
-    missing of the aim, where it is more than a tape can be off.
+    missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
+    keeps it from its target, as against left where it was found.
     """
 
     key: str
@@ -92,6 +93,7 @@ class RowView:
     left_unmeasured: bool
     left_over: str | None
     limits: list[str]
+    limited: bool
     cost: str | None
     cost_off: bool
     estimated: list[str]
@@ -209,6 +211,7 @@ def row_view(
         left_unmeasured=unmeasured,
         left_over=apart_text(row, -over, unit) if over is not None else None,
         limits=[limit_text(limit, unit) for limit in row.limits],
+        limited=any(limit.kind not in NO_LIMIT for limit in row.limits),
         cost=row.cost.text if row.cost else None,
         cost_off=bool(row.cost and row.cost.over),
         estimated=[DIMENSIONS[name].label.lower() for name in row.estimated],
@@ -262,7 +265,8 @@ LEAST_SHARE = 0.5
 def _inputs(row: FitRow, body: Body, values: Entries, unit: LengthUnit,
             today: date) -> list[Input]:  # fmt: skip
     found = []
-    for name, share in sorted(row.shares, key=lambda one: -one[1]):
+    # equal but for the last bits of a sum: in one order everywhere
+    for name, share in sorted(row.shares, key=lambda one: (-round(one[1], 6), one[0])):
         value = body.value(name)
         adds = f"± {plain(2 * share)}°" if row.unit == "deg" else (
             f"± {format_length(2 * share, unit, with_unit=True)}")  # fmt: skip

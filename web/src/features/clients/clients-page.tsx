@@ -118,6 +118,7 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
       <LabelledInput
         label="Work and place"
         maxLength={200}
+        help="Nothing of health: it stands in lists, and can go to the workplace."
         value={facts.work}
         onChange={(event) => onChange({ ...facts, work: event.target.value })}
       />

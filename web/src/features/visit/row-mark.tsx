@@ -1,14 +1,14 @@
 import type { Schemas } from "@/shared/api/client";
 
-/** State by shape: filled dot on plumb, ring to be set, bar where the equipment ends, bob for next. */
+/** State by shape: filled dot on plumb, ring to be set, a stroke into a bar where something ends it, bob for next. */
 export function RowMark({ row, next }: { row: Schemas["RowView"]; next: boolean }) {
-  const limited = row.limits.length > 0;
+  const { limited } = row;
   const words = next
     ? "next"
     : row.overruled
       ? "overruled"
       : limited
-        ? "limited by the equipment"
+        ? "ends before the target"
         : row.target === null
           ? "not assessable"
           : row.status === "off"
@@ -23,7 +23,7 @@ export function RowMark({ row, next }: { row: Schemas["RowView"]; next: boolean 
       ) : row.target === null ? (
         <path d="M4 12h10" stroke="var(--soft)" strokeWidth="1.6" strokeDasharray="2 2" />
       ) : limited ? (
-        <path d="M4 6h10M9 8v12" stroke="var(--ink)" strokeWidth="2.6" />
+        <path d="M2 12h9M12 5v14" stroke="var(--ink)" strokeWidth="2.6" />
       ) : row.status === "off" ? (
         <circle cx="9" cy="12" r="5" fill="none" stroke="var(--ink)" strokeWidth="1.8" />
       ) : (

@@ -90,7 +90,7 @@ export function Stage({
       inert={away}
       aria-hidden={away}
     >
-      <div className="flex items-center justify-between gap-3 px-4 pt-1">
+      <div className="flex flex-wrap items-center justify-between gap-x-3 px-4 pt-1">
         {posed !== null && (
           <Segments
             label="Drawn"

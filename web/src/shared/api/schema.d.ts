@@ -3344,7 +3344,8 @@ export interface components {
          * @description One row as it is shown; every text carries the display unit's number.
          *
          *     ``left_unmeasured``: it was set to its aim and not measured again. ``left_over`` is what is still
-         *     missing of the aim, where it is more than a tape can be off.
+         *     missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
+         *     keeps it from its target, as against left where it was found.
          */
         RowView: {
             /** Key */
@@ -3389,6 +3390,8 @@ export interface components {
             left_over: string | null;
             /** Limits */
             limits: string[];
+            /** Limited */
+            limited: boolean;
             /** Cost */
             cost: string | null;
             /** Cost Off */

@@ -10,7 +10,7 @@ export function TrialBar() {
   return (
     <section
       aria-label="Being tried"
-      className="flex min-w-0 flex-1 items-center border border-dashed border-ink bg-deep"
+      className="flex min-w-0 flex-1 items-center border border-dashed border-ink bg-deep max-[1180px]:order-last max-[1180px]:basis-full"
     >
       <button
         type="button"
@@ -48,14 +48,24 @@ function what(
   return against === undefined ? tried : `${tried} over ${against}`;
 }
 
-/** What stays outside the bands, in degrees and strain minutes. */
-export function Left({ of }: { of: { over: number; minutes: number | null } }) {
+/** What stays outside the bands, in degrees and strain minutes, and how many findings with it. */
+export function Left({
+  of,
+}: {
+  of: { over: number; minutes: number | null; findings: readonly unknown[] };
+}) {
   return (
     <>
       <b>{of.over.toFixed(0)}°</b> outside
       {of.minutes != null && (
         <>
-          , <b>{of.minutes.toFixed(0)}</b> min a day
+          , <b>{Math.round(of.minutes)}</b> min a day
+        </>
+      )}
+      {of.findings.length > 0 && (
+        <>
+          , <b>{of.findings.length}</b> out of{" "}
+          {of.findings.length === 1 ? "its band" : "their bands"}
         </>
       )}
     </>

@@ -11,6 +11,9 @@ import { useVisitState } from "../../visit-context";
 
 type Row = Schemas["RowView"];
 
+/** Groups of Ask that targets are worked out from. */
+const TOLD_IN_ASK = new Set(["Shoes", "Eyes, hands"]);
+
 /** Whether a row asks for a change. */
 export function moves(row: Row): boolean {
   return row.change !== null && row.status !== "holds" && !/^[\d.]+$/.test(row.change);
@@ -18,14 +21,19 @@ export function moves(row: Row): boolean {
 
 /** Every target with its terms, its band, what the equipment makes of it. */
 export function Targets() {
-  const { worked, picked, setActive, go } = useVisitState();
+  const { worked, picked, setActive, go, seek, fields, cells } = useVisitState();
   const trial = useTrial();
+  const waits = fields.filter(
+    (field) => TOLD_IN_ASK.has(field.group) && field.needed && !cells.get(field.id)?.held?.typed,
+  );
   const [open, setOpen] = useState<string | null>(null);
   useEffect(() => {
     if (picked) setOpen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);
   }, [picked]);
   if (!worked) return <p className="text-soft">One moment …</p>;
   const rows = rowsOf(trial, worked);
+  const measured = worked.steps.find((one) => one.step === "measure");
+  const toMeasure = measured !== undefined && measured.done < measured.needed;
   const ranked = [...rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
   const known = rows.some((row) => row.key === "seat" && row.target !== null);
   const toSet = rows.filter((row) => moves(row) && row.key !== "keys" && row.key !== "desk_depth");
@@ -42,8 +50,34 @@ export function Targets() {
       <p className="mb-3 text-soft">
         {known
           ? `Degrees outside the bands, seated: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
-          : "Each target below says what it waits for."}
+          : "The seat, and all that follows from it, waits for what is missing."}
       </p>
+      {!known && (
+        <ul className="mb-3" aria-label="Missing">
+          {measured && toMeasure && (
+            <li className="border-b border-hair">
+              <button
+                type="button"
+                className="min-h-11 w-full text-left underline"
+                onClick={() => go("measure")}
+              >
+                {measured.needed - measured.done} dimensions to measure
+              </button>
+            </li>
+          )}
+          {waits.map((field) => (
+            <li key={field.id} className="border-b border-hair">
+              <button
+                type="button"
+                className="min-h-11 w-full text-left underline"
+                onClick={() => seek(field.id)}
+              >
+                {field.label}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
       {trial.on && (
         <Notice className="mb-3 text-sm">
           These are the numbers of what is being tried. Nothing of it is kept.
@@ -97,8 +131,13 @@ export function Targets() {
             On to Set
           </Button>
         ) : (
-          <Button look="next" className="w-full" data-next="" onClick={() => go("measure")}>
-            Measure
+          <Button
+            look="next"
+            className="w-full"
+            data-next=""
+            onClick={() => (toMeasure || !waits[0] ? go("measure") : seek(waits[0].id))}
+          >
+            {toMeasure || !waits[0] ? "Measure" : `Ask: ${waits[0].label}`}
           </Button>
         )}
       </PanelFoot>

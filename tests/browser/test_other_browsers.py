@@ -1,0 +1,137 @@
+"""A short visit in Firefox and in WebKit, over plain HTTP on loopback as it is served."""
+
+import os
+import subprocess
+import time
+from contextlib import contextmanager
+from pathlib import Path
+from shutil import which
+
+import pytest
+
+from gentle_plumb.demo.people import DEMO_MEMBERS
+
+MINI = sorted(Path("/usr/lib").glob("*/webkit2gtk-4.*/MiniBrowser"))
+BROWSERS = {
+    "firefox": (which("firefox-esr"), "Firefox is not installed (Debian's firefox-esr)"),
+    "webkit": (which("WebKitWebDriver") and which("Xvfb") and MINI,
+               "WebKit is not installed (Debian's webkit2gtk-driver and xvfb)"),
+}  # fmt: skip
+PATIENCE_S = 40
+
+
+@contextmanager
+def firefox(folder):
+    from marionette_driver.marionette import Marionette
+
+    browser = Marionette(
+        bin=BROWSERS["firefox"][0], headless=True, port=0, gecko_log=str(folder / "firefox.log")
+    )
+    browser.start_session()
+    try:
+        yield Hand(browser, browser.navigate, browser.execute_script)
+    finally:
+        browser.quit()
+        browser.cleanup()
+
+
+@contextmanager
+def webkit(folder):
+    from selenium import webdriver
+    from selenium.webdriver.webkitgtk.options import Options
+    from selenium.webdriver.webkitgtk.service import Service
+
+    screen, told = os.pipe()
+    xvfb = subprocess.Popen(
+        ["Xvfb", "-displayfd", str(told), "-screen", "0", "1300x900x24", "-nolisten", "tcp"],
+        pass_fds=[told], stderr=subprocess.DEVNULL,
+    )  # fmt: skip
+    os.close(told)
+    with os.fdopen(screen) as answer:
+        display = f":{answer.readline().strip()}"
+    options = Options()
+    options.binary_location = str(MINI[-1])
+    options.add_argument("--automation")
+    env = {**os.environ, "DISPLAY": display, "WEBKIT_DISABLE_SANDBOX_THIS_IS_DANGEROUS": "1",
+           "HOME": str(folder)}  # fmt: skip
+    browser = webdriver.WebKitGTK(
+        options=options, service=Service(which("WebKitWebDriver"), env=env)
+    )
+    try:
+        yield Hand(browser, browser.get, lambda script, args: browser.execute_script(script, *args))
+    finally:
+        browser.quit()
+        xvfb.terminate()
+        xvfb.wait(10)
+
+
+class Hand:
+    """What a person does, in words of the page, whichever browser it is."""
+
+    def __init__(self, browser, go_to, run):
+        self.browser, self.go_to, self.run = browser, go_to, run
+
+    def until(self, script, *args):
+        """The first answer of a script that is there."""
+        deadline = time.monotonic() + PATIENCE_S
+        while not (found := self.run(script, args)):
+            page = self.run("return document.body.innerText", [])
+            assert time.monotonic() < deadline, (script, args, page)
+            time.sleep(0.1)
+        return found
+
+    def sees(self, words):
+        self.until("return document.body.innerText.includes(arguments[0])", words)
+
+    def press(self, words):
+        self.until(
+            """const all = [...document.querySelectorAll('button, a, [role=radio]')];
+            const one = all.find(each => each.innerText.trim().startsWith(arguments[0]));
+            if (one) one.click();
+            return one""",
+            words,
+        )
+
+    def type(self, label, text):
+        place = self.until(
+            """const label = [...document.querySelectorAll('label')]
+              .find(each => each.innerText.trim() === arguments[0]);
+            return label && label.control && label.control.id""",
+            label,
+        )
+        self.browser.find_element("id", place).send_keys(text)
+        return place
+
+
+def short_visit(hand, program, name):
+    owner = DEMO_MEMBERS[0]
+    hand.go_to(program.address)
+    hand.type("Address", owner.email)
+    hand.type("Password", owner.password)
+    hand.press("Sign in")
+    hand.sees("To be finished")  # the session was kept: lists are not empty
+    hand.press("Start a visit")
+    hand.press("New client")
+    hand.type("Name", f"Otmar {name}")
+    hand.press("Start the visit")
+    hand.until("return location.pathname.startsWith('/visits/')")
+    visit = hand.run("return location.pathname.split('/')[2]", [])
+    look = f"{program.address}/visits/{visit}/look"
+    hand.go_to(look)
+    hand.type("Seat, loaded", "46,5")
+    hand.sees("kept on the server ")
+    hand.until("return document.querySelector('[data-testid=elevation]') !== null")
+    hand.browser.refresh()
+    hand.sees("46.5 cm")
+    hand.browser.delete_all_cookies()
+    hand.press("Today")
+    hand.sees("Your session ended. Sign in again")
+
+
+@pytest.mark.parametrize("name", sorted(BROWSERS))
+def test_a_short_visit(name, program, tmp_path):
+    there, missing = BROWSERS[name]
+    if not there:
+        pytest.skip(missing)
+    with {"firefox": firefox, "webkit": webkit}[name](tmp_path) as hand:
+        short_visit(hand, program, name)
