@@ -11,6 +11,8 @@ import pytest
 
 from gentle_plumb.demo.people import DEMO_MEMBERS
 
+pytestmark = [pytest.mark.browser, pytest.mark.filterwarnings("ignore")]
+"""The drivers of these browsers warn of their own making."""
 MINI = sorted(Path("/usr/lib").glob("*/webkit2gtk-4.*/MiniBrowser"))
 BROWSERS = {
     "firefox": (which("firefox-esr"), "Firefox is not installed (Debian's firefox-esr)"),
@@ -86,7 +88,7 @@ class Hand:
     def press(self, words):
         self.until(
             """const all = [...document.querySelectorAll('button, a, [role=radio]')];
-            const one = all.find(each => each.innerText.trim().startsWith(arguments[0]));
+            const one = all.find(each => each.textContent.trim().startsWith(arguments[0]));
             if (one) one.click();
             return one""",
             words,
@@ -95,7 +97,7 @@ class Hand:
     def type(self, label, text):
         place = self.until(
             """const label = [...document.querySelectorAll('label')]
-              .find(each => each.innerText.trim() === arguments[0]);
+              .find(each => each.textContent.trim() === arguments[0]);
             return label && label.control && label.control.id""",
             label,
         )
@@ -118,11 +120,12 @@ def short_visit(hand, program, name):
     visit = hand.run("return location.pathname.split('/')[2]", [])
     look = f"{program.address}/visits/{visit}/look"
     hand.go_to(look)
+    hand.press("Seat, loaded")
     hand.type("Seat, loaded", "46,5")
     hand.sees("kept on the server ")
     hand.until("return document.querySelector('[data-testid=elevation]') !== null")
     hand.browser.refresh()
-    hand.sees("46.5 cm")
+    hand.sees("46,5 cm")
     hand.browser.delete_all_cookies()
     hand.press("Today")
     hand.sees("Your session ended. Sign in again")

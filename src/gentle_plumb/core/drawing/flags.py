@@ -68,6 +68,10 @@ def fan_out(wanted: Sequence[float], *, size: float, low: float, high: float) ->
     return [place + index * size for index, place in enumerate(flat)]
 
 
+LEAST_CHANGE_MM = 0.5
+"""A change that would be shown as none. Source: house-repeat."""
+
+
 def _state(row: FitRow, overruled: bool) -> State:
     if overruled:
         return "overruled"
@@ -80,9 +84,12 @@ def _state(row: FitRow, overruled: bool) -> State:
 
 def flags_of(
     fit: PostureFit, settings: Settings, overruled: set[str], eye: float | None,
-    elbow: float | None, target: Settings,
+    elbow: float | None, target: Settings, least: float = LEAST_CHANGE_MM,
 ) -> list[Flag]:  # fmt: skip
-    """The flags of one posture: heights from the floor, lowest first."""
+    """The flags of one posture: heights from the floor, lowest first.
+
+    A change of no more than ``least`` mm is none.
+    """
     flags: list[Flag] = []
     for row in fit.rows:
         aim = target.get(row.key)
@@ -95,11 +102,12 @@ def flags_of(
         found = settings.get(row.key)
         found_base = (settings.seat or 0.0) if row.key == "armrest" else 0.0
         found_at = found + found_base if found is not None else None
+        change = aim + base - found_at if found_at is not None else None
         flags.append(
             Flag(
                 part=row.key, label=row.label, height=aim + base,
                 state=_state(row, row.key in overruled), found=found_at,
-                change=aim + base - found_at if found_at is not None else None,
+                change=change if change is not None and abs(change) > least else None,
                 sd=row.sd or 0.0,
             )
         )  # fmt: skip
@@ -179,8 +187,7 @@ def ink_flags(flags: Sequence[Flag], *, staff_edge: float, side: int, y0: float,
         wave = "~" if flag.state == "estimated" else ""
         marks.append(text("flag-label", inset, -3.5, flag.label))
         marks.append(text("flag-value", inset, 11.5, wave + format_length(flag.height, unit)))
-        changed = flag.change is not None and abs(flag.change) >= 0.5
-        if changed and flag.change is not None:
+        if flag.change is not None:
             words = format_difference(flag.change, unit, up="up", down="down")
             far = left + FLAG_W - (13.0 if side == 1 else 7.0)
             marks.append(text("flag-change", far, 11.5, words, "end"))
@@ -197,7 +204,7 @@ def ink_flags(flags: Sequence[Flag], *, staff_edge: float, side: int, y0: float,
                 path("found-tick", f"M{number(staff_edge - side * 3)} {number(found)}"
                      f"L{number(inner)} {number(found)}")
             )  # fmt: skip
-            if changed:
+            if flag.change is not None:
                 lane = staff_edge + side * 6
                 marks.append(
                     path("bracket", f"M{number(staff_edge)} {number(found)}L{number(lane)} "

@@ -11,13 +11,14 @@ from ..errors import MissingInput
 from ..fit import Case, FitResult, Joint, PostureFit, joints_of
 from ..fit.frame import Frame
 from ..fit.moves import settings_of
+from ..fit.rows import TAPE_MM
 from ..recent import recent
 from ..units import LengthUnit
 from ..workstation import Details, Settings
 from .chairs import ink_chair
 from .dials import ink_dials
 from .figure import ink_figure
-from .flags import FLAG_W, LANE, flags_of, ink_flags
+from .flags import FLAG_W, LANE, LEAST_CHANGE_MM, flags_of, ink_flags
 from .furniture import Ink, Place, ink_desk, ink_plumb, ink_screen, ink_side_screens, place_of
 from .grips import grips_of, ink_grips
 from .habit_marks import field_size, ink_habits
@@ -190,7 +191,15 @@ def _flags(case: Case, side: _Side, request: SceneRequest, overruled: set[str], 
     aim = settings_of(side.fit)
     reference = side.settings if request.show == "left" else found
     eye, elbow = _eye_and_elbow(case, side) if request.person else (None, None)
-    flags = flags_of(side.fit, reference, overruled, eye, elbow, aim)
+    flags = flags_of(
+        side.fit,
+        reference,
+        overruled,
+        eye,
+        elbow,
+        aim,
+        TAPE_MM if request.show == "left" else LEAST_CHANGE_MM,
+    )
     return ink_flags(
         flags, staff_edge=edge, side=hand, y0=y0, scale=scale, top=TOP_PX, unit=request.unit,
         posture=side.name,

@@ -18,6 +18,8 @@ from .wording import cost_of, limit_text
 
 SAME_MM = 0.5
 """Two heights closer than this are the same to a tape. Source: house-repeat."""
+TAPE_MM = 3.0
+"""What was set and measured again, so near to its aim, is there, mm. Source: house-repeat."""
 
 Terms = Callable[[Body], Sequence[Term]]
 Ends = Callable[[float], tuple[float | None, float | None]]

@@ -9,6 +9,7 @@ from math import erf, sqrt
 from ..body import DIMENSIONS, Body
 from ..fit import CHECKS, NO_LIMIT, Case, FitRow, limit_text, terms_text
 from ..fit.result import Posture, Status
+from ..fit.rows import TAPE_MM
 from ..fit.wording import degrees_said
 from ..policy import SCHOOLS, STANDING, Bundle, defaults
 from ..record import Entries
@@ -20,7 +21,7 @@ DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("
               "seat_depth": ("longer", "shorter")}  # fmt: skip
 
 
-LEAST_LEFT_OVER = {"mm": 3.0, "deg": 1.0, "%": 1.0}
+LEAST_LEFT_OVER = {"mm": TAPE_MM, "deg": 1.0, "%": 1.0}
 """Less than this a tape can't tell from nothing. Source: house-repeat."""
 
 

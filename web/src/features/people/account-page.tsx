@@ -1,3 +1,4 @@
+import Bowser from "bowser";
 import { type FormEvent, useState } from "react";
 import { useMe, usePassword, useSessions } from "@/shared/api/account";
 import { clockTime, shortDate } from "@/shared/dates";
@@ -63,6 +64,13 @@ function Password() {
   );
 }
 
+/** A browser and its system, from the words it introduces itself with. */
+function named(agent: string): string {
+  if (!agent) return "A browser that gave no name";
+  const { browser, os } = Bowser.parse(agent);
+  return [browser.name ?? "A program", os.name && `on ${os.name}`].filter(Boolean).join(" ");
+}
+
 function Sessions() {
   const { list, end } = useSessions();
   const at = (moment: string) => `${shortDate(moment)}, ${clockTime(new Date(moment))}`;
@@ -77,7 +85,7 @@ function Sessions() {
             className="flex min-h-13 items-center justify-between gap-4 border-b border-hair py-1"
           >
             <span>
-              <b>{session.browser || "A browser that gave no name"}</b>
+              <b>{named(session.browser)}</b>
               <span className="figures block text-sm text-soft">
                 since {at(session.started_at)}, ends {at(session.expires_at)}
               </span>
@@ -85,7 +93,11 @@ function Sessions() {
             {session.here ? (
               <span className="text-soft">here</span>
             ) : (
-              <Button disabled={end.isPending} onClick={() => end.mutate(session.id)}>
+              <Button
+                className="shrink-0"
+                disabled={end.isPending}
+                onClick={() => end.mutate(session.id)}
+              >
                 End it
               </Button>
             )}

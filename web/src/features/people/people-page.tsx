@@ -60,7 +60,7 @@ export function PeoplePage() {
                 <span className="text-soft">{member.title}</span>
               </td>
               <td className="figures text-soft">{member.email}</td>
-              <td className="text-soft">
+              <td className="py-2 text-soft">
                 {ROLES[member.role]}
                 {member.role === "reader" && (
                   <label className="flex min-h-11 items-center gap-2 text-ink">

@@ -146,15 +146,11 @@ export class Keeper {
     return last.path;
   }
 
-  /** Nothing before this moment is taken back any more. */
-  forgetSteps(): void {
-    this.undoable = [];
-  }
-
-  /** Whether the visit is signed as it stands: the next change asks first. */
+  /** Whether the visit is signed as it stands: the next change asks first, none before is undone. */
   setSigned(signed: boolean): void {
     if (this.signed === signed) return;
     this.signed = signed;
+    if (signed) this.undoable = [];
     this.tell();
   }
 

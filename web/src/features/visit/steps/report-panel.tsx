@@ -140,19 +140,11 @@ function Signing({
   version: number;
   onDone: () => void;
 }) {
-  const { visit, unit, keeper } = useVisitState();
+  const { visit, unit } = useVisitState();
   const sign = useSign(visit.id, unit);
   const [id] = useNewId();
   const submit = () =>
-    sign.mutate(
-      { reportId: id, revision: draft.revision },
-      {
-        onSuccess: () => {
-          keeper.forgetSteps();
-          onDone();
-        },
-      },
-    );
+    sign.mutate({ reportId: id, revision: draft.revision }, { onSuccess: onDone });
   return (
     <Modal
       open
@@ -200,7 +192,7 @@ function Shared() {
           <label className="flex min-h-11 items-center gap-2.5">
             <input
               type="checkbox"
-              className="size-5 accent-(--ink)"
+              className="size-5 shrink-0 accent-(--ink)"
               checked={cells.get(field.id)?.typed === "yes"}
               disabled={readOnly}
               onChange={(event) => keeper.type(field.id, event.target.checked ? "yes" : "", unit)}

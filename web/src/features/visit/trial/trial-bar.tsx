@@ -64,8 +64,7 @@ export function Left({
       )}
       {of.findings.length > 0 && (
         <>
-          , <b>{of.findings.length}</b> out of{" "}
-          {of.findings.length === 1 ? "its band" : "their bands"}
+          , <b>{of.findings.length}</b> found
         </>
       )}
     </>
