@@ -32,7 +32,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
 
     """
     app = FastAPI(
-        title="Gentle Plumb", version="0.4.0", docs_url=None, redoc_url=None,
+        title="Gentle Plumb", version="0.5.0", docs_url=None, redoc_url=None,
         openapi_url=None, separate_input_output_schemas=False,
     )  # fmt: skip
     app.state.services = services
