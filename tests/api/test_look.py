@@ -108,6 +108,15 @@ def test_a_picture_over_the_limit_is_told_so(owner, agreed):
     assert send(owner, agreed, b"not a picture").json()["type"] == "bad-picture"
 
 
+def test_a_picture_is_not_read_before_visit_and_consent_are_looked_at(owner, agreed, reader, drawn):
+    assert send(reader, agreed, drawn.jpeg).status_code == 403
+    heavy = b"\xff" * (26 * 1024 * 1024)
+    assert send(owner, uuid4(), heavy).status_code == 404
+    without = owner.new_visit()
+    refused = send(owner, without, heavy)
+    assert (refused.status_code, refused.json()["type"]) == (409, "needs-consent")
+
+
 def test_light_comes_from_the_meter_or_says_why_not(owner, meter):
     read = owner.http.post("/api/light-meter/readings")
     assert read.status_code == 200

@@ -1,6 +1,9 @@
 """What becomes of a picture: upright, without metadata, not too large; or a clear no."""
 
+import struct
+from concurrent.futures import ThreadPoolExecutor
 from io import BytesIO
+from threading import Lock
 
 import pytest
 from PIL import ExifTags, Image
@@ -90,3 +93,41 @@ def test_more_pixels_than_can_be_kept_are_not_even_decoded(monkeypatch):
     monkeypatch.setattr(limits, "MOST_PIXELS", 100_000)
     with pytest.raises(BadPicture, match="megapixels"):
         PillowDarkroom().develop(picture())
+
+
+def test_large_ones_are_unpacked_one_at_a_time(monkeypatch):
+    monkeypatch.setattr(limits, "LARGE", 1000)
+    at_once, most = 0, 0
+    gate, unpack = Lock(), PillowDarkroom._unpacked
+
+    def watched(self, opened):
+        nonlocal at_once, most
+        with gate:
+            at_once += 1
+            most = max(most, at_once)
+        made = unpack(self, opened)
+        with gate:
+            at_once -= 1
+        return made
+
+    monkeypatch.setattr(PillowDarkroom, "_unpacked", watched)
+    with ThreadPoolExecutor(4) as pool:
+        sizes = [one.width for one in pool.map(PillowDarkroom().develop, [picture()] * 8)]
+    assert (sizes, most) == ([800] * 8, 1)
+
+
+def test_what_trips_the_reader_up_is_told_not_thrown(monkeypatch):
+    def trips(_):
+        raise struct.error("unpack requires a buffer of 2 bytes")
+
+    monkeypatch.setattr(limits.ImageOps, "exif_transpose", trips)
+    with pytest.raises(BadPicture, match="damaged"):
+        PillowDarkroom().develop(picture())
+
+
+def test_what_has_to_be_unpacked_whole_has_the_lower_limit(monkeypatch):
+    monkeypatch.setattr(limits, "MOST_UNPACKED", 100_000)
+    with pytest.raises(BadPicture, match="as PNG") as refused:
+        PillowDarkroom().develop(picture(kind="PNG"))
+    assert (refused.value.value, refused.value.high) == (480_000, 100_000)
+    assert developed(picture())[0].width == 800

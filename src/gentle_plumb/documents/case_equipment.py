@@ -18,6 +18,9 @@ from ..core.workstation import (
 )
 from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of
 
+MOST_ITEMS = 8
+"""Kinds of things at hand in a case: stacks of more take a search too long for one request."""
+
 
 class ChairDocument(Part):
     """A chair: seat over the floor, the rest over or along the seat; recline in degrees from upright."""
@@ -193,7 +196,7 @@ class EquipmentDocument(Part):
     screen: ScreenDocument = ScreenDocument()
     side_screens: Annotated[list[SideScreenDocument], Field(max_length=2)] = Field(default=[])
     feet: Annotated[list[RangeDocument], Field(max_length=5)] | None = None
-    items: Annotated[list[ItemDocument], Field(max_length=12)] = Field(default=[])
+    items: Annotated[list[ItemDocument], Field(max_length=MOST_ITEMS)] = Field(default=[])
 
     def workstation(self) -> Workstation:
         """The pieces in mm."""

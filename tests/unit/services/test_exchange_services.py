@@ -1,6 +1,7 @@
 """What goes out and comes in."""
 
 import json
+from uuid import uuid4
 
 import pytest
 
@@ -9,6 +10,7 @@ from gentle_plumb.services.errors import (
     BadFile,
     NotAllowed,
 )
+from gentle_plumb.services.models import MOST_TROUBLES
 from unit.services.world import World, measured_visit, view_of
 
 
@@ -117,3 +119,43 @@ def test_several_visits_of_one_new_client_become_one_client(world):
     ]
     assert sorted(names) == [("Bo", 10), ("Tove", 10), ("Tove", 11)]
     assert [one.name for one in world.visits.clients(world.office.owner)] == ["Bo", "Tove"]
+
+
+def test_a_large_file_asks_the_record_by_set_and_tells_no_end_of_troubles(world, monkeypatch):
+    _, visit = measured_visit(world, stature=("161.2", "161.4"))
+    raw = world.exchange.export(world.office.owner, "csv_readings")[0].decode()
+    head, line = raw.splitlines()[:2]
+    mine = (str(visit), str(world.records.visit_by_id[visit].client_id))
+    asked = []
+    for name in ("measured", "visits", "clients", "open", "working"):
+        monkeypatch.setattr(world.records, name, counted(asked, name, getattr(world.records, name)))
+
+    def others(number, typed):
+        lines = [head]
+        for _ in range(number):
+            one = line
+            for known in mine:
+                one = one.replace(known, str(uuid4()))
+            lines.append(one.replace("1612,161.2 cm", typed))
+        return "\r\n".join(lines).encode()
+
+    calls = []
+    for number in (3, 400):
+        asked.clear()
+        assert (
+            len(world.exchange.look(world.office.owner, others(number, "1612,161.2 cm")).understood)
+            == number
+        )
+        calls.append(len(asked))
+    assert calls[0] == calls[1]
+    troubles = world.exchange.look(world.office.owner, others(700, "9612,961.2 cm")).troubles
+    assert len(troubles) == MOST_TROUBLES + 1
+    assert troubles[-1][2] == "and 500 more of the kind"
+
+
+def counted(asked, name, method):
+    def call(*args, **named):
+        asked.append(name)
+        return method(*args, **named)
+
+    return call
