@@ -1,6 +1,7 @@
 """Nothing typed is lost: bad input, reload, restart, no network, two people at once."""
 
 import re
+from datetime import UTC, datetime
 
 import pytest
 from playwright.sync_api import Page, expect
@@ -141,8 +142,10 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
         open_step(page, program, "Yara", "look")
     theirs, mine = (walk_to(page, "Eye to screen") for page in (desk, other))
     theirs.fill("61")
+    theirs.press("Tab")
     kept(desk)
     mine.fill("67")
+    mine.press("Tab")
     show = other.get_by_role("button", name="1 to settle: show")
     expect(show).to_be_visible()
     refused = walk_to(other, "Seat, loaded")
@@ -168,15 +171,42 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
 
 def test_what_is_deleted_comes_back_by_undo(desk: Page, program):
     desk.get_by_role("link", name="Clients").click()
-    row = desk.get_by_role("row", name=re.compile("Pia"))
+    row = desk.get_by_role("row", name=re.compile("Nadia"))
     row.get_by_role("button", name="Start a visit").click()
     desk.wait_for_url("**/ask")
     address = desk.url
     desk.get_by_role("link", name="Today").click()
-    gone = desk.get_by_role("button", name=re.compile("Delete the empty visit of Pia"))
+    gone = desk.get_by_role("button", name=re.compile("Delete the empty visit of Nadia"))
     gone.click()
     expect(gone).to_have_count(0)
     desk.get_by_role("button", name="Undo").click()
     expect(gone).to_be_visible()
     desk.goto(address)
-    expect(desk.get_by_role("heading", name=re.compile("Pia"))).to_be_visible()
+    expect(desk.get_by_role("heading", name=re.compile("Nadia"))).to_be_visible()
+    desk.get_by_role("link", name="Today").click()
+    gone.click()
+    expect(gone).to_have_count(0)
+
+
+def test_a_date_is_kept_once_it_is_whole(desk: Page, program):
+    open_step(desk, program, "Bram", "report")
+    field = desk.get_by_label("Follow-up on")
+    year = datetime.now(UTC).year + 1
+    sent = []
+    desk.on("request", lambda one: sent.append(one.post_data_json["typed"])
+            if one.method == "PUT" and "/changes/" in one.url else None)  # fmt: skip
+    field.press_sequentially(f"1215{year}", delay=500)  # slower than a pause in typing
+    expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_hidden()
+    assert sent == [f"{year}-12-15"]
+    assert entry(desk, program, "report.follow_up", "Bram")["typed"] == f"{year}-12-15"
+
+
+def test_a_page_that_fails_says_so_and_leads_on(page: Page, program):
+    sign_in(page, program)
+    page.route("**/api/fields", lambda route: route.fulfill(json={}))
+    page.goto(f"{program.address}/visits/{visit_id(page, program, 'Jonas')}/ask")
+    expect(page.get_by_role("heading", name="This page failed")).to_be_visible()
+    expect(page.get_by_text("What you typed is kept")).to_be_visible()
+    page.unroute("**/api/fields")
+    page.get_by_role("button", name="Back to Today").click()
+    expect(page.get_by_role("heading", name="Today")).to_be_visible()

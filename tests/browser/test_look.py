@@ -193,7 +193,7 @@ def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
     casper = desk.get_by_role("row", name=re.compile("Casper Roe"))
     expect(casper).to_contain_text("the same day")
     desk.go_back()
-    desk.get_by_role("button", name="Write down what was done").click()
+    banner.get_by_role("button").click()
     done = desk.get_by_label("What was done about it").first
     done.fill("ok")
     done.press("Tab")
