@@ -33,12 +33,17 @@ def test_bad_input_is_answered_in_place_and_the_rest_stays(desk: Page, program):
 
 def test_typed_without_network_waits_on_the_device_and_arrives(desk: Page, program):
     open_step(desk, program, "Jonas", "look")
+    desk.wait_for_timeout(3000)  # by then the other places are here, too
     desk.context.set_offline(True)
     distance = walk_to(desk, "Eye to screen")
     distance.fill("52")
     distance.press("Tab")
     expect(desk.get_by_role("status").first).to_contain_text("1 on this device")
+    desk.get_by_role("link", name="Today").click()
+    expect(desk.get_by_role("heading", name="Today")).to_be_visible()
+    expect(desk.get_by_text("Words you typed are not on the server yet")).to_be_visible()
     desk.context.set_offline(False)
+    desk.get_by_role("link", name=re.compile("^(Jonas|A visit)")).first.click()
     kept(desk)
     assert entry(desk, program, "look.found.distance", "Jonas")["typed"] == "52 cm"
 

@@ -29,7 +29,7 @@ export function Shell() {
   const { unit, nextUnit } = useUnitSwitch(me?.unit ?? "cm");
   const [help, setHelp] = useState(false);
   const [leaving, setLeaving] = useState(false);
-  const waiting = () => visitsWithWords(me?.email ?? "") > 0;
+  const waiting = () => visitsWithWords(me?.email ?? "").length > 0;
   useKeys(
     useMemo(
       () => ({

@@ -1,9 +1,12 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useMe } from "@/shared/api/account";
-import type { Schemas } from "@/shared/api/client";
+import { Refused, type Schemas } from "@/shared/api/client";
 import { useVisitChanges, useVisits } from "@/shared/api/queries";
 import { dayOf, shortDate } from "@/shared/dates";
+import { Notice } from "@/shared/ui/notice";
 import { saidWithUndo } from "@/shared/ui/undo";
+import { visitsWithWords } from "../visit/saving/tab-store";
 import { groupVisits, STATE_WORDS } from "./visits";
 
 type Line = Schemas["VisitLineOut"];
@@ -23,7 +26,17 @@ export function TodayPage() {
           Start a visit
         </Link>
       </header>
-      {visits.isPending && <p className="text-soft">One moment …</p>}
+      <Waiting lines={visits.data ?? []} />
+      {visits.isPending && visits.fetchStatus === "fetching" && (
+        <p className="text-soft">One moment …</p>
+      )}
+      {(visits.isError || visits.fetchStatus === "paused") && (
+        <Notice role="alert" className="mb-4">
+          {visits.error instanceof Refused
+            ? visits.error.message
+            : "The server can't be reached. It is asked again once the network is back."}
+        </Notice>
+      )}
       {visits.data?.length === 0 && (
         <p>
           No visits yet.{" "}
@@ -63,6 +76,32 @@ export function TodayPage() {
         </section>
       ))}
     </>
+  );
+}
+
+/** Words that are only on this device, and the way to their visits, where they are sent. */
+function Waiting({ lines }: { lines: readonly Line[] }) {
+  const me = useMe().data;
+  const queries = useQueryClient();
+  const waiting = visitsWithWords(me?.email ?? "");
+  const name = (id: string) =>
+    lines.find((line) => line.id === id)?.client ??
+    queries.getQueryData<Schemas["VisitOut"]>(["visit", id])?.client.name;
+  if (waiting.length === 0) return null;
+  return (
+    <Notice className="mb-6">
+      <p>Words you typed are not on the server yet. They are sent once you open their visit:</p>
+      {waiting.map((id) => (
+        <Link
+          key={id}
+          to="/visits/$visitId/$step"
+          params={{ visitId: id, step: "ask" }}
+          className="flex min-h-11 items-center underline"
+        >
+          {name(id) ?? "A visit"}
+        </Link>
+      ))}
+    </Notice>
   );
 }
 

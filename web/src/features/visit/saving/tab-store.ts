@@ -33,11 +33,14 @@ export function recall(member: string, visitId: string): unknown {
   }
 }
 
-/** In how many visits this tab still holds words of a member. */
-export function visitsWithWords(member: string): number {
+/** The visits this tab still holds words for, that a member typed and the server has not got. */
+export function visitsWithWords(member: string): string[] {
+  const start = keyOf(member, "");
   try {
-    return Object.keys(sessionStorage).filter((key) => key.startsWith(keyOf(member, ""))).length;
+    return Object.keys(sessionStorage)
+      .filter((key) => key.startsWith(start))
+      .map((key) => key.slice(start.length));
   } catch {
-    return 0;
+    return [];
   }
 }
