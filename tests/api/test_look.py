@@ -114,7 +114,7 @@ def test_a_picture_is_not_read_before_visit_and_consent_are_looked_at(owner, agr
     assert send(owner, uuid4(), heavy).status_code == 404
     without = owner.new_visit()
     refused = send(owner, without, heavy)
-    assert (refused.status_code, refused.json()["type"]) == (409, "needs-consent")
+    assert (refused.status_code, refused.json()["type"]) == (422, "needs-consent")
 
 
 def test_light_comes_from_the_meter_or_says_why_not(owner, meter):

@@ -215,3 +215,22 @@ def test_a_page_that_fails_says_so_and_leads_on(page: Page, program):
     page.unroute("**/api/fields")
     page.get_by_role("button", name="Back to Today").click()
     expect(page.get_by_role("heading", name="Today")).to_be_visible()
+
+
+def test_words_leave_while_they_are_typed_and_the_rest_when_the_page_goes(desk: Page, program):
+    open_step(desk, program, "Jonas", "ask")
+    tab(desk, "Reason")
+    reason = desk.get_by_label("Reason for the visit")
+    before = reason.input_value()
+    reason.focus()
+    desk.keyboard.press("Control+End")
+    sent = []
+    desk.on("request", lambda one: sent.append(one.method) if "/changes/" in one.url else None)
+    words = " and then some more of it"
+    reason.press_sequentially(words, delay=120)  # never a pause
+    assert sent.count("PUT") >= 2
+    desk.on("dialog", lambda dialog: dialog.accept())
+    desk.reload()
+    tab(desk, "Reason")
+    expect(reason).to_have_value(before + words)
+    kept(desk)

@@ -1,5 +1,5 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useShelf } from "@/shared/api/queries";
 import { FieldsForm } from "../../fields-form";
@@ -10,8 +10,13 @@ type Piece = Schemas["Piece"];
 
 /** The pieces of the workstation, each with its attributes; from the shelf, and back onto it. */
 export function Pieces() {
-  const { catalogue, fields, cells, worked, readOnly } = useVisitState();
+  const { catalogue, fields, cells, worked, readOnly, sought } = useVisitState();
   const [open, setOpen] = useState<string | null>("chair");
+  useEffect(() => {
+    const holds = (piece: Piece) => piece.starts.some((start) => sought?.startsWith(start));
+    const piece = sought && catalogue.pieces.find(holds);
+    if (piece) setOpen(piece.id);
+  }, [sought, catalogue.pieces]);
   const shelf = useShelf().data ?? [];
   const shared = shelf.find((item) => item.id === cells.get("look.workstation")?.typed);
   const of = (piece: Piece) =>

@@ -11,7 +11,8 @@ import { useDeviceTyping } from "./use-device-typing";
 
 /** Measure: one dimension at a time, large; two readings, a third where they differ. */
 export function MeasurePanel() {
-  const { worked, picked, setTape, go, cells, keeper, unit, readOnly, fields } = useVisitState();
+  const { worked, picked, sought, setTape, go, cells, keeper, unit, readOnly, fields } =
+    useVisitState();
   const all = worked?.measured ?? [];
   const list = all.filter((one) => one.listed);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -39,6 +40,10 @@ export function MeasurePanel() {
   useEffect(() => {
     if (chosen === null && name) setChosen(name);
   }, [chosen, name]);
+  useEffect(() => {
+    const [, dimension] = /^measure\.(\w+)\./.exec(sought ?? "") ?? [];
+    if (dimension) setChosen(dimension);
+  }, [sought]);
   const places = list.some((one) => one.dimension === name) ? list : all;
   const at = places.findIndex((one) => one.dimension === name);
   // after the last one: what is still open of the list, before it is on to the next step
