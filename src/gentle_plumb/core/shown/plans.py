@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from ..findings import whole_minutes
 from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Move
-from ..fit.rows import SAME_MM
+from ..fit.rows import TAPE_MM
 from ..plans import Added, Fix, Lacks, Left, Plan, StackAnswer, Tier, WorkedOut
 from ..plans.stacks import STACK_WARNING
 from ..units import LengthUnit, format_difference, format_length
@@ -119,22 +119,22 @@ def _added(one: Added, unit: LengthUnit) -> AddedView:
 
 
 def lacks_said(lacks: Lacks, unit: LengthUnit) -> list[str]:
-    """What does not fit at all, a sentence each, the gravest first."""
+    """What does not fit at all by more than a tape can be off, a sentence each, the gravest first."""
 
     def mm(value: float) -> str:
         return format_length(value, unit, with_unit=True)
 
     found = []
-    if lacks.thighs > SAME_MM:
+    if lacks.thighs > TAPE_MM:
         found.append(f"Thighs or armrests do not fit under the desk: {mm(lacks.thighs)} short.")
-    if lacks.feet > SAME_MM:
+    if lacks.feet > TAPE_MM:
         found.append(f"The feet hang: {mm(lacks.feet)} short of a support.")
     found += [f"No arm reaches the keys, {posture}." for posture in lacks.keys]
-    if lacks.belly > SAME_MM:
+    if lacks.belly > TAPE_MM:
         found.append(
             f"The belly keeps the desk away: the keyboard hangs over its edge by {mm(lacks.belly)}."
         )
-    if lacks.armrests > SAME_MM:
+    if lacks.armrests > TAPE_MM:
         found.append(
             f"The armrests meet the desk even at their lowest, by {mm(lacks.armrests)}: turn them "
             "out, take them off, or stay short of the edge."
