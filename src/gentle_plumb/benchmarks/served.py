@@ -308,9 +308,7 @@ def served_rows(table: Table, rounds: int) -> tuple[dict[str, Any], dict[str, An
     """Add the rows that need the running program; a report's content and its scene for others."""
     with tempfile.TemporaryDirectory(dir=run.VAR if run.VAR.exists() else None) as folder:
         cluster = Cluster(Path(folder) / "bench")
-        cluster.create()
-        cluster.start()
-        try:
+        with cluster.up():
             with started(cluster.url, free_port()):
                 pass  # the first start migrates and loads the demo
             with started(cluster.url, free_port()) as (address, process, seconds):
@@ -322,6 +320,4 @@ def served_rows(table: Table, rounds: int) -> tuple[dict[str, Any], dict[str, An
                 )
                 _memory_row(table, process)
                 report = caller.http.get(f"/api/visits/{caller.visit}/report").json()["content"]
-        finally:
-            cluster.stop()
     return report, json.loads(json.dumps(report["scene"]))

@@ -235,9 +235,8 @@ def _pdf_row(table: Table, rounds: int, scene: dict[str, Any], content: dict[str
         (Path(folder) / "figure.svg").write_text(scene_svg(scene), encoding="utf-8")
         text = (HERE / "report.typ").read_text(encoding="utf-8")
         text = text.replace("json(bytes(sys.inputs.content))", 'json("content.json")')
-        static.write_text(
-            text.replace("bytes(sys.inputs.figure)", '"figure.svg"'), encoding="utf-8"
-        )
+        text = text.replace("bytes(sys.inputs.figure)", '"figure.svg"')
+        static.write_text(text.replace("sys.inputs.figure", '"there"'), encoding="utf-8")
 
         def plainly() -> None:
             words["note"] = f"round {next(numbers)}"
