@@ -96,7 +96,7 @@ def _solver_row(table: Table, rounds: int) -> None:
 
         key, reference = mine(), solver()
         apart = max(apart, abs(key[-1] - reference[-1]))
-        grades = grades and key[2:5] == reference[:3]
+        grades = grades and key[3:6] == reference[:3]
         ours.append(statistics.median(timed(mine, 3)))
         theirs.append(statistics.median(timed(solver, 1)))
     times = statistics.median(their / our for our, their in zip(ours, theirs, strict=True))
