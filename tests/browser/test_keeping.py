@@ -33,7 +33,10 @@ def test_bad_input_is_answered_in_place_and_the_rest_stays(desk: Page, program):
 
 def test_typed_without_network_waits_on_the_device_and_arrives(desk: Page, program):
     open_step(desk, program, "Jonas", "look")
-    desk.wait_for_timeout(3000)  # by then the other places are here, too
+    desk.wait_for_function(
+        """() => performance.getEntriesByType('resource')
+                   .some((one) => one.name.includes('today-page') && one.responseEnd > 0)"""
+    )  # the other places come after the first
     desk.context.set_offline(True)
     distance = walk_to(desk, "Eye to screen")
     distance.fill("52")
@@ -200,7 +203,7 @@ def test_a_date_is_kept_once_it_is_whole(desk: Page, program):
     sent = []
     desk.on("request", lambda one: sent.append(one.post_data_json["typed"])
             if one.method == "PUT" and "/changes/" in one.url else None)  # fmt: skip
-    field.press_sequentially(f"1215{year}", delay=500)  # slower than a pause in typing
+    field.press_sequentially(f"1215{year}", delay=470)  # slower than a pause in typing
     expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_hidden()
     assert sent == [f"{year}-12-15"]
     assert entry(desk, program, "report.follow_up", "Bram")["typed"] == f"{year}-12-15"
