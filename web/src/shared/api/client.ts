@@ -26,7 +26,7 @@ export function onSessionEnd(listener: () => void): void {
 }
 
 /** Where 401 is an answer and not the end of a session: wrong words, or nobody yet. */
-const ASKS_WHO = new Set(["/api/session", "/api/me", "/api/password"]);
+const ASKS_WHO = new Set(["/api/session", "/api/me"]);
 
 api.use({
   onRequest({ request }) {
