@@ -8,7 +8,9 @@ import sys
 import time
 import urllib.error
 import urllib.request
+from concurrent.futures import ThreadPoolExecutor
 from contextlib import suppress
+from threading import Barrier
 
 import pytest
 
@@ -148,3 +150,19 @@ def test_a_half_made_database_is_moved_aside_and_a_whole_one_kept(folder):
     assert not cluster.create()
     with cluster.up() as mine:
         assert mine
+
+
+def test_starts_at_the_same_moment_share_one_database_and_leave_none_behind(folder):
+    together, many = Barrier(4), range(4)
+
+    def start(_):
+        together.wait()
+        with Cluster(folder).up() as mine:
+            together.wait()
+            return mine, Cluster(folder)._port_of_running()
+
+    with ThreadPoolExecutor(4) as pool:
+        started = list(pool.map(start, many))
+    assert sum(mine for mine, _ in started) >= 1
+    assert len({port for _, port in started}) == 1
+    assert not Cluster(folder).running()

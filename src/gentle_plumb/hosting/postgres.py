@@ -153,35 +153,36 @@ class Cluster:
                 f"{self.folder} can't be written to: {error.strerror}."
             ) from error
         with lock:
-            fcntl.flock(lock, fcntl.LOCK_SH)
-            mine = _try_lock(lock)  # nobody else uses this folder
+            mine = self._alone_here(lock)
             if mine:
                 self.create()
                 if not self.running():
                     self.start()
-                else:
-                    self.port = self._port_of_running()
-                fcntl.flock(lock, fcntl.LOCK_SH)  # others may join from here on
-            else:
-                self._join()
             try:
+                self.port = self._port_of_running()
                 self._make_database()
+                fcntl.flock(lock, fcntl.LOCK_SH)  # others may join from here on
                 yield mine
             finally:
-                if _try_lock(lock):
+                fcntl.flock(lock, fcntl.LOCK_UN)
+                if _try_lock(lock):  # nobody else uses this folder
                     self.stop()
 
-    def _join(self) -> None:
-        """Wait for the server that somebody else is starting, and take its port."""
+    def _alone_here(self, lock: IO[str]) -> bool:
+        """Whether the folder is this start's alone; if not, the server of another one runs in it."""
         deadline = time.monotonic() + START_PATIENCE_S
-        while not ((self.data / "postmaster.pid").exists() and self.running()):
+        while not _try_lock(lock):
+            fcntl.flock(lock, fcntl.LOCK_SH)  # waits for whoever is starting or stopping
+            if (self.data / "postmaster.pid").exists() and self.running():
+                return False
+            fcntl.flock(lock, fcntl.LOCK_UN)
             if time.monotonic() > deadline:
                 raise PostgresTrouble(
                     f"Another start in {self.folder} holds the database and it does not come up. "
                     "Stop that one first."
                 )
             time.sleep(0.2)
-        self.port = self._port_of_running()
+        return True
 
     def _port_of_running(self) -> int:
         lines = (self.data / "postmaster.pid").read_text().splitlines()
@@ -228,16 +229,15 @@ class Cluster:
                 f"The private PostgreSQL in {self.folder} does not let us in: "
                 f"{str(error).strip().splitlines()[-1]}"
             ) from None
-        except psycopg.errors.DuplicateDatabase:
+        except (psycopg.errors.DuplicateDatabase, psycopg.errors.UniqueViolation):
             return  # somebody who started at the same time was first
 
 
 def _try_lock(lock: IO[str]) -> bool:
-    """Take the lock alone if nobody else holds it."""
+    """Take the lock alone if nobody else holds it; otherwise hold nothing."""
     try:
         fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
     except OSError:
-        fcntl.flock(lock, fcntl.LOCK_SH)
         return False
     return True
 
