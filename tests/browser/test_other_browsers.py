@@ -90,7 +90,7 @@ class Hand:
             """const all = [...document.querySelectorAll('button, a, [role=radio]')];
             const one = all.find(each => each.textContent.trim().startsWith(arguments[0]));
             if (one) one.click();
-            return one""",
+            return one !== undefined""",
             words,
         )
 
