@@ -56,13 +56,17 @@ def webkit(folder):
     options.add_argument("--automation")
     env = {**os.environ, "DISPLAY": display, "WEBKIT_DISABLE_SANDBOX_THIS_IS_DANGEROUS": "1",
            "HOME": str(folder)}  # fmt: skip
-    browser = webdriver.WebKitGTK(
-        options=options, service=Service(which("WebKitWebDriver"), env=env)
-    )
     try:
-        yield Hand(browser, browser.get, lambda script, args: browser.execute_script(script, *args))
+        browser = webdriver.WebKitGTK(
+            options=options, service=Service(which("WebKitWebDriver"), env=env)
+        )
+        try:
+            yield Hand(
+                browser, browser.get, lambda script, args: browser.execute_script(script, *args)
+            )
+        finally:
+            browser.quit()
     finally:
-        browser.quit()
         xvfb.terminate()
         xvfb.wait(10)
 
