@@ -142,8 +142,8 @@ class Cluster:
     def up(self) -> Iterator[bool]:
         """The server up and answering, until the end; whether it runs because of this.
 
-        Who starts it stops it. Who finds it running joins it and leaves it running; what a start
-        that was killed left running is taken over. Starts in the same folder wait for each other.
+        Who finds it running joins it, and the last to leave stops it; what a start that was killed
+        left running is taken over. Starts in the same folder wait for each other.
         """
         try:
             self.folder.mkdir(parents=True, exist_ok=True)
