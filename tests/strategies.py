@@ -48,22 +48,30 @@ def station(surface=(600, 1270), seat=(400, 520), thickness=25.0, kind="monitor"
     width, height = Screen.picture(24, "16:9")
     return Workstation(
         chair=Chair(seat=span(seat), armrests="adjustable", armrest=Span(low=180, high=280)),
-        desk=Desk(kind="fixed" if surface and len(surface) == 1 else "sit_stand",
-                  surface=span(surface), thickness=thickness, depth=800),
+        desk=Desk(
+            kind="fixed" if surface and len(surface) == 1 else "sit_stand",
+            surface=span(surface),
+            thickness=thickness,
+            depth=800,
+        ),
         keyboard=Keyboard(kind="full", thickness=20),
         mouse=Mouse(hand="right"),
-        screen=Screen(kind="laptop") if kind == "laptop" else Screen(
-            kind="monitor", width=width, height=height, top_above_surface=span(lift)),
-    )  # fmt: skip
+        screen=Screen(kind="laptop")
+        if kind == "laptop"
+        else Screen(kind="monitor", width=width, height=height, top_above_surface=span(lift)),
+    )
 
 
 def usual_case(sex="female", found=None, **given):
     """The mean woman at a usual workstation."""
     body = given.pop("body", None) or mean_body(sex)
     return Case(
-        body=body, workstation=station(**given), shoe_seated=25, shoe_standing=25,
+        body=body,
+        workstation=station(**given),
+        shoe_seated=25,
+        shoe_standing=25,
         found_seated=Settings(**(found or {})),
-    )  # fmt: skip
+    )
 
 
 @st.composite
@@ -100,31 +108,54 @@ def cases(draw):
         body=draw(bodies()),
         workstation=Workstation(
             chair=Chair(seat=draw(st.none() | spans(300, 700))),
-            desk=Desk(kind="fixed", surface=draw(maybe), depth=draw(st.none() | st.floats(300, 1200)),
-                      thickness=draw(st.none() | st.floats(10, 150))),
-            keyboard=Keyboard(kind=draw(st.sampled_from(["full", "no_number_block", "compact"])),
-                              thickness=draw(st.floats(5, 50))),
+            desk=Desk(
+                kind="fixed",
+                surface=draw(maybe),
+                depth=draw(st.none() | st.floats(300, 1200)),
+                thickness=draw(st.none() | st.floats(10, 150)),
+            ),
+            keyboard=Keyboard(
+                kind=draw(st.sampled_from(["full", "no_number_block", "compact"])),
+                thickness=draw(st.floats(5, 50)),
+            ),
             mouse=Mouse(hand=draw(st.sampled_from(["left", "right", None]))),
-            screen=Screen(kind="laptop") if laptop else Screen(
-                kind="monitor", width=width, height=height,
-                top_above_surface=draw(st.none() | spans(100, 900))),
+            screen=Screen(kind="laptop")
+            if laptop
+            else Screen(
+                kind="monitor",
+                width=width,
+                height=height,
+                top_above_surface=draw(st.none() | spans(100, 900)),
+            ),
         ),
-        found_seated=Settings(seat=draw(st.none() | st.floats(300, 700)),
-                              mouse=draw(st.none() | st.floats(100, 700))),
+        found_seated=Settings(
+            seat=draw(st.none() | st.floats(300, 700)), mouse=draw(st.none() | st.floats(100, 700))
+        ),
         shoe_seated=draw(st.floats(0, 80)),
         shoe_standing=draw(st.floats(0, 80)),
         mat=draw(st.floats(0, 30)),
         lower_lens=draw(st.sampled_from(["none", "progressive", "bifocal"])),
-    )  # fmt: skip
+    )
 
 
 def seen_by(solids, camera, **more):
     """A photograph's points without drawing it: as the camera sees solids and the staff."""
-    plain = {"scale_a": (-600, 0, 0), "scale_b": (-600, STAFF_MM, 0),
-             "upright_a": (-740, 1280, 0), "upright_b": (-740, 60, 0)}  # fmt: skip
+    plain = {
+        "scale_a": (-600, 0, 0),
+        "scale_b": (-600, STAFF_MM, 0),
+        "upright_a": (-740, 1280, 0),
+        "upright_b": (-740, 60, 0),
+    }
     points = {name: camera.sees(at) for name, at in {**plain, **solids}.items()}
-    return Photo(id="p", width=WIDTH, height=HEIGHT, points=points, known_mm=STAFF_MM,
-                 fov_deg=field_of_view(), **more)  # fmt: skip
+    return Photo(
+        id="p",
+        width=WIDTH,
+        height=HEIGHT,
+        points=points,
+        known_mm=STAFF_MM,
+        fov_deg=field_of_view(),
+        **more,
+    )
 
 
 def side_photo(angles, camera=Camera(), **more):

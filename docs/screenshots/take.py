@@ -14,18 +14,36 @@ from playwright.sync_api import Page, sync_playwright
 
 HERE = Path(__file__).parent
 ADDRESS = sys.argv[1] if len(sys.argv) > 1 else "http://127.0.0.1:8750"
-ARGS = ["--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
-        "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
-        "--font-render-hinting=none"]  # fmt: skip
+ARGS = [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-sync",
+    "--no-proxy-server",
+    "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
+    "--font-render-hinting=none",
+]
 VISITS = {
-    "ask": ("Elif", "ask"), "body": ("Bram", "ask"), "look": ("Hugo", "look"),
-    "photographs": ("Odile", "look"), "measure": ("Hugo", "measure"),
-    "work-out": ("Odile", "work"), "findings": ("Bram", "work"), "set": ("Bram", "set"),
-    "pace": ("Odile", "pace"), "report": ("Odile", "report"),
-    "plans": ("Yara", "work"), "trying": ("Odile", "work"),
+    "ask": ("Elif", "ask"),
+    "body": ("Bram", "ask"),
+    "look": ("Hugo", "look"),
+    "photographs": ("Odile", "look"),
+    "measure": ("Hugo", "measure"),
+    "work-out": ("Odile", "work"),
+    "findings": ("Bram", "work"),
+    "set": ("Bram", "set"),
+    "pace": ("Odile", "pace"),
+    "report": ("Odile", "report"),
+    "plans": ("Yara", "work"),
+    "trying": ("Odile", "work"),
 }
-PARTS = {"ask": "Signs", "body": "Discomfort", "photographs": "Photos", "findings": "Findings",
-         "plans": "Plans", "trying": "Try"}  # fmt: skip
+PARTS = {
+    "ask": "Signs",
+    "body": "Discomfort",
+    "photographs": "Photos",
+    "findings": "Findings",
+    "plans": "Plans",
+    "trying": "Try",
+}
 
 
 def sign_in(page: Page) -> dict[str, str]:

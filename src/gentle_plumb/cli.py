@@ -13,13 +13,23 @@ import typer
 from rich.console import Console
 
 from .config import ROOT, Settings
+from .core.choices import one_of
+from .core.units import UNITS, LengthUnit
 
 if TYPE_CHECKING:
-    from .core.units import LengthUnit
     from .documents.case_format import CaseDocument
 
 app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
 console = Console(highlight=False, soft_wrap=True)
+
+
+def _unit(text: str) -> LengthUnit:
+    """Return the unit of that name, or say what there is and leave."""
+    unit = one_of(UNITS, text)
+    if unit is None:
+        say("The unit is mm, cm or in.")
+        raise typer.Exit(2)
+    return unit
 
 
 def say(words: str) -> None:
@@ -109,9 +119,9 @@ def practice(
     from .storage import SqlAccounts
 
     zone = time_zone or local_zone()
-    if unit not in ("cm", "mm", "in") or len(password) < LEAST_PASSWORD or "@" not in email:
-        say(f"The unit is cm, mm or in; the password has {LEAST_PASSWORD} characters or more; "
-            "the address has an @.")  # fmt: skip
+    lengths = _unit(unit)
+    if len(password) < LEAST_PASSWORD or "@" not in email:
+        say(f"The password has {LEAST_PASSWORD} characters or more, the address has an @.")
         raise typer.Exit(2)
     if zone not in available_timezones():
         say(f"Time zone: “{zone}” is none. Give one as Europe/London.")
@@ -123,7 +133,7 @@ def practice(
         if accounts.member_by_email(email.strip().lower()) is not None:
             say("Somebody with this address is there already. Nothing was made.")
             raise typer.Exit(1)
-        made = Practice(id=uuid4(), name=name, unit=unit, local_wording="", time_zone=zone)  # type: ignore[arg-type]
+        made = Practice(id=uuid4(), name=name, unit=lengths, local_wording="", time_zone=zone)
         accounts.add_practice(made)
         try:
             AccountService(accounts, now).create_member(
@@ -188,10 +198,7 @@ def fit(
         raise typer.Exit(_fit_many(many, out, processes or None))
     document = _read_case(case)
     if table:
-        if unit not in ("mm", "cm", "in"):
-            say("The unit is mm, cm or in.")
-            raise typer.Exit(2)
-        _print_table(document, unit)  # type: ignore[arg-type]  # checked just above
+        _print_table(document, _unit(unit))
         return
     if as_csv:
         text = result_csv(document.work().result)
@@ -283,9 +290,7 @@ def formats() -> None:
 
 
 @app.command()
-def bench(
-    quick: Annotated[bool, typer.Option("--quick", help="Fewer rounds.")] = False,
-) -> None:
+def bench(quick: Annotated[bool, typer.Option("--quick", help="Fewer rounds.")] = False) -> None:
     """Measure what must hold, and print it."""
     from .benchmarks import run_bench
 

@@ -57,8 +57,9 @@ def app(engine, clock, meter, tape):
     policies = PolicyService(SqlPolicies(engine))
     visits = VisitService(records, clock, measuring.errors_of, policies.chosen)
     instruments = {
-        "tape": SocketInstrument("tape", tape.address), "rod": SocketInstrument("rod", ""),
-    }  # fmt: skip
+        "tape": SocketInstrument("tape", tape.address),
+        "rod": SocketInstrument("rod", ""),
+    }
     return make_app(
         Services(
             engine=engine,
@@ -157,8 +158,15 @@ def fill(page, visit, name, **more):
     visits, who = page.app.state.services.visits, page.member
     for path, typed in {**client.entries, **body_readings(client), **more}.items():
         if typed:
-            visits.change(who, UUID(visit), change_id=uuid4(), path=path, typed=typed,
-                          expected_version=0, unit="cm")  # fmt: skip
+            visits.change(
+                who,
+                UUID(visit),
+                change_id=uuid4(),
+                path=path,
+                typed=typed,
+                expected_version=0,
+                unit="cm",
+            )
 
 
 def rows(worked):

@@ -30,8 +30,9 @@ def test_no_input_breaks_the_server(app, aim):
     statuses = []
 
     def fuzz(operation):
-        @settings(max_examples=12, deadline=None, database=None,
-                  suppress_health_check=list(HealthCheck))  # fmt: skip
+        @settings(
+            max_examples=12, deadline=None, database=None, suppress_health_check=list(HealthCheck)
+        )
         @given(case=operation.as_strategy())
         def attempt(case):
             if case.path_parameters and "visit_id" in case.path_parameters and len(statuses) % 2:

@@ -32,9 +32,11 @@ def routes(app):
 
 
 def test_every_route_but_the_open_ones_asks_who(app, guest):
-    asked = [(method, guest.http.request(method, url, json={}).status_code)
-             for method, url, path in routes(app)
-             if path not in OPEN or method == "DELETE"]  # fmt: skip
+    asked = [
+        (method, guest.http.request(method, url, json={}).status_code)
+        for method, url, path in routes(app)
+        if path not in OPEN or method == "DELETE"
+    ]
     assert len(asked) > 12
     assert {status for _, status in asked} == {401}
 
@@ -45,11 +47,16 @@ def test_the_cookie_is_out_of_reach_of_scripts_and_other_sites(guest, office):
     assert {"HttpOnly", "Secure", "SameSite=strict", f"Max-Age={12 * 3600}"} <= parts
 
 
-@pytest.mark.parametrize(("address", "forwarded", "secure"), [
-    ("http://127.0.0.1:8750", None, False), ("http://localhost:8750", None, False),
-    ("https://127.0.0.1", None, True), ("http://saltmere.example", None, True),
-    ("http://127.0.0.1:8750", "https", True),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("address", "forwarded", "secure"),
+    [
+        ("http://127.0.0.1:8750", None, False),
+        ("http://localhost:8750", None, False),
+        ("https://127.0.0.1", None, True),
+        ("http://saltmere.example", None, True),
+        ("http://127.0.0.1:8750", "https", True),
+    ],
+)
 def test_a_cookie_is_marked_secure_where_it_can_come_back(app, office, address, forwarded, secure):
     page = Page(ProxyHeadersMiddleware(app, "*"))
     page.http.base_url = address
@@ -209,9 +216,10 @@ def test_text_that_is_not_whole_is_refused_by_field_in_every_route(owner, app, t
     visit, spec = owner.new_visit(), app.openapi()
     change = json.dumps({"path": "ask.day_hours", "typed": text, "expected_version": 0})
     refused = owner.http.put(
-        f"/api/visits/{visit}/changes/{uuid4()}", content=change,
+        f"/api/visits/{visit}/changes/{uuid4()}",
+        content=change,
         headers={"Content-Type": "application/json"},
-    )  # fmt: skip
+    )
     assert (refused.status_code, refused.json()["field"]) == (422, "typed")
     tried = 0
     for path, methods in spec["paths"].items():
@@ -225,8 +233,9 @@ def test_text_that_is_not_whole_is_refused_by_field_in_every_route(owner, app, t
                     continue
                 url = re.sub(r"\{\w+\}", str(uuid4()), path)
                 raw = json.dumps({name: text})
-                answer = owner.http.request(method.upper(), url, content=raw,
-                                            headers={"Content-Type": "application/json"})  # fmt: skip
+                answer = owner.http.request(
+                    method.upper(), url, content=raw, headers={"Content-Type": "application/json"}
+                )
                 assert answer.status_code in (404, 422), (path, name, answer.text)
                 if answer.status_code == 422:
                     assert answer.json()["field"], (path, name)

@@ -128,8 +128,12 @@ def test_light_comes_from_the_meter_or_says_why_not(owner, meter):
 
 
 def test_the_shelf_holds_own_pieces_and_shows_both_versions(owner, app, office):
-    body = {"piece": "chair", "name": "Bridge chair", "place": "Stores",
-            "values": {"look.chair.seat_min": "43", "look.chair.kind": "task"}}  # fmt: skip
+    body = {
+        "piece": "chair",
+        "name": "Bridge chair",
+        "place": "Stores",
+        "values": {"look.chair.seat_min": "43", "look.chair.kind": "task"},
+    }
     kept = owner.add("shelf", **body).json()
     assert kept["values"]["look.chair.seat_min"] == "43 cm"
     assert owner.add("shelf", **body).status_code == 409
@@ -154,9 +158,13 @@ def test_the_shelf_holds_own_pieces_and_shows_both_versions(owner, app, office):
 
 def test_the_workplaces_copy_needs_its_consent_now(owner, clock):
     visit = owner.new_visit()
-    for path, typed in (("ask.consent.notes", "yes"), ("ask.reason", "Neck pain"),
-                        *NO_FLAGS.items(), ("look.found.seat", "46"),
-                        ("report.follow_up", weeks_on(clock))):  # fmt: skip
+    for path, typed in (
+        ("ask.consent.notes", "yes"),
+        ("ask.reason", "Neck pain"),
+        *NO_FLAGS.items(),
+        ("look.found.seat", "46"),
+        ("report.follow_up", weeks_on(clock)),
+    ):
         owner.type(visit, path, typed)
     signed = owner.sign(visit).json()["id"]
     path = f"/api/reports/{signed}.pdf"

@@ -22,8 +22,11 @@ def test_an_unclear_length_is_asked_about_and_nothing_is_kept(owner, visit):
     problem = answer.json()
     assert (answer.status_code, problem["choices"], problem["unit"]) == (422, ["462 mm"], "mm")
     assert (problem["field"], problem["value"], problem["low"], problem["high"]) == (
-        "measure.popliteal_height.first", "462", 190, 650
-    )  # fmt: skip
+        "measure.popliteal_height.first",
+        "462",
+        190,
+        650,
+    )
     moved = owner.type(visit, "measure.eye_height_sitting.first", "150").json()
     assert moved["belongs"] == "measure.eye_height_standing.first"
     kept = owner.type(visit, "measure.popliteal_height.first", problem["choices"][0]).json()[
@@ -120,10 +123,17 @@ def test_a_broken_file_is_refused_with_every_line(owner, visit):
     raw["sheets"][0]["client_id"] = raw["sheets"][0]["visit_id"] = "elsewhere"
     refused = owner.http.post("/api/exchange", content=json.dumps(raw).encode())
     assert refused.status_code == 422
-    assert refused.json()["lines"] == [{
-        "line": "sheet 1", "field": "stature.first",
-        "reason": "Stature, first reading: 16 mm is outside 1120 to 2240 mm. Perhaps 16 cm?",
-    }] or "outside" in refused.json()["lines"][0]["reason"]  # fmt: skip
+    assert (
+        refused.json()["lines"]
+        == [
+            {
+                "line": "sheet 1",
+                "field": "stature.first",
+                "reason": "Stature, first reading: 16 mm is outside 1120 to 2240 mm. Perhaps 16 cm?",
+            }
+        ]
+        or "outside" in refused.json()["lines"][0]["reason"]
+    )
     assert len(owner.http.get("/api/clients").json()) == 1
     assert owner.http.post("/api/exchange/look", content=b"\x00").json()["troubles"]
 
@@ -174,5 +184,10 @@ def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office):
     assert stranger.http.get("/api/exchange", params={"format": "json"}).json()["sheets"] == []
     where = f"/api/visits/{visit}/instruments/tape/readings"
     assert stranger.http.post(where, json={"dimension": "stature"}).status_code == 404
-    assert stranger.http.put(f"/api/measuring/lists/{uuid4()}", json={
-        "name": "x", "dimensions": ["stature"], "version": 1}).status_code == 404  # fmt: skip
+    assert (
+        stranger.http.put(
+            f"/api/measuring/lists/{uuid4()}",
+            json={"name": "x", "dimensions": ["stature"], "version": 1},
+        ).status_code
+        == 404
+    )

@@ -32,8 +32,12 @@ def test_bad_input_names_all_of_it_and_touches_nothing(owner):
     assert problem.headers["content-type"] == "application/problem+json"
     told = problem.json()
     assert (told["field"], told["value"], told["low"], told["high"], told["unit"]) == (
-        "look.found.seat", "4600", 250, 900, "mm"
-    )  # fmt: skip
+        "look.found.seat",
+        "4600",
+        250,
+        900,
+        "mm",
+    )
     assert owner.http.get(f"/api/visits/{visit}").json()["revision"] == 1
 
 
@@ -107,8 +111,14 @@ def test_the_paper_says_what_was_found_and_done(owner, clock):
     reader = pypdf.PdfReader(BytesIO(pdf))
     said = text_of(pdf)
     assert reader.trailer["/Root"]["/MarkInfo"]["/Marked"]
-    for words in ("Zoë Ångström-Łęcka", "45.5 cm", "43.0 cm", "20 sit · 8 stand · 2 move",
-                  spoken_date(weeks_on(clock)), "Draft. Not signed."):  # fmt: skip
+    for words in (
+        "Zoë Ångström-Łęcka",
+        "45.5 cm",
+        "43.0 cm",
+        "20 sit · 8 stand · 2 move",
+        spoken_date(weeks_on(clock)),
+        "Draft. Not signed.",
+    ):
         assert words in said
     assert "Screen top" in said
     assert "no diagnosis" in said
@@ -144,9 +154,16 @@ def test_the_clients_paper_tells_all_and_the_workplaces_nothing_of_health(owner)
         text_of(owner.http.get(f"/api/visits/{visit}/report.pdf", params={"copy": copy}).content)
         for copy in ("client", "workplace")
     )
-    health = ("Stop and seek care now", "Sent home by taxi.", "Wheelchair user", "seating therapist",
-              "Left shoulder, front 4 of 10", "Strain minutes a day", "Knees meet the drawer",
-              "Elbow ahead of the body")  # fmt: skip
+    health = (
+        "Stop and seek care now",
+        "Sent home by taxi.",
+        "Wheelchair user",
+        "seating therapist",
+        "Left shoulder, front 4 of 10",
+        "Strain minutes a day",
+        "Knees meet the drawer",
+        "Elbow ahead of the body",
+    )
     for words in health:
         assert words in mine, words
         assert words not in theirs, words
@@ -157,9 +174,16 @@ def test_the_clients_paper_tells_all_and_the_workplaces_nothing_of_health(owner)
 
 def test_a_finding_reworded_reads_so_on_the_clients_paper(owner):
     visit = owner.new_visit()
-    fill(owner, visit, "Yara", **{"work.finding.headset.words": "She holds the receiver with her chin.",
-                                  "work.finding.room_stored.verdict": "dismissed",
-                                  "work.finding.room_stored.reason": "Gone by noon."})  # fmt: skip
+    fill(
+        owner,
+        visit,
+        "Yara",
+        **{
+            "work.finding.headset.words": "She holds the receiver with her chin.",
+            "work.finding.room_stored.verdict": "dismissed",
+            "work.finding.room_stored.reason": "Gone by noon.",
+        },
+    )
     said = text_of(owner.http.get(f"/api/visits/{visit}/report.pdf").content)
     assert "She holds the receiver with her chin." in said.replace("\n", " ")
     assert "Things stored under the desk" not in said

@@ -14,8 +14,9 @@ def test_a_visit_begins_with_what_the_practice_has_chosen_and_stays_with_it(owne
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
     assert owner.worked(visit)["bundle"] == {"elbow": "square"}
-    changed = owner.http.put(f"/api/policies/{made.json()['id']}",
-                             json={**body, "choices": {}, "version": 1})  # fmt: skip
+    changed = owner.http.put(
+        f"/api/policies/{made.json()['id']}", json={**body, "choices": {}, "version": 1}
+    )
     assert changed.json()["version"] == 2
     stale = owner.http.put(f"/api/policies/{made.json()['id']}", json={**body, "version": 1})
     assert (stale.status_code, stale.json()["current"]["version"]) == (409, 2)
@@ -26,8 +27,9 @@ def test_a_visit_begins_with_what_the_practice_has_chosen_and_stays_with_it(owne
     assert worked["bundle"] == {"elbow": "never_under"}
     chosen = {one["question"]: one for one in rows(worked)["seated.surface"]["about"]["chosen"]}
     assert (chosen["elbow"]["position"], chosen["elbow"]["usual"]) == (
-        "Never under 90, target 100", False,
-    )  # fmt: skip
+        "Never under 90, target 100",
+        False,
+    )
 
 
 @pytest.mark.parametrize(
@@ -65,8 +67,14 @@ def test_trying_keeps_nothing_and_says_what_moved(owner, stranger):
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
     before = owner.worked(visit)
-    body = {"tries": {"work.seated.seat": "48", "work.policy.elbow": "square",
-                      "work.seated.distance": "far away"}, "plans": True}  # fmt: skip
+    body = {
+        "tries": {
+            "work.seated.seat": "48",
+            "work.policy.elbow": "square",
+            "work.seated.distance": "far away",
+        },
+        "plans": True,
+    }
     tried = owner.http.post(f"/api/visits/{visit}/try", json=body).json()
     moved = {one["id"]: one for one in tried["moved"] if one["posture"] == "seated"}
     assert (moved["seat"]["after"], moved["seat"]["unit"]) == ("48.0", "cm")
@@ -89,8 +97,11 @@ def test_back_to_found_and_one_laid_over_the_other(owner):
             and row["key"] in ("seat", "surface", "mouse")
         ):
             assert row["setting"] == row["found"]
-    compared = {"tries": {"work.policy.screen_height": "middle_third"},
-                "against": {"work.policy.screen_height": "gaze_drop"}, "behind": True}  # fmt: skip
+    compared = {
+        "tries": {"work.policy.screen_height": "middle_third"},
+        "against": {"work.policy.screen_height": "gaze_drop"},
+        "behind": True,
+    }
     laid = owner.http.post(f"/api/visits/{visit}/try", json=compared).json()
     top = next(one for one in laid["moved"] if one["id"] == "screen_top")
     assert top["by"].startswith("up ")
@@ -137,8 +148,14 @@ def test_what_the_page_begins_with_comes_to_the_same_as_the_server(owner):
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
     given = owner.http.get(f"/api/visits/{visit}/given").json()
-    body = {"tries": {"work.seated.surface": "70"}, "unit": "cm", "against": None, "behind": False,
-            "plans": True, "found": False,
-            "scene": {"width": 860, "height": 700, "mode": "both", "show": "target", "unit": "cm"}}  # fmt: skip
+    body = {
+        "tries": {"work.seated.surface": "70"},
+        "unit": "cm",
+        "against": None,
+        "behind": False,
+        "plans": True,
+        "found": False,
+        "scene": {"width": 860, "height": 700, "mode": "both", "show": "target", "unit": "cm"},
+    }
     mine = json.loads(JsonBench(json.dumps(given)).try_out(json.dumps(body)))
     assert mine == owner.http.post(f"/api/visits/{visit}/try", json=body).json()

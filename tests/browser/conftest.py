@@ -38,8 +38,9 @@ class Program:
         }
         self.process = subprocess.Popen(
             [sys.executable, "-m", "gentle_plumb.cli", "demo", "--port", str(self.port)],
-            env=env, stdout=subprocess.DEVNULL,
-        )  # fmt: skip
+            env=env,
+            stdout=subprocess.DEVNULL,
+        )
         deadline = time.monotonic() + 90
         while True:
             try:
@@ -70,12 +71,16 @@ def browser_type_launch_args(browser_type_launch_args):
         **browser_type_launch_args,
         "executable_path": "/usr/bin/chromium",
         "args": [
-            "--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-sync",
+            "--no-proxy-server",
             "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
-            "--font-render-hinting=none", "--use-fake-device-for-media-stream",
+            "--font-render-hinting=none",
+            "--use-fake-device-for-media-stream",
             "--use-fake-ui-for-media-stream",
         ],
-    }  # fmt: skip
+    }
 
 
 @pytest.fixture(scope="session")

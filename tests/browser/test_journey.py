@@ -13,14 +13,21 @@ from browser.conftest import all_the_same, kept, tab, walk_to
 pytestmark = pytest.mark.browser
 
 READINGS = {
-    "Lower leg": ("41.2", "41.4"), "Thigh thickness": ("15.0", "15.2"),
-    "Elbow, seated": ("23.5", "23.7"), "Small of the back": ("19", "19.4"),
-    "Shoulder, seated": ("56.5", "56.1"), "Eye, seated": ("75.0", "75.4"),
-    "Thigh length": ("49.0", "48.8"), "Upper arm": ("33.4", "33.6"),
-    "Forearm and hand": ("43.6", "17 1/8 in"), "Arm length": ("71.5", "71.9"),
-    "Shoulder points apart": ("35.8", "36.0"), "Stature": ("163.5", "5'4 3/8\""),
-    "Eye, standing": ("152.8", "153"), "Elbow, standing": ("102", "101.6"),
-}  # fmt: skip
+    "Lower leg": ("41.2", "41.4"),
+    "Thigh thickness": ("15.0", "15.2"),
+    "Elbow, seated": ("23.5", "23.7"),
+    "Small of the back": ("19", "19.4"),
+    "Shoulder, seated": ("56.5", "56.1"),
+    "Eye, seated": ("75.0", "75.4"),
+    "Thigh length": ("49.0", "48.8"),
+    "Upper arm": ("33.4", "33.6"),
+    "Forearm and hand": ("43.6", "17 1/8 in"),
+    "Arm length": ("71.5", "71.9"),
+    "Shoulder points apart": ("35.8", "36.0"),
+    "Stature": ("163.5", "5'4 3/8\""),
+    "Eye, standing": ("152.8", "153"),
+    "Elbow, standing": ("102", "101.6"),
+}
 
 
 def choose(page: Page, question: str, answer: str) -> None:
@@ -54,8 +61,11 @@ def ask(page: Page) -> None:
     tab(page, "Hours")
     fill(page, Typing="3", Mouse_work="2.5")
     tab(page, "Eyes, hands")
-    for question, answer in (("Writing hand", "Left"), ("Mouse hand", "Right"),
-                             ("Eyewear at the desk", "Reading glasses")):  # fmt: skip
+    for question, answer in (
+        ("Writing hand", "Left"),
+        ("Mouse hand", "Right"),
+        ("Eyewear at the desk", "Reading glasses"),
+    ):
         choose(page, question, answer)
     tab(page, "Shoes")
     page.get_by_label("Heel, seated").fill("1 in")
@@ -63,15 +73,27 @@ def ask(page: Page) -> None:
 
 
 def look(page: Page) -> None:
-    for label, typed in (("Seat, loaded", "46"), ("Surface", "72"), ("Mouse from the midline", "44"),
-                         ("Screen top, picture not frame", "106"), ("Eye to screen", "55")):  # fmt: skip
+    for label, typed in (
+        ("Seat, loaded", "46"),
+        ("Surface", "72"),
+        ("Mouse from the midline", "44"),
+        ("Screen top, picture not frame", "106"),
+        ("Eye to screen", "55"),
+    ):
         take(page, label, typed)
     tab(page, "Pieces")
     fill(page, **{"Seat, lowest": "40", "Seat, highest": "51"})
     piece(page, "Desk")
     choose(page, "Kind of desk", "Sit-stand")
-    fill(page, **{"Surface, lowest": "60", "Surface, highest": "125", "Depth, front to back": "80",
-                  "Surface to lowest part over the thighs": "2.5"})  # fmt: skip
+    fill(
+        page,
+        **{
+            "Surface, lowest": "60",
+            "Surface, highest": "125",
+            "Depth, front to back": "80",
+            "Surface to lowest part over the thighs": "2.5",
+        },
+    )
     piece(page, "Keys and pointer")
     page.get_by_role("button", name="From the shelf").click()
     page.get_by_role("button", name="Full keyboard and mouse").click()
@@ -163,7 +185,15 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     expect(link).to_be_visible()
     pdf = desk.request.get(link.evaluate("link => link.href")).body()
     said = " ".join(page.extract_text() for page in pypdf.PdfReader(BytesIO(pdf)).pages)
-    for words in ("Thea Lindholm", "Ines Calloway", "42.3 cm", "46.0 cm", f"{due.day} {due:%B %Y}",
-                  "20 sit · 8 stand · 2 move", "version 1, frozen", "the neck bends down to it"):  # fmt: skip
+    for words in (
+        "Thea Lindholm",
+        "Ines Calloway",
+        "42.3 cm",
+        "46.0 cm",
+        f"{due.day} {due:%B %Y}",
+        "20 sit · 8 stand · 2 move",
+        "version 1, frozen",
+        "the neck bends down to it",
+    ):
         assert words in said
     signed_stays_signed(desk)

@@ -201,8 +201,14 @@ def test_a_date_is_kept_once_it_is_whole(desk: Page, program):
     field = desk.get_by_label("Follow-up on")
     year = datetime.now(UTC).year + 1
     sent = []
-    desk.on("request", lambda one: sent.append(one.post_data_json["typed"])
-            if one.method == "PUT" and "/changes/" in one.url else None)  # fmt: skip
+    desk.on(
+        "request",
+        lambda one: (
+            sent.append(one.post_data_json["typed"])
+            if one.method == "PUT" and "/changes/" in one.url
+            else None
+        ),
+    )
     field.press_sequentially(f"1215{year}", delay=470)  # slower than a pause in typing
     expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_hidden()
     assert sent == [f"{year}-12-15"]

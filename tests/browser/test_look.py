@@ -99,8 +99,14 @@ def test_a_photograph_from_file_to_angle(desk: Page, program, tmp_path):
         desk.mouse.move(left + x * scale, top + y * scale, steps=3)
         desk.mouse.up()
 
-    for label, name in (("Eye", "eye"), ("Ear", "ear"), ("Seventh neck vertebra", "c7"),
-                        ("Shoulder", "shoulder"), ("Elbow", "elbow"), ("Wrist", "wrist")):  # fmt: skip
+    for label, name in (
+        ("Eye", "eye"),
+        ("Ear", "ear"),
+        ("Seventh neck vertebra", "c7"),
+        ("Shoulder", "shoulder"),
+        ("Elbow", "elbow"),
+        ("Wrist", "wrist"),
+    ):
         put(label, name, off=30)
     elbow = desk.get_by_role("row", name=re.compile("^Elbow")).get_by_role("cell").first
     expect(elbow).to_have_text(re.compile(r"11[789]°"))
@@ -331,8 +337,18 @@ def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program, see
         open_step(page, program, "Bram", step)
         for part in parts:
             tab(page, part)
-            for name in ("Given", "Withdraw", "Camera", "From the shelf", "Keep on the shelf",
-                         "Take a reading", "Erase", "Accept", "Dismiss", "Add a finding"):  # fmt: skip
+            for name in (
+                "Given",
+                "Withdraw",
+                "Camera",
+                "From the shelf",
+                "Keep on the shelf",
+                "Take a reading",
+                "Erase",
+                "Accept",
+                "Dismiss",
+                "Add a finding",
+            ):
                 expect(page.get_by_role("button", name=re.compile(f"^{name}"))).to_have_count(0)
             free = page.locator(
                 "main [role=radio]:not([disabled]), main [role=checkbox]:not([disabled])"
@@ -366,8 +382,12 @@ def test_nothing_serious_on_any_part_and_no_target_too_small(desk: Page, program
             tab(desk, part)
             desk.wait_for_timeout(150)
             found = Axe().run(desk).response["violations"]
-            grave = [(rule["id"], node["target"], node["failureSummary"]) for rule in found
-                     if rule["impact"] in ("serious", "critical") for node in rule["nodes"]]  # fmt: skip
+            grave = [
+                (rule["id"], node["target"], node["failureSummary"])
+                for rule in found
+                if rule["impact"] in ("serious", "critical")
+                for node in rule["nodes"]
+            ]
             assert grave == [], (step, part)
             small = desk.evaluate(
                 """() => [...document.querySelectorAll('main button, main input, section button')]

@@ -16,9 +16,11 @@ pytestmark = [pytest.mark.browser, pytest.mark.filterwarnings("ignore")]
 MINI = sorted(Path("/usr/lib").glob("*/webkit2gtk-4.*/MiniBrowser"))
 BROWSERS = {
     "firefox": (which("firefox-esr"), "Firefox is not installed (Debian's firefox-esr)"),
-    "webkit": (which("WebKitWebDriver") and which("Xvfb") and MINI,
-               "WebKit is not installed (Debian's webkit2gtk-driver and xvfb)"),
-}  # fmt: skip
+    "webkit": (
+        which("WebKitWebDriver") and which("Xvfb") and MINI,
+        "WebKit is not installed (Debian's webkit2gtk-driver and xvfb)",
+    ),
+}
 PATIENCE_S = 40
 
 
@@ -46,16 +48,21 @@ def webkit(folder):
     screen, told = os.pipe()
     xvfb = subprocess.Popen(
         ["Xvfb", "-displayfd", str(told), "-screen", "0", "1300x900x24", "-nolisten", "tcp"],
-        pass_fds=[told], stderr=subprocess.DEVNULL,
-    )  # fmt: skip
+        pass_fds=[told],
+        stderr=subprocess.DEVNULL,
+    )
     os.close(told)
     with os.fdopen(screen) as answer:
         display = f":{answer.readline().strip()}"
     options = Options()
     options.binary_location = str(MINI[-1])
     options.add_argument("--automation")
-    env = {**os.environ, "DISPLAY": display, "WEBKIT_DISABLE_SANDBOX_THIS_IS_DANGEROUS": "1",
-           "HOME": str(folder)}  # fmt: skip
+    env = {
+        **os.environ,
+        "DISPLAY": display,
+        "WEBKIT_DISABLE_SANDBOX_THIS_IS_DANGEROUS": "1",
+        "HOME": str(folder),
+    }
     try:
         browser = webdriver.WebKitGTK(
             options=options, service=Service(which("WebKitWebDriver"), env=env)

@@ -186,15 +186,28 @@ def generated(draw: Random) -> tuple[str, str]:
         values[f"work.policy.{question.id}"] = draw.choice(question.positions).id
     values["work.plan"] = draw.choice(["room", "little", "lasting"])
     case_from(values)  # makes a policy of it, or the case is none
-    given = Given(values=values, today=date(2026, 11, 25), sex=client.sex,
-                  practice={"elbow": draw.choice(["open", "square"])})  # fmt: skip
+    given = Given(
+        values=values,
+        today=date(2026, 11, 25),
+        sex=client.sex,
+        practice={"elbow": draw.choice(["open", "square"])},
+    )
     tries = {"work.seated.seat": f"{draw.uniform(40, 55):.1f}", "work.number.recline": "12"}
     request = {
-        "tries": draw.choice([{}, tries]), "unit": draw.choice(["cm", "mm", "in"]), "against": None,
-        "behind": False, "plans": draw.random() < 0.1, "found": draw.random() < 0.2,
-        "scene": {"width": 790, "height": 690, "mode": draw.choice(["both", "overlay"]),
-                  "show": "target", "unit": "cm"},
-    }  # fmt: skip
+        "tries": draw.choice([{}, tries]),
+        "unit": draw.choice(["cm", "mm", "in"]),
+        "against": None,
+        "behind": False,
+        "plans": draw.random() < 0.1,
+        "found": draw.random() < 0.2,
+        "scene": {
+            "width": 790,
+            "height": 690,
+            "mode": draw.choice(["both", "overlay"]),
+            "show": "target",
+            "unit": "cm",
+        },
+    }
     return json.dumps(given_to_plain(given)), json.dumps(request)
 
 

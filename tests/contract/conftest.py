@@ -6,10 +6,7 @@ import pytest
 
 from conftest import make_office
 from fakes import FakeAccounts, FakeMeasuring, FakeRecords, FakeShelf
-from gentle_plumb.services.models import (
-    Client,
-    Visit,
-)
+from gentle_plumb.services.models import Client, Visit
 from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf
 
 
@@ -27,10 +24,20 @@ def ports(request):
 def started(ports, clock):
     """An office with a client and a visit."""
     office = make_office(ports[0])
-    client = Client(id=uuid4(), practice_id=office.practice.id, name="Odile Marrick", sex="female",
-                    work="charts")  # fmt: skip
-    visit = Visit(id=uuid4(), practice_id=office.practice.id, client_id=client.id,
-                  member_id=office.owner.id, started_on=clock().date())  # fmt: skip
+    client = Client(
+        id=uuid4(),
+        practice_id=office.practice.id,
+        name="Odile Marrick",
+        sex="female",
+        work="charts",
+    )
+    visit = Visit(
+        id=uuid4(),
+        practice_id=office.practice.id,
+        client_id=client.id,
+        member_id=office.owner.id,
+        started_on=clock().date(),
+    )
     ports[1].add_client(client)
     ports[1].add_visit(visit)
     return office, client, visit
@@ -41,8 +48,13 @@ def started_on_postgres(engine, clock):
     accounts, records = SqlAccounts(engine), SqlRecords(engine)
     office = make_office(accounts)
     client = Client(id=uuid4(), practice_id=office.practice.id, name="Bram", sex=None, work="")
-    visit = Visit(id=uuid4(), practice_id=office.practice.id, client_id=client.id,
-                  member_id=office.owner.id, started_on=clock().date())  # fmt: skip
+    visit = Visit(
+        id=uuid4(),
+        practice_id=office.practice.id,
+        client_id=client.id,
+        member_id=office.owner.id,
+        started_on=clock().date(),
+    )
     records.add_client(client)
     records.add_visit(visit)
     return records, office, visit, clock

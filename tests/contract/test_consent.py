@@ -7,15 +7,8 @@ import pytest
 
 from conftest import make_office, new_id
 from contract.givens import CONSENT, agree, change, photo
-from gentle_plumb.services.errors import (
-    AlreadyThere,
-    NeedsConsent,
-    NotFound,
-    Stale,
-)
-from gentle_plumb.services.models import (
-    Erase,
-)
+from gentle_plumb.services.errors import AlreadyThere, NeedsConsent, NotFound, Stale
+from gentle_plumb.services.models import Erase
 
 
 def test_a_change_that_needs_consent_is_kept_only_with_it(ports, started, clock):
@@ -101,9 +94,19 @@ def test_no_note_slips_in_beside_a_withdrawal(started_on_postgres):
     notes = "ask.consent.notes"
 
     def put(path, typed, version=0, **more):
-        records.write(office.practice.id, change(visit, office.owner, path=path, typed=typed,
-                                                 value=typed, expected_version=version, **more),
-                      clock())  # fmt: skip
+        records.write(
+            office.practice.id,
+            change(
+                visit,
+                office.owner,
+                path=path,
+                typed=typed,
+                value=typed,
+                expected_version=version,
+                **more,
+            ),
+            clock(),
+        )
 
     def write(number):
         try:
@@ -132,8 +135,9 @@ def test_a_picture_sent_many_times_at_once_is_kept_once(started_on_postgres):
     taken = photo(visit, clock)
 
     def send(_):
-        return records.add_photo(office.practice.id, taken, b"jpg", member_id=office.owner.id,
-                                 consent=CONSENT)  # fmt: skip
+        return records.add_photo(
+            office.practice.id, taken, b"jpg", member_id=office.owner.id, consent=CONSENT
+        )
 
     with ThreadPoolExecutor(8) as pool:
         assert set(pool.map(send, range(16))) == {taken}

@@ -7,29 +7,31 @@ import pytest
 
 from conftest import make_office, new_id
 from contract.givens import change
-from gentle_plumb.services.errors import (
-    AlreadyThere,
-    NotFound,
-    Stale,
-)
-from gentle_plumb.services.models import (
-    Intake,
-    MeasuringList,
-    PopulationTable,
-    TableRow,
-)
+from gentle_plumb.services.errors import AlreadyThere, NotFound, Stale
+from gentle_plumb.services.models import Intake, MeasuringList, PopulationTable, TableRow
 
 
 def own_list(office, name="Counter", **given):
-    usual = {"id": new_id(), "practice_id": office.practice.id, "name": name,
-             "dimensions": ("hand_length", "stature")}  # fmt: skip
+    usual = {
+        "id": new_id(),
+        "practice_id": office.practice.id,
+        "name": name,
+        "dimensions": ("hand_length", "stature"),
+    }
     return MeasuringList(**usual | given)
 
 
 def table(office, clock, name="Staff"):
     rows = (TableRow(dimension="stature", sex="female", mean_mm=1640, sd_mm=60.5),)
-    return PopulationTable(id=new_id(), practice_id=office.practice.id, name=name, origin="made up",
-                           rows=rows, added_by="Owner", added_at=clock())  # fmt: skip
+    return PopulationTable(
+        id=new_id(),
+        practice_id=office.practice.id,
+        name=name,
+        origin="made up",
+        rows=rows,
+        added_by="Owner",
+        added_at=clock(),
+    )
 
 
 def test_lists_are_kept_changed_upon_their_version_and_stay_in_their_practice(ports, started):
@@ -85,8 +87,12 @@ def test_a_visit_brings_its_list_its_table_and_what_was_measured_before(ports, s
     office, client, first = started
     read(ports, first, office.owner, clock, "stature.first", 1660)
     ports[1].write(office.practice.id, change(first, office.owner), clock())
-    visit = replace(first, id=new_id(), started_on=first.started_on + timedelta(days=90),
-                    errors={"stature": 4.5})  # fmt: skip
+    visit = replace(
+        first,
+        id=new_id(),
+        started_on=first.started_on + timedelta(days=90),
+        errors={"stature": 4.5},
+    )
     other = replace(client, id=new_id(), name="Bram")
     ports[1].add_visit(visit)
     ports[1].add_client(other)
@@ -112,19 +118,21 @@ def test_pairs_of_readings_count_for_who_took_both(ports, started, clock):
     office, _, visit = started
     owner, colleague = office.owner, office.practitioner
     for name, takers, more in (
-        ("stature", (owner, owner), {}), ("hand_length", (owner, colleague), {}),
+        ("stature", (owner, owner), {}),
+        ("hand_length", (owner, colleague), {}),
         ("knee_height", (colleague, colleague), {"origin": "measured"}),
         ("foot_length", (owner, owner), {"origin": "carried_over"}),
         ("hand_breadth", (owner, owner), {"taken_by": "Somebody"}),
-    ):  # fmt: skip
+    ):
         read(ports, visit, takers[0], clock, f"{name}.first", 500)
         read(ports, visit, takers[1], clock, f"{name}.second", 496.5)
         for what, said in more.items():
             read(ports, visit, takers[0], clock, f"{name}.{what}", said)
     found = ports[3].differences(office.practice.id)
     assert {(one.member_id, one.dimension, one.mm) for one in found} == {
-        (owner.id, "stature", 3.5), (colleague.id, "knee_height", 3.5)
-    }  # fmt: skip
+        (owner.id, "stature", 3.5),
+        (colleague.id, "knee_height", 3.5),
+    }
     assert [one.dimension for one in ports[3].differences(office.practice.id, owner.id)] == [
         "stature"
     ]
@@ -139,7 +147,7 @@ def test_an_import_is_written_whole_or_not_at_all(ports, started, clock):
     changes = (
         change(theirs, office.owner, path="measure.stature.first", typed="170 cm", value=1700.0),
         change(visit, office.owner, path="measure.stature.first", typed="171 cm", value=1710.0),
-    )  # fmt: skip
+    )
     with pytest.raises(Stale):
         ports[1].take_in(
             office.practice.id, Intake(clients=(new,), visits=(theirs,), changes=changes), clock()

@@ -10,16 +10,8 @@ import pytest
 from conftest import make_office, new_id
 from contract.givens import change
 from fakes import FakeAccounts, FakePolicies
-from gentle_plumb.services.errors import (
-    AlreadyThere,
-    NotFound,
-    Stale,
-)
-from gentle_plumb.services.models import (
-    PolicyBundle,
-    Session,
-    ShelfItem,
-)
+from gentle_plumb.services.errors import AlreadyThere, NotFound, Stale
+from gentle_plumb.services.models import PolicyBundle, Session, ShelfItem
 from gentle_plumb.services.throttle import Counted
 from gentle_plumb.storage import SqlAccounts, SqlPolicies
 
@@ -27,8 +19,14 @@ from gentle_plumb.storage import SqlAccounts, SqlPolicies
 def test_a_shelf_item_is_changed_upon_its_version_only(ports, started, clock):
     office, client, visit = started
     shelf, mine = ports[2], office.practice.id
-    desk = ShelfItem(id=new_id(), practice_id=mine, piece="workstation", name="Watch desk",
-                     place="Ops", values={"look.desk.kind": "fixed"})  # fmt: skip
+    desk = ShelfItem(
+        id=new_id(),
+        practice_id=mine,
+        piece="workstation",
+        name="Watch desk",
+        place="Ops",
+        values={"look.desk.kind": "fixed"},
+    )
     shelf.add_item(desk)
     with pytest.raises(AlreadyThere):
         shelf.add_item(replace(desk, id=new_id()))
@@ -44,8 +42,10 @@ def test_a_shelf_item_is_changed_upon_its_version_only(ports, started, clock):
     assert shelf.items(mine) == [replace(moved, users=(client.name,))]
     other = make_office(ports[0]).practice.id
     assert shelf.items(other) == []
-    for touch in (lambda: shelf.drop_item(other, desk.id),
-                  lambda: shelf.change_item(replace(moved, practice_id=other))):  # fmt: skip
+    for touch in (
+        lambda: shelf.drop_item(other, desk.id),
+        lambda: shelf.change_item(replace(moved, practice_id=other)),
+    ):
         with pytest.raises(NotFound):
             touch()
     shelf.drop_item(mine, desk.id)
@@ -53,8 +53,14 @@ def test_a_shelf_item_is_changed_upon_its_version_only(ports, started, clock):
 
 
 def session_of(member, clock, hours, **more):
-    usual = {"id": uuid4(), "token_hash": uuid4().bytes, "member_id": member.id, "csrf": "x",
-             "started_at": clock(), "expires_at": clock() + timedelta(hours=hours)}  # fmt: skip
+    usual = {
+        "id": uuid4(),
+        "token_hash": uuid4().bytes,
+        "member_id": member.id,
+        "csrf": "x",
+        "started_at": clock(),
+        "expires_at": clock() + timedelta(hours=hours),
+    }
     return Session(**usual | more)
 
 
@@ -112,8 +118,10 @@ def test_guesses_sent_at_once_are_counted_one_by_one(engine, clock):
     accounts, counted = SqlAccounts(engine), Counted(key=uuid4().bytes, free=5)
     other = Counted(key=uuid4().bytes, free=50)
     with ThreadPoolExecutor(8) as pool:
-        tries = pool.map(lambda pair: accounts.count_try(pair, clock()),
-                         [(counted, other), (other, counted)] * 20)  # fmt: skip
+        tries = pool.map(
+            lambda pair: accounts.count_try(pair, clock()),
+            [(counted, other), (other, counted)] * 20,
+        )
         assert sum(not wait for wait in tries) == 5
 
 
@@ -141,8 +149,9 @@ def test_bundles_have_one_default_and_change_upon_their_version(policies):
     office, stranger = make_office(accounts), make_office(accounts)
 
     def bundle(of, name="House", **more):
-        return PolicyBundle(id=new_id(), practice_id=of.practice.id, name=name,
-                            choices={"elbow": "square"}, **more)  # fmt: skip
+        return PolicyBundle(
+            id=new_id(), practice_id=of.practice.id, name=name, choices={"elbow": "square"}, **more
+        )
 
     first, theirs = bundle(office, is_default=True), bundle(stranger, is_default=True)
     store.add_bundle(first)
@@ -152,8 +161,9 @@ def test_bundles_have_one_default_and_change_upon_their_version(policies):
     second = bundle(office, "Second", is_default=True)
     store.add_bundle(second)
     assert [(one.name, one.is_default) for one in store.bundles(office.practice.id)] == [
-        ("House", False), ("Second", True),
-    ]  # fmt: skip
+        ("House", False),
+        ("Second", True),
+    ]
     assert store.bundles(stranger.practice.id) == [theirs]
     with pytest.raises(Stale) as stale:
         store.change_bundle(first)  # it stopped being the default, so its version moved on

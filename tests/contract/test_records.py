@@ -21,8 +21,12 @@ def test_a_change_is_held_with_what_was_typed_and_who_typed(ports, started, cloc
     office, _, visit = started
     entry, revision = ports[1].write(office.practice.id, change(visit, office.owner), clock())
     assert (entry.value, entry.typed, entry.version, entry.changed_by, revision) == (
-        460, "46 cm", 1, "Owner", 1
-    )  # fmt: skip
+        460,
+        "46 cm",
+        1,
+        "Owner",
+        1,
+    )
     assert ports[1].open(office.practice.id, visit.id)[2] == [entry]
     assert ports[1].working(office.practice.id, visit.id).values == {"look.found.seat": 460}
 
@@ -156,10 +160,17 @@ def test_an_empty_visit_is_deleted_and_can_be_made_again(ports, started, clock):
 
 def test_a_line_tells_what_is_said_of_warning_signs(ports, started, clock):
     office, _, visit = started
-    for path, value in (("ask.sign.fever", "yes"), ("ask.sign.fever.done", None),
-                        ("ask.warning", "none"), ("ask.reason", "Neck")):  # fmt: skip
-        ports[1].write(office.practice.id, change(visit, office.owner, path=path, typed=value or "",
-                                                  value=value), clock())  # fmt: skip
+    for path, value in (
+        ("ask.sign.fever", "yes"),
+        ("ask.sign.fever.done", None),
+        ("ask.warning", "none"),
+        ("ask.reason", "Neck"),
+    ):
+        ports[1].write(
+            office.practice.id,
+            change(visit, office.owner, path=path, typed=value or "", value=value),
+            clock(),
+        )
     (line,) = ports[1].visits(office.practice.id)
     assert line.signs == {
         "ask.sign.fever": "yes",

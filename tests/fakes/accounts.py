@@ -51,9 +51,12 @@ class FakeAccounts:
     def change_member(self, member):
         held = self._mine(member.practice_id, member.id)
         self.people[member.id] = replace(
-            held, name=member.name, title=member.title, password_hash=member.password_hash,
+            held,
+            name=member.name,
+            title=member.title,
+            password_hash=member.password_hash,
             sees_health=member.sees_health,
-        )  # fmt: skip
+        )
         return self.people[member.id]
 
     def remove_member(self, practice_id, member_id, now):
@@ -97,9 +100,9 @@ class FakeAccounts:
 
     def drop_sessions(self, member_id, *, only=None, but=None):
         self.open = {
-            hash: one for hash, one in self.open.items()
-            if one.member_id != member_id or (only is not None and one.id != only)
-            or one.id == but
-        }  # fmt: skip
+            hash: one
+            for hash, one in self.open.items()
+            if one.member_id != member_id or (only is not None and one.id != only) or one.id == but
+        }
         if only is None:
             self.browsers = {t: held for t, held in self.browsers.items() if held[0] != member_id}

@@ -2,14 +2,8 @@
 
 from dataclasses import replace
 
-from gentle_plumb.services.errors import (
-    AlreadyThere,
-    NotFound,
-    Stale,
-)
-from gentle_plumb.services.models import (
-    Difference,
-)
+from gentle_plumb.services.errors import AlreadyThere, NotFound, Stale
+from gentle_plumb.services.models import Difference
 
 
 class FakeMeasuring:
@@ -81,6 +75,9 @@ class FakeMeasuring:
             ):
                 continue
             if member_id in (None, by):
-                found.append(Difference(member_id=by, dimension=start.split(".")[1],
-                                        mm=first.value - second.value))  # fmt: skip
+                found.append(
+                    Difference(
+                        member_id=by, dimension=start.split(".")[1], mm=first.value - second.value
+                    )
+                )
         return found

@@ -2,11 +2,7 @@
 
 from dataclasses import replace
 
-from gentle_plumb.services.errors import (
-    AlreadyThere,
-    NotFound,
-    Stale,
-)
+from gentle_plumb.services.errors import AlreadyThere, NotFound, Stale
 
 
 class FakePolicies:

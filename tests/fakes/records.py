@@ -97,18 +97,25 @@ class FakeRecords:
             follow = entries.get("report.follow_up")
             lines.append(
                 VisitLine(
-                    visit=visit, client=self.client_by_id[visit.client_id],
+                    visit=visit,
+                    client=self.client_by_id[visit.client_id],
                     practitioner=self.accounts.people[visit.member_id].name,
                     changed_at=max((e.changed_at for e in entries.values()), default=None),
                     follow_up=follow.value if follow else None,
-                    signs={path: e.value for path, e in entries.items()
-                           if path.startswith(("ask.sign.", "ask.warning"))},
+                    signs={
+                        path: e.value
+                        for path, e in entries.items()
+                        if path.startswith(("ask.sign.", "ask.warning"))
+                    },
                     signed_at=reports[-1].signed_at if reports else None,
                     signed_revision=reports[-1].revision if reports else None,
-                    shared_report=reports[-1].id if reports and "ask.consent.workplace" in entries
-                    and entries["ask.consent.workplace"].value == "yes" else None,
+                    shared_report=reports[-1].id
+                    if reports
+                    and "ask.consent.workplace" in entries
+                    and entries["ask.consent.workplace"].value == "yes"
+                    else None,
                 )
-            )  # fmt: skip
+            )
         return sorted(
             lines, key=lambda line: (-line.visit.started_on.toordinal(), line.client.name)
         )
@@ -136,20 +143,33 @@ class FakeRecords:
     def working(self, practice_id, visit_id):
         visit, client, entries, heads, photos = self.open(practice_id, visit_id)
         return Working(
-            visit=visit, client=client, values={e.path: e.value for e in entries},
-            versions=len(heads), signed_revision=heads[-1].revision if heads else None,
-            photos=tuple(photos), earlier=self._earlier(visit), **self._chosen(visit),
-        )  # fmt: skip
+            visit=visit,
+            client=client,
+            values={e.path: e.value for e in entries},
+            versions=len(heads),
+            signed_revision=heads[-1].revision if heads else None,
+            photos=tuple(photos),
+            earlier=self._earlier(visit),
+            **self._chosen(visit),
+        )
 
     def _earlier(self, visit):
-        before = [v for v in self.visit_by_id.values()
-                  if v.client_id == visit.client_id and v.started_on < visit.started_on]  # fmt: skip
+        before = [
+            v
+            for v in self.visit_by_id.values()
+            if v.client_id == visit.client_id and v.started_on < visit.started_on
+        ]
         found = [
             EarlierVisit(visit_id=v.id, started_on=v.started_on, values=measured)
             for v in sorted(before, key=lambda v: v.started_on, reverse=True)
-            if (measured := {path: e.value for path, e in self._entries(v.id).items()
-                             if path.startswith("measure.")})
-        ]  # fmt: skip
+            if (
+                measured := {
+                    path: e.value
+                    for path, e in self._entries(v.id).items()
+                    if path.startswith("measure.")
+                }
+            )
+        ]
         return tuple(found)
 
     def _chosen(self, visit):
@@ -171,8 +191,11 @@ class FakeRecords:
                 visit_ids is not None and visit.id not in visit_ids
             ):
                 continue
-            entries = [e for path, e in sorted(self._entries(visit.id).items())
-                       if path.startswith("measure.") and e.typed]  # fmt: skip
+            entries = [
+                e
+                for path, e in sorted(self._entries(visit.id).items())
+                if path.startswith("measure.") and e.typed
+            ]
             if entries:
                 found.append((visit, self.client_by_id[visit.client_id], entries))
         return sorted(found, key=lambda one: (one[1].name, one[0].started_on, one[0].id))
@@ -220,9 +243,13 @@ class FakeRecords:
                 )
             )
         entry = Entry(
-            path=change.path, value=change.value, typed=change.typed, version=version + 1,
-            changed_at=now, changed_by=self.accounts.people[change.member_id].name,
-        )  # fmt: skip
+            path=change.path,
+            value=change.value,
+            typed=change.typed,
+            version=version + 1,
+            changed_at=now,
+            changed_by=self.accounts.people[change.member_id].name,
+        )
         self.held[key], self.changes[change.id] = entry, change
         self._raise(visit.id)
         if change.erase is not None:

@@ -36,25 +36,48 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
     keys = {name: uuid4() for name in ("client", "visit", "practice", "member", "reader")}
     with fresh.begin() as db:
         db.execute(text("insert into practice (id, name) values (:practice, 'Saltmere')"), keys)
-        db.execute(text("insert into member (id, practice_id, email, name, role, password_hash) values "
-                        "(:member, :practice, 'o@saltmere.example', 'Ines', 'owner', 'x'), "
-                        "(:reader, :practice, 'r@saltmere.example', 'Ruth', 'reader', 'x')"), keys)  # fmt: skip
-        db.execute(text("insert into client (id, practice_id, name) "
-                        "values (:client, :practice, 'Odile')"), keys)  # fmt: skip
-        db.execute(text("insert into visit (id, practice_id, client_id, member_id, started_on) "
-                        "values (:visit, :practice, :client, :member, '2026-11-01')"), keys)  # fmt: skip
-        for path, value in (("ask.reason", '"Neck"'), ("look.found.seat", "460"),
-                            ("look.chair.armrest_off", '"yes"'), ("work.own.a.health", '"no"'),
-                            ("work.policy.ball", '"never"')):  # fmt: skip
-            db.execute(text("insert into entry (visit_id, path, value, typed, version, member_id, "
-                            "changed_at) values (:visit, :path, cast(:value as jsonb), 'x', 1, "
-                            ":member, now())"), {**keys, "path": path, "value": value})  # fmt: skip
+        db.execute(
+            text(
+                "insert into member (id, practice_id, email, name, role, password_hash) values "
+                "(:member, :practice, 'o@saltmere.example', 'Ines', 'owner', 'x'), "
+                "(:reader, :practice, 'r@saltmere.example', 'Ruth', 'reader', 'x')"
+            ),
+            keys,
+        )
+        db.execute(
+            text("insert into client (id, practice_id, name) values (:client, :practice, 'Odile')"),
+            keys,
+        )
+        db.execute(
+            text(
+                "insert into visit (id, practice_id, client_id, member_id, started_on) "
+                "values (:visit, :practice, :client, :member, '2026-11-01')"
+            ),
+            keys,
+        )
+        for path, value in (
+            ("ask.reason", '"Neck"'),
+            ("look.found.seat", "460"),
+            ("look.chair.armrest_off", '"yes"'),
+            ("work.own.a.health", '"no"'),
+            ("work.policy.ball", '"never"'),
+        ):
+            db.execute(
+                text(
+                    "insert into entry (visit_id, path, value, typed, version, member_id, "
+                    "changed_at) values (:visit, :path, cast(:value as jsonb), 'x', 1, "
+                    ":member, now())"
+                ),
+                {**keys, "path": path, "value": value},
+            )
     migrate(fresh)
     migrate(fresh)
     working = SqlRecords(fresh).working(keys["practice"], keys["visit"])
     assert working.values == {
-        "ask.reason": "Neck", "look.found.seat": 460.0, "look.chair.armrests_off": "yes",
-    }  # fmt: skip
+        "ask.reason": "Neck",
+        "look.found.seat": 460.0,
+        "look.chair.armrests_off": "yes",
+    }
     members = SqlAccounts(fresh).members(keys["practice"])
     assert [(one.name, one.sees_health) for one in members] == [("Ines", True), ("Ruth", False)]
     assert (working.photos, working.earlier, working.visit.errors) == ((), (), {})
@@ -75,10 +98,12 @@ def test_what_a_practice_keeps_goes_with_it(fresh):
     office = make_office(SqlAccounts(fresh))
     with fresh.begin() as connection:
         connection.execute(
-            text("insert into shelf_item (id, practice_id, piece, name, values) "
-                 "values (:id, :practice, 'chair', 'X', '{}')"),
+            text(
+                "insert into shelf_item (id, practice_id, piece, name, values) "
+                "values (:id, :practice, 'chair', 'X', '{}')"
+            ),
             {"id": uuid4(), "practice": office.practice.id},
-        )  # fmt: skip
+        )
         connection.execute(text("delete from member"))
         connection.execute(text("delete from practice"))
         assert connection.execute(text("select count(*) from shelf_item")).scalar() == 0

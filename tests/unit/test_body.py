@@ -130,8 +130,15 @@ def test_without_stature_the_others_tell_what_they_can():
         Body(values=measured(hip_breadth_sitting=370), sex="female").value("stature")
 
 
-@given(st.lists(st.sampled_from([n for n in DIMENSIONS if DIMENSIONS[n].stats]), min_size=2,
-                max_size=6, unique=True), st.data())  # fmt: skip
+@given(
+    st.lists(
+        st.sampled_from([n for n in DIMENSIONS if DIMENSIONS[n].stats]),
+        min_size=2,
+        max_size=6,
+        unique=True,
+    ),
+    st.data(),
+)
 def test_the_factor_is_the_full_covariance_worked_out_the_long_way(names, data):
     """Conditional mean and variance by Gauss elimination on r_i r_j, against the short sums."""
     target, *known = names
@@ -177,10 +184,15 @@ def test_percentiles_are_shares_of_the_population():
 
 
 def test_another_table_moves_estimates_and_what_it_lacks_comes_from_the_own_one():
-    tall = Table(name="Tall", origin="made up", r_stature={"popliteal_height": 1.0}, stats={
-        "stature": {"female": Spread(mean_mm=1800, sd_mm=50)},
-        "popliteal_height": {"female": Spread(mean_mm=470, sd_mm=20)},
-    })  # fmt: skip
+    tall = Table(
+        name="Tall",
+        origin="made up",
+        r_stature={"popliteal_height": 1.0},
+        stats={
+            "stature": {"female": Spread(mean_mm=1800, sd_mm=50)},
+            "popliteal_height": {"female": Spread(mean_mm=470, sd_mm=20)},
+        },
+    )
     body = Body(values=measured(stature=1850), sex="female", table=tall)
     assert body.mm("popliteal_height") == pytest.approx(490)
     assert body.value("popliteal_height").sd_mm == 0

@@ -27,25 +27,36 @@ def trouble(text):
     return trouble_of(refused.value)
 
 
-@pytest.mark.parametrize(("path", "value", "words"), [
-    ("shoe_seated", True, "shoe_seated: a length is a number of mm"),
-    ("shoe_seated", None, None),
-    ("shoe_seated", "40 stones", "shoe_seated: “40 stones” is not a length"),
-    ("hours", {"typing": True}, "hours.typing"),
-    ("hours", {"typing": 20, "mouse": 20}, "40 a day in all: a day has 24"),
-    ("policies", {"recline": True}, "policies: recline"),
-    ("policies", {"recline": "10"}, "policies: recline"),
-    ("found_seated", {"seat": 43}, "seat: 43 mm is outside 250 to 900 mm"),
-    ("own_seated", {"seat": 700}, "own_seated.seat: 700 mm is outside what the piece can do, 400 to 510"),
-    ("equipment.desk.surface", {"low": 650, "high": 1250}, "a fixed one has one height"),
-    ("equipment.desk.below", {"low": 40, "high": 90}, "give both"),
-    ("equipment.mouse_kind", "hamster", "equipment.mouse_kind"),
-    ("equipment.chair.seat", {"low": 400, "high": 510, "step": 1e-6}, "greater than or equal to 1"),
-    ("equipment.screen.aspect", None, "give both"),
-    ("equipment.items", [{"id": "a", "thickness": 50}] * 2, "“a” stands there twice"),
-    ("sharp_from", 900, None),
-    ("title", "half \ud83d", "title: the text holds half a sign"),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("path", "value", "words"),
+    [
+        ("shoe_seated", True, "shoe_seated: a length is a number of mm"),
+        ("shoe_seated", None, None),
+        ("shoe_seated", "40 stones", "shoe_seated: “40 stones” is not a length"),
+        ("hours", {"typing": True}, "hours.typing"),
+        ("hours", {"typing": 20, "mouse": 20}, "40 a day in all: a day has 24"),
+        ("policies", {"recline": True}, "policies: recline"),
+        ("policies", {"recline": "10"}, "policies: recline"),
+        ("found_seated", {"seat": 43}, "seat: 43 mm is outside 250 to 900 mm"),
+        (
+            "own_seated",
+            {"seat": 700},
+            "own_seated.seat: 700 mm is outside what the piece can do, 400 to 510",
+        ),
+        ("equipment.desk.surface", {"low": 650, "high": 1250}, "a fixed one has one height"),
+        ("equipment.desk.below", {"low": 40, "high": 90}, "give both"),
+        ("equipment.mouse_kind", "hamster", "equipment.mouse_kind"),
+        (
+            "equipment.chair.seat",
+            {"low": 400, "high": 510, "step": 1e-6},
+            "greater than or equal to 1",
+        ),
+        ("equipment.screen.aspect", None, "give both"),
+        ("equipment.items", [{"id": "a", "thickness": 50}] * 2, "“a” stands there twice"),
+        ("sharp_from", 900, None),
+        ("title", "half \ud83d", "title: the text holds half a sign"),
+    ],
+)
 def test_each_is_told_once_with_its_place(path, value, words):
     text = changed(path, value)
     if words is None:

@@ -71,8 +71,13 @@ def test_known_places_along_the_floor():
 
 @pytest.mark.parametrize(("slope", "higher"), [(0, 0), (10, 83.35), (15, 124.2)])
 def test_sloping_thighs_raise_the_seat(slope, higher):
-    seat = seat_for_legs(popliteal_height=400, shoe=25, relief=15, buttock_popliteal_length=480,
-                         thigh_slope_deg=slope)  # fmt: skip
+    seat = seat_for_legs(
+        popliteal_height=400,
+        shoe=25,
+        relief=15,
+        buttock_popliteal_length=480,
+        thigh_slope_deg=slope,
+    )
     assert seat == pytest.approx(410 + higher, abs=0.05)
 
 

@@ -48,8 +48,7 @@ def test_hidden_metadata_is_gone(kind):
 
 
 @pytest.mark.parametrize(
-    ("turn", "red_at"),
-    [(1, (0, 0)), (3, (1, 1)), (6, (1, 0)), (8, (0, 1)), (2, (1, 0))],
+    ("turn", "red_at"), [(1, (0, 0)), (3, (1, 1)), (6, (1, 0)), (8, (0, 1)), (2, (1, 0))]
 )
 def test_it_is_turned_upright_by_its_own_note(turn, red_at):
     made, image = developed(picture(turn=turn))
@@ -78,11 +77,14 @@ def test_the_cameras_field_of_view_is_all_that_is_remembered():
         (b"%PDF-1.7 not a picture", "no picture", {}),
         (picture()[:900], "damaged", {}),
         (picture(300, 900), "least", {"value": 300, "low": 320, "unit": "px"}),
-        (b"\0" * (limits.MOST_BYTES + 1), "at most 25.0 MB",
-         {"value": limits.MOST_BYTES + 1, "high": limits.MOST_BYTES, "unit": "bytes"}),
+        (
+            b"\0" * (limits.MOST_BYTES + 1),
+            "at most 25.0 MB",
+            {"value": limits.MOST_BYTES + 1, "high": limits.MOST_BYTES, "unit": "bytes"},
+        ),
     ],
     ids=["empty", "pdf", "cut", "small", "heavy"],
-)  # fmt: skip
+)
 def test_what_can_not_be_kept_is_refused_with_limit_and_unit(data, words, numbers):
     with pytest.raises(BadPicture, match=words) as refused:
         PillowDarkroom().develop(data)

@@ -78,8 +78,9 @@ def test_readings_scatter_as_a_hand_does(tape):
     assert pstdev(mm) == pytest.approx(house_error(8), rel=0.25)
 
 
-@pytest.mark.parametrize(("unit", "shape"), [("mm", r"\d{3} mm"), ("cm", r"\d\d\.\d cm"),
-                                             ("in", r"1\d\.\d{3} in")])  # fmt: skip
+@pytest.mark.parametrize(
+    ("unit", "shape"), [("mm", r"\d{3} mm"), ("cm", r"\d\d\.\d cm"), ("in", r"1\d\.\d{3} in")]
+)
 def test_a_reading_comes_in_the_unit_the_instrument_is_set_to(tape, unit, shape):
     import re
 

@@ -53,9 +53,10 @@ def test_leaders_end_at_the_height_they_mean(mode):
     ):
         row = result.row(posture, "screen_top")
         leader = next(
-            mark for mark in scene.marks
+            mark
+            for mark in scene.marks
             if (mark.role, mark.part, mark.posture) == ("leader", "screen_top", posture)
-        )  # fmt: skip
+        )
         assert corners(leader)[-1][1] == pytest.approx(
             floor - row.setting * scene.px_per_mm, abs=0.11
         )
@@ -74,8 +75,12 @@ def test_found_tick_and_bracket_span_what_changes():
 
 
 @settings(max_examples=40, deadline=None)
-@given(cases(), st.sampled_from(["both", "seated", "standing", "overlay"]),
-       st.sampled_from(["found", "target", "left"]), st.sampled_from(["cm", "mm", "in"]))  # fmt: skip
+@given(
+    cases(),
+    st.sampled_from(["both", "seated", "standing", "overlay"]),
+    st.sampled_from(["found", "target", "left"]),
+    st.sampled_from(["cm", "mm", "in"]),
+)
 def test_every_case_draws_with_known_inks_and_flags_apart(case, mode, show, unit):
     scene = scene_of(case, mode=mode, show=show, unit=unit)
     flags: dict[str, list[float]] = {}
@@ -88,8 +93,13 @@ def test_every_case_draws_with_known_inks_and_flags_apart(case, mode, show, unit
     for tops in flags.values():
         tops.sort()
         assert all(b - a >= FLAG_H + GAP - 0.3 for a, b in pairwise(tops))
-    assert scene_svg({"width": scene.width, "height": scene.height,
-                      "marks": [vars(mark) for mark in scene.marks]}).endswith("</svg>")  # fmt: skip
+    assert scene_svg(
+        {
+            "width": scene.width,
+            "height": scene.height,
+            "marks": [vars(mark) for mark in scene.marks],
+        }
+    ).endswith("</svg>")
 
 
 def test_little_measured_is_drawn_faint():
@@ -128,8 +138,11 @@ def test_the_arrow_on_the_figure_is_the_dimension_to_scale(name, sex):
 @settings(max_examples=12, deadline=None)
 @given(body=bodies())
 def test_every_arrow_of_every_body_stays_on_the_sheet(name, body):
-    scene = draw_scene(Case(body=body), fit(Case(body=body)),
-                       SceneRequest(layer="measuring", tape=name, width=640, height=600))  # fmt: skip
+    scene = draw_scene(
+        Case(body=body),
+        fit(Case(body=body)),
+        SceneRequest(layer="measuring", tape=name, width=640, height=600),
+    )
     for mark in scene.marks:
         if mark.role == "measure-landmark":
             assert 0 <= mark.x <= 640 - 6 * len(mark.text)
@@ -154,17 +167,21 @@ def test_a_flags_wedge_is_as_wide_as_four_standard_deviations():
     case = usual_case()
     scene, result = scene_of(case), fit(case)
     for key in ("seat", "surface", "screen_top"):
-        wedge = next(m for m in scene.marks
-                     if (m.role, m.part, m.posture) == ("spread-wedge", key, "seated"))  # fmt: skip
+        wedge = next(
+            m for m in scene.marks if (m.role, m.part, m.posture) == ("spread-wedge", key, "seated")
+        )
         height = float(re.search(r"v(-?[\d.]+)", wedge.d)[1])
         assert height == pytest.approx(4 * result.row("seated", key).sd * scene.px_per_mm, abs=0.06)
 
 
 def test_the_history_plot_shows_every_value_and_never_a_leap_of_a_millimetre():
     def points(*mm):
-        return [HistoryPoint(on=date(2026, month, 1), mm=value, sd_mm=1, source=source)
-                for month, value, source in zip((1, 5, 9), mm, ("measured", "carried_over", "measured"),
-                                                strict=True)]  # fmt: skip
+        return [
+            HistoryPoint(on=date(2026, month, 1), mm=value, sd_mm=1, source=source)
+            for month, value, source in zip(
+                (1, 5, 9), mm, ("measured", "carried_over", "measured"), strict=True
+            )
+        ]
 
     flat, steep = (
         [m for m in history_marks(points(*mm), "cm") if m.kind == "dot"]
@@ -260,8 +277,11 @@ def test_numerals_on_the_staff_are_at_their_heights(unit, step):
 
 
 def test_the_ground_rule_is_to_scale():
-    scene = scene_of(usual_case(found={"distance": 540, "seat": 430, "surface": 700}), show="found",
-                     mode="seated")  # fmt: skip
+    scene = scene_of(
+        usual_case(found={"distance": 540, "seat": 430, "surface": 700}),
+        show="found",
+        mode="seated",
+    )
     line = next(m for m in scene.marks if (m.role, m.part) == ("rule", "distance"))
     left, _, right, _ = spread(line)
     assert right - left == pytest.approx(540 * scene.px_per_mm, abs=0.2)
@@ -329,12 +349,20 @@ def test_what_is_found_beside_the_settings_is_drawn_at_once():
         return draw_scene(drawn, fit(drawn), SceneRequest(width=1000, height=800, show=show)).marks
 
     plain = marks()
-    for details in ({"keys_edge": 150.0}, {"backrest": 118.0}, {"underside": 600.0},
-                    {"armrest_gap": 520.0}, {"bearing": 30.0},
-                    {"side_screens": (SideScreen(top=1200, distance=700, bearing=40),)}):  # fmt: skip
+    for details in (
+        {"keys_edge": 150.0},
+        {"backrest": 118.0},
+        {"underside": 600.0},
+        {"armrest_gap": 520.0},
+        {"bearing": 30.0},
+        {"side_screens": (SideScreen(top=1200, distance=700, bearing=40),)},
+    ):
         assert marks(**details) != plain, details
-    sides = [mark for mark in marks(show="target", side_screens=(SideScreen(top=1200, distance=700),))
-             if mark.role == "picture-side"]  # fmt: skip
+    sides = [
+        mark
+        for mark in marks(show="target", side_screens=(SideScreen(top=1200, distance=700),))
+        if mark.role == "picture-side"
+    ]
     assert len(sides) == 2  # from the side and from above
     assert marks(show="target", keys_edge=150.0) == marks(show="target")
 

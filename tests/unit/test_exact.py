@@ -35,44 +35,59 @@ def model_of(draw):
     under = draw.choice(["gap", "seat", None]) if seated else None  # what the thighs go under
     return SearchModel(
         elbow=draw.uniform(150, 300) if seated else draw.uniform(900, 1150),
-        reach=draw.uniform(300, 450), keyboard=draw.uniform(5, 40),
-        elbow_target=95, elbow_band=Band(low=90, high=110),
+        reach=draw.uniform(300, 450),
+        keyboard=draw.uniform(5, 40),
+        elbow_target=95,
+        elbow_band=Band(low=90, high=110),
         seat=span(draw, 380, 540) if seated else Span(low=0, high=0),
         surface=span(draw, 560, 760) if seated else span(draw, 800, 1150),
         legs=draw.uniform(360, 540) if seated else None,
-        thigh_length=draw.uniform(400, 560), hip_level=draw.choice([90.0, 95.0, 100.0, 110.0]),
+        thigh_length=draw.uniform(400, 560),
+        hip_level=draw.choice([90.0, 95.0, 100.0, 110.0]),
         slopes=draw.choice([Span(low=0, high=0), Span(low=-15, high=10)]),
         eye=None if draw.random() < 0.2 else draw.uniform(600, 900) if seated else 1500.0,
         distance=draw.uniform(400, 800),
         lift=span(draw, 200, 500) if tray < 0.8 else None,
         tops=Span(low=1000, high=1400) if tray > 0.6 else None,
-        top_target=-10, least_gap=draw.uniform(120, 260) if under == "gap" else None,
+        top_target=-10,
+        least_gap=draw.uniform(120, 260) if under == "gap" else None,
         highest_seat=draw.uniform(380, 560) if under == "seat" else None,
         feet=draw.choice([None, (), (Span(low=60, high=150),), (Span(low=100, high=100),)]),
-        first=draw.choice(["fixed", "feet", "hands"]), hands_first=draw.random() < 0.4,
-    )  # fmt: skip
+        first=draw.choice(["fixed", "feet", "hands"]),
+        hands_first=draw.random() < 0.4,
+    )
 
 
 def every_pair(model):
     """The rank of every seat and surface, reckoned straight from what each costs."""
     for seat, surface in product(model.seat.places(), model.surface.places()):
         gap = surface - seat
-        presses = max(0.0, (model.least_gap or gap) - gap,
-                      seat - (model.highest_seat if model.highest_seat is not None else seat))  # fmt: skip
+        presses = max(
+            0.0,
+            (model.least_gap or gap) - gap,
+            seat - (model.highest_seat if model.highest_seat is not None else seat),
+        )
         hands, away = elbow_over(model, gap)
         gaze, apart_top = gaze_over(model, seat, surface)
         apart = abs(seat - model.legs) if model.legs is not None else 0.0
         first = {"fixed": 0.0, "feet": max(0.0, apart - model.flat_margin), "hands": hands}
         off = model.legs is not None and seat - model.legs > model.flat_margin + 1e-9
         near = (away, apart) if model.hands_first else (apart, away)
-        yield tuple(
-            round(one, 5)
-            for one in (
-                presses + legs_at(model, seat).hangs, first[model.first] if model.legs is not None
-                or model.first == "hands" else 0.0, hands + gaze + legs_at(model, seat).over,
-                float(off), *near, apart_top,
-            )
-        ), seat, surface  # fmt: skip
+        yield (
+            tuple(
+                round(one, 5)
+                for one in (
+                    presses + legs_at(model, seat).hangs,
+                    first[model.first] if model.legs is not None or model.first == "hands" else 0.0,
+                    hands + gaze + legs_at(model, seat).over,
+                    float(off),
+                    *near,
+                    apart_top,
+                )
+            ),
+            seat,
+            surface,
+        )
 
 
 def test_the_search_finds_what_trying_every_place_finds():
@@ -81,8 +96,11 @@ def test_the_search_finds_what_trying_every_place_finds():
         model = model_of(Random(seed))
         best, _, _ = min(every_pair(model))
         found = search(model)
-        mine = next(rank for rank, seat, surface in every_pair(model)
-                    if (seat, surface) == (found.seat, found.surface))  # fmt: skip
+        mine = next(
+            rank
+            for rank, seat, surface in every_pair(model)
+            if (seat, surface) == (found.seat, found.surface)
+        )
         assert mine == pytest.approx(best, abs=2e-5), f"seed {seed}: {model}"
         assert (found.over, found.hangs + found.presses) == pytest.approx(
             (best[2], best[0]), abs=2e-5
@@ -95,9 +113,16 @@ def every_kit(case, tier):
 
     solver = HeightSearch(case)
     bare = solver.heights(case.workstation)
-    slots = [[None, *offer(case, tier)] for offer in (
-        offers.seat_additions, offers.desk_additions, offers.keys_additions, offers.feet_additions,
-        offers.screen_additions)]  # fmt: skip
+    slots = [
+        [None, *offer(case, tier)]
+        for offer in (
+            offers.seat_additions,
+            offers.desk_additions,
+            offers.keys_additions,
+            offers.feet_additions,
+            offers.screen_additions,
+        )
+    ]
     for chosen in product(*slots):
         kit = tuple(one for one in chosen if one is not None)
         used = {}
@@ -148,18 +173,29 @@ def test_a_screen_shared_by_both_postures_moves_as_little_as_can_be():
         station = case.workstation
         lift = replace(station.screen.top_above_surface, step=20)
         screen = replace(station.screen, top_above_surface=lift)
-        case = replace(case, workstation=replace(station, screen=screen), shoe_standing=25.0,
-                       found_seated=Settings(), mat=draw.choice([0.0, 20.0]))  # fmt: skip
+        case = replace(
+            case,
+            workstation=replace(station, screen=screen),
+            shoe_standing=25.0,
+            found_seated=Settings(),
+            mat=draw.choice([0.0, 20.0]),
+        )
         pair = solve_pair(case)
-        moved = abs((pair.seated.top - pair.seated.surface)
-                    - (pair.standing.top - pair.standing.surface))  # fmt: skip
+        moved = abs(
+            (pair.seated.top - pair.seated.surface) - (pair.standing.top - pair.standing.surface)
+        )
         models = _models(case)
         free = [
-            [place for place in lift.places()
-             if gaze_over(replace(model, lift=Span(low=place, high=place)), one.seat, one.surface)[0]
-             <= gaze_over(model, one.seat, one.surface)[0] + 1e-9]
+            [
+                place
+                for place in lift.places()
+                if gaze_over(
+                    replace(model, lift=Span(low=place, high=place)), one.seat, one.surface
+                )[0]
+                <= gaze_over(model, one.seat, one.surface)[0] + 1e-9
+            ]
             for model, one in zip(models, (pair.seated, pair.standing), strict=True)
-        ]  # fmt: skip
+        ]
         least = min(abs(one - other) for one, other in product(*free))
         assert moved == pytest.approx(least, abs=1e-6), f"seed {seed}"
 

@@ -27,17 +27,29 @@ def sheets(draw):
         st.lists(st.sampled_from(sorted(DIMENSIONS)), min_size=1, max_size=4, unique=True)
     ):
         entry, start = DIMENSIONS[name], f"measure.{name}."
-        for which in draw(st.sampled_from([(), ("first",), ("first", "second"), ("first", "second", "third"),
-                                           ("first", "second", "other")])):  # fmt: skip
+        for which in draw(
+            st.sampled_from(
+                [
+                    (),
+                    ("first",),
+                    ("first", "second"),
+                    ("first", "second", "third"),
+                    ("first", "second", "other"),
+                ]
+            )
+        ):
             mm = draw(st.integers(int(entry.low_mm), int(entry.high_mm)))
             shown = draw(st.sampled_from([f"{mm} mm", f"{mm / 10:g} cm", f"{mm / 25.4:.2f} in"]))
             entries[f"{start}{which}"] = shown
         about = {
             "origin": st.sampled_from(["measured", "carried_over", "self_measured"]),
-            "taken_on": st.dates(date(2000, 1, 1)).map(str), "taken_by": words, "kept": words,
-            "with": st.sampled_from(["tape", "rod", "calliper"]), "skip": st.just("clothing"),
+            "taken_on": st.dates(date(2000, 1, 1)).map(str),
+            "taken_by": words,
+            "kept": words,
+            "with": st.sampled_from(["tape", "rod", "calliper"]),
+            "skip": st.just("clothing"),
             "kept_at": st.just("400 mm"),
-        }  # fmt: skip
+        }
         for part in draw(st.sets(st.sampled_from(sorted(about)), min_size=1)):
             entries[f"{start}{part}"] = draw(about[part])
     if draw(st.booleans()):
@@ -46,9 +58,15 @@ def sheets(draw):
             "measure.footwear": "shoes",
             "measure.heel": "25 mm",
         }
-    return Sheet(client_id=str(draw(st.uuids())), name=draw(words), work=draw(st.just("") | words),
-                 sex=draw(st.sampled_from([None, "female", "male"])), visit_id=str(draw(st.uuids())),
-                 on=draw(st.dates(date(1990, 1, 1))), entries=entries)  # fmt: skip
+    return Sheet(
+        client_id=str(draw(st.uuids())),
+        name=draw(words),
+        work=draw(st.just("") | words),
+        sex=draw(st.sampled_from([None, "female", "male"])),
+        visit_id=str(draw(st.uuids())),
+        on=draw(st.dates(date(1990, 1, 1))),
+        entries=entries,
+    )
 
 
 @pytest.mark.parametrize("format", WHOLE)
@@ -70,8 +88,15 @@ def test_the_row_a_client_file_is_a_fixed_point(given):
 
 
 def sheet(**entries):
-    return Sheet(client_id="c1", name="Odile", sex="female", work="", visit_id="v1",
-                 on=date(2026, 11, 25), entries=entries or {"measure.stature.first": "166.2 cm"})  # fmt: skip
+    return Sheet(
+        client_id="c1",
+        name="Odile",
+        sex="female",
+        work="",
+        visit_id="v1",
+        on=date(2026, 11, 25),
+        entries=entries or {"measure.stature.first": "166.2 cm"},
+    )
 
 
 def test_a_cell_never_is_a_formula():
@@ -81,16 +106,19 @@ def test_a_cell_never_is_a_formula():
     assert exchange_format(raw)[1].sheets == [bad]
 
 
-@pytest.mark.parametrize(("old", "new", "trouble"), [
-    ("2026-11-25", "25.11.2026", ("2", "visit_on", "is no date")),
-    ("stature", "wingspan", ("2", "dimension", "no dimension of the catalogue")),
-    ("first", "fourth", ("2", "reading", "none of first")),
-    ("1662,166.2 cm", "1700,166.2 cm", ("2", "value_mm", "is not 1700 mm")),
-    ("female", "f", ("2", "sex", "none of female")),
-    (",first,", ",first,9,", ("2", "", "number of cells")),
-    ("visit_on", "day", ("1", "visit_on", "column missing")),
-    ("Odile", "", ("2", "client", "empty")),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("old", "new", "trouble"),
+    [
+        ("2026-11-25", "25.11.2026", ("2", "visit_on", "is no date")),
+        ("stature", "wingspan", ("2", "dimension", "no dimension of the catalogue")),
+        ("first", "fourth", ("2", "reading", "none of first")),
+        ("1662,166.2 cm", "1700,166.2 cm", ("2", "value_mm", "is not 1700 mm")),
+        ("female", "f", ("2", "sex", "none of female")),
+        (",first,", ",first,9,", ("2", "", "number of cells")),
+        ("visit_on", "day", ("1", "visit_on", "column missing")),
+        ("Odile", "", ("2", "client", "empty")),
+    ],
+)
 def test_a_broken_csv_is_refused_whole_with_line_and_reason(old, new, trouble):
     raw = FORMATS["csv_readings"].write([sheet()]).decode()
     assert old in raw
@@ -123,27 +151,57 @@ def fhir(**changed):
 
 def test_fhir_speaks_loinc_and_ucum():
     seen = fhir()["entry"][1]["resource"]
-    assert seen["code"]["coding"][0] == {"system": "http://loinc.org", "code": "8302-2",
-                                         "display": "Body height"}  # fmt: skip
-    assert seen["valueQuantity"] == {"value": 1662, "unit": "mm", "code": "mm",
-                                     "system": "http://unitsofmeasure.org"}  # fmt: skip
+    assert seen["code"]["coding"][0] == {
+        "system": "http://loinc.org",
+        "code": "8302-2",
+        "display": "Body height",
+    }
+    assert seen["valueQuantity"] == {
+        "value": 1662,
+        "unit": "mm",
+        "code": "mm",
+        "system": "http://unitsofmeasure.org",
+    }
 
 
-@pytest.mark.parametrize(("quantity", "mm"), [
-    ({"value": 166.2, "code": "cm"}, "1662 mm"), ({"value": 65.5, "code": "[in_i]"}, "1663.7 mm"),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("quantity", "mm"),
+    [({"value": 166.2, "code": "cm"}, "1662 mm"), ({"value": 65.5, "code": "[in_i]"}, "1663.7 mm")],
+)
 def test_a_body_height_of_another_system_is_a_stature(quantity, mm):
-    foreign = {"resourceType": "Bundle", "type": "collection", "entry": [
-        {"fullUrl": "urn:uuid:1", "resource": {"resourceType": "Patient", "id": "p7",
-                                               "name": [{"given": ["Odile"], "family": "Marrick"}]}},
-        {"resource": {"resourceType": "Observation", "status": "final",
-                      "code": {"coding": [{"system": "http://loinc.org", "code": "8302-2"}]},
-                      "subject": {"reference": "Patient/p7"}, "valueQuantity": quantity,
-                      "effectiveDateTime": "2026-03-02T10:00:00+01:00"}},
-        {"resource": {"resourceType": "Observation", "status": "final", "valueString": "x",
-                      "code": {"coding": [{"system": "http://loinc.org", "code": "29463-7"}]},
-                      "subject": {"reference": "Patient/p7"}}},
-    ]}  # fmt: skip
+    foreign = {
+        "resourceType": "Bundle",
+        "type": "collection",
+        "entry": [
+            {
+                "fullUrl": "urn:uuid:1",
+                "resource": {
+                    "resourceType": "Patient",
+                    "id": "p7",
+                    "name": [{"given": ["Odile"], "family": "Marrick"}],
+                },
+            },
+            {
+                "resource": {
+                    "resourceType": "Observation",
+                    "status": "final",
+                    "code": {"coding": [{"system": "http://loinc.org", "code": "8302-2"}]},
+                    "subject": {"reference": "Patient/p7"},
+                    "valueQuantity": quantity,
+                    "effectiveDateTime": "2026-03-02T10:00:00+01:00",
+                }
+            },
+            {
+                "resource": {
+                    "resourceType": "Observation",
+                    "status": "final",
+                    "valueString": "x",
+                    "code": {"coding": [{"system": "http://loinc.org", "code": "29463-7"}]},
+                    "subject": {"reference": "Patient/p7"},
+                }
+            },
+        ],
+    }
     read = exchange_format(json.dumps(foreign).encode())[1]
     assert read.troubles == []
     assert [(one.name, one.on, one.entries["measure.stature.first"]) for one in read.sheets] == [
@@ -152,11 +210,22 @@ def test_a_body_height_of_another_system_is_a_stature(quantity, mm):
     assert [field for _, field, _ in read.left_out] == ["29463-7"]
 
 
-@pytest.mark.parametrize("changed", [
-    {"status": 7}, {"subject": {"reference": "urn:uuid:nobody"}}, {"code": None},
-    {"component": [{"code": {"coding": [{"system": "urn:gentle-plumb:part", "code": "first"}]},
-                    "valueQuantity": {"value": 3, "code": "kg"}}]},
-])  # fmt: skip
+@pytest.mark.parametrize(
+    "changed",
+    [
+        {"status": 7},
+        {"subject": {"reference": "urn:uuid:nobody"}},
+        {"code": None},
+        {
+            "component": [
+                {
+                    "code": {"coding": [{"system": "urn:gentle-plumb:part", "code": "first"}]},
+                    "valueQuantity": {"value": 3, "code": "kg"},
+                }
+            ]
+        },
+    ],
+)
 def test_a_broken_bundle_is_refused_with_the_place(changed):
     read = exchange_format(json.dumps(fhir(**changed)).encode())[1]
     assert read.troubles
@@ -179,18 +248,26 @@ def test_a_table_is_read_and_checked_line_by_line():
     rows = read_table(GOOD)
     assert rows == read_table(GOOD.replace("\n", "\r")) == read_table(GOOD.replace("\n", "\r\n"))
     assert [(row.dimension, row.sex, row.mean_mm, row.r) for row in rows] == [
-        ("stature", "female", 1610, None), ("hand_length", "male", 190, 0.6)
-    ]  # fmt: skip
+        ("stature", "female", 1610, None),
+        ("hand_length", "male", 190, 0.6),
+    ]
 
 
-@pytest.mark.parametrize(("old", "new", "trouble"), [
-    ("1610", "16.1", ("2", "mean_mm", "outside 1120 to 2240 mm")), ("female", "woman", ("2", "sex", "neither")),
-    ("62", "900", ("2", "sd_mm", "outside 1 to 805 mm")), ("0.6", "1.6", ("3", "r_stature", "outside 0 to 1")),
-    ("hand_length", "nose", ("3", "dimension", "no dimension")), ("62", "abc", ("2", "sd_mm", "no number")),
-    ("mean_mm", "mean", ("1", "mean_mm", "column missing")),
-    ("hand_length,male,190,10", "stature,female,1600,60", ("3", "dimension", "twice")),
-    ("1610", "nan", ("2", "mean_mm", "no number")), ("1610", "1" * 140_000, ("2", "", "field larger")),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("old", "new", "trouble"),
+    [
+        ("1610", "16.1", ("2", "mean_mm", "outside 1120 to 2240 mm")),
+        ("female", "woman", ("2", "sex", "neither")),
+        ("62", "900", ("2", "sd_mm", "outside 1 to 805 mm")),
+        ("0.6", "1.6", ("3", "r_stature", "outside 0 to 1")),
+        ("hand_length", "nose", ("3", "dimension", "no dimension")),
+        ("62", "abc", ("2", "sd_mm", "no number")),
+        ("mean_mm", "mean", ("1", "mean_mm", "column missing")),
+        ("hand_length,male,190,10", "stature,female,1600,60", ("3", "dimension", "twice")),
+        ("1610", "nan", ("2", "mean_mm", "no number")),
+        ("1610", "1" * 140_000, ("2", "", "field larger")),
+    ],
+)
 def test_a_bad_table_names_line_column_and_reason(old, new, trouble):
     with pytest.raises(BadFile) as refused:
         read_table(GOOD.replace(old, new, 1))

@@ -94,8 +94,12 @@ def test_what_matters_in_no_hour_of_the_day_holds():
 
 def test_habits_not_marked_are_not_seen_only_once_somebody_looked():
     assert judged(HOURS)["habit_slumping"].state == "not assessable"
-    marked = {"look.habit.wrist_back": "seen", "look.habit.wrist_back.often": "often",
-              "look.habit.wrist_back.side": "right", **HOURS}  # fmt: skip
+    marked = {
+        "look.habit.wrist_back": "seen",
+        "look.habit.wrist_back.often": "often",
+        "look.habit.wrist_back.side": "right",
+        **HOURS,
+    }
     found = judged(marked)
     assert found["habit_slumping"].state == "not assessable"  # one mark says nothing of the rest
     assert judged({**marked, "look.watched": "yes"})["habit_slumping"].state == "holds"
@@ -127,9 +131,11 @@ def test_the_practitioner_has_the_last_word():
     off = {"look.keyboard.feet": "out", **HOURS}
     entries = off | {
         "work.finding.keyboard_feet.verdict": "dismissed",
-        "work.finding.keyboard_feet.reason": "Wears a splint", "work.own.a1.title": "Draught",
-        "work.own.a1.do": "Move the desk", "work.own.a1.severity": "marked",
-    }  # fmt: skip
+        "work.finding.keyboard_feet.reason": "Wears a splint",
+        "work.own.a1.title": "Draught",
+        "work.own.a1.do": "Move the desk",
+        "work.own.a1.severity": "marked",
+    }
     found = judged(entries)
     feet, own = found["keyboard_feet"], found["own-a1"]
     assert (feet.verdict, feet.dismissed_for) == ("dismissed", "Wears a splint")
@@ -145,8 +151,12 @@ def test_the_practitioner_has_the_last_word():
 
 
 def test_a_joint_counts_once_by_its_strongest_evidence():
-    entries = {"look.keyboard.feet": "out", "look.habit.wrist_back": "seen",
-               "look.habit.wrist_back.often": "nearly_always", **HOURS}  # fmt: skip
+    entries = {
+        "look.keyboard.feet": "out",
+        "look.habit.wrist_back": "seen",
+        "look.habit.wrist_back.often": "nearly_always",
+        **HOURS,
+    }
     strain = strain_by_region(judged(entries, side_photo(Angles(wrist=25))).values())
     wrist = next(one for one in strain if one.region == "wrist")
     assert [part.counted for part in wrist.parts] == [True] + [False] * (len(wrist.parts) - 1)
@@ -172,10 +182,13 @@ def test_unknown_hours_give_no_minutes_and_standing_none_that_nobody_said():
 
 def test_what_hurts_comes_before_what_is_only_graver():
     entries = {
-        "look.found.screen_bearing": 40.0, "look.keyboard.feet": "out",
-        "ask.discomfort.wrist_back_right": 4.0, "ask.discomfort.wrist_back_right.often": "every_day",
-        "look.room.cables": "wrong", **HOURS,
-    }  # fmt: skip
+        "look.found.screen_bearing": 40.0,
+        "look.keyboard.feet": "out",
+        "ask.discomfort.wrist_back_right": 4.0,
+        "ask.discomfort.wrist_back_right.often": "every_day",
+        "look.room.cables": "wrong",
+        **HOURS,
+    }
     order = [one.id for one in judged(entries).values() if one.state == "off"]
     assert order[:2] == ["room_cables", "keyboard_feet"]
     assert order.index("keyboard_feet") < order.index("screen_bearing")
@@ -185,8 +198,21 @@ def test_what_hurts_comes_before_what_is_only_graver():
 
 
 def test_the_lists_are_whole():
-    groups = {"glare", "noise", "temperature", "air", "clutter", "cables", "trips", "exits", "fire",
-              "electrical", "stability", "floor", "stored"}  # fmt: skip
+    groups = {
+        "glare",
+        "noise",
+        "temperature",
+        "air",
+        "clutter",
+        "cables",
+        "trips",
+        "exits",
+        "fire",
+        "electrical",
+        "stability",
+        "floor",
+        "stored",
+    }
     assert groups <= set(ROOM)
     assert {habit.posture for habit in HABITS.values()} == {"seated", "standing", "either"}
     for region in REGIONS.values():

@@ -167,8 +167,9 @@ def test_working_order_starts_from_the_piece_that_cannot_move():
 
 
 def test_findings_say_cause_before_instruction_worst_first():
-    case = usual_case(found={"seat": 410, "surface": 610, "screen_top": 1033, "distance": 625,
-                             "mouse": 450})  # fmt: skip
+    case = usual_case(
+        found={"seat": 410, "surface": 610, "screen_top": 1033, "distance": 625, "mouse": 450}
+    )
     found = [one for one in judged(case, "cm") if one.state == "off"]
     assert [one.key for one in found] == ["mouse", "screen_top"]
     assert found[0].cause == (
@@ -183,6 +184,8 @@ def test_findings_say_cause_before_instruction_worst_first():
 def test_both_ends_of_a_band_belong_to_it():
     seat = fit(usual_case(found={"seat": 400})).row("seated", "seat")
     assert (seat.low, seat.high) == (400, 420)
-    states = {height: fit(usual_case(found={"seat": height})).row("seated", "seat").status
-              for height in (399.9, 400, 420, 420.1)}  # fmt: skip
+    states = {
+        height: fit(usual_case(found={"seat": height})).row("seated", "seat").status
+        for height in (399.9, 400, 420, 420.1)
+    }
     assert states == {399.9: "off", 400: "holds", 420: "holds", 420.1: "off"}

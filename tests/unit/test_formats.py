@@ -35,8 +35,10 @@ def test_the_pages_types_are_made_from_the_present_api(tmp_path):
     made = tmp_path / "schema.d.ts"
     subprocess.run(
         ["npx", "openapi-typescript", str(FORMATS / "openapi.json"), "-o", str(made)],
-        cwd=ROOT / "web", check=True, capture_output=True,
-    )  # fmt: skip
+        cwd=ROOT / "web",
+        check=True,
+        capture_output=True,
+    )
     kept = ROOT / "web" / "src" / "shared" / "api" / "schema.d.ts"
     assert made.read_text("utf-8") == kept.read_text("utf-8"), "run npm run types in web/"
 
@@ -62,9 +64,12 @@ def test_there_are_the_four_worked_examples():
 
 def test_the_command_prints_json_and_a_table():
     table = subprocess.run(
-        [sys.executable, "-m", "gentle_plumb.cli", "fit", str(FIXED), "--table"], text=True, check=True,
-        capture_output=True, env={"PYTHONPATH": str(ROOT / "src"), "COLUMNS": "200"},
-    )  # fmt: skip
+        [sys.executable, "-m", "gentle_plumb.cli", "fit", str(FIXED), "--table"],
+        text=True,
+        check=True,
+        capture_output=True,
+        env={"PYTHONPATH": str(ROOT / "src"), "COLUMNS": "200"},
+    )
     assert "chair stops at 510, 54 short" in table.stdout
     plain = plumb_fit(FIXED)
     assert json.loads(plain.stdout)["format"] == "gentle-plumb-fit-2"
@@ -105,8 +110,11 @@ def test_files_that_are_none_are_told_too(tmp_path):
 def test_a_case_of_the_first_version_is_still_read():
     new = json.loads(FIXED.read_text("utf-8"))
     old = {**new, "format": "gentle-plumb-case-1", "policies": {"fingers_behind_knee": 3}}
-    gap = {**new, "format": "gentle-plumb-case-2",
-           "policies": {"knee_gap_low": 2.5, "knee_gap_high": 3.5}}  # fmt: skip
+    gap = {
+        **new,
+        "format": "gentle-plumb-case-2",
+        "policies": {"knee_gap_low": 2.5, "knee_gap_high": 3.5},
+    }
     answers = [json.loads(plumb_fit("-", text=json.dumps(one)).stdout) for one in (old, gap)]
     assert answers[0] == answers[1]
     later = plumb_fit("-", text=json.dumps({**new, "format": "gentle-plumb-case-9"}))
@@ -116,11 +124,16 @@ def test_a_case_of_the_first_version_is_still_read():
 def test_a_case_holds_every_kind_of_equipment_choices_and_own_numbers():
     case = json.loads(FIXED.read_text("utf-8"))
     case["equipment"] |= {
-        "feet": [], "items": [{"id": "ream", "thickness": "5 cm", "count": 3}],
+        "feet": [],
+        "items": [{"id": "ream", "thickness": "5 cm", "count": 3}],
         "side_screens": [{"kind": "monitor", "diagonal_in": 24, "aspect": "16:9", "use": "equal"}],
-    }  # fmt: skip
-    case |= {"hours": {"typing": 6}, "choices": {"screen_height": "middle_third"}, "plan": "little",
-             "own_seated": {"distance": "70 cm"}}  # fmt: skip
+    }
+    case |= {
+        "hours": {"typing": 6},
+        "choices": {"screen_height": "middle_third"},
+        "plan": "little",
+        "own_seated": {"distance": "70 cm"},
+    }
     case["equipment"]["screen"] |= {"diagonal_in": 24, "aspect": "16:9"}
     made = json.loads(plumb_fit("-", text=json.dumps(case)).stdout)
     rows = {row["key"]: row for row in made["result"]["seated"]["rows"]}
@@ -141,8 +154,9 @@ def test_a_result_is_saved_as_csv_and_as_a_drawing(tmp_path):
     lines = list(csv.DictReader(io.StringIO(plumb_fit(FIXED, "--csv").stdout)))
     seat = next(line for line in lines if line["key"] == "seat")
     assert (seat["unit"], seat["limits"]) == (
-        "mm", "chair stops at 510, 54 short; thighs stop it at 540, 24 short",
-    )  # fmt: skip
+        "mm",
+        "chair stops at 510, 54 short; thighs stop it at 540, 24 short",
+    )
 
 
 def test_many_cases_in_their_order_with_the_bad_lines_told(tmp_path):

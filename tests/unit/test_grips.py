@@ -24,11 +24,17 @@ def test_a_ring_turns_what_it_is_on_by_as_much_as_the_hand():
 
     before = rings()
     assert {field for _, field in before} == {
-        "work.number.elbow_angle", "work.number.recline", "work.number.thigh_slope",
-        "work.seated.tilt", "work.standing.tilt",
-    }  # fmt: skip
-    for key, by in ((("seated", "work.number.recline"), 7), (("seated", "work.seated.tilt"), -5),
-                    (("standing", "work.standing.tilt"), 4)):  # fmt: skip
+        "work.number.elbow_angle",
+        "work.number.recline",
+        "work.number.thigh_slope",
+        "work.seated.tilt",
+        "work.standing.tilt",
+    }
+    for key, by in (
+        (("seated", "work.number.recline"), 7),
+        (("seated", "work.seated.tilt"), -5),
+        (("standing", "work.standing.tilt"), 4),
+    ):
         was = before[key]
         now = rings(**{key[1]: f"{was.degrees + by:g}"})[key]
         assert now.degrees == pytest.approx(was.degrees + by, abs=0.001)

@@ -40,8 +40,13 @@ def with_chair(case, **chair):
 
 
 def judged(case, entries=None):
-    facts = Facts(entries=entries or HOURS, case=replace(case, hours={"typing": 6}),
-                  result=fit(case), unit="cm", texts=TEXTS)  # fmt: skip
+    facts = Facts(
+        entries=entries or HOURS,
+        case=replace(case, hours={"typing": 6}),
+        result=fit(case),
+        unit="cm",
+        texts=TEXTS,
+    )
     return {one.id: one for one in findings(facts)}
 
 
@@ -54,10 +59,14 @@ def worked(entries):
 
     id = UUID(int=1)
     client = Client(id=id, practice_id=id, name="Odile", sex="female", work="")
-    visit = Visit(id=id, practice_id=id, client_id=id, member_id=id,
-                  started_on=datetime.now(UTC).date())  # fmt: skip
-    return work_up(Working(visit=visit, client=client, values=entries, versions=0,
-                           signed_revision=None), "cm", plans=True)  # fmt: skip
+    visit = Visit(
+        id=id, practice_id=id, client_id=id, member_id=id, started_on=datetime.now(UTC).date()
+    )
+    return work_up(
+        Working(visit=visit, client=client, values=entries, versions=0, signed_revision=None),
+        "cm",
+        plans=True,
+    )
 
 
 def said_of(workup):
@@ -75,8 +84,11 @@ def test_a_precaution_keeps_standing_out_of_rhythm_plans_and_words(cared):
     standing = re.compile(r"\bstand(ing|s)?\b|\bwalk|\bstool|stand up|high chair", re.IGNORECASE)
     for name in ("Odile Marrick", "Wilma Trask", "Ivo Kestrel"):
         values, _ = full_visit(name)
-        values |= {"ask.sit_stand": "new", "look.support.rail": "no",
-                   "look.support.anti_fatigue_mat": "no"}  # fmt: skip
+        values |= {
+            "ask.sit_stand": "new",
+            "look.support.rail": "no",
+            "look.support.anti_fatigue_mat": "no",
+        }
         free = worked({**values, "ask.care.veins": None})
         assert any("standing" in said.lower() or "stand " in said.lower() for said in said_of(free))
         barred = worked({**values, f"ask.care.{cared}": "yes"})
@@ -115,8 +127,14 @@ def test_an_unsteady_seat_is_not_offered_to_who_needs_a_steady_one():
 
 @pytest.mark.parametrize("span", [None, Span(low=450, high=550), Span(low=480, high=480)])
 def test_a_wheelchairs_seat_is_never_moved_nor_a_footrest_bought(span):
-    case = with_chair(usual_case(surface=(740,), found={"seat": 500}), kind="wheelchair", seat=span,
-                      armrests="fixed", armrest=Span(low=230, high=230), armrests_off=False)  # fmt: skip
+    case = with_chair(
+        usual_case(surface=(740,), found={"seat": 500}),
+        kind="wheelchair",
+        seat=span,
+        armrests="fixed",
+        armrest=Span(low=230, high=230),
+        armrests_off=False,
+    )
     case = replace(case, workstation=replace(case.workstation, feet=()), hours={"typing": 6})
     made, plans = fit(case), work_out(case).plans
     seat, rest = made.row("seated", "seat"), made.row("seated", "footrest")
@@ -143,8 +161,13 @@ def test_no_purchase_or_plan_makes_thighs_or_feet_worse_and_what_mends_comes_fir
         draw = Random(SEED + 31 * number)
         case = seldom_fits(draw)
         thigh = draw.uniform(120, 240)
-        body = replace(case.body, values={**case.body.values,
-                       "thigh_clearance": replace(case.body.value("thigh_clearance"), mm=thigh)})  # fmt: skip
+        body = replace(
+            case.body,
+            values={
+                **case.body.values,
+                "thigh_clearance": replace(case.body.value("thigh_clearance"), mm=thigh),
+            },
+        )
         worked = work_out(replace(case, body=body, hours={"typing": 6}))
         room = worked.plan("room")
         for fix in worked.fixes:
@@ -165,8 +188,11 @@ def test_no_purchase_or_plan_makes_thighs_or_feet_worse_and_what_mends_comes_fir
 
 
 def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
-    case = with_desk(usual_case(surface=(740,), seat=(450, 550), body=mean_body(thigh_clearance=250)),
-                     thickness=100.0, under="drawer")  # fmt: skip
+    case = with_desk(
+        usual_case(surface=(740,), seat=(450, 550), body=mean_body(thigh_clearance=250)),
+        thickness=100.0,
+        under="drawer",
+    )
     worked = work_out(replace(case, hours={"typing": 6}))
     ids = [one.id for one in worked.fixes]
     assert ids[0] in ("risers", "sit_stand")
@@ -195,8 +221,11 @@ def test_a_lifted_shoulder_counts_in_the_search_for_additions():
 
 
 def test_armrests_that_cannot_move_stay_out_of_the_desk():
-    case = with_chair(usual_case(surface=(740,), seat=(400, 560)), armrests="fixed",
-                      armrest=Span(low=240, high=240))  # fmt: skip
+    case = with_chair(
+        usual_case(surface=(740,), seat=(400, 560)),
+        armrests="fixed",
+        armrest=Span(low=240, high=240),
+    )
     seat = fit(case).row("seated", "seat")
     assert seat.setting <= 740 - 25 - 240 + 0.5
     assert any(one.kind == "armrests" for one in seat.limits)
@@ -208,12 +237,17 @@ def test_armrests_that_cannot_move_stay_out_of_the_desk():
     ("bodies", "seat", "knee"), [("female", 480.0, 98.4), ("female", 400.0, 90.0)]
 )
 def test_the_knee_opens_where_the_thighs_slope_down(bodies, seat, knee):
-    case = replace(usual_case(bodies, seat=(seat,), surface=(740,)),
-                   policy=policy_of({"back": "hips_high"}))  # fmt: skip
+    case = replace(
+        usual_case(bodies, seat=(seat,), surface=(740,)), policy=policy_of({"back": "hips_high"})
+    )
     slope = case.policy.thigh_slope
     assert slope >= 10
-    joints = {one.joint: one for one in fit(replace(case, found_seated=Settings(
-        seat=seat, footrest=0))).seated.joints_found}  # fmt: skip
+    joints = {
+        one.joint: one
+        for one in fit(
+            replace(case, found_seated=Settings(seat=seat, footrest=0))
+        ).seated.joints_found
+    }
     assert joints["knee"].angle == pytest.approx(knee, abs=0.3)
     assert joints["hip"].angle - joints["knee"].angle == pytest.approx(case.recline(), abs=1e-6)
 
@@ -244,9 +278,17 @@ def short_client(**more):
     values = full_visit("Yara Fenwick")[0]
     for name, typed in readings.items():
         values |= {f"measure.{name}.first": float(typed) * 10, f"measure.{name}.second": None}
-    values |= {"look.found.seat": 440.0, "look.support.footrest": "no", "look.found.footrest": None,
-               "look.found.surface": 740.0, **{path: None for path in values
-               if path.startswith(("look.support.ream", "look.support.book", "look.habit."))}}  # fmt: skip
+    values |= {
+        "look.found.seat": 440.0,
+        "look.support.footrest": "no",
+        "look.found.footrest": None,
+        "look.found.surface": 740.0,
+        **{
+            path: None
+            for path in values
+            if path.startswith(("look.support.ream", "look.support.book", "look.habit."))
+        },
+    }
     return {**values, **more}
 
 
@@ -288,8 +330,11 @@ def test_a_screen_at_its_own_target_is_no_fault():
 
 
 def test_the_chosen_back_is_no_fault():
-    values = {**full_visit("Odile Marrick")[0], "work.policy.back": "hips_high",
-              "look.found.backrest": 90.0}  # fmt: skip
+    values = {
+        **full_visit("Odile Marrick")[0],
+        "work.policy.back": "hips_high",
+        "look.found.backrest": 90.0,
+    }
     assert "backrest" not in sentences(values)[1]
     assert "backrest" in sentences({**values, "work.policy.back": "supported"})[1]
 
@@ -300,16 +345,31 @@ def test_the_neck_rest_rule_changes_something():
     assert "neck_rest" in sentences({**values, "work.policy.neck_rest": "off"})[1]
 
 
-OPPOSITE = ({"raise the screen", "lower the screen"}, {"bring the picture nearer", "move away"},
-            {"raise the seat", "lower the seat"}, {"raise the surface", "lower the desk"})  # fmt: skip
+OPPOSITE = (
+    {"raise the screen", "lower the screen"},
+    {"bring the picture nearer", "move away"},
+    {"raise the seat", "lower the seat"},
+    {"raise the surface", "lower the desk"},
+)
 
 
 def test_no_advice_goes_against_the_change_that_was_worked_out():
     for client in DEMO_CLIENTS:
         values, _ = full_visit(client.name)
-        values |= {f"look.habit.{id}": "seen" for id in (
-            "chin_lifted", "head_ahead", "shoulders_raised", "elbow_below_edge", "knees_high",
-            "feet_hanging", "back_free", "elbow_out", "wrist_back")}  # fmt: skip
+        values |= {
+            f"look.habit.{id}": "seen"
+            for id in (
+                "chin_lifted",
+                "head_ahead",
+                "shoulders_raised",
+                "elbow_below_edge",
+                "knees_high",
+                "feet_hanging",
+                "back_free",
+                "elbow_out",
+                "wrist_back",
+            )
+        }
         made, off = sentences(values)
         said = " ".join(one.instruction.lower() for one in off.values() if one.posture == "seated")
         for pair in OPPOSITE:
@@ -320,8 +380,11 @@ def test_no_advice_goes_against_the_change_that_was_worked_out():
 
 
 def test_the_phone_counts_hours_of_calls_only():
-    values = {**full_visit("Odile Marrick")[0], "ask.hours.calls": 1.0,
-              "look.habit.phone_shoulder": "seen"}  # fmt: skip
+    values = {
+        **full_visit("Odile Marrick")[0],
+        "ask.hours.calls": 1.0,
+        "look.habit.phone_shoulder": "seen",
+    }
     assert sentences(values)[1]["habit_phone_shoulder"].minutes <= 60
 
 
@@ -331,8 +394,11 @@ def test_a_laptop_alone_names_the_reason_why_nobody_stands():
 
 
 def test_a_ream_without_a_thickness_is_said_not_dropped():
-    values = {**full_visit("Yara Fenwick")[0], "look.support.ream": "yes",
-              "look.support.ream.height": None}  # fmt: skip
+    values = {
+        **full_visit("Yara Fenwick")[0],
+        "look.support.ream": "yes",
+        "look.support.ream.height": None,
+    }
     made = work_through(Given(values=values, today=None, sex="female"), "cm")
     assert any(note.startswith("Ream of paper: recorded as here") for note in made.result.notes)
 

@@ -65,14 +65,17 @@ def test_the_practitioners_own_error_is_reckoned_with():
     assert body(said).value("popliteal_height").sd_mm == 3
 
 
-@pytest.mark.parametrize(("said", "done"), [
-    (pair("stature", 1650), False),
-    (pair("stature", 1650, 1652), True),
-    (pair("stature", 1650, 1700), False),
-    (pair("stature", 1650, 1700, third=1655), True),
-    (pair("stature", 1650, origin="self_measured"), True),
-    (pair("stature", None, skip="time"), True),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("said", "done"),
+    [
+        (pair("stature", 1650), False),
+        (pair("stature", 1650, 1652), True),
+        (pair("stature", 1650, 1700), False),
+        (pair("stature", 1650, 1700, third=1655), True),
+        (pair("stature", 1650, origin="self_measured"), True),
+        (pair("stature", None, skip="time"), True),
+    ],
+)
 def test_when_a_dimension_is_settled(said, done):
     assert settled(said, "stature") is done
 
@@ -96,8 +99,10 @@ def test_exchanged_fields_change_places_by_one_tap():
     found = doubts(said, body(said), "cm")
     assert found[0].way_out == "Exchange with forearm and hand"
     right = apply(said, found[0])
-    assert (right["measure.shoulder_elbow_length.first"],
-            right["measure.elbow_fingertip_length.second"]) == (330, 432)  # fmt: skip
+    assert (
+        right["measure.shoulder_elbow_length.first"],
+        right["measure.elbow_fingertip_length.second"],
+    ) == (330, 432)
     assert doubts(right, body(right), "cm") == []
 
 
@@ -111,14 +116,28 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
     assert "same digits" in doubts(said, body(said), "cm")[0].text
 
 
-@pytest.mark.parametrize(("changed", "text"), [
-    ({"elbow_height_standing": 1320, "shoulder_height_standing": 1310},
-     "Elbow, standing 132.0 cm can't be above shoulder, standing. One of them is off."),
-    ({"knee_height": 565}, "Knee height 56.5 cm is usually 60 to 160 mm more than lower leg; here it is not."),
-    ({"shoulder_elbow_length": 380}, "Shoulder, seated 55.5 cm less elbow, seated comes to the length of "
-     "the upper arm, within 15 %; here it does not."),
-    ({"hand_length": 158}, "Forearm and hand 43.0 cm is 2.1 to 2.7 times the hand length; here it is not."),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("changed", "text"),
+    [
+        (
+            {"elbow_height_standing": 1320, "shoulder_height_standing": 1310},
+            "Elbow, standing 132.0 cm can't be above shoulder, standing. One of them is off.",
+        ),
+        (
+            {"knee_height": 565},
+            "Knee height 56.5 cm is usually 60 to 160 mm more than lower leg; here it is not.",
+        ),
+        (
+            {"shoulder_elbow_length": 380},
+            "Shoulder, seated 55.5 cm less elbow, seated comes to the length of "
+            "the upper arm, within 15 %; here it does not.",
+        ),
+        (
+            {"hand_length": 158},
+            "Forearm and hand 43.0 cm is 2.1 to 2.7 times the hand length; here it is not.",
+        ),
+    ],
+)
 def test_relations_are_said_with_the_names_of_what_does_not_agree(changed, text):
     values = {name: value.mm for name, value in mean_body(**changed).values.items()}
     said = {path: mm for name, mm in values.items() for path, mm in pair(name, mm, mm).items()}
@@ -135,8 +154,10 @@ def test_a_reason_keeps_a_value_for_as_long_as_it_is_that_value():
 def test_another_persons_sheet_is_asked_about_until_each_value_is_answered():
     values = {name: value.mm for name, value in mean_body("male").values.items()}
     said = {path: mm for name, mm in values.items() for path, mm in pair(name, mm, mm).items()}
-    before = {name: Earlier(mm=value.mm, sd_mm=3, on="2026-05-04")
-              for name, value in mean_body("female").values.items()}  # fmt: skip
+    before = {
+        name: Earlier(mm=value.mm, sd_mm=3, on="2026-05-04")
+        for name, value in mean_body("female").values.items()
+    }
     found = doubts(said, body(said, "male"), "cm", before)
     sheet = next(one for one in found if one.kind == "sheet")
     assert "right client's sheet" in sheet.text
@@ -153,20 +174,29 @@ def test_doubts_speak_in_the_unit_on_show_and_name_the_day_before():
     assert text.startswith("Knee height 19.69 in; on 4 May 2026 it was 21.26 in.")
 
 
-@pytest.mark.parametrize(("field", "typed", "choices"), [
-    ("popliteal_height", "462", ("462 mm",)), ("popliteal_height", "18", ("18 in",)),
-    ("stature", "1,750", ("1750 mm", "1.750 m")), ("popliteal_height", "4.62", ()),
-    ("popliteal_height", "462 cm", ("462 mm",)),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("field", "typed", "choices"),
+    [
+        ("popliteal_height", "462", ("462 mm",)),
+        ("popliteal_height", "18", ("18 in",)),
+        ("stature", "1,750", ("1750 mm", "1.750 m")),
+        ("popliteal_height", "4.62", ()),
+        ("popliteal_height", "462 cm", ("462 mm",)),
+    ],
+)
 def test_what_is_out_of_range_comes_with_what_was_meant(field, typed, choices):
     with pytest.raises(ValueOutOfRange) as refused:
         read_typed(field_of(f"measure.{field}.first"), typed)
     assert refused.value.choices == choices
 
 
-@pytest.mark.parametrize(("field", "typed", "choices"), [
-    ("stature", "5 10", ("5 ft 10 in",)), ("elbow_height_sitting", "9 3/4", ("9 3/4 cm", "9 3/4 in")),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("field", "typed", "choices"),
+    [
+        ("stature", "5 10", ("5 ft 10 in",)),
+        ("elbow_height_sitting", "9 3/4", ("9 3/4 cm", "9 3/4 in")),
+    ],
+)
 def test_what_can_be_read_in_two_ways_is_asked(field, typed, choices):
     with pytest.raises(AmbiguousValue) as asked:
         read_typed(field_of(f"measure.{field}.first"), typed)
@@ -180,8 +210,11 @@ def test_a_standing_height_is_told_where_it_belongs():
     assert "Eye, seated, second reading" in refused.value.message
 
 
-@given(st.sampled_from(sorted(DIMENSIONS)), st.text("0123456789.,/ '\"cminft", max_size=12),
-       st.sampled_from(["mm", "cm", "in"]))  # fmt: skip
+@given(
+    st.sampled_from(sorted(DIMENSIONS)),
+    st.text("0123456789.,/ '\"cminft", max_size=12),
+    st.sampled_from(["mm", "cm", "in"]),
+)
 def test_every_choice_offered_can_be_typed(name, typed, unit):
     field = field_of(f"measure.{name}.first")
     try:
@@ -200,8 +233,14 @@ def test_the_other_side_is_kept_apart():
 def test_the_short_list_is_what_the_targets_read():
     moving, fixed = usual_case(), usual_case(surface=(720,))
     wheel = usual_case()
-    wheel = type(wheel)(**{**vars(wheel), "workstation": type(wheel.workstation)(
-        **{**vars(station()), "chair": Chair(kind="wheelchair")})})  # fmt: skip
+    wheel = type(wheel)(
+        **{
+            **vars(wheel),
+            "workstation": type(wheel.workstation)(
+                **{**vars(station()), "chair": Chair(kind="wheelchair")}
+            ),
+        }
+    )
     assert {"elbow_height_standing", "eye_height_standing"} <= set(dimensions_needed(moving))
     assert "elbow_height_standing" not in dimensions_needed(fixed)
     assert "stature" in dimensions_needed(fixed)
@@ -219,8 +258,9 @@ def test_measure_again_ranks_by_what_is_narrowed_and_keeps_its_word():
     assert {one.dimension for one in again} == {"elbow_height_sitting", "popliteal_height"}
     assert [one.gain for one in again] == sorted((one.gain for one in again), reverse=True)
     elbow = next(one for one in again if one.dimension == "elbow_height_sitting")
-    careful = worn.values | {"elbow_height_sitting": BodyValue(mm=235, sd_mm=elbow.after_mm,
-                                                              source="measured")}  # fmt: skip
+    careful = worn.values | {
+        "elbow_height_sitting": BodyValue(mm=235, sd_mm=elbow.after_mm, source="measured")
+    }
     after = fit(usual_case(body=Body(values=careful, sex="female")))
     for row in elbow.narrows:
         assert after.row(row.posture, row.key).sd == pytest.approx(row.after)

@@ -28,10 +28,17 @@ def values(read):
 
 
 angles = st.builds(
-    Angles, neck=st.floats(0, 60), trunk=st.floats(-25, 25), upper_arm=st.floats(-10, 40),
-    elbow=st.floats(60, 150), wrist=st.floats(-30, 40), hip=st.floats(75, 125),
-    knee=st.floats(70, 130), gaze_top=st.floats(-20, 15), gaze_bottom=st.floats(-45, -20),
-)  # fmt: skip
+    Angles,
+    neck=st.floats(0, 60),
+    trunk=st.floats(-25, 25),
+    upper_arm=st.floats(-10, 40),
+    elbow=st.floats(60, 150),
+    wrist=st.floats(-30, 40),
+    hip=st.floats(75, 125),
+    knee=st.floats(70, 130),
+    gaze_top=st.floats(-20, 15),
+    gaze_bottom=st.floats(-45, -20),
+)
 
 
 @settings(max_examples=60)
@@ -40,9 +47,12 @@ def test_a_square_camera_gives_the_angles_exactly_however_tipped_or_far(drawn, d
     read = read_photo(side_photo(drawn, Camera(distance=distance, tipped=tipped)))
     assert values(read) == pytest.approx(
         {name: getattr(drawn, name) for name in NAMES}
-        | {"ear_shoulder": values(read)["ear_shoulder"], "shoulder_hip": values(read)["shoulder_hip"]},
+        | {
+            "ear_shoulder": values(read)["ear_shoulder"],
+            "shoulder_hip": values(read)["shoulder_hip"],
+        },
         abs=0.01,
-    )  # fmt: skip
+    )
 
 
 @settings(max_examples=60)
@@ -104,8 +114,11 @@ def test_a_camera_askew_or_too_near_is_warned_about(camera, states):
 
 def test_what_can_not_be_told_says_what_it_waits_for():
     photo = side_photo(Angles())
-    bare = replace(photo, points={n: p for n, p in photo.points.items() if n in ("eye", "ear", "c7")},
-                   fov_deg=None)  # fmt: skip
+    bare = replace(
+        photo,
+        points={n: p for n, p in photo.points.items() if n in ("eye", "ear", "c7")},
+        fov_deg=None,
+    )
     read = read_photo(bare)
     assert {warning.state for warning in read.warnings} == {"not assessable"}
     neck = read.get("neck")  # needs neither scale nor distance, and says what that costs

@@ -15,15 +15,7 @@ from gentle_plumb.core.fit.zones import zones_of
 from gentle_plumb.core.plans import Own, best_stack, stacks_of, work_out
 from gentle_plumb.core.plans.kits import HeightSearch
 from gentle_plumb.core.policy import SCHOOLS, defaults, policy_of, standing_policy_of
-from gentle_plumb.core.workstation import (
-    Details,
-    Item,
-    Keyboard,
-    Mouse,
-    Settings,
-    SideScreen,
-    Span,
-)
+from gentle_plumb.core.workstation import Details, Item, Keyboard, Mouse, Settings, SideScreen, Span
 from strategies import cases, mean_body, usual_case
 
 REAM = Item(id="ream", label="Ream of paper", thickness=50, count=3, error=1.5)
@@ -81,8 +73,9 @@ def test_items_are_whole_used_once_and_marked_temporary():
     case = fixed_desk(lift=(350, 350))
     room = work_out(at(case, items=(REAM, BOX))).plan("room")
     assert [(one.label, one.height) for one in room.added] == [
-        ("2 × ream of paper under the feet", 100), ("1 × box under the screen", 120),
-    ]  # fmt: skip
+        ("2 × ream of paper under the feet", 100),
+        ("1 × box under the screen", 120),
+    ]
     assert [one.items for one in room.kit] == [(("ream", 2),), (("box", 1),)]
     assert room.temporary
     assert room.cautions[1].startswith("Non-slip")
@@ -160,8 +153,11 @@ def test_no_plan_puts_a_desk_through_thighs_or_lets_feet_hang(case, bare):
 )
 def test_more_adjustable_is_never_worse(case, piece, down, up):
     station = case.workstation
-    spans = {"chair": station.chair.seat, "desk": station.desk.surface,
-             "screen": station.screen.top_above_surface}  # fmt: skip
+    spans = {
+        "chair": station.chair.seat,
+        "desk": station.desk.surface,
+        "screen": station.screen.top_above_surface,
+    }
     span = spans[piece]
     assume(span is not None)
     wider = Span(low=span.low - down, high=span.high + up)
@@ -177,8 +173,12 @@ def test_more_adjustable_is_never_worse(case, piece, down, up):
 
 
 @settings(max_examples=40, deadline=None)
-@given(st.floats(-60, 60), st.floats(1, 60), st.booleans(),
-       st.sampled_from([None, (), (Span(low=0, high=150),)]))  # fmt: skip
+@given(
+    st.floats(-60, 60),
+    st.floats(1, 60),
+    st.booleans(),
+    st.sampled_from([None, (), (Span(low=0, high=150),)]),
+)
 def test_a_longer_lower_leg_never_lowers_the_seat(shift, more, fixed, feet):
     def seat(leg):
         case = usual_case(
@@ -196,10 +196,13 @@ def test_a_mirrored_person_gets_a_mirrored_plan():
     def person(hand, sign):
         case = usual_case()
         return replace(
-            at(case, mouse=Mouse(hand=hand)), writing_hand=hand, hours={**HOURS, "calls": 1.0},
-            details=Details(side_screens=tuple(replace(one, bearing=sign * one.bearing)
-                                               for one in screens)),
-        )  # fmt: skip
+            at(case, mouse=Mouse(hand=hand)),
+            writing_hand=hand,
+            hours={**HOURS, "calls": 1.0},
+            details=Details(
+                side_screens=tuple(replace(one, bearing=sign * one.bearing) for one in screens)
+            ),
+        )
 
     right, left = person("right", 1), person("left", -1)
     mine, theirs = settle(right).seated, settle(left).seated
@@ -238,8 +241,16 @@ def test_every_position_of_every_question_makes_a_policy_and_moves_what_it_says(
                 if row.setting != before.setting or row.target != before.target:
                     moved.add(question.id)
         assert policy_of({question.id: question.default}) == policy_of({}), question.id
-    assert moved >= {"elbow", "back", "knee_gap", "lumbar", "armrests", "screen_height",
-                     "screen_distance", "forearms"}  # fmt: skip
+    assert moved >= {
+        "elbow",
+        "back",
+        "knee_gap",
+        "lumbar",
+        "armrests",
+        "screen_height",
+        "screen_distance",
+        "forearms",
+    }
 
 
 def test_bundles_go_over_each_other_and_standing_may_differ():
@@ -278,8 +289,9 @@ def test_feet_first_keeps_the_chair_to_the_legs_hands_first_the_elbow_to_its_ban
 
 
 def test_phone_rules_that_disagree_are_shown():
-    case = replace(at(usual_case(), mouse=Mouse(hand="left")), writing_hand="right",
-                   hours={"calls": 2.0})  # fmt: skip
+    case = replace(
+        at(usual_case(), mouse=Mouse(hand="left")), writing_hand="right", hours={"calls": 2.0}
+    )
     phone = zones_of(case)[0]
     assert phone.side == "left"
     assert "opposite the mouse is right" in phone.conflict
@@ -313,8 +325,9 @@ def test_own_numbers_hold_in_every_plan_and_keep_the_computed_one():
 
 def test_a_body_hardly_measured_is_planned_as_far_as_it_goes():
     case = fixed_desk(body=mean_body())
-    few = replace(case.body, values={name: case.body.values[name]
-                                     for name in ("stature", "popliteal_height")})  # fmt: skip
+    few = replace(
+        case.body, values={name: case.body.values[name] for name in ("stature", "popliteal_height")}
+    )
     worked = work_out(replace(case, body=few))
     assert [plan.seated.surface for plan in worked.plans] == [740, 740, 740]
     assert fit(replace(case, body=few)).row("seated", "footrest").setting is not None

@@ -18,10 +18,15 @@ def test_a_plain_body_is_not_questioned(sex):
     assert questions(Body(values={"popliteal_height": one})) == []
 
 
-@pytest.mark.parametrize(("factor", "words"), [
-    (1 / 2.54, "inches typed as centimetres"), (2.54, "centimetres typed as inches"),
-    (0.1, "centimetres typed as millimetres"), (10, "millimetres typed as centimetres"),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("factor", "words"),
+    [
+        (1 / 2.54, "inches typed as centimetres"),
+        (2.54, "centimetres typed as inches"),
+        (0.1, "centimetres typed as millimetres"),
+        (10, "millimetres typed as centimetres"),
+    ],
+)
 def test_a_slip_of_unit_is_named_with_the_right_value(factor, words):
     found = asked(mean_body(popliteal_height=400 * factor))["popliteal_height"].slip
     assert found.words == words
@@ -50,17 +55,28 @@ def test_swapped_digits_are_a_guess_only_where_they_fit():
     assert (slip.kind, slip.mm) == ("digits", 740)
 
 
-@pytest.mark.parametrize(("changed", "of"), [
-    ({"elbow_height_standing": 1510}, ("elbow_height_standing", "eye_height_standing")),
-    ({"shoulder_breadth_biacromial": 396}, ("shoulder_breadth_biacromial", "shoulder_breadth_bideltoid")),
-    ({"knee_height": 565}, ("knee_height", "popliteal_height")),
-    ({"hand_length": 158}, ("elbow_fingertip_length", "hand_length")),
-    ({"shoulder_elbow_length": 380}, ("shoulder_height_sitting", "elbow_height_sitting",
-                                      "shoulder_elbow_length")),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("changed", "of"),
+    [
+        ({"elbow_height_standing": 1510}, ("elbow_height_standing", "eye_height_standing")),
+        (
+            {"shoulder_breadth_biacromial": 396},
+            ("shoulder_breadth_biacromial", "shoulder_breadth_bideltoid"),
+        ),
+        ({"knee_height": 565}, ("knee_height", "popliteal_height")),
+        ({"hand_length": 158}, ("elbow_fingertip_length", "hand_length")),
+        (
+            {"shoulder_elbow_length": 380},
+            ("shoulder_height_sitting", "elbow_height_sitting", "shoulder_elbow_length"),
+        ),
+    ],
+)
 def test_relations_that_must_hold_are_questioned(changed, of):
-    relations = [(one.dimension, *one.others) for one in questions(mean_body(**changed))
-                 if one.kind == "relation"]  # fmt: skip
+    relations = [
+        (one.dimension, *one.others)
+        for one in questions(mean_body(**changed))
+        if one.kind == "relation"
+    ]
     assert of in relations
 
 
@@ -75,8 +91,10 @@ def test_adults_do_not_grow_but_posture_and_weight_may_change(name, moved):
 
 def test_a_whole_sheet_of_somebody_else_is_one_question():
     tall = mean_body("male")
-    earlier = {name: Earlier(mm=value.mm, sd_mm=3, on="2026-01-09")
-               for name, value in mean_body("female").values.items()}  # fmt: skip
+    earlier = {
+        name: Earlier(mm=value.mm, sd_mm=3, on="2026-01-09")
+        for name, value in mean_body("female").values.items()
+    }
     sheets = [one for one in questions(tall, earlier=earlier) if one.kind == "sheet"]
     assert len(sheets) == 1
     assert len(sheets[0].others) > 10

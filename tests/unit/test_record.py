@@ -34,8 +34,12 @@ def test_refusal_names_field_value_range_and_unit():
         read_typed(SEAT, "4.62", unit="cm")
     error = refused.value
     assert (error.field, error.value, error.low, error.high, error.unit) == (
-        "look.found.seat", "4.62", 250, 900, "mm"
-    )  # fmt: skip
+        "look.found.seat",
+        "4.62",
+        250,
+        900,
+        "mm",
+    )
     assert error.message == "Seat, loaded: 4.6 cm is outside 25.0 to 90.0 cm."
 
 
@@ -103,9 +107,14 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
     order = working_order(case, result)
     beads = progress(entries, result, order, listed=dimensions_needed(case), signed=False)
     assert {step: bead.ready for step, bead in beads.items()} == {
-        "ask": True, "look": True, "measure": True, "work": True, "set": False, "pace": False,
+        "ask": True,
+        "look": True,
+        "measure": True,
+        "work": True,
+        "set": False,
+        "pace": False,
         "report": False,
-    }  # fmt: skip
+    }
     assert beads["set"].next == "Surface"
     del entries["measure.stature.second"]
     assert (
@@ -133,8 +142,11 @@ def test_a_day_has_no_25_hours():
 def test_a_path_may_name_one_of_many():
     field = field_of("look.photo.4f2a-11.ear")
     assert (field.label, read_typed(field, " 812.5, 344 ")) == ("Ear", "812.5 344.0")
-    for typed, error in (("812.5", UnreadableValue), ("-4 7", UnreadableValue),
-                         ("4 99999", ValueOutOfRange)):  # fmt: skip
+    for typed, error in (
+        ("812.5", UnreadableValue),
+        ("-4 7", UnreadableValue),
+        ("4 99999", ValueOutOfRange),
+    ):
         with pytest.raises(error):
             read_typed(field, typed)
     for path in ("look.photo.a.b.ear", "look.photo..ear", "look.photo.a.nose", "work.own.a"):
@@ -163,16 +175,36 @@ def test_fields_apply_by_what_is_said_already():
     ("entries", "surface", "kind"),
     [
         ({"look.desk.kind": "counter", "look.found.surface": 910.0}, (910, 910), "fixed"),
-        ({"look.desk.kind": "platform", "look.platform.desk": 720.0, "look.platform.keys_min": 20.0,
-          "look.platform.keys_max": 420.0}, (740, 1140), "sit_stand"),
-        ({"look.desk.kind": "cart", "look.cart.tray_min": 760.0, "look.cart.tray_max": 1160.0},
-         (760, 1160), "sit_stand"),
-        ({"look.desk.kind": "fixed", "look.tray.there": "yes", "look.tray.desk": 740.0,
-          "look.tray.below_min": 50.0, "look.tray.below_max": 180.0}, (560, 690), "fixed"),
+        (
+            {
+                "look.desk.kind": "platform",
+                "look.platform.desk": 720.0,
+                "look.platform.keys_min": 20.0,
+                "look.platform.keys_max": 420.0,
+            },
+            (740, 1140),
+            "sit_stand",
+        ),
+        (
+            {"look.desk.kind": "cart", "look.cart.tray_min": 760.0, "look.cart.tray_max": 1160.0},
+            (760, 1160),
+            "sit_stand",
+        ),
+        (
+            {
+                "look.desk.kind": "fixed",
+                "look.tray.there": "yes",
+                "look.tray.desk": 740.0,
+                "look.tray.below_min": 50.0,
+                "look.tray.below_max": 180.0,
+            },
+            (560, 690),
+            "fixed",
+        ),
         ({"look.desk.kind": "platform"}, None, "sit_stand"),
     ],
     ids=["counter", "platform", "cart", "tray", "unknown"],
-)  # fmt: skip
+)
 def test_what_the_keyboard_stands_on_for_every_kind_of_desk(entries, surface, kind):
     desk = case_from(entries).workstation.desk
     assert (desk.surface and (desk.surface.low, desk.surface.high)) == surface
@@ -212,14 +244,21 @@ def test_the_shelf_holds_only_what_its_pieces_can_read():
 
 
 def test_signs_are_the_gravest_first_with_what_waits():
-    entries = {"ask.sign.calf": "yes", "ask.sign.chest": "yes", "ask.sign.chest.done": " ",
-               "ask.sign.fall": "no", "ask.warning": "clinician", "ask.warning_done": "Phoned her doctor.",
-               "ask.warning_by": "Ines"}  # fmt: skip
+    entries = {
+        "ask.sign.calf": "yes",
+        "ask.sign.chest": "yes",
+        "ask.sign.chest.done": " ",
+        "ask.sign.fall": "no",
+        "ask.warning": "clinician",
+        "ask.warning_done": "Phoned her doctor.",
+        "ask.warning_by": "Ines",
+    }
     found = ticked_signs(entries)
     assert [(sign.id, sign.urgency, sign.done) for sign in found] == [
-        ("chest", "urgent", None), ("calf", "same_day", None),
+        ("chest", "urgent", None),
+        ("calf", "same_day", None),
         ("other", "clinician", "Phoned her doctor. (Ines)"),
-    ]  # fmt: skip
+    ]
 
 
 def test_an_attribute_of_another_kind_of_piece_counts_no_more():

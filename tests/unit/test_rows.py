@@ -28,9 +28,13 @@ def kinds(found):
 
 @pytest.mark.parametrize(
     ("depth", "setting", "kind"),
-    [((380, 420), 420, ["stops"]), ((450, 480), 450, ["starts"]), ((400, 460), 433.125, []),
-     ((470, 470), 470, ["fixed"])],
-)  # fmt: skip
+    [
+        ((380, 420), 420, ["stops"]),
+        ((450, 480), 450, ["starts"]),
+        ((400, 460), 433.125, []),
+        ((470, 470), 470, ["fixed"]),
+    ],
+)
 def test_seat_depth_leaves_two_to_three_fingers(depth, setting, kind):
     found = row(chair(usual_case(), depth=Span(low=depth[0], high=depth[1])), "seat_depth")
     assert found.target == pytest.approx(480 - 2.5 * 75 / 4)
@@ -61,9 +65,14 @@ def test_armrests_just_under_the_elbow_and_said_where_they_meet_the_desk():
 
 @pytest.mark.parametrize(
     ("kind", "hand", "offset"),
-    [("full", "right", 345), ("no_number_block", "right", 260), ("compact", "right", 205),
-     ("full", "left", 195), ("compact", "left", 195)],
-)  # fmt: skip
+    [
+        ("full", "right", 345),
+        ("no_number_block", "right", 260),
+        ("compact", "right", 205),
+        ("full", "left", 195),
+        ("compact", "left", 195),
+    ],
+)
 def test_mouse_lies_beside_its_keyboard_on_its_side(kind, hand, offset):
     case = with_station(
         usual_case(), keyboard=Keyboard(kind=kind, thickness=20), mouse=Mouse(hand=hand)

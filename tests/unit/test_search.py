@@ -95,8 +95,9 @@ def test_hard_limits_hold_whatever_the_case(case):
 
 
 def test_all_free_puts_the_seat_to_the_legs_and_the_elbow_on_target():
-    model = replace(search_model(usual_case(), "seated"), seat=None, surface=None, least_gap=None,
-                    lift=None)  # fmt: skip
+    model = replace(
+        search_model(usual_case(), "seated"), seat=None, surface=None, least_gap=None, lift=None
+    )
     found = search(model)
     assert (found.seat, found.over, found.footrest) == (410, 0, False)
     assert elbow_over(model, found.surface - found.seat)[1] == pytest.approx(0, abs=1e-6)

@@ -56,14 +56,22 @@ def test_a_bench_answers_the_same_whatever_was_tried_before(name):
     used = JsonBench(given)
     for number in range(25):
         request = {
-            "tries": some_tries(draw), "unit": draw.choice(["cm", "mm", "in"]),
+            "tries": some_tries(draw),
+            "unit": draw.choice(["cm", "mm", "in"]),
             "against": draw.choice([None, {"work.seated.seat": "45 cm"}]),
-            "behind": draw.random() < 0.3, "plans": draw.random() < 0.1,
-            "found": draw.random() < 0.2, "brief": draw.random() < 0.7,
-            "scene": {"width": 700, "height": 600, "unit": "cm", "show": "target",
-                      "mode": draw.choice(["both", "seated", "overlay"]),
-                      "grips": draw.random() < 0.5},
-        }  # fmt: skip
+            "behind": draw.random() < 0.3,
+            "plans": draw.random() < 0.1,
+            "found": draw.random() < 0.2,
+            "brief": draw.random() < 0.7,
+            "scene": {
+                "width": 700,
+                "height": 600,
+                "unit": "cm",
+                "show": "target",
+                "mode": draw.choice(["both", "seated", "overlay"]),
+                "grips": draw.random() < 0.5,
+            },
+        }
         text = json.dumps(request)
         answer = used.try_out(text)
         forget()
@@ -74,9 +82,14 @@ def test_a_bench_answers_the_same_whatever_was_tried_before(name):
 
 def test_what_can_not_be_read_is_said_and_the_rest_counts(bram):
     tried = Bench(bram).try_out(
-        TrialRequest(tries={"work.seated.seat": "4 m", "work.seated.surface": "70",
-                            "work.number.recline": "steep"})
-    )  # fmt: skip
+        TrialRequest(
+            tries={
+                "work.seated.seat": "4 m",
+                "work.seated.surface": "70",
+                "work.number.recline": "steep",
+            }
+        )
+    )
     assert [one.field for one in tried.troubles] == ["work.seated.seat", "work.number.recline"]
     assert "25.0 to 90.0 cm" in tried.troubles[0].detail
     assert next(row for row in tried.rows if row.key == "surface").setting == "70.0"
@@ -115,8 +128,11 @@ def test_brief_answers_say_the_same_settings_bands_and_movements(bram):
     assert (brief.moved, brief.findings, brief.over) == (whole.moved, whole.findings, whole.over)
     for one, other in zip(brief.rows, whole.rows, strict=True):
         assert (one.setting, one.band, one.status, one.limits) == (
-            other.setting, other.band, other.status, other.limits,
-        )  # fmt: skip
+            other.setting,
+            other.band,
+            other.status,
+            other.limits,
+        )
     assert brief.scene.px_per_mm == whole.scene.px_per_mm
 
 

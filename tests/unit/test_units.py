@@ -9,11 +9,22 @@ from gentle_plumb.core.units import format_difference, format_length, parse_leng
 @pytest.mark.parametrize(
     ("typed", "mm"),
     [
-        ("46.2", 462), ("462mm", 462), ("46,2 cm", 462), ("18 3/16 in", 461.9625), ("1'6\"", 457.2),
-        ("1 ft 6 in", 457.2), ("0.46 m", 460), ("18½ in", 469.9), ("3/4\"", 19.05), ("-3 mm", -3),
-        ("−2,5", -25), (".5", 5), ("5'", 1524), (" 46 CM ", 460),
+        ("46.2", 462),
+        ("462mm", 462),
+        ("46,2 cm", 462),
+        ("18 3/16 in", 461.9625),
+        ("1'6\"", 457.2),
+        ("1 ft 6 in", 457.2),
+        ("0.46 m", 460),
+        ("18½ in", 469.9),
+        ('3/4"', 19.05),
+        ("-3 mm", -3),
+        ("−2,5", -25),
+        (".5", 5),
+        ("5'", 1524),
+        (" 46 CM ", 460),
     ],
-)  # fmt: skip
+)
 def test_reads_what_a_tape_shows(typed, mm):
     assert parse_length(typed) == pytest.approx(mm)
 

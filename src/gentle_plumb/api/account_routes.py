@@ -56,26 +56,36 @@ def welcome(services: With) -> s.Welcome:
     return s.Welcome(demo=services.demo_people)
 
 
-@public.post("/session", responses={401: PROBLEMS[401], 422: PROBLEMS[422],
-                                    429: {"model": Problem}})  # fmt: skip
+@public.post(
+    "/session", responses={401: PROBLEMS[401], 422: PROBLEMS[422], 429: {"model": Problem}}
+)
 async def sign_in(request: Request, response: Response, services: With, given: s.SignIn) -> s.Me:
     """Sign in: sets the session cookie, and one that tells this browser again."""
     check_origin(request)
     sender = request.client.host if request.client else ""
     done = await _hashing(
         lambda: services.accounts.sign_in(
-            given.email, given.password, sender=sender, known=request.cookies.get(KNOWN_COOKIE),
+            given.email,
+            given.password,
+            sender=sender,
+            known=request.cookies.get(KNOWN_COOKIE),
             browser=request.headers.get("user-agent", ""),
         )
-    )  # fmt: skip
+    )
     secure = secure_cookie(request, services.secure_cookie)
     for name, token, age in (
-        (COOKIE, done.token, SESSION_LENGTH), (KNOWN_COOKIE, done.known, KNOWN_FOR),
-    ):  # fmt: skip
+        (COOKIE, done.token, SESSION_LENGTH),
+        (KNOWN_COOKIE, done.known, KNOWN_FOR),
+    ):
         response.set_cookie(
-            name, token, httponly=True, secure=secure, samesite="strict", path="/",
+            name,
+            token,
+            httponly=True,
+            secure=secure,
+            samesite="strict",
+            path="/",
             max_age=int(age.total_seconds()),
-        )  # fmt: skip
+        )
     return s.Me.of(done.session, done.member, done.practice)
 
 
@@ -98,11 +108,14 @@ def sessions(services: With, who: Signed) -> list[s.SessionOut]:
     """Where one is signed in."""
     return [
         s.SessionOut(
-            id=one.id, started_at=one.started_at, expires_at=one.expires_at, browser=one.browser,
+            id=one.id,
+            started_at=one.started_at,
+            expires_at=one.expires_at,
+            browser=one.browser,
             here=one.id == who.session.id,
         )
         for one in services.accounts.sessions(who.member)
-    ]  # fmt: skip
+    ]
 
 
 @account_router.delete("/sessions/{session_id}", status_code=204)
@@ -155,8 +168,9 @@ def change_practice(services: With, who: Signed, given: s.PracticeIn) -> s.Me:
     """Set the practice's time zone and its own wording for reports; owners only."""
     if given.time_zone not in available_timezones():
         raise UnknownName(
-            field="time_zone", value=given.time_zone,
+            field="time_zone",
+            value=given.time_zone,
             message=f"Time zone: “{given.time_zone}” is none. Give one as Europe/London.",
-        )  # fmt: skip
+        )
     changed = replace(who.practice, **given.model_dump())
     return s.Me.of(who.session, who.member, services.accounts.change_practice(who.member, changed))

@@ -32,9 +32,13 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
 
     """
     app = FastAPI(
-        title="Gentle Plumb", version="0.5.0", docs_url=None, redoc_url=None,
-        openapi_url=None, separate_input_output_schemas=False,
-    )  # fmt: skip
+        title="Gentle Plumb",
+        version="0.5.0",
+        docs_url=None,
+        redoc_url=None,
+        openapi_url=None,
+        separate_input_output_schemas=False,
+    )
     app.state.services = services
     # the last added is the first to see a call
     app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=1)

@@ -79,9 +79,11 @@ class Failures:
             if begun:
                 raise ConnectionAbortedError from None
             problem = Problem(
-                type="failed", title="The server failed", status=500,
+                type="failed",
+                title="The server failed",
+                status=500,
                 detail="Something went wrong on the server. Nothing you typed is lost on this page.",
-            )  # fmt: skip
+            )
             await answer(problem)(scope, receive, send)
 
 
@@ -140,9 +142,13 @@ class _TooLong(BaseException):
 def _too_long() -> ASGIApp:
     return answer(
         Problem(
-            type="too-long", title="Too much at once", status=413,
+            type="too-long",
+            title="Too much at once",
+            status=413,
             detail=f"The request has more than {MOST_JSON_BYTES / 1e6:.0f} MB, the most that is "
-            "taken here.", high=MOST_JSON_BYTES, unit="bytes",
+            "taken here.",
+            high=MOST_JSON_BYTES,
+            unit="bytes",
         ),
         {"Connection": "close"},
-    )  # fmt: skip
+    )

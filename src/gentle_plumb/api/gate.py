@@ -64,6 +64,13 @@ Signed = Annotated[Caller, Depends(caller)]
 With = Annotated[Services, Depends(services)]
 
 __all__ = [
-    "COOKIE", "CSRF_HEADER", "KNOWN_COOKIE", "Caller", "NotSignedIn", "Signed", "With",
-    "check_origin", "services",
-]  # fmt: skip
+    "COOKIE",
+    "CSRF_HEADER",
+    "KNOWN_COOKIE",
+    "Caller",
+    "NotSignedIn",
+    "Signed",
+    "With",
+    "check_origin",
+    "services",
+]

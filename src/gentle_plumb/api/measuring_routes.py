@@ -80,26 +80,31 @@ def instruments(services: With, who: Signed) -> list[s.InstrumentOut]:
 
 
 @measuring_router.put("/instruments/{instrument_id}", responses=Silent)
-def set_instrument(services: With, who: Signed, instrument_id: InstrumentId,
-                   given: s.UnitIn) -> s.InstrumentOut:  # fmt: skip
+def set_instrument(
+    services: With, who: Signed, instrument_id: InstrumentId, given: s.UnitIn
+) -> s.InstrumentOut:
     """Set an instrument's unit."""
     state = services.instruments.set_unit(who.member, instrument_id, given.unit)
-    return s.InstrumentOut(id=state.id, unit=state.unit, battery=state.battery,
-                           trouble=state.warning)  # fmt: skip
+    return s.InstrumentOut(
+        id=state.id, unit=state.unit, battery=state.battery, trouble=state.warning
+    )
 
 
 @measuring_router.post("/visits/{visit_id}/instruments/{instrument_id}/readings", responses=Silent)
-def take_reading(services: With, who: Signed, visit_id: UUID, instrument_id: InstrumentId,
-                 given: s.ReadIn) -> s.ReadingOut:  # fmt: skip
+def take_reading(
+    services: With, who: Signed, visit_id: UUID, instrument_id: InstrumentId, given: s.ReadIn
+) -> s.ReadingOut:
     """Take one reading; the page puts it into its field like a typed one."""
     read = services.instruments.read(who.member, visit_id, instrument_id, given.dimension)
     return s.ReadingOut(typed=read.typed, warning=read.warning)
 
 
 FILE: dict[str, Any] = {
-    "requestBody": {"required": True, "content": {
-        "application/octet-stream": {"schema": {"type": "string", "format": "binary"}}}}
-}  # fmt: skip
+    "requestBody": {
+        "required": True,
+        "content": {"application/octet-stream": {"schema": {"type": "string", "format": "binary"}}},
+    }
+}
 Kind = Annotated[Literal["csv_readings", "csv_clients", "json", "fhir"], Query()]
 
 
@@ -117,14 +122,19 @@ async def _file(request: Request) -> bytes:
     return bytes(held)
 
 
-@measuring_router.get("/exchange", response_class=Response,
-                      responses={200: {"content": {"text/csv": {}, "application/json": {},
-                                                   "application/fhir+json": {}}}})  # fmt: skip
+@measuring_router.get(
+    "/exchange",
+    response_class=Response,
+    responses={
+        200: {"content": {"text/csv": {}, "application/json": {}, "application/fhir+json": {}}}
+    },
+)
 def export(services: With, who: Signed, format: Kind, visit_id: UUID | None = None) -> Response:
     """The practice's measurements as a file, or one visit's."""
     body, media, name = services.exchange.export(who.member, format, visit_id)
-    return Response(body, media_type=media,
-                    headers={"Content-Disposition": f'attachment; filename="{name}"'})  # fmt: skip
+    return Response(
+        body, media_type=media, headers={"Content-Disposition": f'attachment; filename="{name}"'}
+    )
 
 
 @measuring_router.post("/exchange/look", openapi_extra=FILE)

@@ -21,8 +21,9 @@ class ListFacts(Given):
     """What a list of dimensions is."""
 
     name: Name
-    dimensions: Annotated[list[Annotated[str, StringConstraints(max_length=60)]],
-                          Field(min_length=1, max_length=60)]  # fmt: skip
+    dimensions: Annotated[
+        list[Annotated[str, StringConstraints(max_length=60)]], Field(min_length=1, max_length=60)
+    ]
 
 
 class ListIn(New, ListFacts):
@@ -46,8 +47,9 @@ class ListOut(BaseModel):
     @classmethod
     def of(cls, kept: MeasuringList) -> ListOut:
         """From the record."""
-        return cls(id=kept.id, name=kept.name, dimensions=list(kept.dimensions),
-                   version=kept.version)  # fmt: skip
+        return cls(
+            id=kept.id, name=kept.name, dimensions=list(kept.dimensions), version=kept.version
+        )
 
 
 class TableIn(New):
@@ -72,9 +74,15 @@ class TableOut(BaseModel):
     @classmethod
     def of(cls, kept: PopulationTable) -> TableOut:
         """From the record."""
-        return cls(id=kept.id, name=kept.name, origin=kept.origin, lines=len(kept.rows),
-                   dimensions=list(dict.fromkeys(row.dimension for row in kept.rows)),
-                   added_by=kept.added_by, added_at=kept.added_at)  # fmt: skip
+        return cls(
+            id=kept.id,
+            name=kept.name,
+            origin=kept.origin,
+            lines=len(kept.rows),
+            dimensions=list(dict.fromkeys(row.dimension for row in kept.rows)),
+            added_by=kept.added_by,
+            added_at=kept.added_at,
+        )
 
 
 class PrecisionOut(BaseModel):
@@ -95,11 +103,16 @@ class PrecisionOut(BaseModel):
         """From what was found; an open end is shown as such."""
         known = found.precision
         return cls(
-            member=found.name, dimension=found.dimension, label=found.label, pairs=known.pairs,
-            over_limit=known.over_limit, error=fine_length(known.error_mm, unit),
-            low=fine_length(known.low_mm, unit), high=fine_length(known.high_mm, unit),
+            member=found.name,
+            dimension=found.dimension,
+            label=found.label,
+            pairs=known.pairs,
+            over_limit=known.over_limit,
+            error=fine_length(known.error_mm, unit),
+            low=fine_length(known.low_mm, unit),
+            high=fine_length(known.high_mm, unit),
             reckoned=fine_length(found.reckoned_mm, unit),
-        )  # fmt: skip
+        )
 
 
 class InstrumentOut(BaseModel):
@@ -114,9 +127,12 @@ class InstrumentOut(BaseModel):
     def of(cls, found: Found) -> InstrumentOut:
         """From its state."""
         state = found.state
-        return cls(id=found.id, unit=state.unit if state else None,
-                   battery=state.battery if state else None,
-                   trouble=found.trouble or (state.warning if state else None))  # fmt: skip
+        return cls(
+            id=found.id,
+            unit=state.unit if state else None,
+            battery=state.battery if state else None,
+            trouble=found.trouble or (state.warning if state else None),
+        )
 
 
 class LineOut(BaseModel):
@@ -143,8 +159,12 @@ class PreviewOut(BaseModel):
     @classmethod
     def of(cls, found: Preview) -> PreviewOut:
         """From the service's answer."""
-        return cls(format=found.format, understood=found.understood,
-                   troubles=LineOut.all_of(found.troubles), left_out=LineOut.all_of(found.left_out))  # fmt: skip
+        return cls(
+            format=found.format,
+            understood=found.understood,
+            troubles=LineOut.all_of(found.troubles),
+            left_out=LineOut.all_of(found.left_out),
+        )
 
 
 class UnitIn(Given):

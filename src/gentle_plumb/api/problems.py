@@ -41,11 +41,15 @@ class Problem(BaseModel):
 
 
 PROBLEMS: dict[int | str, dict[str, Any]] = {
-    code: {"model": Problem, "description": words,
-           "content": {"application/problem+json": {}}}
-    for code, words in ((401, "Not signed in"), (403, "Not allowed"), (404, "Not found"),
-                        (409, "Conflict"), (422, "Bad value"))
-}  # fmt: skip
+    code: {"model": Problem, "description": words, "content": {"application/problem+json": {}}}
+    for code, words in (
+        (401, "Not signed in"),
+        (403, "Not allowed"),
+        (404, "Not found"),
+        (409, "Conflict"),
+        (422, "Bad value"),
+    )
+}
 
 
 _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
@@ -75,9 +79,8 @@ def answer(problem: Problem, headers: dict[str, str] | None = None) -> JSONRespo
         if isinstance(text, str):
             said[name] = text.encode("utf-8", "replace").decode()
     return JSONResponse(
-        said, status_code=problem.status, headers=headers,
-        media_type="application/problem+json",
-    )  # fmt: skip
+        said, status_code=problem.status, headers=headers, media_type="application/problem+json"
+    )
 
 
 def _field(_: Request, error: FieldError) -> JSONResponse:
@@ -105,8 +108,9 @@ def _service(_: Request, error: service.ServiceError) -> JSONResponse:
     if isinstance(error, service.Stale):
         problem.current = jsonable_encoder(error.current)
     if isinstance(error, service.BadFile):
-        problem.lines = [{"line": line, "field": field, "reason": reason}
-                         for line, field, reason in error.lines]  # fmt: skip
+        problem.lines = [
+            {"line": line, "field": field, "reason": reason} for line, field, reason in error.lines
+        ]
     if isinstance(error, service.NeedsConsent):
         problem.field, problem.consent = error.field, error.consent
     if isinstance(error, service.BadPicture):
@@ -145,17 +149,21 @@ def _http(_: Request, error: HTTPException) -> JSONResponse:
 
 def _database(_: Request, __: Exception) -> JSONResponse:
     return answer(
-        Problem(type="no-database", title="The database does not answer", status=503,
-                detail="Nothing was lost on this page. It will be sent again."),
+        Problem(
+            type="no-database",
+            title="The database does not answer",
+            status=503,
+            detail="Nothing was lost on this page. It will be sent again.",
+        ),
         {"Retry-After": "2"},
-    )  # fmt: skip
+    )
 
 
 def add_handlers(app: FastAPI) -> None:
     """Register all handlers."""
-    app.add_exception_handler(FieldError, _field)  # type: ignore[arg-type]
-    app.add_exception_handler(service.ServiceError, _service)  # type: ignore[arg-type]
-    app.add_exception_handler(RequestValidationError, _validation)  # type: ignore[arg-type]
-    app.add_exception_handler(HTTPException, _http)  # type: ignore[arg-type]
+    app.exception_handler(FieldError)(_field)
+    app.exception_handler(service.ServiceError)(_service)
+    app.exception_handler(RequestValidationError)(_validation)
+    app.exception_handler(HTTPException)(_http)
     app.add_exception_handler(OperationalError, _database)
     app.add_exception_handler(PoolTimeout, _database)

@@ -72,15 +72,17 @@ def fields(who: Signed) -> s.Fields:
         regions=list(REGIONS.values()),
         habits=list(HABITS.values()),
         room=list(ROOM.values()),
-        light=[s.LightTask(id=id, label=label, least=least, most=most)
-               for id, (label, least, most) in LIGHT_TASKS.items()],
+        light=[
+            s.LightTask(id=id, label=label, least=least, most=most)
+            for id, (label, least, most) in LIGHT_TASKS.items()
+        ],
         landmarks=list(LANDMARKS.values()),
         dimensions=[s.DimensionOut.of(entry) for entry in DIMENSIONS.values()],
         skips=SKIPS,
         picture_bytes=MOST_BYTES,
         inks=INKS,
         sources={key: f"{source.title}. {source.note}" for key, source in SOURCES.items()},
-    )  # fmt: skip
+    )
 
 
 @router.get("/clients")
@@ -138,7 +140,7 @@ def _visit_out(opened: Any) -> s.VisitOut:
         entries={entry.path: entry for entry in opened.entries},
         reports=[s.ReportOut.of(report, opened.visit.revision) for report in opened.reports],
         photos=[s.PhotoOut.of(photo) for photo in opened.photos],
-    )  # fmt: skip
+    )
 
 
 @router.get("/visits/{visit_id}")
@@ -191,15 +193,21 @@ def draft(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.D
     """What the report would say now, and what a signature still waits for."""
     draft = services.reports.draft(who.member, who.practice, visit_id, unit)
     return s.Draft(
-        content=draft.content, summary=draft.summary, revision=draft.revision,
+        content=draft.content,
+        summary=draft.summary,
+        revision=draft.revision,
         missing=[{"field": path, "detail": words} for path, words in draft.missing],
-    )  # fmt: skip
+    )
 
 
-@router.get("/visits/{visit_id}/report.pdf", response_class=Response,
-            responses={200: {"content": {"application/pdf": {}}}})  # fmt: skip
-def draft_pdf(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm",
-              copy: Copy = "client") -> Response:  # fmt: skip
+@router.get(
+    "/visits/{visit_id}/report.pdf",
+    response_class=Response,
+    responses={200: {"content": {"application/pdf": {}}}},
+)
+def draft_pdf(
+    services: With, who: Signed, visit_id: UUID, unit: Unit = "cm", copy: Copy = "client"
+) -> Response:
     """The draft as PDF; the workplace's copy only with the client's consent to it."""
     pdf = services.reports.draft_pdf(who.member, who.practice, visit_id, unit, copy)
     return _pdf(pdf, "draft.pdf")
@@ -207,9 +215,13 @@ def draft_pdf(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm",
 
 @router.put("/visits/{visit_id}/reports/{report_id}")
 def sign(
-    services: With, who: Signed, visit_id: UUID, report_id: UUID, given: s.SignatureIn,
+    services: With,
+    who: Signed,
+    visit_id: UUID,
+    report_id: UUID,
+    given: s.SignatureIn,
     unit: Unit = "cm",
-) -> s.ReportOut:  # fmt: skip
+) -> s.ReportOut:
     """Sign: freezes the report as the next version. Sent twice it counts once.
 
     What is signed is the visit at the revision that was looked at; it answers 409 if it moved on.
@@ -220,8 +232,11 @@ def sign(
     return s.ReportOut.of(report, report.revision)
 
 
-@router.get("/reports/{report_id}.pdf", response_class=Response,
-            responses={200: {"content": {"application/pdf": {}}}})  # fmt: skip
+@router.get(
+    "/reports/{report_id}.pdf",
+    response_class=Response,
+    responses={200: {"content": {"application/pdf": {}}}},
+)
 def report_pdf(services: With, who: Signed, report_id: UUID, copy: Copy = "client") -> Response:
     """A signed report, byte for byte as signed; or the workplace's copy of it, with consent."""
     report, pdf = services.reports.pdf(who.member, report_id, copy)
@@ -231,15 +246,18 @@ def report_pdf(services: With, who: Signed, report_id: UUID, copy: Copy = "clien
 
 def _pdf(pdf: bytes, name: str) -> Response:
     return Response(
-        pdf, media_type="application/pdf",
+        pdf,
+        media_type="application/pdf",
         headers={"Content-Disposition": f'inline; filename="{name}"'},
-    )  # fmt: skip
+    )
 
 
 PICTURE: dict[str, Any] = {
-    "requestBody": {"required": True,
-                    "content": {"image/*": {"schema": {"type": "string", "format": "binary"}}}}
-}  # fmt: skip
+    "requestBody": {
+        "required": True,
+        "content": {"image/*": {"schema": {"type": "string", "format": "binary"}}},
+    }
+}
 
 
 @router.put("/visits/{visit_id}/photos/{photo_id}", openapi_extra=PICTURE)
@@ -265,8 +283,11 @@ async def add_photo(
     return s.PhotoOut.of(kept)
 
 
-@router.get("/photos/{photo_id}.jpg", response_class=Response,
-            responses={200: {"content": {"image/jpeg": {}}}})  # fmt: skip
+@router.get(
+    "/photos/{photo_id}.jpg",
+    response_class=Response,
+    responses={200: {"content": {"image/jpeg": {}}}},
+)
 def photo(services: With, who: Signed, photo_id: UUID) -> Response:
     """A photograph, only within its practice."""
     _, jpeg = services.photos.picture(who.member, photo_id)
@@ -292,8 +313,7 @@ def add_to_shelf(services: With, who: Signed, given: s.ShelfIn) -> s.ShelfOut:
 
 
 @router.put("/shelf/{item_id}")
-def change_on_shelf(services: With, who: Signed, item_id: UUID,
-                    given: s.ShelfChange) -> s.ShelfOut:  # fmt: skip
+def change_on_shelf(services: With, who: Signed, item_id: UUID, given: s.ShelfChange) -> s.ShelfOut:
     """Change one upon its version; on a stale version it answers 409 with what is there."""
     made = services.shelf.change(who.member, item_id, **given.model_dump())
     return s.ShelfOut.of(made)

@@ -49,18 +49,21 @@ from ..services.photo_views import PhotoView
 from ..services.workup import CareView, RhythmView, Workup
 
 Name = Annotated[
-    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200,
-                           pattern=r"^[^\x00-\x1f]*$"),
-]  # fmt: skip
+    str,
+    StringConstraints(
+        strip_whitespace=True, min_length=1, max_length=200, pattern=r"^[^\x00-\x1f]*$"
+    ),
+]
 Line = Annotated[
     str, StringConstraints(strip_whitespace=True, max_length=200, pattern=r"^[^\x00-\x1f]*$")
 ]
 Password = Annotated[str, StringConstraints(min_length=LEAST_PASSWORD, max_length=200)]
 Address = Annotated[
     str,
-    StringConstraints(strip_whitespace=True, max_length=200,
-                      pattern=r"^[^@\s\x00-\x1f]+@[^@\s\x00-\x1f]+$"),
-]  # fmt: skip
+    StringConstraints(
+        strip_whitespace=True, max_length=200, pattern=r"^[^@\s\x00-\x1f]+@[^@\s\x00-\x1f]+$"
+    ),
+]
 Sex = Literal["female", "male"]
 
 
@@ -125,10 +128,17 @@ class Me(BaseModel):
     def of(cls, session: Session, member: Member, practice: Practice) -> Me:
         """From the records."""
         return cls(
-            name=member.name, title=member.title, email=member.email, role=member.role,
-            sees_health=member.sees_health, practice=practice.name, time_zone=practice.time_zone,
-            local_wording=practice.local_wording, unit=practice.unit, csrf=session.csrf,
-        )  # fmt: skip
+            name=member.name,
+            title=member.title,
+            email=member.email,
+            role=member.role,
+            sees_health=member.sees_health,
+            practice=practice.name,
+            time_zone=practice.time_zone,
+            local_wording=practice.local_wording,
+            unit=practice.unit,
+            csrf=session.csrf,
+        )
 
 
 class PasswordChange(Given):
@@ -248,8 +258,10 @@ class DimensionOut(BaseModel):
     def of(cls, entry: Dimension) -> DimensionOut:
         """From the catalogue; ``can_guess`` where an estimate is only made if insisted on."""
         same = {name: getattr(entry, name) for name in cls.model_fields if name != "can_guess"}
-        return cls(**{**same, "mistakes": list(entry.mistakes)},
-                   can_guess=f"measure.{entry.id}.guess" in FIELDS)  # fmt: skip
+        return cls(
+            **{**same, "mistakes": list(entry.mistakes)},
+            can_guess=f"measure.{entry.id}.guess" in FIELDS,
+        )
 
 
 class ClientFacts(Given):
@@ -319,13 +331,18 @@ class VisitLineOut(BaseModel):
         else:
             state = "draft" if line.visit.revision else "new"
         return cls(
-            id=line.visit.id, client_id=line.client.id, client=line.client.name,
-            work=line.client.work, practitioner=line.practitioner,
-            started_on=line.visit.started_on, changed_at=line.changed_at,
-            follow_up=line.follow_up, state=state,
+            id=line.visit.id,
+            client_id=line.client.id,
+            client=line.client.name,
+            work=line.client.work,
+            practitioner=line.practitioner,
+            started_on=line.visit.started_on,
+            changed_at=line.changed_at,
+            follow_up=line.follow_up,
+            state=state,
             sign=URGENCY[waiting[0].urgency] if waiting else None,
             shared_report=line.shared_report,
-        )  # fmt: skip
+        )
 
 
 class ReportOut(BaseModel):
@@ -342,10 +359,13 @@ class ReportOut(BaseModel):
     def of(cls, report: ReportHead, revision: int) -> ReportOut:
         """From the record; ``current`` while nothing has changed since."""
         return cls(
-            id=report.id, number=report.number, signed_by=report.signed_by,
-            signed_at=report.signed_at, sha256=report.sha256,
+            id=report.id,
+            number=report.number,
+            signed_by=report.signed_by,
+            signed_at=report.signed_at,
+            sha256=report.sha256,
             current=report.revision == revision,
-        )  # fmt: skip
+        )
 
 
 class PhotoOut(BaseModel):
@@ -371,10 +391,12 @@ class ShelfFacts(Given):
     name: Name
     place: Line = ""
     values: Annotated[
-        dict[Annotated[str, StringConstraints(max_length=200)],
-             Annotated[str, StringConstraints(max_length=200)]],
+        dict[
+            Annotated[str, StringConstraints(max_length=200)],
+            Annotated[str, StringConstraints(max_length=200)],
+        ],
         Field(max_length=400),
-    ]  # fmt: skip
+    ]
     unit: LengthUnit = "cm"
 
 
@@ -402,8 +424,10 @@ class ShelfOut(BaseModel):
     @classmethod
     def of(cls, item: ShelfItem) -> ShelfOut:
         """From the record."""
-        return cls(**{name: getattr(item, name) for name in cls.model_fields if name != "users"},
-                   users=list(item.users))  # fmt: skip
+        return cls(
+            **{name: getattr(item, name) for name in cls.model_fields if name != "users"},
+            users=list(item.users),
+        )
 
 
 class LuxOut(BaseModel):
@@ -492,26 +516,50 @@ class WorkedOut(BaseModel):
         """From the workup."""
         result = workup.result
         return cls(
-            revision=revision, rows=workup.rows, plan=workup.plan, plans=workup.plans,
-            fixes=workup.fixes, moves=workup.moves, zones=workup.zones, laptop=workup.laptop,
-            gazes=workup.gazes, bundle=dict(workup.through.bundle),
-            order=[f"{row.posture}.{row.key}" for row in workup.order], steps=workup.steps,
+            revision=revision,
+            rows=workup.rows,
+            plan=workup.plan,
+            plans=workup.plans,
+            fixes=workup.fixes,
+            moves=workup.moves,
+            zones=workup.zones,
+            laptop=workup.laptop,
+            gazes=workup.gazes,
+            bundle=dict(workup.through.bundle),
+            order=[f"{row.posture}.{row.key}" for row in workup.order],
+            steps=workup.steps,
             findings=[found for found in workup.findings if found.state == "off"],
             rest=[
-                RestOut(id=found.id, subject=found.subject, state=found.state,
-                        text=found.reason or found.cause)
-                for found in workup.findings if found.state != "off"
+                RestOut(
+                    id=found.id,
+                    subject=found.subject,
+                    state=found.state,
+                    text=found.reason or found.cause,
+                )
+                for found in workup.findings
+                if found.state != "off"
             ],
-            strain=workup.strain, photos=workup.photos,
-            signs=workup.signs, cares=workup.cares, display=workup.display,
-            measured=workup.measured, doubtful=workup.doubtful, again=workup.again,
-            table_origin=workup.table[1], rhythms=workup.rhythms,
+            strain=workup.strain,
+            photos=workup.photos,
+            signs=workup.signs,
+            cares=workup.cares,
+            display=workup.display,
+            measured=workup.measured,
+            doubtful=workup.doubtful,
+            again=workup.again,
+            table_origin=workup.table[1],
+            rhythms=workup.rhythms,
             proposed_rhythm=workup.proposed_rhythm,
-            joints=workup.joints, notes=workup.notes,
-            standing_possible=result.standing.possible, why_not_standing=workup.why_not_standing,
-            hours=workup.hours, hours_doubt=workup.hours_doubt,
-            over_found=result.seated.over_found, over_set=result.seated.over_set, scene=scene,
-        )  # fmt: skip
+            joints=workup.joints,
+            notes=workup.notes,
+            standing_possible=result.standing.possible,
+            why_not_standing=workup.why_not_standing,
+            hours=workup.hours,
+            hours_doubt=workup.hours_doubt,
+            over_found=result.seated.over_found,
+            over_set=result.seated.over_set,
+            scene=scene,
+        )
 
 
 class ChangeOut(BaseModel):

@@ -23,11 +23,14 @@ def house_rules(services: With, who: Signed) -> s.HouseRules:
     """Every question, and the practice's bundles."""
     questions = [
         s.QuestionOut(
-            id=one.id, label=one.label, default=one.default, standing=one.standing,
+            id=one.id,
+            label=one.label,
+            default=one.default,
+            standing=one.standing,
             positions=[s.PositionOut(id=at.id, label=at.label, why=at.why) for at in one.positions],
         )
         for one in SCHOOLS.values()
-    ]  # fmt: skip
+    ]
     bundles = [s.BundleOut.of(kept) for kept in services.policies.bundles(who.member)]
     return s.HouseRules(questions=questions, bundles=bundles)
 
@@ -39,8 +42,9 @@ def add_bundle(services: With, who: Signed, given: s.BundleIn) -> s.BundleOut:
 
 
 @work_router.put("/policies/{bundle_id}")
-def change_bundle(services: With, who: Signed, bundle_id: UUID,
-                  given: s.BundleChange) -> s.BundleOut:  # fmt: skip
+def change_bundle(
+    services: With, who: Signed, bundle_id: UUID, given: s.BundleChange
+) -> s.BundleOut:
     """Change one upon its version; on a stale version it answers 409 with what is there."""
     return s.BundleOut.of(services.policies.change(who.member, bundle_id, **given.model_dump()))
 
@@ -69,5 +73,6 @@ def try_out(services: With, who: Signed, visit_id: UUID, tried: s.TrialIn) -> Re
 def stack(services: With, who: Signed, visit_id: UUID, wanted: s.StackIn) -> s.StackOut:
     """The best stack for a lift from what is at hand in this visit's room."""
     found = services.visits.stack(who.member, visit_id, **wanted.model_dump())
-    return s.StackOut(text=found.text, height=found.height, short=found.short,
-                      warning=found.warning)  # fmt: skip
+    return s.StackOut(
+        text=found.text, height=found.height, short=found.short, warning=found.warning
+    )

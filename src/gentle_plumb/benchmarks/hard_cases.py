@@ -11,26 +11,21 @@ from ..core.body.dimensions import Sex
 from ..core.fit import Case
 from ..core.plans import HeightSearch, Tier
 from ..core.policy import Policy
-from ..core.workstation import (
-    Chair,
-    Desk,
-    Item,
-    Keyboard,
-    Mouse,
-    Screen,
-    Span,
-    Workstation,
-)
+from ..core.workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, Span, Workstation
 
 SEED = 20261125
 
 
 def mean_body(sex: Sex) -> Body:
     """The mean woman or man of the table."""
-    return Body(sex=sex, values={
-        name: BodyValue(mm=entry.stats[sex].mean_mm, sd_mm=3, source="measured")
-        for name, entry in DIMENSIONS.items() if entry.stats
-    })  # fmt: skip
+    return Body(
+        sex=sex,
+        values={
+            name: BodyValue(mm=entry.stats[sex].mean_mm, sd_mm=3, source="measured")
+            for name, entry in DIMENSIONS.items()
+            if entry.stats
+        },
+    )
 
 
 def seldom_fits(draw: Random) -> Case:
@@ -42,23 +37,37 @@ def seldom_fits(draw: Random) -> Case:
         if movable
         else Span(low=surface, high=surface)
     )
-    items = [Item(id="ream", label="Ream", thickness=50, count=draw.randint(1, 3)),
-             Item(id="book", label="Book", thickness=draw.randint(20, 40), count=draw.randint(1, 2)),
-             Item(id="cushion", label="Cushion", thickness=30, uses=frozenset({"seat"}))]  # fmt: skip
+    items = [
+        Item(id="ream", label="Ream", thickness=50, count=draw.randint(1, 3)),
+        Item(id="book", label="Book", thickness=draw.randint(20, 40), count=draw.randint(1, 2)),
+        Item(id="cushion", label="Cushion", thickness=30, uses=frozenset({"seat"})),
+    ]
     width, height = Screen.picture(24, "16:9")
     station = Workstation(
         chair=Chair(seat=Span(low=seat, high=seat + 10 * draw.randint(0, 9), step=10)),
-        desk=Desk(kind="fixed", surface=span, depth=800, risers=not movable,
-                  thickness=draw.choice([20.0, 40.0, 60.0])),
-        keyboard=Keyboard(kind="full", thickness=20), mouse=Mouse(hand="right"),
-        screen=Screen(kind="monitor", width=width, height=height,
-                      top_above_surface=Span(low=top, high=top)),
+        desk=Desk(
+            kind="fixed",
+            surface=span,
+            depth=800,
+            risers=not movable,
+            thickness=draw.choice([20.0, 40.0, 60.0]),
+        ),
+        keyboard=Keyboard(kind="full", thickness=20),
+        mouse=Mouse(hand="right"),
+        screen=Screen(
+            kind="monitor", width=width, height=height, top_above_surface=Span(low=top, high=top)
+        ),
         feet=draw.choice([(), (Span(low=80, high=80),)]),
         items=tuple(draw.sample(items, draw.randint(0, 3))),
-    )  # fmt: skip
+    )
     sex: Sex = draw.choice(["female", "male"])
-    return Case(body=mean_body(sex), workstation=station, shoe_seated=25, shoe_standing=25,
-                policy=Policy(worth_deg=draw.choice([0.5, 1.0, 3.0])))  # fmt: skip
+    return Case(
+        body=mean_body(sex),
+        workstation=station,
+        shoe_seated=25,
+        shoe_standing=25,
+        policy=Policy(worth_deg=draw.choice([0.5, 1.0, 3.0])),
+    )
 
 
 def hard_cases(many: int, seed: int = SEED) -> Iterator[tuple[Case, Tier]]:

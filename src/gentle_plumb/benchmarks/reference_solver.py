@@ -14,12 +14,7 @@ from ..core.fit.costs import elbow_over, gaze_over, legs_at
 from ..core.fit.model import Lengths
 from ..core.fit.search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel
 from ..core.plans import PRICES, Addition, Tier, grade
-from ..core.plans.additions import (
-    desk_additions,
-    feet_additions,
-    screen_additions,
-    seat_additions,
-)
+from ..core.plans.additions import desk_additions, feet_additions, screen_additions, seat_additions
 from ..core.workstation import Span, Workstation
 
 
@@ -85,8 +80,12 @@ def _places(span: Span) -> tuple[float, ...]:
     return places
 
 
-def _with(base: Span | None, case: Case, additions: list[Addition],
-          piece: Callable[[Workstation], Span | None]) -> list[Choice]:  # fmt: skip
+def _with(
+    base: Span | None,
+    case: Case,
+    additions: list[Addition],
+    piece: Callable[[Workstation], Span | None],
+) -> list[Choice]:
     """Every place of a piece as it is, and with each addition."""
     if base is None:
         raise ValueError("the program is written for pieces whose range is known")
@@ -94,8 +93,10 @@ def _with(base: Span | None, case: Case, additions: list[Addition],
     for one in additions:
         span = piece(one.apply(case.workstation))
         if span is not None:
-            found += [Choice(at=place, price=PRICES[one.price], count=1, items=one.items)
-                      for place in _places(span)]  # fmt: skip
+            found += [
+                Choice(at=place, price=PRICES[one.price], count=1, items=one.items)
+                for place in _places(span)
+            ]
     return found
 
 
@@ -105,8 +106,15 @@ def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> lis
     for seat, foot in product(seats, feet):
         held = replace(model, feet=(foot.reach,) if foot.reach else ())
         if not legs_at(held, seat.at).hangs:
-            found.append(Choice(at=seat.at, price=seat.price + foot.price, degrees=legs_at(held, seat.at).over,
-                                count=seat.count + foot.count, items=seat.items + foot.items))  # fmt: skip
+            found.append(
+                Choice(
+                    at=seat.at,
+                    price=seat.price + foot.price,
+                    degrees=legs_at(held, seat.at).over,
+                    count=seat.count + foot.count,
+                    items=seat.items + foot.items,
+                )
+            )
     return found
 
 
@@ -132,8 +140,9 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     model = Lengths.of(case, "seated").model(station)
     seats = _with(model.seat, case, seat_additions(case, tier), lambda one: one.chair.seat)
     surfaces = _with(model.surface, case, desk_additions(case, tier), lambda one: one.desk.surface)
-    lifts = _with(model.lift, case, screen_additions(case, tier),
-                  lambda one: one.screen.top_above_surface)  # fmt: skip
+    lifts = _with(
+        model.lift, case, screen_additions(case, tier), lambda one: one.screen.top_above_surface
+    )
     feet = [Choice(at=0.0, reach=span) for span in (Span(low=0, high=0), *(station.feet or ()))]
     for one in feet_additions(case, tier):
         span = (one.apply(station).feet or ())[-1]
@@ -147,8 +156,10 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     starts = np.cumsum([0, *sizes])
     many = int(starts[-1])
     names = ("stances", "surfaces", "lifts", "gaps", "tops")
-    part = {name: slice(int(low), int(high))
-            for name, (low, high) in zip(names, pairwise(starts), strict=True)}  # fmt: skip
+    part = {
+        name: slice(int(low), int(high))
+        for name, (low, high) in zip(names, pairwise(starts), strict=True)
+    }
 
     def row(**given: Any) -> Any:
         made = np.zeros(many)
@@ -164,9 +175,10 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     rules = [LinearConstraint(row(**{name: 1.0}), 1, 1) for name in names]
     rules += [
         LinearConstraint(row(stances=-at[0], surfaces=at[1], gaps=-np.array(gaps)), -1e-5, 1e-5),
-        LinearConstraint(row(stances=-at[0], surfaces=at[1], lifts=at[2], tops=-np.array(tops)),
-                         -1e-5, 1e-5),
-    ]  # fmt: skip
+        LinearConstraint(
+            row(stances=-at[0], surfaces=at[1], lifts=at[2], tops=-np.array(tops)), -1e-5, 1e-5
+        ),
+    ]
     if model.least_gap is not None:
         rules.append(LinearConstraint(row(gaps=np.array(gaps)), model.least_gap - 1e-6, np.inf))
     for item in station.items:
@@ -179,8 +191,9 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     )
 
     def least(costs: Any, more: list[Any]) -> float:
-        answer: Any = milp(costs, integrality=np.ones(many), bounds=Bounds(0, 1),
-                           constraints=[*rules, *more])  # fmt: skip
+        answer: Any = milp(
+            costs, integrality=np.ones(many), bounds=Bounds(0, 1), constraints=[*rules, *more]
+        )
         if answer.x is None or not isfinite(answer.fun):
             raise ValueError(f"the solver found nothing: {answer.message}")
         return float(answer.fun)

@@ -36,9 +36,12 @@ from ..storage import make_engine
 from .timing import p95, timed
 
 BROWSER_ARGS = [
-    "--no-sandbox", "--disable-gpu", "--disable-sync", "--no-proxy-server",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-sync",
+    "--no-proxy-server",
     "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1",
-]  # fmt: skip
+]
 
 
 @contextmanager
@@ -270,7 +273,7 @@ def _photo_times(page: Page, address: str, rounds: int) -> tuple[list[float], li
               return all.length > before && all.every((one) => one.complete && one.naturalWidth);
             }""",
             arg=before,
-        )  # fmt: skip
+        )
         shown.append(page.evaluate("() => performance.now() - window.plumbChosen"))
         svg = page.get_by_test_id("photo")
         box = svg.bounding_box()
@@ -278,8 +281,13 @@ def _photo_times(page: Page, address: str, rounds: int) -> tuple[list[float], li
         scale = min(box["width"] / 1600, box["height"] / 1200)
         left = box["x"] + (box["width"] - 1600 * scale) / 2
         top = box["y"] + (box["height"] - 1200 * scale) / 2
-        for label, name in (("Shoulder", "shoulder"), ("Elbow", "elbow"), ("Eye", "eye"),
-                            ("Ear", "ear"), ("Wrist", "wrist")):  # fmt: skip
+        for label, name in (
+            ("Shoulder", "shoulder"),
+            ("Elbow", "elbow"),
+            ("Eye", "eye"),
+            ("Ear", "ear"),
+            ("Wrist", "wrist"),
+        ):
             page.get_by_role("button", name=re.compile(f"^{label} ?not placed")).click()
             x, y = points[name]
             page.mouse.move(left + x * scale, top + y * scale)

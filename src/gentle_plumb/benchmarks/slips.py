@@ -19,13 +19,21 @@ SHARE = 0.05
 SEED = 20261125
 UNIT = (2.54, 1 / 2.54, 10.0, 0.1)
 Plant = Literal[
-    "factor 2.54", "factor 10", "fields swapped", "any two swapped", "standing for sitting",
+    "factor 2.54",
+    "factor 10",
+    "fields swapped",
+    "any two swapped",
+    "standing for sitting",
     "digits swapped",
-]  # fmt: skip
+]
 PLANTS: tuple[Plant, ...] = (
-    "factor 2.54", "factor 10", "fields swapped", "any two swapped", "standing for sitting",
+    "factor 2.54",
+    "factor 10",
+    "fields swapped",
+    "any two swapped",
+    "standing for sitting",
     "digits swapped",
-)  # fmt: skip
+)
 SWAP_MATTERS_MM = 30.0
 """Fields whose values differ by less than this are not exchanged: the slip would move nothing that
 a tape could tell."""
@@ -75,8 +83,11 @@ def plant(
             if kind == "standing for sitting":
                 pairs = [pair for pair in TWINS.items() if name in pair]
             other = [a if b == name else b for a, b in pairs]
-            other = [one for one in other if one not in planted and one in body
-                     and abs(body[one] - mm) >= SWAP_MATTERS_MM]  # fmt: skip
+            other = [
+                one
+                for one in other
+                if one not in planted and one in body and abs(body[one] - mm) >= SWAP_MATTERS_MM
+            ]
             if not other:
                 continue
             with_it = chance.choice(other)
@@ -93,8 +104,10 @@ def plant(
 def _right(name: str, mm: float, truth: float, found: Iterable[Question], outside: bool) -> bool:
     """Whether one tap puts the true value there: a question's, or one the field itself offers."""
     if not outside:
-        return any(one.slip is not None and one.slip.mm is not None and abs(one.slip.mm - truth) < 2
-                   for one in found)  # fmt: skip
+        return any(
+            one.slip is not None and one.slip.mm is not None and abs(one.slip.mm - truth) < 2
+            for one in found
+        )
     for typed in (
         f"{mm / 10:.3f}",
         f"{mm:.2f} mm",
@@ -129,13 +142,23 @@ def count_slips(
     for index in range(people):
         sex: Sex = "female" if index % 2 else "male"
         body = made_up_body(lambda: chance.gauss(0, 1), sex=sex)
-        read = {name: round(mm + chance.gauss(0, house_error(DIMENSIONS[name].repeat_limit_mm) / 2**0.5))
-                for name, mm in body.items()}  # fmt: skip
+        read = {
+            name: round(
+                mm + chance.gauss(0, house_error(DIMENSIONS[name].repeat_limit_mm) / 2**0.5)
+            )
+            for name, mm in body.items()
+        }
         typed, planted = plant({name: float(mm) for name, mm in read.items()}, chance)
-        outside = {name for name, mm in typed.items()
-                   if not DIMENSIONS[name].low_mm <= mm <= DIMENSIONS[name].high_mm}  # fmt: skip
-        taken = {name: BodyValue(mm=mm, sd_mm=3.0, source="measured")
-                 for name, mm in typed.items() if name not in outside}  # fmt: skip
+        outside = {
+            name
+            for name, mm in typed.items()
+            if not DIMENSIONS[name].low_mm <= mm <= DIMENSIONS[name].high_mm
+        }
+        taken = {
+            name: BodyValue(mm=mm, sd_mm=3.0, source="measured")
+            for name, mm in typed.items()
+            if name not in outside
+        }
         found: dict[str, list[Question]] = {}
         for one in questions(Body(values=taken, sex=sex if sex_known else None)):
             found.setdefault(one.dimension, []).append(one)
@@ -171,8 +194,9 @@ NOTES: dict[str, str] = {
 BARS = {"factor 2.54": 95.0, "factor 10": 95.0, "fields swapped": 95.0}
 
 
-def slips_document(people: int, known: tuple[list[Planted], float],
-                   unknown: tuple[list[Planted], float]) -> str:  # fmt: skip
+def slips_document(
+    people: int, known: tuple[list[Planted], float], unknown: tuple[list[Planted], float]
+) -> str:
     """The table for docs/, in Markdown, with how it was measured."""
     rows = [
         f"| {line.kind} | {line.count} | {line.rate:.1f} % | {100 * line.right / max(1, line.count):.1f} % "

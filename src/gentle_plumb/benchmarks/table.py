@@ -72,9 +72,8 @@ def _fit_row(table: Table, rounds: int) -> None:
         f"median {statistics.median(generated):.1f} ms (p95 {p95(generated):.1f})"
     )
     table.add_row(
-        "full fit: seated and standing, three plans, exact", "; ".join(said),
-        "median under 20 ms",
-    )  # fmt: skip
+        "full fit: seated and standing, three plans, exact", "; ".join(said), "median under 20 ms"
+    )
 
 
 def _solver_row(table: Table, rounds: int) -> None:
@@ -112,9 +111,10 @@ def _many_row(table: Table, cases: int) -> None:
     """The same cases as a file and one by one, and what the largest process held."""
     texts = [
         json.dumps({**json.loads(path.read_text(encoding="utf-8")), "title": f"{number}"})
-        for number, path in zip(range(cases), itertools.cycle(sorted(EXAMPLES.glob("*.case.json"))),
-                                strict=False)
-    ]  # fmt: skip
+        for number, path in zip(
+            range(cases), itertools.cycle(sorted(EXAMPLES.glob("*.case.json"))), strict=False
+        )
+    ]
     start = time.perf_counter()
     for number, text in enumerate(texts):
         brief(CaseDocument.model_validate_json(text), number)
@@ -194,8 +194,18 @@ def _exchange_row(table: Table) -> None:
     """A practice's whole measurements out of each format and into it again."""
     typed = body_readings(DEMO_CLIENTS[0])
     texts = {path: f"{text} cm" for path, text in typed.items()}
-    sheets = [Sheet(client_id=f"c{n}", name=f"Client {n}", sex="female", work="", visit_id=f"v{n}",
-                    on=date(2026, 1, 1), entries=texts) for n in range(EXCHANGED)]  # fmt: skip
+    sheets = [
+        Sheet(
+            client_id=f"c{n}",
+            name=f"Client {n}",
+            sex="female",
+            work="",
+            visit_id=f"v{n}",
+            on=date(2026, 1, 1),
+            entries=texts,
+        )
+        for n in range(EXCHANGED)
+    ]
     said = []
     for one in FORMATS.values():
         start = time.perf_counter()

@@ -8,8 +8,7 @@ from typing import Any, ParamSpec, TypeVar
 
 P = ParamSpec("P")
 R = TypeVar("R")
-Kept = tuple[tuple[Any, ...], dict[str, Any], Any]
-_SHELVES: list[dict[Hashable, tuple[Kept, ...]]] = []
+_SHELVES: list[dict[Hashable, Any]] = []
 
 
 def recent(
@@ -30,7 +29,7 @@ def recent(
     """
 
     def decorate(function: Callable[P, R]) -> Callable[P, R]:
-        shelf: dict[Hashable, tuple[Kept, ...]] = {}
+        shelf: dict[Hashable, tuple[tuple[tuple[Any, ...], dict[str, Any], R], ...]] = {}
         _SHELVES.append(shelf)
 
         @wraps(function)
@@ -39,7 +38,7 @@ def recent(
             kept = shelf.get(place, ())
             for one in kept:
                 if one[0] == args and one[1] == kwargs:
-                    return one[2]  # type: ignore[no-any-return]
+                    return one[2]
             made = function(*args, **kwargs)
             # one assignment: threads may lose an answer to each other, never mix two up
             shelf[place] = ((args, kwargs, made), *kept[: size - 1])

@@ -36,9 +36,7 @@ SOURCES: dict[str, Source] = {
         note="Estimated means and standard deviations for British adults of 19 to 65.",
     ),
     "loinc": Source(
-        kind="published",
-        title="LOINC",
-        note="8302-2, body height; other dimensions have no code.",
+        kind="published", title="LOINC", note="8302-2, body height; other dimensions have no code."
     ),
     "ucum": Source(
         kind="published",

@@ -7,22 +7,42 @@ through :func:`format_length`; nothing else converts or rounds.
 from __future__ import annotations
 
 import re
-from typing import Literal
+from typing import Literal, get_args
 
 from .errors import UnreadableValue
 
 __all__ = [
-    "LengthUnit", "fine_length", "format_difference", "format_length", "in_other_units", "other_readings", "parse_length", "parse_number",
-]  # fmt: skip
+    "LengthUnit",
+    "fine_length",
+    "format_difference",
+    "format_length",
+    "in_other_units",
+    "other_readings",
+    "parse_length",
+    "parse_number",
+]
 
 LengthUnit = Literal["mm", "cm", "in"]
+UNITS: tuple[LengthUnit, ...] = get_args(LengthUnit)
 
 MM_PER: dict[str, float] = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4, "ft": 304.8}
 _NAMES = {
-    '"': "in", "″": "in", "”": "in", "in": "in", "inch": "in", "inches": "in",
-    "'": "ft", "′": "ft", "’": "ft", "ft": "ft", "foot": "ft", "feet": "ft",
-    "mm": "mm", "cm": "cm", "m": "m",
-}  # fmt: skip
+    '"': "in",
+    "″": "in",
+    "”": "in",
+    "in": "in",
+    "inch": "in",
+    "inches": "in",
+    "'": "ft",
+    "′": "ft",
+    "’": "ft",
+    "ft": "ft",
+    "foot": "ft",
+    "feet": "ft",
+    "mm": "mm",
+    "cm": "cm",
+    "m": "m",
+}
 _VULGAR = {"½": "1/2", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8"}
 _AMOUNT = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+)"
 _PART = re.compile(rf"\s*({_AMOUNT})\s*([a-z]+|[\"'″′”’])?\s*")

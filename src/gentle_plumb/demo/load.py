@@ -111,9 +111,14 @@ class _Typist:
 
     def type(self, path: str, typed: str, version: int = 0) -> None:
         self._visits.change(
-            self._member, self.visit_id, change_id=uuid5(SPACE, f"{self.visit_id} {path} {version}"),
-            path=path, typed=typed, expected_version=version, unit="cm",
-        )  # fmt: skip
+            self._member,
+            self.visit_id,
+            change_id=uuid5(SPACE, f"{self.visit_id} {path} {version}"),
+            path=path,
+            typed=typed,
+            expected_version=version,
+            unit="cm",
+        )
 
 
 def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half: bool) -> None:
@@ -129,8 +134,9 @@ def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half:
             typist.type(path, typed)
 
 
-def _photograph(typist: _Typist, photos: PhotoService, member: Member, index: int,
-                shot: DemoPhoto) -> None:  # fmt: skip
+def _photograph(
+    typist: _Typist, photos: PhotoService, member: Member, index: int, shot: DemoPhoto
+) -> None:
     """Draw one, keep it, and place its points."""
     rear = isinstance(shot.shows, Rear)
     made = _drawn(shot)
@@ -147,16 +153,26 @@ def _photograph(typist: _Typist, photos: PhotoService, member: Member, index: in
 
 
 def _measured_before(
-    client: DemoClient, member: Member, practice: Practice, client_id: UUID, records: Records,
-    day: datetime, off: Mapping[str, float],
-) -> None:  # fmt: skip
+    client: DemoClient,
+    member: Member,
+    practice: Practice,
+    client_id: UUID,
+    records: Records,
+    day: datetime,
+    off: Mapping[str, float],
+) -> None:
     """An earlier visit at which the body was measured, signed and done with."""
     visits = VisitService(records, lambda: day)
     typist = _Typist(visits, member, visits.start(member, practice, client_id).id)
-    then = replace(client, off={name: client.off.get(name, 0.0) + off.get(name, 0.0)
-                                for name in {*client.off, *off}})  # fmt: skip
-    said = {"measure.posture": "as_they_work", **NO_FLAGS,
-            "report.follow_up": (practice.day(day) + timedelta(days=28)).isoformat()}  # fmt: skip
+    then = replace(
+        client,
+        off={name: client.off.get(name, 0.0) + off.get(name, 0.0) for name in {*client.off, *off}},
+    )
+    said = {
+        "measure.posture": "as_they_work",
+        **NO_FLAGS,
+        "report.follow_up": (practice.day(day) + timedelta(days=28)).isoformat(),
+    }
     for path, typed in {**body_readings(then), **said}.items():
         typist.type(path, typed)
     reports = ReportService(records, visits, TypstPress(), lambda: day)
@@ -164,9 +180,13 @@ def _measured_before(
 
 
 def _visit(
-    client: DemoClient, member: Member, practice: Practice, records: Records, now: datetime,
+    client: DemoClient,
+    member: Member,
+    practice: Practice,
+    records: Records,
+    now: datetime,
     shelf: dict[str, ShelfItem],
-) -> None:  # fmt: skip
+) -> None:
     then: Clock = lambda: now - timedelta(days=client.days_ago)  # noqa: E731
     visits = VisitService(records, then)
     made = visits.add_client(member, name=client.name, sex=client.sex, work=client.work)

@@ -31,13 +31,31 @@ class DemoMember:
 
 
 DEMO_MEMBERS = (
-    DemoMember(email="ines@saltmere.example", password="slack-water-0412", name="Ines Calloway",
-               title="Physiotherapist", role="owner", says="Owner: everything"),
-    DemoMember(email="tomas@saltmere.example", password="ebb-and-flood-77", name="Tomas Wendel",
-               title="Ergonomist", role="practitioner", says="Practitioner: clients and visits"),
-    DemoMember(email="ruth@saltmere.example", password="tide-tables-only", name="Ruth Abelow",
-               title="Office manager", role="reader", says="Reader: lists, and the workplace's papers; no health data"),
-)  # fmt: skip
+    DemoMember(
+        email="ines@saltmere.example",
+        password="slack-water-0412",
+        name="Ines Calloway",
+        title="Physiotherapist",
+        role="owner",
+        says="Owner: everything",
+    ),
+    DemoMember(
+        email="tomas@saltmere.example",
+        password="ebb-and-flood-77",
+        name="Tomas Wendel",
+        title="Ergonomist",
+        role="practitioner",
+        says="Practitioner: clients and visits",
+    ),
+    DemoMember(
+        email="ruth@saltmere.example",
+        password="tide-tables-only",
+        name="Ruth Abelow",
+        title="Office manager",
+        role="reader",
+        says="Reader: lists, and the workplace's papers; no health data",
+    ),
+)
 
 Until = Literal["new", "ask", "look", "measure", "set", "pace", "signed", "changed"]
 

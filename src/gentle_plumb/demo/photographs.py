@@ -112,12 +112,20 @@ def side_joints(angles: Angles, *, standing: bool = False) -> dict[str, Point]:
     ankle = _go(knee, 400, thigh + 180 + (180 if standing else angles.knee))
     ahead = 560.0
     joints = {
-        "eye": eye, "ear": ear, "c7": c7, "shoulder": shoulder, "elbow": elbow, "wrist": wrist,
-        "knuckle": knuckle, "hip": hip, "knee": knee, "ankle": ankle,
+        "eye": eye,
+        "ear": ear,
+        "c7": c7,
+        "shoulder": shoulder,
+        "elbow": elbow,
+        "wrist": wrist,
+        "knuckle": knuckle,
+        "hip": hip,
+        "knee": knee,
+        "ankle": ankle,
         "screen_top": (eye[0] + ahead, eye[1] + ahead * tan(radians(angles.gaze_top))),
         "screen_bottom": (eye[0] + ahead, eye[1] + ahead * tan(radians(angles.gaze_bottom))),
         "other_shoulder": shoulder,
-    }  # fmt: skip
+    }
     lift = 75 - ankle[1]
     return {name: (x - 150, y + lift) for name, (x, y) in joints.items()}
 
@@ -171,13 +179,16 @@ class _Sheet:
         """One metre, upright, in fields of ten centimetres."""
         for field in range(10):
             low, high = field * STAFF_MM / 10, (field + 1) * STAFF_MM / 10
-            self.box([(x - 18, low, 0), (x + 18, low, 0), (x + 18, high, 0), (x - 18, high, 0)],
-                     LINE if field % 2 else "#f7f3ea")  # fmt: skip
+            self.box(
+                [(x - 18, low, 0), (x + 18, low, 0), (x + 18, high, 0), (x - 18, high, 0)],
+                LINE if field % 2 else "#f7f3ea",
+            )
 
     def door(self, x: float) -> None:
         """A door on the wall behind: plumb, whatever the camera does."""
-        self.box([(x, 0, -900), (x + 780, 0, -900), (x + 780, 2000, -900), (x, 2000, -900)],
-                 "#ddd3c0")  # fmt: skip
+        self.box(
+            [(x, 0, -900), (x + 780, 0, -900), (x + 780, 2000, -900), (x, 2000, -900)], "#ddd3c0"
+        )
         self.draw.line([self.at((x, 0, 0)), self.at((x, 1280, 0))], fill=LINE, width=4)
 
     def mark(self, points: Mapping[str, Point]) -> None:
@@ -205,9 +216,11 @@ def _stage(camera: Camera) -> _Sheet:
 
 def _measured(sheet: _Sheet, solids: Mapping[str, Solid]) -> dict[str, Point]:
     plain = {
-        "scale_a": (-600.0, 0.0, 0.0), "scale_b": (-600.0, STAFF_MM, 0.0),
-        "upright_a": (-740.0, 1280.0, 0.0), "upright_b": (-740.0, 60.0, 0.0),
-    }  # fmt: skip
+        "scale_a": (-600.0, 0.0, 0.0),
+        "scale_b": (-600.0, STAFF_MM, 0.0),
+        "upright_a": (-740.0, 1280.0, 0.0),
+        "upright_b": (-740.0, 60.0, 0.0),
+    }
     return {name: sheet.camera.sees(point) for name, point in {**plain, **solids}.items()}
 
 
@@ -222,8 +235,15 @@ def photograph_side(
     top, foot = at["screen_top"], at["screen_bottom"]
     desk = at["wrist"][1] - 45
     if not standing:
-        sheet.box([(hip[0] - 190, hip[1] - 95, 0), (hip[0] + 250, hip[1] - 95, 0),
-                   (hip[0] + 250, hip[1] - 150, 0), (hip[0] - 190, hip[1] - 150, 0)], METAL)  # fmt: skip
+        sheet.box(
+            [
+                (hip[0] - 190, hip[1] - 95, 0),
+                (hip[0] + 250, hip[1] - 95, 0),
+                (hip[0] + 250, hip[1] - 150, 0),
+                (hip[0] - 190, hip[1] - 150, 0),
+            ],
+            METAL,
+        )
         sheet.limb([(hip[0] + 20, hip[1] - 150, 0), (hip[0] + 20, 60, 0)], 45, METAL)
         sheet.limb([(hip[0] - 260, 35, 0), (hip[0] + 280, 35, 0)], 50, METAL)
         sheet.limb(
@@ -232,8 +252,10 @@ def photograph_side(
     sheet.limb([(top[0] + 18, top[1], 0), (foot[0] + 18, foot[1], 0)], 34, SCREEN)
     sheet.limb([(foot[0] + 40, foot[1] + 60, 0), (foot[0] + 60, desk, 0)], 30, METAL)
     edge = at["wrist"][0] - 120
-    sheet.box([(edge, desk, 0), (edge + 800, desk, 0), (edge + 800, desk - 28, 0), (edge, desk - 28, 0)],
-              WOOD)  # fmt: skip
+    sheet.box(
+        [(edge, desk, 0), (edge + 800, desk, 0), (edge + 800, desk - 28, 0), (edge, desk - 28, 0)],
+        WOOD,
+    )
     sheet.limb([(edge + 700, desk - 30, 0), (edge + 700, 20, 0)], 50, METAL)
     sheet.limb([solids["hip"], solids["knee"]], 150, TROUSERS)
     sheet.limb([solids["knee"], solids["ankle"]], 105, TROUSERS)

@@ -5,7 +5,8 @@ from __future__ import annotations
 import re
 from typing import Literal
 
-from ..core.units import LengthUnit
+from ..core.choices import one_of
+from ..core.units import UNITS, LengthUnit
 from ..services.errors import NoAnswer
 from ..services.models import InstrumentReading, InstrumentState
 from .line import ask
@@ -35,9 +36,10 @@ class SocketInstrument:
         found, _ = ask(self._address, "WHO", _WHO, name=self._name)
         battery = int(found[3])
         low = f"Its battery is at {battery} %." if battery <= LOW_BATTERY else None
-        unit: LengthUnit = found[2]  # type: ignore[assignment]
-        return InstrumentState(id=self._id, name=NAMES[self._id], unit=unit, battery=battery,
-                               warning=low)  # fmt: skip
+        unit = one_of(UNITS, found[2]) or "mm"  # the pattern lets no other through
+        return InstrumentState(
+            id=self._id, name=NAMES[self._id], unit=unit, battery=battery, warning=low
+        )
 
     def set_unit(self, unit: LengthUnit) -> InstrumentState:
         """Set its unit; raises NoAnswer."""
@@ -52,5 +54,5 @@ class SocketInstrument:
             warnings.append("There was noise on the line: look whether the number is right.")
         if found[3] is not None and int(found[3]) <= LOW_BATTERY:
             warnings.append(f"Its battery is at {int(found[3])} %.")
-        unit: LengthUnit = found[2]  # type: ignore[assignment]
+        unit = one_of(UNITS, found[2]) or "mm"  # the pattern lets no other through
         return InstrumentReading(amount=found[1], unit=unit, warning=" ".join(warnings) or None)

@@ -46,8 +46,9 @@ class LengthStandIn:
     ``FAULT garbage``, ``FAULT drop`` and ``FAULT low`` bring a trouble about, for trying out.
     """
 
-    def __init__(self, id: str, bodies: Bodies | None = None, *, seed: int = 11,
-                 troubles: bool = True) -> None:  # fmt: skip
+    def __init__(
+        self, id: str, bodies: Bodies | None = None, *, seed: int = 11, troubles: bool = True
+    ) -> None:
         self._id, self._bodies = id, bodies or {}
         self._random, self._troubles = random.Random(seed), troubles  # noqa: S311
         self._unit, self._battery, self._next = "cm", 88.0, ""

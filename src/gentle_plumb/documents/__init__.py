@@ -5,6 +5,10 @@ from .darkroom import PillowDarkroom
 from .report_pdf import TypstPress
 
 __all__ = [
-    "CaseDocument", "PillowDarkroom", "TypstPress", "case_schema", "result_document",
+    "CaseDocument",
+    "PillowDarkroom",
+    "TypstPress",
+    "case_schema",
+    "result_document",
     "result_schema",
-]  # fmt: skip
+]

@@ -6,16 +6,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from ..core.workstation import (
-    Chair,
-    Desk,
-    Item,
-    Keyboard,
-    Mouse,
-    Screen,
-    SideScreen,
-    Workstation,
-)
+from ..core.workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, SideScreen, Workstation
 from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of
 
 MOST_ITEMS = 8
@@ -136,12 +127,15 @@ class ScreenDocument(Part):
         """The screen in mm."""
         width, height = self.size()
         return Screen(
-            kind=self.kind, width=width, height=height,
+            kind=self.kind,
+            width=width,
+            height=height,
             top_above_surface=span_of(self.top_above_surface, "top_above_surface", 50, 1500),
             depth_behind=maybe_mm(self.depth_behind, "depth_behind", 0, 600),
             tilt_deg=degrees_of(self.tilt_deg, "tilt_deg", -20, 60),
-            held=self.held, pixels_across=self.pixels_across,
-        )  # fmt: skip
+            held=self.held,
+            pixels_across=self.pixels_across,
+        )
 
 
 class SideScreenDocument(ScreenDocument):
@@ -157,10 +151,16 @@ class SideScreenDocument(ScreenDocument):
         """The screen in mm."""
         width, height = self.size()
         return SideScreen(
-            id=id, kind=self.kind or "monitor", use=self.use, place=self.place, width=width,
-            height=height, top=maybe_mm(self.top, "top", 400, 2500),
-            distance=maybe_mm(self.distance, "distance", 150, 3000), bearing=self.bearing,
-        )  # fmt: skip
+            id=id,
+            kind=self.kind or "monitor",
+            use=self.use,
+            place=self.place,
+            width=width,
+            height=height,
+            top=maybe_mm(self.top, "top", 400, 2500),
+            distance=maybe_mm(self.distance, "distance", 150, 3000),
+            bearing=self.bearing,
+        )
 
 
 Pointer = Literal["mouse", "upright", "half_upright", "ball", "central", "pad", "pen"]
@@ -181,8 +181,14 @@ class ItemDocument(Part):
         """The item in mm."""
         thickness = maybe_mm(self.thickness, f"item {self.id}", 1, 400)
         assert thickness is not None
-        return Item(id=self.id, label=self.label or self.id, thickness=thickness, count=self.count,
-                    error=self.error, uses=frozenset(self.uses))  # fmt: skip
+        return Item(
+            id=self.id,
+            label=self.label or self.id,
+            thickness=thickness,
+            count=self.count,
+            error=self.error,
+            uses=frozenset(self.uses),
+        )
 
 
 class EquipmentDocument(Part):

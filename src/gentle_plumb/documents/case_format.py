@@ -27,14 +27,8 @@ from ..core.plain_text import check_texts
 from ..core.plans import Added, Fix, Lacks, Left, Own, Plan, WorkedOut, work_out
 from ..core.policy import check_bundle, policy_of, standing_policy_of
 from ..core.record.fields import SEATED_SET, TASKS
-from ..core.workstation import (
-    Details,
-    Settings,
-    Workstation,
-)
-from .case_equipment import (
-    EquipmentDocument,
-)
+from ..core.workstation import Details, Settings, Workstation
+from .case_equipment import EquipmentDocument
 from .case_parts import Length, Number, Part, maybe_mm, to_mm
 
 
@@ -215,16 +209,20 @@ class CaseDocument(Part):
             standing_hours=self.standing_hours,
             policy=policy,
             standing_policy=standing if standing != policy else None,
-            sharp=(maybe_mm(self.sharp_from, "sharp_from", 200, 3000),
-                   maybe_mm(self.sharp_to, "sharp_to", 200, 3000)),
+            sharp=(
+                maybe_mm(self.sharp_from, "sharp_from", 200, 3000),
+                maybe_mm(self.sharp_to, "sharp_to", 200, 3000),
+            ),
             settle_steps=self.settle_steps,
             writing_hand=self.writing_hand,
             details=Details(
                 scale=self.equipment.screen.scale,
-                side_screens=tuple(one.beside(f"screen{index}") for index, one
-                                   in enumerate(self.equipment.side_screens, start=2)),
+                side_screens=tuple(
+                    one.beside(f"screen{index}")
+                    for index, one in enumerate(self.equipment.side_screens, start=2)
+                ),
             ),
-        )  # fmt: skip
+        )
 
     def _own_within(self, station: Workstation) -> None:
         """An own number is to be had: raises ValueError for a seat or surface the piece can't reach."""
@@ -296,9 +294,12 @@ def result_document(case: CaseDocument) -> ResultDocument:
     """The result of a case."""
     made = case.work()
     return ResultDocument(
-        title=case.title, plan=case.plan, result=made.result,
-        plans=[PlanDocument.of(plan) for plan in made.worked.plans], fixes=list(made.worked.fixes),
-    )  # fmt: skip
+        title=case.title,
+        plan=case.plan,
+        result=made.result,
+        plans=[PlanDocument.of(plan) for plan in made.worked.plans],
+        fixes=list(made.worked.fixes),
+    )
 
 
 def case_schema() -> dict[str, Any]:

@@ -40,8 +40,10 @@ def too_large(size: int) -> BadPicture:
     return BadPicture(
         f"The picture has {_megabytes(size)}; at most {_megabytes(MOST_BYTES)} can be kept. "
         "Take it with a lower resolution.",
-        value=size, high=MOST_BYTES, unit="bytes",
-    )  # fmt: skip
+        value=size,
+        high=MOST_BYTES,
+        unit="bytes",
+    )
 
 
 def _field_of_view(exif: Image.Exif, *, upright: bool) -> float | None:
@@ -89,14 +91,18 @@ class PillowDarkroom:
             raise BadPicture(
                 f"The picture has {width * height / 1e6:.0f} megapixels; at most {most / 1e6:.0f} "
                 f"can be kept{'' if opened.format == 'JPEG' else ' as ' + str(opened.format)}.",
-                value=width * height, high=most, unit="px",
-            )  # fmt: skip
+                value=width * height,
+                high=most,
+                unit="px",
+            )
         if min(width, height) < LEAST_SIDE:
             raise BadPicture(
                 f"The picture is only {width} by {height} px; {LEAST_SIDE} px a side is the least "
                 "that angles can be read from.",
-                value=min(width, height), low=LEAST_SIDE, unit="px",
-            )  # fmt: skip
+                value=min(width, height),
+                low=LEAST_SIDE,
+                unit="px",
+            )
         with _LARGE_ONES if width * height > LARGE else nullcontext():
             return self._unpacked(opened)
 
@@ -114,6 +120,8 @@ class PillowDarkroom:
         plain.save(out, "JPEG", quality=QUALITY, exif=b"", icc_profile=None)
         wide = plain.width >= plain.height
         return Developed(
-            jpeg=out.getvalue(), width=plain.width, height=plain.height,
+            jpeg=out.getvalue(),
+            width=plain.width,
+            height=plain.height,
             fov_deg=_field_of_view(exif, upright=wide),
-        )  # fmt: skip
+        )

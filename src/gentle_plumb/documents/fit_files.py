@@ -23,8 +23,22 @@ from ..core.trial import as_plain
 from .case_format import CaseDocument, CaseWorked
 from .scene_svg import scene_svg
 
-COLUMNS = ("posture", "key", "label", "unit", "target", "low", "high", "sd", "setting", "found",
-           "change", "status", "limits", "reason")  # fmt: skip
+COLUMNS = (
+    "posture",
+    "key",
+    "label",
+    "unit",
+    "target",
+    "low",
+    "high",
+    "sd",
+    "setting",
+    "found",
+    "change",
+    "status",
+    "limits",
+    "reason",
+)
 CHUNK = 32
 """Cases handed to a process at a time; twice as many chunks as processes are under way."""
 
@@ -103,17 +117,28 @@ def brief(document: CaseDocument, number: int) -> dict[str, Any]:
     made = document.work(fixes=False)
     taken = made.result
     return {
-        "line": number, "title": document.title, "plan": document.plan,
+        "line": number,
+        "title": document.title,
+        "plan": document.plan,
         "seated": as_plain(settings_of(taken.seated)),
         "standing": as_plain(settings_of(taken.standing)) if taken.standing.possible else None,
-        "limits": [f"{row.posture}.{row.key}: {one.text}"
-                   for posture in (taken.seated, taken.standing) for row in posture.rows
-                   for one in row.limits if posture.possible],
-        "plans": [
-            {"id": plan.id, "added": [one.label for one in plan.added], "over": round(plan.over, 3),
-             "minutes": plan.minutes} for plan in made.worked.plans
+        "limits": [
+            f"{row.posture}.{row.key}: {one.text}"
+            for posture in (taken.seated, taken.standing)
+            for row in posture.rows
+            for one in row.limits
+            if posture.possible
         ],
-    }  # fmt: skip
+        "plans": [
+            {
+                "id": plan.id,
+                "added": [one.label for one in plan.added],
+                "over": round(plan.over, 3),
+                "minutes": plan.minutes,
+            }
+            for plan in made.worked.plans
+        ],
+    }
 
 
 def _work(lines: list[tuple[int, str]]) -> list[Line]:

@@ -31,10 +31,14 @@ def _posture(posture: PostureFit, unit: LengthUnit) -> Table:
             said.append(row.cost.text)
         change = apart_text(row, row.change, unit)
         table.add_row(
-            row.label, _value(row, row.target, unit), _value(row, row.setting, unit),
-            _value(row, row.found, unit), change or "–",
-            (terms_words(row, unit) if row.terms else row.reason) or "", "; ".join(said),
-        )  # fmt: skip
+            row.label,
+            _value(row, row.target, unit),
+            _value(row, row.setting, unit),
+            _value(row, row.found, unit),
+            change or "–",
+            (terms_words(row, unit) if row.terms else row.reason) or "",
+            "; ".join(said),
+        )
     return table
 
 
@@ -65,12 +69,15 @@ def _print_plans(console: Console, worked: WorkedOut, unit: LengthUnit) -> None:
         plans.add_column(heading)
     for plan in shown:
         plans.add_row(
-            plan.label, "\n".join(plan.lacks) or "–",
+            plan.label,
+            "\n".join(plan.lacks) or "–",
             "\n".join(one.label for one in plan.added) or "nothing",
             "\n".join(one.price for one in plan.added),
-            "\n".join([plan.over, *(f"{one.label}, {one.posture}: {one.over}" for one in plan.left)]),
+            "\n".join(
+                [plan.over, *(f"{one.label}, {one.posture}: {one.over}" for one in plan.left)]
+            ),
             plan.minutes or "–",
-        )  # fmt: skip
+        )
     console.print(plans)
     for caution in dict.fromkeys(one for plan in shown for one in plan.cautions):
         console.print(caution, markup=False)

@@ -34,8 +34,11 @@ def _style(role: str, *, text: bool) -> str:
             f'fill="{_colour(ink.fill)}" font-family="{family}" font-size="{ink.size:g}" '
             f'font-weight="{ink.weight}"{halo}'
         )
-    parts = [f'fill="{_colour(ink.fill)}"', f'stroke="{_colour(ink.stroke)}"',
-             f'stroke-width="{ink.width:g}"']  # fmt: skip
+    parts = [
+        f'fill="{_colour(ink.fill)}"',
+        f'stroke="{_colour(ink.stroke)}"',
+        f'stroke-width="{ink.width:g}"',
+    ]
     if ink.dash:
         parts.append(f'stroke-dasharray="{ink.dash}"')
     if ink.opacity != 1:

@@ -99,9 +99,13 @@ class Cluster:
 
     def _run(self, *command: str | Path, check: bool = True) -> subprocess.CompletedProcess[str]:
         done = subprocess.run(
-            [*self._wrap, *map(str, command)], capture_output=True, text=True, check=False,
-            cwd=self.data if self.data.exists() else "/", stdin=subprocess.DEVNULL,
-        )  # fmt: skip
+            [*self._wrap, *map(str, command)],
+            capture_output=True,
+            text=True,
+            check=False,
+            cwd=self.data if self.data.exists() else "/",
+            stdin=subprocess.DEVNULL,
+        )
         if check and done.returncode != 0:
             said = (done.stderr.strip() or done.stdout.strip() or "no reason given").splitlines()[
                 -1
@@ -132,9 +136,19 @@ class Cluster:
             shutil.chown(password, "postgres", "postgres")
         password.chmod(0o600)
         self._run(
-            self._bin / "initdb", "-D", self.data, "-U", "plumb", "-A", "scram-sha-256",
-            f"--pwfile={password}", "--locale=C.UTF-8", "-E", "UTF8", "--no-sync",
-        )  # fmt: skip
+            self._bin / "initdb",
+            "-D",
+            self.data,
+            "-U",
+            "plumb",
+            "-A",
+            "scram-sha-256",
+            f"--pwfile={password}",
+            "--locale=C.UTF-8",
+            "-E",
+            "UTF8",
+            "--no-sync",
+        )
         (self.folder / "ready").touch()
         return True
 
@@ -195,9 +209,17 @@ class Cluster:
         deadline, log = time.monotonic() + START_PATIENCE_S, self.data / "server.log"
         while True:
             done = self._run(
-                self._bin / "pg_ctl", "-D", self.data, "-w", "-l", log, "-o", options, "start",
+                self._bin / "pg_ctl",
+                "-D",
+                self.data,
+                "-w",
+                "-l",
+                log,
+                "-o",
+                options,
+                "start",
                 check=False,
-            )  # fmt: skip
+            )
             if done.returncode == 0:
                 return
             if time.monotonic() > deadline or not _may_pass(log):

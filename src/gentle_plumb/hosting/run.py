@@ -152,9 +152,11 @@ def stand_ins(bodies: dict[str, dict[str, float]]) -> Iterator[dict[str, str]]:
     """The simulated instruments in a process of their own; their addresses by setting's name."""
     with subprocess.Popen(
         [sys.executable, "-m", "gentle_plumb.devices.stand_ins"],
-        stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True,
+        stdin=subprocess.PIPE,
+        stdout=subprocess.PIPE,
+        text=True,
         env={**os.environ, "PYTHONPATH": str(ROOT / "src")},
-    ) as process:  # fmt: skip
+    ) as process:
         assert process.stdin is not None
         assert process.stdout is not None
         process.stdin.write(json.dumps(bodies) + "\n")
@@ -178,9 +180,13 @@ def stand_ins(bodies: dict[str, dict[str, float]]) -> Iterator[dict[str, str]]:
 def _serve(*, demo: bool, say: Say, port: int, host: str) -> None:
     port = port or free_port()
     config = uvicorn.Config(
-        create_app(), host=host, port=port, log_level="warning", access_log=False,
+        create_app(),
+        host=host,
+        port=port,
+        log_level="warning",
+        access_log=False,
         timeout_graceful_shutdown=3,
-    )  # fmt: skip
+    )
     server = uvicorn.Server(config)
     threading.Thread(target=_greet, args=(server, port, demo, say), daemon=True).start()
     server.run()

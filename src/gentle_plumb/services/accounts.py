@@ -55,9 +55,14 @@ class AccountService:
         self._published = published or {}
 
     def sign_in(
-        self, email: str, password: str, *, sender: str = "", known: str | None = None,
+        self,
+        email: str,
+        password: str,
+        *,
+        sender: str = "",
+        known: str | None = None,
         browser: str = "",
-    ) -> SignedIn:  # fmt: skip
+    ) -> SignedIn:
         """Check a password and open a session.
 
         Parameters
@@ -103,10 +108,14 @@ class AccountService:
             known = secrets.token_urlsafe(32)
             self._accounts.remember_browser(token_hash(known), member.id, now + KNOWN_FOR)
         session = Session(
-            id=uuid4(), token_hash=token_hash(token), member_id=member.id,
-            csrf=secrets.token_urlsafe(24), started_at=now, expires_at=now + SESSION_LENGTH,
+            id=uuid4(),
+            token_hash=token_hash(token),
+            member_id=member.id,
+            csrf=secrets.token_urlsafe(24),
+            started_at=now,
+            expires_at=now + SESSION_LENGTH,
             browser=browser[:200],
-        )  # fmt: skip
+        )
         self._accounts.add_session(session, now)
         practice = self._accounts.practice(member.practice_id)
         return SignedIn(
@@ -174,22 +183,33 @@ class AccountService:
         if by.role != "owner":
             raise NotAllowed("Only an owner adds people.")
         return self.create_member(
-            by.practice_id, id=id, email=email, name=name, title=title, role=role,
-            password=password,
-        )  # fmt: skip
+            by.practice_id, id=id, email=email, name=name, title=title, role=role, password=password
+        )
 
     def create_member(
-        self, practice_id: UUID, *, email: str, name: str, title: str, role: Role, password: str,
+        self,
+        practice_id: UUID,
+        *,
+        email: str,
+        name: str,
+        title: str,
+        role: Role,
+        password: str,
         id: UUID | None = None,
-    ) -> Member:  # fmt: skip
+    ) -> Member:
         """Make a member without asking who does it: for set-up only."""
         return self._accounts.add_member(
             Member(
-                id=id or uuid4(), practice_id=practice_id, email=email.strip().lower(), name=name,
-                title=title, role=role, password_hash=_hasher.hash(password),
+                id=id or uuid4(),
+                practice_id=practice_id,
+                email=email.strip().lower(),
+                name=name,
+                title=title,
+                role=role,
+                password_hash=_hasher.hash(password),
                 sees_health=role in WRITERS,
             )
-        )  # fmt: skip
+        )
 
     def let_see_health(self, by: Member, member_id: UUID, *, sees: bool) -> Member:
         """Grant a reader to see health data, or take it back.

@@ -53,13 +53,19 @@ def pose(number: int, unit: LengthUnit) -> Posed:
     entry = DIMENSIONS[made.dimension]
     true = BodyValue(mm=made.truth, sd_mm=REPEAT_SD_FLOOR_MM, source="measured")
     body = replace(made.body, values={**made.body.values, made.dimension: true})
-    scene = draw_measuring(Case(body=body), made.dimension, width=WIDTH, height=HEIGHT, unit=unit,
-                           known=False)  # fmt: skip
+    scene = draw_measuring(
+        Case(body=body), made.dimension, width=WIDTH, height=HEIGHT, unit=unit, known=False
+    )
     return Posed(
-        number=number, sex=made.sex, dimension=made.dimension, label=entry.label, how=entry.how,
+        number=number,
+        sex=made.sex,
+        dimension=made.dimension,
+        label=entry.label,
+        how=entry.how,
         readings=[format_length(mm, unit, with_unit=True) for mm in made.readings],
-        sheet=[Line(label=label, value=value) for label, value in told(made, unit)], scene=scene,
-    )  # fmt: skip
+        sheet=[Line(label=label, value=value) for label, value in told(made, unit)],
+        scene=scene,
+    )
 
 
 def answer(number: int, given: Answer, unit: LengthUnit) -> Verdict:

@@ -113,8 +113,15 @@ class Withheld(ServiceError):
 class BadPicture(ServiceError):
     """Not a picture that can be kept; ``value``, ``high`` and ``unit`` where a limit is passed."""
 
-    def __init__(self, words: str, *, value: float | None = None, low: float | None = None,
-                 high: float | None = None, unit: str = "") -> None:  # fmt: skip
+    def __init__(
+        self,
+        words: str,
+        *,
+        value: float | None = None,
+        low: float | None = None,
+        high: float | None = None,
+        unit: str = "",
+    ) -> None:
         super().__init__(words)
         self.value, self.low, self.high, self.unit = value, low, high, unit
 

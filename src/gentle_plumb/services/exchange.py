@@ -61,21 +61,29 @@ class Preview:
 def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> Sheet:
     """What leaves of a visit: who took a reading and when goes with it."""
     said = {
-        entry.path: entry.typed for entry in entries
+        entry.path: entry.typed
+        for entry in entries
         if entry.path not in KEPT_OUT
         and not (entry.path == "measure.list" and entry.typed not in OWN_LISTS)
-    }  # fmt: skip
-    takers = {entry.path.split(".")[1]: entry.changed_by for entry in entries
-              if entry.path.endswith(".first")}  # fmt: skip
+    }
+    takers = {
+        entry.path.split(".")[1]: entry.changed_by
+        for entry in entries
+        if entry.path.endswith(".first")
+    }
     for name, by in takers.items():
         if name in DIMENSIONS:
             said.setdefault(f"measure.{name}.taken_by", by)
             said.setdefault(f"measure.{name}.taken_on", visit.started_on.isoformat())
     return Sheet(
-        client_id=client.origin_id or str(client.id), name=client.name, sex=client.sex,
-        work=client.work, visit_id=visit.origin_id or str(visit.id), on=visit.started_on,
+        client_id=client.origin_id or str(client.id),
+        name=client.name,
+        sex=client.sex,
+        work=client.work,
+        visit_id=visit.origin_id or str(visit.id),
+        on=visit.started_on,
         entries=dict(sorted(said.items())),
-    )  # fmt: skip
+    )
 
 
 class _Planner:
@@ -134,11 +142,15 @@ class _Planner:
             values += reading
             new += self._change(sheet, visit, path, typed, value, where) and reading
         return Understood(
-            place=sheet.place, client=client.name, client_known=str(client.id) in self._known,
-            visit_on=visit.started_on, visit_known=str(visit.id) in self._known, values=values,
+            place=sheet.place,
+            client=client.name,
+            client_known=str(client.id) in self._known,
+            visit_on=visit.started_on,
+            visit_known=str(visit.id) in self._known,
+            values=values,
             new=new,
             dimensions=len({path.split(".")[1] for path in sheet.entries if path.count(".") == 2}),
-        )  # fmt: skip
+        )
 
     def _client(self, sheet: Sheet) -> Client:
         held = self._client_by_id.get(sheet.client_id) if sheet.client_id else None
@@ -151,12 +163,23 @@ class _Planner:
         if not sheet.client_id:
             named = self._clients_by_name.get(sheet.name, [])
             if len(named) > 1:
-                self.troubles.append((sheet.place, "client", f"{len(named)} clients are called "
-                                      f"“{sheet.name}”: give client_id"))  # fmt: skip
+                self.troubles.append(
+                    (
+                        sheet.place,
+                        "client",
+                        f"{len(named)} clients are called “{sheet.name}”: give client_id",
+                    )
+                )
             if named:
                 return named[0]
-        made = Client(id=uuid4(), practice_id=self._member.practice_id, name=sheet.name, sex=sheet.sex,
-                      work=sheet.work, origin_id=sheet.client_id or None)  # fmt: skip
+        made = Client(
+            id=uuid4(),
+            practice_id=self._member.practice_id,
+            name=sheet.name,
+            sex=sheet.sex,
+            work=sheet.work,
+            origin_id=sheet.client_id or None,
+        )
         self._text(sheet.client_id, 200, sheet.place, "client_id")
         self._text(sheet.name, 200, sheet.place, "client")
         self._text(sheet.work, 200, sheet.place, "work")
@@ -177,8 +200,14 @@ class _Planner:
             if held.client_id != client.id:
                 self.troubles.append((sheet.place, "visit_id", "belongs to another client here"))
             if held.started_on != sheet.on:
-                self.troubles.append((sheet.place, "visit_on", f"{sheet.on.isoformat()}, but this visit "
-                                      f"was on {held.started_on.isoformat()}"))  # fmt: skip
+                self.troubles.append(
+                    (
+                        sheet.place,
+                        "visit_on",
+                        f"{sheet.on.isoformat()}, but this visit "
+                        f"was on {held.started_on.isoformat()}",
+                    )
+                )
             return held
         alike = self._visit_by_day.get((client.id, sheet.on)) if not sheet.visit_id else None
         if alike is not None:
@@ -187,9 +216,13 @@ class _Planner:
         if sheet.on > self._day:
             self.troubles.append((sheet.place, "visit_on", f"{sheet.on.isoformat()} is to come"))
         made = Visit(
-            id=uuid4(), practice_id=self._member.practice_id, client_id=client.id,
-            member_id=self._member.id, started_on=sheet.on, origin_id=sheet.visit_id or None,
-        )  # fmt: skip
+            id=uuid4(),
+            practice_id=self._member.practice_id,
+            client_id=client.id,
+            member_id=self._member.id,
+            started_on=sheet.on,
+            origin_id=sheet.visit_id or None,
+        )
         self.visits.append(made)
         self._know_visit(made)
         return made
@@ -205,8 +238,9 @@ class _Planner:
             self.troubles.append((where, path, str(error)))
         return None
 
-    def _change(self, sheet: Sheet, visit: Visit, path: str, typed: str, value: float | str,
-                where: str) -> bool:  # fmt: skip
+    def _change(
+        self, sheet: Sheet, visit: Visit, path: str, typed: str, value: float | str, where: str
+    ) -> bool:
         """Plan one entry; whether it is new."""
         held = self._held.get(visit.id, {}).get(path)
         if held is not None and held.typed:
@@ -227,15 +261,26 @@ class _Planner:
         consent = consent_for(field_of(path))
         if consent is not None:
             self.left_out.append(
-                (where, path.removeprefix("measure."), "kept only with the client's consent to "
-                 "health notes; type it once that is recorded")
-            )  # fmt: skip
+                (
+                    where,
+                    path.removeprefix("measure."),
+                    "kept only with the client's consent to "
+                    "health notes; type it once that is recorded",
+                )
+            )
             return False
         self._planned.add((visit.id, path))
         self.changes.append(
-            Change(id=uuid4(), visit_id=visit.id, path=path, typed=typed.strip(), value=value,
-                   expected_version=held.version if held is not None else 0, member_id=self._member.id)
-        )  # fmt: skip
+            Change(
+                id=uuid4(),
+                visit_id=visit.id,
+                path=path,
+                typed=typed.strip(),
+                value=value,
+                expected_version=held.version if held is not None else 0,
+                member_id=self._member.id,
+            )
+        )
         return True
 
     def _comes_to(self, visit: Visit, path: str, value: float | str) -> bool:
@@ -244,8 +289,11 @@ class _Planner:
         if part != "first" or name not in DIMENSIONS:
             return False
         held = self._held.get(visit.id, {})
-        readings = [entry.value for which in ("first", "second", "third")
-                    if (entry := held.get(f"measure.{name}.{which}")) is not None]  # fmt: skip
+        readings = [
+            entry.value
+            for which in ("first", "second", "third")
+            if (entry := held.get(f"measure.{name}.{which}")) is not None
+        ]
         known = [float(mm) for mm in readings if isinstance(mm, int | float)]
         limit = DIMENSIONS[name].repeat_limit_mm
         return _same(resolve_readings(known, repeat_limit_mm=limit).value_mm, value)
@@ -269,9 +317,7 @@ def joined(*parts: Troubles) -> list[Trouble]:
     """All troubles told, and in a last line how many are not."""
     told = [one for part in parts for one in part]
     untold = sum(part.untold for part in parts) + max(0, len(told) - MOST_TROUBLES)
-    return told[:MOST_TROUBLES] + (
-        [("", "", f"and {untold} more of the kind")] if untold else []
-    )  # fmt: skip
+    return told[:MOST_TROUBLES] + ([("", "", f"and {untold} more of the kind")] if untold else [])
 
 
 def _same(held: object, value: object) -> bool:
@@ -341,5 +387,8 @@ class ExchangeService:
             troubles=troubles,
             left_out=joined(read.left_out, planner.left_out),
         )
-        return preview, Intake(clients=tuple(planner.clients), visits=tuple(planner.visits),
-                               changes=tuple(planner.changes))  # fmt: skip
+        return preview, Intake(
+            clients=tuple(planner.clients),
+            visits=tuple(planner.visits),
+            changes=tuple(planner.changes),
+        )

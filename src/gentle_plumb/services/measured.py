@@ -114,10 +114,14 @@ def _past(name: str, bodies: PastBodies, unit: LengthUnit) -> list[Past]:
             continue
         day = visit.values.get(f"measure.{name}.taken_on") or visit.started_on.isoformat()
         found.append(
-            Past(on=str(day), day=spoken_date(str(day)), source=value.source,
-                 value=format_length(value.mm, unit),
-                 typed=format_length(value.mm, "mm", with_unit=True))
-        )  # fmt: skip
+            Past(
+                on=str(day),
+                day=spoken_date(str(day)),
+                source=value.source,
+                value=format_length(value.mm, unit),
+                typed=format_length(value.mm, "mm", with_unit=True),
+            )
+        )
     return found
 
 
@@ -164,9 +168,15 @@ def visit_doubts(working: Working, body: Body, unit: LengthUnit, bodies: PastBod
 
 
 def measured_views(
-    working: Working, body: Body, listed: Sequence[str], unit: LengthUnit, measuring: Measuring,
-    bodies: PastBodies, asked_of: Sequence[Doubt], history: str | None = None,
-) -> list[Measured]:  # fmt: skip
+    working: Working,
+    body: Body,
+    listed: Sequence[str],
+    unit: LengthUnit,
+    measuring: Measuring,
+    bodies: PastBodies,
+    asked_of: Sequence[Doubt],
+    history: str | None = None,
+) -> list[Measured]:
     """Every dimension of the catalogue, in the order of measuring; ``history`` names the plotted one."""
     values, today = working.values, working.visit.started_on
     asked: dict[str, list[Doubt]] = {}
@@ -209,27 +219,33 @@ def measured_views(
                 past=past,
                 history=_history(name, bodies, body, today, unit) if name == history else [],
             )
-        )  # fmt: skip
+        )
     return views
 
 
-def _history(name: str, bodies: PastBodies, body: Body, today: date,
-             unit: LengthUnit) -> list[Mark]:  # fmt: skip
+def _history(
+    name: str, bodies: PastBodies, body: Body, today: date, unit: LengthUnit
+) -> list[Mark]:
     """The small plot; none where there is only one value to show."""
     points = [
-        HistoryPoint(on=visit.started_on, mm=past.values[name].mm, sd_mm=past.values[name].sd_mm,
-                     source=past.values[name].source)
+        HistoryPoint(
+            on=visit.started_on,
+            mm=past.values[name].mm,
+            sd_mm=past.values[name].sd_mm,
+            source=past.values[name].source,
+        )
         for visit, past in reversed(bodies)
         if name in past.values
-    ]  # fmt: skip
+    ]
     if name in body.values:
         now = body.values[name]
         points.append(HistoryPoint(on=today, mm=now.mm, sd_mm=now.sd_mm, source=now.source))
     return history_marks(points, unit) if len(points) > 1 else []
 
 
-def again_views(body: Body, result: FitResult, errors: Mapping[str, float],
-                unit: LengthUnit) -> list[AgainView]:  # fmt: skip
+def again_views(
+    body: Body, result: FitResult, errors: Mapping[str, float], unit: LengthUnit
+) -> list[AgainView]:
     """What to measure again, the greatest gain first."""
     return [_again(one, body, unit) for one in measure_again(body, result, errors)]
 
@@ -241,12 +257,23 @@ def _again(one: Again, body: Body, unit: LengthUnit) -> AgainView:
         return f"± {format_length(2 * before, unit)} to ± {format_length(2 * after, unit, with_unit=True)}"
 
     return AgainView(
-        dimension=one.dimension, label=DIMENSIONS[one.dimension].label,
+        dimension=one.dimension,
+        label=DIMENSIONS[one.dimension].label,
         measured=one.dimension in body.values,
-        says=[f"{row.label}, {row.posture}: {said(row.before, row.after, row.key)}"
-              for row in one.narrows[:3]],
-    )  # fmt: skip
+        says=[
+            f"{row.label}, {row.posture}: {said(row.before, row.after, row.key)}"
+            for row in one.narrows[:3]
+        ],
+    )
 
 
-__all__ = ["NEEDED", "AgainView", "Measured", "Past", "again_views", "listed_of",
-           "measured_views", "measuring_of"]  # fmt: skip
+__all__ = [
+    "NEEDED",
+    "AgainView",
+    "Measured",
+    "Past",
+    "again_views",
+    "listed_of",
+    "measured_views",
+    "measuring_of",
+]

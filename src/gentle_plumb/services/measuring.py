@@ -11,7 +11,8 @@ from itertools import islice
 from uuid import UUID, uuid4
 
 from ..core.body import DIMENSIONS, Precision, Spread, Table, dimension, in_order, precision_of
-from ..core.body.dimensions import Sex
+from ..core.body.dimensions import SEXES, Sex
+from ..core.choices import one_of
 from .accounts import require_writer
 from .errors import BadFile
 from .models import MeasuringList, Member, PopulationTable, TableRow
@@ -66,8 +67,9 @@ def read_table(text: str) -> tuple[TableRow, ...]:
         raise BadFile("This is no table of a population.", [(at, "", str(error))]) from None
     missing = [name for name in TABLE_COLUMNS if name not in columns]
     if missing:
-        raise BadFile("This is no table of a population.",
-                      [("1", ", ".join(missing), "column missing")])  # fmt: skip
+        raise BadFile(
+            "This is no table of a population.", [("1", ", ".join(missing), "column missing")]
+        )
     rows: list[TableRow] = []
     bad: list[tuple[str, str, str]] = []
     seen: set[tuple[str, str]] = set()
@@ -75,8 +77,13 @@ def read_table(text: str) -> tuple[TableRow, ...]:
         if number > MOST_TABLE_LINES:
             bad.append((str(number), "", f"more than {MOST_TABLE_LINES} lines"))
             break
-        row, wrong = _table_line({key: (value or "").strip() for key, value in line.items()
-                                  if isinstance(key, str) and not isinstance(value, list)})  # fmt: skip
+        row, wrong = _table_line(
+            {
+                key: (value or "").strip()
+                for key, value in line.items()
+                if isinstance(key, str) and not isinstance(value, list)
+            }
+        )
         if row is not None and (row.dimension, row.sex) in seen:
             wrong = [("dimension", f"{row.dimension}, {row.sex} stands here twice")]
         bad += [(str(number), column, reason) for column, reason in wrong]
@@ -92,11 +99,11 @@ def read_table(text: str) -> tuple[TableRow, ...]:
 
 def _table_line(line: dict[str, str]) -> tuple[TableRow | None, list[tuple[str, str]]]:
     wrong: list[tuple[str, str]] = []
-    name, sex = line.get("dimension", ""), line.get("sex", "")
+    name, sex = line.get("dimension", ""), one_of(SEXES, line.get("sex"))
     if name not in DIMENSIONS:
         wrong.append(("dimension", f"“{name}” is no dimension of the catalogue"))
-    if sex not in ("female", "male"):
-        wrong.append(("sex", f"“{sex}” is neither female nor male"))
+    if sex is None:
+        wrong.append(("sex", f"“{line.get('sex', '')}” is neither female nor male"))
     numbers: dict[str, float | None] = {}
     for column in ("mean_mm", "sd_mm", "r_stature"):
         text = line.get(column, "")
@@ -110,7 +117,7 @@ def _table_line(line: dict[str, str]) -> tuple[TableRow | None, list[tuple[str, 
         if not math.isfinite(value):
             wrong.append((column, f"“{text}” is no number"))
         numbers[column] = value
-    if wrong:
+    if wrong or sex is None:
         return None, wrong
     mean, sd, r = numbers["mean_mm"] or 0.0, numbers["sd_mm"] or 0.0, numbers["r_stature"]
     entry = DIMENSIONS[name]
@@ -126,7 +133,7 @@ def _table_line(line: dict[str, str]) -> tuple[TableRow | None, list[tuple[str, 
         wrong.append(("r_stature", f"{r:g} is outside 0 to 1"))
     if wrong:
         return None, wrong
-    return TableRow(dimension=name, sex=sex, mean_mm=mean, sd_mm=sd, r=r), []  # type: ignore[arg-type]
+    return TableRow(dimension=name, sex=sex, mean_mm=mean, sd_mm=sd, r=r), []
 
 
 class MeasuringService:
@@ -147,18 +154,28 @@ class MeasuringService:
         Raises NotAllowed, UnknownName, AlreadyThere.
         """
         require_writer(member)
-        kept = MeasuringList(id=id or uuid4(), practice_id=member.practice_id, name=name,
-                             dimensions=in_order(dimensions))  # fmt: skip
+        kept = MeasuringList(
+            id=id or uuid4(),
+            practice_id=member.practice_id,
+            name=name,
+            dimensions=in_order(dimensions),
+        )
         return self._store.add_list(kept)
 
-    def change_list(self, member: Member, list_id: UUID, *, name: str, dimensions: Sequence[str],
-                    version: int) -> MeasuringList:  # fmt: skip
+    def change_list(
+        self, member: Member, list_id: UUID, *, name: str, dimensions: Sequence[str], version: int
+    ) -> MeasuringList:
         """Change one upon its version; raises also NotFound, Stale."""
         require_writer(member)
         return self._store.change_list(
-            MeasuringList(id=list_id, practice_id=member.practice_id, name=name,
-                          dimensions=in_order(dimensions), version=version)
-        )  # fmt: skip
+            MeasuringList(
+                id=list_id,
+                practice_id=member.practice_id,
+                name=name,
+                dimensions=in_order(dimensions),
+                version=version,
+            )
+        )
 
     def drop_list(self, member: Member, list_id: UUID) -> None:
         """Drop one; visits that name it go by the short list then. Raises NotAllowed, NotFound."""
@@ -178,9 +195,14 @@ class MeasuringService:
         """
         require_writer(member)
         kept = PopulationTable(
-            id=id or uuid4(), practice_id=member.practice_id, name=name, origin=origin,
-            rows=read_table(text), added_by=member.name, added_at=self._clock(),
-        )  # fmt: skip
+            id=id or uuid4(),
+            practice_id=member.practice_id,
+            name=name,
+            origin=origin,
+            rows=read_table(text),
+            added_by=member.name,
+            added_at=self._clock(),
+        )
         return self._store.add_table(kept)
 
     def drop_table(self, member: Member, table_id: UUID) -> None:
@@ -197,13 +219,16 @@ class MeasuringService:
         order = {name: index for index, name in enumerate(DIMENSIONS)}
         found = [
             MemberPrecision(
-                member_id=member_id, name=names.get(member_id, ""), dimension=name,
-                label=dimension(name).label, precision=precision,
+                member_id=member_id,
+                name=names.get(member_id, ""),
+                dimension=name,
+                label=dimension(name).label,
+                precision=precision,
                 reckoned_mm=precision.held_against(DIMENSIONS[name].repeat_limit_mm),
             )
             for (member_id, name), differences in pairs.items()
             if name in DIMENSIONS and (precision := _precision(name, differences)) is not None
-        ]  # fmt: skip
+        ]
         return sorted(found, key=lambda one: (one.name, order[one.dimension]))
 
     def errors_of(self, member: Member) -> dict[str, float]:

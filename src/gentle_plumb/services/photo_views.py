@@ -62,9 +62,14 @@ def photo_view(read: PhotoReading, unit: LengthUnit) -> PhotoView:
     """A photograph and what was read from it, in words of this unit."""
     photo, camera = read.photo, read.camera_mm
     return PhotoView(
-        id=photo.id, width=photo.width, height=photo.height, view=photo.view,
-        posture=photo.posture, when=photo.when, mm_per_px=read.mm_per_px,
+        id=photo.id,
+        width=photo.width,
+        height=photo.height,
+        view=photo.view,
+        posture=photo.posture,
+        when=photo.when,
+        mm_per_px=read.mm_per_px,
         camera=f"{camera / 1000:.1f} m" if camera is not None else None,
         readings=[_reading_view(one, unit) for one in read.readings],
         warnings=list(read.warnings),
-    )  # fmt: skip
+    )

@@ -44,10 +44,16 @@ class PhotoService:
         self.may_add(member, visit_id)
         made = self._darkroom.develop(picture)
         head = PhotoHead(
-            id=photo_id, visit_id=visit_id, width=made.width, height=made.height,
-            fov_deg=made.fov_deg, size=len(made.jpeg), sha256=hashlib.sha256(made.jpeg).hexdigest(),
-            added_by=member.name, added_at=self._clock(),
-        )  # fmt: skip
+            id=photo_id,
+            visit_id=visit_id,
+            width=made.width,
+            height=made.height,
+            fov_deg=made.fov_deg,
+            size=len(made.jpeg),
+            sha256=hashlib.sha256(made.jpeg).hexdigest(),
+            added_by=member.name,
+            added_at=self._clock(),
+        )
         return self._records.add_photo(
             member.practice_id, head, made.jpeg, member_id=member.id, consent=PHOTOGRAPHS
         )

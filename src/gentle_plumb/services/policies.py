@@ -26,28 +26,54 @@ class PolicyService:
         mine = self._store.bundles(member.practice_id)
         return next((dict(one.choices) for one in mine if one.is_default), {})
 
-    def add(self, member: Member, *, id: UUID | None = None, name: str, choices: Mapping[str, str],
-            is_default: bool) -> PolicyBundle:  # fmt: skip
+    def add(
+        self,
+        member: Member,
+        *,
+        id: UUID | None = None,
+        name: str,
+        choices: Mapping[str, str],
+        is_default: bool,
+    ) -> PolicyBundle:
         """Keep a bundle; the same id sent again makes no second one.
 
         Raises NotAllowed, FieldError, AlreadyThere.
         """
         require_writer(member)
-        made = PolicyBundle(id=id or uuid4(), practice_id=member.practice_id, name=name,
-                            choices=checked(choices), is_default=is_default)  # fmt: skip
+        made = PolicyBundle(
+            id=id or uuid4(),
+            practice_id=member.practice_id,
+            name=name,
+            choices=checked(choices),
+            is_default=is_default,
+        )
         return self._store.add_bundle(made)
 
-    def change(self, member: Member, bundle_id: UUID, *, name: str, choices: Mapping[str, str],
-               is_default: bool, version: int) -> PolicyBundle:  # fmt: skip
+    def change(
+        self,
+        member: Member,
+        bundle_id: UUID,
+        *,
+        name: str,
+        choices: Mapping[str, str],
+        is_default: bool,
+        version: int,
+    ) -> PolicyBundle:
         """Change one upon its version; visits that have begun keep what they began with.
 
         Raises also NotFound, Stale.
         """
         require_writer(member)
         return self._store.change_bundle(
-            PolicyBundle(id=bundle_id, practice_id=member.practice_id, name=name,
-                         choices=checked(choices), is_default=is_default, version=version)
-        )  # fmt: skip
+            PolicyBundle(
+                id=bundle_id,
+                practice_id=member.practice_id,
+                name=name,
+                choices=checked(choices),
+                is_default=is_default,
+                version=version,
+            )
+        )
 
     def drop(self, member: Member, bundle_id: UUID) -> None:
         """Drop one; visits keep what they took from it. Raises NotAllowed, NotFound."""

@@ -151,8 +151,9 @@ class Records(Protocol):
 
         """
 
-    def add_photo(self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID,
-                  consent: str) -> PhotoHead:  # fmt: skip
+    def add_photo(
+        self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID, consent: str
+    ) -> PhotoHead:
         """Keep a photograph; the same one sent again counts once.
 
         Raises NotFound, NeedsConsent; AlreadyThere if the id holds another picture.

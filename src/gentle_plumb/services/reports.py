@@ -31,8 +31,18 @@ CAUTIONS = (
     "This report supports a qualified person's advice. It is no diagnosis and no promise.",
 )
 Copy = Literal["client", "workplace"]
-TABLE = ("seat", "footrest", "seat_depth", "lumbar", "armrest", "surface", "mouse", "screen_top",
-         "distance", "tilt")  # fmt: skip
+TABLE = (
+    "seat",
+    "footrest",
+    "seat_depth",
+    "lumbar",
+    "armrest",
+    "surface",
+    "mouse",
+    "screen_top",
+    "distance",
+    "tilt",
+)
 
 
 def _nothing(row: RowView) -> bool:
@@ -74,18 +84,24 @@ def _plan(workup: Workup, unit: LengthUnit) -> dict[str, Any]:
     return {
         "label": plan.label,
         "added": [
-            {"label": one.label, "does": one.does, "price": one.price, "temporary": one.temporary,
-             "removes": one.removes or ""}
+            {
+                "label": one.label,
+                "does": one.does,
+                "price": one.price,
+                "temporary": one.temporary,
+                "removes": one.removes or "",
+            }
             for one in plan.added
         ],
         "cautions": plan.cautions,
         "moves": [
-            f"{one.label}: {one.seated} to {one.standing} {unit} ({one.by})" if one.by
+            f"{one.label}: {one.seated} to {one.standing} {unit} ({one.by})"
+            if one.by
             else f"{one.label}: {one.text}"
             for one in workup.moves
         ],
         "chosen": workup.through.chosen_otherwise(),
-    }  # fmt: skip
+    }
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -114,9 +130,10 @@ class ReportService:
         working, workup = self._visits.worked(member, visit_id, unit)
         return DraftReport(
             content=self._content(practice, working, workup, unit),
-            missing=missing_for_signing(workup), summary=summary_of(workup),
+            missing=missing_for_signing(workup),
+            summary=summary_of(workup),
             revision=working.visit.revision,
-        )  # fmt: skip
+        )
 
     def _content(
         self, practice: Practice, opened: Working, workup: Workup, unit: LengthUnit
@@ -146,9 +163,16 @@ class ReportService:
         after = "left" if left else "target"
         plan, rhythm = _plan(workup, unit), _rhythm(chosen, workup.hours)
         paper = workplace_paper(
-            practice, opened, workup, table=table, plan=plan, rhythm=rhythm, figure=figure,
-            shows=after, unit=unit,
-        )  # fmt: skip
+            practice,
+            opened,
+            workup,
+            table=table,
+            plan=plan,
+            rhythm=rhythm,
+            figure=figure,
+            shows=after,
+            unit=unit,
+        )
         return {
             "workplace": asdict(paper),
             "practice": practice.name,
@@ -171,8 +195,11 @@ class ReportService:
                 if found.state == "off" and found.verdict != "dismissed"
             ],
             "strain": [
-                {"label": one.label, "minutes": one.minutes,
-                 "sums": [f"{part.title}: {part.sum}" for part in one.parts if part.counted]}
+                {
+                    "label": one.label,
+                    "minutes": one.minutes,
+                    "sums": [f"{part.title}: {part.sum}" for part in one.parts if part.counted],
+                }
                 for one in workup.strain
             ],
             "table": [line for _, line in table],
@@ -187,7 +214,9 @@ class ReportService:
             "rhythm": rhythm,
             "note": str(values.get("report.note") or ""),
             "follow_up": str(values.get("report.follow_up") or ""),
-            "follow_up_on": spoken_date(str(due)) if (due := values.get("report.follow_up")) else "",
+            "follow_up_on": spoken_date(str(due))
+            if (due := values.get("report.follow_up"))
+            else "",
             "cautions": list(CAUTIONS),
             "copy": "client",
             "unit": unit,
@@ -195,7 +224,7 @@ class ReportService:
             "signed_by": None,
             "signed_title": None,
             "signed_at": None,
-        }  # fmt: skip
+        }
 
     def draft_pdf(
         self,
@@ -224,9 +253,15 @@ class ReportService:
         return for_workplace(content)
 
     def sign(
-        self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit, *,
-        report_id: UUID | None = None, revision: int | None = None,
-    ) -> ReportHead:  # fmt: skip
+        self,
+        member: Member,
+        practice: Practice,
+        visit_id: UUID,
+        unit: LengthUnit,
+        *,
+        report_id: UUID | None = None,
+        revision: int | None = None,
+    ) -> ReportHead:
         """Freeze the report as it stands, as the next version; the same id sent again makes no second.
 
         Parameters
@@ -263,19 +298,26 @@ class ReportService:
         content = self._content(practice, working, workup, unit)
         local = practice.local(now)
         signature = {
-            "signed_by": member.name, "signed_title": member.title, "signed_at": now.isoformat(),
+            "signed_by": member.name,
+            "signed_title": member.title,
+            "signed_at": now.isoformat(),
             "signed_on": f"{spoken_date(local.date().isoformat())}, {local:%H:%M} ({practice.time_zone})",
-        }  # fmt: skip
+        }
         content |= signature
         pdf = self._press.print(content)
         return self._records.add_report(
             Report(
-                id=report_id or uuid4(), visit_id=visit_id, number=working.versions + 1,
-                revision=working.visit.revision, content=content,
-                sha256=hashlib.sha256(pdf).hexdigest(), signed_by=member.name, signed_at=now,
+                id=report_id or uuid4(),
+                visit_id=visit_id,
+                number=working.versions + 1,
+                revision=working.visit.revision,
+                content=content,
+                sha256=hashlib.sha256(pdf).hexdigest(),
+                signed_by=member.name,
+                signed_at=now,
             ),
             pdf,
-        )  # fmt: skip
+        )
 
     def pdf(self, member: Member, report_id: UUID, copy: Copy = "client") -> tuple[Report, bytes]:
         """A signed PDF, byte for byte as signed; or the workplace's copy of it.
@@ -306,12 +348,18 @@ def _body_line(one: Measured, unit: LengthUnit) -> dict[str, str]:
 
 def _finding(found: Finding) -> dict[str, Any]:
     return {
-        "title": found.title, "subject": found.subject, "posture": found.posture,
-        "cause": found.words or found.cause, "instruction": found.instruction if not found.words
-        else "", "left": found.left or "", "severity": found.severity or "",
-        "evidence": list(found.evidence), "felt": list(found.felt), "health": found.health,
+        "title": found.title,
+        "subject": found.subject,
+        "posture": found.posture,
+        "cause": found.words or found.cause,
+        "instruction": found.instruction if not found.words else "",
+        "left": found.left or "",
+        "severity": found.severity or "",
+        "evidence": list(found.evidence),
+        "felt": list(found.felt),
+        "health": found.health,
         "plain": {"cause": found.cause, "instruction": found.instruction},
-    }  # fmt: skip
+    }
 
 
 def for_workplace(content: dict[str, Any]) -> dict[str, Any]:
@@ -320,9 +368,13 @@ def for_workplace(content: dict[str, Any]) -> dict[str, Any]:
     signature = {name: content.get(name) for name in SIGNATURE}
     visited, due = paper["visited_on"], paper["follow_up"]
     return {
-        **paper, **signature, "copy": "workplace", "cautions": [*paper["cautions"], CAUTIONS[2]],
-        "visited": spoken_date(visited), "follow_up_on": spoken_date(due) if due else "",
-    }  # fmt: skip
+        **paper,
+        **signature,
+        "copy": "workplace",
+        "cautions": [*paper["cautions"], CAUTIONS[2]],
+        "visited": spoken_date(visited),
+        "follow_up_on": spoken_date(due) if due else "",
+    }
 
 
 SIGNATURE = ("version", "signed_by", "signed_title", "signed_at", "signed_on")
@@ -347,11 +399,13 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
             ("look.found.seat", "nothing was found or measured: there is nothing to sign")
         )
     missing += [
-        (f"work.finding.{found.id.replace('.', '-')}.reason",
-         f"give a reason for dismissing “{found.title}”")
+        (
+            f"work.finding.{found.id.replace('.', '-')}.reason",
+            f"give a reason for dismissing “{found.title}”",
+        )
         for found in workup.findings
         if found.verdict == "dismissed" and not found.dismissed_for
-    ]  # fmt: skip
+    ]
     if not values.get("report.follow_up"):
         missing.append(("report.follow_up", "give a follow-up date"))
     agreed = (
@@ -375,14 +429,19 @@ def _holds_nothing(workup: Workup) -> bool:
 
 def summary_of(workup: Workup) -> list[str]:
     """What is signed, in a few lines: asked about once before the signature."""
-    done = sum(row.left is not None for row in workup.rows if (row.posture, row.key) in {
-        (step.posture, step.key) for step in workup.order})  # fmt: skip
+    done = sum(
+        row.left is not None
+        for row in workup.rows
+        if (row.posture, row.key) in {(step.posture, step.key) for step in workup.order}
+    )
     aimed = sum(row.left_unmeasured for row in workup.rows)
     off = [one for one in workup.findings if one.state == "off"]
     open_ones = sum(one.verdict is None and not one.own for one in off)
     estimated = {name for row in workup.rows for name in row.estimated}
-    said = [f"{done} of {len(workup.order)} settings set"
-            + (f", {aimed} of them not re-measured" if aimed else "")]  # fmt: skip
+    said = [
+        f"{done} of {len(workup.order)} settings set"
+        + (f", {aimed} of them not re-measured" if aimed else "")
+    ]
     said.append(f"{len(off)} findings, {open_ones} of them not looked at")
     if workup.doubtful:
         said.append(f"In doubt and not settled: {', '.join(workup.doubtful).lower()}")

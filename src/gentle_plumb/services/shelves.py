@@ -24,27 +24,57 @@ class ShelfService:
         """Everything the practice keeps, by piece and name."""
         return self._shelf.items(member.practice_id)
 
-    def add(self, member: Member, *, id: UUID | None = None, piece: str, name: str, place: str,
-            values: Mapping[str, str], unit: LengthUnit) -> ShelfItem:  # fmt: skip
+    def add(
+        self,
+        member: Member,
+        *,
+        id: UUID | None = None,
+        piece: str,
+        name: str,
+        place: str,
+        values: Mapping[str, str],
+        unit: LengthUnit,
+    ) -> ShelfItem:
         """Keep a piece or a workstation; the same id sent again makes no second one.
 
         Raises NotAllowed, FieldError, AlreadyThere.
         """
         require_writer(member)
         item = ShelfItem(
-            id=id or uuid4(), practice_id=member.practice_id, piece=piece, name=name, place=place,
+            id=id or uuid4(),
+            practice_id=member.practice_id,
+            piece=piece,
+            name=name,
+            place=place,
             values=checked(piece, values, unit),
-        )  # fmt: skip
+        )
         return self._shelf.add_item(item)
 
-    def change(self, member: Member, item_id: UUID, *, piece: str, name: str, place: str,
-               values: Mapping[str, str], version: int, unit: LengthUnit) -> ShelfItem:  # fmt: skip
+    def change(
+        self,
+        member: Member,
+        item_id: UUID,
+        *,
+        piece: str,
+        name: str,
+        place: str,
+        values: Mapping[str, str],
+        version: int,
+        unit: LengthUnit,
+    ) -> ShelfItem:
         """Change one upon its version; raises also NotFound, Stale."""
         require_writer(member)
         return self._shelf.change_item(
-            ShelfItem(id=item_id, practice_id=member.practice_id, piece=piece, name=name,
-                      place=place, values=checked(piece, values, unit), version=version)
-        )  # fmt: skip
+            ShelfItem(
+                id=item_id,
+                practice_id=member.practice_id,
+                piece=piece,
+                name=name,
+                place=place,
+                values=checked(piece, values, unit),
+                version=version,
+            )
+        )
 
     def drop(self, member: Member, item_id: UUID) -> None:
         """Take one off; visits keep what they took from it. Raises NotAllowed, NotFound."""

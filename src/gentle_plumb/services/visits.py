@@ -78,9 +78,15 @@ class VisitService:
         )
 
     def change_client(
-        self, member: Member, client_id: UUID, *, name: str, sex: Sex | None, work: str,
+        self,
+        member: Member,
+        client_id: UUID,
+        *,
+        name: str,
+        sex: Sex | None,
+        work: str,
         version: int,
-    ) -> Client:  # fmt: skip
+    ) -> Client:
         """Correct a client upon its version; raises NotAllowed, NotFound, Stale."""
         require_writer(member)
         held = self._records.client(member.practice_id, client_id)
@@ -115,10 +121,14 @@ class VisitService:
         require_writer(member)
         client = self._records.client(member.practice_id, client_id)
         visit = Visit(
-            id=id or uuid4(), practice_id=member.practice_id, client_id=client.id,
-            member_id=member.id, started_on=practice.day(self._clock()),
-            errors=self._errors_of(member), policies=self._chosen_by(member),
-        )  # fmt: skip
+            id=id or uuid4(),
+            practice_id=member.practice_id,
+            client_id=client.id,
+            member_id=member.id,
+            started_on=practice.day(self._clock()),
+            errors=self._errors_of(member),
+            policies=self._chosen_by(member),
+        )
         return self._records.add_visit(visit)
 
     def drop(self, member: Member, visit_id: UUID) -> None:
@@ -132,12 +142,19 @@ class VisitService:
         visit, client, entries, reports, photos = self._records.open(member.practice_id, visit_id)
         return OpenVisit(
             visit=visit, client=client, entries=entries, reports=reports, photos=photos
-        )  # fmt: skip
+        )
 
     def change(
-        self, member: Member, visit_id: UUID, *, change_id: UUID, path: str, typed: str,
-        expected_version: int, unit: LengthUnit,
-    ) -> tuple[Entry, int]:  # fmt: skip
+        self,
+        member: Member,
+        visit_id: UUID,
+        *,
+        change_id: UUID,
+        path: str,
+        typed: str,
+        expected_version: int,
+        unit: LengthUnit,
+    ) -> tuple[Entry, int]:
         """Apply one change; the entry as it is now and the visit's revision.
 
         Raises
@@ -158,27 +175,40 @@ class VisitService:
         clean = typed.strip()
         bare = field.kind == "length" and clean and clean[-1].isdigit()
         change = Change(
-            id=change_id, visit_id=visit_id, path=path,
+            id=change_id,
+            visit_id=visit_id,
+            path=path,
             typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
-            value=value, expected_version=expected_version, member_id=member.id,
+            value=value,
+            expected_version=expected_version,
+            member_id=member.id,
             consent=consent_for(field) if value is not None else None,
             erase=erased_by(path, value),
-        )  # fmt: skip
+        )
         return self._records.write(member.practice_id, change, self._clock())
 
     def _not_before_the_visit(self, member: Member, visit_id: UUID, day: str) -> None:
         begun = self._records.working(member.practice_id, visit_id).visit.started_on
         if date.fromisoformat(day) <= begun:
             raise ValueOutOfRange(
-                field=FOLLOW_UP, value=day, low=None, high=None,
+                field=FOLLOW_UP,
+                value=day,
+                low=None,
+                high=None,
                 message=f"Follow-up on: {spoken_date(day)} is not after the visit, which was on "
                 f"{spoken_date(begun.isoformat())}.",
-            )  # fmt: skip
+            )
 
     def worked(
-        self, member: Member, visit_id: UUID, unit: LengthUnit, *, body: bool = True,
-        plans: bool = False, history: str | None = None,
-    ) -> tuple[Working, Workup]:  # fmt: skip
+        self,
+        member: Member,
+        visit_id: UUID,
+        unit: LengthUnit,
+        *,
+        body: bool = True,
+        plans: bool = False,
+        history: str | None = None,
+    ) -> tuple[Working, Workup]:
         """The visit and what it comes to, as :func:`work_up` says; raises NotAllowed, NotFound."""
         require_health(member)
         working = self._records.working(member.practice_id, visit_id)
@@ -207,8 +237,9 @@ class VisitService:
         working = self._records.working(member.practice_id, visit_id)
         return given_of(working, measuring_of(working))
 
-    def stack(self, member: Member, visit_id: UUID, *, wanted: str, use: str,
-              unit: LengthUnit) -> StackView:  # fmt: skip
+    def stack(
+        self, member: Member, visit_id: UUID, *, wanted: str, use: str, unit: LengthUnit
+    ) -> StackView:
         """The best stack from what is at hand at this visit; raises NotFound, FieldError."""
         lift = parse_length(wanted, default=unit, field="wanted")
         if not 0 < lift <= MOST_LIFT_MM:
@@ -216,9 +247,13 @@ class VisitService:
                 f"{format_length(0, unit)} to {format_length(MOST_LIFT_MM, unit, with_unit=True)}"
             )
             raise ValueOutOfRange(
-                field="wanted", value=wanted, low=0.0, high=MOST_LIFT_MM, unit="mm",
+                field="wanted",
+                value=wanted,
+                low=0.0,
+                high=MOST_LIFT_MM,
+                unit="mm",
                 message=f"Lift: {format_length(lift, unit, with_unit=True)} is outside {ends}.",
-            )  # fmt: skip
+            )
         items = case_of(self._given(member, visit_id)).workstation.items
         return stack_view(best_stack(items, lift, use), unit)
 

@@ -23,11 +23,25 @@ from .workup import Workup
 SHARED_LIMITS = frozenset({"stops", "starts", "fixed", "steps", "shallow"})
 """Kinds of limit that are about the piece alone."""
 SHARED_CAUTIONS = (STACK_WARNING, RISERS_WARNING)
-SHARED_RULES = frozenset({
-    "chair_stability", "gas_spring", "tilt_lock", "castors", "sharp_edge", "drawer", "tray_track",
-    "cart_tool", "cart_tension", "arm_holds", "headset", "document_holder", "television", "mat",
-    "rail",
-})  # fmt: skip
+SHARED_RULES = frozenset(
+    {
+        "chair_stability",
+        "gas_spring",
+        "tilt_lock",
+        "castors",
+        "sharp_edge",
+        "drawer",
+        "tray_track",
+        "cart_tool",
+        "cart_tension",
+        "arm_holds",
+        "headset",
+        "document_holder",
+        "television",
+        "mat",
+        "rail",
+    }
+)
 SHARED_SUBJECTS = frozenset({"Room"})
 """Findings about pieces and the room: their title and what to do, in the program's words."""
 TICKS: dict[str, str] = {
@@ -74,8 +88,11 @@ def _requests(findings: list[Finding], values: Entries) -> tuple[list[dict[str, 
     for one in findings:
         if one.state != "off" or one.verdict == "dismissed":
             continue
-        start = f"work.own.{one.id.removeprefix('own-')}" if one.own else (
-            f"work.finding.{one.id.replace('.', '-')}")  # fmt: skip
+        start = (
+            f"work.own.{one.id.removeprefix('own-')}"
+            if one.own
+            else (f"work.finding.{one.id.replace('.', '-')}")
+        )
         if _ticked(values, f"{start}.workplace") and (one.own or one.words):
             said = one.words or one.title
             found.append({"title": said, "do": one.instruction if one.own else ""})
@@ -87,18 +104,32 @@ def _requests(findings: list[Finding], values: Entries) -> tuple[list[dict[str, 
 
 
 def _row(line: dict[str, str], row: RowView, fitted: FitRow, unit: LengthUnit) -> dict[str, str]:
-    notes = [] if row.overruled else [
-        limit_text(one, unit) for one in fitted.limits if one.kind in SHARED_LIMITS]  # fmt: skip
+    notes = (
+        []
+        if row.overruled
+        else [limit_text(one, unit) for one in fitted.limits if one.kind in SHARED_LIMITS]
+    )
     kept = {name: line[name] for name in ("posture", "label", "before", "after")}
-    return {**kept, "target": line["target"].removeprefix("~"), "left": line["left"],
-            "note": "; ".join(notes)}  # fmt: skip
+    return {
+        **kept,
+        "target": line["target"].removeprefix("~"),
+        "left": line["left"],
+        "note": "; ".join(notes),
+    }
 
 
 def workplace_paper(
-    practice: Practice, opened: Working, workup: Workup, *, table: list[tuple[RowView, dict[str, str]]],
-    plan: dict[str, Any], rhythm: dict[str, Any] | None, figure: SceneRequest, shows: str,
+    practice: Practice,
+    opened: Working,
+    workup: Workup,
+    *,
+    table: list[tuple[RowView, dict[str, str]]],
+    plan: dict[str, Any],
+    rhythm: dict[str, Any] | None,
+    figure: SceneRequest,
+    shows: str,
     unit: LengthUnit,
-) -> WorkplacePaper:  # fmt: skip
+) -> WorkplacePaper:
     """Build the paper.
 
     Parameters
@@ -119,9 +150,11 @@ def workplace_paper(
     requests, out = _requests(workup.findings, values)
     person = _ticked(values, "report.share.heights")
     scene = workup.through.scene(SceneRequest(**{**asdict(figure), "person": person}))
-    rows = {(one.posture, one.key): one
-            for posture in (workup.result.seated, workup.result.standing)
-            for one in posture.rows}  # fmt: skip
+    rows = {
+        (one.posture, one.key): one
+        for posture in (workup.result.seated, workup.result.standing)
+        for one in posture.rows
+    }
     return WorkplacePaper(
         practice=practice.name,
         local_wording=practice.local_wording,
@@ -132,20 +165,24 @@ def workplace_paper(
         requests=requests,
         limits=list(workup.limits.at_work),
         table=[_row(line, row, rows[row.posture, row.key], unit) for row, line in table],
-        added=[{name: one[name] for name in ("label", "does", "price", "temporary")}
-               for one in plan["added"]],
+        added=[
+            {name: one[name] for name in ("label", "does", "price", "temporary")}
+            for one in plan["added"]
+        ],
         cautions=[one for one in plan["cautions"] if one in SHARED_CAUTIONS],
         moves=plan["moves"],
         chosen=[one for one in plan["chosen"] if one.startswith("Bifocal")]
-        if _ticked(values, "report.share.eyes") else [],
+        if _ticked(values, "report.share.eyes")
+        else [],
         joints=[asdict(one) for one in workup.joints]
-        if _ticked(values, "report.share.joints") else [],
+        if _ticked(values, "report.share.joints")
+        else [],
         rhythm=rhythm,
         scene=asdict(scene),
         scene_shows=shows,
         left_out=out,
         unit=unit,
-    )  # fmt: skip
+    )
 
 
 LEGACY_TABLE = ("posture", "label", "before", "target", "after", "left")
@@ -156,12 +193,26 @@ def legacy_paper(content: dict[str, Any]) -> dict[str, Any]:
 
     Numbers of furniture only: nothing in it was ever ticked.
     """
-    kept = {name: content[name] for name in ("practice", "local_wording", "client", "visited_on",
-                                             "follow_up", "unit")}  # fmt: skip
-    rows = [{**{name: str(row[name]) for name in LEGACY_TABLE}, "note": ""}
-            for row in content["table"]]  # fmt: skip
+    kept = {
+        name: content[name]
+        for name in ("practice", "local_wording", "client", "visited_on", "follow_up", "unit")
+    }
+    rows = [
+        {**{name: str(row[name]) for name in LEGACY_TABLE}, "note": ""} for row in content["table"]
+    ]
     return {
-        **kept, "work": "", "requests": [], "limits": [], "table": rows, "added": [],
-        "cautions": [], "moves": [], "chosen": [], "joints": [], "rhythm": None, "scene": None,
-        "scene_shows": content["scene_shows"], "left_out": len(content["findings"]),
-    }  # fmt: skip
+        **kept,
+        "work": "",
+        "requests": [],
+        "limits": [],
+        "table": rows,
+        "added": [],
+        "cautions": [],
+        "moves": [],
+        "chosen": [],
+        "joints": [],
+        "rhythm": None,
+        "scene": None,
+        "scene_shows": content["scene_shows"],
+        "left_out": len(content["findings"]),
+    }

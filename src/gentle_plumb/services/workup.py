@@ -127,12 +127,17 @@ class Workup:
 
 def _cares(values: Entries) -> list[CareView]:
     return [
-        CareView(id=care.id, label=care.label, limit=care.limit, ask=care.ask,
-                 note=str(note) if (note := values.get(f"ask.care.{care.id}.note")) else None,
-                 cleared=str(by) if (by := values.get(f"ask.care.{care.id}.cleared_by")) else None)
+        CareView(
+            id=care.id,
+            label=care.label,
+            limit=care.limit,
+            ask=care.ask,
+            note=str(note) if (note := values.get(f"ask.care.{care.id}.note")) else None,
+            cleared=str(by) if (by := values.get(f"ask.care.{care.id}.cleared_by")) else None,
+        )
         for care in CARE.values()
         if values.get(f"ask.care.{care.id}") == "yes"
-    ]  # fmt: skip
+    ]
 
 
 def _rhythm_view(rhythm: Rhythm, case: Case, hours: float, *, stands: bool) -> RhythmView:
@@ -145,9 +150,13 @@ def _rhythm_view(rhythm: Rhythm, case: Case, hours: float, *, stands: bool) -> R
             because = " and ".join(case.person.because).lower() or "seated in a wheelchair"
             why_not = f"No standing plan: {because}."
     return RhythmView(
-        id=rhythm.id, label=label or rhythm.label, says=says or rhythm.says,
-        possible=why_not is None, totals=day_totals(rhythm, hours), why_not=why_not,
-    )  # fmt: skip
+        id=rhythm.id,
+        label=label or rhythm.label,
+        says=says or rhythm.says,
+        possible=why_not is None,
+        totals=day_totals(rhythm, hours),
+        why_not=why_not,
+    )
 
 
 MOST_APART_H = 0.5
@@ -173,19 +182,26 @@ def _why_not_standing(case: Case, result: FitResult, unit: LengthUnit) -> str | 
 def given_of(opened: Working, measuring: Measuring) -> Given:
     """What a visit is worked through from."""
     return Given(
-        values=opened.values, today=opened.visit.started_on, sex=opened.client.sex,
-        practice=opened.visit.policies, measuring=measuring,
+        values=opened.values,
+        today=opened.visit.started_on,
+        sex=opened.client.sex,
+        practice=opened.visit.policies,
+        measuring=measuring,
         photos=tuple(
             PhotoFile(id=str(one.id), width=one.width, height=one.height, fov_deg=one.fov_deg)
             for one in opened.photos
         ),
-    )  # fmt: skip
+    )
 
 
 def work_up(
-    opened: Working, unit: LengthUnit, *, body: bool = True, plans: bool = False,
+    opened: Working,
+    unit: LengthUnit,
+    *,
+    body: bool = True,
+    plans: bool = False,
     history: str | None = None,
-) -> Workup:  # fmt: skip
+) -> Workup:
     """Work a visit out.
 
     Parameters

@@ -18,23 +18,34 @@ from .once import add_once
 
 def list_of(row: Any) -> MeasuringList:
     """The list a row holds."""
-    return MeasuringList(id=row.id, practice_id=row.practice_id, name=row.name,
-                         dimensions=tuple(row.dimensions), version=row.version)  # fmt: skip
+    return MeasuringList(
+        id=row.id,
+        practice_id=row.practice_id,
+        name=row.name,
+        dimensions=tuple(row.dimensions),
+        version=row.version,
+    )
 
 
 def table_of(row: Any) -> PopulationTable:
     """The table a row holds."""
     return PopulationTable(
-        id=row.id, practice_id=row.practice_id, name=row.name, origin=row.origin,
-        rows=tuple(TableRow(**one) for one in row.rows), added_by=row.added_by,
+        id=row.id,
+        practice_id=row.practice_id,
+        name=row.name,
+        origin=row.origin,
+        rows=tuple(TableRow(**one) for one in row.rows),
+        added_by=row.added_by,
         added_at=row.added_at,
-    )  # fmt: skip
+    )
 
 
 def _chosen(
-    connection: Connection, kept: type[MeasuringListRow | PopulationTableRow], practice_id: UUID,
+    connection: Connection,
+    kept: type[MeasuringListRow | PopulationTableRow],
+    practice_id: UUID,
     value: object,
-) -> Any:  # fmt: skip
+) -> Any:
     """The practice's row that an entry names; None where it names none, or one that is gone."""
     try:
         wanted = UUID(str(value))
@@ -117,24 +128,28 @@ class SqlMeasuring:
         name = func.split_part(first.path, ".", 2)
         elsewhere = exists().where(
             about.visit_id == first.visit_id,
-            about.path.in_((func.concat("measure.", name, ".origin"),
-                            func.concat("measure.", name, ".taken_by"))),
-            about.value.is_not(None), about.typed != "measured",
-        )  # fmt: skip
+            about.path.in_(
+                (
+                    func.concat("measure.", name, ".origin"),
+                    func.concat("measure.", name, ".taken_by"),
+                )
+            ),
+            about.value.is_not(None),
+            about.typed != "measured",
+        )
         query = (
-            select(
-                first.member_id, name,
-                cast(first.value, Numeric)
-                - cast(second.value, Numeric),
-            )
+            select(first.member_id, name, cast(first.value, Numeric) - cast(second.value, Numeric))
             .join(VisitRow, VisitRow.id == first.visit_id)
-            .join(second, (second.visit_id == first.visit_id)
-                  & (second.path == func.concat("measure.", name, ".second")))
+            .join(
+                second,
+                (second.visit_id == first.visit_id)
+                & (second.path == func.concat("measure.", name, ".second")),
+            )
             .where(VisitRow.practice_id == practice_id)
             .where(first.path.like("measure.%.first"), first.member_id == second.member_id)
             .where(first.value.is_not(None), second.value.is_not(None), ~elsewhere)
             .order_by(first.visit_id, first.path)
-        )  # fmt: skip
+        )
         if member_id is not None:
             query = query.where(first.member_id == member_id)
         with self._engine.connect() as connection:

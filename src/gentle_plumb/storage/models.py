@@ -238,9 +238,13 @@ class PolicyBundleRow(Base):
     __tablename__ = "policy_bundle"
     __table_args__ = (
         UniqueConstraint("practice_id", "name", name="uq_policy_bundle_name"),
-        Index("uq_policy_bundle_default", "practice_id", unique=True,
-              postgresql_where=text("is_default")),
-    )  # fmt: skip
+        Index(
+            "uq_policy_bundle_default",
+            "practice_id",
+            unique=True,
+            postgresql_where=text("is_default"),
+        ),
+    )
     id: Mapped[UUID] = mapped_column(primary_key=True)
     practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
     name: Mapped[str]

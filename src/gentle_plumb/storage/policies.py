@@ -16,8 +16,14 @@ from .once import add_once
 
 def bundle_of(row: PolicyBundleRow) -> PolicyBundle:
     """The bundle a row holds."""
-    return PolicyBundle(id=row.id, practice_id=row.practice_id, name=row.name,
-                        choices=dict(row.choices), is_default=row.is_default, version=row.version)  # fmt: skip
+    return PolicyBundle(
+        id=row.id,
+        practice_id=row.practice_id,
+        name=row.name,
+        choices=dict(row.choices),
+        is_default=row.is_default,
+        version=row.version,
+    )
 
 
 class SqlPolicies:

@@ -8,28 +8,15 @@ from datetime import date, datetime
 from typing import TypeVar
 from uuid import UUID
 
-from sqlalchemy import (
-    Connection,
-    Engine,
-    delete,
-    func,
-    or_,
-    select,
-    update,
-)
+from sqlalchemy import Connection, Engine, delete, func, or_, select, update
 from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
+from ..core.body.dimensions import SEXES
+from ..core.choices import one_of
 from ..services.consent import WORKPLACE
-from ..services.errors import (
-    AlreadyThere,
-    HoldsSomething,
-    MovedOn,
-    NotFound,
-    ReusedChange,
-    Stale,
-)
+from ..services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, ReusedChange, Stale
 from ..services.models import (
     Change,
     Client,
@@ -55,26 +42,41 @@ Mine = TypeVar("Mine", ClientRow, VisitRow)
 def client_of(row: ClientRow) -> Client:
     """The client a row holds."""
     return Client(
-        id=row.id, practice_id=row.practice_id, name=row.name, sex=row.sex, work=row.work,  # type: ignore[arg-type]
-        version=row.version, origin_id=row.origin_id,
-    )  # fmt: skip
+        id=row.id,
+        practice_id=row.practice_id,
+        name=row.name,
+        sex=one_of(SEXES, row.sex),
+        work=row.work,
+        version=row.version,
+        origin_id=row.origin_id,
+    )
 
 
 def visit_of(row: VisitRow) -> Visit:
     """The visit a row holds."""
     return Visit(
-        id=row.id, practice_id=row.practice_id, client_id=row.client_id, member_id=row.member_id,
-        started_on=row.started_on, revision=row.revision, errors=row.errors or {},
-        policies=row.policies or {}, origin_id=row.origin_id,
-    )  # fmt: skip
+        id=row.id,
+        practice_id=row.practice_id,
+        client_id=row.client_id,
+        member_id=row.member_id,
+        started_on=row.started_on,
+        revision=row.revision,
+        errors=row.errors or {},
+        policies=row.policies or {},
+        origin_id=row.origin_id,
+    )
 
 
 def entry_of(row: EntryRow, by: str) -> Entry:
     """The entry a row holds, with the name of who changed it."""
     return Entry(
-        path=row.path, value=row.value, typed=row.typed, version=row.version,
-        changed_at=row.changed_at, changed_by=by,
-    )  # fmt: skip
+        path=row.path,
+        value=row.value,
+        typed=row.typed,
+        version=row.version,
+        changed_at=row.changed_at,
+        changed_by=by,
+    )
 
 
 def head_of(row: ReportRow) -> ReportHead:
@@ -163,8 +165,10 @@ class SqlRecords(SqlPhotos):
         with Db(self._engine) as db, db.begin():
             _mine(db, VisitRow, practice_id, visit_id)
             typed = select(EntryRow.path).where(EntryRow.visit_id == visit_id, EntryRow.typed != "")
-            kept = (select(table.id).where(table.visit_id == visit_id)
-                    for table in (PhotoRow, ReportRow))  # fmt: skip
+            kept = (
+                select(table.id).where(table.visit_id == visit_id)
+                for table in (PhotoRow, ReportRow)
+            )
             if any(db.execute(query).first() is not None for query in (typed, *kept)):
                 raise HoldsSomething("This visit is not empty: only an empty one can be deleted.")
             db.execute(delete(VisitRow).where(VisitRow.id == visit_id))
@@ -183,10 +187,14 @@ class SqlRecords(SqlPhotos):
         signs = (
             select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
             .where(EntryRow.visit_id == VisitRow.id)
-            .where(or_(EntryRow.path.startswith("ask.sign.", autoescape=True),
-                       EntryRow.path.in_(("ask.warning", "ask.warning_done"))))
+            .where(
+                or_(
+                    EntryRow.path.startswith("ask.sign.", autoescape=True),
+                    EntryRow.path.in_(("ask.warning", "ask.warning_done")),
+                )
+            )
             .scalar_subquery()
-        )  # fmt: skip
+        )
         signed = (
             select(ReportRow.id, ReportRow.visit_id, ReportRow.signed_at, ReportRow.revision)
             .ext(distinct_on(ReportRow.visit_id))
@@ -199,14 +207,24 @@ class SqlRecords(SqlPhotos):
             .scalar_subquery()
         )
         query = (
-            select(VisitRow, ClientRow, MemberRow.name, changed, follow_up, signs,
-                   signed.c.signed_at, signed.c.revision, signed.c.id, shared)
+            select(
+                VisitRow,
+                ClientRow,
+                MemberRow.name,
+                changed,
+                follow_up,
+                signs,
+                signed.c.signed_at,
+                signed.c.revision,
+                signed.c.id,
+                shared,
+            )
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .join(MemberRow, MemberRow.id == VisitRow.member_id)
             .outerjoin(signed, signed.c.visit_id == VisitRow.id)
             .where(VisitRow.practice_id == practice_id)
             .order_by(VisitRow.started_on.desc(), ClientRow.name)
-        )  # fmt: skip
+        )
         with Db(self._reader) as db:
             found = db.execute(query)
             return [
@@ -387,12 +405,7 @@ def _write(
         raise Stale(
             held
             or Entry(
-                path=change.path,
-                value=None,
-                typed="",
-                version=0,
-                changed_at=now,
-                changed_by="",
+                path=change.path, value=None, typed="", version=0, changed_at=now, changed_by=""
             )
         )
     new = {
@@ -446,14 +459,25 @@ def _write_all(
         version = before.version if before is not None else 0
         if version != change.expected_version:
             raise Stale(
-                Entry(path=change.path, value=before.value if before is not None else None,
-                      typed=before.typed if before is not None else "", version=version,
-                      changed_at=before.changed_at if before is not None else now, changed_by="")
-            )  # fmt: skip
+                Entry(
+                    path=change.path,
+                    value=before.value if before is not None else None,
+                    typed=before.typed if before is not None else "",
+                    version=version,
+                    changed_at=before.changed_at if before is not None else now,
+                    changed_by="",
+                )
+            )
         rows.append(
-            {"visit_id": change.visit_id, "path": change.path, "value": change.value,
-             "typed": change.typed, "version": version + 1, "member_id": change.member_id}
-        )  # fmt: skip
+            {
+                "visit_id": change.visit_id,
+                "path": change.path,
+                "value": change.value,
+                "typed": change.typed,
+                "version": version + 1,
+                "member_id": change.member_id,
+            }
+        )
     if not rows:
         return
     put = insert(EntryRow)
@@ -464,9 +488,11 @@ def _write_all(
     connection.execute(put, [{**row, "changed_at": now} for row in rows])
     connection.execute(
         insert(ChangeRow),
-        [{**row, "id": change.id, "made_at": now}
-         for row, change in zip(rows, changes, strict=True)],
-    )  # fmt: skip
+        [
+            {**row, "id": change.id, "made_at": now}
+            for row, change in zip(rows, changes, strict=True)
+        ],
+    )
     for visit_id, count in counts.items():
         raised = update(VisitRow).where(VisitRow.id == visit_id)
         connection.execute(raised.values(revision=VisitRow.revision + count))

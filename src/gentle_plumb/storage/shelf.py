@@ -17,9 +17,15 @@ from .once import add_once
 def item_of(row: ShelfItemRow, users: tuple[str, ...] = ()) -> ShelfItem:
     """The item a row holds."""
     return ShelfItem(
-        id=row.id, practice_id=row.practice_id, piece=row.piece, name=row.name, place=row.place,
-        values=dict(row.values), version=row.version, users=users,
-    )  # fmt: skip
+        id=row.id,
+        practice_id=row.practice_id,
+        piece=row.piece,
+        name=row.name,
+        place=row.place,
+        values=dict(row.values),
+        version=row.version,
+        users=users,
+    )
 
 
 class SqlShelf:

@@ -9,11 +9,7 @@ from gentle_plumb.core.intake import SIGNS
 from gentle_plumb.core.record import FAMILIES, FIELDS
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import body_readings
-from gentle_plumb.services.errors import (
-    NeedsConsent,
-    NotAllowed,
-    Withheld,
-)
+from gentle_plumb.services.errors import NeedsConsent, NotAllowed, Withheld
 
 
 def consent(world, visit, name="notes", value="yes", version=0):
@@ -52,9 +48,13 @@ def test_a_withdrawn_consent_erases_and_lets_nothing_new_in(world):
 @pytest.mark.parametrize("typed", ["withdrawn", "no", ""])
 def test_every_text_in_own_words_waits_for_consent_and_goes_with_it(world, typed):
     visit = world.visit()
-    texts = [field.id.replace("*", "a1") for field in (*FIELDS.values(), *FAMILIES.values())
-             if field.kind == "text" and not field.id.startswith(("ask.sign.", "ask.warning"))
-             and not field.id.endswith((".taken_by", "workstation", ".list", ".table"))]  # fmt: skip
+    texts = [
+        field.id.replace("*", "a1")
+        for field in (*FIELDS.values(), *FAMILIES.values())
+        if field.kind == "text"
+        and not field.id.startswith(("ask.sign.", "ask.warning"))
+        and not field.id.endswith((".taken_by", "workstation", ".list", ".table"))
+    ]
     assert len(texts) > 60
     for path in texts:
         with pytest.raises(NeedsConsent):
@@ -80,12 +80,21 @@ def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_wor
     practice = world.accounts_port.practice(owner.practice_id)
     mine, theirs = papers(world, owner, practice, lines["Bram"].visit.id)
     said = json.dumps(theirs)
-    for word in ("aches", "shoulder, front", "Photograph", "right side", "Sonar data cleaning",
-                 "hand breadth", "Eye line"):  # fmt: skip
+    for word in (
+        "aches",
+        "shoulder, front",
+        "Photograph",
+        "right side",
+        "Sonar data cleaning",
+        "hand breadth",
+        "Eye line",
+    ):
         assert word in json.dumps(mine)
         assert word not in said
-    assert {"title": "Cable of the mouse catches on the desk's edge",
-            "do": "A longer cable or none."} in theirs["requests"]  # fmt: skip
+    assert {
+        "title": "Cable of the mouse catches on the desk's edge",
+        "do": "A longer cable or none.",
+    } in theirs["requests"]
     assert theirs["copy"] == "workplace"
     assert not {"findings", "felt", "body", "strain", "notes", "reason", "note"} & theirs.keys()
     for refused in ("Elif", "Mirela"):
@@ -99,10 +108,18 @@ def test_no_text_reaches_the_workplace_unless_it_is_ticked(world):
     visit = world.visits.start(office.owner, office.practice, client.id).id
     for name in ("notes", "workplace", "photographs"):
         consent(world, visit, name)
-    typed = {"ask.care.dizziness": "yes", "ask.eyewear": "progressive", "ask.lower_lens": "yes",
-             "work.policy.lower_lens": "glasses", "look.habit.slumping": "seen", "look.found.seat": "50",
-             "look.desk.edge": "sharp", "work.seated.seat": "47", "look.room.glare": "wrong",
-             **{f"ask.sign.{id}": "yes" for id in SIGNS}}  # fmt: skip
+    typed = {
+        "ask.care.dizziness": "yes",
+        "ask.eyewear": "progressive",
+        "ask.lower_lens": "yes",
+        "work.policy.lower_lens": "glasses",
+        "look.habit.slumping": "seen",
+        "look.found.seat": "50",
+        "look.desk.edge": "sharp",
+        "work.seated.seat": "47",
+        "look.room.glare": "wrong",
+        **{f"ask.sign.{id}": "yes" for id in SIGNS},
+    }
     for path, text in {**typed, **body_readings(DEMO_CLIENTS[0])}.items():
         world.type(visit, path, text)
     for field in (*FIELDS.values(), *FAMILIES.values()):
@@ -122,9 +139,11 @@ def test_no_text_reaches_the_workplace_unless_it_is_ticked(world):
         world.type(visit, path, "yes")
     said = json.dumps(papers(world, office.owner, office.practice, visit)[1])
     assert {word.strip('",') for word in re.findall(r"MARK [\w.]+", said)} == {
-        "MARK work", "MARK work.own.a1.title", "MARK work.own.a1.do",
+        "MARK work",
+        "MARK work.own.a1.title",
+        "MARK work.own.a1.do",
         "MARK work.finding.sharp_edge.words",
-    }  # fmt: skip
+    }
 
 
 def test_a_reader_sees_health_data_only_where_the_owner_grants_it(demo_world):

@@ -6,10 +6,7 @@ from uuid import uuid4
 import pytest
 
 from gentle_plumb.documents.exchange import FORMATS
-from gentle_plumb.services.errors import (
-    BadFile,
-    NotAllowed,
-)
+from gentle_plumb.services.errors import BadFile, NotAllowed
 from gentle_plumb.services.models import MOST_TROUBLES
 from unit.services.world import World, measured_visit, view_of
 

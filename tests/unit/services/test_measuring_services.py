@@ -11,11 +11,7 @@ from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import body_of, body_readings
 from gentle_plumb.demo.people import NO_FLAGS
 from gentle_plumb.devices.stand_ins import LengthStandIn
-from gentle_plumb.services.errors import (
-    NoAnswer,
-    NotAllowed,
-    NotFound,
-)
+from gentle_plumb.services.errors import NoAnswer, NotAllowed, NotFound
 from gentle_plumb.services.instruments import InstrumentService
 from gentle_plumb.services.models import InstrumentReading, InstrumentState
 from gentle_plumb.services.reports import for_workplace
@@ -114,8 +110,9 @@ def test_an_instrument_learns_neither_name_nor_number(world):
     client, visit = measured_visit(world)
     owner = world.office.owner
     assert [(one.id, one.trouble) for one in service.found(owner)] == [
-        ("tape", None), ("rod", "The height rod does not answer.")
-    ]  # fmt: skip
+        ("tape", None),
+        ("rod", "The height rod does not answer."),
+    ]
     assert service.read(owner, visit, "tape", "stature").typed == "46.2 cm"
     subject, dimension = tape.asked[0]
     assert dimension == "stature"
@@ -135,18 +132,24 @@ def test_the_report_says_what_was_measured_and_where_it_is_from(world, clock):
     first = clock().date().isoformat()
     visit = later_visit(world, clock, client, 100)
     for path, typed in (
-        ("stature.first", "161"), ("stature.origin", "self_measured"), ("knee_height.first", "50.1"),
-        ("knee_height.origin", "carried_over"), ("knee_height.taken_on", first),
-        ("hand_length.first", "17.4"), ("hand_length.second", "17.6"), ("foot_length.skip", "clothing"),
-    ):  # fmt: skip
+        ("stature.first", "161"),
+        ("stature.origin", "self_measured"),
+        ("knee_height.first", "50.1"),
+        ("knee_height.origin", "carried_over"),
+        ("knee_height.taken_on", first),
+        ("hand_length.first", "17.4"),
+        ("hand_length.second", "17.6"),
+        ("foot_length.skip", "clothing"),
+    ):
         world.type(visit, f"measure.{path}", typed)
     draft = world.reports.draft(world.office.owner, world.office.practice, visit, "cm").content
     said = {line["label"]: (line["value"], line["how"]) for line in draft["body"]}
     assert said == {
-        "Stature": ("161.0 cm", "Self-measured"), "Hand length": ("17.5 cm", "mean of two"),
+        "Stature": ("161.0 cm", "Self-measured"),
+        "Hand length": ("17.5 cm", "mean of two"),
         "Knee height": ("50.1 cm", f"Carried over from {spoken_date(first)}, 3 months old"),
         "Foot length": ("", "left out: clothing is in the way"),
-    }  # fmt: skip
+    }
     assert "body" not in for_workplace(draft)
 
 

@@ -110,8 +110,15 @@ def test_who_is_removed_is_out_at_once_and_the_last_owner_stays(world):
     with pytest.raises(NotAllowed, match="last owner"):
         accounts.remove_member(office.owner, office.owner.id)
     # the address is free again, and what they wrote keeps their name
-    accounts.add_member(office.owner, id=uuid4(), email=office.practitioner.email, name="New",
-                        title="", role="reader", password="ten-letters-at-least")  # fmt: skip
+    accounts.add_member(
+        office.owner,
+        id=uuid4(),
+        email=office.practitioner.email,
+        name="New",
+        title="",
+        role="reader",
+        password="ten-letters-at-least",
+    )
 
 
 def test_tokens_are_held_as_hashes_only(world):
@@ -144,8 +151,11 @@ def test_what_a_signature_waits_for_is_said_all_at_once(world):
     with pytest.raises(NotReady) as waiting:
         world.reports.sign(world.office.owner, world.office.practice, visit, "cm")
     assert [path for path, _ in waiting.value.missing] == [
-        "ask.sign.saddle", "ask.warning", "look.found.seat", "report.follow_up",
-    ]  # fmt: skip
+        "ask.sign.saddle",
+        "ask.warning",
+        "look.found.seat",
+        "report.follow_up",
+    ]
     assert world.press.printed == []
     world.type(visit, "ask.consent.notes", "yes")  # a reason is in own words
     waiting = world.reports.draft(world.office.owner, world.office.practice, visit, "cm").missing
@@ -270,8 +280,12 @@ def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
 
 def test_overruled_flags_follow_the_practitioner(world):
     visit = world.visit()
-    for path, typed in (("look.found.seat", "46"), ("work.seated.seat", "44"),
-                        ("ask.shoe_seated", "2.5"), ("measure.popliteal_height.first", "41")):  # fmt: skip
+    for path, typed in (
+        ("look.found.seat", "46"),
+        ("work.seated.seat", "44"),
+        ("ask.shoe_seated", "2.5"),
+        ("measure.popliteal_height.first", "41"),
+    ):
         world.type(visit, path, typed)
     _, workup = world.visits.worked(world.office.owner, visit, "cm")
     scene = world.visits.scene(workup, SceneRequest())
@@ -279,20 +293,29 @@ def test_overruled_flags_follow_the_practitioner(world):
     assert "flag-overruled" in roles
     row = next(row for row in workup.rows if row.key == "seat")
     assert (row.setting, row.change, row.terms) == (
-        "44.0", "down 2.0", "42.0 = 41.0 lower leg + 2.5 shoe − 1.5 relief"
-    )  # fmt: skip
+        "44.0",
+        "down 2.0",
+        "42.0 = 41.0 lower leg + 2.5 shoe − 1.5 relief",
+    )
 
 
 def test_a_signature_waits_for_each_sign_and_each_dismissal(world):
     visit = world.visit()
-    for path, typed in (("ask.sign.chest", "yes"), ("look.keyboard.feet", "out"),
-                        ("work.finding.keyboard_feet.verdict", "dismissed")):  # fmt: skip
+    for path, typed in (
+        ("ask.sign.chest", "yes"),
+        ("look.keyboard.feet", "out"),
+        ("work.finding.keyboard_feet.verdict", "dismissed"),
+    ):
         world.type(visit, path, typed)
     draft = world.reports.draft(world.office.owner, world.office.practice, visit, "cm")
     assert [path for path, _ in draft.missing] == [
-        "ask.sign.saddle", "ask.warning", "ask.sign.chest.done", "look.found.seat",
-        "work.finding.keyboard_feet.reason", "report.follow_up",
-    ]  # fmt: skip
+        "ask.sign.saddle",
+        "ask.warning",
+        "ask.sign.chest.done",
+        "look.found.seat",
+        "work.finding.keyboard_feet.reason",
+        "report.follow_up",
+    ]
 
 
 def test_hours_that_can_not_be_are_doubted(world):
@@ -318,9 +341,14 @@ def test_the_desks_display_is_told_what_to_show(demo_world):
 
 def test_the_shelf_takes_readable_values_with_their_unit(world):
     shelf, owner = ShelfService(world.shelf), world.office.owner
-    kept = shelf.add(owner, piece="chair", name="Bridge chair", place="", unit="in",
-                     values={"look.chair.seat_min": "17", "look.chair.kind": "task",
-                             "look.chair.seat_max": ""})  # fmt: skip
+    kept = shelf.add(
+        owner,
+        piece="chair",
+        name="Bridge chair",
+        place="",
+        unit="in",
+        values={"look.chair.seat_min": "17", "look.chair.kind": "task", "look.chair.seat_max": ""},
+    )
     assert kept.values == {"look.chair.seat_min": "17 in", "look.chair.kind": "task"}
     for values in ({"look.desk.kind": "fixed"}, {"look.chair.seat_min": "tall"}):
         with pytest.raises(FieldError):
@@ -336,8 +364,17 @@ def test_demo_uses_all_of_it(demo_world):
         for path, value in world.records.working(owner.practice_id, line.visit.id).values.items():
             used.setdefault(path, set()).add(value)
     kinds = used["look.desk.kind"] | used["look.chair.kind"] | used["look.screen.kind"]
-    assert {"cart", "counter", "platform", "fixed", "sit_stand", "stool", "dining", "wheelchair",
-            "laptop"} <= kinds  # fmt: skip
+    assert {
+        "cart",
+        "counter",
+        "platform",
+        "fixed",
+        "sit_stand",
+        "stool",
+        "dining",
+        "wheelchair",
+        "laptop",
+    } <= kinds
     assert any(path.startswith("look.photo.") and path.endswith(".c7") for path in used)
     assert 12 <= len(lines) <= 20
     watch = next(

@@ -47,9 +47,14 @@ class World:
 
     def type(self, visit, path, typed, version=0, unit="cm", by=None):
         return self.visits.change(
-            by or self.office.owner, visit, change_id=uuid4(), path=path, typed=typed,
-            expected_version=version, unit=unit,
-        )  # fmt: skip
+            by or self.office.owner,
+            visit,
+            change_id=uuid4(),
+            path=path,
+            typed=typed,
+            expected_version=version,
+            unit=unit,
+        )
 
 
 def measured_visit(world, name="Odile", *, at=None, **readings):

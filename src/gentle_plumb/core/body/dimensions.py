@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, get_args
 
 Sex = Literal["female", "male"]
+SEXES: tuple[Sex, ...] = get_args(Sex)
 View = Literal["side", "behind", "above"]
 Tool = Literal["tape", "rod", "calliper"]
 

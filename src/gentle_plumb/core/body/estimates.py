@@ -30,9 +30,13 @@ class Estimate:
 
 @lru_cache(maxsize=4096)  # pure, and asked for again and again within one fit
 def estimate_from_stature(
-    name: str, *, stature_mm: float, sex: Sex | None = None, table: Table = BRITISH_ADULTS,
+    name: str,
+    *,
+    stature_mm: float,
+    sex: Sex | None = None,
+    table: Table = BRITISH_ADULTS,
     insist: bool = False,
-) -> Estimate:  # fmt: skip
+) -> Estimate:
     """Estimate one dimension from stature.
 
     Parameters

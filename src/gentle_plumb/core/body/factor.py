@@ -65,8 +65,9 @@ class Factor:
             known={name: one for name, one in self.known.items() if name not in names},
             precision=max(0.0, self.precision - sum(one.r**2 / one.own for one in out)),
             pull=self.pull - sum(one.r * one.z / one.own for one in out),
-            table=self.table, sex=self.sex,
-        )  # fmt: skip
+            table=self.table,
+            sex=self.sex,
+        )
 
     def expected(self, name: str, *, read_sd_mm: float = 0.0) -> Expected | None:
         """A dimension from the known ones; None where the table does not hold it.
@@ -115,11 +116,17 @@ def factor_of(
             continue
         r = table.r(name)
         own = max(1e-6, 1 - r**2 + (read_sd / spread.sd_mm) ** 2)
-        known[name] = _Known(z=(mm - spread.mean_mm) / spread.sd_mm, r=r, own=own,
-                             mean=spread.mean_mm, sd=spread.sd_mm)  # fmt: skip
+        known[name] = _Known(
+            z=(mm - spread.mean_mm) / spread.sd_mm,
+            r=r,
+            own=own,
+            mean=spread.mean_mm,
+            sd=spread.sd_mm,
+        )
     return Factor(
         known=known,
         precision=sum(one.r**2 / one.own for one in known.values()),
         pull=sum(one.r * one.z / one.own for one in known.values()),
-        table=table, sex=sex,
-    )  # fmt: skip
+        table=table,
+        sex=sex,
+    )

@@ -64,8 +64,11 @@ class Body:
     @cached_property
     def factor(self) -> Factor:
         """All that was taken, together."""
-        taken = {name: (value.mm, value.sd_mm) for name, value in self.values.items()
-                 if value.source != "estimated"}  # fmt: skip
+        taken = {
+            name: (value.mm, value.sd_mm)
+            for name, value in self.values.items()
+            if value.source != "estimated"
+        }
         return factor_of(taken, table=self.table, sex=self.sex)
 
     def value(self, name: str) -> BodyValue:
@@ -109,14 +112,25 @@ class Body:
         """The same body with one dimension longer by ``by_mm``."""
         value = self.value(name)
         longer = BodyValue(mm=value.mm + by_mm, sd_mm=value.sd_mm, source=value.source)
-        return Body(values={**self.values, name: longer}, sex=self.sex, posture=self.posture,
-                    table=self.table, guessed=self.guessed)  # fmt: skip
+        return Body(
+            values={**self.values, name: longer},
+            sex=self.sex,
+            posture=self.posture,
+            table=self.table,
+            guessed=self.guessed,
+        )
 
     def traced(self) -> tuple[Body, set[str]]:
         """A copy that notes which dimensions are read, and the set it notes them in."""
         seen: set[str] = set()
-        watched = _Traced(values=self.values, sex=self.sex, posture=self.posture, table=self.table,
-                          guessed=self.guessed, seen=seen)  # fmt: skip
+        watched = _Traced(
+            values=self.values,
+            sex=self.sex,
+            posture=self.posture,
+            table=self.table,
+            guessed=self.guessed,
+            seen=seen,
+        )
         return watched, seen
 
     def uncertainty(self, formula: Callable[[Body], float]) -> tuple[float, dict[str, float]]:

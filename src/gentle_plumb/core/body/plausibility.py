@@ -130,8 +130,9 @@ def _in_the_other_field(name: str, mm: float, rest: Factor) -> Slip | None:
         said = rest.without(other).expected(other)
         if said is not None and _off(mm, said) <= FITS_AT_SE:
             posture = DIMENSIONS[other].posture
-            return Slip(kind="other_posture", words=f"a {posture} value in this field", mm=mm,
-                        other=other)  # fmt: skip
+            return Slip(
+                kind="other_posture", words=f"a {posture} value in this field", mm=mm, other=other
+            )
     return None
 
 
@@ -159,9 +160,10 @@ def _exchanged(values: Mapping[str, float], rest: Factor) -> dict[str, tuple[str
                 if name not in found or found[name][0] < now - then:
                     found[name] = (now - then, other, want)
     return {
-        name: (other, want) for name, (_, other, want) in found.items()
+        name: (other, want)
+        for name, (_, other, want) in found.items()
         if other in found and found[other][1] == name
-    }  # fmt: skip
+    }
 
 
 def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
@@ -183,8 +185,16 @@ def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
             swapped = Slip(
                 kind="exchanged", words="the two exchanged", mm=values[other], other=other
             )
-            found.append(Question(dimension=name, kind="far", value_mm=mm, others=(other,),
-                                  expected=want, slip=swapped))  # fmt: skip
+            found.append(
+                Question(
+                    dimension=name,
+                    kind="far",
+                    value_mm=mm,
+                    others=(other,),
+                    expected=want,
+                    slip=swapped,
+                )
+            )
             continue
         inside = name in factor.known
         said = factor.expected_of(name) if inside else factor.expected(name, read_sd_mm=read)
@@ -192,8 +202,11 @@ def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
             continue
         slip = _in_the_other_field(name, mm, factor) or _slip(name, mm, said)
         basis = _basis(name, factor)
-        found.append(Question(dimension=name, kind="far", value_mm=mm, others=basis,
-                              expected=said, slip=slip))  # fmt: skip
+        found.append(
+            Question(
+                dimension=name, kind="far", value_mm=mm, others=basis, expected=said, slip=slip
+            )
+        )
     return found
 
 
@@ -208,14 +221,20 @@ def _basis(name: str, factor: Factor) -> tuple[str, ...]:
 
 def _relations(values: Mapping[str, float]) -> list[Question]:
     return [
-        Question(dimension=one.of[0], kind="relation", value_mm=values[one.of[0]],
-                 others=one.of[1:], relation=one)
+        Question(
+            dimension=one.of[0],
+            kind="relation",
+            value_mm=values[one.of[0]],
+            others=one.of[1:],
+            relation=one,
+        )
         for one in broken(values)
-    ]  # fmt: skip
+    ]
 
 
-def _earlier(body: Body, values: Mapping[str, float],
-             earlier: Mapping[str, Earlier]) -> list[Question]:  # fmt: skip
+def _earlier(
+    body: Body, values: Mapping[str, float], earlier: Mapping[str, Earlier]
+) -> list[Question]:
     """Values that moved more than a body does; adults don't grow, weight and posture change some."""
     found = []
     compared = 0
@@ -228,24 +247,43 @@ def _earlier(body: Body, values: Mapping[str, float],
         if abs(mm - before.mm) <= DIMENSIONS[name].change_mm + FITS_AT_SE * error:
             continue
         said = Expected(mm=before.mm, sd_mm=error)
-        found.append(Question(dimension=name, kind="earlier", value_mm=mm, expected=said,
-                              slip=_slip(name, mm, said), since=before.on))  # fmt: skip
+        found.append(
+            Question(
+                dimension=name,
+                kind="earlier",
+                value_mm=mm,
+                expected=said,
+                slip=_slip(name, mm, said),
+                since=before.on,
+            )
+        )
     if len(found) >= SHEET_LEAST and len(found) >= SHEET_SHARE * compared:
         first = found[0]
         others = tuple(one.dimension for one in found[1:])
-        found.append(Question(dimension=first.dimension, kind="sheet", value_mm=first.value_mm,
-                              others=others, since=first.since))  # fmt: skip
+        found.append(
+            Question(
+                dimension=first.dimension,
+                kind="sheet",
+                value_mm=first.value_mm,
+                others=others,
+                since=first.since,
+            )
+        )
     return found
 
 
 def _sides(values: Mapping[str, float], other_side: Mapping[str, float]) -> list[Question]:
     return [
-        Question(dimension=name, kind="sides", value_mm=mm,
-                 expected=Expected(mm=other_side[name], sd_mm=DIMENSIONS[name].repeat_limit_mm))
+        Question(
+            dimension=name,
+            kind="sides",
+            value_mm=mm,
+            expected=Expected(mm=other_side[name], sd_mm=DIMENSIONS[name].repeat_limit_mm),
+        )
         for name, mm in values.items()
-        if name in other_side and abs(mm - other_side[name])
-        > DIMENSIONS[name].repeat_limit_mm + SIDES_SHARE * mm
-    ]  # fmt: skip
+        if name in other_side
+        and abs(mm - other_side[name]) > DIMENSIONS[name].repeat_limit_mm + SIDES_SHARE * mm
+    ]
 
 
 def questions(

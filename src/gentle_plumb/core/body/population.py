@@ -16,9 +16,12 @@ MOST_DRAWS = 1000
 
 
 def made_up_body(
-    gauss: Callable[[], float], *, sex: Sex, table: Table = BRITISH_ADULTS,
+    gauss: Callable[[], float],
+    *,
+    sex: Sex,
+    table: Table = BRITISH_ADULTS,
     stature_mm: float | None = None,
-) -> dict[str, float]:  # fmt: skip
+) -> dict[str, float]:
     """Draw one body, mm by dimension.
 
     Parameters

@@ -30,13 +30,23 @@ class Relation:
 
 
 def _below(lower: str, upper: str) -> Relation:
-    return Relation(of=(lower, upper), made=lambda low, high: high - low, low=1e-9,
-                    high=float("inf"), words="can't be above {0}")  # fmt: skip
+    return Relation(
+        of=(lower, upper),
+        made=lambda low, high: high - low,
+        low=1e-9,
+        high=float("inf"),
+        words="can't be above {0}",
+    )
 
 
 def _between(longer: str, shorter: str, low: float, high: float) -> Relation:
-    return Relation(of=(longer, shorter), made=lambda a, b: a - b, low=low, high=high,
-                    words=f"is usually {low:g} to {high:g} mm more than {{0}}; here it is not")  # fmt: skip
+    return Relation(
+        of=(longer, shorter),
+        made=lambda a, b: a - b,
+        low=low,
+        high=high,
+        words=f"is usually {low:g} to {high:g} mm more than {{0}}; here it is not",
+    )
 
 
 RELATIONS: tuple[Relation, ...] = (
@@ -55,14 +65,19 @@ RELATIONS: tuple[Relation, ...] = (
     _between("buttock_knee_length", "buttock_popliteal_length", 60, 160),
     Relation(
         of=("shoulder_height_sitting", "elbow_height_sitting", "shoulder_elbow_length"),
-        made=lambda shoulder, elbow, arm: (shoulder - elbow) / arm, low=0.85, high=1.15,
+        made=lambda shoulder, elbow, arm: (shoulder - elbow) / arm,
+        low=0.85,
+        high=1.15,
         words="less {0} comes to the length of the {1}, within 15 %; here it does not",
     ),
     Relation(
-        of=("elbow_fingertip_length", "hand_length"), made=lambda arm, hand: arm / hand,
-        low=2.1, high=2.7, words="is 2.1 to 2.7 times the {0}; here it is not",
+        of=("elbow_fingertip_length", "hand_length"),
+        made=lambda arm, hand: arm / hand,
+        low=2.1,
+        high=2.7,
+        words="is 2.1 to 2.7 times the {0}; here it is not",
     ),
-)  # fmt: skip
+)
 
 
 def broken(values: Mapping[str, float]) -> Iterator[Relation]:

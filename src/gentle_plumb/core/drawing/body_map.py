@@ -10,8 +10,19 @@ from itertools import pairwise
 from ..intake.regions import MAP_H, MAP_W
 from .marks import Mark, Point, polyline, smooth, tapered
 
-_TRUNK = ((100, 70), (84, 76), (66, 80), (57, 92), (66, 112), (71, 140), (74, 160), (69, 185),
-          (65, 208), (80, 222), (100, 218))  # fmt: skip
+_TRUNK = (
+    (100, 70),
+    (84, 76),
+    (66, 80),
+    (57, 92),
+    (66, 112),
+    (71, 140),
+    (74, 160),
+    (69, 185),
+    (65, 208),
+    (80, 222),
+    (100, 218),
+)
 """Outline of the trunk's left half in the picture, from the neck down."""
 _ARM = ((65, 91, 12), (51, 150, 9), (38, 202, 6.5), (31, 226, 9))
 _LEG = ((84, 208, 18), (79, 306, 12), (77, 398, 8))

@@ -46,8 +46,15 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings, details: Det
 
 
 def _pan(seat: float, deep: float) -> list[Point]:
-    return [(-6, seat), (deep * 0.5, seat - 4), (deep - 20, seat), (deep, seat - 18),
-            (deep - 10, seat - 46), (20, seat - 58), (-10, seat - 40)]  # fmt: skip
+    return [
+        (-6, seat),
+        (deep * 0.5, seat - 4),
+        (deep - 20, seat),
+        (deep, seat - 18),
+        (deep - 10, seat - 46),
+        (20, seat - 58),
+        (-10, seat - 40),
+    ]
 
 
 def _leaned(seat: float, recline: float) -> list[Point]:

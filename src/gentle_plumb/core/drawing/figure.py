@@ -9,19 +9,64 @@ from math import hypot
 from .marks import Mark, Point, Sheet, polyline, smooth, tapered
 from .pose import Pose
 
-_TRUNK_BACK = ((-0.20, -92), (0.0, -112), (0.14, -104), (0.30, -86), (0.46, -88), (0.66, -108),
-               (0.84, -106), (0.98, -74), (1.07, -42))  # fmt: skip
-_TRUNK_FRONT = ((1.05, 30), (0.95, 74), (0.80, 104), (0.62, 108), (0.45, 104), (0.28, 110),
-                (0.12, 106), (-0.02, 84), (-0.2, 10))  # fmt: skip
+_TRUNK_BACK = (
+    (-0.20, -92),
+    (0.0, -112),
+    (0.14, -104),
+    (0.30, -86),
+    (0.46, -88),
+    (0.66, -108),
+    (0.84, -106),
+    (0.98, -74),
+    (1.07, -42),
+)
+_TRUNK_FRONT = (
+    (1.05, 30),
+    (0.95, 74),
+    (0.80, 104),
+    (0.62, 108),
+    (0.45, 104),
+    (0.28, 110),
+    (0.12, 106),
+    (-0.02, 84),
+    (-0.2, 10),
+)
 """Profile of a trunk: share of the way from hip to shoulder, mm before (behind) that line."""
 
-_SKULL = ((-100, 8), (-96, 52), (-66, 92), (-16, 108), (38, 100), (74, 66), (84, 24), (88, -4),
-          (101, -30), (86, -42), (88, -62), (82, -72), (84, -92), (66, -112), (30, -110),
-          (-6, -96), (-40, -78), (-82, -50))  # fmt: skip
+_SKULL = (
+    (-100, 8),
+    (-96, 52),
+    (-66, 92),
+    (-16, 108),
+    (38, 100),
+    (74, 66),
+    (84, 24),
+    (88, -4),
+    (101, -30),
+    (86, -42),
+    (88, -62),
+    (82, -72),
+    (84, -92),
+    (66, -112),
+    (30, -110),
+    (-6, -96),
+    (-40, -78),
+    (-82, -50),
+)
 """A head in profile facing forward, mm around its centre."""
 
-_FOOT = ((-58, 0), (-62, 30), (-44, 78), (-2, 92), (44, 78), (96, 46), (150, 34), (186, 22),
-         (190, 4), (150, 0))  # fmt: skip
+_FOOT = (
+    (-58, 0),
+    (-62, 30),
+    (-44, 78),
+    (-2, 92),
+    (44, 78),
+    (96, 46),
+    (150, 34),
+    (186, 22),
+    (190, 4),
+    (150, 0),
+)
 """A shoe from the side, mm around the point of the sole under the ankle; 245 mm long."""
 
 
@@ -124,8 +169,9 @@ def ink_figure(pose: Pose, sheet: Sheet, *, posture: str, role: str = "figure") 
     ]
 
 
-def ink_parts(parts: Sequence[tuple[list[Point], bool]], sheet: Sheet, name: str, *, posture: str,
-              tail: str) -> list[Mark]:  # fmt: skip
+def ink_parts(
+    parts: Sequence[tuple[list[Point], bool]], sheet: Sheet, name: str, *, posture: str, tail: str
+) -> list[Mark]:
     """Parts merged into one silhouette: all their lines, then all their fills over them."""
     data = []
     for points, curved in parts:

@@ -9,7 +9,7 @@ from typing import Literal
 from ..fit import NO_LIMIT, FitRow, PostureFit
 from ..units import LengthUnit, format_difference, format_length
 from ..workstation import Settings
-from .marks import Mark, number
+from .marks import Anchor, Mark, number
 
 FLAG_W, FLAG_H, GAP = 112.0, 33.0, 3.0
 LANE = 26.0
@@ -83,9 +83,14 @@ def _state(row: FitRow, overruled: bool) -> State:
 
 
 def flags_of(
-    fit: PostureFit, settings: Settings, overruled: set[str], eye: float | None,
-    elbow: float | None, target: Settings, least: float = LEAST_CHANGE_MM,
-) -> list[Flag]:  # fmt: skip
+    fit: PostureFit,
+    settings: Settings,
+    overruled: set[str],
+    eye: float | None,
+    elbow: float | None,
+    target: Settings,
+    least: float = LEAST_CHANGE_MM,
+) -> list[Flag]:
     """The flags of one posture: heights from the floor, lowest first.
 
     A change of no more than ``least`` mm is none.
@@ -93,8 +98,14 @@ def flags_of(
     flags: list[Flag] = []
     for row in fit.rows:
         aim = target.get(row.key)
-        if aim is None or row.key not in ("seat", "surface", "keys", "screen_top", "footrest",
-                                          "armrest"):  # fmt: skip
+        if aim is None or row.key not in (
+            "seat",
+            "surface",
+            "keys",
+            "screen_top",
+            "footrest",
+            "armrest",
+        ):
             continue
         if row.key == "footrest" and not aim:
             continue
@@ -105,12 +116,15 @@ def flags_of(
         change = aim + base - found_at if found_at is not None else None
         flags.append(
             Flag(
-                part=row.key, label=row.label, height=aim + base,
-                state=_state(row, row.key in overruled), found=found_at,
+                part=row.key,
+                label=row.label,
+                height=aim + base,
+                state=_state(row, row.key in overruled),
+                found=found_at,
                 change=change if change is not None and abs(change) > least else None,
                 sd=row.sd or 0.0,
             )
-        )  # fmt: skip
+        )
     if eye is not None:
         flags.append(Flag(part="eye", label="Eye line", height=eye, state="plain"))
     if elbow is not None:
@@ -123,17 +137,36 @@ def _outline(left: float, middle: float, side: int) -> str:
     top, bottom, point = middle - FLAG_H / 2, middle + FLAG_H / 2, 8.0
     right = left + FLAG_W
     corners = (
-        [(left, top), (right - point, top), (right, middle), (right - point, bottom),
-         (left, bottom)]
+        [
+            (left, top),
+            (right - point, top),
+            (right, middle),
+            (right - point, bottom),
+            (left, bottom),
+        ]
         if side == 1
-        else [(right, top), (left + point, top), (left, middle), (left + point, bottom),
-              (right, bottom)]
-    )  # fmt: skip
+        else [
+            (right, top),
+            (left + point, top),
+            (left, middle),
+            (left + point, bottom),
+            (right, bottom),
+        ]
+    )
     return "M" + " L".join(f"{number(x)} {number(y)}" for x, y in corners) + "Z"
 
 
-def ink_flags(flags: Sequence[Flag], *, staff_edge: float, side: int, y0: float, scale: float,
-              top: float, unit: LengthUnit, posture: str) -> list[Mark]:  # fmt: skip
+def ink_flags(
+    flags: Sequence[Flag],
+    *,
+    staff_edge: float,
+    side: int,
+    y0: float,
+    scale: float,
+    top: float,
+    unit: LengthUnit,
+    posture: str,
+) -> list[Mark]:
     """Marks of one side's flags.
 
     Parameters
@@ -169,20 +202,36 @@ def ink_flags(flags: Sequence[Flag], *, staff_edge: float, side: int, y0: float,
                     f"M{number(tip)} {number(place)}L{number(staff_edge)} {number(at - half)}"
                     f"h{number(side * 5)}v{number(2 * half)}h{number(-side * 5)}Z",
                 )
-            )  # fmt: skip
+            )
         marks.append(
-            path("leader", f"M{number(tip)} {number(place)}L{number(knee)} {number(at)}"
-                 f"L{number(staff_edge)} {number(at)}")
-        )  # fmt: skip
+            path(
+                "leader",
+                f"M{number(tip)} {number(place)}L{number(knee)} {number(at)}"
+                f"L{number(staff_edge)} {number(at)}",
+            )
+        )
         marks.append(path(f"flag-{flag.state}", _outline(left, place, side)))
         inset = left + (9.0 if side == 1 else 15.0)
 
-        def text(role: str, x: float, dy: float, words: str, anchor: str = "start",
-                 flag: Flag = flag, place: float = place) -> Mark:  # fmt: skip
+        def text(
+            role: str,
+            x: float,
+            dy: float,
+            words: str,
+            anchor: Anchor = "start",
+            flag: Flag = flag,
+            place: float = place,
+        ) -> Mark:
             return Mark(
-                kind="text", role=role, x=x, y=place + dy, text=words, part=flag.part,
-                anchor=anchor, posture=posture,  # type: ignore[arg-type]
-            )  # fmt: skip
+                kind="text",
+                role=role,
+                x=x,
+                y=place + dy,
+                text=words,
+                part=flag.part,
+                anchor=anchor,
+                posture=posture,
+            )
 
         wave = "~" if flag.state == "estimated" else ""
         marks.append(text("flag-label", inset, -3.5, flag.label))
@@ -194,21 +243,30 @@ def ink_flags(flags: Sequence[Flag], *, staff_edge: float, side: int, y0: float,
         if flag.state == "limit":
             bar = left + (3.0 if side == 1 else FLAG_W - 3.0)
             marks.append(
-                path("stop-bar", f"M{number(bar)} {number(place - FLAG_H / 2)}"
-                     f"L{number(bar)} {number(place + FLAG_H / 2)}")
-            )  # fmt: skip
+                path(
+                    "stop-bar",
+                    f"M{number(bar)} {number(place - FLAG_H / 2)}"
+                    f"L{number(bar)} {number(place + FLAG_H / 2)}",
+                )
+            )
         if flag.found is not None:
             found = y0 - flag.found * scale
             inner = staff_edge + side * 7
             marks.append(
-                path("found-tick", f"M{number(staff_edge - side * 3)} {number(found)}"
-                     f"L{number(inner)} {number(found)}")
-            )  # fmt: skip
+                path(
+                    "found-tick",
+                    f"M{number(staff_edge - side * 3)} {number(found)}"
+                    f"L{number(inner)} {number(found)}",
+                )
+            )
             if flag.change is not None:
                 lane = staff_edge + side * 6
                 marks.append(
-                    path("bracket", f"M{number(staff_edge)} {number(found)}L{number(lane)} "
-                         f"{number(found)}L{number(lane)} {number(at)}L{number(staff_edge)} "
-                         f"{number(at)}")
-                )  # fmt: skip
+                    path(
+                        "bracket",
+                        f"M{number(staff_edge)} {number(found)}L{number(lane)} "
+                        f"{number(found)}L{number(lane)} {number(at)}L{number(staff_edge)} "
+                        f"{number(at)}",
+                    )
+                )
     return marks

@@ -49,8 +49,15 @@ class Ink:
         self.sheet, self.posture = sheet, posture
         self.marks: list[Mark] = []
 
-    def shape(self, role: str, points: list[Point], part: str = "", *, closed: bool = True,
-              curved: bool = False) -> None:  # fmt: skip
+    def shape(
+        self,
+        role: str,
+        points: list[Point],
+        part: str = "",
+        *,
+        closed: bool = True,
+        curved: bool = False,
+    ) -> None:
         """A path through points in mm."""
         placed = [self.sheet.at(point) for point in points]
         data = smooth(placed, closed=closed) if curved else polyline(placed, closed=closed)
@@ -103,10 +110,15 @@ def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings, details: De
         front, rear = place.edge + 6, place.keys + 75
         ink.shape(
             "device",
-            [(front, surface), (rear, surface), (rear, surface + thickness),
-             (place.keys, surface + thickness), (front, surface + thickness * 0.7)],
+            [
+                (front, surface),
+                (rear, surface),
+                (rear, surface + thickness),
+                (place.keys, surface + thickness),
+                (front, surface + thickness * 0.7),
+            ],
             "keys",
-        )  # fmt: skip
+        )
 
 
 def screen_ends(case: Case, place: Place, settings: Settings) -> tuple[Point, Point] | None:
@@ -133,10 +145,18 @@ def ink_screen(ink: Ink, case: Case, pose: Pose, place: Place, settings: Setting
         behind = screen.depth_behind if screen.depth_behind is not None else STAND_SHOWN_MM
         middle = ((foot[0] + head[0]) / 2 + 14, (foot[1] + head[1]) / 2)
         base = x + behind * 0.7
-        ink.shape("column", [middle, (base, middle[1] - 30), (base, settings.surface)],
-                  "screen_top", closed=False)  # fmt: skip
-        ink.shape("column", [(base - 70, settings.surface + 4), (x + behind, settings.surface + 4)],
-                  "screen_top", closed=False)  # fmt: skip
+        ink.shape(
+            "column",
+            [middle, (base, middle[1] - 30), (base, settings.surface)],
+            "screen_top",
+            closed=False,
+        )
+        ink.shape(
+            "column",
+            [(base - 70, settings.surface + 4), (x + behind, settings.surface + 4)],
+            "screen_top",
+            closed=False,
+        )
     ink.shape("field", [pose.eye, head, foot], "screen_top")
     level = (head[0] + 20, pose.eye[1])
     ink.shape("eye-line", [pose.eye, level], "screen_top", closed=False)

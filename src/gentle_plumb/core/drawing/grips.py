@@ -19,22 +19,39 @@ def _along(start: Point, end: Point, share: float) -> Point:
 
 
 def grips_of(
-    case: Case, fit: PostureFit, settings: Settings, pose: Pose, place: Place,
-    joints: tuple[Joint, ...], sheet: Sheet,
-) -> list[Grip]:  # fmt: skip
+    case: Case,
+    fit: PostureFit,
+    settings: Settings,
+    pose: Pose,
+    place: Place,
+    joints: tuple[Joint, ...],
+    sheet: Sheet,
+) -> list[Grip]:
     """Every angle of a posture that can be tried, each where it turns."""
     seated = fit.posture == "seated"
     elbow = next((one.angle for one in joints if one.joint == "elbow"), None)
     rings: list[tuple[str, str, float | None, Point, Point, int]] = [
-        ("work.number.elbow_angle", "Elbow", elbow, pose.elbow,
-         _along(pose.elbow, pose.hand, ALONG), -1),
-    ]  # fmt: skip
+        (
+            "work.number.elbow_angle",
+            "Elbow",
+            elbow,
+            pose.elbow,
+            _along(pose.elbow, pose.hand, ALONG),
+            -1,
+        )
+    ]
     if seated:
         rings += [
             ("work.number.recline", "Back leans", case.recline(), pose.hip, pose.shoulder, 1),
-            ("work.number.thigh_slope", "Thighs slope down", case.policy.thigh_slope, pose.hip,
-             _along(pose.hip, pose.knee, ALONG), -1),
-        ]  # fmt: skip
+            (
+                "work.number.thigh_slope",
+                "Thighs slope down",
+                case.policy.thigh_slope,
+                pose.hip,
+                _along(pose.hip, pose.knee, ALONG),
+                -1,
+            ),
+        ]
     ends = screen_ends(case, place, settings)
     if ends is not None and case.workstation.screen.kind != "laptop":
         foot, head = ends
@@ -47,16 +64,33 @@ def grips_of(
             continue
         (x, y), (centre_x, centre_y) = sheet.at(at), sheet.at(centre)
         found.append(
-            Grip(field=field, label=label, posture=fit.posture, degrees=angle, x=x, y=y,
-                 centre_x=centre_x, centre_y=centre_y, sign=sign * sheet.facing)
-        )  # fmt: skip
+            Grip(
+                field=field,
+                label=label,
+                posture=fit.posture,
+                degrees=angle,
+                x=x,
+                y=y,
+                centre_x=centre_x,
+                centre_y=centre_y,
+                sign=sign * sheet.facing,
+            )
+        )
     return found
 
 
 def ink_grips(grips: list[Grip]) -> list[Mark]:
     """The rings, each with its words for whoever can't see it."""
     return [
-        Mark(kind="dot", role="grip", x=one.x, y=one.y, size=GRIP_PX, part=one.field,
-             posture=one.posture, text=f"{one.label} {one.degrees:.0f}°".replace("-", "−"))
+        Mark(
+            kind="dot",
+            role="grip",
+            x=one.x,
+            y=one.y,
+            size=GRIP_PX,
+            part=one.field,
+            posture=one.posture,
+            text=f"{one.label} {one.degrees:.0f}°".replace("-", "−"),
+        )
         for one in grips
-    ]  # fmt: skip
+    ]

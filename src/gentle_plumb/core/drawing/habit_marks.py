@@ -34,8 +34,10 @@ class _Placed:
 def _joint(pose: Pose, habit: Habit) -> Point:
     """Where a habit is seen, mm; the back half-way up the trunk."""
     if habit.at == "back":
-        return ((pose.hip[0] + pose.shoulder[0]) / 2 - 95 * pose.scale,
-                (pose.hip[1] + pose.shoulder[1]) / 2)  # fmt: skip
+        return (
+            (pose.hip[0] + pose.shoulder[0]) / 2 - 95 * pose.scale,
+            (pose.hip[1] + pose.shoulder[1]) / 2,
+        )
     at: Point = getattr(pose, habit.at)
     return at
 
@@ -56,8 +58,16 @@ def habits_for(posture: str) -> list[Habit]:
     return [habit for habit in HABITS.values() if habit.posture in (posture, "either")]
 
 
-def ink_habits(pose: Pose, sheet: Sheet, seen: Mapping[str, str], *, posture: str, width: float,
-               top: float, bottom: float) -> list[Mark]:  # fmt: skip
+def ink_habits(
+    pose: Pose,
+    sheet: Sheet,
+    seen: Mapping[str, str],
+    *,
+    posture: str,
+    width: float,
+    top: float,
+    bottom: float,
+) -> list[Mark]:
     """Marks of all habits of a posture.
 
     Parameters
@@ -86,8 +96,9 @@ def ink_habits(pose: Pose, sheet: Sheet, seen: Mapping[str, str], *, posture: st
     ]
 
 
-def _field(one: _Placed, left: float, edge: float, said: str | None, wide: float,
-           letters: int) -> list[Mark]:  # fmt: skip
+def _field(
+    one: _Placed, left: float, edge: float, said: str | None, wide: float, letters: int
+) -> list[Mark]:
     habit, on = one.habit, said is not None
     middle = one.y + one.height / 2
     text = f"{habit.label}: {said.lower()}" if said else habit.label
@@ -97,12 +108,29 @@ def _field(one: _Placed, left: float, edge: float, said: str | None, wide: float
     state = "on" if on else "off"
     joint = one.joint
     return [
-        Mark(kind="path", role="habit-leader",
-             d=f"M{number(edge)} {number(middle)}L{number(joint[0])} {number(joint[1])}"),
+        Mark(
+            kind="path",
+            role="habit-leader",
+            d=f"M{number(edge)} {number(middle)}L{number(joint[0])} {number(joint[1])}",
+        ),
         Mark(kind="dot", role="habit-joint", x=joint[0], y=joint[1], size=3.0),
-        Mark(kind="path", role=f"habit-{state}", part=habit.id, posture="habit", text=habit.label,
-             d=f"M{number(left)} {number(one.y)}h{number(wide)}v{number(one.height)}"
-               f"h{number(-wide)}Z"),
-        *(Mark(kind="text", role=f"habit-text-{state}", x=left + 9, y=first + pitch * index, text=line)
-          for index, line in enumerate(lines)),
-    ]  # fmt: skip
+        Mark(
+            kind="path",
+            role=f"habit-{state}",
+            part=habit.id,
+            posture="habit",
+            text=habit.label,
+            d=f"M{number(left)} {number(one.y)}h{number(wide)}v{number(one.height)}"
+            f"h{number(-wide)}Z",
+        ),
+        *(
+            Mark(
+                kind="text",
+                role=f"habit-text-{state}",
+                x=left + 9,
+                y=first + pitch * index,
+                text=line,
+            )
+            for index, line in enumerate(lines)
+        ),
+    ]

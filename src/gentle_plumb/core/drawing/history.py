@@ -8,7 +8,7 @@ from datetime import date
 
 from ..body import ValueSource
 from ..units import LengthUnit, format_length
-from .marks import Mark, number, polyline
+from .marks import Anchor, Mark, Point, number, polyline
 
 WIDTH, HEIGHT = 300.0, 74.0
 """Size of the plot, px."""
@@ -52,23 +52,49 @@ def history_marks(points: Sequence[HistoryPoint], unit: LengthUnit) -> list[Mark
 
     places = [at(point) for point in points]
     floor = HEIGHT - BOTTOM + 4
-    marks = [Mark(kind="path", role="leader", d=f"M{number(LEFT)} {number(floor)}"
-                  f"L{number(WIDTH - RIGHT)} {number(floor)}")]  # fmt: skip
+    marks = [
+        Mark(
+            kind="path",
+            role="leader",
+            d=f"M{number(LEFT)} {number(floor)}L{number(WIDTH - RIGHT)} {number(floor)}",
+        )
+    ]
     for point, (x, y) in zip(points, places, strict=True):
         reach = up * 2 * point.sd_mm / (high - low)
-        marks.append(Mark(kind="path", role="spread-bar",
-                          d=f"M{number(x)} {number(y - reach)}L{number(x)} {number(y + reach)}"))  # fmt: skip
+        marks.append(
+            Mark(
+                kind="path",
+                role="spread-bar",
+                d=f"M{number(x)} {number(y - reach)}L{number(x)} {number(y + reach)}",
+            )
+        )
     marks.append(Mark(kind="path", role="history-line", d=polyline(places, closed=False)))
     for point, (x, y) in zip(points, places, strict=True):
         role = "history-dot" if point.source == "measured" else "history-dot-open"
         marks.append(Mark(kind="dot", role=role, x=x, y=y, size=3.4))
     x, y = places[-1]
-    marks.append(Mark(kind="text", role="flag-value", x=x + 9, y=y + 4,
-                      text=format_length(points[-1].mm, unit)))  # fmt: skip
-    for point, (x, _), anchor in (
+    marks.append(
+        Mark(
+            kind="text",
+            role="flag-value",
+            x=x + 9,
+            y=y + 4,
+            text=format_length(points[-1].mm, unit),
+        )
+    )
+    ends: tuple[tuple[HistoryPoint, Point, Anchor], ...] = (
         (points[0], places[0], "start"),
         (points[-1], places[-1], "middle"),
-    ):
-        marks.append(Mark(kind="text", role="history-day", x=x, y=HEIGHT - 3,
-                          text=f"{point.on.day} {point.on:%b %Y}", anchor=anchor))  # type: ignore[arg-type]  # fmt: skip
+    )
+    for point, (x, _), anchor in ends:
+        marks.append(
+            Mark(
+                kind="text",
+                role="history-day",
+                x=x,
+                y=HEIGHT - 3,
+                text=f"{point.on.day} {point.on:%b %Y}",
+                anchor=anchor,
+            )
+        )
     return marks

@@ -28,11 +28,20 @@ class Ink:
 
 
 PAPER: dict[str, str] = {
-    "paper": "#F5F0E6", "ground": "#FAF7F0", "deep": "#EBE3D4", "ink": "#20262B",
-    "soft": "#655F54", "hair": "#CFC5B4", "blue": "#2C5A7D", "accent": "#984A17",
-    "accent-ground": "#F3E3D3", "figure": "#DCCDB6", "figure-arm": "#CDBA9D",
-    "figure-line": "#7E7059", "faint": "#EFE8DA",
-}  # fmt: skip
+    "paper": "#F5F0E6",
+    "ground": "#FAF7F0",
+    "deep": "#EBE3D4",
+    "ink": "#20262B",
+    "soft": "#655F54",
+    "hair": "#CFC5B4",
+    "blue": "#2C5A7D",
+    "accent": "#984A17",
+    "accent-ground": "#F3E3D3",
+    "figure": "#DCCDB6",
+    "figure-arm": "#CDBA9D",
+    "figure-line": "#7E7059",
+    "faint": "#EFE8DA",
+}
 """The day palette. Source: house."""
 
 INKS: dict[str, Ink] = {

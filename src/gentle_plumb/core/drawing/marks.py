@@ -8,6 +8,7 @@ from math import acos, atan2, cos, hypot, pi, sin
 from typing import Literal
 
 Point = tuple[float, float]
+Anchor = Literal["start", "middle", "end"]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -25,7 +26,7 @@ class Mark:
     y: float = 0.0
     size: float = 0.0
     text: str = ""
-    anchor: Literal["start", "middle", "end"] = "start"
+    anchor: Anchor = "start"
     part: str = ""
     posture: str = ""
 
@@ -86,10 +87,7 @@ class Sheet:
 
     def at(self, point: Point) -> Point:
         """A point in mm as pixels."""
-        return (
-            self.x0 + self.facing * self.scale * point[0],
-            self.y0 - self.scale * point[1],
-        )
+        return (self.x0 + self.facing * self.scale * point[0], self.y0 - self.scale * point[1])
 
 
 def number(value: float) -> str:
@@ -115,8 +113,15 @@ def smooth(points: Sequence[Point], *, closed: bool = True) -> str:
         x3, y3 = points[(i + 2) % count] if closed or i + 2 < count else (x2, y2)
         data.append(
             "C%.1f %.1f %.1f %.1f %.1f %.1f"  # noqa: UP031  # the quickest way
-            % (x1 + (x2 - x0) / 6, y1 + (y2 - y0) / 6, x2 - (x3 - x1) / 6, y2 - (y3 - y1) / 6, x2, y2)
-        )  # fmt: skip
+            % (
+                x1 + (x2 - x0) / 6,
+                y1 + (y2 - y0) / 6,
+                x2 - (x3 - x1) / 6,
+                y2 - (y3 - y1) / 6,
+                x2,
+                y2,
+            )
+        )
     return "".join(data) + ("Z" if closed else "")
 
 

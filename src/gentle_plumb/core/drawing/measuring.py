@@ -32,9 +32,13 @@ def _side(case: Case, body: Body, entry: Dimension) -> tuple[Pose, float]:
     """The pose for a dimension seen from the side, barefoot and upright, and the seat's height."""
     seat = body.mm("popliteal_height") if entry.posture == "seated" else 0.0
     plain = replace(
-        case, body=body, shoe_seated=0.0, shoe_standing=0.0, mat=0.0,
+        case,
+        body=body,
+        shoe_seated=0.0,
+        shoe_standing=0.0,
+        mat=0.0,
         policy=replace(case.policy, recline=0.0, relief=0.0),
-    )  # fmt: skip
+    )
     if entry.posture == "standing":
         return standing_pose(plain, Settings()), seat
     pose = seated_pose(plain, Settings(seat=seat))
@@ -95,8 +99,14 @@ def draw_measuring(
     return Scene(width=width, height=height, px_per_mm=sheet.scale, marks=tuple(marks))
 
 
-def _side_marks(pose: Pose, seat: float, entry: Dimension, ends: tuple[Point, Point],
-                width: float, height: float) -> tuple[Sheet, list[Mark]]:  # fmt: skip
+def _side_marks(
+    pose: Pose,
+    seat: float,
+    entry: Dimension,
+    ends: tuple[Point, Point],
+    width: float,
+    height: float,
+) -> tuple[Sheet, list[Mark]]:
     behind, before = SIDE_SPAN_MM[entry.posture]
     reach = (
         max(pose.toe[0], pose.hand[0], ends[1][0]) if entry.posture == "seated" else pose.hand[0]
@@ -117,12 +127,16 @@ def _side_marks(pose: Pose, seat: float, entry: Dimension, ends: tuple[Point, Po
     return sheet, [*marks, *ink.marks, *ink_figure(pose, sheet, posture=entry.posture)]
 
 
-def _turned_marks(seen: Turned, entry: Dimension, width: float, height: float,
-                  well_known: bool) -> tuple[Sheet, list[Mark]]:  # fmt: skip
+def _turned_marks(
+    seen: Turned, entry: Dimension, width: float, height: float, well_known: bool
+) -> tuple[Sheet, list[Mark]]:
     left, bottom, right, top = seen.span
     scale = min((width - 2 * MARGIN_PX) / (right - left), (height - 2 * MARGIN_PX) / (top - bottom))
-    sheet = Sheet(x0=width / 2 - scale * (left + right) / 2,
-                  y0=height / 2 + scale * (top + bottom) / 2, scale=scale)  # fmt: skip
+    sheet = Sheet(
+        x0=width / 2 - scale * (left + right) / 2,
+        y0=height / 2 + scale * (top + bottom) / 2,
+        scale=scale,
+    )
     tail = "" if well_known else "-faint"
     under, over = Ink(sheet, entry.posture), Ink(sheet, entry.posture)
     for ink, pieces in ((under, seen.under), (over, seen.over)):
@@ -137,30 +151,60 @@ def _turned_marks(seen: Turned, entry: Dimension, width: float, height: float,
     return sheet, marks
 
 
-def _arrow(entry: Dimension, start: Point, end: Point, *, known: bool, text: str,
-           middle: float, width: float) -> list[Mark]:  # fmt: skip
+def _arrow(
+    entry: Dimension,
+    start: Point,
+    end: Point,
+    *,
+    known: bool,
+    text: str,
+    middle: float,
+    width: float,
+) -> list[Mark]:
     """The place of the dimension, its landmarks by name, and the arrow over it."""
     angle = atan2(end[1] - start[1], end[0] - start[0])
     across = (-sin(angle) * EXTENSION_PX, cos(angle) * EXTENSION_PX)
-    marks = [Mark(kind="path", role="measure-place", part=entry.id,
-                  d=f"M{number(start[0])} {number(start[1])}L{number(end[0])} {number(end[1])}")]  # fmt: skip
+    marks = [
+        Mark(
+            kind="path",
+            role="measure-place",
+            part=entry.id,
+            d=f"M{number(start[0])} {number(start[1])}L{number(end[0])} {number(end[1])}",
+        )
+    ]
     for x, y in (start, end):
         marks.append(
-            Mark(kind="path", role="measure-end", part=entry.id,
-                 d=f"M{number(x - across[0])} {number(y - across[1])}"
-                   f"L{number(x + across[0])} {number(y + across[1])}")
-        )  # fmt: skip
+            Mark(
+                kind="path",
+                role="measure-end",
+                part=entry.id,
+                d=f"M{number(x - across[0])} {number(y - across[1])}"
+                f"L{number(x + across[0])} {number(y + across[1])}",
+            )
+        )
     tip = end if known else start
-    marks.append(Mark(kind="path", role="measure-arrow", part=entry.id,
-                      d=f"M{number(start[0])} {number(start[1])}L{number(tip[0])} {number(tip[1])}"))  # fmt: skip
+    marks.append(
+        Mark(
+            kind="path",
+            role="measure-arrow",
+            part=entry.id,
+            d=f"M{number(start[0])} {number(start[1])}L{number(tip[0])} {number(tip[1])}",
+        )
+    )
     for x, y, turn in ((*start, angle), (*tip, angle + pi)):
         a, b = (
             (x + HEAD_PX * cos(turn + wing), y + HEAD_PX * sin(turn + wing))
             for wing in (WING, -WING)
         )
-        marks.append(Mark(kind="path", role="measure-head" if known else "measure-head-open",
-                          part=entry.id, d=f"M{number(a[0])} {number(a[1])}L{number(x)} {number(y)}"
-                          f"L{number(b[0])} {number(b[1])}"))  # fmt: skip
+        marks.append(
+            Mark(
+                kind="path",
+                role="measure-head" if known else "measure-head-open",
+                part=entry.id,
+                d=f"M{number(a[0])} {number(a[1])}L{number(x)} {number(y)}"
+                f"L{number(b[0])} {number(b[1])}",
+            )
+        )
     upright = abs(sin(angle)) > 0.7
     right = start[0] >= middle - 1
     marks += _words(entry, start, end, upright=upright, right=right, width=width)
@@ -169,14 +213,23 @@ def _arrow(entry: Dimension, start: Point, end: Point, *, known: bool, text: str
         near = hypot(end[0] - start[0], end[1] - start[1]) < 60
         aside = (EXTENSION_PX + 8) * (1 if right else -1)
         shift = (aside, 5.0) if upright else (0.0, -14.0 if not near else 34.0)
-        marks.append(Mark(kind="text", role="measure-value", x=x + shift[0], y=y + shift[1], text=text,
-                          part=entry.id,
-                          anchor="middle" if not upright else "start" if right else "end"))  # fmt: skip
+        marks.append(
+            Mark(
+                kind="text",
+                role="measure-value",
+                x=x + shift[0],
+                y=y + shift[1],
+                text=text,
+                part=entry.id,
+                anchor="middle" if not upright else "start" if right else "end",
+            )
+        )
     return marks
 
 
-def _words(entry: Dimension, start: Point, end: Point, *, upright: bool, right: bool,
-           width: float) -> list[Mark]:  # fmt: skip
+def _words(
+    entry: Dimension, start: Point, end: Point, *, upright: bool, right: bool, width: float
+) -> list[Mark]:
     """The landmarks' names beside the ends, away from the figure; for a breadth outwards.
 
     A name that would leave the sheet is moved in; one that would then meet the other goes lower.
@@ -193,12 +246,15 @@ def _words(entry: Dimension, start: Point, end: Point, *, upright: bool, right: 
             left = point[0] - long / 2 if entry.view == "side" else outwards
             y = point[1] + EXTENSION_PX + 18
         left = max(6.0, min(left, width - 6.0 - long))
-        while any(abs(y - other) < LINE_PX and left < high and low < left + long
-                  for low, high, other in taken):  # fmt: skip
+        while any(
+            abs(y - other) < LINE_PX and left < high and low < left + long
+            for low, high, other in taken
+        ):
             y += LINE_PX
         taken.append((left, left + long, y))
-        marks.append(Mark(kind="text", role="measure-landmark", x=left, y=y, text=words,
-                          part=entry.id))  # fmt: skip
+        marks.append(
+            Mark(kind="text", role="measure-landmark", x=left, y=y, text=words, part=entry.id)
+        )
     return marks
 
 

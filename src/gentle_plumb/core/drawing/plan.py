@@ -20,8 +20,18 @@ SPAN_MM = (-570.0, 620.0)
 """What the plan shows from left to right of the midline, mm."""
 
 
-def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | None, *, left: float,
-             top: float, width: float, height: float, unit: LengthUnit) -> tuple[list[Mark], float]:  # fmt: skip
+def ink_plan(
+    case: Case,
+    settings: Settings,
+    details: Details,
+    joint: Joint | None,
+    *,
+    left: float,
+    top: float,
+    width: float,
+    height: float,
+    unit: LengthUnit,
+) -> tuple[list[Mark], float]:
     """Marks of the plan and its scale: the person at the bottom looking up the sheet.
 
     Parameters
@@ -48,8 +58,14 @@ def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | No
 
     marks: list[Mark] = []
 
-    def shape(role: str, points: Sequence[Point], part: str = "", *, closed: bool = True,
-              curved: bool = False) -> None:  # fmt: skip
+    def shape(
+        role: str,
+        points: Sequence[Point],
+        part: str = "",
+        *,
+        closed: bool = True,
+        curved: bool = False,
+    ) -> None:
         placed = [at(*point) for point in points]
         data = smooth(placed, closed=closed) if curved else polyline(placed, closed=closed)
         marks.append(Mark(kind="path", role=role, d=data, part=part, posture="plan"))
@@ -71,8 +87,16 @@ def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | No
         right = KEYBOARD_RIGHT_MM[kind]
         shape("piece", box(-KEYBOARD_LEFT_MM, reach - 80, right, reach + 70), "keys")
         shape("letters", box(-KEYBOARD_LEFT_MM + 14, reach - 62, 150, reach + 52), "keys")
-    shoulders = [(-wide, 0), (-wide * 0.7, 72), (0, 84), (wide * 0.7, 72), (wide, 0),
-                 (wide * 0.7, -72), (0, -92), (-wide * 0.7, -72)]  # fmt: skip
+    shoulders = [
+        (-wide, 0),
+        (-wide * 0.7, 72),
+        (0, 84),
+        (wide * 0.7, 72),
+        (wide, 0),
+        (wide * 0.7, -72),
+        (0, -92),
+        (-wide * 0.7, -72),
+    ]
     shape(f"figure-line{tail}", shoulders, curved=True)
     shape(f"figure-fill{tail}", shoulders, curved=True)
     head = [(-72, 10), (-58, 88), (0, 118), (58, 88), (72, 10), (50, -62), (0, -84), (-50, -62)]
@@ -81,26 +105,46 @@ def ink_plan(case: Case, settings: Settings, details: Details, joint: Joint | No
     if settings.mouse is not None and hand is not None:
         x, y = mirror * settings.mouse, reach - 10
         off = joint is not None and bool(joint.over)
-        shape("device", [(x - 30, y - 45), (x + 30, y - 45), (x + 30, y + 20), (x, y + 58),
-                         (x - 30, y + 20)], "mouse", curved=True)  # fmt: skip
+        shape(
+            "device",
+            [(x - 30, y - 45), (x + 30, y - 45), (x + 30, y + 20), (x, y + 58), (x - 30, y + 20)],
+            "mouse",
+            curved=True,
+        )
         elbow = _elbow(case, joint, half * mirror, mirror, body.mm("shoulder_elbow_length"))
         shape("limb", [(half * mirror, 0), elbow, (x, y)], "mouse", closed=False)
         text_x, text_y = at(x + 46 * mirror, y - 20)
         angle = "" if joint is None or joint.angle is None else f" · {joint.angle:.0f}°"
         marks.append(
-            Mark(kind="text", role="dial-off" if off else "rule-value", x=text_x, y=text_y,
-                 text=f"{format_length(settings.mouse, unit)}{angle}", part="mouse",
-                 anchor="end" if mirror < 0 else "start", posture="plan")
-        )  # fmt: skip
+            Mark(
+                kind="text",
+                role="dial-off" if off else "rule-value",
+                x=text_x,
+                y=text_y,
+                text=f"{format_length(settings.mouse, unit)}{angle}",
+                part="mouse",
+                anchor="end" if mirror < 0 else "start",
+                posture="plan",
+            )
+        )
     marks.append(
-        Mark(kind="path", role="midline", posture="plan",
-             d=f"M{number(x0)} {number(at(0, low + 20)[1])}L{number(x0)} "
-               f"{number(at(0, high)[1])}")
-    )  # fmt: skip
+        Mark(
+            kind="path",
+            role="midline",
+            posture="plan",
+            d=f"M{number(x0)} {number(at(0, low + 20)[1])}L{number(x0)} {number(at(0, high)[1])}",
+        )
+    )
     marks.append(
-        Mark(kind="text", role="caption", x=left,
-            y=top + height - 4, text="From above", posture="plan")
-    )  # fmt: skip
+        Mark(
+            kind="text",
+            role="caption",
+            x=left,
+            y=top + height - 4,
+            text="From above",
+            posture="plan",
+        )
+    )
     return marks, scale * mirror
 
 
@@ -118,11 +162,26 @@ def _zones(case: Case, at: Callable[[float, float], Point]) -> list[Mark]:
             continue
         half_w, half_h = ZONE_MM[zone.id]
         corners = box(zone.x - half_w, zone.y - half_h, zone.x + half_w, zone.y + half_h)
-        marks.append(Mark(kind="path", role="piece-faint", posture="plan",
-                          d=polyline([at(*point) for point in corners], closed=True)))  # fmt: skip
+        marks.append(
+            Mark(
+                kind="path",
+                role="piece-faint",
+                posture="plan",
+                d=polyline([at(*point) for point in corners], closed=True),
+            )
+        )
         x, y = at(zone.x, zone.y - half_h)
-        marks.append(Mark(kind="text", role="caption", x=x, y=y + 13, text=zone.label,
-                          anchor="middle", posture="plan"))  # fmt: skip
+        marks.append(
+            Mark(
+                kind="text",
+                role="caption",
+                x=x,
+                y=y + 13,
+                text=zone.label,
+                anchor="middle",
+                posture="plan",
+            )
+        )
     return marks
 
 

@@ -59,8 +59,9 @@ def drawable(body: Body) -> tuple[Body, bool]:
     return Body(values=values, sex=body.sex, posture=body.posture), measured >= WELL_KNOWN
 
 
-def _arm(shoulder: Point, elbow_y: float, body: Body, keys: float | None,
-         band: tuple[float, float]) -> tuple[Point, Point]:  # fmt: skip
+def _arm(
+    shoulder: Point, elbow_y: float, body: Body, keys: float | None, band: tuple[float, float]
+) -> tuple[Point, Point]:
     """Elbow and hand: the hand on the keys where they are known, else forearm level."""
     reach = reach_to_keys(
         elbow_fingertip_length=body.mm("elbow_fingertip_length"), hand_length=body.mm("hand_length")
@@ -95,8 +96,18 @@ def seated_pose(case: Case, settings: Settings) -> Pose:
     along = body.mm("buttock_popliteal_length") + 30
     knee_x = hip[0] + sqrt(max(1.0, (along - hip[0]) ** 2 - (knee_y - hip[1]) ** 2))
     sole = knee_y - 0.1 * leg - leg
-    return _pose(body, known, eye=eye, shoulder=shoulder, elbow=elbow, hand=hand, hip=hip,
-                 knee=(knee_x, knee_y), ankle=(knee_x - 4, sole + shoe + 70), sole=sole)  # fmt: skip
+    return _pose(
+        body,
+        known,
+        eye=eye,
+        shoulder=shoulder,
+        elbow=elbow,
+        hand=hand,
+        hip=hip,
+        knee=(knee_x, knee_y),
+        ankle=(knee_x - 4, sole + shoe + 70),
+        sole=sole,
+    )
 
 
 def standing_pose(case: Case, settings: Settings) -> Pose:
@@ -110,21 +121,52 @@ def standing_pose(case: Case, settings: Settings) -> Pose:
     elbow, hand = _arm(
         shoulder, body.mm("elbow_height_standing") + raised, body, settings.keys, (0.0, 0.95)
     )
-    return _pose(body, known, eye=eye, shoulder=shoulder, elbow=elbow, hand=hand,
-                 hip=(-4.0, 0.52 * stature + raised), knee=(8.0, 0.285 * stature + raised),
-                 ankle=(-8.0, raised + 70), sole=case.mat)  # fmt: skip
+    return _pose(
+        body,
+        known,
+        eye=eye,
+        shoulder=shoulder,
+        elbow=elbow,
+        hand=hand,
+        hip=(-4.0, 0.52 * stature + raised),
+        knee=(8.0, 0.285 * stature + raised),
+        ankle=(-8.0, raised + 70),
+        sole=case.mat,
+    )
 
 
-def _pose(body: Body, known: bool, *, eye: Point, shoulder: Point, elbow: Point, hand: Point,
-          hip: Point, knee: Point, ankle: Point, sole: float) -> Pose:  # fmt: skip
+def _pose(
+    body: Body,
+    known: bool,
+    *,
+    eye: Point,
+    shoulder: Point,
+    elbow: Point,
+    hand: Point,
+    hip: Point,
+    knee: Point,
+    ankle: Point,
+    sole: float,
+) -> Pose:
     scale = body.mm("stature") / 1675.0
     ear = (eye[0] - 88 * scale, eye[1] - 12 * scale)
     return Pose(
-        head=(ear[0] + 12 * scale, ear[1] + 32 * scale), ear=ear, eye=eye, shoulder=shoulder,
-        elbow=elbow, hand=hand, hip=hip, knee=knee, ankle=ankle,
-        toe=(ankle[0] + 0.68 * body.mm("foot_length"), sole), sole=sole, scale=scale,
-        thigh=body.mm("thigh_clearance"), belly=body.mm("abdominal_depth_sitting"), known=known,
-    )  # fmt: skip
+        head=(ear[0] + 12 * scale, ear[1] + 32 * scale),
+        ear=ear,
+        eye=eye,
+        shoulder=shoulder,
+        elbow=elbow,
+        hand=hand,
+        hip=hip,
+        knee=knee,
+        ankle=ankle,
+        toe=(ankle[0] + 0.68 * body.mm("foot_length"), sole),
+        sole=sole,
+        scale=scale,
+        thigh=body.mm("thigh_clearance"),
+        belly=body.mm("abdominal_depth_sitting"),
+        known=known,
+    )
 
 
 def direction_deg(start: Point, end: Point) -> float:

@@ -110,9 +110,15 @@ def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
     place = place_of(case, pose, settings, details)
     mouse = replace(settings, mouse=settings.mouse if seated else None)
     return _Side(
-        name=fit.posture, fit=fit, settings=settings, pose=pose, place=place,
-        joints=joints_of(case, mouse, fit.posture), details=details, sheet=Sheet(x0=0, y0=0, scale=1),
-    )  # fmt: skip
+        name=fit.posture,
+        fit=fit,
+        settings=settings,
+        pose=pose,
+        place=place,
+        joints=joints_of(case, mouse, fit.posture),
+        details=details,
+        sheet=Sheet(x0=0, y0=0, scale=1),
+    )
 
 
 def _screens_set(details: Details, fit: PostureFit) -> Details:
@@ -125,11 +131,15 @@ def _screens_set(details: Details, fit: PostureFit) -> Details:
     return Details(
         bearing=aim("screen", "bearing", details.bearing),
         side_screens=tuple(
-            replace(one, top=aim(one.id, "top", one.top), bearing=aim(one.id, "bearing", one.bearing),
-                    distance=aim(one.id, "distance", one.distance))
+            replace(
+                one,
+                top=aim(one.id, "top", one.top),
+                bearing=aim(one.id, "bearing", one.bearing),
+                distance=aim(one.id, "distance", one.distance),
+            )
             for one in details.side_screens
         ),
-    )  # fmt: skip
+    )
 
 
 def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]:
@@ -142,8 +152,9 @@ def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]
 
 
 @recent(6)
-def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = True,
-              person: bool = True) -> list[Mark]:  # fmt: skip
+def _ink_side(
+    case: Case, side: _Side, *, faint: bool = False, dials: bool = True, person: bool = True
+) -> list[Mark]:
     ink = Ink(side.sheet, side.name)
     if side.name == "seated":
         ink_chair(ink, case, side.pose, side.settings, side.details)
@@ -164,8 +175,9 @@ def _ink_side(case: Case, side: _Side, *, faint: bool = False, dials: bool = Tru
 
 
 @recent(4)
-def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float,
-          person: bool = True) -> list[Mark]:  # fmt: skip
+def _rule(
+    case: Case, side: _Side, y0: float, unit: LengthUnit, right: float, person: bool = True
+) -> list[Mark]:
     def px(x: float) -> float:
         return side.sheet.at((x, 0.0))[0]
 
@@ -173,11 +185,13 @@ def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float,
     spans: list[tuple[str, str, float, float, float]] = []
     if settings.distance is not None and person:
         eye = side.pose.shoulder[0] + 80.0
-        spans.append(("distance", "eye to screen", px(eye), px(eye + settings.distance),
-                      settings.distance))  # fmt: skip
+        spans.append(
+            ("distance", "eye to screen", px(eye), px(eye + settings.distance), settings.distance)
+        )
     if settings.surface is not None:
-        spans.append(("keys", "edge to keys", px(place.edge), px(place.keys),
-                      place.keys - place.edge))  # fmt: skip
+        spans.append(
+            ("keys", "edge to keys", px(place.edge), px(place.keys), place.keys - place.edge)
+        )
     depth = case.workstation.desk.depth
     if depth is not None and settings.surface is not None:
         spans.append(("desk_depth", "desk depth", px(place.edge), px(place.edge + depth), depth))
@@ -185,8 +199,17 @@ def _rule(case: Case, side: _Side, y0: float, unit: LengthUnit, right: float,
 
 
 @recent(4)
-def _flags(case: Case, side: _Side, request: SceneRequest, overruled: set[str], *, edge: float,
-           hand: int, y0: float, scale: float) -> list[Mark]:  # fmt: skip
+def _flags(
+    case: Case,
+    side: _Side,
+    request: SceneRequest,
+    overruled: set[str],
+    *,
+    edge: float,
+    hand: int,
+    y0: float,
+    scale: float,
+) -> list[Mark]:
     found = case.found_seated if side.name == "seated" else case.found_standing
     aim = settings_of(side.fit)
     reference = side.settings if request.show == "left" else found
@@ -201,9 +224,15 @@ def _flags(case: Case, side: _Side, request: SceneRequest, overruled: set[str], 
         TAPE_MM if request.show == "left" else LEAST_CHANGE_MM,
     )
     return ink_flags(
-        flags, staff_edge=edge, side=hand, y0=y0, scale=scale, top=TOP_PX, unit=request.unit,
+        flags,
+        staff_edge=edge,
+        side=hand,
+        y0=y0,
+        scale=scale,
+        top=TOP_PX,
+        unit=request.unit,
         posture=side.name,
-    )  # fmt: skip
+    )
 
 
 def draw_scene(
@@ -240,8 +269,14 @@ def draw_scene(
 
     """
     if request.layer == "measuring" and request.tape in DIMENSIONS:
-        return draw_measuring(case, request.tape, width=request.width, height=request.height,
-                              unit=request.unit, known=request.tape in case.body.values)  # fmt: skip
+        return draw_measuring(
+            case,
+            request.tape,
+            width=request.width,
+            height=request.height,
+            unit=request.unit,
+            known=request.tape in case.body.values,
+        )
     seated = _side(case, result.seated, left[0], request.show)
     standing = _side(case, result.standing, left[1], request.show)
     if request.layer == "habits":
@@ -249,8 +284,12 @@ def draw_scene(
         return _habits(case, side, request, seen or {})
     if not result.standing.possible and request.mode in ("both", "overlay"):
         request = replace(request, mode="seated")  # there is no standing to be drawn
-    sides = {"both": [seated, standing], "seated": [seated], "standing": [standing],
-             "overlay": [standing, seated]}[request.mode]  # fmt: skip
+    sides = {
+        "both": [seated, standing],
+        "seated": [seated],
+        "standing": [standing],
+        "overlay": [standing, seated],
+    }[request.mode]
     tallest = max(_height(side) for side in (seated, standing))
     if request.mode == "seated":
         tallest = max(_height(seated), SEATED_ALONE_MM)
@@ -275,8 +314,9 @@ def draw_scene(
             other = _side(behind[0], fit_behind, Settings(), request.show)
             marks += _ink_side(behind[0], replace(other, sheet=side.sheet), faint=True)
     for index, side in enumerate(sides):
-        marks += _ink_side(case, side, faint=request.mode == "overlay" and index == 0,
-                           person=request.person)  # fmt: skip
+        marks += _ink_side(
+            case, side, faint=request.mode == "overlay" and index == 0, person=request.person
+        )
     top_mm = (y0 - TOP_PX) / scale
     marks += _staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
     for side in sides:
@@ -289,13 +329,21 @@ def draw_scene(
             marks += _rule(case, side, y0, request.unit, right, request.person)
     grips = [
         grip
-        for side in (sides[-1:] if request.mode == "overlay" else sides) if request.grips
-        for grip in grips_of(case, side.fit, side.settings, side.pose, side.place, side.joints,
-                             side.sheet)
-    ]  # fmt: skip
+        for side in (sides[-1:] if request.mode == "overlay" else sides)
+        if request.grips
+        for grip in grips_of(
+            case, side.fit, side.settings, side.pose, side.place, side.joints, side.sheet
+        )
+    ]
     marks += ink_grips(grips)
-    return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks),
-                 plan_px_per_mm=plan_scale, grips=tuple(grips))  # fmt: skip
+    return Scene(
+        width=request.width,
+        height=request.height,
+        px_per_mm=scale,
+        marks=tuple(marks),
+        plan_px_per_mm=plan_scale,
+        grips=tuple(grips),
+    )
 
 
 def _habits(case: Case, side: _Side, request: SceneRequest, seen: Mapping[str, str]) -> Scene:
@@ -308,8 +356,15 @@ def _habits(case: Case, side: _Side, request: SceneRequest, seen: Mapping[str, s
     middle = request.width / 2 - facing * scale * (span[0] + span[1]) / 2
     side = replace(side, sheet=Sheet(x0=middle, y0=y0, scale=scale, facing=facing))
     marks = [_floor(request.width, y0), *_ink_side(case, side, dials=False)]
-    marks += ink_habits(side.pose, side.sheet, seen, posture=side.name, width=request.width,
-                        top=6.0, bottom=request.height - 6.0)  # fmt: skip
+    marks += ink_habits(
+        side.pose,
+        side.sheet,
+        seen,
+        posture=side.name,
+        width=request.width,
+        top=6.0,
+        bottom=request.height - 6.0,
+    )
     return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
 
 
@@ -355,6 +410,13 @@ def _plan(
         return [], None
     arm = next((joint for joint in side.joints if joint.joint == "upper_arm"), None)
     return ink_plan(
-        case, side.settings, side.details, arm, left=16, top=8, width=min(300.0, staff_left - FLAG_W - LANE - 24),
-        height=min(height - 14, 230.0), unit=request.unit,
-    )  # fmt: skip
+        case,
+        side.settings,
+        side.details,
+        arm,
+        left=16,
+        top=8,
+        width=min(300.0, staff_left - FLAG_W - LANE - 24),
+        height=min(height - 14, 230.0),
+        unit=request.unit,
+    )

@@ -15,8 +15,9 @@ NUMERAL_ROOM = 8.0
 room for a numeral under the staff's top; px."""
 
 
-def _line(role: str, x1: float, y1: float, x2: float, y2: float, part: str = "",
-          posture: str = "") -> Mark:  # fmt: skip
+def _line(
+    role: str, x1: float, y1: float, x2: float, y2: float, part: str = "", posture: str = ""
+) -> Mark:
     data = f"M{number(x1)} {number(y1)}L{number(x2)} {number(y2)}"
     return Mark(kind="path", role=role, d=data, part=part, posture=posture)
 
@@ -32,9 +33,13 @@ def ink_staff(
     right, middle = left + STAFF_W, left + STAFF_W / 2
     top = y0 - top_mm * scale
     marks = [
-        Mark(kind="path", role="staff", d=f"M{number(left)} {number(y0)}L{number(left)} "
-             f"{number(top)}L{number(right)} {number(top)}L{number(right)} {number(y0)}Z")
-    ]  # fmt: skip
+        Mark(
+            kind="path",
+            role="staff",
+            d=f"M{number(left)} {number(y0)}L{number(left)} "
+            f"{number(top)}L{number(right)} {number(top)}L{number(right)} {number(y0)}Z",
+        )
+    ]
     step, half, whole = (12.7, 2, 8) if unit == "in" else (10.0, 5, 10)
     ticks: dict[str, list[str]] = {"staff-tick": [], "staff-tick-long": []}
     for index in range(1, ceil(top_mm / step)):
@@ -42,9 +47,15 @@ def ink_staff(
         if index % whole == 0 and y - top > NUMERAL_ROOM:
             per = MM_PER[unit]
             marks.append(
-                Mark(kind="text", role="staff-numeral", x=middle, y=y + 4, anchor="middle",
-                     text=f"{index * step / per:.0f}")
-            )  # fmt: skip
+                Mark(
+                    kind="text",
+                    role="staff-numeral",
+                    x=middle,
+                    y=y + 4,
+                    anchor="middle",
+                    text=f"{index * step / per:.0f}",
+                )
+            )
             continue
         length = 8.0 if index % half == 0 else 4.0
         role = "staff-tick-long" if index % half == 0 else "staff-tick"
@@ -53,13 +64,20 @@ def ink_staff(
             f"M{number(right)} {number(y)}L{number(right - length)} {number(y)}",
         ]
     marks += [Mark(kind="path", role=role, d="".join(data)) for role, data in ticks.items()]
-    unit_mark = Mark(kind="text", role="staff-unit", x=middle, y=top - 6, anchor="middle",
-                     text=unit)  # fmt: skip
+    unit_mark = Mark(
+        kind="text", role="staff-unit", x=middle, y=top - 6, anchor="middle", text=unit
+    )
     return (*marks, unit_mark)
 
 
-def ink_rule(spans: list[tuple[str, str, float, float, float]], *, y0: float, unit: LengthUnit,
-             posture: str, right_end: float) -> list[Mark]:  # fmt: skip
+def ink_rule(
+    spans: list[tuple[str, str, float, float, float]],
+    *,
+    y0: float,
+    unit: LengthUnit,
+    posture: str,
+    right_end: float,
+) -> list[Mark]:
     """Distances along the floor, one line under the other.
 
     Parameters
@@ -87,14 +105,6 @@ def ink_rule(spans: list[tuple[str, str, float, float, float]], *, y0: float, un
             x = right + 9 if right + 9 + width < right_end else left - width - 9
         for role, at, text in (("rule-value", x, value), ("rule-label", x + numeral, words)):
             marks.append(
-                Mark(
-                    kind="text",
-                    role=role,
-                    x=at,
-                    y=y + 4.5,
-                    text=text,
-                    part=part,
-                    posture=posture,
-                )
+                Mark(kind="text", role=role, x=at, y=y + 4.5, text=text, part=part, posture=posture)
             )
     return marks

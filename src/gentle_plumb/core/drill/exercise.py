@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Literal, Protocol
+from typing import Literal, Protocol, TypeVar
 
 from ..body import (
     DIMENSIONS,
@@ -29,17 +29,36 @@ Answer = Literal["keep", "repeat", "question"]
 Kind = Literal["fine", "apart", "one", "inches", "ten", "twin", "earlier", "unusual"]
 
 ANSWERS: dict[Answer, str] = {
-    "keep": "Keep it", "repeat": "Take another reading", "question": "Question it",
-}  # fmt: skip
+    "keep": "Keep it",
+    "repeat": "Take another reading",
+    "question": "Question it",
+}
 KINDS: tuple[Kind, ...] = (
-    "fine", "fine", "apart", "one", "inches", "ten", "twin", "earlier", "unusual",
-)  # fmt: skip
-KNOWN = ("stature", "popliteal_height", "elbow_fingertip_length", "shoulder_elbow_length",
-         "eye_height_sitting", "buttock_popliteal_length")  # fmt: skip
+    "fine",
+    "fine",
+    "apart",
+    "one",
+    "inches",
+    "ten",
+    "twin",
+    "earlier",
+    "unusual",
+)
+KNOWN = (
+    "stature",
+    "popliteal_height",
+    "elbow_fingertip_length",
+    "shoulder_elbow_length",
+    "eye_height_sitting",
+    "buttock_popliteal_length",
+)
 """What the made-up client's sheet already holds."""
 EARLIER_ON = "2026-02-11"
 MOVED_MM = (30.0, 60.0)
 """How far a value has moved since the earlier visit in an exercise about that, mm. House value."""
+
+
+T = TypeVar("T")
 
 
 class Chance(Protocol):
@@ -47,7 +66,7 @@ class Chance(Protocol):
 
     def random(self) -> float: ...
     def gauss(self, mu: float, sigma: float) -> float: ...
-    def choice(self, seq: Sequence[str]) -> str: ...
+    def choice(self, seq: Sequence[T]) -> T: ...
     def uniform(self, a: float, b: float) -> float: ...
 
 
@@ -102,7 +121,7 @@ def exercise(chance: Chance) -> Exercise:
     """
     sex: Sex = "female" if chance.random() < 0.5 else "male"
     body = made_up_body(lambda: chance.gauss(0, 1), sex=sex)
-    kind: Kind = chance.choice(KINDS)  # type: ignore[assignment]
+    kind = chance.choice(KINDS)
     pool = list(TWINS) if kind == "twin" else [name for name in KNOWN if name != "stature"]
     name = chance.choice([*pool, "knee_height"] if kind != "twin" else pool)
     written = _misread(kind, name, body[name], body, chance)
@@ -125,9 +144,15 @@ def exercise(chance: Chance) -> Exercise:
             )
     for which, mm in zip(("first", "second"), readings, strict=False):
         entries[f"measure.{name}.{which}"] = float(mm)
-    return Exercise(sex=sex, dimension=name, entries=entries, body=body_from(entries, sex),
-                    earlier=earlier, readings=tuple(float(mm) for mm in readings),
-                    truth=body[name])  # fmt: skip
+    return Exercise(
+        sex=sex,
+        dimension=name,
+        entries=entries,
+        body=body_from(entries, sex),
+        earlier=earlier,
+        readings=tuple(float(mm) for mm in readings),
+        truth=body[name],
+    )
 
 
 def _held(made: Exercise) -> Body:
@@ -146,8 +171,11 @@ def judge(made: Exercise, given: Answer, unit: LengthUnit) -> Verdict:
     """
     limit = DIMENSIONS[made.dimension].repeat_limit_mm
     resolved = resolve_readings(made.readings, repeat_limit_mm=limit)
-    asked = [one for one in doubts(made.entries, _held(made), unit, made.earlier)
-             if one.dimension == made.dimension]  # fmt: skip
+    asked = [
+        one
+        for one in doubts(made.entries, _held(made), unit, made.earlier)
+        if one.dimension == made.dimension
+    ]
     apart = format_length(resolved.spread_mm, unit, with_unit=True)
     allowed = format_length(limit, unit, with_unit=True)
     truth = format_length(made.truth, unit, with_unit=True)
@@ -175,6 +203,10 @@ def told(made: Exercise, unit: LengthUnit) -> list[tuple[str, str]]:
         if name != made.dimension
     ]
     for name, before in made.earlier.items():
-        lines.append((f"{DIMENSIONS[name].label}, {spoken_date(before.on)}",
-                      format_length(before.mm, unit, with_unit=True)))  # fmt: skip
+        lines.append(
+            (
+                f"{DIMENSIONS[name].label}, {spoken_date(before.on)}",
+                format_length(before.mm, unit, with_unit=True),
+            )
+        )
     return lines

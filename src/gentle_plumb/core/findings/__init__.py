@@ -14,7 +14,18 @@ from .strain import (
 )
 
 __all__ = [
-    "CAP_DEG", "MARKED_MIN", "REGION_LABELS", "STRONG_MIN", "Facts", "Felt", "Finding", "Strain",
-    "StrainPart", "findings", "grade", "strain_by_region", "strain_minutes",
+    "CAP_DEG",
+    "MARKED_MIN",
+    "REGION_LABELS",
+    "STRONG_MIN",
+    "Facts",
+    "Felt",
+    "Finding",
+    "Strain",
+    "StrainPart",
+    "findings",
+    "grade",
+    "strain_by_region",
+    "strain_minutes",
     "whole_minutes",
-]  # fmt: skip
+]

@@ -23,8 +23,16 @@ class Draft:
         return Finding(**{**self.said, **more})
 
 
-def with_load(facts: Facts, bare: Draft, *, tasks: tuple[str, ...], share: float, weight: float,
-            settled: bool = True, **said: Any) -> Finding:  # fmt: skip
+def with_load(
+    facts: Facts,
+    bare: Draft,
+    *,
+    tasks: tuple[str, ...],
+    share: float,
+    weight: float,
+    settled: bool = True,
+    **said: Any,
+) -> Finding:
     """What is off, with its minutes, their sum, severity and what the client feels there.
 
     Where a joint pays, degrees count as strain; elsewhere ``weight`` is how far off it is, 0 to 1.
@@ -46,8 +54,15 @@ def with_load(facts: Facts, bare: Draft, *, tasks: tuple[str, ...], share: float
         text = f"{hours:g} h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)} min"
     region = REGION_OF_JOINT.get(joint, whole["region"])
     felt = tuple(one.text for one in facts.felt if region and one.load == region)
-    return bare(**said, state="off", minutes=minutes, sum=text, felt=felt, region=region,
-                severity=grade(minutes, safety=safety))  # fmt: skip
+    return bare(
+        **said,
+        state="off",
+        minutes=minutes,
+        sum=text,
+        felt=felt,
+        region=region,
+        severity=grade(minutes, safety=safety),
+    )
 
 
 def advice(facts: Facts, do: str, moves: Moves, posture: str) -> str:

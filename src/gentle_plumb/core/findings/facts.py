@@ -84,10 +84,16 @@ class Facts:
             strength = self.number(start)
             if strength:
                 found.append(
-                    Felt(region=id, label=region.label, load=region.load, strength=strength,
-                         often=self.text(f"{start}.often"), since=self.text(f"{start}.since"),
-                         eases=self.text(f"{start}.eases"))
-                )  # fmt: skip
+                    Felt(
+                        region=id,
+                        label=region.label,
+                        load=region.load,
+                        strength=strength,
+                        often=self.text(f"{start}.often"),
+                        since=self.text(f"{start}.since"),
+                        eases=self.text(f"{start}.eases"),
+                    )
+                )
         return tuple(sorted(found, key=lambda felt: -felt.strength))
 
     @cached_property

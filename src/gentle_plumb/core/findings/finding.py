@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, get_args
 
 State = Literal["holds", "off", "not assessable"]
 Severity = Literal["slight", "marked", "strong"]
 Verdict = Literal["accepted", "dismissed"]
+SEVERITIES: tuple[Severity, ...] = get_args(Severity)
+VERDICTS: tuple[Verdict, ...] = get_args(Verdict)
 
 MARKED_MIN = 30.0
 STRONG_MIN = 120.0

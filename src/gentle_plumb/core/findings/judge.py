@@ -6,12 +6,13 @@ from collections.abc import Callable, Iterator
 from dataclasses import replace
 from typing import Any
 
+from ..choices import one_of
 from ..observed import HABIT_OFTEN, HABITS, SHARE, SIDES
 from ..photo import VIEWS, PhotoReading, Reading
 from ..units import LengthUnit, format_length
 from .drafts import Draft, advice, with_load
 from .facts import Facts
-from .finding import Finding, Severity
+from .finding import SEVERITIES, VERDICTS, Finding, Severity
 from .rule import Amount, Angle, Answer, Pair, Rule
 from .rules import RULES
 from .rules.habits import HABIT_RULES
@@ -29,10 +30,18 @@ SAME = 0.5
 
 def _bare(rule: Rule, subject: str, id: str | None = None, **more: Any) -> Draft:
     return Draft(
-        id=id or rule.id, subject=subject, title=rule.title, state="holds", cause="",
-        region=rule.region, joint=rule.joint, source=rule.source, safety=rule.safety,
-        health=rule.health, **more,
-    )  # fmt: skip
+        id=id or rule.id,
+        subject=subject,
+        title=rule.title,
+        state="holds",
+        cause="",
+        region=rule.region,
+        joint=rule.joint,
+        source=rule.source,
+        safety=rule.safety,
+        health=rule.health,
+        **more,
+    )
 
 
 def _makes_sense(facts: Facts, only_if: tuple[str, tuple[str, ...]] | None) -> bool:
@@ -44,8 +53,7 @@ def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
         return None
     said, bare = facts.text(rule.path), _bare(rule, subject)
     if said is None:
-        return bare(state="not assessable",
-                       reason=rule.asked or f"{rule.title}: not recorded.")  # fmt: skip
+        return bare(state="not assessable", reason=rule.asked or f"{rule.title}: not recorded.")
     wrong = rule.wrong
     if rule.wrong_under is not None:
         name, value, more = rule.wrong_under
@@ -58,11 +66,18 @@ def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
     shown = facts.texts.get(f"{rule.path}={said}", said.replace("_", " "))
     evidence = (f"Recorded: {shown}", *((f"Note: {note}",) if note else ()))
     return with_load(
-        facts, bare, cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
-        why=rule.why, instruction=advice(facts, rule.do, rule.moves, "seated"), evidence=evidence,
-        over_deg=rule.deg or None, joint=rule.joint if rule.deg else "",
-        tasks=rule.tasks, share=rule.share, weight=rule.weight,
-    )  # fmt: skip
+        facts,
+        bare,
+        cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
+        why=rule.why,
+        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        evidence=evidence,
+        over_deg=rule.deg or None,
+        joint=rule.joint if rule.deg else "",
+        tasks=rule.tasks,
+        share=rule.share,
+        weight=rule.weight,
+    )
 
 
 def _shown(value: float, path: str, facts: Facts) -> str:
@@ -99,12 +114,18 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     limit = least if past < 0 else most
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return with_load(
-        facts, bare, cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
-        why=rule.why, instruction=advice(facts, rule.do, rule.moves, "seated"), evidence=(f"Recorded {at}, band {band}",),
+        facts,
+        bare,
+        cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
+        why=rule.why,
+        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        evidence=(f"Recorded {at}, band {band}",),
         over_deg=abs(past) * rule.deg_per_unit or None,
         joint=rule.joint if rule.deg_per_unit else "",
-        tasks=rule.tasks, share=rule.share, weight=off,
-    )  # fmt: skip
+        tasks=rule.tasks,
+        share=rule.share,
+        weight=off,
+    )
 
 
 def _band(facts: Facts, rule: Amount) -> tuple[float | None, float | None]:
@@ -129,17 +150,23 @@ def _pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
     bare = _bare(rule, subject)
     one, other = values
     if one is None or other is None:
-        return bare(state="not assessable",
-                       reason=f"{rule.title}: needs both lengths.")  # fmt: skip
-    shown = rule.words.format(*(_shown(value, path, facts) for value, path in
-                                zip((one, other), rule.paths, strict=True)))  # fmt: skip
+        return bare(state="not assessable", reason=f"{rule.title}: needs both lengths.")
+    shown = rule.words.format(
+        *(_shown(value, path, facts) for value, path in zip((one, other), rule.paths, strict=True))
+    )
     if not rule.fails(one, other):
         return bare(cause=f"{shown}: they fit.")
     return with_load(
-        facts, bare, cause=f"{shown}. {rule.why}", why=rule.why,
-        instruction=advice(facts, rule.do, rule.moves, "seated"), evidence=(shown,),
-        tasks=rule.tasks, share=rule.share, weight=rule.weight,
-    )  # fmt: skip
+        facts,
+        bare,
+        cause=f"{shown}. {rule.why}",
+        why=rule.why,
+        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        evidence=(shown,),
+        tasks=rule.tasks,
+        share=rule.share,
+        weight=rule.weight,
+    )
 
 
 def _photo_value(value: float, reading: Reading, unit: LengthUnit) -> str:
@@ -165,20 +192,30 @@ def _angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Find
     )
     past = _past(reading.value, rule.least, rule.most)
     if not past:
-        return bare(cause=f"{rule.title}: {at} ± {error}, in its band.", joint="",
-                       evidence=evidence)  # fmt: skip
+        return bare(
+            cause=f"{rule.title}: {at} ± {error}, in its band.", joint="", evidence=evidence
+        )
     if abs(past) <= reading.error:
-        return bare(state="not assessable", evidence=evidence, joint="",
-                       reason=f"{rule.title} {at} ± {error}: too near the end of {band} to tell.")  # fmt: skip
+        return bare(
+            state="not assessable",
+            evidence=evidence,
+            joint="",
+            reason=f"{rule.title} {at} ± {error}: too near the end of {band} to tell.",
+        )
     why = rule.under if past < 0 and rule.under else rule.why
     return with_load(
-        facts, bare, cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
-        why=why, instruction=advice(facts, rule.do, rule.moves, "seated"), evidence=evidence,
+        facts,
+        bare,
+        cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
+        why=why,
+        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        evidence=evidence,
         over_deg=abs(past) if reading.unit == "deg" and rule.joint else None,
         joint=rule.joint if reading.unit == "deg" else "",
-        tasks=rule.tasks, share=rule.share,
+        tasks=rule.tasks,
+        share=rule.share,
         weight=min(1.0, abs(past) / 100 if reading.unit == "mm" else abs(past) / 30),
-    )  # fmt: skip
+    )
 
 
 def _habit(facts: Facts, rule: Answer) -> Finding:
@@ -190,8 +227,10 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
     if facts.text(rule.path) != "seen":
         if facts.watched:
             return bare(cause=f"{rule.title}: looked for, not seen.", joint="")
-        return bare(state="not assessable",
-                    reason=f"{rule.title}: not marked, and nobody said that nothing else was seen.")  # fmt: skip
+        return bare(
+            state="not assessable",
+            reason=f"{rule.title}: not marked, and nobody said that nothing else was seen.",
+        )
     often = facts.text(f"{rule.path}.often")
     share = SHARE[often if often in SHARE else "often"]
     side, note = facts.text(f"{rule.path}.side"), facts.text(f"{rule.path}.note")
@@ -200,11 +239,20 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
         seen.append(f"{SIDES[side].lower()} side" if side != "both" else "both sides")
     evidence = (", ".join(seen), *((f"Note: {note}",) if note else ()))
     return with_load(
-        facts, bare, cause=f"{habit.label}. {habit.why}", why=habit.why,
-        instruction=NO_STANDING if posture == "standing" and not facts.case.may_stand
-        else advice(facts, rule.do, rule.moves, posture), over_deg=habit.deg, evidence=evidence,
-        tasks=rule.tasks, share=share, weight=1.0, settled=False,
-    )  # fmt: skip
+        facts,
+        bare,
+        cause=f"{habit.label}. {habit.why}",
+        why=habit.why,
+        instruction=NO_STANDING
+        if posture == "standing" and not facts.case.may_stand
+        else advice(facts, rule.do, rule.moves, posture),
+        over_deg=habit.deg,
+        evidence=evidence,
+        tasks=rule.tasks,
+        share=share,
+        weight=1.0,
+        settled=False,
+    )
 
 
 # ---- all of it -----------------------------------------------------------------------------
@@ -237,19 +285,26 @@ _RANK: dict[Severity | None, int] = {"strong": 0, "marked": 1, "slight": 2, None
 
 def rank(found: Finding) -> tuple[bool, bool, int, float, float]:
     """Safety first, then what hurts, then severity and minutes."""
-    return (not found.safety, not found.felt, _RANK[found.severity], -(found.minutes or 0.0),
-            -(found.over_deg or 0.0))  # fmt: skip
+    return (
+        not found.safety,
+        not found.felt,
+        _RANK[found.severity],
+        -(found.minutes or 0.0),
+        -(found.over_deg or 0.0),
+    )
 
 
 def _decided(found: Finding, facts: Facts) -> Finding:
     start = f"work.finding.{found.id.replace('.', '-')}"
-    verdict = facts.text(f"{start}.verdict")
+    verdict = one_of(VERDICTS, facts.text(f"{start}.verdict"))
     if verdict is None and facts.text(f"{start}.words") is None:
         return found
     return replace(
-        found, verdict=verdict,  # type: ignore[arg-type]
-        words=facts.text(f"{start}.words"), dismissed_for=facts.text(f"{start}.reason"),
-    )  # fmt: skip
+        found,
+        verdict=verdict,
+        words=facts.text(f"{start}.words"),
+        dismissed_for=facts.text(f"{start}.reason"),
+    )
 
 
 def _own(facts: Facts) -> list[Finding]:
@@ -263,14 +318,20 @@ def _own(facts: Facts) -> list[Finding]:
         if title:
             found.append(
                 Finding(
-                    id=f"own-{id}", subject="Own", title=title, state="off", cause=title,
+                    id=f"own-{id}",
+                    subject="Own",
+                    title=title,
+                    state="off",
+                    cause=title,
                     why=facts.text(f"work.own.{id}.why") or "",
                     instruction=facts.text(f"work.own.{id}.do") or "",
-                    severity=facts.text(f"work.own.{id}.severity"),  # type: ignore[arg-type]
+                    severity=one_of(SEVERITIES, facts.text(f"work.own.{id}.severity")),
                     health=facts.text(f"work.own.{id}.health") == "yes",
-                    evidence=("Found by the practitioner",), own=True, verdict="accepted",
+                    evidence=("Found by the practitioner",),
+                    own=True,
+                    verdict="accepted",
                 )
-            )  # fmt: skip
+            )
     return found
 
 

@@ -37,25 +37,42 @@ def body_findings(facts: Facts) -> Iterator[Finding]:
 
 
 def _draft(id: str, title: str, key: str, region: str) -> Draft:
-    return Draft(id=id, subject="Body", title=title, state="holds", cause="", key=key,
-                 posture="seated", region=region, source="house-relief", joint="")  # fmt: skip
+    return Draft(
+        id=id,
+        subject="Body",
+        title=title,
+        state="holds",
+        cause="",
+        key=key,
+        posture="seated",
+        region=region,
+        source="house-relief",
+        joint="",
+    )
 
 
 def _feet(facts: Facts, state: AsFound) -> Finding:
     unit, bare = facts.unit, _draft("seated.feet", "Feet", "footrest", "hip")
     if state.feet_hang is None:
-        return bare(state="not assessable",
-                    reason="Feet: seat, legs, or what is under the feet is not recorded.")  # fmt: skip
+        return bare(
+            state="not assessable",
+            reason="Feet: seat, legs, or what is under the feet is not recorded.",
+        )
     if not state.feet_hang:
         return bare(cause="Feet: carried.")
     hang = format_length(state.feet_hang, unit, with_unit=True)
     return with_load(
-        facts, bare, why="The thighs press on the seat's edge, and nothing carries the legs.",
+        facts,
+        bare,
+        why="The thighs press on the seat's edge, and nothing carries the legs.",
         cause=f"The feet hang: {hang} short of a support. The thighs press on the seat's edge.",
-        instruction=_feet_advice(facts), evidence=(f"As found the soles lack {hang}",),
-        tasks=tasks_of("seat"), share=1.0, weight=min(1.0, state.feet_hang / FEET_FAR_MM),
+        instruction=_feet_advice(facts),
+        evidence=(f"As found the soles lack {hang}",),
+        tasks=tasks_of("seat"),
+        share=1.0,
+        weight=min(1.0, state.feet_hang / FEET_FAR_MM),
         settled=False,
-    )  # fmt: skip
+    )
 
 
 def _feet_advice(facts: Facts) -> str:
@@ -79,8 +96,10 @@ def _feet_advice(facts: Facts) -> str:
 def _thighs(facts: Facts, state: AsFound) -> Finding:
     unit, bare = facts.unit, _draft("seated.thighs", "Room for the thighs", "surface", "hip")
     if state.thighs_pressed is None:
-        return bare(state="not assessable",
-                    reason="Room for the thighs: seat, thighs, or what is over them is not recorded.")  # fmt: skip
+        return bare(
+            state="not assessable",
+            reason="Room for the thighs: seat, thighs, or what is over them is not recorded.",
+        )
     short = state.thighs_pressed + state.thigh_room
     if short <= SAME:
         return bare(cause="Room for the thighs: enough.")
@@ -88,13 +107,22 @@ def _thighs(facts: Facts, state: AsFound) -> Finding:
     apart = format_length(state.thighs_pressed if pressed else short, unit, with_unit=True)
     cause = (
         f"The thighs do not fit: they stand {apart} in what is over them."
-        if pressed else f"The thighs lack {apart} of room under the desk."
-    )  # fmt: skip
+        if pressed
+        else f"The thighs lack {apart} of room under the desk."
+    )
     return with_load(
-        facts, bare, cause=cause, why="Thighs that are pressed or fenced in can't move.",
-        instruction=_thigh_advice(facts), evidence=(cause.rstrip("."),), tasks=tasks_of("seat"),
-        share=1.0, weight=1.0 if pressed else 0.5, settled=False, safety=pressed,
-    )  # fmt: skip
+        facts,
+        bare,
+        cause=cause,
+        why="Thighs that are pressed or fenced in can't move.",
+        instruction=_thigh_advice(facts),
+        evidence=(cause.rstrip("."),),
+        tasks=tasks_of("seat"),
+        share=1.0,
+        weight=1.0 if pressed else 0.5,
+        settled=False,
+        safety=pressed,
+    )
 
 
 def _thigh_advice(facts: Facts) -> str:
@@ -133,10 +161,17 @@ def _amount(value: float, row: FitRow, unit: LengthUnit) -> str:
 def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words, state: AsFound) -> Finding:
     unit = facts.unit
     bare = Draft(
-        id=f"{row.posture}.{row.key}", subject="Settings", title=words.thing, state="holds", cause="",
-        key=row.key, posture=row.posture, region=REGION_OF.get(row.key, ""), source=row.source,
+        id=f"{row.posture}.{row.key}",
+        subject="Settings",
+        title=words.thing,
+        state="holds",
+        cause="",
+        key=row.key,
+        posture=row.posture,
+        region=REGION_OF.get(row.key, ""),
+        source=row.source,
         joint="",
-    )  # fmt: skip
+    )
     if row.found is None:
         return bare(state="not assessable", reason=f"{words.thing}: not recorded.")
     if row.target is None:
@@ -156,21 +191,28 @@ def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words, state: As
     evidence = [f"As found {at}, target {_amount(row.target, row, unit)}"]
     degrees = ""
     if joint is not None and joint.angle is not None and over:
-        angle, low, high = (f"{end:.0f}".replace("-", "−")
-                            for end in (joint.angle, joint.low, joint.high))  # fmt: skip
+        angle, low, high = (
+            f"{end:.0f}".replace("-", "−") for end in (joint.angle, joint.low, joint.high)
+        )
         degrees = f" ({joint.label.lower()} {angle}°)"
         evidence.append(f"{joint.label} {angle}°, band {low} to {high}°")
     outside = max((row.low or 0.0) - row.found if under else row.found - (row.high or row.found), 0)
     weight = 1.0 if over else min(1.0, outside / FAR_OFF.get(row.key, FAR_OFF_MM))
     return with_load(
-        facts, bare, why=effect,
+        facts,
+        bare,
+        why=effect,
         cause=f"{words.thing} {apart} {_side(row, under)} {_whose(words)} target: {effect}{degrees}.",
         instruction=_instruction(facts, row, words),
         left="; ".join(limit_text(limit, unit) for limit in row.limits) or None,
         joint=JOINT_OF.get(row.key, "") if over else "",
-        over_deg=abs(over) if over is not None else None, evidence=tuple(evidence),
-        tasks=tasks_of(row.key), share=1.0, weight=weight, settled=False,
-    )  # fmt: skip
+        over_deg=abs(over) if over is not None else None,
+        evidence=tuple(evidence),
+        tasks=tasks_of(row.key),
+        share=1.0,
+        weight=weight,
+        settled=False,
+    )
 
 
 def _whose(words: Words) -> str:
@@ -178,8 +220,11 @@ def _whose(words: Words) -> str:
 
 
 def _side(row: FitRow, under: bool) -> str:
-    named = {"distance": ("nearer than", "further than"), "seat_depth": ("shorter than", "deeper than"),
-             "mouse": ("nearer than", "further out than")}  # fmt: skip
+    named = {
+        "distance": ("nearer than", "further than"),
+        "seat_depth": ("shorter than", "deeper than"),
+        "mouse": ("nearer than", "further out than"),
+    }
     return named.get(row.key, ("under", "over"))[0 if under else 1]
 
 

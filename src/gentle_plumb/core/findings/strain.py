@@ -17,14 +17,26 @@ CAP_DEG = 30.0
 """Degrees outside a band that count in full; more count no more. Source: house-strain."""
 
 REGION_LABELS: dict[str, str] = {
-    "eyes": "Eyes", "neck": "Neck", "shoulder": "Shoulders", "forearm": "Elbows and forearms",
-    "wrist": "Wrists and hands", "upper_back": "Upper back", "lower_back": "Lower back",
-    "hip": "Hips and thighs", "knee": "Knees", "foot": "Feet",
-}  # fmt: skip
+    "eyes": "Eyes",
+    "neck": "Neck",
+    "shoulder": "Shoulders",
+    "forearm": "Elbows and forearms",
+    "wrist": "Wrists and hands",
+    "upper_back": "Upper back",
+    "lower_back": "Lower back",
+    "hip": "Hips and thighs",
+    "knee": "Knees",
+    "foot": "Feet",
+}
 REGION_OF_JOINT: dict[str, str] = {
-    "neck": "neck", "upper_arm": "shoulder", "elbow": "forearm", "wrist": "wrist",
-    "trunk": "lower_back", "hip": "hip", "knee": "knee",
-}  # fmt: skip
+    "neck": "neck",
+    "upper_arm": "shoulder",
+    "elbow": "forearm",
+    "wrist": "wrist",
+    "trunk": "lower_back",
+    "hip": "hip",
+    "knee": "knee",
+}
 """Where a joint's strain is felt. Source: house-strain."""
 
 
@@ -117,14 +129,24 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
         members.sort(key=lambda one: -(one.minutes or 0.0))
         felt.setdefault(region, members[0].felt)
         parts.setdefault(region, []).extend(
-            StrainPart(joint=joint, posture=posture, title=one.title, minutes=one.minutes or 0.0,
-                       sum=one.sum or "", counted=index == 0)
+            StrainPart(
+                joint=joint,
+                posture=posture,
+                title=one.title,
+                minutes=one.minutes or 0.0,
+                sum=one.sum or "",
+                counted=index == 0,
+            )
             for index, one in enumerate(members)
-        )  # fmt: skip
+        )
     regions = [
-        Strain(region=region, label=REGION_LABELS.get(region, region), parts=tuple(found),
-               minutes=sum(part.minutes for part in found if part.counted),
-               felt=felt.get(region, ()))
+        Strain(
+            region=region,
+            label=REGION_LABELS.get(region, region),
+            parts=tuple(found),
+            minutes=sum(part.minutes for part in found if part.counted),
+            felt=felt.get(region, ()),
+        )
         for region, found in parts.items()
-    ]  # fmt: skip
+    ]
     return tuple(sorted(regions, key=lambda one: -one.minutes))

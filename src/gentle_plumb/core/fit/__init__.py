@@ -40,4 +40,4 @@ __all__ = [
     "terms_text",
     "total",
     "working_order",
-]  # fmt: skip
+]

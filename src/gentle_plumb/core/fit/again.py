@@ -82,15 +82,24 @@ def measure_again(
             if after >= value.sd_mm or not share:
                 continue
             rest = row.sd**2 - share**2 + (share * after / value.sd_mm) ** 2
-            narrowed = Narrowed(key=row.key, posture=row.posture, label=row.label, before=row.sd,
-                                after=sqrt(max(0.0, rest)))  # fmt: skip
+            narrowed = Narrowed(
+                key=row.key,
+                posture=row.posture,
+                label=row.label,
+                before=row.sd,
+                after=sqrt(max(0.0, rest)),
+            )
             if narrowed.before - narrowed.after >= LEAST_GAIN_MM:
                 found.setdefault(name, []).append(narrowed)
     again = [
-        Again(dimension=name, sd_mm=body.value(name).sd_mm, after_mm=_careful(name, errors or {}),
-              narrows=tuple(sorted(rows, key=lambda one: one.after - one.before)))
+        Again(
+            dimension=name,
+            sd_mm=body.value(name).sd_mm,
+            after_mm=_careful(name, errors or {}),
+            narrows=tuple(sorted(rows, key=lambda one: one.after - one.before)),
+        )
         for name, rows in found.items()
-    ]  # fmt: skip
+    ]
     return sorted(again, key=lambda one: (-one.gain, one.dimension))
 
 
@@ -107,29 +116,48 @@ def dimensions_needed(case: Case) -> tuple[str, ...]:
 
 
 @lru_cache(maxsize=512)
-def _needed(station: Workstation, lens: Lens, policy: Policy, stands: bool,
-            wheelchair: bool) -> tuple[str, ...]:  # fmt: skip
+def _needed(
+    station: Workstation, lens: Lens, policy: Policy, stands: bool, wheelchair: bool
+) -> tuple[str, ...]:
     usual = Screen.picture(24, "16:9")
     screen = station.screen
     if screen.kind is None:
         screen = replace(screen, kind="monitor", width=usual[0], height=usual[1])
     station = replace(
         station,
-        desk=replace(station.desk, thickness=station.desk.thickness or 25.0,
-                     depth=station.desk.depth or 800.0),
-        keyboard=Keyboard(kind=station.keyboard.kind or "full",
-                          thickness=station.keyboard.thickness or 20.0),
+        desk=replace(
+            station.desk,
+            thickness=station.desk.thickness or 25.0,
+            depth=station.desk.depth or 800.0,
+        ),
+        keyboard=Keyboard(
+            kind=station.keyboard.kind or "full", thickness=station.keyboard.thickness or 20.0
+        ),
         mouse=replace(station.mouse, hand=station.mouse.hand or "right"),
         screen=screen,
-    )  # fmt: skip
+    )
     values = {
-        name: BodyValue(mm=spread.mean_mm if (spread := entry.spread(None)) else LUMBAR_MM,
-                        sd_mm=REPEAT_SD_FLOOR_MM, source="measured")
+        name: BodyValue(
+            mm=spread.mean_mm if (spread := entry.spread(None)) else LUMBAR_MM,
+            sd_mm=REPEAT_SD_FLOOR_MM,
+            source="measured",
+        )
         for name, entry in DIMENSIONS.items()
-    }  # fmt: skip
+    }
     body, seen = Body(values=values).traced()
-    fit(Case(body=body, workstation=station, shoe_seated=25.0, shoe_standing=25.0, lower_lens=lens,
-             policy=policy, found_seated=Settings(), found_standing=Settings(), details=Details()))  # fmt: skip
+    fit(
+        Case(
+            body=body,
+            workstation=station,
+            shoe_seated=25.0,
+            shoe_standing=25.0,
+            lower_lens=lens,
+            policy=policy,
+            found_seated=Settings(),
+            found_standing=Settings(),
+            details=Details(),
+        )
+    )
     standing = {name for name, entry in DIMENSIONS.items() if entry.posture == "standing"}
     wanted = {name for name in (seen if stands else seen - standing) if DIMENSIONS[name].needed}
     return in_order(wanted if wheelchair else {*wanted, "stature"})

@@ -37,22 +37,31 @@ def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -
         Term(label="keyboard", value=case.keyboard_thickness()),
         Term(label="elbow over the seat", value=-total(elbow_terms(body, case))),
         Term(
-            label=f"forearm at {elbow_deg:.0f}°",
-            value=reach(body) * sin(radians(elbow_deg - 90)),
+            label=f"forearm at {elbow_deg:.0f}°", value=reach(body) * sin(radians(elbow_deg - 90))
         ),
     )
 
 
-def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Joint | None,
-             knee: Joint | None, fixed_surface: float | None) -> FitRow:  # fmt: skip
+def seat_row(
+    case: Case,
+    aim: SeatAim | None,
+    setting: float | None,
+    elbow: Joint | None,
+    knee: Joint | None,
+    fixed_surface: float | None,
+) -> FitRow:
     """The seat: set to the legs, or to the hands where the surface can't move."""
     policy, desk, chair = case.policy, case.workstation.desk, case.workstation.chair
     by_hands = aim is not None and aim.by_hands and fixed_surface is not None
     about = Quantity(
-        key="seat", posture="seated", label="Seat", source="house-relief",
+        key="seat",
+        posture="seated",
+        label="Seat",
+        source="house-relief",
         why="The surface can't move, so the hands decide and the feet are supported."
-        if by_hands else "Feet stand flat, thighs level.",
-    )  # fmt: skip
+        if by_hands
+        else "Feet stand flat, thighs level.",
+    )
 
     def terms(body: Body) -> Sequence[Term]:
         if by_hands and fixed_surface is not None:
@@ -65,15 +74,21 @@ def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Join
 
     def ends(target: float) -> tuple[float, float]:
         if by_hands and fixed_surface is not None:
-            ends = [total(hands_seat_terms(case.body, case, fixed_surface, angle))
-                    for angle in (policy.elbow_low, policy.elbow_high)]  # fmt: skip
+            ends = [
+                total(hands_seat_terms(case.body, case, fixed_surface, angle))
+                for angle in (policy.elbow_low, policy.elbow_high)
+            ]
             return ends[0], ends[1]
         legs = total(legs_terms(case.body, case))
         return legs - policy.flat_feet_margin, legs + policy.flat_feet_margin
 
     if case.own_seat:
-        return _own_row(about, case.found_seated.seat, "The client's own seating is never moved: "
-                        "surface, keys and screen come to it.", setting)  # fmt: skip
+        return _own_row(
+            about,
+            case.found_seated.seat,
+            "The client's own seating is never moved: surface, keys and screen come to it.",
+            setting,
+        )
     row = target_row(case, about, terms, ends, found=case.found_seated.seat)
     if row.target is None or setting is None:
         return set_row(row, setting)
@@ -102,9 +117,19 @@ def seat_row(case: Case, aim: SeatAim | None, setting: float | None, elbow: Join
 
 def _own_row(about: Quantity, found: float | None, reason: str, setting: float | None) -> FitRow:
     """A row of what belongs to the client's own seating: said, not judged and not moved."""
-    return FitRow(key=about.key, posture=about.posture, label=about.label, unit=about.unit,
-                  why=about.why, status="not_assessable", reason=reason, found=found,
-                  setting=setting, change=None, source=about.source)  # fmt: skip
+    return FitRow(
+        key=about.key,
+        posture=about.posture,
+        label=about.label,
+        unit=about.unit,
+        why=about.why,
+        status="not_assessable",
+        reason=reason,
+        found=found,
+        setting=setting,
+        change=None,
+        source=about.source,
+    )
 
 
 PART_OF_WHEELCHAIR = "Part of the client's own seating: changes go through their therapist."
@@ -113,13 +138,20 @@ PART_OF_WHEELCHAIR = "Part of the client's own seating: changes go through their
 def footrest_row(case: Case, seat: float | None) -> FitRow:
     """What the feet stand on where the seat is higher than the legs."""
     about = Quantity(
-        key="footrest", posture="seated", label="Footrest", source="house-relief",
+        key="footrest",
+        posture="seated",
+        label="Footrest",
+        source="house-relief",
         why="Hanging feet press the thighs on the seat's edge.",
-    )  # fmt: skip
+    )
 
     if case.own_seat:
-        return _own_row(about, case.found_seated.footrest, "The wheelchair's footplates carry the "
-                        "feet: looked at by eye, no footrest is added.", None)  # fmt: skip
+        return _own_row(
+            about,
+            case.found_seated.footrest,
+            "The wheelchair's footplates carry the feet: looked at by eye, no footrest is added.",
+            None,
+        )
 
     def terms(body: Body) -> Sequence[Term]:
         legs = total(legs_terms(body, case))
@@ -153,9 +185,12 @@ def seat_depth_row(case: Case) -> FitRow:
     """Usable depth of the seat pan."""
     policy = case.policy
     about = Quantity(
-        key="seat_depth", posture="seated", label="Seat depth", source="house-seat-depth",
+        key="seat_depth",
+        posture="seated",
+        label="Seat depth",
+        source="house-seat-depth",
         why="Room behind the knee with the back on the backrest.",
-    )  # fmt: skip
+    )
 
     fingers = policy.knee_gap_unit == "fingers"
 
@@ -183,9 +218,12 @@ def seat_depth_row(case: Case) -> FitRow:
 def lumbar_row(case: Case) -> FitRow:
     """Centre of the lumbar pad over the loaded seat."""
     about = Quantity(
-        key="lumbar", posture="seated", label="Lumbar pad", source="house-lumbar",
+        key="lumbar",
+        posture="seated",
+        label="Lumbar pad",
+        source="house-lumbar",
         why="The pad meets the small of the back; felt again after any change of recline.",
-    )  # fmt: skip
+    )
     if case.own_seat:
         return _own_row(about, case.found_seated.lumbar, PART_OF_WHEELCHAIR, None)
     row = target_row(
@@ -205,33 +243,43 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
     """Armrest over the seat, and whether it meets the desk."""
     chair, desk = case.workstation.chair, case.workstation.desk
     about = Quantity(
-        key="armrest", posture="seated", label="Armrests", source="house-armrest",
+        key="armrest",
+        posture="seated",
+        label="Armrests",
+        source="house-armrest",
         why="Light support just under the elbow; never lifting the shoulder.",
-    )  # fmt: skip
+    )
     below = case.policy.armrest_below_elbow
     if case.own_seat:
         return _own_row(about, case.found_seated.armrest, PART_OF_WHEELCHAIR, None)
     row = target_row(
         case,
         about,
-        lambda body: (
-            *elbow_terms(body, case), Term(label="light support", value=-below)
-        ),
+        lambda body: (*elbow_terms(body, case), Term(label="light support", value=-below)),
         lambda target: (target + below - ARMREST_BAND_MM, target + below),
         found=case.found_seated.armrest,
-    )  # fmt: skip
+    )
     if chair.armrests == "none":
         return replace(
             row, status="not_assessable", reason="The chair has no armrests.", setting=None
         )
     if case.policy.armrest_use == "off":
-        return row.but(status="not_assessable", setting=None,
-                       reason="Armrests are kept off by choice: lower them out of the way.")  # fmt: skip
+        return row.but(
+            status="not_assessable",
+            setting=None,
+            reason="Armrests are kept off by choice: lower them out of the way.",
+        )
     row = ranged_row(row, "armrest", chair.armrest)
-    if row.setting is not None and row.high is not None and chair.armrests_off \
-            and row.setting > row.high + SAME_MM:  # fmt: skip
-        return replace(set_row(row, None, row.limits),
-                       reason="Even at their lowest they lift the shoulders: take them off.")  # fmt: skip
+    if (
+        row.setting is not None
+        and row.high is not None
+        and chair.armrests_off
+        and row.setting > row.high + SAME_MM
+    ):
+        return replace(
+            set_row(row, None, row.limits),
+            reason="Even at their lowest they lift the shoulders: take them off.",
+        )
     if row.setting is None or seat is None or surface is None:
         return row
     under = desk.underside
@@ -245,6 +293,8 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
     if lowest is not None and lowest <= highest:
         return set_row(row, highest, [meets])
     if chair.armrests_off:
-        return replace(set_row(row, None, [meets]),
-                       reason="They meet the desk even at their lowest: take them off.")  # fmt: skip
+        return replace(
+            set_row(row, None, [meets]),
+            reason="They meet the desk even at their lowest: take them off.",
+        )
     return set_row(row, row.setting, [*row.limits, meets])

@@ -137,9 +137,12 @@ def legs_at(model: SearchModel, seat: float) -> Legs:
         return Legs(0.0, 0.0)
     stand = footing_at(seat, legs=model.legs, margin=model.flat_margin, feet=model.feet)
     slope = thigh_slope_deg(
-        seat=seat - stand.height, legs=model.legs, margin=model.flat_margin,
-        level=model.legs if model.level is None else model.level, wanted=model.thigh_slope,
+        seat=seat - stand.height,
+        legs=model.legs,
+        margin=model.flat_margin,
+        level=model.legs if model.level is None else model.level,
+        wanted=model.thigh_slope,
         buttock_popliteal_length=model.thigh_length,
-    )  # fmt: skip
+    )
     knee, hip = model.knee_band.excess(90 + slope), model.hip_band.excess(model.hip_level + slope)
     return Legs(stand.lacks, abs(knee) + abs(hip))

@@ -117,10 +117,14 @@ def along_the_floor(
     if behind is None:
         behind = 0.0 if distance is None else case.policy.stand_depth
     return Depth(
-        shoulder=shoulder, keys=keys, edge=edge, picture=picture, back=picture + behind,
+        shoulder=shoulder,
+        keys=keys,
+        edge=edge,
+        picture=picture,
+        back=picture + behind,
         belly_checked=belly_known,
         belly_short=max(0.0, edge - (keys - HOME_ROW_TO_FRONT_MM)),
-    )  # fmt: skip
+    )
 
 
 def reachable_distance(case: Case, floor: Depth, station: Workstation, wanted: float) -> float:

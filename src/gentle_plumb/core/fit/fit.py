@@ -151,13 +151,19 @@ def _posture(
     rows: list[FitRow] = []
     if seated:
         rows += [
-            seat_row(case, _aim(case, free), seat, joints["elbow"], joints.get("knee"),
-                     fixed_surface(case)),
+            seat_row(
+                case,
+                _aim(case, free),
+                seat,
+                joints["elbow"],
+                joints.get("knee"),
+                fixed_surface(case),
+            ),
             footrest_row(case, seat),
             seat_depth_row(case),
             lumbar_row(case),
             armrest_row(case, seat, surface),
-        ]  # fmt: skip
+        ]
     rows += hand_rows(case, posture, seat, surface, joints["elbow"])
     if case.workstation.desk.tilt is not None:
         rows.append(slope_row(case, posture, joints["elbow"]))
@@ -187,8 +193,9 @@ def _posture(
     )
 
 
-def _possible(case: Case, posture: Posture, real: Found | None,
-              rows: list[FitRow]) -> tuple[bool, str | None]:  # fmt: skip
+def _possible(
+    case: Case, posture: Posture, real: Found | None, rows: list[FitRow]
+) -> tuple[bool, str | None]:
     if posture == "seated":
         return True, None
     if case.own_seat:
@@ -254,8 +261,9 @@ def _overruled(row: FitRow, overrule: Settings) -> FitRow:
 def belly_short(case: Case) -> float:
     """How far the keyboard hangs over the desk's edge because of the belly, mm; 0 where unknown."""
     try:
-        return along_the_floor(case.body, case, elbow_deg=case.policy.elbow_angle,
-                               distance=0.0).belly_short  # fmt: skip
+        return along_the_floor(
+            case.body, case, elbow_deg=case.policy.elbow_angle, distance=0.0
+        ).belly_short
     except MissingInput:
         return 0.0
 
@@ -312,8 +320,11 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         notes.append("Whether there is a footrest is not recorded: one is taken as to be had.")
     if real is not None and real.presses:
         armrests = armrest_need(station)
-        thighs = case.body.mm("thigh_clearance") + case.policy.thigh_room if case.body.has(
-            "thigh_clearance") else 0.0  # fmt: skip
+        thighs = (
+            case.body.mm("thigh_clearance") + case.policy.thigh_room
+            if case.body.has("thigh_clearance")
+            else 0.0
+        )
         notes.append(
             "No setting leaves room for the thighs under this desk: raise the desk, or take a "
             "thinner top or a lower chair."
@@ -389,8 +400,12 @@ class Settled:
     armrests: float = 0.0
 
 
-def settle(case: Case, *, overrule_seated: Settings | None = None,
-           overrule_standing: Settings | None = None) -> Settled:  # fmt: skip
+def settle(
+    case: Case,
+    *,
+    overrule_seated: Settings | None = None,
+    overrule_standing: Settings | None = None,
+) -> Settled:
     """What :func:`fit` would set, and the joints it makes; ``standing`` None where nobody stands.
 
     For comparing many sets of equipment: a fifth of the work.
@@ -399,13 +414,22 @@ def settle(case: Case, *, overrule_seated: Settings | None = None,
     pair = solve_pair(case, overrule_seated=own[0], overrule_standing=own[1], whole=False)
     seated = aims(case, "seated", pair.seated, own[0])
     joints = joints_of(case, seated, "seated")
-    hard = {"presses": pair.seated.presses if pair.seated else 0.0,
-            "hangs": pair.seated.hangs if pair.seated else 0.0, "belly": belly_short(case),
-            "armrests": armrest_clash(case, seated.seat, seated.surface)}  # fmt: skip
+    hard = {
+        "presses": pair.seated.presses if pair.seated else 0.0,
+        "hangs": pair.seated.hangs if pair.seated else 0.0,
+        "belly": belly_short(case),
+        "armrests": armrest_clash(case, seated.seat, seated.surface),
+    }
     if not stands_too(case, pair.standing):
-        return Settled(seated=seated, standing=None, joints_seated=joints, joints_standing=(),
-                       **hard)  # fmt: skip
+        return Settled(
+            seated=seated, standing=None, joints_seated=joints, joints_standing=(), **hard
+        )
     up = case.standing()
     standing = aims(up, "standing", pair.standing, own[1])
-    return Settled(seated=seated, standing=standing, joints_seated=joints,
-                   joints_standing=joints_of(up, standing, "standing"), **hard)  # fmt: skip
+    return Settled(
+        seated=seated,
+        standing=standing,
+        joints_seated=joints,
+        joints_standing=joints_of(up, standing, "standing"),
+        **hard,
+    )

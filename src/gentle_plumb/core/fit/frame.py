@@ -5,13 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..body import Body
-from ..posture import (
-    elbow_above_seat,
-    eye_above_seat,
-    reach_to_keys,
-    seat_for_legs,
-    trunk_drop,
-)
+from ..posture import elbow_above_seat, eye_above_seat, reach_to_keys, seat_for_legs, trunk_drop
 from ..recent import recent
 from .case import Case
 from .terms import Term, total
@@ -100,10 +94,7 @@ def standing_elbow_terms(body: Body, case: Case) -> tuple[Term, ...]:
 
 def standing_eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
     """Eye over the floor when standing, by its terms."""
-    return (
-        Term(label="eye, standing", value=body.mm("eye_height_standing")),
-        *_raised_terms(case),
-    )
+    return (Term(label="eye, standing", value=body.mm("eye_height_standing")), *_raised_terms(case))
 
 
 def _raised_terms(case: Case) -> tuple[Term, Term]:

@@ -30,17 +30,36 @@ class Gaps:
         self._by_gap = model.tops is None or not seen
         self._by_seat = seen and model.tops is not None and model.lift is None
         self._hands = known(
-            "hands", model.elbow, model.reach, model.keyboard, model.elbow_target, model.elbow_band,
-            model.wrist_band, model.slopes,
-        )  # fmt: skip
+            "hands",
+            model.elbow,
+            model.reach,
+            model.keyboard,
+            model.elbow_target,
+            model.elbow_band,
+            model.wrist_band,
+            model.slopes,
+        )
         self._gaze = known(
-            "gaze", model.eye, model.distance, model.lift, model.tops, model.top_band,
+            "gaze",
+            model.eye,
+            model.distance,
+            model.lift,
+            model.tops,
+            model.top_band,
             model.top_target,
-        )  # fmt: skip
+        )
         self._legs = known(
-            "legs", model.legs, model.thigh_length, model.knee_band, model.hip_band,
-            model.hip_level, model.level, model.thigh_slope, model.flat_margin, model.feet,
-        )  # fmt: skip
+            "legs",
+            model.legs,
+            model.thigh_length,
+            model.knee_band,
+            model.hip_band,
+            model.hip_level,
+            model.level,
+            model.thigh_slope,
+            model.flat_margin,
+            model.feet,
+        )
         self._table: list[tuple[Score, float]] | None = None
         self._by_hands: list[tuple[float, float]] | None = None
         self.turns = sorted(gap for gap in turning_gaps(model) if low <= gap <= high)
@@ -79,8 +98,9 @@ class Gaps:
         first = hands[0] if self._model.first == "hands" else 0.0
         return first, round(hands[0] + gaze[0], 6), hands[1], gaze[1]
 
-    def best(self, seat: float, least: float, most: float,
-             cutoff: tuple[float, float]) -> tuple[Score, float]:  # fmt: skip
+    def best(
+        self, seat: float, least: float, most: float, cutoff: tuple[float, float]
+    ) -> tuple[Score, float]:
         """The best gap of a window at a seat; what costs more than the cutoff is not looked for.
 
         Gaps that cost nothing form intervals whose ends are among the turning points; on each the
@@ -129,8 +149,10 @@ class Gaps:
 def turning_gaps(model: SearchModel) -> list[float]:
     """Gaps where a band of elbow, wrist or gaze begins or ends, or the target is met."""
     angles = [model.elbow_target, model.elbow_band.low, model.elbow_band.high]
-    angles += [90 + model.wrist_band.high - model.slopes.low,
-               90 + model.wrist_band.low - model.slopes.high]  # fmt: skip
+    angles += [
+        90 + model.wrist_band.high - model.slopes.low,
+        90 + model.wrist_band.low - model.slopes.high,
+    ]
     points = [
         model.elbow - model.reach * sin(radians(angle - 90)) - model.keyboard
         for angle in angles

@@ -21,8 +21,9 @@ from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_r
 from .terms import Term, total
 
 
-def keys_terms(body: Body, case: Case, posture: Posture, seat: float | None,
-               elbow_deg: float) -> tuple[Term, ...]:  # fmt: skip
+def keys_terms(
+    body: Body, case: Case, posture: Posture, seat: float | None, elbow_deg: float
+) -> tuple[Term, ...]:
     """Home row over the floor at which the wrist is straight, by its terms."""
     forearm = Term(
         label=f"forearm at {elbow_deg:.0f}°", value=-reach(body) * sin(radians(elbow_deg - 90))
@@ -38,11 +39,14 @@ def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> Fit
     settings = case.found_seated if posture == "seated" else case.found_standing
     surface = key == "surface"
     about = Quantity(
-        key=key, posture=posture, label="Surface" if surface else "Keys",
+        key=key,
+        posture=posture,
+        label="Surface" if surface else "Keys",
         source="house-joint-bands",
         why="The keys come to hands with hanging shoulders and straight wrists."
-        if surface else "Home row level with the hands, wrists straight.",
-    )  # fmt: skip
+        if surface
+        else "Home row level with the hands, wrists straight.",
+    )
 
     def terms(body: Body, angle: float = case.policy.elbow_angle) -> Sequence[Term]:
         keys = keys_terms(body, case, posture, seat, angle)
@@ -76,8 +80,9 @@ def surface_limits(
     return limits
 
 
-def hand_rows(case: Case, posture: Posture, seat: float | None, surface: float | None,
-              elbow: Joint | None) -> list[FitRow]:  # fmt: skip
+def hand_rows(
+    case: Case, posture: Posture, seat: float | None, surface: float | None, elbow: Joint | None
+) -> list[FitRow]:
     """The rows of the surface and of the keys on it."""
     top, keys = (_hand_row(case, posture, seat, key) for key in ("surface", "keys"))
     if top.target is None or surface is None:
@@ -85,19 +90,19 @@ def hand_rows(case: Case, posture: Posture, seat: float | None, surface: float |
     limits = surface_limits(case, top.target, seat, surface, seated=posture == "seated")
     limits = limits or chosen(top, surface, "desk")
     thickness = case.keyboard_thickness()
-    return [
-        set_row(top, surface, limits, elbow),
-        set_row(keys, surface + thickness, limits, elbow),
-    ]
+    return [set_row(top, surface, limits, elbow), set_row(keys, surface + thickness, limits, elbow)]
 
 
 def mouse_row(case: Case, arm: Joint | None) -> FitRow:
     """Centre of the mouse from the midline: beside the keyboard, upper arm hanging."""
     keyboard, hand = case.workstation.keyboard, case.workstation.mouse.hand
     about = Quantity(
-        key="mouse", posture="seated", label="Mouse", source="house-mouse",
+        key="mouse",
+        posture="seated",
+        label="Mouse",
+        source="house-mouse",
         why="As near as the keyboard allows, so that the upper arm can hang.",
-    )  # fmt: skip
+    )
 
     central = case.workstation.mouse.kind == "central"
 
@@ -157,9 +162,11 @@ def mouse_over(case: Case) -> float:
     if row.target is None:
         raise MissingInput("mouse", row.reason or "The mouse's place can't be told.")
     angle = abduction_deg(
-        offset=row.target, biacromial=case.body.mm("shoulder_breadth_biacromial"),
-        reach=reach(case.body), shoulder_elbow_length=case.body.mm("shoulder_elbow_length"),
-    )  # fmt: skip
+        offset=row.target,
+        biacromial=case.body.mm("shoulder_breadth_biacromial"),
+        reach=reach(case.body),
+        shoulder_elbow_length=case.body.mm("shoulder_elbow_length"),
+    )
     return abs(JOINT_BANDS["upper_arm"].excess(angle))
 
 
@@ -167,9 +174,13 @@ def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
     """The keys' slope, square to the forearm as far as tray or feet let them."""
     settings = case.found_seated if posture == "seated" else case.found_standing
     about = Quantity(
-        key="slope", posture=posture, label="Keys' slope", source="house-joint-bands", unit="deg",
+        key="slope",
+        posture=posture,
+        label="Keys' slope",
+        source="house-joint-bands",
+        unit="deg",
         why="The keys lie along the forearm, so that the wrist stays straight.",
-    )  # fmt: skip
+    )
 
     def terms(_: Body) -> Sequence[Term]:
         if elbow is None or elbow.angle is None:
@@ -177,7 +188,11 @@ def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
         return (Term(label="forearm's fall", value=90 - elbow.angle),)
 
     band = JOINT_BANDS["wrist"]
-    row = target_row(case, about, terms,
-                     lambda target: (target + band.low, target + band.high),
-                     found=settings.slope)  # fmt: skip
+    row = target_row(
+        case,
+        about,
+        terms,
+        lambda target: (target + band.low, target + band.high),
+        found=settings.slope,
+    )
     return ranged_row(row, "slope", case.workstation.desk.tilt or Span(low=0, high=0))

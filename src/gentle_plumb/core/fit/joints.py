@@ -74,11 +74,13 @@ def thigh_slope(case: Case, settings: Settings) -> float:
         )
     seat = _need(settings.seat, "seat", "The seat height is not recorded.")
     return thigh_slope_deg(
-        seat=seat - (settings.footrest or 0.0), legs=total(legs_terms(case.body, case)),
-        level=level_seat(case.body, case), margin=case.policy.flat_feet_margin,
+        seat=seat - (settings.footrest or 0.0),
+        legs=total(legs_terms(case.body, case)),
+        level=level_seat(case.body, case),
+        margin=case.policy.flat_feet_margin,
         wanted=case.policy.thigh_slope,
         buttock_popliteal_length=case.body.mm("buttock_popliteal_length"),
-    )  # fmt: skip
+    )
 
 
 def _wrist(case: Case, settings: Settings, seated: bool) -> float:
@@ -131,9 +133,16 @@ def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
         value = angle()
     except (MissingInput, OutOfReach) as why:
         reason = why.reason if isinstance(why, MissingInput) else f"Out of reach: {why}."
-        return Joint(joint=name, label=label, angle=None, low=band.low, high=band.high,
-                     over=None, reason=reason,
-                     out_of_reach=isinstance(why, OutOfReach))  # fmt: skip
+        return Joint(
+            joint=name,
+            label=label,
+            angle=None,
+            low=band.low,
+            high=band.high,
+            over=None,
+            reason=reason,
+            out_of_reach=isinstance(why, OutOfReach),
+        )
     return Joint(
         joint=name, label=label, angle=value, low=band.low, high=band.high, over=band.excess(value)
     )
@@ -178,7 +187,17 @@ def joints_of(
         band = neck_band(case, distance)
     except MissingInput as missing:
         reason = missing.reason
-        return (*found, Joint(joint="neck", label=JOINT_LABELS["neck"], angle=None, low=0.0,
-                              high=0.0, over=None, reason=reason))  # fmt: skip
+        return (
+            *found,
+            Joint(
+                joint="neck",
+                label=JOINT_LABELS["neck"],
+                angle=None,
+                low=0.0,
+                high=0.0,
+                over=None,
+                reason=reason,
+            ),
+        )
     found.append(_joint("neck", band, lambda: _gaze_top(case, settings, seated)))
     return tuple(found)

@@ -62,11 +62,24 @@ def laptop_turns(case: Case) -> tuple[Turn, ...]:
         return sum(case.hours.get(task, 0.0) for task in tasks)
 
     return (
-        Turn(id="low", label="Low, for typing", tasks=LOW_TASKS, hours=hours(LOW_TASKS), raise_mm=0.0,
-             neck=best_top(here, found.seat, found.surface)[0], elbow=elbow_over(model, gap)[0],
-             spell_min=LOW_SPELL_MIN),
-        Turn(id="raised", label="Raised, for reading and calls", tasks=RAISED_TASKS,
-             hours=hours(RAISED_TASKS), raise_mm=up,
-             neck=best_top(lifted, found.seat, found.surface)[0], elbow=None,
-             spell_min=RAISED_SPELL_MIN),
-    )  # fmt: skip
+        Turn(
+            id="low",
+            label="Low, for typing",
+            tasks=LOW_TASKS,
+            hours=hours(LOW_TASKS),
+            raise_mm=0.0,
+            neck=best_top(here, found.seat, found.surface)[0],
+            elbow=elbow_over(model, gap)[0],
+            spell_min=LOW_SPELL_MIN,
+        ),
+        Turn(
+            id="raised",
+            label="Raised, for reading and calls",
+            tasks=RAISED_TASKS,
+            hours=hours(RAISED_TASKS),
+            raise_mm=up,
+            neck=best_top(lifted, found.seat, found.surface)[0],
+            elbow=None,
+            spell_min=RAISED_SPELL_MIN,
+        ),
+    )

@@ -8,13 +8,7 @@ from ..errors import MissingInput
 from ..policy import JOINT_BANDS, Band
 from ..workstation import Span, Workstation
 from .case import Case
-from .distance import (
-    Depth,
-    along_the_floor,
-    distance_terms,
-    laptop_distance,
-    reachable_distance,
-)
+from .distance import Depth, along_the_floor, distance_terms, laptop_distance, reachable_distance
 from .frame import (
     elbow_terms,
     eye_terms,
@@ -71,13 +65,19 @@ class Lengths:
         on_feet = seated and not case.own_seat  # a wheelchair's footplates carry the feet
         distance = target_distance(case)
         return cls(
-            case=case, posture=posture, elbow=elbow, reach=reach(body), eye=eye,
+            case=case,
+            posture=posture,
+            elbow=elbow,
+            reach=reach(body),
+            eye=eye,
             legs=total(legs_terms(body, case)) if on_feet else None,
             thigh_length=body.mm("buttock_popliteal_length") if on_feet else 1.0,
-            thigh_need=thigh, distance=distance, hip_level=90 + case.recline(),
+            thigh_need=thigh,
+            distance=distance,
+            hip_level=90 + case.recline(),
             level=level_seat(body, case) if on_feet else None,
             floor=_floor(case, distance, seated=seated),
-        )  # fmt: skip
+        )
 
     def distance_at(self, station: Workstation) -> float:
         """Eye to picture as this desk allows it, mm; the usual one where nothing tells it."""
@@ -166,8 +166,11 @@ def own_seat_span(case: Case) -> Span:
     if at is None and span is not None and span.fixed:
         at = span.low
     if at is None:
-        raise MissingInput("seat", "The wheelchair's seat is not measured: it is never moved, and "
-                           "everything else comes to it.")  # fmt: skip
+        raise MissingInput(
+            "seat",
+            "The wheelchair's seat is not measured: it is never moved, and "
+            "everything else comes to it.",
+        )
     return Span(low=at, high=at)
 
 
@@ -187,8 +190,9 @@ def _floor(case: Case, distance: float | None, *, seated: bool) -> Depth | None:
     if distance is None or case.workstation.screen.kind == "laptop":
         return None
     try:
-        return along_the_floor(case.body, case, elbow_deg=case.policy.elbow_angle,
-                               distance=distance, seated=seated)  # fmt: skip
+        return along_the_floor(
+            case.body, case, elbow_deg=case.policy.elbow_angle, distance=distance, seated=seated
+        )
     except MissingInput:
         return None
 
@@ -200,8 +204,11 @@ def reach_of(station: Workstation) -> tuple[Span | None, Span | None]:
         return lift, None
     if desk.screen_base is None:
         return lift, None
-    tops = Span(low=desk.screen_base.low + lift.low, high=desk.screen_base.high + lift.high,
-                step=lift.step if desk.screen_base.fixed else None)  # fmt: skip
+    tops = Span(
+        low=desk.screen_base.low + lift.low,
+        high=desk.screen_base.high + lift.high,
+        step=lift.step if desk.screen_base.fixed else None,
+    )
     if desk.below is None or desk.screen_base.fixed:
         return None, tops
     return Span(low=lift.low + desk.below.low, high=lift.high + desk.below.high), tops

@@ -26,35 +26,54 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
     low, high = seated.setting("surface"), standing.setting("surface")
     if low is None or high is None:
         return ()
-    found = [Move(piece="surface", label="Keys' surface" if desk.form in ("platform", "cart", "tray")
-                  else "Desk", seated=low, standing=high)]  # fmt: skip
+    found = [
+        Move(
+            piece="surface",
+            label="Keys' surface" if desk.form in ("platform", "cart", "tray") else "Desk",
+            seated=low,
+            standing=high,
+        )
+    ]
     top, top_up = seated.setting("screen_top"), standing.setting("screen_top")
     if top is not None and top_up is not None and case.workstation.screen.kind != "laptop":
         apart = desk.screen_base is not None
         over = (top, top_up) if apart else (top - low, top_up - high)
         if abs(over[1] - over[0]) > SAME_MM:
             label = "Screen top over the floor" if apart else "Screen top over the desk"
-            found.append(Move(piece="screen", label=label, seated=over[0], standing=over[1],
-                              text=SCREEN_BACK))  # fmt: skip
+            found.append(
+                Move(
+                    piece="screen", label=label, seated=over[0], standing=over[1], text=SCREEN_BACK
+                )
+            )
     far = seated.setting("distance"), standing.setting("distance")
     if far[0] is not None and far[1] is not None and abs(far[0] - far[1]) > SAME_MM:
         found.append(Move(piece="distance", label="Eye to screen", seated=far[0], standing=far[1]))
     slopes = seated.setting("slope"), standing.setting("slope")
     if slopes[0] is not None and slopes[1] is not None and abs(slopes[0] - slopes[1]) > 1:
-        found.append(Move(piece="slope", label="Keys' slope",
-                          text=f"{slopes[0]:.0f}° seated, {slopes[1]:.0f}° standing"))  # fmt: skip
+        found.append(
+            Move(
+                piece="slope",
+                label="Keys' slope",
+                text=f"{slopes[0]:.0f}° seated, {slopes[1]:.0f}° standing",
+            )
+        )
     found.append(Move(piece="chair", label="Chair", text="out of the way, not behind the heels"))
     if case.mat:
         found.append(Move(piece="mat", label="Mat", text="under the feet, and away before sitting"))
-    if case.shoe_seated is not None and case.shoe_standing is not None \
-            and abs(case.shoe_seated - case.shoe_standing) > 10:  # fmt: skip
-        found.append(Move(piece="shoes", label="Shoes", seated=case.shoe_seated,
-                          standing=case.shoe_standing))  # fmt: skip
+    if (
+        case.shoe_seated is not None
+        and case.shoe_standing is not None
+        and abs(case.shoe_seated - case.shoe_standing) > 10
+    ):
+        found.append(
+            Move(piece="shoes", label="Shoes", seated=case.shoe_seated, standing=case.shoe_standing)
+        )
     return tuple(found)
 
 
 def settings_of(fit: PostureFit) -> Settings:
     """The settings a fit aims at."""
     known = Settings.__dataclass_fields__
-    return Settings(**{row.key: row.setting for row in fit.rows
-                       if row.key in known and row.key != "desk_depth"})  # fmt: skip
+    return Settings(
+        **{row.key: row.setting for row in fit.rows if row.key in known and row.key != "desk_depth"}
+    )

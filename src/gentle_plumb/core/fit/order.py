@@ -6,10 +6,32 @@ from .case import Case
 from .model import fixed_surface
 from .result import FitResult, FitRow
 
-_USUAL = ("seat", "seat_depth", "lumbar", "armrest", "surface", "keys", "mouse", "distance",
-          "screen_top", "tilt", "footrest")  # fmt: skip
-_HANDS_FIRST = ("surface", "keys", "seat", "footrest", "seat_depth", "lumbar", "armrest", "mouse",
-                "distance", "screen_top", "tilt")  # fmt: skip
+_USUAL = (
+    "seat",
+    "seat_depth",
+    "lumbar",
+    "armrest",
+    "surface",
+    "keys",
+    "mouse",
+    "distance",
+    "screen_top",
+    "tilt",
+    "footrest",
+)
+_HANDS_FIRST = (
+    "surface",
+    "keys",
+    "seat",
+    "footrest",
+    "seat_depth",
+    "lumbar",
+    "armrest",
+    "mouse",
+    "distance",
+    "screen_top",
+    "tilt",
+)
 NEEDED_ROWS = frozenset({*_USUAL, "desk_depth"} - {"armrest"})
 """Rows without which nothing is worked out."""
 _STANDING = ("surface", "keys", "distance", "screen_top", "tilt")

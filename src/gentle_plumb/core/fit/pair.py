@@ -129,8 +129,9 @@ def _share_screen(
     want = kept if kept is not None else seated.top
     base = seated.surface, standing.surface
     tries = [want] if kept is not None else [want, *_ends(first)]
-    tries += [] if kept is not None else [
-        _near(first, end - base[1] + base[0]) for end in _ends(second)]  # fmt: skip
+    tries += (
+        [] if kept is not None else [_near(first, end - base[1] + base[0]) for end in _ends(second)]
+    )
     best: tuple[float, float, float, float] | None = None
     for top in tries:
         other = _near(second, top - base[0] + base[1])
@@ -147,14 +148,21 @@ STANDING_OVER_DEG = 15.0
 
 def stands_too(case: Case, standing: Found | None) -> bool:
     """Whether this place is worked at standing: something moves, and nothing of the person's bars it."""
-    return (case.workstation.desk.kind == "sit_stand" and case.may_stand and standing is not None
-            and standing.over <= STANDING_OVER_DEG)  # fmt: skip
+    return (
+        case.workstation.desk.kind == "sit_stand"
+        and case.may_stand
+        and standing is not None
+        and standing.over <= STANDING_OVER_DEG
+    )
 
 
 def solve_pair(
-    case: Case, *, overrule_seated: Settings | None = None,
-    overrule_standing: Settings | None = None, whole: bool = True,
-) -> Pair:  # fmt: skip
+    case: Case,
+    *,
+    overrule_seated: Settings | None = None,
+    overrule_standing: Settings | None = None,
+    whole: bool = True,
+) -> Pair:
     """Both postures of a case at their optimum.
 
     Parameters
@@ -173,8 +181,9 @@ def solve_pair(
     if whole or case.workstation.desk.kind == "sit_stand":
         standing_model = _model(case, "standing", overrule_standing or Settings())
     seated = solve_posture(seated_model, case.found_seated, keep=keep) if seated_model else None
-    standing = (solve_posture(standing_model, case.found_standing, keep=keep)
-                if standing_model else None)  # fmt: skip
+    standing = (
+        solve_posture(standing_model, case.found_standing, keep=keep) if standing_model else None
+    )
     both = seated_model is not None and standing_model is not None and stands_too(case, standing)
     if both and seated_model and standing_model and seated and standing:
         seated, standing = _share_screen(case, (seated_model, standing_model), (seated, standing))

@@ -10,9 +10,22 @@ from .terms import Term
 
 Posture = Literal["seated", "standing"]
 LimitKind = Literal[
-    "stops", "starts", "fixed", "steps", "thighs", "armrests", "hangs", "collides", "joined", "shallow", "wide",
-    "low", "belly", "kept", "choice"
-]  # fmt: skip
+    "stops",
+    "starts",
+    "fixed",
+    "steps",
+    "thighs",
+    "armrests",
+    "hangs",
+    "collides",
+    "joined",
+    "shallow",
+    "wide",
+    "low",
+    "belly",
+    "kept",
+    "choice",
+]
 NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "choice"})
 """Kinds that don't keep a piece from where it belongs."""
 RANGE_ENDS: frozenset[LimitKind] = frozenset({"stops", "starts", "fixed", "steps"})

@@ -56,8 +56,17 @@ def target_row(
     """
 
     def row(status: Status, **known: Any) -> FitRow:
-        return FitRow(key=about.key, posture=about.posture, label=about.label, unit=about.unit,
-                      why=about.why, status=status, found=found, source=about.source, **known)  # fmt: skip
+        return FitRow(
+            key=about.key,
+            posture=about.posture,
+            label=about.label,
+            unit=about.unit,
+            why=about.why,
+            status=status,
+            found=found,
+            source=about.source,
+            **known,
+        )
 
     try:
         made = tuple(terms(case.body))
@@ -84,9 +93,13 @@ def target_row(
     )
     widest = max(shares, key=lambda name: shares[name], default=None)
     return row(
-        status, **known, sd=sd, shares=tuple(shares.items()), estimated=estimated,
+        status,
+        **known,
+        sd=sd,
+        shares=tuple(shares.items()),
+        estimated=estimated,
         retake=widest if widest and shares[widest] > SAME_MM else None,
-    )  # fmt: skip
+    )
 
 
 def judge(found: float | None, low: float | None, high: float | None) -> tuple[Status, str | None]:

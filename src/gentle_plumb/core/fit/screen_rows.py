@@ -42,19 +42,28 @@ def eye_height_terms(
     return (Term(label="seat", value=seat), *eye_terms(body, case))
 
 
-def top_row(case: Case, posture: Posture, seat: float | None, surface: float | None,
-            setting: float | None, distance: float | None, neck: Joint | None) -> FitRow:  # fmt: skip
+def top_row(
+    case: Case,
+    posture: Posture,
+    seat: float | None,
+    surface: float | None,
+    setting: float | None,
+    distance: float | None,
+    neck: Joint | None,
+) -> FitRow:
     """Top edge of the picture, by the screen rule and the lenses."""
     settings = case.found_seated if posture == "seated" else case.found_standing
     lens = case.lower_lens if case.policy.lens_answer == "lower" else "none"
     rule = RULE_LABELS[case.policy.screen_rule]
     about = Quantity(
-        key="screen_top", posture=posture, label="Screen top",
+        key="screen_top",
+        posture=posture,
+        label="Screen top",
         source="house-screen" if lens == "none" else "house-lens",
         why=f"{rule[0].upper()}{rule[1:]}; the eyes alone reach the bottom."
         if lens == "none"
         else f"Read through the lower part of {lens} lenses: lower, so that the chin stays level.",
-    )  # fmt: skip
+    )
     height = case.workstation.screen.picture_height
 
     def far() -> float:
@@ -94,26 +103,31 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
     """Eye to picture, and what a shallow desk or a laptop makes of it."""
     settings = case.found_seated if posture == "seated" else case.found_standing
     about = Quantity(
-        key="distance", posture=posture, label="Eye to screen", source="house-screen",
+        key="distance",
+        posture=posture,
+        label="Eye to screen",
+        source="house-screen",
         why="Fingertips reach the picture; the settle-in test corrects it.",
-    )  # fmt: skip
+    )
     row = target_row(
         case,
         about,
         lambda body: distance_terms(body, case),
         lambda target: (
-            max(least_distance(case)[0], target - DISTANCE_BAND_MM), target + DISTANCE_BAND_MM
+            max(least_distance(case)[0], target - DISTANCE_BAND_MM),
+            target + DISTANCE_BAND_MM,
         ),
         found=settings.distance,
-    )  # fmt: skip
+    )
     if row.target is None:
         return row
     try:
         if case.workstation.screen.kind == "laptop":
             joined = laptop_distance(case.body, case, elbow_deg=elbow_deg)
             return set_row(row, joined, [limit("laptop", "joined", joined, row.target - joined)])
-        place = along_the_floor(case.body, case, elbow_deg=elbow_deg, distance=row.target,
-                                seated=posture == "seated")  # fmt: skip
+        place = along_the_floor(
+            case.body, case, elbow_deg=elbow_deg, distance=row.target, seated=posture == "seated"
+        )
     except MissingInput:
         return set_row(row, row.target)
     depth = case.workstation.desk.depth
@@ -130,9 +144,13 @@ def tilt_row(
     settings = case.found_seated if posture == "seated" else case.found_standing
     screen = case.workstation.screen
     about = Quantity(
-        key="tilt", posture=posture, label="Tilt back", source="house-screen", unit="deg",
+        key="tilt",
+        posture=posture,
+        label="Tilt back",
+        source="house-screen",
+        unit="deg",
         why="The picture stands square to the line of sight.",
-    )  # fmt: skip
+    )
 
     def terms(_: Body) -> Sequence[Term]:
         if top is None or eye is None or distance is None:
@@ -142,17 +160,22 @@ def tilt_row(
             raise MissingInput("screen_size", "The size of the screen is not recorded.")
         down = -gaze_deg(above_eye=top - height / 2 - eye, distance=distance)
         return (
-            Term(label="gaze down to the picture's centre",
-                 value=Span(low=0, high=case.policy.most_tilt).clamp(down)),
-        )  # fmt: skip
+            Term(
+                label="gaze down to the picture's centre",
+                value=Span(low=0, high=case.policy.most_tilt).clamp(down),
+            ),
+        )
 
     row = target_row(
-        case, about, terms,
+        case,
+        about,
+        terms,
         lambda target: (
-            max(0.0, target - TILT_BAND_DEG), min(case.policy.most_tilt, target + TILT_BAND_DEG)
+            max(0.0, target - TILT_BAND_DEG),
+            min(case.policy.most_tilt, target + TILT_BAND_DEG),
         ),
         found=settings.tilt,
-    )  # fmt: skip
+    )
     span = screen.tilt_deg
     if row.target is None or span is None:
         return set_row(row, row.target)
@@ -163,20 +186,25 @@ def tilt_row(
 def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
     """How deep the desk must be for keys and screen to be right together."""
     about = Quantity(
-        key="desk_depth", posture="seated", label="Desk depth", source="house-desk-depth",
+        key="desk_depth",
+        posture="seated",
+        label="Desk depth",
+        source="house-desk-depth",
         why="Keys at the front edge and the picture at arm's length fit on it together.",
-    )  # fmt: skip
+    )
 
     def terms(body: Body) -> Sequence[Term]:
         laptop = case.workstation.screen.kind == "laptop"
         distance = None if laptop else total(distance_terms(body, case))
         place = along_the_floor(body, case, elbow_deg=elbow_deg, distance=distance)
         return (
-            Term(label="keys behind the front edge",
-                 value=max(HOME_ROW_TO_FRONT_MM, place.keys - place.edge)),
+            Term(
+                label="keys behind the front edge",
+                value=max(HOME_ROW_TO_FRONT_MM, place.keys - place.edge),
+            ),
             Term(label="picture behind the keys", value=place.picture - place.keys),
             Term(label="stand behind the picture", value=place.back - place.picture),
-        )  # fmt: skip
+        )
 
     depth = case.workstation.desk.depth
     row = target_row(case, about, terms, lambda target: (target, None), found=depth)
@@ -212,9 +240,13 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
     """Display scale at which usual text is large enough at this distance."""
     screen = case.workstation.screen
     about = Quantity(
-        key="scale", posture="seated", label="Display scale", source="house-text", unit="%",
+        key="scale",
+        posture="seated",
+        label="Display scale",
+        source="house-text",
+        unit="%",
         why="Enlarge before leaning: capitals 20 minutes of arc high at the eye.",
-    )  # fmt: skip
+    )
 
     def raw() -> float:
         if distance is None:
@@ -229,6 +261,11 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
         capital = f"capitals {capital_mm(distance or 0.0):.1f} mm high"
         return (Term(label=capital, value=needed), Term(label="next step", value=step - needed))
 
-    row = target_row(case, about, terms, lambda _: (raw() * LEAST_ARCMIN / CAPITAL_ARCMIN, None),
-                     found=case.details.scale)  # fmt: skip
+    row = target_row(
+        case,
+        about,
+        terms,
+        lambda _: (raw() * LEAST_ARCMIN / CAPITAL_ARCMIN, None),
+        found=case.details.scale,
+    )
     return set_row(row, row.target)

@@ -25,10 +25,12 @@ GAZE_DROP_LEAST_DEG, GAZE_DROP_MOST_DEG = 10.0, 20.0
 """Band of the gaze to the picture's centre. Source: house-screen."""
 
 RULE_LABELS: dict[ScreenRule, str] = {
-    "top_edge": "top edge at the eye", "top_third": "eyes at the top third",
-    "middle_third": "eyes at the middle third", "gaze_drop": "centre under the eye line",
+    "top_edge": "top edge at the eye",
+    "top_third": "eyes at the top third",
+    "middle_third": "eyes at the middle third",
+    "gaze_drop": "centre under the eye line",
     "eyes_alone": "eyes alone reach all of it",
-}  # fmt: skip
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -65,8 +67,9 @@ def rule_band(policy: Policy, *, height: float | None, distance: float) -> TopBa
     """
     rule = policy.screen_rule
     if rule == "top_edge":
-        return TopBand(low=policy.screen_top_low, target=policy.screen_top_high,
-                       high=policy.screen_top_high)  # fmt: skip
+        return TopBand(
+            low=policy.screen_top_low, target=policy.screen_top_high, high=policy.screen_top_high
+        )
     if height is None:
         raise MissingInput("screen_size", "The size of the screen is not recorded.")
     if rule == "top_third":
@@ -135,10 +138,12 @@ def gaze_by_rule(case: Case, distance: float) -> tuple[RuleGaze, ...]:
         top = top_band(own, distance).target
         found.append(
             RuleGaze(
-                rule=rule, label=label, top=top,
+                rule=rule,
+                label=label,
+                top=top,
                 to_top=gaze_deg(above_eye=top, distance=distance),
                 to_centre=gaze_deg(above_eye=top - height / 2, distance=distance),
                 to_bottom=gaze_deg(above_eye=top - height, distance=distance),
             )
-        )  # fmt: skip
+        )
     return tuple(found)

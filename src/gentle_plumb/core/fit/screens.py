@@ -102,15 +102,24 @@ def place_screens(case: Case, distance: float) -> tuple[Placed, ...]:
         bearing = side * own
         if not at_seam:
             on_main = side * ahead > 0 if seam else True
-            inner = 2 * half_angle(main if on_main else beside[0].width, distance) if seam else (
-                half_angle(main, distance))  # fmt: skip
+            inner = (
+                2 * half_angle(main if on_main else beside[0].width, distance)
+                if seam
+                else (half_angle(main, distance))
+            )
             bearing = side * (inner + own)
         found.append(Placed(id=screen.id, bearing=bearing, neck=neck_turn(bearing), seam=at_seam))
     return tuple(found)
 
 
-def side_screen_rows(case: Case, *, eye: float | None, distance: float | None,
-                     surface: float | None, main_top: float | None) -> list[FitRow]:  # fmt: skip
+def side_screen_rows(
+    case: Case,
+    *,
+    eye: float | None,
+    distance: float | None,
+    surface: float | None,
+    main_top: float | None,
+) -> list[FitRow]:
     """Bearing, distance and height of every screen where there are several; else none."""
     others = case.details.side_screens
     if not others:
@@ -132,55 +141,84 @@ def side_screen_rows(case: Case, *, eye: float | None, distance: float | None,
     return rows
 
 
-def _bearing(case: Case, id: str, name: str, placed: Callable[[str], Placed],
-             found: float | None) -> FitRow:  # fmt: skip
+def _bearing(
+    case: Case, id: str, name: str, placed: Callable[[str], Placed], found: float | None
+) -> FitRow:
     why = "What is looked at most stands straight ahead."
     try:
         at = placed(id)
         turn = f"turned in by {at.turn_in:.0f}° to face the client"
         neck = f"{at.neck:.0f}° are left for the neck after the eyes' first {EYES_TURN_DEG:.0f}°"
-        why = (f"Used equally: the seam lies on the midline, {turn}; {neck}." if at.seam
-               else f"{turn[0].upper()}{turn[1:]}; {neck}." if at.bearing else why)  # fmt: skip
+        why = (
+            f"Used equally: the seam lies on the midline, {turn}; {neck}."
+            if at.seam
+            else f"{turn[0].upper()}{turn[1:]}; {neck}."
+            if at.bearing
+            else why
+        )
     except MissingInput:
         pass
-    about = Quantity(key=f"{id}_bearing", posture="seated", label=f"{name} to the side",
-                     source="house-bearing", unit="deg", why=why)  # fmt: skip
+    about = Quantity(
+        key=f"{id}_bearing",
+        posture="seated",
+        label=f"{name} to the side",
+        source="house-bearing",
+        unit="deg",
+        why=why,
+    )
 
     def terms(_: Body) -> Sequence[Term]:
         at = placed(id)
         label = "seam on the midline" if at.seam else "edge to edge" if at.bearing else "ahead"
         return (Term(label=label, value=at.bearing),)
 
-    row = target_row(case, about, terms,
-                     lambda target: (target - BEARING_BAND_DEG, target + BEARING_BAND_DEG),
-                     found=found)  # fmt: skip
+    row = target_row(
+        case,
+        about,
+        terms,
+        lambda target: (target - BEARING_BAND_DEG, target + BEARING_BAND_DEG),
+        found=found,
+    )
     return set_row(row, row.target)
 
 
 def _distance(case: Case, screen: SideScreen, name: str, distance: float | None) -> FitRow:
-    about = Quantity(key=f"{screen.id}_distance", posture="seated", label=f"Eye to {name.lower()}",
-                     source="house-bearing",
-                     why="As far as the main one, so that the eyes need not refocus.")  # fmt: skip
+    about = Quantity(
+        key=f"{screen.id}_distance",
+        posture="seated",
+        label=f"Eye to {name.lower()}",
+        source="house-bearing",
+        why="As far as the main one, so that the eyes need not refocus.",
+    )
 
     def terms(_: Body) -> Sequence[Term]:
         if distance is None:
             raise MissingInput("distance", "The eye distance is not known yet.")
         return (Term(label="as the main screen", value=distance),)
 
-    row = target_row(case, about, terms,
-                     lambda target: (target - DISTANCE_BAND_MM, target + DISTANCE_BAND_MM),
-                     found=screen.distance)  # fmt: skip
+    row = target_row(
+        case,
+        about,
+        terms,
+        lambda target: (target - DISTANCE_BAND_MM, target + DISTANCE_BAND_MM),
+        found=screen.distance,
+    )
     return set_row(row, row.target)
 
 
-def _top(case: Case, screen: SideScreen, name: str, *, main_top: float | None,
-         surface: float | None) -> FitRow:  # fmt: skip
+def _top(
+    case: Case, screen: SideScreen, name: str, *, main_top: float | None, surface: float | None
+) -> FitRow:
     above = screen.place == "above"
     about = Quantity(
-        key=f"{screen.id}_top", posture="seated", label=f"{name} top", source="house-bearing",
-        why="Above the main one: for glances only, the neck bends back to it." if above
+        key=f"{screen.id}_top",
+        posture="seated",
+        label=f"{name} top",
+        source="house-bearing",
+        why="Above the main one: for glances only, the neck bends back to it."
+        if above
         else "As high as the main one, so that the head only turns.",
-    )  # fmt: skip
+    )
 
     def terms(_: Body) -> Sequence[Term]:
         if main_top is None:
@@ -190,12 +228,19 @@ def _top(case: Case, screen: SideScreen, name: str, *, main_top: float | None,
             return (top,)
         if screen.height is None:
             raise MissingInput("screen_size", f"The size of {name.lower()} is not recorded.")
-        return (top, Term(label="frames", value=FRAMES_MM),
-                Term(label="its own picture", value=screen.height))  # fmt: skip
+        return (
+            top,
+            Term(label="frames", value=FRAMES_MM),
+            Term(label="its own picture", value=screen.height),
+        )
 
-    row = target_row(case, about, terms,
-                     lambda target: (target - HEIGHT_BAND_MM, target + HEIGHT_BAND_MM),
-                     found=screen.top)  # fmt: skip
+    row = target_row(
+        case,
+        about,
+        terms,
+        lambda target: (target - HEIGHT_BAND_MM, target + HEIGHT_BAND_MM),
+        found=screen.top,
+    )
     own = laptop_top(screen, surface)
     if row.target is None or own is None or abs(own - row.target) <= HEIGHT_BAND_MM:
         return set_row(row, row.target)

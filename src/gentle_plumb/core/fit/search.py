@@ -49,10 +49,17 @@ def _turning_seats(model: SearchModel, span: Span, surface: Span, gaps: list[flo
         level, margin = legs if model.level is None else model.level, model.flat_margin
         closed = model.thigh_length * _sin(model.hip_level - model.hip_band.low)
         opened = model.thigh_length * _sin(model.hip_band.low - model.hip_level)
-        turns = (legs - margin, legs + margin, level, level - margin, level - margin - closed,
-                 level + opened)  # fmt: skip
-        places = {place for feet in model.feet or ()
-                  for place in feet.places() or (feet.low, feet.high)}  # fmt: skip
+        turns = (
+            legs - margin,
+            legs + margin,
+            level,
+            level - margin,
+            level - margin - closed,
+            level + opened,
+        )
+        places = {
+            place for feet in model.feet or () for place in feet.places() or (feet.low, feet.high)
+        }
         points |= {turn + place for place in {0.0, *places} for turn in turns}
     if model.highest_seat is not None:
         points.add(model.highest_seat)
@@ -61,8 +68,7 @@ def _turning_seats(model: SearchModel, span: Span, surface: Span, gaps: list[flo
         points |= {end - gap for end in ends or ()}
     if model.eye is not None and model.tops is not None:
         for top in model.tops.places() or (model.tops.low, model.tops.high):
-            points |= {top - model.eye - edge
-                       for edge in (model.top_band.low, model.top_band.high)}  # fmt: skip
+            points |= {top - model.eye - edge for edge in (model.top_band.low, model.top_band.high)}
     return {seat for seat in points if span.low <= seat <= span.high}
 
 
@@ -81,8 +87,9 @@ def _by_legs(model: SearchModel, seats: Iterable[float]) -> list[float]:
 _Best = tuple[tuple[float, ...], float, float, float, float]
 
 
-def _best_of(model: SearchModel, gaps: Gaps, surfaces: Span, seats: list[float],
-             best: _Best | None) -> _Best | None:  # fmt: skip
+def _best_of(
+    model: SearchModel, gaps: Gaps, surfaces: Span, seats: list[float], best: _Best | None
+) -> _Best | None:
     """The best of these seats, or what was the best before."""
     for seat in seats:
         least, most = surfaces.low - seat, surfaces.high - seat
@@ -109,8 +116,11 @@ def _best_of(model: SearchModel, gaps: Gaps, surfaces: Span, seats: list[float],
                 continue  # whatever its surface, it comes after the best so far
             if top[:4] == (0.0, 0.0, 0.0, False) and not model.hands_first and apart > top[4]:
                 break  # nothing costs less, and all that follow are further from the legs
-        cutoff = (inf, inf) if best is None or hard < best[0][0] else (
-            best[0][1] if model.first == "hands" else inf, best[0][2] - legs + 1e-6)  # fmt: skip
+        cutoff = (
+            (inf, inf)
+            if best is None or hard < best[0][0]
+            else (best[0][1] if model.first == "hands" else inf, best[0][2] - legs + 1e-6)
+        )
         score, gap = gaps.best(seat, least, most, cutoff)
         first = score[0] if model.first == "hands" else first
         footrest = model.legs is not None and seat - model.legs > model.flat_margin + 1e-9
@@ -160,8 +170,9 @@ FEW_SEATS = 6
 """Seats of the lattice that are looked at one by one rather than split further."""
 
 
-def _split(model: SearchModel, gaps: Gaps, surfaces: Span, points: set[float],
-           best: _Best | None) -> _Best | None:  # fmt: skip
+def _split(
+    model: SearchModel, gaps: Gaps, surfaces: Span, points: set[float], best: _Best | None
+) -> _Best | None:
     """The best lattice seat at a fixed surface, by halving what lies between turning points.
 
     Between two of them every part of the cost is least at one end, so the sum of the lesser ends
@@ -251,9 +262,15 @@ def search(model: SearchModel) -> Found:
     rank, seat, surface, hang, presses = best
     placed = model.eye is not None
     return Found(
-        seat=seat, surface=surface, top=best_top(model, seat, surface)[2] if placed else None,
-        over=rank[2], footrest=bool(rank[3]), hangs=hang, presses=presses, first=rank[1],
-    )  # fmt: skip
+        seat=seat,
+        surface=surface,
+        top=best_top(model, seat, surface)[2] if placed else None,
+        over=rank[2],
+        footrest=bool(rank[3]),
+        hangs=hang,
+        presses=presses,
+        first=rank[1],
+    )
 
 
 def forget() -> None:

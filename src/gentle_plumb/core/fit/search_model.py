@@ -87,8 +87,13 @@ class Found:
         return round(self.hangs + self.presses, 6), self.first, self.over
 
 
-def hold(model: SearchModel, *, seat: float | None = None, surface: float | None = None,
-         top: float | None = None) -> SearchModel:  # fmt: skip
+def hold(
+    model: SearchModel,
+    *,
+    seat: float | None = None,
+    surface: float | None = None,
+    top: float | None = None,
+) -> SearchModel:
     """The same model with what is given held where it is."""
     held: dict[str, Any] = {}
     if seat is not None:

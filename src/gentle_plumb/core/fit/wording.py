@@ -7,10 +7,19 @@ from .joints import Joint
 from .result import Cost, Limit
 
 PIECES = {
-    "chair": "chair", "desk": "desk", "screen": "screen stand", "armrest": "armrests",
-    "seat_depth": "seat pan", "lumbar": "lumbar pad", "laptop": "laptop", "tilt": "screen tilt",
-    "keyboard": "keyboard", "slope": "keys", "feet": "foot support", "mouse_shelf": "mouse shelf",
-}  # fmt: skip
+    "chair": "chair",
+    "desk": "desk",
+    "screen": "screen stand",
+    "armrest": "armrests",
+    "seat_depth": "seat pan",
+    "lumbar": "lumbar pad",
+    "laptop": "laptop",
+    "tilt": "screen tilt",
+    "keyboard": "keyboard",
+    "slope": "keys",
+    "feet": "foot support",
+    "mouse_shelf": "mouse shelf",
+}
 
 
 def degrees_said(value: float, digits: int = 0) -> str:

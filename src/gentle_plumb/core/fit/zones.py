@@ -57,28 +57,48 @@ def phone_zone(case: Case) -> Zone | None:
     if case.hours["calls"] > HEADSET_H:
         why += f" Over {HEADSET_H:g} h of calls a day: a headset."
     sign = 1 if side == "right" else -1
-    return Zone(id="phone", label="Phone", side=side, x=sign * NEAR_MM * 0.95, y=NEAR_MM * 0.8,
-                why=why, conflict=conflict)  # fmt: skip
+    return Zone(
+        id="phone",
+        label="Phone",
+        side=side,
+        x=sign * NEAR_MM * 0.95,
+        y=NEAR_MM * 0.8,
+        why=why,
+        conflict=conflict,
+    )
 
 
 def paper_zones(case: Case) -> tuple[Zone, ...]:
     """Where paper is read, and where long handwriting is done."""
     found = []
     if case.hours.get("paper"):
-        found.append(Zone(
-            id="paper", label="Paper", side="middle", x=0.0, y=NEAR_MM + 190, source="house-paper",
-            why="In line between keys and screen, sloped: the head goes down, not round. Or beside "
+        found.append(
+            Zone(
+                id="paper",
+                label="Paper",
+                side="middle",
+                x=0.0,
+                y=NEAR_MM + 190,
+                source="house-paper",
+                why="In line between keys and screen, sloped: the head goes down, not round. Or beside "
                 "the screen at its height and distance.",
-        ))  # fmt: skip
+            )
+        )
     if case.hours.get("writing", 0.0) >= OWN_PLACE_H and case.writing_hand:
         side = case.writing_hand
         low, high = WRITING_UP_MM
-        found.append(Zone(
-            id="writing", label="Handwriting", side=side, x=(1 if side == "right" else -1) * 520.0,
-            y=160.0, source="house-paper",
-            why=f"A place of its own, the whole chair turned to it, {low:.0f} to {high:.0f} mm higher "
+        found.append(
+            Zone(
+                id="writing",
+                label="Handwriting",
+                side=side,
+                x=(1 if side == "right" else -1) * 520.0,
+                y=160.0,
+                source="house-paper",
+                why=f"A place of its own, the whole chair turned to it, {low:.0f} to {high:.0f} mm higher "
                 "than the keys.",
-        ))  # fmt: skip
+            )
+        )
     return tuple(found)
 
 

@@ -7,7 +7,21 @@ from .regions import OFTEN, REGIONS, STRONGEST, Region
 from .signs import SIGNS, URGENCY, Sign, Ticked, ticked_signs, unasked_signs
 
 __all__ = [
-    "CARE", "CONSENTS", "OFTEN", "REGIONS", "SIGNS", "STRONGEST", "URGENCY", "Care", "Consent",
-    "PersonLimits", "Region", "Sign", "Ticked", "person_limits", "precautions_of", "ticked_signs",
+    "CARE",
+    "CONSENTS",
+    "OFTEN",
+    "REGIONS",
+    "SIGNS",
+    "STRONGEST",
+    "URGENCY",
+    "Care",
+    "Consent",
+    "PersonLimits",
+    "Region",
+    "Sign",
+    "Ticked",
+    "person_limits",
+    "precautions_of",
+    "ticked_signs",
     "unasked_signs",
-]  # fmt: skip
+]

@@ -10,6 +10,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
+from ..choices import one_of
+
 Urgency = Literal["urgent", "same_day", "clinician"]
 
 URGENCY: dict[Urgency, str] = {
@@ -31,23 +33,32 @@ class Sign:
 SIGNS: dict[str, Sign] = {
     sign.id: sign
     for sign in (
-        Sign(id="saddle", urgency="urgent",
-             label="Loss of bladder or bowel control, or numbness between the legs"),
-        Sign(id="sudden", urgency="urgent",
-             label="Sudden weakness, drooping face or trouble speaking"),
+        Sign(
+            id="saddle",
+            urgency="urgent",
+            label="Loss of bladder or bowel control, or numbness between the legs",
+        ),
+        Sign(
+            id="sudden",
+            urgency="urgent",
+            label="Sudden weakness, drooping face or trouble speaking",
+        ),
         Sign(id="chest", urgency="urgent", label="Chest pain or breathlessness"),
         Sign(id="headache", urgency="urgent", label="A new severe headache"),
         Sign(id="sight", urgency="urgent", label="Loss of sight"),
         Sign(id="fall", urgency="clinician", label="A recent fall or accident with pain"),
-        Sign(id="fever", urgency="clinician",
-             label="Fever or unexplained weight loss with back pain"),
-        Sign(id="night", urgency="clinician",
-             label="Pain at night that no position eases"),
-        Sign(id="tingling", urgency="clinician",
-             label="Numbness, tingling or weakness that stays or spreads"),
+        Sign(
+            id="fever", urgency="clinician", label="Fever or unexplained weight loss with back pain"
+        ),
+        Sign(id="night", urgency="clinician", label="Pain at night that no position eases"),
+        Sign(
+            id="tingling",
+            urgency="clinician",
+            label="Numbness, tingling or weakness that stays or spreads",
+        ),
         Sign(id="calf", urgency="same_day", label="A hot, swollen calf"),
     )
-}  # fmt: skip
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -75,19 +86,29 @@ def ticked_signs(entries: Mapping[str, float | str | None]) -> list[Ticked]:
 
     """
     found = [
-        Ticked(id=sign.id, urgency=sign.urgency, label=sign.label,
-               done=_answer(entries, f"ask.sign.{sign.id}.done", f"ask.sign.{sign.id}.by"),
-               done_path=f"ask.sign.{sign.id}.done", by_path=f"ask.sign.{sign.id}.by")
+        Ticked(
+            id=sign.id,
+            urgency=sign.urgency,
+            label=sign.label,
+            done=_answer(entries, f"ask.sign.{sign.id}.done", f"ask.sign.{sign.id}.by"),
+            done_path=f"ask.sign.{sign.id}.done",
+            by_path=f"ask.sign.{sign.id}.by",
+        )
         for sign in SIGNS.values()
         if entries.get(f"ask.sign.{sign.id}") == "yes"
-    ]  # fmt: skip
-    other = entries.get("ask.warning")
-    if other in ("urgent", "clinician"):
+    ]
+    other = one_of(URGENCY, entries.get("ask.warning"))
+    if other is not None:
         found.append(
-            Ticked(id="other", urgency=other, label="Another sign",  # type: ignore[arg-type]
-                   done=_answer(entries, "ask.warning_done", "ask.warning_by"),
-                   done_path="ask.warning_done", by_path="ask.warning_by")
-        )  # fmt: skip
+            Ticked(
+                id="other",
+                urgency=other,
+                label="Another sign",
+                done=_answer(entries, "ask.warning_done", "ask.warning_by"),
+                done_path="ask.warning_done",
+                by_path="ask.warning_by",
+            )
+        )
     return sorted(found, key=lambda sign: tuple(URGENCY).index(sign.urgency))
 
 

@@ -3,6 +3,4 @@
 from .habits import HABIT_OFTEN, HABITS, SHARE, SIDES, Habit
 from .room import LIGHT_TASKS, ROOM, RoomItem
 
-__all__ = [
-    "HABITS", "HABIT_OFTEN", "LIGHT_TASKS", "ROOM", "SHARE", "SIDES", "Habit", "RoomItem",
-]  # fmt: skip
+__all__ = ["HABITS", "HABIT_OFTEN", "LIGHT_TASKS", "ROOM", "SHARE", "SIDES", "Habit", "RoomItem"]

@@ -46,32 +46,74 @@ class Rhythm:
 RHYTHMS: dict[str, Rhythm] = {
     rhythm.id: rhythm
     for rhythm in (
-        Rhythm(id="sit20_stand8_move2", label="20 sit · 8 stand · 2 move", sit=20, stand=8, move=2,
-               says="Twice an hour on the feet, and a few steps each time."),
-        Rhythm(id="sit40_stand20", label="40 sit · 20 stand", sit=40, stand=20, move=0,
-               says="Fewer changes, for work that takes long to get into."),
-        Rhythm(id="sit30_stand30", label="30 sit · 30 stand", sit=30, stand=30, move=0,
-               says="Half and half, for people used to standing."),
-        Rhythm(id="work25_move4", label="25 work · 4 move", sit=25, stand=0, move=4,
-               says="A short walk after each stretch of work; no standing desk needed.",
-               label_seated="25 work · 4 move",
-               says_seated="After each stretch of work: lean, lift, roll a little way, reach."),
-        Rhythm(id="micro15_walk_hourly", label="57 work · 3 walk, short breaks", sit=57, stand=0,
-               move=3, micro_every=15,
-               says="Half a minute's break each quarter of an hour and a walk each hour.",
-               label_seated="57 work · 3 move, short breaks",
-               says_seated="Half a minute's break each quarter of an hour; each hour lean, lift and roll."),
-        Rhythm(id="blocks_2h", label="Blocks of about two hours", sit=112, stand=0, move=8,
-               says="For long tasks; the walk after each has to be kept.",
-               label_seated="Blocks of about two hours",
-               says_seated="For long tasks; the weight shifts after each have to be kept."),
-        Rhythm(id="up_every_30", label="Up every 30", sit=29, stand=0, move=1,
-               says="Stand up and sit down again each half hour; the least there should be.",
-               label_seated="Shift every 30",
-               says_seated="Each half hour shift the weight: lean, lift, roll, reach; the least there "
-                           "should be."),
+        Rhythm(
+            id="sit20_stand8_move2",
+            label="20 sit · 8 stand · 2 move",
+            sit=20,
+            stand=8,
+            move=2,
+            says="Twice an hour on the feet, and a few steps each time.",
+        ),
+        Rhythm(
+            id="sit40_stand20",
+            label="40 sit · 20 stand",
+            sit=40,
+            stand=20,
+            move=0,
+            says="Fewer changes, for work that takes long to get into.",
+        ),
+        Rhythm(
+            id="sit30_stand30",
+            label="30 sit · 30 stand",
+            sit=30,
+            stand=30,
+            move=0,
+            says="Half and half, for people used to standing.",
+        ),
+        Rhythm(
+            id="work25_move4",
+            label="25 work · 4 move",
+            sit=25,
+            stand=0,
+            move=4,
+            says="A short walk after each stretch of work; no standing desk needed.",
+            label_seated="25 work · 4 move",
+            says_seated="After each stretch of work: lean, lift, roll a little way, reach.",
+        ),
+        Rhythm(
+            id="micro15_walk_hourly",
+            label="57 work · 3 walk, short breaks",
+            sit=57,
+            stand=0,
+            move=3,
+            micro_every=15,
+            says="Half a minute's break each quarter of an hour and a walk each hour.",
+            label_seated="57 work · 3 move, short breaks",
+            says_seated="Half a minute's break each quarter of an hour; each hour lean, lift and roll.",
+        ),
+        Rhythm(
+            id="blocks_2h",
+            label="Blocks of about two hours",
+            sit=112,
+            stand=0,
+            move=8,
+            says="For long tasks; the walk after each has to be kept.",
+            label_seated="Blocks of about two hours",
+            says_seated="For long tasks; the weight shifts after each have to be kept.",
+        ),
+        Rhythm(
+            id="up_every_30",
+            label="Up every 30",
+            sit=29,
+            stand=0,
+            move=1,
+            says="Stand up and sit down again each half hour; the least there should be.",
+            label_seated="Shift every 30",
+            says_seated="Each half hour shift the weight: lean, lift, roll, reach; the least there "
+            "should be.",
+        ),
     )
-}  # fmt: skip
+}
 
 
 WITH_STANDING, WITHOUT_STANDING = "sit20_stand8_move2", "up_every_30"
@@ -126,9 +168,13 @@ def day_totals(rhythm: Rhythm, hours: float) -> DayTotals:
     """
     if not 0 <= hours <= LONGEST_DAY_H:
         raise ValueOutOfRange(
-            field="hours", value=f"{hours:g}", low=0, high=LONGEST_DAY_H, unit="h",
+            field="hours",
+            value=f"{hours:g}",
+            low=0,
+            high=LONGEST_DAY_H,
+            unit="h",
             message=f"{hours:g} hours at the desk: a day has 0 to 24.",
-        )  # fmt: skip
+        )
     left, spent, longest = hours * 60, {"sit": 0.0, "stand": 0.0, "move": 0.0}, dict[str, float]()
     spells = 0
     while left > 1e-9:

@@ -2,18 +2,21 @@
 
 from .landmarks import LANDMARKS, VIEWS, Landmark, View
 from .measures import MEASURES, Measure
-from .reading import (
-    ASKEW_DEG,
-    NEAREST_MM,
-    SLIP_DEG,
-    Photo,
-    PhotoReading,
-    Reading,
-    Warn,
-    read_photo,
-)
+from .reading import ASKEW_DEG, NEAREST_MM, SLIP_DEG, Photo, PhotoReading, Reading, Warn, read_photo
 
 __all__ = [
-    "ASKEW_DEG", "LANDMARKS", "MEASURES", "NEAREST_MM", "SLIP_DEG", "VIEWS", "Landmark", "Measure",
-    "Photo", "PhotoReading", "Reading", "View", "Warn", "read_photo",
-]  # fmt: skip
+    "ASKEW_DEG",
+    "LANDMARKS",
+    "MEASURES",
+    "NEAREST_MM",
+    "SLIP_DEG",
+    "VIEWS",
+    "Landmark",
+    "Measure",
+    "Photo",
+    "PhotoReading",
+    "Reading",
+    "View",
+    "Warn",
+    "read_photo",
+]

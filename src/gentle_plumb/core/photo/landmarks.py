@@ -28,20 +28,36 @@ class Landmark:
 LANDMARKS: dict[str, Landmark] = {
     mark.id: mark
     for mark in (
-        Landmark(id="scale_a", label="Known length, one end", views=("side", "rear"),
-                 where="One end of something of known length in the client's plane."),
-        Landmark(id="scale_b", label="Known length, other end", views=("side", "rear"),
-                 where="Its other end."),
-        Landmark(id="upright_a", label="Upright, top", views=("side", "rear"),
-                 where="Top of something plumb: a door frame, the staff."),
-        Landmark(id="upright_b", label="Upright, foot", views=("side", "rear"),
-                 where="Its foot."),
+        Landmark(
+            id="scale_a",
+            label="Known length, one end",
+            views=("side", "rear"),
+            where="One end of something of known length in the client's plane.",
+        ),
+        Landmark(
+            id="scale_b",
+            label="Known length, other end",
+            views=("side", "rear"),
+            where="Its other end.",
+        ),
+        Landmark(
+            id="upright_a",
+            label="Upright, top",
+            views=("side", "rear"),
+            where="Top of something plumb: a door frame, the staff.",
+        ),
+        Landmark(id="upright_b", label="Upright, foot", views=("side", "rear"), where="Its foot."),
         Landmark(id="eye", label="Eye", where="Outer corner of the eye.", depth=30),
         Landmark(id="ear", label="Ear", where="The small flap before the ear's opening.", depth=75),
-        Landmark(id="c7", label="Seventh neck vertebra", views=("side", "rear"),
-                 where="The knob at the foot of the neck, felt with the head bent."),
-        Landmark(id="shoulder", label="Shoulder", where="Middle of the shoulder's outside.",
-                 depth=175),
+        Landmark(
+            id="c7",
+            label="Seventh neck vertebra",
+            views=("side", "rear"),
+            where="The knob at the foot of the neck, felt with the head bent.",
+        ),
+        Landmark(
+            id="shoulder", label="Shoulder", where="Middle of the shoulder's outside.", depth=175
+        ),
         Landmark(id="elbow", label="Elbow", where="The outer knob of the elbow.", depth=200),
         Landmark(id="wrist", label="Wrist", where="Middle of the wrist.", depth=150),
         Landmark(id="knuckle", label="Knuckle", where="The hand's outer knuckle.", depth=140),
@@ -50,18 +66,38 @@ LANDMARKS: dict[str, Landmark] = {
         Landmark(id="ankle", label="Ankle", where="The outer knob of the ankle.", depth=90),
         Landmark(id="screen_top", label="Screen top", where="Upper edge of the picture."),
         Landmark(id="screen_bottom", label="Screen bottom", where="Lower edge of the picture."),
-        Landmark(id="other_shoulder", label="The other shoulder",
-                 where="If it is seen: tells how far the camera stood askew.", depth=-175),
-        Landmark(id="shoulder_left", label="Left shoulder", views=("rear",),
-                 where="Outer tip of the left shoulder."),
-        Landmark(id="shoulder_right", label="Right shoulder", views=("rear",),
-                 where="Outer tip of the right shoulder."),
+        Landmark(
+            id="other_shoulder",
+            label="The other shoulder",
+            where="If it is seen: tells how far the camera stood askew.",
+            depth=-175,
+        ),
+        Landmark(
+            id="shoulder_left",
+            label="Left shoulder",
+            views=("rear",),
+            where="Outer tip of the left shoulder.",
+        ),
+        Landmark(
+            id="shoulder_right",
+            label="Right shoulder",
+            views=("rear",),
+            where="Outer tip of the right shoulder.",
+        ),
         Landmark(id="elbow_left", label="Left elbow", views=("rear",), where="Middle of it."),
         Landmark(id="elbow_right", label="Right elbow", views=("rear",), where="Middle of it."),
-        Landmark(id="hip_left", label="Left hip", views=("rear",),
-                 where="Highest point of the left hip bone."),
-        Landmark(id="hip_right", label="Right hip", views=("rear",),
-                 where="Highest point of the right hip bone."),
+        Landmark(
+            id="hip_left",
+            label="Left hip",
+            views=("rear",),
+            where="Highest point of the left hip bone.",
+        ),
+        Landmark(
+            id="hip_right",
+            label="Right hip",
+            views=("rear",),
+            where="Highest point of the right hip bone.",
+        ),
     )
-}  # fmt: skip
+}
 """In the order they are placed."""

@@ -78,18 +78,42 @@ def bent_back(elbow: Point, wrist: Point, knuckle: Point) -> float:
     return (turn + 180.0) % 360.0 - 180.0
 
 
-def _side(id: str, label: str, unit: Literal["mm", "deg"], points: str,
-          read: Callable[..., float], **more: object) -> Measure:  # fmt: skip
+def _side(
+    id: str,
+    label: str,
+    unit: Literal["mm", "deg"],
+    points: str,
+    read: Callable[..., float],
+    joint: str = "",
+    standing_only: bool = False,
+    plumb: bool = True,
+) -> Measure:
     names = tuple(points.split())
-    return Measure(id=id, label=label, unit=unit, view="side", points=names,
-                   read=lambda at: read(*(at[name] for name in names)), **more)  # type: ignore[arg-type]  # fmt: skip
+    return Measure(
+        id=id,
+        label=label,
+        unit=unit,
+        view="side",
+        points=names,
+        read=lambda at: read(*(at[name] for name in names)),
+        joint=joint,
+        standing_only=standing_only,
+        plumb=plumb,
+    )
 
 
-def _rear(id: str, label: str, unit: Literal["mm", "deg"], points: str,
-          read: Callable[..., float]) -> Measure:  # fmt: skip
+def _rear(
+    id: str, label: str, unit: Literal["mm", "deg"], points: str, read: Callable[..., float]
+) -> Measure:
     names = tuple(points.split())
-    return Measure(id=id, label=label, unit=unit, view="rear", points=names,
-                   read=lambda at: read(*(at[name] for name in names)))  # fmt: skip
+    return Measure(
+        id=id,
+        label=label,
+        unit=unit,
+        view="rear",
+        points=names,
+        read=lambda at: read(*(at[name] for name in names)),
+    )
 
 
 def _ahead(of: Point, what: Point) -> float:
@@ -103,21 +127,53 @@ MEASURES: tuple[Measure, ...] = (
     _side("neck", "Neck forward", "deg", "c7 ear", from_plumb, joint="neck"),
     _side("trunk", "Trunk forward", "deg", "hip shoulder", from_plumb, joint="trunk"),
     _side("elbow", "Elbow", "deg", "shoulder elbow wrist", included, joint="elbow", plumb=False),
-    _side("wrist", "Wrist bent back", "deg", "elbow wrist knuckle", bent_back, joint="wrist",
-          plumb=False),
+    _side(
+        "wrist",
+        "Wrist bent back",
+        "deg",
+        "elbow wrist knuckle",
+        bent_back,
+        joint="wrist",
+        plumb=False,
+    ),
     _side("hip", "Hip", "deg", "shoulder hip knee", included, joint="hip", plumb=False),
     _side("knee", "Knee", "deg", "hip knee ankle", included, joint="knee", plumb=False),
     _side("gaze_top", "Gaze to the screen's top", "deg", "eye screen_top", from_level),
     _side("gaze_bottom", "Gaze to the screen's bottom", "deg", "eye screen_bottom", from_level),
-    _rear("shoulder_line", "Right shoulder lower", "deg", "shoulder_left shoulder_right",
-          lambda left, right: -from_level(left, right)),
-    _rear("hip_line", "Right hip lower", "deg", "hip_left hip_right",
-          lambda left, right: -from_level(left, right)),
-    _rear("lean", "Neck to the right of the hips", "mm", "c7 hip_left hip_right",
-          lambda c7, left, right: c7[0] - (left[0] + right[0]) / 2),
-    _rear("arm_left", "Left upper arm outwards", "deg", "shoulder_left elbow_left",
-          lambda shoulder, elbow: from_plumb(elbow, shoulder)),
-    _rear("arm_right", "Right upper arm outwards", "deg", "shoulder_right elbow_right",
-          lambda shoulder, elbow: -from_plumb(elbow, shoulder)),
-)  # fmt: skip
+    _rear(
+        "shoulder_line",
+        "Right shoulder lower",
+        "deg",
+        "shoulder_left shoulder_right",
+        lambda left, right: -from_level(left, right),
+    ),
+    _rear(
+        "hip_line",
+        "Right hip lower",
+        "deg",
+        "hip_left hip_right",
+        lambda left, right: -from_level(left, right),
+    ),
+    _rear(
+        "lean",
+        "Neck to the right of the hips",
+        "mm",
+        "c7 hip_left hip_right",
+        lambda c7, left, right: c7[0] - (left[0] + right[0]) / 2,
+    ),
+    _rear(
+        "arm_left",
+        "Left upper arm outwards",
+        "deg",
+        "shoulder_left elbow_left",
+        lambda shoulder, elbow: from_plumb(elbow, shoulder),
+    ),
+    _rear(
+        "arm_right",
+        "Right upper arm outwards",
+        "deg",
+        "shoulder_right elbow_right",
+        lambda shoulder, elbow: -from_plumb(elbow, shoulder),
+    ),
+)
 """All that can be read, from the head down."""

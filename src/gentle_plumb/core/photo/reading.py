@@ -130,8 +130,13 @@ def facing_of(photo: Photo) -> int | None:
     """1 where the client looks to the right of the picture, -1 to the left, None unknown."""
     if photo.view == "rear":
         return 1
-    for front, back in (("eye", "ear"), ("screen_top", "ear"), ("knee", "hip"),
-                        ("wrist", "shoulder"), ("ear", "c7")):  # fmt: skip
+    for front, back in (
+        ("eye", "ear"),
+        ("screen_top", "ear"),
+        ("knee", "hip"),
+        ("wrist", "shoulder"),
+        ("ear", "c7"),
+    ):
         a, b = photo.points.get(front), photo.points.get(back)
         if a is not None and b is not None and a[0] != b[0]:
             return 1 if a[0] > b[0] else -1
@@ -150,9 +155,16 @@ def camera_of(photo: Photo, scale: float | None) -> float | None:
 class _Eye:
     """A camera looked back through: from the picture to the client's plane."""
 
-    def __init__(self, photo: Photo, *, facing: int, turned_deg: float = 0.0,
-                 tipped_deg: float = 0.0, distance: float | None = None,
-                 mm_per_px: float | None = None) -> None:  # fmt: skip
+    def __init__(
+        self,
+        photo: Photo,
+        *,
+        facing: int,
+        turned_deg: float = 0.0,
+        tipped_deg: float = 0.0,
+        distance: float | None = None,
+        mm_per_px: float | None = None,
+    ) -> None:
         scale = scale_of(photo)
         known = scale if scale is not None else mm_per_px
         tip = radians((tip_of(photo) or 0.0) + tipped_deg)
@@ -200,8 +212,14 @@ def _apart(measure: Measure, value: float, other: float) -> float:
 
 def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -> Reading:
     def bare(reason: str) -> Reading:
-        return Reading(id=measure.id, label=measure.label, unit=measure.unit, joint=measure.joint,
-                       value=None, reason=reason)  # fmt: skip
+        return Reading(
+            id=measure.id,
+            label=measure.label,
+            unit=measure.unit,
+            joint=measure.joint,
+            value=None,
+            reason=reason,
+        )
 
     missing = [LANDMARKS[name].label.lower() for name in measure.points if name not in photo.points]
     if missing:
@@ -214,38 +232,62 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
     pixel = 0.0
     for name in measure.points:
         x, y = photo.points[name]
-        pixel += hypot(*(
-            _apart(measure, value, measure.read({**at, name: eye.at(name, moved)}))
-            for moved in ((x + PIXEL, y), (x, y + PIXEL))
-        ))  # fmt: skip
+        pixel += hypot(
+            *(
+                _apart(measure, value, measure.read({**at, name: eye.at(name, moved)}))
+                for moved in ((x + PIXEL, y), (x, y + PIXEL))
+            )
+        )
     upright = [
         name for name in ("upright_a", "upright_b") if name in photo.points and measure.plumb
     ]
     for name in (*upright, *(("scale_a", "scale_b") if measure.unit == "mm" else ())):
-        other = (_Eye(_moved(photo, name, dx, dy), facing=facing, distance=distance)
-                 for dx, dy in ((PIXEL, 0.0), (0.0, PIXEL)))  # fmt: skip
-        pixel += hypot(*(
-            _apart(measure, value, measure.read(one.all(photo, measure.points))) for one in other
-        ))  # fmt: skip
+        other = (
+            _Eye(_moved(photo, name, dx, dy), facing=facing, distance=distance)
+            for dx, dy in ((PIXEL, 0.0), (0.0, PIXEL))
+        )
+        pixel += hypot(
+            *(_apart(measure, value, measure.read(one.all(photo, measure.points))) for one in other)
+        )
     tips = (0.0,) if tip_of(photo) is not None or not measure.plumb else (-SLIP_DEG, SLIP_DEG)
     slip = max(
-        _apart(measure, value, measure.read(_Eye(
-            photo, facing=facing, turned_deg=turned, tipped_deg=tipped,
-            distance=distance if distance is not None else USUAL_MM,
-            mm_per_px=ROUGH_HEIGHT_MM / photo.height,
-        ).all(photo, measure.points)))
+        _apart(
+            measure,
+            value,
+            measure.read(
+                _Eye(
+                    photo,
+                    facing=facing,
+                    turned_deg=turned,
+                    tipped_deg=tipped,
+                    distance=distance if distance is not None else USUAL_MM,
+                    mm_per_px=ROUGH_HEIGHT_MM / photo.height,
+                ).all(photo, measure.points)
+            ),
+        )
         for turned in (-SLIP_DEG, SLIP_DEG)
         for tipped in tips
-    )  # fmt: skip
-    return Reading(id=measure.id, label=measure.label, unit=measure.unit, joint=measure.joint,
-                   value=value, pixel_error=pixel, slip_error=slip)  # fmt: skip
+    )
+    return Reading(
+        id=measure.id,
+        label=measure.label,
+        unit=measure.unit,
+        joint=measure.joint,
+        value=value,
+        pixel_error=pixel,
+        slip_error=slip,
+    )
 
 
 def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple[Warn, ...]:
     tip, turned = tip_of(photo), None
-    if photo.view == "side" and facing is not None and {"shoulder", "other_shoulder"} <= set(
-        photo.points
-    ) and distance is not None and scale_of(photo) is not None:  # fmt: skip
+    if (
+        photo.view == "side"
+        and facing is not None
+        and {"shoulder", "other_shoulder"} <= set(photo.points)
+        and distance is not None
+        and scale_of(photo) is not None
+    ):
         eye = _Eye(photo, facing=1, distance=distance)
         at = eye.all(photo, ("shoulder", "other_shoulder"))
         across = LANDMARKS["shoulder"].depth - LANDMARKS["other_shoulder"].depth
@@ -253,11 +295,22 @@ def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple
         turned = degrees(asin(max(-1.0, min(1.0, share))))
     found = []
     if tip is None:
-        found.append(Warn(id="tipped", state="not assessable",
-                          text="Whether the camera was tipped: place the upright's two points."))  # fmt: skip
+        found.append(
+            Warn(
+                id="tipped",
+                state="not assessable",
+                text="Whether the camera was tipped: place the upright's two points.",
+            )
+        )
     elif abs(tip) > ASKEW_DEG:
-        found.append(Warn(id="tipped", state="off", text=f"The camera was tipped by {abs(tip):.0f}°. "
-                          "It is taken back here; take the picture again if you can."))  # fmt: skip
+        found.append(
+            Warn(
+                id="tipped",
+                state="off",
+                text=f"The camera was tipped by {abs(tip):.0f}°. "
+                "It is taken back here; take the picture again if you can.",
+            )
+        )
     else:
         found.append(
             Warn(id="tipped", state="holds", text=f"Camera upright within {abs(tip):.1f}°.")
@@ -265,20 +318,48 @@ def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple
     if photo.view == "rear":
         return tuple(found)
     if turned is None:
-        found.append(Warn(id="turned", state="not assessable", text="Whether the camera stood "
-                          "askew: place both shoulders, the scale, and say how far the camera was."))  # fmt: skip
+        found.append(
+            Warn(
+                id="turned",
+                state="not assessable",
+                text="Whether the camera stood "
+                "askew: place both shoulders, the scale, and say how far the camera was.",
+            )
+        )
     elif abs(turned) > ASKEW_DEG:
-        found.append(Warn(id="turned", state="off", text=f"The camera stood askew by about "
-                          f"{abs(turned):.0f}°: the errors below are greater than stated."))  # fmt: skip
+        found.append(
+            Warn(
+                id="turned",
+                state="off",
+                text=f"The camera stood askew by about "
+                f"{abs(turned):.0f}°: the errors below are greater than stated.",
+            )
+        )
     else:
-        found.append(Warn(id="turned", state="holds",
-                          text=f"Camera square to the client within {abs(turned):.1f}°."))  # fmt: skip
+        found.append(
+            Warn(
+                id="turned",
+                state="holds",
+                text=f"Camera square to the client within {abs(turned):.1f}°.",
+            )
+        )
     if distance is None:
-        found.append(Warn(id="near", state="not assessable",
-                          text="Whether the camera was too near: say how far it was."))  # fmt: skip
+        found.append(
+            Warn(
+                id="near",
+                state="not assessable",
+                text="Whether the camera was too near: say how far it was.",
+            )
+        )
     elif distance < NEAREST_MM:
-        found.append(Warn(id="near", state="off", text=f"The camera was only {distance / 1000:.1f} m "
-                          "away: near parts look too large. Step back to about 3 m."))  # fmt: skip
+        found.append(
+            Warn(
+                id="near",
+                state="off",
+                text=f"The camera was only {distance / 1000:.1f} m "
+                "away: near parts look too large. Step back to about 3 m.",
+            )
+        )
     else:
         found.append(Warn(id="near", state="holds", text=f"Camera {distance / 1000:.1f} m away."))
     return tuple(found)
@@ -299,16 +380,35 @@ def read_photo(photo: Photo) -> PhotoReading:
         A reading for each measure of the view; what misses a point says which.
 
     """
-    said = (photo.id, photo.width, photo.height, photo.view, photo.posture, photo.when,
-            photo.known_mm, photo.camera_mm, photo.fov_deg)  # fmt: skip
+    said = (
+        photo.id,
+        photo.width,
+        photo.height,
+        photo.view,
+        photo.posture,
+        photo.when,
+        photo.known_mm,
+        photo.camera_mm,
+        photo.fov_deg,
+    )
     return _read_once(said, tuple(photo.points.items()))
 
 
 @lru_cache(maxsize=512)
 def _read_once(said: tuple[Any, ...], points: tuple[tuple[str, Point], ...]) -> PhotoReading:
     id, width, height, view, posture, when, known, camera, fov = said
-    photo = Photo(id=id, width=width, height=height, view=view, posture=posture, when=when,
-                  known_mm=known, camera_mm=camera, fov_deg=fov, points=dict(points))  # fmt: skip
+    photo = Photo(
+        id=id,
+        width=width,
+        height=height,
+        view=view,
+        posture=posture,
+        when=when,
+        known_mm=known,
+        camera_mm=camera,
+        fov_deg=fov,
+        points=dict(points),
+    )
     scale, facing = scale_of(photo), facing_of(photo)
     distance = camera_of(photo, scale)
     chosen = [
@@ -318,11 +418,23 @@ def _read_once(said: tuple[Any, ...], points: tuple[tuple[str, Point], ...]) -> 
     ]
     if facing is None:
         readings = tuple(
-            Reading(id=one.id, label=one.label, unit=one.unit, joint=one.joint, value=None,
-                    reason="Which way the client looks is not known: place eye and ear.")
+            Reading(
+                id=one.id,
+                label=one.label,
+                unit=one.unit,
+                joint=one.joint,
+                value=None,
+                reason="Which way the client looks is not known: place eye and ear.",
+            )
             for one in chosen
-        )  # fmt: skip
+        )
     else:
         readings = tuple(_read(photo, one, facing, distance) for one in chosen)
-    return PhotoReading(photo=photo, mm_per_px=scale, camera_mm=distance, facing=facing,
-                        readings=readings, warnings=_warnings(photo, facing, distance))  # fmt: skip
+    return PhotoReading(
+        photo=photo,
+        mm_per_px=scale,
+        camera_mm=distance,
+        facing=facing,
+        readings=readings,
+        warnings=_warnings(photo, facing, distance),
+    )

@@ -11,11 +11,7 @@ from typing import Literal
 
 from ..fit import Case
 from ..workstation import Span, Workstation
-from ..workstation.equipment import (
-    ASPECTS,
-    LAPTOP_PICTURE_HEIGHT_MM,
-    LAPTOP_PICTURE_START_MM,
-)
+from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
 from .stacks import Stack, stacks_of
 
 Price = Literal["nothing", "small", "medium", "large"]
@@ -25,8 +21,11 @@ Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer"]
 PRICES: dict[Price, int] = {"nothing": 0, "small": 1, "medium": 4, "large": 16}
 """What a price class weighs. Source: house-price."""
 PRICE_LABELS: dict[Price, str] = {
-    "nothing": "in the room", "small": "small", "medium": "medium", "large": "large",
-}  # fmt: skip
+    "nothing": "in the room",
+    "small": "small",
+    "medium": "medium",
+    "large": "large",
+}
 CUSHION_MM = 40.0
 CUSHION_PRICE: Price = "small"
 FOOTREST = Span(low=60, high=150)
@@ -66,11 +65,15 @@ def _seat(by: float) -> Callable[[Workstation], Workstation]:
     def apply(station: Workstation) -> Workstation:
         """A cushion lifts the seat, and takes its thickness from what counts from the seat."""
         chair = station.chair
-        return replace(station, chair=replace(
-            chair, seat=chair.seat.shifted(by) if chair.seat else None,
-            armrest=chair.armrest.shifted(-by) if chair.armrest else None,
-            lumbar=chair.lumbar.shifted(-by) if chair.lumbar else None,
-        ))  # fmt: skip
+        return replace(
+            station,
+            chair=replace(
+                chair,
+                seat=chair.seat.shifted(by) if chair.seat else None,
+                armrest=chair.armrest.shifted(-by) if chair.armrest else None,
+                lumbar=chair.lumbar.shifted(-by) if chair.lumbar else None,
+            ),
+        )
 
     return apply
 
@@ -85,8 +88,9 @@ def _lift(by: Span) -> Callable[[Workstation], Workstation]:
         if lift is None:
             return station
         step = by.step if lift.fixed and not by.fixed else None
-        raised = Span(low=lift.low + by.low, high=lift.high + by.high,
-                      step=lift.step if by.fixed else step)  # fmt: skip
+        raised = Span(
+            low=lift.low + by.low, high=lift.high + by.high, step=lift.step if by.fixed else step
+        )
         return replace(station, screen=replace(station.screen, top_above_surface=raised))
 
     return apply
@@ -95,8 +99,10 @@ def _lift(by: Span) -> Callable[[Workstation], Workstation]:
 def _arm(station: Workstation) -> Workstation:
     height = station.screen.picture_height or 0.0
     span = Span(low=height + ARM_OVER_DESK.low, high=height + ARM_OVER_DESK.high)
-    return replace(station, screen=replace(station.screen, top_above_surface=span, held="arm",
-                                           depth_behind=0.0))  # fmt: skip
+    return replace(
+        station,
+        screen=replace(station.screen, top_above_surface=span, held="arm", depth_behind=0.0),
+    )
 
 
 def _apart(stand: Span | None) -> Callable[[Workstation], Workstation]:
@@ -105,16 +111,28 @@ def _apart(stand: Span | None) -> Callable[[Workstation], Workstation]:
         screen = station.screen
         height = screen.picture_height or LAPTOP_PICTURE_HEIGHT_MM
         top = LAPTOP_PICTURE_START_MM + height
-        lift = Span(low=top, high=top) if stand is None else Span(
-            low=top + stand.low, high=top + stand.high, step=stand.step)  # fmt: skip
+        lift = (
+            Span(low=top, high=top)
+            if stand is None
+            else Span(low=top + stand.low, high=top + stand.high, step=stand.step)
+        )
         width = screen.width or height * ASPECTS["16:10"]
         return replace(
             station,
-            screen=replace(screen, kind="monitor", height=height, width=width, depth_behind=0.0,
-                           top_above_surface=lift),
-            keyboard=replace(station.keyboard, thickness=SEPARATE_KEYS_MM,
-                             kind=station.keyboard.kind or "no_number_block"),
-        )  # fmt: skip
+            screen=replace(
+                screen,
+                kind="monitor",
+                height=height,
+                width=width,
+                depth_behind=0.0,
+                top_above_surface=lift,
+            ),
+            keyboard=replace(
+                station.keyboard,
+                thickness=SEPARATE_KEYS_MM,
+                kind=station.keyboard.kind or "no_number_block",
+            ),
+        )
 
     return apply
 
@@ -129,29 +147,54 @@ def _risers(station: Workstation) -> Workstation:
 def _tray(station: Workstation) -> Workstation:
     surface = station.desk.surface
     assert surface is not None
-    return replace(station, desk=replace(
-        station.desk, form="tray", screen_base=surface, below=TRAY_BELOW, tilt=TRAY_TILT,
-        thickness=TRAY_MM, beside=surface.low if surface.fixed else None,
-        surface=Span(low=surface.low - TRAY_BELOW.high, high=surface.high - TRAY_BELOW.low),
-    ))  # fmt: skip
+    return replace(
+        station,
+        desk=replace(
+            station.desk,
+            form="tray",
+            screen_base=surface,
+            below=TRAY_BELOW,
+            tilt=TRAY_TILT,
+            thickness=TRAY_MM,
+            beside=surface.low if surface.fixed else None,
+            surface=Span(low=surface.low - TRAY_BELOW.high, high=surface.high - TRAY_BELOW.low),
+        ),
+    )
 
 
 def _sit_stand(station: Workstation) -> Workstation:
     desk = station.desk
-    return replace(station, desk=replace(
-        desk, kind="sit_stand", surface=SIT_STAND, thickness=SIT_STAND_MM, form="sit_stand",
-        screen_base=None, below=None, underside=None, tilt=None, beside=None, mouse_below=0.0,
-        depth=max(desk.depth or 800.0, 800.0),
-    ))  # fmt: skip
+    return replace(
+        station,
+        desk=replace(
+            desk,
+            kind="sit_stand",
+            surface=SIT_STAND,
+            thickness=SIT_STAND_MM,
+            form="sit_stand",
+            screen_base=None,
+            below=None,
+            underside=None,
+            tilt=None,
+            beside=None,
+            mouse_below=0.0,
+            depth=max(desk.depth or 800.0, 800.0),
+        ),
+    )
 
 
 def _chair(seat: Span, *, ring: bool = False) -> Callable[[Workstation], Workstation]:
     def apply(station: Workstation) -> Workstation:
         chair = replace(
-            station.chair, kind="task", seat=seat, depth=Span(low=380, high=480),
-            armrests="adjustable", armrest=Span(low=180, high=290), lumbar=Span(low=150, high=260),
+            station.chair,
+            kind="task",
+            seat=seat,
+            depth=Span(low=380, high=480),
+            armrests="adjustable",
+            armrest=Span(low=180, high=290),
+            lumbar=Span(low=150, high=260),
             recline=Span(low=0, high=25),
-        )  # fmt: skip
+        )
         feet = (*(station.feet or ()), FOOT_RING) if ring else station.feet
         return replace(station, chair=chair, feet=feet)
 
@@ -175,11 +218,17 @@ def _stack(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
     span = Span(low=stack.height, high=stack.height)
     where = "under the feet" if slot == "feet" else "under the screen"
     return Addition(
-        id=f"{slot}_stack", slot=slot, label=f"{stack.text} {where}", price="nothing",
-        does="holds the feet" if slot == "feet" else "lifts the picture", temporary=True,
-        items=stack.items, height=stack.height, sd=stack.sd,
+        id=f"{slot}_stack",
+        slot=slot,
+        label=f"{stack.text} {where}",
+        price="nothing",
+        does="holds the feet" if slot == "feet" else "lifts the picture",
+        temporary=True,
+        items=stack.items,
+        height=stack.height,
+        sd=stack.sd,
         apply=_feet(span) if slot == "feet" else _lift(span),
-    )  # fmt: skip
+    )
 
 
 def seat_additions(case: Case, tier: Tier) -> list[Addition]:
@@ -187,24 +236,56 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
     station = case.workstation
     if case.own_seat or station.chair.seat is None:
         return []
-    found = [
-        Addition(id="cushion", slot="seat", label=f"{stack.text} on the seat", price="nothing",
-                 does="raises the seat", temporary=True, items=stack.items, height=stack.height,
-                 sd=stack.sd, apply=_seat(stack.height))
-        for stack in stacks_of(station.items, "seat")
-    ] if tier != "lasting" else []  # fmt: skip
+    found = (
+        [
+            Addition(
+                id="cushion",
+                slot="seat",
+                label=f"{stack.text} on the seat",
+                price="nothing",
+                does="raises the seat",
+                temporary=True,
+                items=stack.items,
+                height=stack.height,
+                sd=stack.sd,
+                apply=_seat(stack.height),
+            )
+            for stack in stacks_of(station.items, "seat")
+        ]
+        if tier != "lasting"
+        else []
+    )
     if tier == "little":
-        found.append(Addition(id="seat_cushion", slot="seat", label="Firm seat cushion, 4 cm",
-                              price=CUSHION_PRICE, does="raises the seat", height=CUSHION_MM,
-                              apply=_seat(CUSHION_MM)))  # fmt: skip
+        found.append(
+            Addition(
+                id="seat_cushion",
+                slot="seat",
+                label="Firm seat cushion, 4 cm",
+                price=CUSHION_PRICE,
+                does="raises the seat",
+                height=CUSHION_MM,
+                apply=_seat(CUSHION_MM),
+            )
+        )
     if tier == "lasting":
         found += [
-            Addition(id="task_chair", slot="seat", label="Task chair, 40 to 53 cm", price="medium",
-                     does="sets the seat to the legs", apply=_chair(TASK_SEAT)),
-            Addition(id="high_chair", slot="seat", label="High chair with a foot ring, 53 to 80 cm",
-                     price="medium", does="brings the hands over a high surface",
-                     apply=_chair(HIGH_SEAT, ring=True)),
-        ]  # fmt: skip
+            Addition(
+                id="task_chair",
+                slot="seat",
+                label="Task chair, 40 to 53 cm",
+                price="medium",
+                does="sets the seat to the legs",
+                apply=_chair(TASK_SEAT),
+            ),
+            Addition(
+                id="high_chair",
+                slot="seat",
+                label="High chair with a foot ring, 53 to 80 cm",
+                price="medium",
+                does="brings the hands over a high surface",
+                apply=_chair(HIGH_SEAT, ring=True),
+            ),
+        ]
     if case.person.steady_seat:  # a cushion and a high chair stand less firmly than a plain seat
         found = [one for one in found if one.id == "task_chair"]
     return found
@@ -218,16 +299,39 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
         return found
     plain = desk.form in (None, "fixed", "sit_stand")
     if desk.surface.fixed and plain and desk.risers is not False:
-        found.append(Addition(id="risers", slot="desk", label="Desk risers, 3 to 12 cm",
-                              price="small", does="raises the desk", apply=_risers))  # fmt: skip
+        found.append(
+            Addition(
+                id="risers",
+                slot="desk",
+                label="Desk risers, 3 to 12 cm",
+                price="small",
+                does="raises the desk",
+                apply=_risers,
+            )
+        )
     if tier == "lasting":
         if plain and desk.under in (None, "free") and not laptop:
-            found.append(Addition(id="tray", slot="desk", label="Keyboard tray under the desk",
-                                  price="medium", does="lowers and slopes the keys", apply=_tray))  # fmt: skip
+            found.append(
+                Addition(
+                    id="tray",
+                    slot="desk",
+                    label="Keyboard tray under the desk",
+                    price="medium",
+                    does="lowers and slopes the keys",
+                    apply=_tray,
+                )
+            )
         if desk.kind != "sit_stand" and desk.form in (None, "fixed", "counter"):
-            found.append(Addition(id="sit_stand", slot="desk", label="Sit-stand desk, 62 to 127 cm",
-                                  price="large", does="brings the surface to the hands",
-                                  apply=_sit_stand))  # fmt: skip
+            found.append(
+                Addition(
+                    id="sit_stand",
+                    slot="desk",
+                    label="Sit-stand desk, 62 to 127 cm",
+                    price="large",
+                    does="brings the surface to the hands",
+                    apply=_sit_stand,
+                )
+            )
     return found
 
 
@@ -236,9 +340,15 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
     if case.workstation.screen.kind != "laptop" or tier == "room":
         return []
     return [
-        Addition(id="laptop_apart", slot="keys", price="small", does="frees the picture from the keys",
-                 label="Laptop stand, with separate keyboard and mouse", apply=_apart(LAPTOP_STAND)),
-    ]  # fmt: skip
+        Addition(
+            id="laptop_apart",
+            slot="keys",
+            price="small",
+            does="frees the picture from the keys",
+            label="Laptop stand, with separate keyboard and mouse",
+            apply=_apart(LAPTOP_STAND),
+        )
+    ]
 
 
 def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
@@ -250,8 +360,16 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
     if tier != "lasting":
         found += [_stack("feet", one) for one in stacks_of(station.items, "feet", taken)]
     if tier != "room":
-        found.append(Addition(id="footrest", slot="feet", label="Footrest, 6 to 15 cm",
-                              price="small", does="holds the feet", apply=_feet(FOOTREST)))  # fmt: skip
+        found.append(
+            Addition(
+                id="footrest",
+                slot="feet",
+                label="Footrest, 6 to 15 cm",
+                price="small",
+                does="holds the feet",
+                apply=_feet(FOOTREST),
+            )
+        )
     return found
 
 
@@ -267,11 +385,27 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             _stack("screen", one) for one in stacks_of(case.workstation.items, "screen", taken)
         ]
     if stands and tier != "room":
-        found.append(Addition(id="screen_riser", slot="screen", label="Screen riser, 5 to 15 cm",
-                              price="small", does="lifts the picture", apply=_lift(SCREEN_RISER)))  # fmt: skip
+        found.append(
+            Addition(
+                id="screen_riser",
+                slot="screen",
+                label="Screen riser, 5 to 15 cm",
+                price="small",
+                does="lifts the picture",
+                apply=_lift(SCREEN_RISER),
+            )
+        )
     if stands and tier == "lasting" and screen.height is not None:
-        found.append(Addition(id="screen_arm", slot="screen", label="Screen arm", price="medium",
-                              does="lifts, lowers and brings the picture", apply=_arm))  # fmt: skip
+        found.append(
+            Addition(
+                id="screen_arm",
+                slot="screen",
+                label="Screen arm",
+                price="medium",
+                does="lifts, lowers and brings the picture",
+                apply=_arm,
+            )
+        )
     return found
 
 
@@ -281,16 +415,35 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
     if station.mouse.kind == "central" or station.mouse.hand is None:
         return []
     found = [
-        Addition(id="other_hand", slot="pointer", label="Mouse in the other hand, to be tried",
-                 price="nothing", does="brings the mouse nearer", apply=_other_hand),
-    ]  # fmt: skip
+        Addition(
+            id="other_hand",
+            slot="pointer",
+            label="Mouse in the other hand, to be tried",
+            price="nothing",
+            does="brings the mouse nearer",
+            apply=_other_hand,
+        )
+    ]
     if tier != "room":
         if station.keyboard.kind == "full":
-            found.append(Addition(id="short_keyboard", slot="pointer", price="small",
-                                  label="Keyboard without number block",
-                                  does="brings the mouse nearer",
-                                  apply=_keyboard("no_number_block")))  # fmt: skip
-        found.append(Addition(id="central_pointer", slot="pointer", price="small",
-                              label="Central pointer before the keys",
-                              does="keeps the arm at the side", apply=_central))  # fmt: skip
+            found.append(
+                Addition(
+                    id="short_keyboard",
+                    slot="pointer",
+                    price="small",
+                    label="Keyboard without number block",
+                    does="brings the mouse nearer",
+                    apply=_keyboard("no_number_block"),
+                )
+            )
+        found.append(
+            Addition(
+                id="central_pointer",
+                slot="pointer",
+                price="small",
+                label="Central pointer before the keys",
+                does="keeps the arm at the side",
+                apply=_central,
+            )
+        )
     return found

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..fit import Case
 from ..fit.chair_rows import seat_depth_row
-from .additions import Addition, Tier
+from .additions import Addition, Price, Tier
 
 MOST_INSERT_MM = 80.0
 """Thickest lumbar roll or insert that shortens a seat; more pushes the client off it.
@@ -29,8 +29,9 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
     """
     found: list[Addition] = []
     depth = seat_depth_row(replace(case, uncertain=False))
-    short = next((one for one in depth.limits if one.kind in ("starts", "fixed") and one.short < 0),
-                 None)  # fmt: skip
+    short = next(
+        (one for one in depth.limits if one.kind in ("starts", "fixed") and one.short < 0), None
+    )
     if short is not None and depth.low is not None and depth.high is not None:
         deep = -short.short
         if short.at > depth.high + 1:
@@ -38,28 +39,63 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
     if tier != "room" and case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0) > CALLS_H:
         found.append(_plain("headset", "Headset", "small", "frees ear and shoulder for long calls"))
     if tier != "room" and case.hours.get("paper", 0.0) >= PAPER_H:
-        found.append(_plain("holder", "Document holder between keys and screen", "small",
-                            "brings paper into the line of sight"))  # fmt: skip
+        found.append(
+            _plain(
+                "holder",
+                "Document holder between keys and screen",
+                "small",
+                "brings paper into the line of sight",
+            )
+        )
     return tuple(found)
 
 
-def _plain(id: str, label: str, price: str, does: str, *, temporary: bool = False) -> Addition:
-    return Addition(id=id, slot="seat", label=label, price=price, does=does,  # type: ignore[arg-type]
-                    temporary=temporary, apply=lambda station: station)  # fmt: skip
+def _plain(id: str, label: str, price: Price, does: str, *, temporary: bool = False) -> Addition:
+    return Addition(
+        id=id,
+        slot="seat",
+        label=label,
+        price=price,
+        does=does,
+        temporary=temporary,
+        apply=lambda station: station,
+    )
 
 
 def _shorter_seat(case: Case, tier: Tier, deep: float) -> list[Addition]:
     if case.own_seat:
         return []
     if deep > MOST_INSERT_MM:
-        return [] if tier != "lasting" else [
-            _plain("small_chair", "Chair with a shorter seat", "medium",
-                   f"shortens the seat by {deep / 10:.0f} cm")]  # fmt: skip
+        return (
+            []
+            if tier != "lasting"
+            else [
+                _plain(
+                    "small_chair",
+                    "Chair with a shorter seat",
+                    "medium",
+                    f"shortens the seat by {deep / 10:.0f} cm",
+                )
+            ]
+        )
     if tier == "room":
         roll = next((one for one in case.workstation.items if "lumbar" in one.uses), None)
         if roll is None:
             return []
-        return [_plain("roll", f"{roll.label} behind the back", "nothing",
-                       "shortens the seat", temporary=True)]  # fmt: skip
-    return [_plain("insert", f"Lumbar insert, {deep / 10:.0f} cm", "small",
-                   "shortens the seat and fills the small of the back")]  # fmt: skip
+        return [
+            _plain(
+                "roll",
+                f"{roll.label} behind the back",
+                "nothing",
+                "shortens the seat",
+                temporary=True,
+            )
+        ]
+    return [
+        _plain(
+            "insert",
+            f"Lumbar insert, {deep / 10:.0f} cm",
+            "small",
+            "shortens the seat and fills the small of the back",
+        )
+    ]

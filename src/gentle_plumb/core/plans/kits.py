@@ -119,8 +119,9 @@ class HeightSearch:
         except MissingInput:
             pass
 
-    def heights(self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
-                ) -> Heights:  # fmt: skip
+    def heights(
+        self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
+    ) -> Heights:
         """Both postures; with any support or any height of the picture, a bound for what follows."""
         models = [one.model(station) for one in (self._seated, self._standing) if one]
         free: dict[str, Any] = {"feet": None} if any_feet else {}
@@ -130,13 +131,20 @@ class HeightSearch:
             models = [replace(model, **free) for model in models]
         own = (self.own.seated, self.own.standing)
         models = [
-            hold(model, seat=mine.seat if model.legs is not None else None, surface=mine.surface,
-                 top=mine.screen_top)
+            hold(
+                model,
+                seat=mine.seat if model.legs is not None else None,
+                surface=mine.surface,
+                top=mine.screen_top,
+            )
             for model, mine in zip(models, own, strict=False)
-        ]  # fmt: skip
+        ]
         found = [search(model) for model in models]
-        return Heights(seated=found[0], standing=found[1] if len(found) > 1 else None,
-                       shoulder=shoulder_over(self.case, station))  # fmt: skip
+        return Heights(
+            seated=found[0],
+            standing=found[1] if len(found) > 1 else None,
+            shoulder=shoulder_over(self.case, station),
+        )
 
 
 def shoulder_over(case: Case, station: Workstation) -> float:
@@ -230,8 +238,9 @@ def pointer_kit(case: Case, tier: Tier) -> Kit:
         return ()
 
 
-def best_kit(case: Case, tier: Tier, solver: HeightSearch | None = None, *,
-             own: Own | None = None) -> Kit:  # fmt: skip
+def best_kit(
+    case: Case, tier: Tier, solver: HeightSearch | None = None, *, own: Own | None = None
+) -> Kit:
     """The best set of additions of a tier; none where the heights can't be told.
 
     Parameters

@@ -32,12 +32,19 @@ from .stacks import STACK_WARNING
 
 RISERS_WARNING = "Nobody lifts a loaded desk alone; risers under every leg, all alike."
 TIERS: dict[Tier, str] = {
-    "room": "With what is here", "little": "For little money", "lasting": "To last",
-}  # fmt: skip
+    "room": "With what is here",
+    "little": "For little money",
+    "lasting": "To last",
+}
 JOINT_TASKS: Mapping[str, tuple[str, ...]] = {
-    "elbow": HAND_TASKS, "wrist": HAND_TASKS, "upper_arm": ("mouse",), "neck": SCREEN_TASKS,
-    "shoulder": SEATED_TASKS, "hip": SEATED_TASKS, "knee": SEATED_TASKS,
-}  # fmt: skip
+    "elbow": HAND_TASKS,
+    "wrist": HAND_TASKS,
+    "upper_arm": ("mouse",),
+    "neck": SCREEN_TASKS,
+    "shoulder": SEATED_TASKS,
+    "hip": SEATED_TASKS,
+    "knee": SEATED_TASKS,
+}
 """Tasks whose hours a joint's degrees count in. Source: house-strain."""
 
 
@@ -108,14 +115,18 @@ class Lacks:
 def lacks_of(settled: Settled) -> Lacks:
     """What hard limits lack once everything is set."""
     postures: tuple[tuple[Posture, tuple[Joint, ...]], ...] = (
-        ("seated", settled.joints_seated), ("standing", settled.joints_standing),
-    )  # fmt: skip
+        ("seated", settled.joints_seated),
+        ("standing", settled.joints_standing),
+    )
     return Lacks(
-        thighs=settled.presses, feet=settled.hangs, belly=settled.belly,
+        thighs=settled.presses,
+        feet=settled.hangs,
+        belly=settled.belly,
         armrests=settled.armrests,
-        keys=tuple(posture for posture, joints in postures
-                   if any(one.out_of_reach for one in joints)),
-    )  # fmt: skip
+        keys=tuple(
+            posture for posture, joints in postures if any(one.out_of_reach for one in joints)
+        ),
+    )
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -187,11 +198,15 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Le
         hours = hours_of(case, JOINT_TASKS[joint.joint], posture)
         found.append(
             Left(
-                joint=joint.joint, label=joint.label, posture=posture, over=over,
-                minutes=None if hours is None
+                joint=joint.joint,
+                label=joint.label,
+                posture=posture,
+                over=over,
+                minutes=None
+                if hours is None
                 else strain_minutes(hours=hours, share=1.0, over_deg=over),
             )
-        )  # fmt: skip
+        )
     return found
 
 
@@ -247,11 +262,20 @@ class Planner:
         extras = extras_of(case, tier)
         temporary = any(one.temporary for one in kit) or any(one.temporary for one in extras)
         return Plan(
-            id=tier, label=TIERS[tier], added=(*added, *(_added(one, 0.0, None) for one in extras)),
-            seated=settled.seated, standing=settled.standing,
-            left=left, over=over, minutes=minutes, lacks=lacks_of(settled), temporary=temporary,
-            cautions=_cautions(case, kit), case=case, kit=kit,
-        )  # fmt: skip
+            id=tier,
+            label=TIERS[tier],
+            added=(*added, *(_added(one, 0.0, None) for one in extras)),
+            seated=settled.seated,
+            standing=settled.standing,
+            left=left,
+            over=over,
+            minutes=minutes,
+            lacks=lacks_of(settled),
+            temporary=temporary,
+            cautions=_cautions(case, kit),
+            case=case,
+            kit=kit,
+        )
 
 
 def _less(before: float | None, after: float | None) -> float | None:
@@ -260,18 +284,28 @@ def _less(before: float | None, after: float | None) -> float | None:
 
 def _added(one: Addition, removes: float, minutes: float | None) -> Added:
     return Added(
-        id=one.id, label=one.label, does=one.does, price=one.price,
-        price_label=PRICE_LABELS[one.price], temporary=one.temporary, removes=removes,
-        minutes=minutes, height=one.height, sd=one.sd,
-    )  # fmt: skip
+        id=one.id,
+        label=one.label,
+        does=one.does,
+        price=one.price,
+        price_label=PRICE_LABELS[one.price],
+        temporary=one.temporary,
+        removes=removes,
+        minutes=minutes,
+        height=one.height,
+        sd=one.sd,
+    )
 
 
 def _cautions(case: Case, kit: Kit) -> tuple[str, ...]:
     found = []
     if any(one.temporary for one in kit):
         dated = case.policy.temporary == "dated"
-        found.append("Temporary, and only until a date: write it as the follow-up." if dated
-                     else "Temporary: looked at again by the follow-up's date.")  # fmt: skip
+        found.append(
+            "Temporary, and only until a date: write it as the follow-up."
+            if dated
+            else "Temporary: looked at again by the follow-up's date."
+        )
     if any(one.items for one in kit):
         found.append(STACK_WARNING)
     if any(one.id == "risers" for one in kit):
@@ -289,9 +323,14 @@ def _purchases(case: Case) -> list[Addition]:
     """Everything that could be bought, each once; the cheapest first."""
     found: dict[str, Addition] = {}
     for tier in ("little", "lasting"):
-        for one in (*seat_additions(case, tier), *desk_additions(case, tier),
-                    *keys_additions(case, tier), *feet_additions(case, tier),
-                    *screen_additions(case, tier), *pointer_additions(case, tier)):  # fmt: skip
+        for one in (
+            *seat_additions(case, tier),
+            *desk_additions(case, tier),
+            *keys_additions(case, tier),
+            *feet_additions(case, tier),
+            *screen_additions(case, tier),
+            *pointer_additions(case, tier),
+        ):
             if one.price != "nothing":
                 found.setdefault(one.id, one)
     return sorted(found.values(), key=lambda one: (PRICES[one.price], one.id))
@@ -318,12 +357,31 @@ def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
             continue
         if mends or room.over - over >= LEAST_FIX_DEG:
             found.append(
-                Fix(id=one.id, label=one.label, does=one.does, price=one.price,
-                    price_label=PRICE_LABELS[one.price], removes=room.over - over,
-                    minutes=_less(room.minutes, minutes), left=over, mends=mends, lacks=lacks)
-            )  # fmt: skip
-    return tuple(sorted(found, key=lambda one: (not one.mends, -(one.minutes or 0.0), -one.removes,
-                                                PRICES[one.price], one.id)))  # fmt: skip
+                Fix(
+                    id=one.id,
+                    label=one.label,
+                    does=one.does,
+                    price=one.price,
+                    price_label=PRICE_LABELS[one.price],
+                    removes=room.over - over,
+                    minutes=_less(room.minutes, minutes),
+                    left=over,
+                    mends=mends,
+                    lacks=lacks,
+                )
+            )
+    return tuple(
+        sorted(
+            found,
+            key=lambda one: (
+                not one.mends,
+                -(one.minutes or 0.0),
+                -one.removes,
+                PRICES[one.price],
+                one.id,
+            ),
+        )
+    )
 
 
 def one_plan(case: Case, tier: Tier, *, own: Own | None = None) -> Plan:

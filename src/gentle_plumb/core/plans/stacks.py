@@ -50,8 +50,10 @@ def stacks_of(
         Pieces that something else stands on already, by item.
 
     """
-    usable = sorted((one for one in items if use in one.uses and one.thickness > 0),
-                    key=lambda one: (-one.thickness, one.id))  # fmt: skip
+    usable = sorted(
+        (one for one in items if use in one.uses and one.thickness > 0),
+        key=lambda one: (-one.thickness, one.id),
+    )
     left = {one.id: one.count - (taken or {}).get(one.id, 0) for one in usable}
     most = 1 if use == "seat" else MOST_ITEMS
     found: list[Stack] = []
@@ -61,10 +63,11 @@ def stacks_of(
             found.append(
                 Stack(
                     items=tuple((one.id, many) for one, many in chosen),
-                    labels=tuple((one.label, many) for one, many in chosen), height=height,
+                    labels=tuple((one.label, many) for one, many in chosen),
+                    height=height,
                     sd=sqrt(sum((many * one.error) ** 2 for one, many in chosen)),
                 )
-            )  # fmt: skip
+            )
         for index in range(start, len(usable)):
             one = usable[index]
             for many in range(1, min(left[one.id], most - count) + 1):

@@ -1,7 +1,7 @@
 """What practitioners choose: bands, policies, and the schools they come from."""
 
 from .bands import JOINT_BANDS, JOINT_LABELS, SAME, Band
-from .policy import POLICY_RANGES, Policy
+from .policy import POLICY_RANGES, Policy, with_values
 from .schools import (
     SCHOOLS,
     STANDING,
@@ -16,7 +16,21 @@ from .schools import (
 )
 
 __all__ = [
-    "JOINT_BANDS", "JOINT_LABELS", "POLICY_RANGES", "SAME", "SCHOOLS", "STANDING", "Band", "Bundle",
-    "Policy", "Position", "Question", "check_bundle", "defaults", "policy_of", "question_of",
+    "JOINT_BANDS",
+    "JOINT_LABELS",
+    "POLICY_RANGES",
+    "SAME",
+    "SCHOOLS",
+    "STANDING",
+    "Band",
+    "Bundle",
+    "Policy",
+    "Position",
+    "Question",
+    "check_bundle",
+    "defaults",
+    "policy_of",
+    "question_of",
     "standing_policy_of",
-]  # fmt: skip
+    "with_values",
+]

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-from typing import Literal
+from collections.abc import Mapping
+from dataclasses import dataclass, fields, replace
+from typing import Any, Literal
 
-from ..errors import ValueOutOfRange
+from ..errors import UnknownName, ValueOutOfRange
 from .bands import Band
 
 First = Literal["fixed", "feet", "hands"]
@@ -107,16 +108,41 @@ class Policy:
                     unit=unit,
                     message=f"{name}: {value:g} is outside {band.low:g} to {band.high:g} {unit}",
                 )
-        for low, high, unit in (("elbow_low", "elbow_angle", "°"), ("elbow_angle", "elbow_high", "°"),
-                                ("knee_gap_low", "knee_gap_high", self.knee_gap_unit)):  # fmt: skip
+        for low, high, unit in (
+            ("elbow_low", "elbow_angle", "°"),
+            ("elbow_angle", "elbow_high", "°"),
+            ("knee_gap_low", "knee_gap_high", self.knee_gap_unit),
+        ):
             under, over = getattr(self, low), getattr(self, high)
             if under > over:
                 raise ValueOutOfRange(
-                    field=low, value=f"{under:g}", high=over, unit=unit,
+                    field=low,
+                    value=f"{under:g}",
+                    high=over,
+                    unit=unit,
                     message=f"{low}: {under:g} is above {high} {over:g} {unit}",
-                )  # fmt: skip
+                )
 
     @property
     def elbow_band(self) -> Band:
         """The elbow's band, degrees."""
         return Band(low=self.elbow_low, high=self.elbow_high)
+
+
+def with_values(policy: Policy, values: Mapping[str, float | str | bool]) -> Policy:
+    """Return the policy with some of its fields replaced, by name.
+
+    Raises
+    ------
+    UnknownName
+        For a name that is no field of a policy.
+    ValueOutOfRange
+        For a number outside :data:`POLICY_RANGES`.
+
+    """
+    unknown = values.keys() - {field.name for field in fields(Policy)}
+    if unknown:
+        name = min(unknown)
+        raise UnknownName(field=name, value=name, message=f"A policy has no “{name}”.")
+    changes: dict[str, Any] = dict(values)
+    return replace(policy, **changes)

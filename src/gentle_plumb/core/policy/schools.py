@@ -7,11 +7,11 @@ default. A position sets fields of :class:`Policy`; nothing else of the program 
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 
 from ..errors import UnknownName
 from ..pace import RHYTHMS
-from .policy import Policy
+from .policy import Policy, with_values
 
 Bundle = Mapping[str, str]
 """Position by question."""
@@ -44,10 +44,12 @@ class Question:
             if one.id == id:
                 return one
         raise UnknownName(
-            field=self.id, value=id, choices=tuple(one.id for one in self.positions),
+            field=self.id,
+            value=id,
+            choices=tuple(one.id for one in self.positions),
             message=f"{self.label}: there is no “{id}”; one of "
-                    f"{', '.join(one.id for one in self.positions)}",
-        )  # fmt: skip
+            f"{', '.join(one.id for one in self.positions)}",
+        )
 
 
 def _at(id: str, label: str, why: str, **sets: float | str | bool) -> Position:
@@ -58,200 +60,435 @@ SCHOOLS: dict[str, Question] = {
     question.id: question
     for question in (
         Question(
-            id="first", label="What is set first", default="fixed",
+            id="first",
+            label="What is set first",
+            default="fixed",
             targets=("seat", "footrest", "surface"),
             positions=(
-                _at("fixed", "The piece that can't move",
-                    "It decides anyway, and it contains the other two.", first="fixed"),
-                _at("feet", "Feet and chair", "A pelvis on a steady base before everything else.",
-                    first="feet"),
-                _at("hands", "Hands, feet propped up",
-                    "The hands do the work; feet are quickly supported.", first="hands"),
+                _at(
+                    "fixed",
+                    "The piece that can't move",
+                    "It decides anyway, and it contains the other two.",
+                    first="fixed",
+                ),
+                _at(
+                    "feet",
+                    "Feet and chair",
+                    "A pelvis on a steady base before everything else.",
+                    first="feet",
+                ),
+                _at(
+                    "hands",
+                    "Hands, feet propped up",
+                    "The hands do the work; feet are quickly supported.",
+                    first="hands",
+                ),
             ),
         ),
         Question(
-            id="keep", label="What is in its band already", default="leave",
+            id="keep",
+            label="What is in its band already",
+            default="leave",
             targets=("seat", "surface", "screen_top"),
             positions=(
-                _at("leave", "Leave it", "The least change; a client keeps what is right.",
-                    keep_what_holds=True),
-                _at("target", "Set it to the target",
-                    "The middle of a band forgives more than its edge.", keep_what_holds=False),
+                _at(
+                    "leave",
+                    "Leave it",
+                    "The least change; a client keeps what is right.",
+                    keep_what_holds=True,
+                ),
+                _at(
+                    "target",
+                    "Set it to the target",
+                    "The middle of a band forgives more than its edge.",
+                    keep_what_holds=False,
+                ),
             ),
         ),
         Question(
-            id="elbow", label="Elbow", default="open", standing=True,
+            id="elbow",
+            label="Elbow",
+            default="open",
+            standing=True,
             targets=("surface", "keys", "seat"),
             positions=(
-                _at("open", "90 to 110, target 95", "A little open: less pull in the forearm.",
-                    elbow_low=90.0, elbow_angle=95.0, elbow_high=110.0),
-                _at("square", "90", "Forearms level, easily seen and taught.",
-                    elbow_low=85.0, elbow_angle=90.0, elbow_high=95.0),
-                _at("never_under", "Never under 90, target 100",
+                _at(
+                    "open",
+                    "90 to 110, target 95",
+                    "A little open: less pull in the forearm.",
+                    elbow_low=90.0,
+                    elbow_angle=95.0,
+                    elbow_high=110.0,
+                ),
+                _at(
+                    "square",
+                    "90",
+                    "Forearms level, easily seen and taught.",
+                    elbow_low=85.0,
+                    elbow_angle=90.0,
+                    elbow_high=95.0,
+                ),
+                _at(
+                    "never_under",
+                    "Never under 90, target 100",
                     "A closed elbow narrows the nerve's room; open does no harm.",
-                    elbow_low=90.0, elbow_angle=100.0, elbow_high=120.0),
+                    elbow_low=90.0,
+                    elbow_angle=100.0,
+                    elbow_high=120.0,
+                ),
             ),
         ),
         Question(
-            id="back", label="Back", default="supported",
+            id="back",
+            label="Back",
+            default="supported",
             targets=("surface", "screen_top", "armrest"),
             positions=(
-                _at("supported", "100 to 105, supported",
+                _at(
+                    "supported",
+                    "100 to 105, supported",
                     "The backrest carries a part; the arms still reach.",
-                    recline=10.0, thigh_slope=0.0),
-                _at("upright", "Upright, 90 to 100", "The trunk works over the pelvis, ready to move.",
-                    recline=3.0, thigh_slope=0.0),
-                _at("leaning", "Hips about 110, leaning back",
-                    "Least pressure in the discs when leaning.", recline=20.0, thigh_slope=0.0),
-                _at("hips_high", "Hips above knees, back upright",
+                    recline=10.0,
+                    thigh_slope=0.0,
+                ),
+                _at(
+                    "upright",
+                    "Upright, 90 to 100",
+                    "The trunk works over the pelvis, ready to move.",
+                    recline=3.0,
+                    thigh_slope=0.0,
+                ),
+                _at(
+                    "leaning",
+                    "Hips about 110, leaning back",
+                    "Least pressure in the discs when leaning.",
+                    recline=20.0,
+                    thigh_slope=0.0,
+                ),
+                _at(
+                    "hips_high",
+                    "Hips above knees, back upright",
                     "The pelvis tips forward and the curve keeps itself.",
-                    recline=0.0, thigh_slope=12.0),
+                    recline=0.0,
+                    thigh_slope=12.0,
+                ),
             ),
         ),
         Question(
-            id="thighs", label="Thighs", default="by_back", targets=("seat",),
+            id="thighs",
+            label="Thighs",
+            default="by_back",
+            targets=("seat",),
             positions=(
-                _at("by_back", "Level, or as the back asks",
-                    "Weight over the whole thigh; up to 10° down allowed."),
+                _at(
+                    "by_back",
+                    "Level, or as the back asks",
+                    "Weight over the whole thigh; up to 10° down allowed.",
+                ),
                 _at("level", "Level", "Weight over the whole thigh.", thigh_slope=0.0),
-                _at("down", "Sloping down, 8°", "A wider hip without leaning back.", thigh_slope=8.0),
+                _at(
+                    "down", "Sloping down, 8°", "A wider hip without leaning back.", thigh_slope=8.0
+                ),
             ),
         ),
         Question(
-            id="knee_gap", label="Gap behind the knee", default="two_three", targets=("seat_depth",),
+            id="knee_gap",
+            label="Gap behind the knee",
+            default="two_three",
+            targets=("seat_depth",),
             positions=(
-                _at("two_three", "2 to 3 fingers", "Free vessels and nerves, thigh still carried.",
-                    knee_gap_low=2.0, knee_gap_high=3.0, knee_gap_unit="fingers"),
-                _at("narrow", "1.5 to 2 fingers", "As much thigh carried as can be.",
-                    knee_gap_low=1.5, knee_gap_high=2.0, knee_gap_unit="fingers"),
-                _at("wide", "2 to 4 fingers", "Room to shift about.",
-                    knee_gap_low=2.0, knee_gap_high=4.0, knee_gap_unit="fingers"),
-                _at("two_cm", "2 cm at least", "A number that needs no hand to measure by.",
-                    knee_gap_low=20.0, knee_gap_high=60.0, knee_gap_unit="mm"),
-                _at("five_cm", "5 to 7.5 cm", "For swollen legs and soft seats.",
-                    knee_gap_low=50.0, knee_gap_high=75.0, knee_gap_unit="mm"),
+                _at(
+                    "two_three",
+                    "2 to 3 fingers",
+                    "Free vessels and nerves, thigh still carried.",
+                    knee_gap_low=2.0,
+                    knee_gap_high=3.0,
+                    knee_gap_unit="fingers",
+                ),
+                _at(
+                    "narrow",
+                    "1.5 to 2 fingers",
+                    "As much thigh carried as can be.",
+                    knee_gap_low=1.5,
+                    knee_gap_high=2.0,
+                    knee_gap_unit="fingers",
+                ),
+                _at(
+                    "wide",
+                    "2 to 4 fingers",
+                    "Room to shift about.",
+                    knee_gap_low=2.0,
+                    knee_gap_high=4.0,
+                    knee_gap_unit="fingers",
+                ),
+                _at(
+                    "two_cm",
+                    "2 cm at least",
+                    "A number that needs no hand to measure by.",
+                    knee_gap_low=20.0,
+                    knee_gap_high=60.0,
+                    knee_gap_unit="mm",
+                ),
+                _at(
+                    "five_cm",
+                    "5 to 7.5 cm",
+                    "For swollen legs and soft seats.",
+                    knee_gap_low=50.0,
+                    knee_gap_high=75.0,
+                    knee_gap_unit="mm",
+                ),
             ),
         ),
         Question(
-            id="lumbar", label="Lumbar pad", default="above", targets=("lumbar",),
+            id="lumbar",
+            label="Lumbar pad",
+            default="above",
+            targets=("lumbar",),
             positions=(
-                _at("above", "Just above the belt, then feel", "The small of the back lies there.",
-                    lumbar_offset=0.0),
-                _at("belt", "At or just under the belt", "It keeps the pelvis from rolling back.",
-                    lumbar_offset=-30.0),
+                _at(
+                    "above",
+                    "Just above the belt, then feel",
+                    "The small of the back lies there.",
+                    lumbar_offset=0.0,
+                ),
+                _at(
+                    "belt",
+                    "At or just under the belt",
+                    "It keeps the pelvis from rolling back.",
+                    lumbar_offset=-30.0,
+                ),
             ),
         ),
         Question(
-            id="armrests", label="Armrests", default="light", targets=("armrest",),
+            id="armrests",
+            label="Armrests",
+            default="light",
+            targets=("armrest",),
             positions=(
-                _at("light", "Light support, never lifting",
-                    "They carry the arm's weight between strokes.", armrest_use="light",
-                    armrest_below_elbow=10.0),
-                _at("elbow", "Forearms supported at elbow height",
-                    "The neck need not carry the arms.", armrest_use="elbow",
-                    armrest_below_elbow=0.0),
-                _at("off", "Keep off them",
-                    "They pin the elbow and keep the client from the desk.", armrest_use="off"),
+                _at(
+                    "light",
+                    "Light support, never lifting",
+                    "They carry the arm's weight between strokes.",
+                    armrest_use="light",
+                    armrest_below_elbow=10.0,
+                ),
+                _at(
+                    "elbow",
+                    "Forearms supported at elbow height",
+                    "The neck need not carry the arms.",
+                    armrest_use="elbow",
+                    armrest_below_elbow=0.0,
+                ),
+                _at(
+                    "off",
+                    "Keep off them",
+                    "They pin the elbow and keep the client from the desk.",
+                    armrest_use="off",
+                ),
             ),
         ),
         Question(
-            id="forearms", label="Wrists and forearms", default="float", standing=True,
+            id="forearms",
+            label="Wrists and forearms",
+            default="float",
+            standing=True,
             targets=("desk_depth", "keys"),
             positions=(
-                _at("float", "Float while typing, rest between; keyboard at the front edge",
-                    "The hand moves from the arm, nothing presses on the wrist.", set_back=0.0),
-                _at("rest", "Forearms rest on the desk, keyboard set back",
-                    "Where neck and shoulders tire.", set_back=120.0),
+                _at(
+                    "float",
+                    "Float while typing, rest between; keyboard at the front edge",
+                    "The hand moves from the arm, nothing presses on the wrist.",
+                    set_back=0.0,
+                ),
+                _at(
+                    "rest",
+                    "Forearms rest on the desk, keyboard set back",
+                    "Where neck and shoulders tire.",
+                    set_back=120.0,
+                ),
             ),
         ),
         Question(
-            id="screen_height", label="Screen height", default="top_edge", standing=True,
+            id="screen_height",
+            label="Screen height",
+            default="top_edge",
+            standing=True,
             targets=("screen_top", "tilt"),
             positions=(
-                _at("top_edge", "Top edge at the eye line",
-                    "All of it lies below: read with the eyes alone.", screen_rule="top_edge"),
-                _at("top_third", "Eyes at the top third", "Where the lines one works on mostly are.",
-                    screen_rule="top_third"),
-                _at("middle_third", "Eyes at the middle third", "Where most of the work is.",
-                    screen_rule="middle_third"),
-                _at("gaze_drop", "Centre 15° under the eye line", "Where a resting gaze falls.",
-                    screen_rule="gaze_drop"),
-                _at("eyes_alone", "Eyes alone from top to bottom",
-                    "Whatever the eyes reach without the head is right.", screen_rule="eyes_alone"),
+                _at(
+                    "top_edge",
+                    "Top edge at the eye line",
+                    "All of it lies below: read with the eyes alone.",
+                    screen_rule="top_edge",
+                ),
+                _at(
+                    "top_third",
+                    "Eyes at the top third",
+                    "Where the lines one works on mostly are.",
+                    screen_rule="top_third",
+                ),
+                _at(
+                    "middle_third",
+                    "Eyes at the middle third",
+                    "Where most of the work is.",
+                    screen_rule="middle_third",
+                ),
+                _at(
+                    "gaze_drop",
+                    "Centre 15° under the eye line",
+                    "Where a resting gaze falls.",
+                    screen_rule="gaze_drop",
+                ),
+                _at(
+                    "eyes_alone",
+                    "Eyes alone from top to bottom",
+                    "Whatever the eyes reach without the head is right.",
+                    screen_rule="eyes_alone",
+                ),
             ),
         ),
         Question(
-            id="screen_distance", label="Screen distance", default="fingertip", standing=True,
+            id="screen_distance",
+            label="Screen distance",
+            default="fingertip",
+            standing=True,
             targets=("distance", "desk_depth"),
             positions=(
-                _at("fingertip", "Fingertips reach it",
+                _at(
+                    "fingertip",
+                    "Fingertips reach it",
                     "Easily shown; then vision, size and the settle-in test correct it.",
-                    distance_rule="fingertip"),
-                _at("fist", "Knuckles reach it", "Nearer: small text without leaning.",
-                    distance_rule="fist"),
-                _at("near", "As near as comfortable", "So that one sits back.", distance_rule="near"),
+                    distance_rule="fingertip",
+                ),
+                _at(
+                    "fist",
+                    "Knuckles reach it",
+                    "Nearer: small text without leaning.",
+                    distance_rule="fist",
+                ),
+                _at(
+                    "near", "As near as comfortable", "So that one sits back.", distance_rule="near"
+                ),
             ),
         ),
         Question(
-            id="two_screens", label="Two screens used equally", default="by_use",
+            id="two_screens",
+            label="Two screens used equally",
+            default="by_use",
             targets=("screen2", "screen3"),
             positions=(
-                _at("by_use", "Seam on the midline if use is 40:60 or closer",
-                    "Equal work, equal turning.", two_screens="by_use"),
-                _at("seam", "Seam on the midline", "The neck turns alike to both sides.",
-                    two_screens="seam"),
-                _at("one_main", "Never at the seam, one is the main one",
-                    "Nobody should look at a gap.", two_screens="one_main"),
+                _at(
+                    "by_use",
+                    "Seam on the midline if use is 40:60 or closer",
+                    "Equal work, equal turning.",
+                    two_screens="by_use",
+                ),
+                _at(
+                    "seam",
+                    "Seam on the midline",
+                    "The neck turns alike to both sides.",
+                    two_screens="seam",
+                ),
+                _at(
+                    "one_main",
+                    "Never at the seam, one is the main one",
+                    "Nobody should look at a gap.",
+                    two_screens="one_main",
+                ),
             ),
         ),
         Question(
-            id="lower_lens", label="Bifocal or progressive", default="lower", standing=True,
+            id="lower_lens",
+            label="Bifocal or progressive",
+            default="lower",
+            standing=True,
             targets=("screen_top",),
             positions=(
-                _at("lower", "Lower the screen and test; suggest the optometrist",
-                    "It helps today; the chin test decides.", lens_answer="lower"),
-                _at("glasses", "Computer glasses first",
+                _at(
+                    "lower",
+                    "Lower the screen and test; suggest the optometrist",
+                    "It helps today; the chin test decides.",
+                    lens_answer="lower",
+                ),
+                _at(
+                    "glasses",
+                    "Computer glasses first",
                     "Low screens bend the neck instead; the screen stays by its rule.",
-                    lens_answer="glasses"),
+                    lens_answer="glasses",
+                ),
             ),
         ),
         Question(
-            id="phone_side", label="Phone", default="non_writing", targets=("phone",),
+            id="phone_side",
+            label="Phone",
+            default="non_writing",
+            targets=("phone",),
             positions=(
-                _at("non_writing", "On the non-writing side", "The writing hand stays free.",
-                    phone_side="non_writing"),
-                _at("opposite_mouse", "Opposite the mouse", "The mouse hand stays on the mouse.",
-                    phone_side="opposite_mouse"),
+                _at(
+                    "non_writing",
+                    "On the non-writing side",
+                    "The writing hand stays free.",
+                    phone_side="non_writing",
+                ),
+                _at(
+                    "opposite_mouse",
+                    "Opposite the mouse",
+                    "The mouse hand stays on the mouse.",
+                    phone_side="opposite_mouse",
+                ),
             ),
         ),
         Question(
-            id="rhythm", label="Rhythm", default="by_desk", targets=("rhythm",),
+            id="rhythm",
+            label="Rhythm",
+            default="by_desk",
+            targets=("rhythm",),
             positions=(
-                _at("by_desk", "20-8-2 where the desk allows, else up every 30",
-                    "Short turns that a day can keep.", rhythm=""),
+                _at(
+                    "by_desk",
+                    "20-8-2 where the desk allows, else up every 30",
+                    "Short turns that a day can keep.",
+                    rhythm="",
+                ),
                 *(_at(one.id, one.label, one.says, rhythm=one.id) for one in RHYTHMS.values()),
             ),
         ),
         Question(
-            id="neck_rest", label="Neck rest", default="if_it_meets",
+            id="neck_rest",
+            label="Neck rest",
+            default="if_it_meets",
             positions=(
-                _at("if_it_meets", "Off unless it meets the neck",
-                    "Often in the wrong place, pushing the head forward.", neck_rest="if_it_meets"),
+                _at(
+                    "if_it_meets",
+                    "Off unless it meets the neck",
+                    "Often in the wrong place, pushing the head forward.",
+                    neck_rest="if_it_meets",
+                ),
                 _at("off", "Off", "Seldom useful at a desk.", neck_rest="off"),
             ),
         ),
         Question(
-            id="temporary", label="Temporary set-ups", default="marked",
+            id="temporary",
+            label="Temporary set-ups",
+            default="marked",
             positions=(
-                _at("marked", "Allowed, marked temporary, with a review date",
-                    "Possible before perfect.", temporary="marked"),
-                _at("dated", "Only with an end date", "What has no end date stays.",
-                    temporary="dated"),
+                _at(
+                    "marked",
+                    "Allowed, marked temporary, with a review date",
+                    "Possible before perfect.",
+                    temporary="marked",
+                ),
+                _at(
+                    "dated",
+                    "Only with an end date",
+                    "What has no end date stays.",
+                    temporary="dated",
+                ),
                 _at("never", "Not at all", "Stacks slip.", temporary="never"),
             ),
         ),
     )
-}  # fmt: skip
+}
 """Every question. Sources: the ``house-…`` keys of the policy fields they set."""
 
 STANDING = "standing."
@@ -283,7 +520,7 @@ def policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:
     for id, question in SCHOOLS.items():  # the catalogue's order, whatever the bundle's
         if id in chosen:
             sets.update(question.position(chosen[id]).sets)
-    return replace(base or Policy(), **sets)  # type: ignore[arg-type]
+    return with_values(base or Policy(), sets)
 
 
 def standing_policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:

@@ -18,7 +18,18 @@ from .chain import (
 )
 
 __all__ = [
-    "abduction_deg", "belly_front_x", "elbow_above_seat", "elbow_angle_deg", "eye_above_seat",
-    "gaze_deg", "hip_above_seat", "keys_height", "keys_x", "reach_to_keys", "seat_for_legs",
-    "shoulder_x", "thigh_slope_deg", "trunk_drop",
-]  # fmt: skip
+    "abduction_deg",
+    "belly_front_x",
+    "elbow_above_seat",
+    "elbow_angle_deg",
+    "eye_above_seat",
+    "gaze_deg",
+    "hip_above_seat",
+    "keys_height",
+    "keys_x",
+    "reach_to_keys",
+    "seat_for_legs",
+    "shoulder_x",
+    "thigh_slope_deg",
+    "trunk_drop",
+]

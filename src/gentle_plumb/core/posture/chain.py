@@ -82,9 +82,14 @@ def seat_for_legs(
 
 
 def thigh_slope_deg(
-    *, seat: float, legs: float, level: float, margin: float, wanted: float,
+    *,
+    seat: float,
+    legs: float,
+    level: float,
+    margin: float,
+    wanted: float,
     buttock_popliteal_length: float,
-) -> float:  # fmt: skip
+) -> float:
     """How far the thighs slope down to the knee as the seat is set, degrees; negative: they rise.
 
     ::
@@ -209,18 +214,25 @@ def shoulder_x(
 
 
 def keys_x(
-    *, shoulder: float, shoulder_elbow_length: float, flexion_deg: float, reach: float,
+    *,
+    shoulder: float,
+    shoulder_elbow_length: float,
+    flexion_deg: float,
+    reach: float,
     elbow_deg: float,
-) -> float:  # fmt: skip
+) -> float:
     """Home row in front of where ``shoulder`` counts from, mm."""
     upper = shoulder_elbow_length * sin(radians(flexion_deg))
     return shoulder + upper + reach * cos(radians(elbow_deg - 90))
 
 
 def belly_front_x(
-    *, abdominal_depth: float, elbow_height_sitting: float, thigh_clearance: float,
+    *,
+    abdominal_depth: float,
+    elbow_height_sitting: float,
+    thigh_clearance: float,
     recline_deg: float,
-) -> float:  # fmt: skip
+) -> float:
     """Nearest the desk's front edge may come to the backrest plane, mm."""
     lever = elbow_height_sitting - hip_above_seat(thigh_clearance)
     return abdominal_depth - lever * sin(radians(recline_deg)) + BELLY_CLEARANCE_MM

@@ -78,8 +78,10 @@ def _as_other_unit(mm: float, factor: float, unit: LengthUnit) -> str:
 
 def _paths(entries: Entries, name: str) -> list[tuple[str, float]]:
     """The readings of a dimension that are there: path and mm."""
-    found = ((f"measure.{name}.{reading}", number_at(entries, f"measure.{name}.{reading}"))
-             for reading in READINGS)  # fmt: skip
+    found = (
+        (f"measure.{name}.{reading}", number_at(entries, f"measure.{name}.{reading}"))
+        for reading in READINGS
+    )
     return [(path, mm) for path, mm in found if mm is not None]
 
 
@@ -96,8 +98,9 @@ def _exchange(entries: Entries, a: str, b: str, unit: LengthUnit) -> tuple[Fix, 
     return tuple(fixes)
 
 
-def _way_out(entries: Entries, question: Question,
-             unit: LengthUnit) -> tuple[str | None, tuple[Fix, ...]]:  # fmt: skip
+def _way_out(
+    entries: Entries, question: Question, unit: LengthUnit
+) -> tuple[str | None, tuple[Fix, ...]]:
     slip, name = question.slip, question.dimension
     if slip is None:
         return None, ()
@@ -107,8 +110,9 @@ def _way_out(entries: Entries, question: Question,
             return f"Exchange with {_label(slip.other).lower()}", moved
         return f"Put it under {_label(slip.other).lower()}", moved
     if slip.factor is not None:
-        fixes = tuple(Fix(path, _as_other_unit(mm, slip.factor, unit))
-                      for path, mm in _paths(entries, name))  # fmt: skip
+        fixes = tuple(
+            Fix(path, _as_other_unit(mm, slip.factor, unit)) for path, mm in _paths(entries, name)
+        )
         return f"Make it {' and '.join(dict.fromkeys(fix.typed for fix in fixes))}", fixes
     if slip.mm is None:
         return None, ()
@@ -164,15 +168,21 @@ def _between_readings(entries: Entries, name: str, unit: LengthUnit) -> Doubt | 
             if factor > 1 and abs(wrong * factor / right - 1) <= SAME_SHARE:
                 typed = _as_other_unit(wrong, factor, unit)
                 return Doubt(
-                    dimension=name, kind="reading", fixes=(Fix(path, typed),), way_out=f"Make it {typed}",
+                    dimension=name,
+                    kind="reading",
+                    fixes=(Fix(path, typed),),
+                    way_out=f"Make it {typed}",
                     text=f"The readings {_length(a, unit)} and {_length(b, unit)} differ by a factor. "
                     f"{words[0].upper()}{words[1:]}?",
-                )  # fmt: skip
+                )
     digits = sorted(f"{a:.0f}") == sorted(f"{b:.0f}") and abs(a - b) > limit
     if digits and len(f"{a:.0f}") == len(f"{b:.0f}"):
-        return Doubt(dimension=name, kind="reading",
-                     text=f"{_length(a, unit)} and {_length(b, unit)} have the same digits. "
-                     "Two of them swapped? A third reading tells.")  # fmt: skip
+        return Doubt(
+            dimension=name,
+            kind="reading",
+            text=f"{_length(a, unit)} and {_length(b, unit)} have the same digits. "
+            "Two of them swapped? A third reading tells.",
+        )
     return None
 
 
@@ -180,9 +190,12 @@ def _shoes(entries: Entries, body: Body) -> Doubt | None:
     inside = [name for name in body.values if heel_of(entries, name) is None]
     if not inside:
         return None
-    return Doubt(dimension=inside[0], kind="shoes",
-                 text="Measured in shoes, but the heel is not noted: every height from the floor "
-                 "is too great by it.")  # fmt: skip
+    return Doubt(
+        dimension=inside[0],
+        kind="shoes",
+        text="Measured in shoes, but the heel is not noted: every height from the floor "
+        "is too great by it.",
+    )
 
 
 def doubts(
@@ -197,8 +210,9 @@ def doubts(
     explained = {one.dimension for one in asked if one.kind == "far" and one.slip is not None}
     for question in asked:
         if question.kind in ("earlier", "relation") and explained & {
-            question.dimension, *question.others
-        }:  # fmt: skip
+            question.dimension,
+            *question.others,
+        }:
             continue  # a slip already says why it is off
         way_out, fixes = _way_out(entries, question, unit)
         kept_at = number_at(entries, f"measure.{question.dimension}.kept_at")
@@ -206,11 +220,14 @@ def doubts(
         stays = kept_at is not None and abs(kept_at - question.value_mm) <= KEPT_WITHIN_MM
         found.append(
             Doubt(
-                dimension=question.dimension, kind=question.kind, text=_text(question, unit),
-                way_out=way_out, fixes=fixes,
+                dimension=question.dimension,
+                kind=question.kind,
+                text=_text(question, unit),
+                way_out=way_out,
+                fixes=fixes,
                 kept=str(kept) if kept and stays and question.kind != "sheet" else None,
             )
-        )  # fmt: skip
+        )
     if all(one.kept for one in found if one.kind == "earlier"):
         found = [one for one in found if one.kind != "sheet"]  # each of them was answered
     return found

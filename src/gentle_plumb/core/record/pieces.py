@@ -28,7 +28,7 @@ PIECES: dict[str, Piece] = {
         Piece(id="screen3", label="Screen 3", starts=("look.screen3.",)),
         Piece(id="at_hand", label="At hand", starts=("look.support.", "look.footrest.")),
     )
-}  # fmt: skip
+}
 
 
 def paths_of(piece: str) -> list[str]:

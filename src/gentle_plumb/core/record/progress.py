@@ -36,22 +36,30 @@ def _by_fields(step: StepId, entries: Entries) -> StepProgress:
     needed = [
         field
         for field in FIELDS.values()
-        if field.step == step and field.needed and applies(field, entries)
+        if field.step == step
+        and field.needed
+        and applies(field, entries)
         and not (field.health and withheld and not field.id.startswith(ACTED_ON))
-    ]  # fmt: skip
+    ]
     missing = [f"{field.group}: {field.label}" for field in needed if entries.get(field.id) is None]
     return StepProgress(
-        step=step, label=STEPS[step], done=len(needed) - len(missing), needed=len(needed),
+        step=step,
+        label=STEPS[step],
+        done=len(needed) - len(missing),
+        needed=len(needed),
         next=missing[0] if missing else None,
-    )  # fmt: skip
+    )
 
 
 def _measured(entries: Entries, listed: Sequence[str]) -> StepProgress:
     missing = [DIMENSIONS[name].label for name in listed if not settled(entries, name)]
     return StepProgress(
-        step="measure", label=STEPS["measure"], done=len(listed) - len(missing),
-        needed=max(1, len(listed)), next=missing[0] if missing else None,
-    )  # fmt: skip
+        step="measure",
+        label=STEPS["measure"],
+        done=len(listed) - len(missing),
+        needed=max(1, len(listed)),
+        next=missing[0] if missing else None,
+    )
 
 
 def progress(
@@ -64,19 +72,35 @@ def progress(
     rows = [row for row in result.seated.rows if row.key in NEEDED_ROWS]
     open_rows = [row.label for row in rows if row.target is None]
     left = [
-        row for row in order
+        row
+        for row in order
         if all(entries.get(f"set.{row.posture}.{row.key}{end}") is None for end in ("", ".aimed"))
-    ]  # fmt: skip
+    ]
     steps = [
         _by_fields("ask", entries),
         _by_fields("look", entries),
         _measured(entries, listed),
-        StepProgress(step="work", label=STEPS["work"], done=len(rows) - len(open_rows),
-                     needed=len(rows), next=open_rows[0] if open_rows else None),
-        StepProgress(step="set", label=STEPS["set"], done=len(order) - len(left),
-                     needed=max(1, len(order)), next=left[0].label if left else None),
+        StepProgress(
+            step="work",
+            label=STEPS["work"],
+            done=len(rows) - len(open_rows),
+            needed=len(rows),
+            next=open_rows[0] if open_rows else None,
+        ),
+        StepProgress(
+            step="set",
+            label=STEPS["set"],
+            done=len(order) - len(left),
+            needed=max(1, len(order)),
+            next=left[0].label if left else None,
+        ),
         _by_fields("pace", entries),
-        StepProgress(step="report", label=STEPS["report"], done=int(signed), needed=1,
-                     next=None if signed else "Signature"),
-    ]  # fmt: skip
+        StepProgress(
+            step="report",
+            label=STEPS["report"],
+            done=int(signed),
+            needed=1,
+            next=None if signed else "Signature",
+        ),
+    ]
     return {step.step: step for step in steps}

@@ -26,8 +26,9 @@ def _fits(field: Field, value: float) -> bool:
     return low is None or high is None or low - 1e-9 <= value <= high + 1e-9
 
 
-def _in_range(field: Field, typed: str, value: float, unit: LengthUnit,
-              choices: tuple[str, ...] = ()) -> float:  # fmt: skip
+def _in_range(
+    field: Field, typed: str, value: float, unit: LengthUnit, choices: tuple[str, ...] = ()
+) -> float:
     low, high = field.low, field.high
     if low is None or high is None or _fits(field, value):
         return value
@@ -38,11 +39,15 @@ def _in_range(field: Field, typed: str, value: float, unit: LengthUnit,
     else:
         ends, shown = f"{low:g} to {high:g} {field.unit}", f"{value:g} {field.unit}"
     raise ValueOutOfRange(
-        field=field.id, value=typed, low=low, high=high,
+        field=field.id,
+        value=typed,
+        low=low,
+        high=high,
         unit="mm" if field.kind == "length" else field.unit,
         message=f"{_named(field)}: {shown} is outside {ends}.{_perhaps(choices, belongs)}",
-        choices=choices, belongs=belongs,
-    )  # fmt: skip
+        choices=choices,
+        belongs=belongs,
+    )
 
 
 def _named(field: Field) -> str:
@@ -88,13 +93,18 @@ def _length(field: Field, typed: str, text: str, unit: LengthUnit) -> float:
     return _in_range(field, typed, value, unit, others)
 
 
-def _ambiguous(field: Field, typed: str, unit: LengthUnit,
-               choices: tuple[str, ...]) -> AmbiguousValue:  # fmt: skip
+def _ambiguous(
+    field: Field, typed: str, unit: LengthUnit, choices: tuple[str, ...]
+) -> AmbiguousValue:
     return AmbiguousValue(
-        field=field.id, value=typed, low=field.low, high=field.high, unit=unit, choices=choices,
-        message=f"{_named(field)}: “{typed.strip()}” is not clear. "
-        f"Is it {' or '.join(choices)}?",
-    )  # fmt: skip
+        field=field.id,
+        value=typed,
+        low=field.low,
+        high=field.high,
+        unit=unit,
+        choices=choices,
+        message=f"{_named(field)}: “{typed.strip()}” is not clear. Is it {' or '.join(choices)}?",
+    )
 
 
 def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | str | None:
@@ -133,9 +143,10 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
             names = [name for name, _ in field.choices]
             if text not in names:
                 raise UnknownName(
-                    field=field.id, value=typed,
+                    field=field.id,
+                    value=typed,
                     message=f"{field.label}: “{text}” is none of {', '.join(names)}.",
-                )  # fmt: skip
+                )
             return text
         case "date":
             return _date(field, text)
@@ -144,10 +155,13 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
         case "text":
             if len(text) > LONGEST_TEXT:
                 raise ValueOutOfRange(
-                    field=field.id, value=f"{text[:20]}…", low=0, high=LONGEST_TEXT,
+                    field=field.id,
+                    value=f"{text[:20]}…",
+                    low=0,
+                    high=LONGEST_TEXT,
                     unit="characters",
                     message=f"{field.label}: {len(text)} characters are more than {LONGEST_TEXT}.",
-                )  # fmt: skip
+                )
             return text
 
 
@@ -156,9 +170,11 @@ def _point(field: Field, text: str) -> str:
     found = re.fullmatch(r"(\d{1,6}(?:\.\d{1,4})?)[ ,]+(\d{1,6}(?:\.\d{1,4})?)", text)
     if found is None:
         raise UnreadableValue(
-            field=field.id, value=text, unit=field.unit,
+            field=field.id,
+            value=text,
+            unit=field.unit,
             message=f"{field.label}: “{text}” is no point. Give x and y in px, as 812.5 344.",
-        )  # fmt: skip
+        )
     x, y = (_in_range(field, text, float(part), "mm") for part in found.groups())
     return f"{x:.1f} {y:.1f}"
 
@@ -170,6 +186,7 @@ def _date(field: Field, text: str) -> str:
         except ValueError:
             pass
     raise UnreadableValue(
-        field=field.id, value=text,
+        field=field.id,
+        value=text,
         message=f"{field.label}: “{text}” is not a date. Type year-month-day, as 2026-12-14.",
-    )  # fmt: skip
+    )

@@ -17,6 +17,7 @@ from ..body import (
     resolve_readings,
 )
 from ..body.person import ValueSource
+from ..choices import one_of
 from .fields import MEASURED
 
 Entries = Mapping[str, float | str | None]
@@ -41,6 +42,7 @@ class Measuring:
     table: Table = BRITISH_ADULTS
 
 
+ORIGIN_SOURCES: tuple[ValueSource, ...] = ("measured", "carried_over", "self_measured")
 HOUSE = Measuring()
 
 
@@ -74,16 +76,17 @@ def heel_of(entries: Entries, name: str) -> float | None:
 def resolved_of(entries: Entries, name: str, measuring: Measuring = HOUSE) -> Resolved:
     """What the readings of one dimension come to, shoes and all."""
     return resolve_readings(
-        readings_of(entries, name), repeat_limit_mm=DIMENSIONS[name].repeat_limit_mm,
+        readings_of(entries, name),
+        repeat_limit_mm=DIMENSIONS[name].repeat_limit_mm,
         error_mm=measuring.errors.get(name),
-    )  # fmt: skip
+    )
 
 
 def _value(entries: Entries, name: str, measuring: Measuring) -> BodyValue | None:
     resolved = resolved_of(entries, name, measuring)
     if resolved.value_mm is None:
         return None
-    origin: ValueSource = text_at(entries, f"measure.{name}.origin") or "measured"  # type: ignore[assignment]
+    origin = one_of(ORIGIN_SOURCES, entries.get(f"measure.{name}.origin")) or "measured"
     sd, heel = resolved.sd_mm, heel_of(entries, name) or 0.0
     if origin == "carried_over":
         sd, heel = hypot(sd, AGED_SHARE * DIMENSIONS[name].change_mm), 0.0

@@ -6,17 +6,20 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
 from ..body import Sex
+from ..choices import one_of
 from ..fit import Case
 from ..fit.case import Lens
 from ..intake.limits import person_limits
 from ..observed import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
-from ..policy import Bundle, Policy, policy_of, standing_policy_of
-from ..workstation import Details, Screen, Settings, SideScreen
+from ..policy import Bundle, Policy, policy_of, standing_policy_of, with_values
+from ..workstation import HANDS, USES, Details, Screen, Settings, SideScreen
 from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
 from .fields import NUMBERS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
 from .to_body import HOUSE, Entries, Measuring, body_from, number_at, text_at
 from .to_workstation import workstation_from
+
+LOWER_LENSES: tuple[Lens, ...] = ("progressive", "bifocal")
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -62,48 +65,65 @@ def _details(entries: Entries) -> Details:
             SideScreen(
                 id=id,
                 kind="laptop" if entries.get(f"look.{id}.kind") == "laptop" else "monitor",
-                use=text_at(entries, f"look.{id}.use"),  # type: ignore[arg-type]
+                use=one_of(USES, entries.get(f"look.{id}.use")),
                 place="above" if entries.get(f"look.{id}.place") == "above" else "beside",
                 top=number_at(entries, f"look.found.{id}_top"),
                 distance=number_at(entries, f"look.found.{id}_distance"),
                 bearing=number_at(entries, f"look.found.{id}_bearing"),
-                width=size[0], height=size[1],
+                width=size[0],
+                height=size[1],
             )
-        )  # fmt: skip
-    found = {name: number_at(entries, f"look.found.{name}")
-             for name in ("keys_edge", "backrest", "underside", "armrest_gap")}  # fmt: skip
-    return Details(**found, bearing=number_at(entries, "look.found.screen_bearing"),
-                   scale=number_at(entries, "look.screen.scale"),
-                   side_screens=tuple(screens))  # fmt: skip
+        )
+    found = {
+        name: number_at(entries, f"look.found.{name}")
+        for name in ("keys_edge", "backrest", "underside", "armrest_gap")
+    }
+    return Details(
+        **found,
+        bearing=number_at(entries, "look.found.screen_bearing"),
+        scale=number_at(entries, "look.screen.scale"),
+        side_screens=tuple(screens),
+    )
 
 
 def _lens(entries: Entries) -> Lens:
     eyewear = entries.get("ask.eyewear")
     if entries.get("ask.lower_lens") == "no":
         return "none"
-    return eyewear if eyewear in ("progressive", "bifocal") else "none"  # type: ignore[return-value]
+    return one_of(LOWER_LENSES, eyewear) or "none"
 
 
 def bundle_of(entries: Entries) -> dict[str, str]:
     """The positions this visit has chosen, by question."""
     start = "work.policy."
-    return {path.removeprefix(start): value for path, value in entries.items()
-            if path.startswith(start) and isinstance(value, str)}  # fmt: skip
+    return {
+        path.removeprefix(start): value
+        for path, value in entries.items()
+        if path.startswith(start) and isinstance(value, str)
+    }
 
 
 def _with_numbers(policy: Policy, entries: Entries) -> Policy:
     """The policy with the angles typed for this visit; the elbow's band stretches to its target."""
-    typed = {name: value for name in NUMBERS
-             if (value := number_at(entries, f"work.number.{name}")) is not None}  # fmt: skip
+    typed = {
+        name: value
+        for name in NUMBERS
+        if (value := number_at(entries, f"work.number.{name}")) is not None
+    }
     if not typed:
         return policy
     elbow = typed.get("elbow_angle", policy.elbow_angle)
     band = {"elbow_low": min(policy.elbow_low, elbow), "elbow_high": max(policy.elbow_high, elbow)}
-    return replace(policy, **typed, **band)  # type: ignore[arg-type]
+    return with_values(policy, {**typed, **band})
 
 
-def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring = HOUSE,
-              practice: Bundle | None = None) -> Case:  # fmt: skip
+def case_from(
+    entries: Entries,
+    *,
+    sex: Sex | None = None,
+    measuring: Measuring = HOUSE,
+    practice: Bundle | None = None,
+) -> Case:
     """The case that the entries make. Nothing missing is filled in.
 
     ``practice`` is the practice's own default of what is chosen; the visit's choices go over it.
@@ -132,7 +152,7 @@ def case_from(entries: Entries, *, sex: Sex | None = None, measuring: Measuring 
         if entries.get("ask.eyewear") == "computer"
         else (None, None),
         settle_steps=number_at(entries, "work.settle") or 0.0,
-        writing_hand=text_at(entries, "ask.writing_hand"),  # type: ignore[arg-type]
+        writing_hand=one_of(HANDS, entries.get("ask.writing_hand")),
         hours={
             task: hours
             for task in TASKS
@@ -180,13 +200,17 @@ def _photo(entries: Entries, file: PhotoFile) -> Photo:
             x, y = at.split()
             points[name] = (float(x), float(y))
     return Photo(
-        id=file.id, width=file.width, height=file.height, fov_deg=file.fov_deg, points=points,
+        id=file.id,
+        width=file.width,
+        height=file.height,
+        fov_deg=file.fov_deg,
+        points=points,
         view="rear" if entries.get(f"{start}.view") == "rear" else "side",
         posture="standing" if entries.get(f"{start}.posture") == "standing" else "seated",
         when="after" if entries.get(f"{start}.when") == "after" else "before",
         known_mm=number_at(entries, f"{start}.known"),
         camera_mm=number_at(entries, f"{start}.camera"),
-    )  # fmt: skip
+    )
 
 
 def overrules(entries: Entries) -> tuple[Settings, Settings]:
@@ -198,24 +222,31 @@ def settings_left(entries: Entries) -> tuple[Settings, Settings]:
     """What was set, seated and standing: re-measured, or set to an aim and not measured."""
     keyboard = number_at(entries, "look.keyboard.thickness")
     seated, standing = (
-        _settings({**_unmeasured(entries, posture), **_known(entries, f"set.{posture}.")},
-                  f"set.{posture}", keyboard)
+        _settings(
+            {**_unmeasured(entries, posture), **_known(entries, f"set.{posture}.")},
+            f"set.{posture}",
+            keyboard,
+        )
         for posture in ("seated", "standing")
-    )  # fmt: skip
+    )
     return seated, standing
 
 
 def _known(entries: Entries, start: str) -> Entries:
-    return {path: value for path, value in entries.items()
-            if path.startswith(start) and value is not None}  # fmt: skip
+    return {
+        path: value
+        for path, value in entries.items()
+        if path.startswith(start) and value is not None
+    }
 
 
 def _unmeasured(entries: Entries, posture: str) -> Entries:
     """What was set to an aim without measuring it again, by the path of the measured value."""
     return {
-        f"set.{posture}.{key}": value for key in SEATED_SET
+        f"set.{posture}.{key}": value
+        for key in SEATED_SET
         if (value := entries.get(f"set.{posture}.{key}.aimed")) is not None
-    }  # fmt: skip
+    }
 
 
 def set_unmeasured(entries: Entries, posture: str, key: str) -> bool:
@@ -230,6 +261,16 @@ def hours_at_desk(entries: Entries) -> float:
 
 
 __all__ = [
-    "STANDING_SET", "Entries", "PhotoFile", "bundle_of", "case_from", "display_offset", "habits_seen",
-    "hours_at_desk", "overrules", "photos_from", "set_unmeasured", "settings_left",
-]  # fmt: skip
+    "STANDING_SET",
+    "Entries",
+    "PhotoFile",
+    "bundle_of",
+    "case_from",
+    "display_offset",
+    "habits_seen",
+    "hours_at_desk",
+    "overrules",
+    "photos_from",
+    "set_unmeasured",
+    "settings_left",
+]

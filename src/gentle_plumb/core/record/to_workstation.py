@@ -4,8 +4,15 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from ..workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, Span, Workstation
-from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
+from ..choices import one_of
+from ..workstation import HANDS, Chair, Desk, Item, Keyboard, Mouse, Screen, Span, Workstation
+from ..workstation.equipment import (
+    ARMREST_KINDS,
+    ASPECTS,
+    KEYBOARD_KINDS,
+    LAPTOP_PICTURE_HEIGHT_MM,
+    UNDER_KINDS,
+)
 from ..workstation.kinds import FIXED_DESKS, STACKED, SUPPORTS
 from .fields import FIELDS, applies
 from .to_body import Entries, number_at, text_at
@@ -44,7 +51,7 @@ def _chair(entries: Entries) -> Chair:
         kind=kind,
         seat=seat,
         depth=_span(entries, "look.chair.depth_min", "look.chair.depth_max"),
-        armrests=text_at(entries, "look.chair.armrests"),  # type: ignore[arg-type]
+        armrests=one_of(ARMREST_KINDS, entries.get("look.chair.armrests")),
         armrest=_span(entries, "look.chair.armrest_min", "look.chair.armrest_max"),
         armrests_off=entries.get("look.chair.armrests_off") == "yes",
         recline=_shift(_span(entries, "look.chair.backrest_min", "look.chair.backrest_max"), -90.0),
@@ -89,7 +96,7 @@ def _desk(entries: Entries) -> Desk:
         surface=surface,
         thickness=number_at(entries, "look.desk.thickness"),
         depth=number_at(entries, "look.desk.depth"),
-        under=text_at(entries, "look.desk.under"),  # type: ignore[arg-type]
+        under=one_of(UNDER_KINDS, entries.get("look.desk.under")),
         risers={"yes": True, "no": False}.get(text_at(entries, "look.desk.risers") or ""),
         form=kind,
     )
@@ -99,15 +106,18 @@ def _desk(entries: Entries) -> Desk:
         under, thickness = number_at(entries, "look.platform.desk"), desk.thickness
         screen = _span(entries, "look.platform.screen_min", "look.platform.screen_max")
         return replace(
-            desk, screen_base=_shift(screen, under), beside=under,
+            desk,
+            screen_base=_shift(screen, under),
+            beside=under,
             underside=under - thickness if under is not None and thickness is not None else None,
-        )  # fmt: skip
+        )
     if kind == "cart":
         return replace(
-            desk, tilt=_tilt(entries, "look.cart.tilt"),
+            desk,
+            tilt=_tilt(entries, "look.cart.tilt"),
             screen_base=_span(entries, "look.cart.worktop_min", "look.cart.worktop_max"),
             mouse_below=number_at(entries, "look.cart.mouse_below") or 0.0,
-        )  # fmt: skip
+        )
     return desk
 
 
@@ -119,10 +129,14 @@ def _with_tray(entries: Entries, desk: Desk, kind: str | None) -> Desk:
     if base is None and over is not None:
         base = Span(low=over, high=over)
     return replace(
-        desk, form="tray", beside=over, screen_base=base, tilt=_tilt(entries, "look.tray.tilt"),
+        desk,
+        form="tray",
+        beside=over,
+        screen_base=base,
+        tilt=_tilt(entries, "look.tray.tilt"),
         below=_span(entries, "look.tray.below_min", "look.tray.below_max"),
         thickness=number_at(entries, "look.tray.thickness"),
-    )  # fmt: skip
+    )
 
 
 def _screen(entries: Entries) -> Screen:
@@ -185,8 +199,15 @@ def items_of(entries: Entries) -> tuple[Item, ...]:
         if entries.get(f"look.support.{id}") != "yes" or thickness is None:
             continue
         count = number_at(entries, f"look.support.{id}.count")
-        found.append(Item(id=id, label=SUPPORTS[id][0], thickness=thickness, uses=uses,
-                          count=int(count) if count is not None else 1))  # fmt: skip
+        found.append(
+            Item(
+                id=id,
+                label=SUPPORTS[id][0],
+                thickness=thickness,
+                uses=uses,
+                count=int(count) if count is not None else 1,
+            )
+        )
     return tuple(found)
 
 
@@ -196,13 +217,13 @@ def workstation_from(entries: Entries) -> Workstation:
         chair=_chair(entries),
         desk=_desk(entries),
         keyboard=Keyboard(
-            kind=text_at(entries, "look.keyboard.kind"),  # type: ignore[arg-type]
+            kind=one_of(KEYBOARD_KINDS, entries.get("look.keyboard.kind")),
             thickness=number_at(entries, "look.keyboard.thickness"),
             slope=FEET_OUT_DEG if entries.get("look.keyboard.feet") == "out" else 0.0,
             turned=number_at(entries, "look.keyboard.turned") or 0.0,
         ),
         mouse=Mouse(
-            hand=text_at(entries, "ask.mouse_hand"),  # type: ignore[arg-type]
+            hand=one_of(HANDS, entries.get("ask.mouse_hand")),
             kind=text_at(entries, "look.pointer.kind"),
         ),
         screen=_screen(entries),

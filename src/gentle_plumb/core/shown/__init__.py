@@ -36,8 +36,9 @@ __all__ = [
     "move_views",
     "origin_text",
     "plain",
-    "plan_view", "plan_views",
+    "plan_view",
+    "plan_views",
     "row_view",
     "stack_view",
     "zone_views",
-]  # fmt: skip
+]

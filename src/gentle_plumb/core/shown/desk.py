@@ -52,8 +52,17 @@ class GazeView:
 
 def zone_views(case: Case) -> list[ZoneView]:
     """Every zone, in words."""
-    return [ZoneView(id=one.id, label=one.label, side=one.side, why=one.why, conflict=one.conflict,
-                     source=SOURCES[one.source].title) for one in zones_of(case)]  # fmt: skip
+    return [
+        ZoneView(
+            id=one.id,
+            label=one.label,
+            side=one.side,
+            why=one.why,
+            conflict=one.conflict,
+            source=SOURCES[one.source].title,
+        )
+        for one in zones_of(case)
+    ]
 
 
 def laptop_views(case: Case, unit: LengthUnit) -> list[LaptopView]:
@@ -64,12 +73,13 @@ def laptop_views(case: Case, unit: LengthUnit) -> list[LaptopView]:
         hours = f"{one.hours:g} h a day of it; " if one.hours else ""
         found.append(
             LaptopView(
-                id=one.id, label=one.label,
+                id=one.id,
+                label=one.label,
                 raise_by=format_difference(one.raise_mm, unit, up="up", down="down"),
                 costs=f"Gaze {one.neck:.0f}° outside its band{elbow}.",
                 limit=f"{hours}at most {one.spell_min} min at a time, then the other.",
             )
-        )  # fmt: skip
+        )
     return found
 
 
@@ -85,10 +95,13 @@ def gaze_views(case: Case, result: FitResult, unit: LengthUnit) -> list[GazeView
     labels = {one.id: one.label for one in SCHOOLS["screen_height"].positions}
     return [
         GazeView(
-            rule=one.rule, label=labels[one.rule], chosen=one.rule == case.policy.screen_rule,
+            rule=one.rule,
+            label=labels[one.rule],
+            chosen=one.rule == case.policy.screen_rule,
             top=format_difference(one.top, unit, up="over the eye", down="under the eye"),
-            gaze=", ".join(degrees_said(value, 1)
-                           for value in (one.to_top, one.to_centre, one.to_bottom)),
+            gaze=", ".join(
+                degrees_said(value, 1) for value in (one.to_top, one.to_centre, one.to_bottom)
+            ),
         )
         for one in rules
-    ]  # fmt: skip
+    ]

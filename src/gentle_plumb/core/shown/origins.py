@@ -35,8 +35,10 @@ def elsewhere_text(values: Entries, name: str, today: date) -> str | None:
     parts = [words]
     if taken:
         day = date.fromisoformat(str(taken))
-        parts = [f"{words} {'from' if origin == 'carried_over' else 'on'} {spoken_date(str(taken))}",
-                 age_words(day, today)]  # fmt: skip
+        parts = [
+            f"{words} {'from' if origin == 'carried_over' else 'on'} {spoken_date(str(taken))}",
+            age_words(day, today),
+        ]
     if by:
         parts.append(f"taken by {by}")
     return ", ".join(parts)

@@ -14,8 +14,14 @@ from ..plans.stacks import STACK_WARNING
 from ..units import LengthUnit, format_difference, format_length
 from ..workstation import Settings
 
-SHOWN = {"seat": "Seat", "footrest": "Feet on", "surface": "Surface", "screen_top": "Screen top",
-         "distance": "Eye to screen", "mouse": "Mouse"}  # fmt: skip
+SHOWN = {
+    "seat": "Seat",
+    "footrest": "Feet on",
+    "surface": "Surface",
+    "screen_top": "Screen top",
+    "distance": "Eye to screen",
+    "mouse": "Mouse",
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -113,9 +119,14 @@ def _added(one: Added, unit: LengthUnit) -> AddedView:
         if one.sd:
             height += f" ± {format_length(2 * one.sd, unit)}"
     return AddedView(
-        id=one.id, label=one.label, does=one.does, price=one.price_label, temporary=one.temporary,
-        removes=_both(one.removes, one.minutes) if one.removes >= 0.5 else None, height=height,
-    )  # fmt: skip
+        id=one.id,
+        label=one.label,
+        does=one.does,
+        price=one.price_label,
+        temporary=one.temporary,
+        removes=_both(one.removes, one.minutes) if one.removes >= 0.5 else None,
+        height=height,
+    )
 
 
 def lacks_said(lacks: Lacks, unit: LengthUnit) -> list[str]:
@@ -144,11 +155,21 @@ def lacks_said(lacks: Lacks, unit: LengthUnit) -> list[str]:
 
 def _left(one: Left) -> LeftView:
     if abs(one.over) >= UNREACHABLE_DEG:
-        return LeftView(joint=one.joint, label=one.label, posture=one.posture,
-                        over="out of the arm's reach", minutes=_minutes(one.minutes))  # fmt: skip
+        return LeftView(
+            joint=one.joint,
+            label=one.label,
+            posture=one.posture,
+            over="out of the arm's reach",
+            minutes=_minutes(one.minutes),
+        )
     side = "over" if one.over > 0 else "under"
-    return LeftView(joint=one.joint, label=one.label, posture=one.posture,
-                    over=f"{abs(one.over):.1f}° {side} its band", minutes=_minutes(one.minutes))  # fmt: skip
+    return LeftView(
+        joint=one.joint,
+        label=one.label,
+        posture=one.posture,
+        over=f"{abs(one.over):.1f}° {side} its band",
+        minutes=_minutes(one.minutes),
+    )
 
 
 def _settings(settings: Settings | None, unit: LengthUnit) -> list[SetAt]:
@@ -173,25 +194,41 @@ def _same(plans: Sequence[Plan], index: int) -> str | None:
 def plan_view(plan: Plan, unit: LengthUnit, *, same_as: str | None = None) -> PlanView:
     """One plan in words."""
     return PlanView(
-        id=plan.id, label=plan.label, lacks=lacks_said(plan.lacks, unit), added=[_added(one, unit) for one in plan.added],
-        left=[_left(one) for one in plan.left], over=f"{plan.over:.0f}°",
-        minutes=_minutes(plan.minutes), temporary=plan.temporary, cautions=list(plan.cautions),
-        seated=_settings(plan.seated, unit), standing=_settings(plan.standing, unit),
+        id=plan.id,
+        label=plan.label,
+        lacks=lacks_said(plan.lacks, unit),
+        added=[_added(one, unit) for one in plan.added],
+        left=[_left(one) for one in plan.left],
+        over=f"{plan.over:.0f}°",
+        minutes=_minutes(plan.minutes),
+        temporary=plan.temporary,
+        cautions=list(plan.cautions),
+        seated=_settings(plan.seated, unit),
+        standing=_settings(plan.standing, unit),
         same_as=same_as,
-    )  # fmt: skip
+    )
 
 
 def plan_views(worked: WorkedOut, unit: LengthUnit) -> tuple[list[PlanView], list[FixView]]:
     """Every plan and every single purchase, in words."""
-    plans = [plan_view(plan, unit, same_as=_same(worked.plans, index))
-             for index, plan in enumerate(worked.plans)]  # fmt: skip
+    plans = [
+        plan_view(plan, unit, same_as=_same(worked.plans, index))
+        for index, plan in enumerate(worked.plans)
+    ]
     return plans, [_fix(one, unit) for one in worked.fixes]
 
 
 def _fix(one: Fix, unit: LengthUnit) -> FixView:
-    return FixView(id=one.id, label=one.label, does=one.does, price=one.price_label,
-                   removes=_removes(one),
-                   left=f"{one.left:.0f}°", mends=one.mends, lacks=lacks_said(one.lacks, unit))  # fmt: skip
+    return FixView(
+        id=one.id,
+        label=one.label,
+        does=one.does,
+        price=one.price_label,
+        removes=_removes(one),
+        left=f"{one.left:.0f}°",
+        mends=one.mends,
+        lacks=lacks_said(one.lacks, unit),
+    )
 
 
 def _removes(one: Fix) -> str:
@@ -208,11 +245,18 @@ def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:
         return format_length(value, unit) if value is not None else None
 
     return [
-        MoveView(piece=one.piece, label=one.label, seated=said(one.seated), standing=said(one.standing),
-                 by=format_difference(one.by, unit, up="up", down="down") if one.by is not None else None,
-                 text=one.text)
+        MoveView(
+            piece=one.piece,
+            label=one.label,
+            seated=said(one.seated),
+            standing=said(one.standing),
+            by=format_difference(one.by, unit, up="up", down="down")
+            if one.by is not None
+            else None,
+            text=one.text,
+        )
         for one in moves
-    ]  # fmt: skip
+    ]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -231,7 +275,8 @@ def stack_view(answer: StackAnswer, unit: LengthUnit) -> StackView:
         return StackView(text=None, height=None, short=None, warning=STACK_WARNING)
     height = format_length(answer.stack.height, unit, with_unit=True)
     return StackView(
-        text=answer.stack.text, height=f"{height} ± {format_length(2 * answer.sd, unit)}",
+        text=answer.stack.text,
+        height=f"{height} ± {format_length(2 * answer.sd, unit)}",
         short=format_difference(answer.short, unit, up="short by", down="over by"),
         warning=STACK_WARNING,
-    )  # fmt: skip
+    )

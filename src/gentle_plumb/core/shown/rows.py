@@ -17,8 +17,12 @@ from ..sources import SOURCES
 from ..units import LengthUnit, format_difference, format_length
 from .origins import origin_text
 
-DIRECTIONS = {"distance": ("back", "nearer"), "mouse": ("out", "in"), "tilt": ("back", "up"),
-              "seat_depth": ("longer", "shorter")}  # fmt: skip
+DIRECTIONS = {
+    "distance": ("back", "nearer"),
+    "mouse": ("out", "in"),
+    "tilt": ("back", "up"),
+    "seat_depth": ("longer", "shorter"),
+}
 
 
 LEAST_LEFT_OVER = {"mm": TAPE_MM, "deg": 1.0, "%": 1.0}
@@ -145,8 +149,11 @@ def terms_words(row: FitRow, unit: LengthUnit) -> str | None:
     if row.unit == "mm":
         return terms_text(row.terms, unit)
     sign = "°" if row.unit == "deg" else " %"
-    parts = ", ".join(f"{plain(term.value)}{sign} {term.label}" for term in row.terms
-                      if len(row.terms) == 1 or abs(term.value) >= 0.5)  # fmt: skip
+    parts = ", ".join(
+        f"{plain(term.value)}{sign} {term.label}"
+        for term in row.terms
+        if len(row.terms) == 1 or abs(term.value) >= 0.5
+    )
     return f"{plain(row.target or 0.0)}{sign} = {parts}" if len(row.terms) > 1 else parts
 
 
@@ -263,21 +270,27 @@ LEAST_SHARE = 0.5
 """A dimension that adds less to a target's error is told without a number, mm. Source: house-repeat."""
 
 
-def _inputs(row: FitRow, body: Body, values: Entries, unit: LengthUnit,
-            today: date) -> list[Input]:  # fmt: skip
+def _inputs(row: FitRow, body: Body, values: Entries, unit: LengthUnit, today: date) -> list[Input]:
     found = []
     # equal but for the last bits of a sum: in one order everywhere
     for name, share in sorted(row.shares, key=lambda one: (-round(one[1], 6), one[0])):
         value = body.value(name)
-        adds = f"± {plain(2 * share)}°" if row.unit == "deg" else (
-            f"± {format_length(2 * share, unit, with_unit=True)}")  # fmt: skip
+        adds = (
+            f"± {plain(2 * share)}°"
+            if row.unit == "deg"
+            else (f"± {format_length(2 * share, unit, with_unit=True)}")
+        )
         if 2 * share < LEAST_SHARE:
             adds = "next to nothing"
         found.append(
-            Input(dimension=name, label=DIMENSIONS[name].label,
-                  value=format_length(value.mm, unit, with_unit=True),
-                  origin=origin_text(values, value, name, today), adds=adds)
-        )  # fmt: skip
+            Input(
+                dimension=name,
+                label=DIMENSIONS[name].label,
+                value=format_length(value.mm, unit, with_unit=True),
+                origin=origin_text(values, value, name, today),
+                adds=adds,
+            )
+        )
     return found
 
 
@@ -292,8 +305,15 @@ def chosen_for(row: FitRow, bundle: Bundle) -> list[Chosen]:
         if row.posture == "standing":
             at = bundle.get(f"{STANDING}{id}", at)
         position = question.position(at)
-        found.append(Chosen(question=id, label=question.label, position=position.label,
-                            why=position.why, usual=at == usual[id]))  # fmt: skip
+        found.append(
+            Chosen(
+                question=id,
+                label=question.label,
+                position=position.label,
+                why=position.why,
+                usual=at == usual[id],
+            )
+        )
     return found
 
 

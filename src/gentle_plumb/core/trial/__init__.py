@@ -5,6 +5,19 @@ from .plain import JsonBench, as_plain, given_from_plain, given_to_plain, reques
 from .through import Given, Through, case_of, work_through
 
 __all__ = [
-    "Bench", "Given", "JsonBench", "Moved", "Through", "TrialRequest", "Tried", "as_found", "as_plain",
-    "case_of", "given_from_plain", "given_to_plain", "moved", "request_from_plain", "work_through",
-]  # fmt: skip
+    "Bench",
+    "Given",
+    "JsonBench",
+    "Moved",
+    "Through",
+    "TrialRequest",
+    "Tried",
+    "as_found",
+    "as_plain",
+    "case_of",
+    "given_from_plain",
+    "given_to_plain",
+    "moved",
+    "request_from_plain",
+    "work_through",
+]

@@ -32,8 +32,9 @@ Tries = Mapping[str, str]
 """What is typed, by field; an empty text clears the field."""
 
 FOUND_AT: dict[Posture, tuple[str, Iterable[str]]] = {
-    "seated": ("look.found", SEATED_SET), "standing": ("look.found_standing", STANDING_SET),
-}  # fmt: skip
+    "seated": ("look.found", SEATED_SET),
+    "standing": ("look.found_standing", STANDING_SET),
+}
 """Where each posture's settings are recorded as found, and which."""
 
 LEAST_MOVE_MM, LEAST_MOVE_DEG = 0.5, 0.5
@@ -155,8 +156,9 @@ def _named(finding: Finding) -> Told:
 
 def off_in(through: Through) -> dict[str, Finding]:
     """What is off, by its id; what the practitioner has dismissed is not."""
-    return {one.id: one for one in through.findings
-            if one.state == "off" and one.verdict != "dismissed"}  # fmt: skip
+    return {
+        one.id: one for one in through.findings if one.state == "off" and one.verdict != "dismissed"
+    }
 
 
 class Bench:
@@ -188,8 +190,9 @@ class Bench:
         """Work a try through and say what moved."""
         tries = {**as_found(self.given), **request.tries} if request.found else request.tries
         given, troubles = tried_values(self.given, tries, request.unit)
-        through = work_through(given, request.unit, judged=False, kept=self.given.values,
-                               brief=request.brief)  # fmt: skip
+        through = work_through(
+            given, request.unit, judged=False, kept=self.given.values, brief=request.brief
+        )
         before = self._compared_with(request.against or {}, request.unit)
         if request.brief:
             through = replace(through, result=as_sure_as(before.result, through.result))
@@ -201,42 +204,57 @@ class Bench:
             then = off_in(work_through(set_so, request.unit, kept=self.given.values))
         plans, fixes = plan_views(through.plans(), request.unit) if request.plans else ([], [])
         return Tried(
-            rows=through.rows(request.unit, brief=request.brief), joints=through.joints(), over=over, minutes=minutes,
+            rows=through.rows(request.unit, brief=request.brief),
+            joints=through.joints(),
+            over=over,
+            minutes=minutes,
             moved=moved(before.result, through.result, request.unit),
             findings=told(through.result, request.unit),
             gone=[_named(one) for id, one in now.items() if id not in then],
             come=[_named(one) for id, one in then.items() if id not in now],
             stays=len(now.keys() & then.keys()),
-            notes=list(notes_in(through.case, through.result, request.unit)), plans=plans, fixes=fixes, troubles=troubles,
+            notes=list(notes_in(through.case, through.result, request.unit)),
+            plans=plans,
+            fixes=fixes,
+            troubles=troubles,
             bundle=dict(through.bundle),
             scene=through.scene(request.scene, behind=before if request.behind else None),
-        )  # fmt: skip
+        )
 
 
 @recent(4)
 def _errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
     old = {row.key: row for row in was.rows}
-    return replace(now, rows=tuple(
-        row.but(sd=one.sd, shares=one.shares, estimated=one.estimated, retake=one.retake)
-        if (one := old.get(row.key)) is not None and row.target is not None else row
-        for row in now.rows
-    ))  # fmt: skip
+    return replace(
+        now,
+        rows=tuple(
+            row.but(sd=one.sd, shares=one.shares, estimated=one.estimated, retake=one.retake)
+            if (one := old.get(row.key)) is not None and row.target is not None
+            else row
+            for row in now.rows
+        ),
+    )
 
 
 def as_sure_as(before: FitResult, after: FitResult) -> FitResult:
     """The later result with the earlier one's errors: settings that are tried don't change them."""
-    return replace(after, seated=_errors_of(before.seated, after.seated),
-                   standing=_errors_of(before.standing, after.standing))  # fmt: skip
+    return replace(
+        after,
+        seated=_errors_of(before.seated, after.seated),
+        standing=_errors_of(before.standing, after.standing),
+    )
 
 
 def told(result: FitResult, unit: LengthUnit) -> list[Told]:
     """What would be off if everything were set like this: settings outside their bands, joints."""
     found = [
         Told(id=id, text=f"{words} {format_length(lack, unit, with_unit=True)}.")
-        for id, lack, words in (("thighs", result.presses, "Under the desk the thighs lack"),
-                                ("feet", result.hangs, "The feet hang: their support lacks"))
+        for id, lack, words in (
+            ("thighs", result.presses, "Under the desk the thighs lack"),
+            ("feet", result.hangs, "The feet hang: their support lacks"),
+        )
         if lack >= LEAST_MOVE_MM
-    ]  # fmt: skip
+    ]
     for posture in (result.seated, result.standing):
         if not posture.possible:
             continue
@@ -251,14 +269,22 @@ def told(result: FitResult, unit: LengthUnit) -> list[Told]:
                 effect = "the feet are off the floor, on a footrest"
             amount = apart_text(row, over, unit)
             sign = "°" if row.unit == "deg" else f" {unit}"
-            found.append(Told(id=f"{posture.posture}.{row.key}",
-                              text=f"{words.thing}{suffix} {amount}{sign} out of its band: {effect}."))  # fmt: skip
+            found.append(
+                Told(
+                    id=f"{posture.posture}.{row.key}",
+                    text=f"{words.thing}{suffix} {amount}{sign} out of its band: {effect}.",
+                )
+            )
         for joint in posture.joints_set:
             if joint.over and not (suffix and joint.joint == "upper_arm"):
                 side = "over" if joint.over > 0 else "under"
-                found.append(Told(id=f"{posture.posture}.joint.{joint.joint}",
-                                  text=f"{joint.label}{suffix} {degrees_said(joint.angle or 0.0, 1)}°: "
-                                       f"{abs(joint.over):.1f}° {side} its band."))  # fmt: skip
+                found.append(
+                    Told(
+                        id=f"{posture.posture}.joint.{joint.joint}",
+                        text=f"{joint.label}{suffix} {degrees_said(joint.angle or 0.0, 1)}°: "
+                        f"{abs(joint.over):.1f}° {side} its band.",
+                    )
+                )
     return found
 
 
@@ -276,9 +302,11 @@ def left_over(through: Through) -> tuple[float, float | None]:
     result = through.result
     stands = result.standing.possible and through.case.workstation.desk.kind == "sit_stand"
     settled = Settled(
-        seated=through.computed[0], standing=None, joints_seated=result.seated.joints_set,
+        seated=through.computed[0],
+        standing=None,
+        joints_seated=result.seated.joints_set,
         joints_standing=result.standing.joints_set if stands else (),
-    )  # fmt: skip
+    )
     return total_of(what_is_left(through.case, settled))
 
 
@@ -302,10 +330,16 @@ def moved(before: FitResult, after: FitResult, unit: LengthUnit) -> list[Moved]:
                 continue
             by = joint.angle - then
             found.append(
-                Moved(id=f"joint.{joint.joint}", posture=posture, label=joint.label, unit="°",
-                      before=degrees_said(then, 1), after=degrees_said(joint.angle, 1),
-                      by=f"{'+' if by > 0 else '−'}{abs(by):.1f}")
-            )  # fmt: skip
+                Moved(
+                    id=f"joint.{joint.joint}",
+                    posture=posture,
+                    label=joint.label,
+                    unit="°",
+                    before=degrees_said(then, 1),
+                    after=degrees_said(joint.angle, 1),
+                    by=f"{'+' if by > 0 else '−'}{abs(by):.1f}",
+                )
+            )
     return found
 
 
@@ -316,8 +350,11 @@ def _row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> Moved | Non
     if row.key == "desk_depth":
         return None
     return Moved(
-        id=row.key, posture=row.posture, label=row.label,
-        unit={"deg": "°", "%": "%", "mm": unit}[row.unit], before=value_text(row, was, unit) or "",
+        id=row.key,
+        posture=row.posture,
+        label=row.label,
+        unit={"deg": "°", "%": "%", "mm": unit}[row.unit],
+        before=value_text(row, was, unit) or "",
         after=value_text(row, row.setting, unit) or "",
         by=apart_text(row, row.setting - was, unit) or "",
-    )  # fmt: skip
+    )

@@ -48,11 +48,14 @@ def given_to_plain(given: Given) -> dict[str, Any]:
     """A visit as plain values; the program's own table is left out."""
     table = given.measuring.table
     return {
-        "values": dict(given.values), "today": given.today.isoformat(), "sex": given.sex,
-        "practice": dict(given.practice), "errors": dict(given.measuring.errors),
+        "values": dict(given.values),
+        "today": given.today.isoformat(),
+        "sex": given.sex,
+        "practice": dict(given.practice),
+        "errors": dict(given.measuring.errors),
         "table": None if table is BRITISH_ADULTS else as_plain(table),
         "photos": as_plain(given.photos),
-    }  # fmt: skip
+    }
 
 
 def given_from_plain(plain: Mapping[str, Any]) -> Given:
@@ -61,15 +64,22 @@ def given_from_plain(plain: Mapping[str, Any]) -> Given:
     if plain["table"] is not None:
         kept = plain["table"]
         table = Table(
-            name=kept["name"], origin=kept["origin"], r_stature=kept["r_stature"],
-            stats={name: {sex: Spread(**spread) for sex, spread in by.items()}
-                   for name, by in kept["stats"].items()},
-        )  # fmt: skip
+            name=kept["name"],
+            origin=kept["origin"],
+            r_stature=kept["r_stature"],
+            stats={
+                name: {sex: Spread(**spread) for sex, spread in by.items()}
+                for name, by in kept["stats"].items()
+            },
+        )
     return Given(
-        values=plain["values"], today=date.fromisoformat(plain["today"]), sex=plain["sex"],
-        practice=plain["practice"], measuring=Measuring(errors=plain["errors"], table=table),
+        values=plain["values"],
+        today=date.fromisoformat(plain["today"]),
+        sex=plain["sex"],
+        practice=plain["practice"],
+        measuring=Measuring(errors=plain["errors"], table=table),
         photos=tuple(PhotoFile(**one) for one in plain["photos"]),
-    )  # fmt: skip
+    )
 
 
 def request_from_plain(plain: Mapping[str, Any]) -> TrialRequest:
@@ -121,5 +131,9 @@ class JsonBench:
         """What a try comes to. While a hand moves, most rows and marks are as they were."""
         tried = self._bench.try_out(request_from_plain(json.loads(request)))
         scene = _members(tried.scene, marks=self._marks.text(tried.scene.marks))
-        return _members(tried, rows=self._rows.text(tried.rows),
-                        joints=self._joints.text(tried.joints), scene=scene)  # fmt: skip
+        return _members(
+            tried,
+            rows=self._rows.text(tried.rows),
+            joints=self._joints.text(tried.joints),
+            scene=scene,
+        )

@@ -12,11 +12,12 @@ from datetime import date
 from typing import Any
 
 from ..body import Sex
+from ..choices import one_of
 from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Facts, Finding, Strain, findings, strain_by_region
 from ..fit import Case, FitResult, FitRow, fit, settle
 from ..photo import PhotoReading, read_photo
-from ..plans import Own, Plan, Tier, WorkedOut, one_plan, work_out
+from ..plans import TIERS, Own, Plan, Tier, WorkedOut, one_plan, work_out
 from ..plans.kits import best_kit, furnished
 from ..policy import STANDING, Bundle, question_of
 from ..recent import recent
@@ -81,15 +82,22 @@ class Through:
         offset = display_offset(self.given.values)
         return [
             _row_view(
-                row, self.case, values, unit,
-                today=self.given.today, bundle=self.bundle, left=self.left[index].get(row.key),
+                row,
+                self.case,
+                values,
+                unit,
+                today=self.given.today,
+                bundle=self.bundle,
+                left=self.left[index].get(row.key),
                 unmeasured=set_unmeasured(self.given.values, row.posture, row.key),
-                own=self.own[index].get(row.key), computed=self.computed[index].get(row.key),
-                offset=offset, brief=brief,
+                own=self.own[index].get(row.key),
+                computed=self.computed[index].get(row.key),
+                offset=offset,
+                brief=brief,
             )
             for index, posture in enumerate((self.result.seated, self.result.standing))
             for row in posture.rows
-        ]  # fmt: skip
+        ]
 
     def joints(self) -> list[JointView]:
         """Every joint in words."""
@@ -123,10 +131,14 @@ class Through:
             {key for key in OVERRULED if settings.get(key) is not None} for settings in self.own
         )
         return draw_scene(
-            self.case, self.result, request, left=self.left, overruled=(keys[0], keys[1]),
+            self.case,
+            self.result,
+            request,
+            left=self.left,
+            overruled=(keys[0], keys[1]),
             seen=habits_seen(self.given.values),
             behind=(behind.case, behind.result) if behind is not None else None,
-        )  # fmt: skip
+        )
 
 
 def case_of(given: Given) -> Case:
@@ -163,14 +175,20 @@ def _place(given: Given, own: Own, brief: bool) -> _Place:
     values = given.values
     bare = replace(case_of(given), uncertain=not brief)
     chosen = values.get("work.plan")
-    plan: Tier = chosen if chosen in ("room", "little", "lasting") else "room"  # type: ignore[assignment]
+    plan = one_of(TIERS, chosen) or "room"
     kit = best_kit(bare, plan, own=own)
     case = replace(bare, workstation=furnished(bare.workstation, kit)) if kit else bare
     return _Place(bare=bare, case=case, plan=plan)
 
 
-def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
-                 kept: Entries | None = None, brief: bool = False) -> Through:  # fmt: skip
+def work_through(
+    given: Given,
+    unit: LengthUnit,
+    *,
+    judged: bool = True,
+    kept: Entries | None = None,
+    brief: bool = False,
+) -> Through:
     """Work a visit through.
 
     Parameters
@@ -204,7 +222,16 @@ def work_through(given: Given, unit: LengthUnit, *, judged: bool = True,
         entries=values, case=case, result=result, photos=tuple(read), unit=unit, texts=TEXTS
     )
     return Through(
-        given=given, bare=place.bare, case=case, plan=place.plan, result=result, facts=facts, photos=tuple(read),
-        findings=findings(facts) if judged else [], bundle={**given.practice, **bundle_of(values)},
-        own=own, computed=computed, left=settings_left(values),
-    )  # fmt: skip
+        given=given,
+        bare=place.bare,
+        case=case,
+        plan=place.plan,
+        result=result,
+        facts=facts,
+        photos=tuple(read),
+        findings=findings(facts) if judged else [],
+        bundle={**given.practice, **bundle_of(values)},
+        own=own,
+        computed=computed,
+        left=settings_left(values),
+    )

@@ -1,7 +1,8 @@
 """Equipment: what each piece is, what it can do, and how it is set."""
 
-from .details import Details, SideScreen
+from .details import USES, Details, SideScreen
 from .equipment import (
+    HANDS,
     LEAST_STEP,
     Chair,
     Desk,
@@ -15,7 +16,9 @@ from .equipment import (
 from .settings import Settings
 
 __all__ = [
+    "HANDS",
     "LEAST_STEP",
+    "USES",
     "Chair",
     "Desk",
     "Details",

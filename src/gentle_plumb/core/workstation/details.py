@@ -3,7 +3,11 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, get_args
+
+ScreenUse = Literal["equal", "some", "rare"]
+USES: tuple[ScreenUse, ...] = get_args(ScreenUse)
+"""How much a side screen is looked at, the most first."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -15,7 +19,7 @@ class SideScreen:
 
     id: str = "screen2"
     kind: Literal["monitor", "laptop"] = "monitor"
-    use: Literal["equal", "some", "rare"] | None = None
+    use: ScreenUse | None = None
     place: Literal["beside", "above"] = "beside"
     top: float | None = None
     distance: float | None = None

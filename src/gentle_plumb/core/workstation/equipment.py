@@ -5,13 +5,17 @@ from __future__ import annotations
 from dataclasses import dataclass
 from functools import cached_property
 from math import atan, cos, floor, sin
-from typing import Literal
+from typing import Literal, get_args
 
 from ..errors import ValueOutOfRange
 
 KEYBOARD_RIGHT_MM = {
-    "full": 300.0, "no_number_block": 215.0, "compact": 160.0, "split": 240.0, "tented": 240.0,
-}  # fmt: skip
+    "full": 300.0,
+    "no_number_block": 215.0,
+    "compact": 160.0,
+    "split": 240.0,
+    "tented": 240.0,
+}
 KEYBOARD_LEFT_MM = 150.0
 """Edges of the keyboard from the B key, mm. Source: house-keyboard."""
 HOME_ROW_TO_FRONT_MM = 70.0
@@ -22,6 +26,14 @@ LAPTOP_HINGE_BEHIND_KEYS_MM = 140.0
 """A laptop's picture over its keys and behind its home row, mm. Source: house-laptop."""
 ASPECTS = {"16:9": 16 / 9, "16:10": 16 / 10, "21:9": 21 / 9, "4:3": 4 / 3, "5:4": 5 / 4}
 MM_PER_INCH = 25.4
+Hand = Literal["left", "right"]
+ArmrestKind = Literal["none", "fixed", "adjustable"]
+UnderDesk = Literal["free", "drawer", "crossbar"]
+KeyboardKind = Literal["full", "no_number_block", "compact", "split", "tented"]
+HANDS: tuple[Hand, ...] = get_args(Hand)
+ARMREST_KINDS: tuple[ArmrestKind, ...] = get_args(ArmrestKind)
+UNDER_KINDS: tuple[UnderDesk, ...] = get_args(UnderDesk)
+KEYBOARD_KINDS: tuple[KeyboardKind, ...] = get_args(KeyboardKind)
 LEAST_STEP = 1.0
 """The finest step of a piece, mm or degrees. Source: house-repeat."""
 
@@ -48,10 +60,13 @@ class Span:
             )
         if self.step is not None and self.step < LEAST_STEP:
             raise ValueOutOfRange(
-                field="step", value=f"{self.step:g}", low=LEAST_STEP, unit="mm",
+                field="step",
+                value=f"{self.step:g}",
+                low=LEAST_STEP,
+                unit="mm",
                 message=f"A step of {self.step:g} mm is finer than any hand sets: at least "
                 f"{LEAST_STEP:g} mm.",
-            )  # fmt: skip
+            )
 
     @property
     def fixed(self) -> bool:
@@ -111,7 +126,7 @@ class Chair:
     kind: str | None = None
     seat: Span | None = None
     depth: Span | None = None
-    armrests: Literal["none", "fixed", "adjustable"] | None = None
+    armrests: ArmrestKind | None = None
     armrest: Span | None = None
     armrests_off: bool = False
     lumbar: Span | None = None
@@ -141,7 +156,7 @@ class Desk:
     underside: float | None = None
     tilt: Span | None = None
     mouse_below: float = 0.0
-    under: Literal["free", "drawer", "crossbar"] | None = None
+    under: UnderDesk | None = None
     risers: bool | None = None
     form: str | None = None
     beside: float | None = None
@@ -155,7 +170,7 @@ class Keyboard:
     the desk, clockwise from above.
     """
 
-    kind: Literal["full", "no_number_block", "compact", "split", "tented"] | None = None
+    kind: KeyboardKind | None = None
     thickness: float | None = None
     slope: float = 0.0
     turned: float = 0.0
@@ -165,7 +180,7 @@ class Keyboard:
 class Mouse:
     """A pointing device and the hand it is used with; a central one lies before the keys."""
 
-    hand: Literal["left", "right"] | None = None
+    hand: Hand | None = None
     kind: str | None = None
 
 

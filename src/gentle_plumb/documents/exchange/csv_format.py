@@ -7,6 +7,8 @@ import io
 from collections.abc import Iterable, Sequence
 
 from ...core.body import DIMENSIONS, resolve_readings
+from ...core.body.dimensions import SEXES
+from ...core.choices import one_of
 from ...services.models import Sheet
 from .about import ABOUT, READINGS, Read, agreeing, day, dimensions_in, mm_of, mm_text
 
@@ -26,11 +28,16 @@ def _who(sheet: Sheet) -> dict[str, str]:
     said = sheet.entries
     heel = said.get("measure.heel")
     return {
-        "client_id": sheet.client_id, "client": sheet.name, "sex": sheet.sex or "",
-        "work": sheet.work, "visit_id": sheet.visit_id, "visit_on": sheet.on.isoformat(),
-        "posture": said.get("measure.posture", ""), "footwear": said.get("measure.footwear", ""),
+        "client_id": sheet.client_id,
+        "client": sheet.name,
+        "sex": sheet.sex or "",
+        "work": sheet.work,
+        "visit_id": sheet.visit_id,
+        "visit_on": sheet.on.isoformat(),
+        "posture": said.get("measure.posture", ""),
+        "footwear": said.get("measure.footwear", ""),
         "heel_mm": mm_text(mm_of(heel)) if heel else "",
-    }  # fmt: skip
+    }
 
 
 def _guarded(row: dict[str, str]) -> dict[str, str]:
@@ -80,8 +87,11 @@ def write_clients(sheets: Sequence[Sheet]) -> bytes:
     for sheet in sheets:
         row = _who(sheet)
         for name, entry in DIMENSIONS.items():
-            readings = [mm_of(typed) for which in READINGS[:3]
-                        if (typed := sheet.entries.get(f"measure.{name}.{which}"))]  # fmt: skip
+            readings = [
+                mm_of(typed)
+                for which in READINGS[:3]
+                if (typed := sheet.entries.get(f"measure.{name}.{which}"))
+            ]
             value = resolve_readings(readings, repeat_limit_mm=entry.repeat_limit_mm).value_mm
             row[f"{name}_mm"] = mm_text(value) if value is not None else ""
         rows.append(row)
@@ -135,14 +145,20 @@ def read_csv(raw: bytes) -> Read:
     return read
 
 
-def _sheet(read: Read, sheets: dict[tuple[str, ...], Sheet], cells: dict[str, str],
-           number: str) -> Sheet | None:  # fmt: skip
+def _sheet(
+    read: Read, sheets: dict[tuple[str, ...], Sheet], cells: dict[str, str], number: str
+) -> Sheet | None:
     on = day(cells.get("visit_on", ""))
     if not cells.get("client"):
         read.troubles.append((number, "client", "empty"))
     if on is None:
-        read.troubles.append((number, "visit_on", f"“{cells.get('visit_on', '')}” is no date; "
-                              "write year-month-day, as 2026-11-25"))  # fmt: skip
+        read.troubles.append(
+            (
+                number,
+                "visit_on",
+                f"“{cells.get('visit_on', '')}” is no date; write year-month-day, as 2026-11-25",
+            )
+        )
     if cells.get("sex", "") not in ("", "female", "male"):
         read.troubles.append((number, "sex", f"“{cells['sex']}” is none of female, male, or empty"))
         return None
@@ -150,10 +166,16 @@ def _sheet(read: Read, sheets: dict[tuple[str, ...], Sheet], cells: dict[str, st
         return None
     key = (cells.get("client_id") or cells["client"], cells.get("visit_id") or on.isoformat())
     made = Sheet(
-        client_id=cells.get("client_id", ""), name=cells["client"], sex=cells.get("sex") or None,  # type: ignore[arg-type]
-        work=cells.get("work", ""), visit_id=cells.get("visit_id", ""), on=on, entries={},
-        place=number, places={},
-    )  # fmt: skip
+        client_id=cells.get("client_id", ""),
+        name=cells["client"],
+        sex=one_of(SEXES, cells.get("sex")),
+        work=cells.get("work", ""),
+        visit_id=cells.get("visit_id", ""),
+        on=on,
+        entries={},
+        place=number,
+        places={},
+    )
     sheet = sheets.setdefault(key, made)
     for name in ("name", "sex", "work", "on"):
         if getattr(sheet, name) != getattr(made, name):
@@ -172,8 +194,12 @@ def _put(read: Read, sheet: Sheet, path: str, typed: str, number: str) -> None:
     before = sheet.entries.get(path)
     if before is not None and before != typed:
         read.troubles.append(
-            (number, path.removeprefix("measure."), f"“{typed}”, but “{before}” on line {sheet.places[path]}")
-        )  # fmt: skip
+            (
+                number,
+                path.removeprefix("measure."),
+                f"“{typed}”, but “{before}” on line {sheet.places[path]}",
+            )
+        )
         return
     sheet.entries[path], sheet.places[path] = typed, sheet.places.get(path, number)
 

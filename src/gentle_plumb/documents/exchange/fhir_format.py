@@ -16,6 +16,8 @@ from typing import TYPE_CHECKING, Any
 from pydantic import ValidationError
 
 from ...core.body import DIMENSIONS, resolve_readings
+from ...core.body.dimensions import SEXES
+from ...core.choices import one_of
 from ...services.models import Sheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in, mm_of
 
@@ -41,8 +43,11 @@ def _quantity(mm: float) -> dict[str, Any]:
 def _component(part: str, typed: str) -> dict[str, Any]:
     code = {"coding": [{"system": PART, "code": part}]}
     if part in LENGTHS:
-        return {"code": code, "valueQuantity": _quantity(mm_of(typed)),
-                "extension": [{"url": TYPED, "valueString": typed}]}  # fmt: skip
+        return {
+            "code": code,
+            "valueQuantity": _quantity(mm_of(typed)),
+            "extension": [{"url": TYPED, "valueString": typed}],
+        }
     return {"code": code, "valueString": typed}
 
 
@@ -64,13 +69,14 @@ def _observation(sheet: Sheet, name: str, patient: str) -> dict[str, Any]:
     made: dict[str, Any] = {
         "resourceType": "Observation",
         "status": "final" if resolved.value_mm is not None else "preliminary",
-        "identifier": [{"system": VISIT, "value": sheet.visit_id,
-                        "period": {"start": sheet.on.isoformat()}}],
+        "identifier": [
+            {"system": VISIT, "value": sheet.visit_id, "period": {"start": sheet.on.isoformat()}}
+        ],
         "code": {"coding": coding, "text": entry.label},
         "subject": {"reference": patient, "display": sheet.name},
         "effectiveDateTime": said.get(f"{start}taken_on") or sheet.on.isoformat(),
         "component": [_component(part, typed) for part, typed in parts],
-    }  # fmt: skip
+    }
     if (by := said.get(f"{start}taken_by")) is not None:
         made["performer"] = [{"display": by}]
     if resolved.value_mm is not None:
@@ -93,9 +99,10 @@ def write_fhir(sheets: Sequence[Sheet]) -> bytes:
             url = f"urn:uuid:{sheet.client_id}"
             patients[sheet.client_id] = url
             patient: dict[str, Any] = {
-                "resourceType": "Patient", "name": [{"text": sheet.name}],
+                "resourceType": "Patient",
+                "name": [{"text": sheet.name}],
                 "identifier": [{"system": CLIENT, "value": sheet.client_id}],
-            }  # fmt: skip
+            }
             if sheet.sex:
                 patient["gender"] = sheet.sex
             if sheet.work:
@@ -187,8 +194,13 @@ def _client(patient: Patient) -> tuple[str, str, str | None, str]:
     return id, name, sex, str(work[0]) if work else ""
 
 
-def _take(read: Read, sheets: dict[tuple[str, str], Sheet], patients: dict[str, Patient],
-          seen: Observation, place: str) -> None:  # fmt: skip
+def _take(
+    read: Read,
+    sheets: dict[tuple[str, str], Sheet],
+    patients: dict[str, Patient],
+    seen: Observation,
+    place: str,
+) -> None:
     if getattr(seen, "code", None) is None:  # the library lets a null pass where one has to be
         read.troubles.append((place, "code", "missing"))
         return
@@ -218,9 +230,18 @@ def _take(read: Read, sheets: dict[tuple[str, str], Sheet], patients: dict[str, 
     key = (id or client, visit_id or on.isoformat())
     sheet = sheets.setdefault(
         key,
-        Sheet(client_id=id, name=client, sex=sex, work=work, visit_id=visit_id, on=on, entries={},  # type: ignore[arg-type]
-              place=place, places={}),
-    )  # fmt: skip
+        Sheet(
+            client_id=id,
+            name=client,
+            sex=one_of(SEXES, sex),
+            work=work,
+            visit_id=visit_id,
+            on=on,
+            entries={},
+            place=place,
+            places={},
+        ),
+    )
     parts = _parts(read, seen, place)
     if not any(which in parts for which in READINGS) and seen.valueQuantity is not None:
         mm = _mm(seen.valueQuantity)

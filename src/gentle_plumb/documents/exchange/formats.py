@@ -26,16 +26,36 @@ class Format:
 FORMATS: dict[str, Format] = {
     one.id: one
     for one in (
-        Format(id="csv_readings", label="CSV, one row a reading", write=write_readings,
-               media="text/csv; charset=utf-8", file="readings.csv"),
-        Format(id="csv_clients", label="CSV, one row a client", write=write_clients,
-               media="text/csv; charset=utf-8", file="clients.csv"),
-        Format(id="json", label="JSON", write=write_json, media="application/json",
-               file="measurements.json"),
-        Format(id="fhir", label="HL7 FHIR R4 Bundle", write=write_fhir,
-               media="application/fhir+json", file="measurements.fhir.json"),
+        Format(
+            id="csv_readings",
+            label="CSV, one row a reading",
+            write=write_readings,
+            media="text/csv; charset=utf-8",
+            file="readings.csv",
+        ),
+        Format(
+            id="csv_clients",
+            label="CSV, one row a client",
+            write=write_clients,
+            media="text/csv; charset=utf-8",
+            file="clients.csv",
+        ),
+        Format(
+            id="json",
+            label="JSON",
+            write=write_json,
+            media="application/json",
+            file="measurements.json",
+        ),
+        Format(
+            id="fhir",
+            label="HL7 FHIR R4 Bundle",
+            write=write_fhir,
+            media="application/fhir+json",
+            file="measurements.fhir.json",
+        ),
     )
-}  # fmt: skip
+}
 
 
 class ExchangeFormats:

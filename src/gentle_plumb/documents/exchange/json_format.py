@@ -73,20 +73,31 @@ def _document(sheet: Sheet) -> dict[str, Any]:
     said = sheet.entries
     whole = {name: said[f"measure.{name}"] for name in WHOLE if f"measure.{name}" in said}
     return {
-        "client_id": sheet.client_id, "client": sheet.name, "sex": sheet.sex, "work": sheet.work,
-        "visit_id": sheet.visit_id, "visit_on": sheet.on.isoformat(), **whole,
+        "client_id": sheet.client_id,
+        "client": sheet.name,
+        "sex": sheet.sex,
+        "work": sheet.work,
+        "visit_id": sheet.visit_id,
+        "visit_on": sheet.on.isoformat(),
+        **whole,
         "dimensions": {
-            name: {part: said[f"measure.{name}.{part}"] for part in (*READINGS, *ABOUT)
-                   if f"measure.{name}.{part}" in said}
+            name: {
+                part: said[f"measure.{name}.{part}"]
+                for part in (*READINGS, *ABOUT)
+                if f"measure.{name}.{part}" in said
+            }
             for name in dimensions_in(sheet)
         },
-    }  # fmt: skip
+    }
 
 
 def write_json(sheets: Sequence[Sheet]) -> bytes:
     """All sheets as one document."""
-    whole = {"format": "gentle-plumb.measurements", "version": 1,
-             "sheets": [_document(sheet) for sheet in sheets]}  # fmt: skip
+    whole = {
+        "format": "gentle-plumb.measurements",
+        "version": 1,
+        "sheets": [_document(sheet) for sheet in sheets],
+    }
     return (json.dumps(whole, indent=1, ensure_ascii=False) + "\n").encode("utf-8")
 
 
@@ -118,8 +129,16 @@ def read_json(raw: bytes) -> Read:
             ).items():
                 entries[f"measure.{name}.{part}"] = str(value)
         read.sheets.append(
-            Sheet(client_id=one.client_id, name=one.client, sex=one.sex, work=one.work,
-                  visit_id=one.visit_id, on=one.visit_on, entries=entries, place=place,
-                  places=dict.fromkeys(entries, place))
-        )  # fmt: skip
+            Sheet(
+                client_id=one.client_id,
+                name=one.client,
+                sex=one.sex,
+                work=one.work,
+                visit_id=one.visit_id,
+                on=one.visit_on,
+                entries=entries,
+                place=place,
+                places=dict.fromkeys(entries, place),
+            )
+        )
     return read

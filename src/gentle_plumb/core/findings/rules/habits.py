@@ -13,12 +13,19 @@ TASKS_OF_HABIT = {"phone_shoulder": ("calls",), "head_down": ("typing", "paper",
 
 HABIT_RULES: tuple[Answer, ...] = tuple(
     Answer(
-        id=f"habit_{habit.id}", title=habit.label, path=f"look.habit.{habit.id}",
-        wrong=("seen",), deg=habit.deg, source="house-habits", why=habit.why, do=habit.do,
-        region=habit.region, joint=habit.joint,
+        id=f"habit_{habit.id}",
+        title=habit.label,
+        path=f"look.habit.{habit.id}",
+        wrong=("seen",),
+        deg=habit.deg,
+        source="house-habits",
+        why=habit.why,
+        do=habit.do,
+        region=habit.region,
+        joint=habit.joint,
         tasks=TASKS_OF_HABIT.get(habit.id)
         or (HAND_TASKS if habit.region in OF_THE_HANDS else SEATED_TASKS),
         moves=habit.moves,
     )
     for habit in HABITS.values()
-)  # fmt: skip
+)

@@ -6,19 +6,37 @@ from ...observed import LIGHT_TASKS, ROOM
 from ..rule import SEATED_TASKS, Amount, Answer, Rule
 
 ROOM_RULES: tuple[Rule, ...] = (
-    *(Amount(
-        id=f"light_{id}", title="Light on the desk",
-        path="look.room.lux", least=least, most=most, source="house-light",
-        why=f"{name} asks for {least:.0f} to {most:.0f} lux.",
-        do="A task lamp where it is too dark; blind or another place where it is too bright.",
-        region="eyes", tasks=SEATED_TASKS,
-        only_if=("look.room.light_for", (id, "") if id == "screen" else (id,)),
-    ) for id, (name, least, most) in LIGHT_TASKS.items()),
-    *(Answer(
-        id=f"room_{item.id}", title=item.label,
-        path=f"look.room.{item.id}", wrong=("wrong",), source="house-room",
-        why=item.why, do=item.do, safety=item.safety,
-        region="eyes" if item.group == "Light" else "", asked=f"{item.label}: not looked at yet.",
-    ) for item in ROOM.values() if item.id != "floor"),
-)  # fmt: skip
+    *(
+        Amount(
+            id=f"light_{id}",
+            title="Light on the desk",
+            path="look.room.lux",
+            least=least,
+            most=most,
+            source="house-light",
+            why=f"{name} asks for {least:.0f} to {most:.0f} lux.",
+            do="A task lamp where it is too dark; blind or another place where it is too bright.",
+            region="eyes",
+            tasks=SEATED_TASKS,
+            only_if=("look.room.light_for", (id, "") if id == "screen" else (id,)),
+        )
+        for id, (name, least, most) in LIGHT_TASKS.items()
+    ),
+    *(
+        Answer(
+            id=f"room_{item.id}",
+            title=item.label,
+            path=f"look.room.{item.id}",
+            wrong=("wrong",),
+            source="house-room",
+            why=item.why,
+            do=item.do,
+            safety=item.safety,
+            region="eyes" if item.group == "Light" else "",
+            asked=f"{item.label}: not looked at yet.",
+        )
+        for item in ROOM.values()
+        if item.id != "floor"
+    ),
+)
 """Floor and castors are judged with the chair."""

@@ -28,45 +28,58 @@ class Words:
 
 WORDS: dict[str, Words] = {
     "seat": Words(
-        thing="Seat", under="the knees come above the hips and the lower back rounds",
+        thing="Seat",
+        under="the knees come above the hips and the lower back rounds",
         over="the thighs press on the seat's edge",
     ),
     "seat_depth": Words(
-        thing="Seat depth", under="the thighs are carried only in part",
+        thing="Seat depth",
+        under="the thighs are carried only in part",
         over="the edge presses behind the knee, and the back leaves the backrest",
-        more="Lengthen", less="Shorten",
+        more="Lengthen",
+        less="Shorten",
     ),
     "lumbar": Words(
-        thing="Lumbar pad", under="it pushes the pelvis, not the small of the back",
+        thing="Lumbar pad",
+        under="it pushes the pelvis, not the small of the back",
         over="it pushes the ribs and leaves the small of the back free",
     ),
     "armrest": Words(
-        thing="Armrests", under="the body leans down to them or the arms hang unsupported",
+        thing="Armrests",
+        under="the body leans down to them or the arms hang unsupported",
         over="they lift the shoulders",
     ),
     "surface": Words(
-        thing="Surface", under="the trunk bends down to it and the elbows open wide",
+        thing="Surface",
+        under="the trunk bends down to it and the elbows open wide",
         over="the shoulders lift or the elbows close to reach it",
     ),
     "mouse": Words(
-        thing="Mouse", under="it lies on the keyboard's place",
-        over="the upper arm stands out to reach it", more="Move out", less="Bring in",
+        thing="Mouse",
+        under="it lies on the keyboard's place",
+        over="the upper arm stands out to reach it",
+        more="Move out",
+        less="Bring in",
     ),
     "screen_top": Words(
-        thing="Screen top", under="the neck bends down to it", over="the chin lifts to it",
+        thing="Screen top", under="the neck bends down to it", over="the chin lifts to it"
     ),
     "distance": Words(
-        thing="Screen", under="the eyes strain to stay sharp on it",
-        over="the head goes forward to read it", more="Move away", less="Bring nearer",
+        thing="Screen",
+        under="the eyes strain to stay sharp on it",
+        over="the head goes forward to read it",
+        more="Move away",
+        less="Bring nearer",
     ),
     "tilt": Words(
-        thing="Screen tilt", under="the picture leans towards the eyes",
-        over="the picture leans away from the eyes", more="Tilt back", less="Tilt up",
+        thing="Screen tilt",
+        under="the picture leans towards the eyes",
+        over="the picture leans away from the eyes",
+        more="Tilt back",
+        less="Tilt up",
     ),
-    "desk_depth": Words(
-        thing="Desk", under="keys and screen can't both be right on it", over="",
-    ),
-}  # fmt: skip
+    "desk_depth": Words(thing="Desk", under="keys and screen can't both be right on it", over=""),
+}
 
 FAR_OFF_MM = 100.0
 FAR_OFF = {"distance": 300.0, "lumbar": 60.0, "armrest": 60.0, "tilt": 60.0}
@@ -76,15 +89,27 @@ Source: house-severity."""
 JOINT_OF = {"seat": "knee", "surface": "elbow", "mouse": "upper_arm", "screen_top": "neck"}
 """Which joint pays for which quantity."""
 REGION_OF = {
-    "seat": "hip", "footrest": "hip", "seat_depth": "knee", "lumbar": "lower_back",
-    "armrest": "shoulder", "surface": "forearm", "mouse": "shoulder", "screen_top": "neck",
-    "distance": "neck", "tilt": "eyes", "desk_depth": "neck",
-}  # fmt: skip
+    "seat": "hip",
+    "footrest": "hip",
+    "seat_depth": "knee",
+    "lumbar": "lower_back",
+    "armrest": "shoulder",
+    "surface": "forearm",
+    "mouse": "shoulder",
+    "screen_top": "neck",
+    "distance": "neck",
+    "tilt": "eyes",
+    "desk_depth": "neck",
+}
 """Which region a quantity loads."""
 TASKS_OF = {
-    "surface": ("typing", "mouse"), "mouse": ("mouse",), "screen_top": SCREEN_TASKS,
-    "distance": SCREEN_TASKS, "tilt": SCREEN_TASKS, "desk_depth": SCREEN_TASKS,
-}  # fmt: skip
+    "surface": ("typing", "mouse"),
+    "mouse": ("mouse",),
+    "screen_top": SCREEN_TASKS,
+    "distance": SCREEN_TASKS,
+    "tilt": SCREEN_TASKS,
+    "desk_depth": SCREEN_TASKS,
+}
 """Tasks whose hours count; all at the desk for the rest."""
 
 

@@ -8,6 +8,7 @@ Ranges are what a field accepts, wide enough that nobody real is refused; they a
 from __future__ import annotations
 
 import re
+from collections.abc import Mapping
 from dataclasses import replace
 
 from ...errors import UnknownName
@@ -48,17 +49,32 @@ def field_of(path: str) -> Field:
     raise UnknownName(field=path, value=path, message=f"There is no field “{path}”.")
 
 
-def applies(field: Field, entries: object) -> bool:
+def applies(field: Field, entries: Mapping[str, object]) -> bool:
     """Whether a field makes sense with what is already said; ``entries`` maps path to value.
 
     An answer not given counts as the empty text.
     """
-    get = entries.get  # type: ignore[attr-defined]
-    return all(str(get(path) or "") in values for path, values in field.when)
+    return all(str(entries.get(path) or "") in values for path, values in field.when)
 
 
 __all__ = [
-    "FAMILIES", "FIELDS", "MEASURED", "NUMBERS", "ORIGINS", "OVERRULED", "READINGS", "SCREEN_IDS", "SEATED_SET",
-    "SEVERITIES", "SKIPS", "STANDING_SET", "STEPS", "TASKS", "Field", "StepId", "applies", "family_of",
+    "FAMILIES",
+    "FIELDS",
+    "MEASURED",
+    "NUMBERS",
+    "ORIGINS",
+    "OVERRULED",
+    "READINGS",
+    "SCREEN_IDS",
+    "SEATED_SET",
+    "SEVERITIES",
+    "SKIPS",
+    "STANDING_SET",
+    "STEPS",
+    "TASKS",
+    "Field",
+    "StepId",
+    "applies",
+    "family_of",
     "field_of",
-]  # fmt: skip
+]

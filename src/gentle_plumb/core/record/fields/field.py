@@ -2,17 +2,25 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, TypedDict, Unpack
+
+from ...choices import one_of
 
 StepId = Literal["ask", "look", "measure", "work", "set", "pace", "report"]
 Kind = Literal["length", "number", "choice", "text", "date", "point"]
 When = tuple[tuple[str, tuple[str, ...]], ...]
 
 STEPS: dict[StepId, str] = {
-    "ask": "Ask", "look": "Look", "measure": "Measure", "work": "Work out", "set": "Set",
-    "pace": "Pace", "report": "Report",
-}  # fmt: skip
+    "ask": "Ask",
+    "look": "Look",
+    "measure": "Measure",
+    "work": "Work out",
+    "set": "Set",
+    "pace": "Pace",
+    "report": "Report",
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -42,37 +50,87 @@ class Field:
     health: bool = False
 
 
+class FieldOptions(TypedDict, total=False):
+    """What a field may say beyond its identifier, group, label and kind: see :class:`Field`."""
+
+    section: str
+    help: str
+    needed: bool
+    part: str
+    when: When
+    health: bool
+
+
 def step_of(id: str) -> StepId:
-    """The step a path belongs to."""
-    return id.split(".", 1)[0]  # type: ignore[return-value]
+    """Return the step a path belongs to; KeyError where there is none."""
+    step = one_of(STEPS, id.split(".", 1)[0])
+    if step is None:
+        raise KeyError(id)
+    return step
 
 
-def length(id: str, group: str, label: str, low: float, high: float, **more: object) -> Field:
-    """A length; range in mm."""
-    return Field(id=id, step=step_of(id), group=group, label=label, kind="length", low=low,
-                 high=high, **more)  # type: ignore[arg-type]  # fmt: skip
+def length(
+    id: str, group: str, label: str, low: float, high: float, **more: Unpack[FieldOptions]
+) -> Field:
+    """Make a length; range in mm."""
+    return Field(
+        id=id, step=step_of(id), group=group, label=label, kind="length", low=low, high=high, **more
+    )
 
 
-def amount(id: str, group: str, label: str, unit: str, low: float, high: float,
-           **more: object) -> Field:  # fmt: skip
-    """A plain number with its unit."""
-    return Field(id=id, step=step_of(id), group=group, label=label, kind="number", unit=unit,
-                 low=low, high=high, **more)  # type: ignore[arg-type]  # fmt: skip
+def amount(
+    id: str,
+    group: str,
+    label: str,
+    unit: str,
+    low: float,
+    high: float,
+    **more: Unpack[FieldOptions],
+) -> Field:
+    """Make a plain number with its unit."""
+    return Field(
+        id=id,
+        step=step_of(id),
+        group=group,
+        label=label,
+        kind="number",
+        unit=unit,
+        low=low,
+        high=high,
+        **more,
+    )
 
 
-def choice(id: str, group: str, label: str, choices: dict[str, str], **more: object) -> Field:
-    """One of a few."""
-    return Field(id=id, step=step_of(id), group=group, label=label, kind="choice",
-                 choices=tuple(choices.items()), **more)  # type: ignore[arg-type]  # fmt: skip
+def choice(
+    id: str, group: str, label: str, choices: Mapping[str, str], **more: Unpack[FieldOptions]
+) -> Field:
+    """Make a choice of a few; ``choices`` maps each to its label."""
+    return Field(
+        id=id,
+        step=step_of(id),
+        group=group,
+        label=label,
+        kind="choice",
+        choices=tuple(choices.items()),
+        **more,
+    )
 
 
-def words(id: str, group: str, label: str, **more: object) -> Field:
-    """Free text."""
-    return Field(id=id, step=step_of(id), group=group, label=label, kind="text", **more)  # type: ignore[arg-type]
+def words(id: str, group: str, label: str, **more: Unpack[FieldOptions]) -> Field:
+    """Make a free text."""
+    return Field(id=id, step=step_of(id), group=group, label=label, kind="text", **more)
 
 
-def span(prefix: str, group: str, label: str, low: float, high: float, *,
-         ends: tuple[str, str] = ("lowest", "highest"), **more: object) -> tuple[Field, Field]:  # fmt: skip
+def span(
+    prefix: str,
+    group: str,
+    label: str,
+    low: float,
+    high: float,
+    *,
+    ends: tuple[str, str] = ("lowest", "highest"),
+    **more: Unpack[FieldOptions],
+) -> tuple[Field, Field]:
     """Both ends of a range."""
     return (
         length(f"{prefix}_min", group, f"{label}, {ends[0]}", low, high, **more),
@@ -80,8 +138,9 @@ def span(prefix: str, group: str, label: str, low: float, high: float, *,
     )
 
 
-def turn(prefix: str, group: str, label: str, low: float, high: float,
-         **more: object) -> tuple[Field, Field]:  # fmt: skip
+def turn(
+    prefix: str, group: str, label: str, low: float, high: float, **more: Unpack[FieldOptions]
+) -> tuple[Field, Field]:
     """Both ends of a range of degrees."""
     return (
         amount(f"{prefix}_min", group, f"{label}, least", "°", low, high, **more),

@@ -44,7 +44,7 @@ def upgrade() -> None:
         ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_shelf_item")),
         sa.UniqueConstraint("practice_id", "piece", "name", name="uq_shelf_item_name"),
-    )  # fmt: skip
+    )
 
 
 def downgrade() -> None:

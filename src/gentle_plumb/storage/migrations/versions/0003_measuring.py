@@ -33,7 +33,7 @@ def upgrade() -> None:
         ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_measuring_list")),
         sa.UniqueConstraint("practice_id", "name", name="uq_measuring_list_name"),
-    )  # fmt: skip
+    )
     op.create_table(
         "population_table",
         sa.Column("id", sa.Uuid(), nullable=False),
@@ -49,7 +49,7 @@ def upgrade() -> None:
         ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_population_table")),
         sa.UniqueConstraint("practice_id", "name", name="uq_population_table_name"),
-    )  # fmt: skip
+    )
 
 
 def downgrade() -> None:

@@ -29,11 +29,11 @@ def upgrade() -> None:
         ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_policy_bundle")),
         sa.UniqueConstraint("practice_id", "name", name="uq_policy_bundle_name"),
-    )  # fmt: skip
+    )
     op.create_index(
         "uq_policy_bundle_default", "policy_bundle", ["practice_id"], unique=True,
         postgresql_where=sa.text("is_default"),
-    )  # fmt: skip
+    )
 
 
 def downgrade() -> None:
