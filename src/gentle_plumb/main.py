@@ -13,7 +13,7 @@ from .api.schemas import DemoPerson
 from .config import Settings
 from .demo.people import DEMO_MEMBERS
 from .devices import SocketInstrument, SocketLightMeter
-from .documents import PillowDarkroom, TypstPress
+from .documents import PillowImageProcessor, TypstPdfRenderer
 from .documents.exchange import ExchangeFormats
 from .services.accounts import AccountService
 from .services.exchange import ExchangeService
@@ -47,8 +47,8 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         engine=engine,
         accounts=AccountService(SqlAccounts(engine), now, {} if settings.demo else published),
         visits=visits,
-        reports=ReportService(records, visits, TypstPress(), now),
-        photos=PhotoService(records, PillowDarkroom(), now),
+        reports=ReportService(records, visits, TypstPdfRenderer(), now),
+        photos=PhotoService(records, PillowImageProcessor(), now),
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,
         policies=policies,

@@ -14,7 +14,7 @@ from gentle_plumb.demo.load import body_readings
 from gentle_plumb.devices import SocketInstrument, SocketLightMeter
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
-from gentle_plumb.documents import PillowDarkroom, TypstPress
+from gentle_plumb.documents import PillowImageProcessor, TypstPdfRenderer
 from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.exchange import ExchangeService
@@ -65,8 +65,8 @@ def app(engine, clock, meter, tape):
             engine=engine,
             accounts=AccountService(SqlAccounts(engine), clock),
             visits=visits,
-            reports=ReportService(records, visits, TypstPress(), clock),
-            photos=PhotoService(records, PillowDarkroom(), clock),
+            reports=ReportService(records, visits, TypstPdfRenderer(), clock),
+            photos=PhotoService(records, PillowImageProcessor(), clock),
             shelf=ShelfService(SqlShelf(engine)),
             measuring=measuring,
             policies=policies,

@@ -11,7 +11,7 @@ from uvicorn.middleware.proxy_headers import ProxyHeadersMiddleware
 from api.conftest import Page
 from conftest import PASSWORD, make_office
 from gentle_plumb.api import make_app
-from gentle_plumb.api.gate import COOKIE
+from gentle_plumb.api.auth import COOKIE
 from gentle_plumb.storage import SqlAccounts
 
 

@@ -11,7 +11,7 @@ from conftest import make_office, weeks_on
 from gentle_plumb.core.units import format_length
 from gentle_plumb.demo.people import NO_FLAGS
 from gentle_plumb.demo.photographs import STAFF_MM, Angles, photograph_side
-from gentle_plumb.documents.darkroom import MOST_BYTES
+from gentle_plumb.documents.image_processor import MOST_BYTES
 from gentle_plumb.storage import SqlAccounts
 
 PHOTOGRAPHS = "ask.consent.photographs"

@@ -143,7 +143,7 @@ def test_the_best_stack_of_what_is_at_hand(owner):
 
 
 def test_what_the_page_begins_with_comes_to_the_same_as_the_server(owner):
-    from gentle_plumb.core.trial import JsonBench
+    from gentle_plumb.core.what_if import JsonWhatIfSession
 
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
@@ -157,5 +157,5 @@ def test_what_the_page_begins_with_comes_to_the_same_as_the_server(owner):
         "found": False,
         "scene": {"width": 860, "height": 700, "mode": "both", "show": "target", "unit": "cm"},
     }
-    mine = json.loads(JsonBench(json.dumps(given)).try_out(json.dumps(body)))
+    mine = json.loads(JsonWhatIfSession(json.dumps(given)).try_out(json.dumps(body)))
     assert mine == owner.http.post(f"/api/visits/{visit}/try", json=body).json()

@@ -13,7 +13,7 @@ from playwright.sync_api import Page, expect
 from browser.conftest import entry, kept, open_step, tab
 from gentle_plumb.core.policy import SCHOOLS
 from gentle_plumb.core.record import case_from
-from gentle_plumb.core.trial import Given, JsonBench, given_to_plain
+from gentle_plumb.core.what_if import JsonWhatIfSession, VisitInput, visit_input_to_json
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import full_visit
 
@@ -186,7 +186,7 @@ def generated(draw: Random) -> tuple[str, str]:
         values[f"work.policy.{question.id}"] = draw.choice(question.positions).id
     values["work.plan"] = draw.choice(["room", "little", "lasting"])
     case_from(values)  # makes a policy of it, or the case is none
-    given = Given(
+    given = VisitInput(
         values=values,
         today=date(2026, 11, 25),
         sex=client.sex,
@@ -208,7 +208,7 @@ def generated(draw: Random) -> tuple[str, str]:
             "unit": "cm",
         },
     }
-    return json.dumps(given_to_plain(given)), json.dumps(request)
+    return json.dumps(visit_input_to_json(given)), json.dumps(request)
 
 
 def apart(mine, theirs, where="") -> list[str]:
@@ -246,6 +246,6 @@ def test_page_and_server_come_to_the_same_on_generated_visits(desk: Page, progra
             }""",
             [given, request],
         )
-        mine = json.loads(JsonBench(given).try_out(request))
+        mine = json.loads(JsonWhatIfSession(given).try_out(request))
         theirs = json.loads(desk.evaluate("() => window.plumbTold"))
         assert apart(mine, theirs) == [], f"seed {SEED + number}"

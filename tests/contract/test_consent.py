@@ -8,7 +8,7 @@ import pytest
 from conftest import make_office, new_id
 from contract.givens import CONSENT, agree, change, photo
 from gentle_plumb.services.errors import AlreadyThere, NeedsConsent, NotFound, Stale
-from gentle_plumb.services.models import Erase
+from gentle_plumb.services.models import ErasureScope
 
 
 def test_a_change_that_needs_consent_is_kept_only_with_it(ports, started, clock):
@@ -55,7 +55,15 @@ def test_erasing_takes_values_texts_and_history_and_leaves_versions(ports, start
     placed = change(visit, office.owner, path=ear, typed="1 2", value="1.0 2.0")
     ports[1].write(office.practice.id, placed, clock())
     ports[1].write(office.practice.id, change(visit, office.owner), clock())
-    agree(ports, office, visit, clock, "withdrawn", 1, Erase(starts=("look.photo.",), photos=True))
+    agree(
+        ports,
+        office,
+        visit,
+        clock,
+        "withdrawn",
+        1,
+        ErasureScope(starts=("look.photo.",), photos=True),
+    )
     entries = {entry.path: entry for entry in ports[1].open(office.practice.id, visit.id)[2]}
     assert (entries[ear].value, entries[ear].typed, entries[ear].version) == (None, "", 2)
     assert entries["look.found.seat"].typed == "46 cm"
@@ -118,7 +126,7 @@ def test_no_note_slips_in_beside_a_withdrawal(started_on_postgres):
     put(notes, "yes")
     with ThreadPoolExecutor(8) as pool:
         before = [pool.submit(write, number) for number in range(12)]
-        gone = pool.submit(put, notes, "withdrawn", 1, erase=Erase(starts=("ask.care.",)))
+        gone = pool.submit(put, notes, "withdrawn", 1, erase=ErasureScope(starts=("ask.care.",)))
         after = [pool.submit(write, number) for number in range(12, 40)]
         gone.result()
         kept = [job.result() for job in before + after]

@@ -8,7 +8,7 @@ import pytest
 from conftest import make_office, new_id
 from contract.givens import change
 from gentle_plumb.services.errors import AlreadyThere, NotFound, Stale
-from gentle_plumb.services.models import Intake, MeasuringList, PopulationTable, TableRow
+from gentle_plumb.services.models import ImportBatch, MeasuringList, PopulationTable, TableRow
 
 
 def own_list(office, name="Counter", **given):
@@ -149,17 +149,19 @@ def test_an_import_is_written_whole_or_not_at_all(ports, started, clock):
         change(visit, office.owner, path="measure.stature.first", typed="171 cm", value=1710.0),
     )
     with pytest.raises(Stale):
-        ports[1].take_in(
-            office.practice.id, Intake(clients=(new,), visits=(theirs,), changes=changes), clock()
+        ports[1].import_batch(
+            office.practice.id,
+            ImportBatch(clients=(new,), visits=(theirs,), changes=changes),
+            clock(),
         )
     assert ports[1].clients(office.practice.id) == [client]
-    whole = Intake(clients=(new,), visits=(theirs,), changes=changes[:1])
-    ports[1].take_in(office.practice.id, whole, clock())
+    whole = ImportBatch(clients=(new,), visits=(theirs,), changes=changes[:1])
+    ports[1].import_batch(office.practice.id, whole, clock())
     found = {
         one[1].name: [e.typed for e in one[2]] for one in ports[1].measured(office.practice.id)
     }
     assert found == {"Bram": ["170 cm"], "Odile Marrick": ["1660"]}
     assert [one[0].id for one in ports[1].measured(office.practice.id, {visit.id})] == [visit.id]
-    twice = Intake(clients=(replace(new, id=new_id()),), visits=(), changes=())
+    twice = ImportBatch(clients=(replace(new, id=new_id()),), visits=(), changes=())
     with pytest.raises(AlreadyThere):
-        ports[1].take_in(office.practice.id, twice, clock())
+        ports[1].import_batch(office.practice.id, twice, clock())

@@ -11,7 +11,7 @@ from conftest import make_office, new_id
 from contract.givens import change
 from fakes import FakeAccounts, FakePolicies
 from gentle_plumb.services.errors import AlreadyThere, NotFound, Stale
-from gentle_plumb.services.models import PolicyBundle, Session, ShelfItem
+from gentle_plumb.services.models import Session, ShelfItem, StoredRuleSet
 from gentle_plumb.services.throttle import Counted
 from gentle_plumb.storage import SqlAccounts, SqlPolicies
 
@@ -149,7 +149,7 @@ def test_bundles_have_one_default_and_change_upon_their_version(policies):
     office, stranger = make_office(accounts), make_office(accounts)
 
     def bundle(of, name="House", **more):
-        return PolicyBundle(
+        return StoredRuleSet(
             id=new_id(), practice_id=of.practice.id, name=name, choices={"elbow": "square"}, **more
         )
 

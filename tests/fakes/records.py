@@ -15,11 +15,11 @@ from gentle_plumb.services.errors import (
 from gentle_plumb.services.models import (
     EarlierVisit,
     Entry,
-    Erase,
+    ErasureScope,
     Report,
     ReportHead,
     VisitLine,
-    Working,
+    VisitSnapshot,
 )
 
 
@@ -142,7 +142,7 @@ class FakeRecords:
 
     def working(self, practice_id, visit_id):
         visit, client, entries, heads, photos = self.open(practice_id, visit_id)
-        return Working(
+        return VisitSnapshot(
             visit=visit,
             client=client,
             values={e.path: e.value for e in entries},
@@ -200,7 +200,7 @@ class FakeRecords:
                 found.append((visit, self.client_by_id[visit.client_id], entries))
         return sorted(found, key=lambda one: (one[1].name, one[0].started_on, one[0].id))
 
-    def take_in(self, practice_id, intake, now):
+    def import_batch(self, practice_id, intake, now):
         for new, held in ((intake.clients, self.client_by_id), (intake.visits, self.visit_by_id)):
             mine = {one.origin_id for one in held.values() if one.practice_id == practice_id} - {
                 None
@@ -302,7 +302,7 @@ class FakeRecords:
     def drop_photo(self, practice_id, photo_id):
         head, _ = self.photo(practice_id, photo_id)
         del self.pictures[photo_id]
-        self._erase(head.visit_id, Erase(starts=(f"look.photo.{photo_id}.",)))
+        self._erase(head.visit_id, ErasureScope(starts=(f"look.photo.{photo_id}.",)))
         self._raise(head.visit_id)
 
     def report_pdf(self, practice_id, report_id):

@@ -13,9 +13,9 @@ from gentle_plumb.core.fit.hand_rows import keys_terms
 from gentle_plumb.core.fit.screen_rows import capital_mm, eye_height_terms
 from gentle_plumb.core.fit.screen_rules import gaze_by_rule
 from gentle_plumb.core.fit.screens import place_screens
-from gentle_plumb.core.plans import work_out
+from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.posture import abduction_deg, gaze_deg, reach_to_keys
-from gentle_plumb.core.shown import chance_in_band
+from gentle_plumb.core.presentation import chance_in_band
 from gentle_plumb.core.workstation import Details, Item, SideScreen
 from strategies import mean_body, usual_case
 
@@ -97,13 +97,13 @@ def left(plan):
 
 def test_plans_at_a_fixed_desk():
     known = WORKED["plans_at_a_fixed_desk"]
-    bare, little, _ = work_out(at_a_fixed_desk(), fixes=False).plans
+    bare, little, _ = make_plans(at_a_fixed_desk(), fixes=False).plans
     assert bare.seated.seat == pytest.approx(known["bare"]["seat"])
     assert left(bare) == pytest.approx(
         {name: known["bare"][name] for name in ("elbow", "wrist")}, abs=0.01
     )
     ream = Item(id="ream", label="Ream", thickness=50, count=2)
-    reams = work_out(at_a_fixed_desk(items=(ream,)), fixes=False).plan("room")
+    reams = make_plans(at_a_fixed_desk(items=(ream,)), fixes=False).plan("room")
     assert (reams.seated.seat, reams.seated.footrest) == pytest.approx((510, 100))
     assert left(reams) == pytest.approx({"elbow": known["two_reams"]["elbow"]}, abs=0.01)
     assert (little.seated.seat, little.seated.footrest, little.over) == pytest.approx((540, 130, 0))
@@ -145,7 +145,7 @@ def test_text_and_chance():
 
 
 def test_a_tray_under_a_fixed_desk():
-    lasting = work_out(at_a_fixed_desk(), fixes=False).plan("lasting")
+    lasting = make_plans(at_a_fixed_desk(), fixes=False).plan("lasting")
     assert [one.id for one in lasting.added] == ["tray"]
     made = fit(lasting.case)
     assert made.row("seated", "surface").setting == pytest.approx(WORKED["tray"]["surface"])

@@ -10,13 +10,13 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_plumb.core.body import DIMENSIONS, Body
-from gentle_plumb.core.drawing import SceneRequest, body_map, draw_scene
+from gentle_plumb.core.drawing import SceneRequest, body_chart, draw_scene
 from gentle_plumb.core.drawing.flags import FLAG_H, GAP, fan_out
 from gentle_plumb.core.drawing.history import HistoryPoint, history_marks
 from gentle_plumb.core.drawing.inks import INKS, PAPER
 from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.intake import REGIONS
-from gentle_plumb.core.observed import HABITS
+from gentle_plumb.core.observation import HABITS
 from gentle_plumb.core.record.fields import MEASURED
 from gentle_plumb.core.workstation import Details, Mouse, SideScreen
 from gentle_plumb.documents.scene_svg import scene_svg
@@ -378,7 +378,7 @@ def inside(point, outline):
 
 
 def test_every_region_of_the_body_lies_on_it_and_has_its_own_place():
-    line, fill = body_map()
+    line, fill = body_chart()
     assert line.d == fill.d
     parts = []
     for part in re.findall(r"M([^MZ]+)Z", line.d):

@@ -15,7 +15,7 @@ from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
 from gentle_plumb.core.fit.pair import solve_pair
 from gentle_plumb.core.fit.search import search
 from gentle_plumb.core.fit.search_model import SearchModel
-from gentle_plumb.core.plans.kits import HeightSearch, furnished, height_kit
+from gentle_plumb.core.plans.addition_sets import HeightSearch, height_kit, with_additions
 from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Settings, Span
 from strategies import usual_case
@@ -130,7 +130,7 @@ def every_kit(case, tier):
             for id, many in one.items:
                 used[id] = used.get(id, 0) + many
         if all(used.get(item.id, 0) <= item.count for item in case.workstation.items):
-            station = furnished(case.workstation, kit)
+            station = with_additions(case.workstation, kit)
             yield solver.heights(station).key(kit, case.policy.worth_deg, bare), kit
 
 
@@ -143,7 +143,9 @@ def test_the_best_set_of_additions_is_the_best_of_all_sets():
         solver = HeightSearch(case)
         kit = height_kit(solver, tier)
         bare = solver.heights(case.workstation)
-        key = solver.heights(furnished(case.workstation, kit)).key(kit, case.policy.worth_deg, bare)
+        key = solver.heights(with_additions(case.workstation, kit)).key(
+            kit, case.policy.worth_deg, bare
+        )
         assert key == min(key for key, _ in every_kit(case, tier)), f"seed {seed}, {tier}"
         added += bool(kit)
     assert added > FITTED / 3  # else the cases would prove little
@@ -154,7 +156,7 @@ def test_a_general_solver_finds_the_same_set():
     for number, (case, tier) in enumerate(hard_cases(3 * SOLVED)):
         solver = HeightSearch(case)
         kit = height_kit(solver, tier)
-        key = solver.heights(furnished(case.workstation, kit)).key(kit, case.policy.worth_deg)
+        key = solver.heights(with_additions(case.workstation, kit)).key(kit, case.policy.worth_deg)
         if key[1]:
             continue  # a broken hard limit is no program's solution
         said = f"hard case {number} of seed {SEED}, {tier}"

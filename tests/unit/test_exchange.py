@@ -12,7 +12,7 @@ from gentle_plumb.core.body import DIMENSIONS
 from gentle_plumb.documents.exchange import FORMATS, exchange_format
 from gentle_plumb.services.errors import BadFile
 from gentle_plumb.services.measuring import read_table
-from gentle_plumb.services.models import Sheet
+from gentle_plumb.services.models import MeasurementSheet
 
 WHOLE = ("csv_readings", "json", "fhir")
 words = st.text(
@@ -58,7 +58,7 @@ def sheets(draw):
             "measure.footwear": "shoes",
             "measure.heel": "25 mm",
         }
-    return Sheet(
+    return MeasurementSheet(
         client_id=str(draw(st.uuids())),
         name=draw(words),
         work=draw(st.just("") | words),
@@ -88,7 +88,7 @@ def test_the_row_a_client_file_is_a_fixed_point(given):
 
 
 def sheet(**entries):
-    return Sheet(
+    return MeasurementSheet(
         client_id="c1",
         name="Odile",
         sex="female",
@@ -100,7 +100,7 @@ def sheet(**entries):
 
 
 def test_a_cell_never_is_a_formula():
-    bad = Sheet(**{**vars(sheet()), "name": "=HYPERLINK(1)", "work": "'quoted"})
+    bad = MeasurementSheet(**{**vars(sheet()), "name": "=HYPERLINK(1)", "work": "'quoted"})
     raw = FORMATS["csv_readings"].write([bad])
     assert b",'=HYPERLINK" in raw
     assert exchange_format(raw)[1].sheets == [bad]
@@ -277,6 +277,8 @@ def test_a_bad_table_names_line_column_and_reason(old, new, trouble):
 
 
 def test_ids_of_no_shape_come_back_as_they_are():
-    odd = Sheet(**{**vars(sheet()), "client_id": f"ward 7/{uuid4()}", "visit_id": "№ 12"})
+    odd = MeasurementSheet(
+        **{**vars(sheet()), "client_id": f"ward 7/{uuid4()}", "visit_id": "№ 12"}
+    )
     for format in WHOLE:
         assert exchange_format(FORMATS[format].write([odd]))[1].sheets == [odd], format

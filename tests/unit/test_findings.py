@@ -9,8 +9,8 @@ from gentle_plumb.core.findings.rules import RULES
 from gentle_plumb.core.findings.rules.habits import HABIT_RULES
 from gentle_plumb.core.fit import fit
 from gentle_plumb.core.intake import REGIONS
-from gentle_plumb.core.intake.regions import MAP_H, MAP_W
-from gentle_plumb.core.observed import HABITS, ROOM
+from gentle_plumb.core.intake.body_chart import MAP_H, MAP_W
+from gentle_plumb.core.observation import HABITS, ROOM
 from gentle_plumb.core.photo import read_photo
 from gentle_plumb.core.record import case_from, field_of
 from gentle_plumb.core.record.texts import TEXTS

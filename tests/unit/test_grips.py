@@ -6,17 +6,17 @@ from math import atan2, degrees
 import pytest
 
 from gentle_plumb.core.drawing import SceneRequest
-from gentle_plumb.core.trial import Bench, Given, TrialRequest
+from gentle_plumb.core.what_if import VisitInput, WhatIfRequest, WhatIfSession
 from gentle_plumb.demo.load import full_visit
 
 
 def test_a_ring_turns_what_it_is_on_by_as_much_as_the_hand():
     values, _ = full_visit("Bram Tolliver")
-    given = Given(values=values, today=date(2026, 11, 25), sex="male")
+    given = VisitInput(values=values, today=date(2026, 11, 25), sex="male")
 
     def rings(**tried):
-        request = TrialRequest(tries=tried, scene=SceneRequest(grips=True), brief=True)
-        grips = Bench(given).try_out(request).scene.grips
+        request = WhatIfRequest(tries=tried, scene=SceneRequest(grips=True), brief=True)
+        grips = WhatIfSession(given).try_out(request).scene.grips
         return {(one.posture, one.field): one for one in grips}
 
     def way(one):

@@ -13,16 +13,16 @@ from gentle_plumb.core.fit import fit
 from gentle_plumb.core.fit.model import search_model
 from gentle_plumb.core.fit.pair import solve_pair
 from gentle_plumb.core.fit.rows import TAPE_MM
-from gentle_plumb.core.intake import CARE, person_limits
-from gentle_plumb.core.plans import work_out
+from gentle_plumb.core.intake import PRECAUTIONS, person_limits
+from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.policy import policy_of
+from gentle_plumb.core.presentation import lacks_said, plan_views
 from gentle_plumb.core.record.texts import TEXTS
-from gentle_plumb.core.shown import lacks_said, plan_views
-from gentle_plumb.core.trial import Given, work_through
+from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.core.workstation import Settings, Span
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import full_visit
-from gentle_plumb.services.models import Client, Visit, Working
+from gentle_plumb.services.models import Client, Visit, VisitSnapshot
 from gentle_plumb.services.workup import work_up
 from strategies import mean_body, usual_case
 
@@ -63,7 +63,7 @@ def worked(entries):
         id=id, practice_id=id, client_id=id, member_id=id, started_on=datetime.now(UTC).date()
     )
     return work_up(
-        Working(visit=visit, client=client, values=entries, versions=0, signed_revision=None),
+        VisitSnapshot(visit=visit, client=client, values=entries, versions=0, signed_revision=None),
         "cm",
         plans=True,
     )
@@ -108,8 +108,8 @@ def test_a_precaution_keeps_standing_out_of_rhythm_plans_and_words(cared):
 
 
 def test_every_combination_of_precautions_says_whom_to_ask():
-    for held in product((False, True), repeat=len(CARE)):
-        entries = {f"ask.care.{id}": "yes" for id, on in zip(CARE, held, strict=True) if on}
+    for held in product((False, True), repeat=len(PRECAUTIONS)):
+        entries = {f"ask.care.{id}": "yes" for id, on in zip(PRECAUTIONS, held, strict=True) if on}
         limits = person_limits(entries)
         assert limits.stands == (not limits.because)
         assert limits.stands or limits.ask
@@ -119,10 +119,10 @@ def test_every_combination_of_precautions_says_whom_to_ask():
 
 def test_an_unsteady_seat_is_not_offered_to_who_needs_a_steady_one():
     case = usual_case(surface=(980,), seat=(400, 510))
-    high = {one.id for one in work_out(case).fixes}
+    high = {one.id for one in make_plans(case).fixes}
     assert "high_chair" in high
     steady = replace(case, person=person_limits({"ask.care.dizziness": "yes"}))
-    assert not {"high_chair", "seat_cushion"} & {one.id for one in work_out(steady).fixes}
+    assert not {"high_chair", "seat_cushion"} & {one.id for one in make_plans(steady).fixes}
 
 
 @pytest.mark.parametrize("span", [None, Span(low=450, high=550), Span(low=480, high=480)])
@@ -136,7 +136,7 @@ def test_a_wheelchairs_seat_is_never_moved_nor_a_footrest_bought(span):
         armrests_off=False,
     )
     case = replace(case, workstation=replace(case.workstation, feet=()), hours={"typing": 6})
-    made, plans = fit(case), work_out(case).plans
+    made, plans = fit(case), make_plans(case).plans
     seat, rest = made.row("seated", "seat"), made.row("seated", "footrest")
     assert (seat.setting, seat.change, seat.status) == (500, None, "not_assessable")
     assert (rest.setting, made.hangs) == (None, 0)
@@ -168,7 +168,7 @@ def test_no_purchase_or_plan_makes_thighs_or_feet_worse_and_what_mends_comes_fir
                 "thigh_clearance": replace(case.body.value("thigh_clearance"), mm=thigh),
             },
         )
-        worked = work_out(replace(case, body=body, hours={"typing": 6}))
+        worked = make_plans(replace(case, body=body, hours={"typing": 6}))
         room = worked.plan("room")
         for fix in worked.fixes:
             offered += 1
@@ -193,7 +193,7 @@ def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
         thickness=100.0,
         under="drawer",
     )
-    worked = work_out(replace(case, hours={"typing": 6}))
+    worked = make_plans(replace(case, hours={"typing": 6}))
     ids = [one.id for one in worked.fixes]
     assert ids[0] in ("risers", "sit_stand")
     assert not {"seat_cushion", "high_chair"} & set(ids)
@@ -203,7 +203,7 @@ def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
 
 def test_keys_out_of_reach_count_and_are_said():
     case = replace(usual_case(surface=(1150,), seat=(400, 455)), hours={"typing": 6})
-    room = work_out(case).plan("room")
+    room = make_plans(case).plan("room")
     assert room.lacks.keys == ("seated",)
     assert room.over > 180
     assert any("No arm reaches the keys" in said for said in lacks_said(room.lacks, "cm"))
@@ -212,12 +212,12 @@ def test_keys_out_of_reach_count_and_are_said():
 def test_a_lifted_shoulder_counts_in_the_search_for_additions():
     case = with_chair(usual_case(), armrests="fixed", armrest=Span(low=270, high=270))
     case = replace(case, hours={"typing": 6, "mouse": 2})
-    lasting = work_out(case).plan("lasting")
+    lasting = make_plans(case).plan("lasting")
     assert [one.id for one in lasting.added] == ["task_chair"]
-    assert lasting.over < work_out(case).plan("room").over - 3
+    assert lasting.over < make_plans(case).plan("room").over - 3
     off = with_chair(case, armrests_off=True)
     assert fit(off).row("seated", "armrest").reason.endswith("take them off.")
-    assert work_out(off).plan("room").over == pytest.approx(0, abs=0.5)
+    assert make_plans(off).plan("room").over == pytest.approx(0, abs=0.5)
 
 
 def test_armrests_that_cannot_move_stay_out_of_the_desk():
@@ -293,7 +293,7 @@ def short_client(**more):
 
 
 def sentences(values):
-    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
     return made, {one.id: one for one in made.findings if one.state == "off"}
 
 
@@ -321,7 +321,7 @@ def test_thighs_that_stand_in_a_tray_are_said():
 
 def test_a_screen_at_its_own_target_is_no_fault():
     values = full_visit("Hugo Penn")[0]
-    result = work_through(Given(values=values, today=None, sex="male"), "cm").result
+    result = analyse_visit(VisitInput(values=values, today=None, sex="male"), "cm").result
     aims = {row.key: row.target for row in result.seated.rows if row.key.endswith("bearing")}
     assert aims
     placed = {f"look.found.{key}": target for key, target in aims.items() if target is not None}
@@ -399,17 +399,17 @@ def test_a_ream_without_a_thickness_is_said_not_dropped():
         "look.support.ream": "yes",
         "look.support.ream.height": None,
     }
-    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
     assert any(note.startswith("Ream of paper: recorded as here") for note in made.result.notes)
 
 
 def test_a_setting_put_to_its_aim_is_not_shown_as_measured():
     values = {**full_visit("Odile Marrick")[0], "set.seated.seat.aimed": 432.0}
     values = {path: value for path, value in values.items() if path != "set.seated.seat"}
-    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
     row = next(one for one in made.rows("cm") if (one.posture, one.key) == ("seated", "seat"))
     assert (row.left, row.left_unmeasured, row.left_over) == ("43.2", True, None)
     values["set.seated.seat"] = 470.0
-    made = work_through(Given(values=values, today=None, sex="female"), "cm")
+    made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
     row = next(one for one in made.rows("cm") if (one.posture, one.key) == ("seated", "seat"))
     assert (row.left, row.left_unmeasured) == ("47.0", False)

@@ -11,7 +11,7 @@ from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue, Earlier
 from gentle_plumb.core.drill import exercise, judge
 from gentle_plumb.core.drill.exercise import told
 from gentle_plumb.core.errors import AmbiguousValue, FieldError, ValueOutOfRange
-from gentle_plumb.core.fit import dimensions_needed, fit, measure_again
+from gentle_plumb.core.fit import dimensions_needed, fit, suggest_remeasurement
 from gentle_plumb.core.record import Measuring, body_from, doubts, field_of, read_typed, settled
 from gentle_plumb.core.record.to_body import other_sides
 from gentle_plumb.core.workstation import Chair
@@ -254,7 +254,7 @@ def test_measure_again_ranks_by_what_is_narrowed_and_keeps_its_word():
     del values["popliteal_height"]
     worn = Body(values=values, sex="female")
     case = usual_case(body=worn)
-    again = measure_again(worn, fit(case))
+    again = suggest_remeasurement(worn, fit(case))
     assert {one.dimension for one in again} == {"elbow_height_sitting", "popliteal_height"}
     assert [one.gain for one in again] == sorted((one.gain for one in again), reverse=True)
     elbow = next(one for one in again if one.dimension == "elbow_height_sitting")

@@ -7,14 +7,14 @@ from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 
 from gentle_plumb.core.errors import MissingInput, UnknownName
-from gentle_plumb.core.fit import fit, joints_of, settle
+from gentle_plumb.core.fit import aimed_settings, fit, joints_of
 from gentle_plumb.core.fit.laptop import laptop_turns
 from gentle_plumb.core.fit.model import Lengths
 from gentle_plumb.core.fit.screens import place_screens
 from gentle_plumb.core.fit.zones import zones_of
-from gentle_plumb.core.plans import Own, best_stack, stacks_of, work_out
-from gentle_plumb.core.plans.kits import HeightSearch
-from gentle_plumb.core.policy import SCHOOLS, defaults, policy_of, standing_policy_of
+from gentle_plumb.core.plans import OwnNumbers, best_stack, make_plans, stacks_of
+from gentle_plumb.core.plans.addition_sets import HeightSearch
+from gentle_plumb.core.policy import POLICY_QUESTIONS, defaults, policy_of, standing_policy_of
 from gentle_plumb.core.workstation import Details, Item, Keyboard, Mouse, Settings, SideScreen, Span
 from strategies import cases, mean_body, usual_case
 
@@ -41,7 +41,7 @@ def labels(plan):
 
 
 def test_three_plans_from_the_room_to_the_lasting():
-    worked = work_out(fixed_desk())
+    worked = make_plans(fixed_desk())
     room, little, lasting = worked.plans
     assert (labels(room), room.seated.seat) == ([], pytest.approx(420))  # feet first: no support
     assert room.over == pytest.approx(25.4, abs=0.1)
@@ -52,7 +52,7 @@ def test_three_plans_from_the_room_to_the_lasting():
 
 
 def test_what_is_left_is_told_in_degrees_and_strain_minutes():
-    room = work_out(fixed_desk()).plan("room")
+    room = make_plans(fixed_desk()).plan("room")
     elbow = next(one for one in room.left if one.joint == "elbow")
     assert elbow.over == pytest.approx(-17.7, abs=0.1)
     assert elbow.minutes == pytest.approx(6 * 60 * 17.7 / 30, abs=1)  # typing and mouse, 6 hours
@@ -60,18 +60,18 @@ def test_what_is_left_is_told_in_degrees_and_strain_minutes():
 
 
 def test_single_purchases_are_ranked_by_what_they_remove():
-    fixes = work_out(fixed_desk()).fixes
+    fixes = make_plans(fixed_desk()).fixes
     assert [one.id for one in fixes][:2] == ["tray", "sit_stand"]  # all of it; the cheaper first
     assert [one.removes for one in fixes] == sorted((one.removes for one in fixes), reverse=True)
     assert next(one for one in fixes if one.id == "footrest").removes == pytest.approx(
         21.9, abs=0.1
     )
-    assert work_out(usual_case()).fixes == ()
+    assert make_plans(usual_case()).fixes == ()
 
 
 def test_items_are_whole_used_once_and_marked_temporary():
     case = fixed_desk(lift=(350, 350))
-    room = work_out(at(case, items=(REAM, BOX))).plan("room")
+    room = make_plans(at(case, items=(REAM, BOX))).plan("room")
     assert [(one.label, one.height) for one in room.added] == [
         ("2 × ream of paper under the feet", 100),
         ("1 × box under the screen", 120),
@@ -84,12 +84,12 @@ def test_items_are_whole_used_once_and_marked_temporary():
 
 def test_who_wants_nothing_temporary_gets_nothing_temporary():
     case = replace(at(fixed_desk(), items=(REAM,)), policy=policy_of({"temporary": "never"}))
-    assert not any(plan.temporary for plan in work_out(case).plans)
+    assert not any(plan.temporary for plan in make_plans(case).plans)
 
 
 def test_a_laptop_is_freed_from_its_keys_or_takes_turns():
     case = replace(usual_case(surface=(740,), seat=(460,), kind="laptop"), hours=HOURS)
-    little = work_out(case).plan("little")
+    little = make_plans(case).plan("little")
     assert "laptop_apart" in labels(little)
     low, raised = laptop_turns(case)
     assert (low.hours, raised.hours) == (6, 2)
@@ -101,7 +101,7 @@ def test_a_laptop_is_freed_from_its_keys_or_takes_turns():
 def test_a_wheelchair_is_not_ours_to_change():
     case = fixed_desk()
     chair = replace(case.workstation.chair, kind="wheelchair", seat=Span(low=480, high=480))
-    worked = work_out(at(case, chair=chair, feet=None))
+    worked = make_plans(at(case, chair=chair, feet=None))
     added = {one.id for plan in worked.plans for one in plan.added} | {
         one.id for one in worked.fixes
     }
@@ -111,7 +111,7 @@ def test_a_wheelchair_is_not_ours_to_change():
 def test_a_seat_too_deep_gets_an_insert_of_what_is_missing():
     case = usual_case()
     chair = replace(case.workstation.chair, depth=Span(low=480, high=480))
-    little = work_out(at(case, chair=chair)).plan("little")
+    little = make_plans(at(case, chair=chair)).plan("little")
     assert [one.label for one in little.added] == ["Lumbar insert, 5 cm"]
 
 
@@ -120,7 +120,7 @@ def test_a_mouse_too_far_out_comes_nearer_the_cheapest_way():
     case = usual_case(body=body)
     case = at(case, keyboard=Keyboard(kind="full", thickness=20))
     far = replace(case, policy=replace(case.policy, mouse_gap=90))
-    assert labels(work_out(far).plan("room")) == ["other_hand"]
+    assert labels(make_plans(far).plan("room")) == ["other_hand"]
 
 
 # ---- what must hold ------------------------------------------------------------------------
@@ -130,7 +130,7 @@ def test_a_mouse_too_far_out_comes_nearer_the_cheapest_way():
 @given(cases(), st.booleans())
 def test_no_plan_puts_a_desk_through_thighs_or_lets_feet_hang(case, bare):
     case = at(case, feet=() if bare else None, items=(REAM, BOX))
-    for plan in work_out(case, fixes=False).plans:
+    for plan in make_plans(case, fixes=False).plans:
         station, seat, surface = plan.case.workstation, plan.seated.seat, plan.seated.surface
         result = fit(plan.case)
         if seat is None or surface is None or result.presses or result.hangs:
@@ -184,7 +184,7 @@ def test_a_longer_lower_leg_never_lowers_the_seat(shift, more, fixed, feet):
         case = usual_case(
             body=mean_body(popliteal_height=leg), **({"surface": (740,)} if fixed else {})
         )
-        return settle(at(case, feet=feet)).seated.seat
+        return aimed_settings(at(case, feet=feet)).seated.seat
 
     leg = 400 + shift
     assert seat(leg + more) >= seat(leg) - 1e-6
@@ -205,7 +205,7 @@ def test_a_mirrored_person_gets_a_mirrored_plan():
         )
 
     right, left = person("right", 1), person("left", -1)
-    mine, theirs = settle(right).seated, settle(left).seated
+    mine, theirs = aimed_settings(right).seated, aimed_settings(left).seated
     assert replace(mine, mouse=None) == replace(theirs, mouse=None)
     assert [one.bearing for one in place_screens(right, 625)] == [
         -one.bearing for one in place_screens(left, 625)
@@ -218,7 +218,7 @@ def test_a_mirrored_person_gets_a_mirrored_plan():
 def test_what_is_in_its_band_is_left_and_what_is_not_goes_to_its_target():
     def seat(found, **policy):
         case = usual_case(found={"seat": found})
-        return settle(replace(case, policy=replace(case.policy, **policy))).seated.seat
+        return aimed_settings(replace(case, policy=replace(case.policy, **policy))).seated.seat
 
     assert seat(416) == 416
     assert seat(416, keep_what_holds=False) == pytest.approx(410)
@@ -232,7 +232,7 @@ def test_every_position_of_every_question_makes_a_policy_and_moves_what_it_says(
     case = usual_case()
     plain = fit(case)
     moved = set()
-    for question in SCHOOLS.values():
+    for question in POLICY_QUESTIONS.values():
         for position in question.positions:
             policy = policy_of({question.id: position.id})
             result = fit(replace(case, policy=policy))
@@ -263,12 +263,12 @@ def test_bundles_go_over_each_other_and_standing_may_differ():
     for wrong in ({"elbow": "bent"}, {"knees": "bent"}, {"standing.lumbar": "belt"}):
         with pytest.raises(UnknownName):
             standing_policy_of(wrong)
-    assert set(defaults()) == set(SCHOOLS)
+    assert set(defaults()) == set(POLICY_QUESTIONS)
 
 
 def test_hips_above_knees_raises_the_seat_and_closes_no_hip():
     upright = replace(usual_case(), policy=policy_of({"back": "hips_high"}))
-    settings = settle(upright).seated
+    settings = aimed_settings(upright).seated
     assert settings.seat == pytest.approx(410 + 480 * 0.2079, abs=1)
     hip = next(one for one in joints_of(upright, settings, "seated") if one.joint == "hip")
     assert hip.angle == pytest.approx(102, abs=0.1)
@@ -277,7 +277,7 @@ def test_hips_above_knees_raises_the_seat_and_closes_no_hip():
 def test_feet_first_keeps_the_chair_to_the_legs_hands_first_the_elbow_to_its_band():
     case = usual_case(surface=(740,), seat=(400, 620))
     heights = {
-        first: settle(replace(case, policy=policy_of({"first": first}))).seated.seat
+        first: aimed_settings(replace(case, policy=policy_of({"first": first}))).seated.seat
         for first in ("feet", "fixed", "hands")
     }
     assert heights["feet"] == pytest.approx(420)
@@ -319,7 +319,7 @@ def test_stacks_stay_within_their_limits():
 
 
 def test_own_numbers_hold_in_every_plan_and_keep_the_computed_one():
-    worked = work_out(fixed_desk(), own=Own(seated=Settings(seat=455)))
+    worked = make_plans(fixed_desk(), own=OwnNumbers(seated=Settings(seat=455)))
     assert {plan.seated.seat for plan in worked.plans} == {455}
 
 
@@ -328,13 +328,13 @@ def test_a_body_hardly_measured_is_planned_as_far_as_it_goes():
     few = replace(
         case.body, values={name: case.body.values[name] for name in ("stature", "popliteal_height")}
     )
-    worked = work_out(replace(case, body=few))
+    worked = make_plans(replace(case, body=few))
     assert [plan.seated.surface for plan in worked.plans] == [740, 740, 740]
     assert fit(replace(case, body=few)).row("seated", "footrest").setting is not None
 
 
 def test_additions_are_chosen_with_the_own_numbers_held():
     case = at(fixed_desk(), items=(REAM,))
-    assert labels(work_out(case).plan("room")) == ["feet_stack"]
-    low = work_out(case, own=Own(seated=Settings(seat=415))).plan("room")
+    assert labels(make_plans(case).plan("room")) == ["feet_stack"]
+    low = make_plans(case, own=OwnNumbers(seated=Settings(seat=415))).plan("room")
     assert labels(low) == []  # at that seat the feet reach the floor

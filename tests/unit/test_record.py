@@ -4,7 +4,7 @@ from hypothesis import strategies as st
 
 from gentle_plumb.core.errors import FieldError, UnknownName, UnreadableValue, ValueOutOfRange
 from gentle_plumb.core.fit import dimensions_needed, fit, working_order
-from gentle_plumb.core.intake import ticked_signs
+from gentle_plumb.core.intake import raised_red_flags
 from gentle_plumb.core.pace import RHYTHMS, day_totals
 from gentle_plumb.core.record import (
     FIELDS,
@@ -253,7 +253,7 @@ def test_signs_are_the_gravest_first_with_what_waits():
         "ask.warning_done": "Phoned her doctor.",
         "ask.warning_by": "Ines",
     }
-    found = ticked_signs(entries)
+    found = raised_red_flags(entries)
     assert [(sign.id, sign.urgency, sign.done) for sign in found] == [
         ("chest", "urgent", None),
         ("calf", "same_day", None),

@@ -1,6 +1,6 @@
 """The HTTP API."""
 
 from .app import make_app
-from .using import Services
+from .dependencies import Services
 
 __all__ = ["Services", "make_app"]

@@ -15,7 +15,7 @@ from sqlalchemy import text
 from ..core.errors import UnknownName
 from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
 from . import schemas as s
-from .gate import COOKIE, KNOWN_COOKIE, Signed, With, check_origin
+from .auth import COOKIE, KNOWN_COOKIE, Signed, With, check_origin
 from .problems import PROBLEMS, Problem
 
 public = APIRouter(prefix="/api", tags=["open"])

@@ -10,11 +10,11 @@ from fastapi.responses import FileResponse
 from starlette.middleware.gzip import GZipMiddleware
 
 from .account_routes import account_router, public
+from .dependencies import Services
 from .edge import BodyLimit, Failures, SecurityHeaders
 from .measuring_routes import measuring_router
 from .problems import Problem, add_handlers, answer
 from .routes import router
-from .using import Services
 from .work_routes import work_router
 
 STREAMED = {"/api/visits/": "/photos/", "/api/exchange": ""}

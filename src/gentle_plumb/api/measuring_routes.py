@@ -13,7 +13,7 @@ from ..core.drill import Answer, Verdict
 from ..services.drill import Posed, answer, pose
 from ..services.exchange import MOST_BYTES, too_long
 from . import measuring_schemas as s
-from .gate import Signed, With
+from .auth import Signed, With
 from .problems import PROBLEMS, Problem
 from .routes import Unit
 
@@ -146,11 +146,11 @@ async def look(request: Request, services: With, who: Signed) -> s.PreviewOut:
 
 
 @measuring_router.post("/exchange", status_code=201, openapi_extra=FILE)
-async def take_in(request: Request, services: With, who: Signed) -> s.PreviewOut:
+async def import_batch(request: Request, services: With, who: Signed) -> s.PreviewOut:
     """Import a file whole; refused with every line and reason where anything is wrong."""
     services.exchange.may_take_in(who.member)
     raw = await _file(request)
-    return s.PreviewOut.of(await run_in_threadpool(services.exchange.take_in, who.member, raw))
+    return s.PreviewOut.of(await run_in_threadpool(services.exchange.import_batch, who.member, raw))
 
 
 Number = Annotated[int, Path(ge=0, le=2_000_000_000)]

@@ -14,10 +14,10 @@ from ..services.exchange import Preview, Understood
 from ..services.instruments import Found
 from ..services.measuring import MemberPrecision
 from ..services.models import MeasuringList, PopulationTable, Trouble
-from .schemas import Given, Name, New
+from .schemas import Name, New, RequestModel
 
 
-class ListFacts(Given):
+class ListFacts(RequestModel):
     """What a list of dimensions is."""
 
     name: Name
@@ -167,13 +167,13 @@ class PreviewOut(BaseModel):
         )
 
 
-class UnitIn(Given):
+class UnitIn(RequestModel):
     """The unit an instrument is to be set to."""
 
     unit: LengthUnit
 
 
-class ReadIn(Given):
+class ReadIn(RequestModel):
     """What a reading is taken of."""
 
     dimension: Annotated[str, StringConstraints(max_length=60)]

@@ -10,11 +10,11 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
 from ..core.body import DIMENSIONS
-from ..core.drawing import SceneRequest, body_map
+from ..core.drawing import SceneRequest, body_chart
 from ..core.drawing.inks import INKS
-from ..core.intake import CONSENTS, REGIONS, SIGNS, URGENCY
-from ..core.intake.regions import MAP_H, MAP_W
-from ..core.observed import HABITS, LIGHT_TASKS, ROOM
+from ..core.intake import CONSENTS, RED_FLAGS, REGIONS, URGENCY
+from ..core.intake.body_chart import MAP_H, MAP_W
+from ..core.observation import HABITS, LIGHT_TASKS, ROOM
 from ..core.photo import LANDMARKS
 from ..core.record import FAMILIES, FIELDS, PIECES, STEPS
 from ..core.record.fields import SKIPS
@@ -23,9 +23,9 @@ from ..core.units import LengthUnit
 from ..core.workstation.shelf import SHELF
 from ..documents import CaseDocument
 from ..documents.case_format import ResultDocument, result_document
-from ..documents.darkroom import MOST_BYTES, too_large
+from ..documents.image_processor import MOST_BYTES, too_large
 from . import schemas as s
-from .gate import Signed, With
+from .auth import Signed, With
 from .problems import PROBLEMS, Problem
 
 router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
@@ -63,12 +63,12 @@ def fields(who: Signed) -> s.Fields:
         families=list(FAMILIES.values()),
         pieces=list(PIECES.values()),
         kinds=list(SHELF.values()),
-        signs=list(SIGNS.values()),
+        signs=list(RED_FLAGS.values()),
         urgencies={str(id): words for id, words in URGENCY.items()},
         consents=list(CONSENTS.values()),
         map_width=MAP_W,
         map_height=MAP_H,
-        map_marks=list(body_map()),
+        map_marks=list(body_chart()),
         regions=list(REGIONS.values()),
         habits=list(HABITS.values()),
         room=list(ROOM.values()),
@@ -149,12 +149,12 @@ def visit(services: With, who: Signed, visit_id: UUID) -> s.VisitOut:
     return _visit_out(services.visits.open(who.member, visit_id))
 
 
-def _drawn(services: With, who: Signed, visit_id: UUID, view: View) -> s.WorkedOut:
+def _drawn(services: With, who: Signed, visit_id: UUID, view: View) -> s.VisitWorkup:
     visits = services.visits
     working, workup = visits.worked(
         who.member, visit_id, view.unit, body=view.body, plans=view.plans, history=view.tape
     )
-    return s.WorkedOut.of(workup, visits.scene(workup, view.scene()), working.visit.revision)
+    return s.VisitWorkup.of(workup, visits.scene(workup, view.scene()), working.visit.revision)
 
 
 def _written(answer: BaseModel) -> Response:
@@ -182,7 +182,7 @@ def change(
     return _written(s.ChangeOut(entry=entry, revision=revision, worked=worked))
 
 
-@router.get("/visits/{visit_id}/worked", response_model=s.WorkedOut)
+@router.get("/visits/{visit_id}/worked", response_model=s.VisitWorkup)
 def worked(services: With, who: Signed, visit_id: UUID, view: Annotated[View, Query()]) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
     return _written(_drawn(services, who, visit_id, view))

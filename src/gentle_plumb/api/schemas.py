@@ -12,28 +12,28 @@ from ..core.body import Dimension
 from ..core.drawing.inks import Ink
 from ..core.drawing.marks import Mark, Scene
 from ..core.findings import Finding, Strain
-from ..core.intake import URGENCY, Consent, Region, Sign, Ticked, ticked_signs
-from ..core.observed import Habit, RoomItem
+from ..core.intake import URGENCY, Consent, RaisedRedFlag, RedFlag, Region, raised_red_flags
+from ..core.observation import Habit, RoomItem
 from ..core.photo import Landmark
 from ..core.plain_text import check_texts
-from ..core.record import FIELDS, StepId
-from ..core.record import Field as RecordField
-from ..core.record.pieces import Piece
-from ..core.record.progress import StepProgress
-from ..core.shown import (
-    FixView,
+from ..core.presentation import (
     GazeView,
     JointView,
     LaptopView,
     MoveView,
     PlanView,
+    PurchaseView,
     RowView,
     ZoneView,
 )
+from ..core.record import FIELDS, StepId
+from ..core.record import Field as RecordField
+from ..core.record.pieces import Piece
+from ..core.record.progress import StepProgress
 from ..core.units import LengthUnit
 from ..core.workstation.shelf import ShelfKind
 from ..services.accounts import LEAST_PASSWORD
-from ..services.measured import AgainView, Measured
+from ..services.measured import Measured, RemeasureView
 from ..services.models import (
     Client,
     Entry,
@@ -46,7 +46,7 @@ from ..services.models import (
     VisitLine,
 )
 from ..services.photo_views import PhotoView
-from ..services.workup import CareView, RhythmView, Workup
+from ..services.workup import PrecautionView, RhythmView, Workup
 
 Name = Annotated[
     str,
@@ -67,7 +67,7 @@ Address = Annotated[
 Sex = Literal["female", "male"]
 
 
-class Given(BaseModel):
+class RequestModel(BaseModel):
     """Base of what comes in: nothing unknown is taken silently, and every text can be written.
 
     Raises UnreadableValue with the field's path where a text is not.
@@ -82,13 +82,13 @@ class Given(BaseModel):
         return given
 
 
-class New(Given):
+class New(RequestModel):
     """Something new; its ``id`` is made on the page, so that it counts once however often it is sent."""
 
     id: UUID
 
 
-class SignIn(Given):
+class SignIn(RequestModel):
     """Credentials."""
 
     email: Annotated[str, StringConstraints(max_length=200)]
@@ -141,7 +141,7 @@ class Me(BaseModel):
         )
 
 
-class PasswordChange(Given):
+class PasswordChange(RequestModel):
     """The present password and the next one."""
 
     current: Annotated[str, StringConstraints(max_length=200)]
@@ -158,13 +158,13 @@ class SessionOut(BaseModel):
     here: bool
 
 
-class HealthGrant(Given):
+class HealthGrant(RequestModel):
     """Whether a reader sees health data."""
 
     sees_health: bool
 
 
-class PracticeIn(Given):
+class PracticeIn(RequestModel):
     """What an owner sets for the practice: its time zone (an IANA name) and its own wording."""
 
     time_zone: Annotated[str, StringConstraints(max_length=60)]
@@ -218,7 +218,7 @@ class Fields(BaseModel):
     families: list[RecordField]
     pieces: list[Piece]
     kinds: list[ShelfKind]
-    signs: list[Sign]
+    signs: list[RedFlag]
     urgencies: dict[str, str]
     consents: list[Consent]
     map_width: float
@@ -264,7 +264,7 @@ class DimensionOut(BaseModel):
         )
 
 
-class ClientFacts(Given):
+class ClientFacts(RequestModel):
     """What is said of a client."""
 
     name: Name
@@ -324,7 +324,7 @@ class VisitLineOut(BaseModel):
 
         ``sign`` is what the gravest warning sign asks for that nobody has written an answer to.
         """
-        waiting = [one for one in ticked_signs(line.signs) if one.done is None]
+        waiting = [one for one in raised_red_flags(line.signs) if one.done is None]
         if line.signed_at is not None:
             same = line.signed_revision == line.visit.revision
             state: Literal["new", "draft", "signed", "changed"] = "signed" if same else "changed"
@@ -384,7 +384,7 @@ class PhotoOut(BaseModel):
         return cls(**{name: getattr(photo, name) for name in cls.model_fields})
 
 
-class ShelfFacts(Given):
+class ShelfFacts(RequestModel):
     """What is kept of a piece or workstation: typed texts by path."""
 
     piece: Annotated[str, StringConstraints(max_length=40)]
@@ -437,7 +437,7 @@ class LuxOut(BaseModel):
     warning: str | None
 
 
-class SignatureIn(Given):
+class SignatureIn(RequestModel):
     """What is signed: the visit as it stood at this revision."""
 
     revision: Annotated[int, Field(ge=0, le=2_000_000_000)]
@@ -455,7 +455,7 @@ class VisitOut(BaseModel):
     photos: list[PhotoOut]
 
 
-class ChangeIn(Given):
+class ChangeIn(RequestModel):
     """One change: what was typed into which field, upon which version of it."""
 
     path: Annotated[str, StringConstraints(max_length=200)]
@@ -473,14 +473,14 @@ class RestOut(BaseModel):
     text: str
 
 
-class WorkedOut(BaseModel):
+class VisitWorkup(BaseModel):
     """A visit worked out, with its drawing."""
 
     revision: int
     rows: list[RowView]
     plan: str
     plans: list[PlanView]
-    fixes: list[FixView]
+    fixes: list[PurchaseView]
     moves: list[MoveView]
     zones: list[ZoneView]
     laptop: list[LaptopView]
@@ -492,12 +492,12 @@ class WorkedOut(BaseModel):
     rest: list[RestOut]
     strain: list[Strain]
     photos: list[PhotoView]
-    signs: list[Ticked]
-    cares: list[CareView]
+    signs: list[RaisedRedFlag]
+    cares: list[PrecautionView]
     display: str | None
     measured: list[Measured]
     doubtful: list[str]
-    again: list[AgainView]
+    again: list[RemeasureView]
     table_origin: str
     rhythms: list[RhythmView]
     proposed_rhythm: str
@@ -512,7 +512,7 @@ class WorkedOut(BaseModel):
     scene: Scene
 
     @classmethod
-    def of(cls, workup: Workup, scene: Scene, revision: int) -> WorkedOut:
+    def of(cls, workup: Workup, scene: Scene, revision: int) -> VisitWorkup:
         """From the workup."""
         result = workup.result
         return cls(
@@ -567,7 +567,7 @@ class ChangeOut(BaseModel):
 
     entry: Entry
     revision: int
-    worked: WorkedOut | None = None
+    worked: VisitWorkup | None = None
 
 
 class Draft(BaseModel):

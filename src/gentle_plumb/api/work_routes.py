@@ -8,45 +8,47 @@ from uuid import UUID
 from fastapi import APIRouter, Response
 from pydantic import TypeAdapter
 
-from ..core.policy import SCHOOLS
-from ..core.trial import Tried
+from ..core.policy import POLICY_QUESTIONS
+from ..core.what_if import WhatIfResult
 from . import work_schemas as s
-from .gate import Signed, With
+from .auth import Signed, With
 from .problems import PROBLEMS
 
 work_router = APIRouter(prefix="/api", tags=["work out"], responses=PROBLEMS)
-_TRIED = TypeAdapter(Tried)
+_TRIED = TypeAdapter(WhatIfResult)
 
 
 @work_router.get("/policies")
 def house_rules(services: With, who: Signed) -> s.HouseRules:
     """Every question, and the practice's bundles."""
     questions = [
-        s.QuestionOut(
+        s.PolicyQuestionOut(
             id=one.id,
             label=one.label,
             default=one.default,
             standing=one.standing,
-            positions=[s.PositionOut(id=at.id, label=at.label, why=at.why) for at in one.positions],
+            positions=[
+                s.PolicyOptionOut(id=at.id, label=at.label, why=at.why) for at in one.positions
+            ],
         )
-        for one in SCHOOLS.values()
+        for one in POLICY_QUESTIONS.values()
     ]
-    bundles = [s.BundleOut.of(kept) for kept in services.policies.bundles(who.member)]
+    bundles = [s.RuleSetOut.of(kept) for kept in services.policies.bundles(who.member)]
     return s.HouseRules(questions=questions, bundles=bundles)
 
 
 @work_router.post("/policies", status_code=201)
-def add_bundle(services: With, who: Signed, given: s.BundleIn) -> s.BundleOut:
+def add_bundle(services: With, who: Signed, given: s.RuleSetIn) -> s.RuleSetOut:
     """Keep a bundle; as the default, visits that begin from now on go by it."""
-    return s.BundleOut.of(services.policies.add(who.member, **given.model_dump()))
+    return s.RuleSetOut.of(services.policies.add(who.member, **given.model_dump()))
 
 
 @work_router.put("/policies/{bundle_id}")
 def change_bundle(
-    services: With, who: Signed, bundle_id: UUID, given: s.BundleChange
-) -> s.BundleOut:
+    services: With, who: Signed, bundle_id: UUID, given: s.RuleSetChange
+) -> s.RuleSetOut:
     """Change one upon its version; on a stale version it answers 409 with what is there."""
-    return s.BundleOut.of(services.policies.change(who.member, bundle_id, **given.model_dump()))
+    return s.RuleSetOut.of(services.policies.change(who.member, bundle_id, **given.model_dump()))
 
 
 @work_router.delete("/policies/{bundle_id}", status_code=204)
@@ -62,7 +64,7 @@ def given(services: With, who: Signed, visit_id: UUID) -> dict[str, Any]:
     return plain
 
 
-@work_router.post("/visits/{visit_id}/try", response_model=Tried)
+@work_router.post("/visits/{visit_id}/try", response_model=WhatIfResult)
 def try_out(services: With, who: Signed, visit_id: UUID, tried: s.TrialIn) -> Response:
     """What a visit would come to if something were otherwise. Nothing is kept."""
     made = services.visits.try_out(who.member, visit_id, tried.request())

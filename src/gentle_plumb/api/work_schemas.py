@@ -8,10 +8,10 @@ from uuid import UUID
 from pydantic import BaseModel, Field, StringConstraints
 
 from ..core.drawing import SceneRequest
-from ..core.trial import TrialRequest
 from ..core.units import LengthUnit
-from ..services.models import PolicyBundle
-from .schemas import Given, Name, New
+from ..core.what_if import WhatIfRequest
+from ..services.models import StoredRuleSet
+from .schemas import Name, New, RequestModel
 
 Id = Annotated[str, StringConstraints(max_length=60)]
 Path = Annotated[str, StringConstraints(max_length=200)]
@@ -19,7 +19,7 @@ Typed = Annotated[str, StringConstraints(max_length=200)]
 Tries = Annotated[dict[Path, Typed], Field(max_length=200)]
 
 
-class PositionOut(BaseModel):
+class PolicyOptionOut(BaseModel):
     """One position, and why its followers hold it."""
 
     id: str
@@ -27,17 +27,17 @@ class PositionOut(BaseModel):
     why: str
 
 
-class QuestionOut(BaseModel):
+class PolicyQuestionOut(BaseModel):
     """One question on which practitioners disagree."""
 
     id: str
     label: str
     default: str
     standing: bool
-    positions: list[PositionOut]
+    positions: list[PolicyOptionOut]
 
 
-class BundleFacts(Given):
+class RuleSetFacts(RequestModel):
     """What a bundle of positions is."""
 
     name: Name
@@ -45,17 +45,17 @@ class BundleFacts(Given):
     is_default: bool = False
 
 
-class BundleIn(New, BundleFacts):
+class RuleSetIn(New, RuleSetFacts):
     """A bundle of positions to be kept."""
 
 
-class BundleChange(BundleFacts):
+class RuleSetChange(RuleSetFacts):
     """A bundle changed upon its version."""
 
     version: Annotated[int, Field(ge=1, le=2_000_000_000)]
 
 
-class BundleOut(BaseModel):
+class RuleSetOut(BaseModel):
     """A kept bundle."""
 
     id: UUID
@@ -65,7 +65,7 @@ class BundleOut(BaseModel):
     version: int
 
     @classmethod
-    def of(cls, kept: PolicyBundle) -> BundleOut:
+    def of(cls, kept: StoredRuleSet) -> RuleSetOut:
         """From the record."""
         return cls(**{name: getattr(kept, name) for name in cls.model_fields})
 
@@ -73,11 +73,11 @@ class BundleOut(BaseModel):
 class HouseRules(BaseModel):
     """Every question, and the practice's bundles."""
 
-    questions: list[QuestionOut]
-    bundles: list[BundleOut]
+    questions: list[PolicyQuestionOut]
+    bundles: list[RuleSetOut]
 
 
-class SceneIn(Given):
+class SceneIn(RequestModel):
     """How a try is drawn."""
 
     width: Annotated[float, Field(ge=300, le=4000)] = 860
@@ -88,7 +88,7 @@ class SceneIn(Given):
     grips: bool = False
 
 
-class TrialIn(Given):
+class TrialIn(RequestModel):
     """What is tried: texts by field; against what else it is held."""
 
     tries: Tries
@@ -100,13 +100,13 @@ class TrialIn(Given):
     found: bool = False
     brief: bool = False
 
-    def request(self) -> TrialRequest:
+    def request(self) -> WhatIfRequest:
         """As the bench takes it."""
         plain: dict[str, Any] = self.model_dump(exclude={"scene"})
-        return TrialRequest(**plain, scene=SceneRequest(**self.scene.model_dump()))
+        return WhatIfRequest(**plain, scene=SceneRequest(**self.scene.model_dump()))
 
 
-class StackIn(Given):
+class StackIn(RequestModel):
     """A lift that is wanted from what is at hand."""
 
     wanted: Annotated[str, StringConstraints(max_length=60)]

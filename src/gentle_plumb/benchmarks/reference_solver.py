@@ -13,7 +13,7 @@ from ..core.fit import Case
 from ..core.fit.costs import elbow_over, gaze_over, legs_at
 from ..core.fit.model import Lengths
 from ..core.fit.search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel
-from ..core.plans import PRICES, Addition, Tier, grade
+from ..core.plans import PRICES, Addition, Tier, tolerance_steps
 from ..core.plans.additions import desk_additions, feet_additions, screen_additions, seat_additions
 from ..core.workstation import Span, Workstation
 
@@ -121,7 +121,7 @@ def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> lis
 def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     """Grade, price, number and degrees of the best set of additions, by HiGHS.
 
-    The same model as :func:`gentle_plumb.core.plans.kits.height_kit` for a fixed or stepped surface,
+    The same model as :func:`gentle_plumb.core.plans.addition_sets.height_kit` for a fixed or stepped surface,
     a stepped chair and a screen on a fixed foot, sitting alone, with cushion, risers, foot supports,
     stacks and a screen riser: one binary for each seat on each footing, each place of the other pieces,
     each gap and each height of the picture over the eye, linked by their heights; items can be used
@@ -199,7 +199,7 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
         return float(answer.fun)
 
     worth = case.policy.worth_deg
-    graded = grade(least(degrees, []), worth)
+    graded = tolerance_steps(least(degrees, []), worth)
     within = [LinearConstraint(degrees, -np.inf, (graded + 1) * worth - 2e-6)]
     found: list[int] = []
     for money in (told(lambda one: one.price), told(lambda one: one.count)):

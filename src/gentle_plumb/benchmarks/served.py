@@ -70,7 +70,7 @@ def started(database: str, port: int) -> Iterator[tuple[str, int, float]]:
         process.wait(10)
 
 
-class Caller:
+class CurrentUser:
     """A signed-in caller over one kept connection."""
 
     def __init__(self, address: str) -> None:
@@ -128,7 +128,7 @@ def bare_route(database: str, body: bytes) -> Iterator[str]:
     engine.dispose()
 
 
-def _api_row(table: Table, caller: Caller, database: str, rounds: int) -> None:
+def _api_row(table: Table, caller: CurrentUser, database: str, rounds: int) -> None:
     import httpx2 as httpx
 
     body = sorted((caller.worked() for _ in range(15)), key=len)[7]
@@ -175,7 +175,7 @@ class Stopwatch:
         return float(self.page.evaluate("() => window.plumbDrawn"))
 
 
-def _browser_row(table: Table, caller: Caller, address: str, rounds: int) -> None:
+def _browser_row(table: Table, caller: CurrentUser, address: str, rounds: int) -> None:
     from playwright.sync_api import sync_playwright
 
     person, spent = DEMO_MEMBERS[0], []
@@ -216,7 +216,7 @@ def _browser_row(table: Table, caller: Caller, address: str, rounds: int) -> Non
     )
 
 
-def _drag_times(page: Page, caller: Caller, address: str, rounds: int) -> list[float]:
+def _drag_times(page: Page, caller: CurrentUser, address: str, rounds: int) -> list[float]:
     """From a pointer's movement on a flag to the drawing redrawn, the page's own core at work."""
     page.goto(f"{address}/visits/{caller.visit}/work")
     page.get_by_test_id("elevation").wait_for()
@@ -320,7 +320,7 @@ def served_rows(table: Table, rounds: int) -> tuple[dict[str, Any], dict[str, An
             with started(cluster.url, free_port()):
                 pass  # the first start migrates and loads the demo
             with started(cluster.url, free_port()) as (address, process, seconds):
-                caller = Caller(address)
+                caller = CurrentUser(address)
                 _api_row(table, caller, cluster.url, rounds)
                 _browser_row(table, caller, address, rounds)
                 table.add_row(

@@ -27,8 +27,8 @@ from ..core.findings import Facts, Finding, Strain, findings, strain_by_region
 from ..core.fit import Case, fit
 from ..core.fit.search import forget
 from ..core.photo import read_photo
-from ..core.plans import HeightSearch, Tier, furnished, work_out
-from ..core.plans.kits import height_kit
+from ..core.plans import HeightSearch, Tier, make_plans, with_additions
+from ..core.plans.addition_sets import height_kit
 from ..core.record import case_from, doubts
 from ..core.record.texts import TEXTS
 from ..demo.clients import DEMO_CLIENTS
@@ -36,7 +36,7 @@ from ..demo.load import body_readings, full_visit
 from ..documents.case_format import CaseDocument
 from ..documents.exchange import FORMATS, exchange_format
 from ..documents.fit_files import brief, fit_many
-from ..services.models import Sheet
+from ..services.models import MeasurementSheet
 from .slips import PEOPLE, count_slips, slips_document
 from .timing import children_mb, p95, timed
 
@@ -58,7 +58,7 @@ def _fit_row(table: Table, rounds: int) -> None:
 
     def whole(case: Case) -> None:
         forget()
-        worked = work_out(case, fixes=False)
+        worked = make_plans(case, fixes=False)
         fit(worked.plan("room").case)
 
     for name in ("sit-stand-desk", "fixed-desk", "counter-with-reams", "laptop-dining-table"):
@@ -87,7 +87,7 @@ def _solver_row(table: Table, rounds: int) -> None:
             forget()
             solver = HeightSearch(case)
             kit = height_kit(solver, tier)
-            station = furnished(case.workstation, kit)
+            station = with_additions(case.workstation, kit)
             return solver.heights(station).key(kit, case.policy.worth_deg)
 
         def solver(case: Case = case, tier: Tier = tier) -> tuple[float, ...]:
@@ -195,7 +195,7 @@ def _exchange_row(table: Table) -> None:
     typed = body_readings(DEMO_CLIENTS[0])
     texts = {path: f"{text} cm" for path, text in typed.items()}
     sheets = [
-        Sheet(
+        MeasurementSheet(
             client_id=f"c{n}",
             name=f"Client {n}",
             sex="female",
@@ -229,11 +229,11 @@ def _page_row(table: Table) -> None:
 
 def _pdf_row(table: Table, rounds: int, scene: dict[str, Any], content: dict[str, Any]) -> None:
     """Every round prints other words: the same ones twice come from the compiler's memory."""
-    from ..documents.report_pdf import HERE, TypstPress
+    from ..documents.report_pdf import HERE, TypstPdfRenderer
     from ..documents.scene_svg import scene_svg
 
     numbers = itertools.count()
-    press = TypstPress()
+    press = TypstPdfRenderer()
 
     def printed() -> bytes:
         return press.print(content | {"scene": scene, "note": f"round {next(numbers)}"})

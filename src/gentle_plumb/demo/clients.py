@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ..core.observed import ROOM
+from ..core.observation import ROOM
 from ..core.workstation.shelf import SHELF
 from .people import NO_FLAGS, DemoClient, DemoPhoto
 from .photographs import Angles, Camera, Rear

@@ -11,7 +11,7 @@ from ..core.body import DIMENSIONS, NEEDED
 from ..core.photo import Photo
 from ..core.record import FIELDS, PhotoFile, field_of, photos_from, read_typed
 from ..core.units import format_length
-from ..documents import PillowDarkroom, TypstPress
+from ..documents import PillowImageProcessor, TypstPdfRenderer
 from ..services.accounts import AccountService
 from ..services.measuring import MeasuringService
 from ..services.models import Member, Practice, ShelfItem
@@ -175,7 +175,7 @@ def _measured_before(
     }
     for path, typed in {**body_readings(then), **said}.items():
         typist.type(path, typed)
-    reports = ReportService(records, visits, TypstPress(), lambda: day)
+    reports = ReportService(records, visits, TypstPdfRenderer(), lambda: day)
     reports.sign(member, practice, typist.visit_id, "cm")
 
 
@@ -208,13 +208,13 @@ def _visit(
     for path, text in typed.items():
         if (path.split(".")[0] in steps or path.startswith("work.")) and text:
             typist.type(path, text)
-    photos = PhotoService(records, PillowDarkroom(), then)
+    photos = PhotoService(records, PillowImageProcessor(), then)
     for index, shot in enumerate(client.photos if "look" in steps else ()):
         _photograph(typist, photos, member, index, shot)
     if client.until in ("set", "pace", "signed", "changed"):
         _set_to_work(typist, visits, member, half=client.until == "set")
     if client.until in ("signed", "changed"):
-        reports = ReportService(records, visits, TypstPress(), then)
+        reports = ReportService(records, visits, TypstPdfRenderer(), then)
         reports.sign(member, practice, typist.visit_id, "cm")
     if client.until == "changed":
         typist.type("look.found.mouse", "44", version=1)

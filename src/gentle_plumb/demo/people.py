@@ -7,13 +7,13 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from ..core.body.dimensions import Sex
-from ..core.intake import SIGNS
+from ..core.intake import RED_FLAGS
 from ..services.models import Role
 from .photographs import Angles, Camera, Rear
 
 PRACTICE = "Saltmere Hydrographic Office, workplace health"
 TIME_ZONE = "Europe/London"
-NO_FLAGS = {"ask.warning": "none", **{f"ask.sign.{id}": "no" for id in SIGNS}}
+NO_FLAGS = {"ask.warning": "none", **{f"ask.sign.{id}": "no" for id in RED_FLAGS}}
 """Every red flag asked about, and none there."""
 WORDING = "Saltmere's own procedure for workplace adjustments comes first."
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 from ..services.errors import NoAnswer
-from ..services.models import Lux
+from ..services.models import LightReading
 from .line import ask
 
 DARKEST, BRIGHTEST = 0.0, 200_000.0
@@ -19,7 +19,7 @@ class SocketLightMeter:
     def __init__(self, address: str) -> None:
         self._address = address
 
-    def read(self) -> Lux:
+    def read(self) -> LightReading:
         """Ask for one reading.
 
         Raises
@@ -36,4 +36,4 @@ class SocketLightMeter:
             raise NoAnswer(
                 f"The light meter says {lux:g} lux, outside {DARKEST:g} to {BRIGHTEST:g}."
             )
-        return Lux(lux=lux, warning="Its battery is low." if found[2] else None)
+        return LightReading(lux=lux, warning="Its battery is low." if found[2] else None)

@@ -1,13 +1,13 @@
 """Documents that leave the program: the report, and the formats of a case and its fit."""
 
 from .case_format import CaseDocument, case_schema, result_document, result_schema
-from .darkroom import PillowDarkroom
-from .report_pdf import TypstPress
+from .image_processor import PillowImageProcessor
+from .report_pdf import TypstPdfRenderer
 
 __all__ = [
     "CaseDocument",
-    "PillowDarkroom",
-    "TypstPress",
+    "PillowImageProcessor",
+    "TypstPdfRenderer",
     "case_schema",
     "result_document",
     "result_schema",

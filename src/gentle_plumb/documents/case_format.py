@@ -24,8 +24,17 @@ from ..core.body import DIMENSIONS, Body, BodyValue, dimension, resolve_readings
 from ..core.errors import FieldError
 from ..core.fit import Case, FitResult, Policy, fit
 from ..core.plain_text import check_texts
-from ..core.plans import Added, Fix, Lacks, Left, Own, Plan, WorkedOut, work_out
-from ..core.policy import check_bundle, policy_of, standing_policy_of
+from ..core.plans import (
+    Added,
+    Lacks,
+    OwnNumbers,
+    Plan,
+    PlanSet,
+    ResidualExcess,
+    SinglePurchase,
+    make_plans,
+)
+from ..core.policy import check_rule_set, policy_of, standing_policy_of
 from ..core.record.fields import SEATED_SET, TASKS
 from ..core.workstation import Details, Settings, Workstation
 from .case_equipment import EquipmentDocument
@@ -179,7 +188,7 @@ class CaseDocument(Part):
         """The case in mm."""
         station = self.equipment.workstation()
         try:
-            check_bundle(self.choices)
+            check_rule_set(self.choices)
             policy = self._policy(policy_of(self.choices))
             standing = self._policy(standing_policy_of(self.choices))
         except FieldError as error:
@@ -236,14 +245,16 @@ class CaseDocument(Part):
                         f"{span.low:g} to {span.high:g} mm"
                     )
 
-    def own(self) -> Own:
+    def own(self) -> OwnNumbers:
         """The practitioner's own numbers."""
-        return Own(seated=self.own_seated.settings(None), standing=self.own_standing.settings(None))
+        return OwnNumbers(
+            seated=self.own_seated.settings(None), standing=self.own_standing.settings(None)
+        )
 
     def work(self, *, fixes: bool = True) -> CaseWorked:
         """The case worked out, with the chosen plan in place; single purchases where wanted."""
         own, case = self.own(), self.case()
-        worked = work_out(case, own=own, fixes=fixes)
+        worked = make_plans(case, own=own, fixes=fixes)
         chosen = worked.plan(self.plan).case
         result = fit(chosen, overrule_seated=own.seated, overrule_standing=own.standing)
         return CaseWorked(case=chosen, result=result, worked=worked)
@@ -255,7 +266,7 @@ class CaseWorked:
 
     case: Case
     result: FitResult
-    worked: WorkedOut
+    worked: PlanSet
 
 
 class PlanDocument(BaseModel):
@@ -266,7 +277,7 @@ class PlanDocument(BaseModel):
     added: list[Added]
     seated: Settings
     standing: Settings | None
-    left: list[Left]
+    left: list[ResidualExcess]
     over: float
     minutes: float | None
     lacks: Lacks
@@ -287,7 +298,7 @@ class ResultDocument(BaseModel):
     plan: str = "room"
     result: FitResult
     plans: list[PlanDocument]
-    fixes: list[Fix]
+    fixes: list[SinglePurchase]
 
 
 def result_document(case: CaseDocument) -> ResultDocument:

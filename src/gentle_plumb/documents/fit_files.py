@@ -19,7 +19,7 @@ from ..core.drawing import SceneRequest, draw_scene
 from ..core.errors import FieldError
 from ..core.fit import FitResult
 from ..core.fit.moves import settings_of
-from ..core.trial import as_plain
+from ..core.what_if import to_jsonable
 from .case_format import CaseDocument, CaseWorked
 from .scene_svg import scene_svg
 
@@ -59,7 +59,7 @@ def result_csv(result: FitResult) -> str:
 def result_svg(made: CaseWorked, *, width: float = 1200.0, height: float = 800.0) -> str:
     """The elevation as aimed at."""
     scene = draw_scene(made.case, made.result, SceneRequest(width=width, height=height, unit="mm"))
-    plain: dict[str, Any] = as_plain(scene)
+    plain: dict[str, Any] = to_jsonable(scene)
     return scene_svg(plain)
 
 
@@ -120,8 +120,8 @@ def brief(document: CaseDocument, number: int) -> dict[str, Any]:
         "line": number,
         "title": document.title,
         "plan": document.plan,
-        "seated": as_plain(settings_of(taken.seated)),
-        "standing": as_plain(settings_of(taken.standing)) if taken.standing.possible else None,
+        "seated": to_jsonable(settings_of(taken.seated)),
+        "standing": to_jsonable(settings_of(taken.standing)) if taken.standing.possible else None,
         "limits": [
             f"{row.posture}.{row.key}: {one.text}"
             for posture in (taken.seated, taken.standing)

@@ -6,9 +6,9 @@ from rich.console import Console
 from rich.table import Table
 
 from ..core.fit import FitRow, PostureFit, limit_text, notes_in
-from ..core.plans import WorkedOut
-from ..core.shown import move_views, plan_views
-from ..core.shown.rows import apart_text, terms_words, value_text
+from ..core.plans import PlanSet
+from ..core.presentation import move_views, plan_views
+from ..core.presentation.rows import apart_text, terms_words, value_text
 from ..core.units import LengthUnit
 from .case_format import CaseWorked
 
@@ -62,7 +62,7 @@ def print_table(console: Console, made: CaseWorked, unit: LengthUnit) -> None:
     _print_plans(console, made.worked, unit)
 
 
-def _print_plans(console: Console, worked: WorkedOut, unit: LengthUnit) -> None:
+def _print_plans(console: Console, worked: PlanSet, unit: LengthUnit) -> None:
     shown, fixes = plan_views(worked, unit)
     plans = Table(title="Plans", title_justify="left")
     for heading in ("", "does not fit", "added", "price", "outside bands", "a day"):

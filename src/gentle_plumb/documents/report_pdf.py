@@ -14,7 +14,7 @@ from .scene_svg import scene_svg
 HERE = Path(__file__).parent
 
 
-class TypstPress:
+class TypstPdfRenderer:
     """The Press port. Each thread keeps a compiler, which has read template and fonts."""
 
     def __init__(self) -> None:

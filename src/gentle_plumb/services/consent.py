@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ..core.record import FAMILIES, FIELDS, Field
-from .models import Erase
+from .models import ErasureScope
 
 NOTES, PHOTOGRAPHS, WORKPLACE = (
     f"ask.consent.{name}" for name in ("notes", "photographs", "workplace")
@@ -26,15 +26,15 @@ def consent_for(field: Field) -> str | None:
     return NOTES if field.health and not field.id.startswith(ACTED_ON) else None
 
 
-def erased_by(path: str, value: object) -> Erase | None:
+def erased_by(path: str, value: object) -> ErasureScope | None:
     """What a consent set to this value takes with it; ``None``: the answer was taken back."""
     if value not in ("no", "withdrawn", None):
         return None
     if path == NOTES:
-        return Erase(
+        return ErasureScope(
             paths=tuple(field.id for field in FIELDS.values() if field.health),
             families=tuple(field.id for field in FAMILIES.values() if field.health),
         )
     if path == PHOTOGRAPHS:
-        return Erase(starts=("look.photo.",), photos=True)
+        return ErasureScope(starts=("look.photo.",), photos=True)
     return None

@@ -23,7 +23,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from .models import Client, Entry, MeasuringList, PolicyBundle, ShelfItem
+from .models import Client, Entry, MeasuringList, ShelfItem, StoredRuleSet
 
 
 class ServiceError(Exception):
@@ -65,7 +65,7 @@ class AlreadyThere(ServiceError):
 class Stale(ServiceError):
     """Somebody else changed this since it was read; ``current`` is how it stands now."""
 
-    def __init__(self, current: Entry | ShelfItem | MeasuringList | PolicyBundle | Client) -> None:
+    def __init__(self, current: Entry | ShelfItem | MeasuringList | StoredRuleSet | Client) -> None:
         super().__init__("This was changed elsewhere in the meantime. Both versions are kept.")
         self.current = current
 

@@ -18,9 +18,9 @@ from .models import (
     Change,
     Client,
     Entry,
-    Intake,
+    ImportBatch,
+    MeasurementSheet,
     Member,
-    Sheet,
     Trouble,
     Troubles,
     Visit,
@@ -58,7 +58,7 @@ class Preview:
     left_out: list[Trouble]
 
 
-def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> Sheet:
+def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> MeasurementSheet:
     """What leaves of a visit: who took a reading and when goes with it."""
     said = {
         entry.path: entry.typed
@@ -75,7 +75,7 @@ def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> Sheet:
         if name in DIMENSIONS:
             said.setdefault(f"measure.{name}.taken_by", by)
             said.setdefault(f"measure.{name}.taken_on", visit.started_on.isoformat())
-    return Sheet(
+    return MeasurementSheet(
         client_id=client.origin_id or str(client.id),
         name=client.name,
         sex=client.sex,
@@ -120,7 +120,7 @@ class _Planner:
             self._visit_by_id.setdefault(visit.origin_id, visit)
         self._visit_by_day[visit.client_id, visit.started_on] = visit
 
-    def take_all(self, sheets: Sequence[Sheet]) -> list[Understood]:
+    def take_all(self, sheets: Sequence[MeasurementSheet]) -> list[Understood]:
         """Plan every sheet."""
         whose = []
         for sheet in sheets:
@@ -131,7 +131,7 @@ class _Planner:
             self._held[visit.id] = {entry.path: entry for entry in entries}
         return [self._take(*one) for one in whose]
 
-    def _take(self, sheet: Sheet, client: Client, visit: Visit) -> Understood:
+    def _take(self, sheet: MeasurementSheet, client: Client, visit: Visit) -> Understood:
         new = values = 0
         for path, typed in sheet.entries.items():
             where = sheet.places.get(path, sheet.place)
@@ -152,7 +152,7 @@ class _Planner:
             dimensions=len({path.split(".")[1] for path in sheet.entries if path.count(".") == 2}),
         )
 
-    def _client(self, sheet: Sheet) -> Client:
+    def _client(self, sheet: MeasurementSheet) -> Client:
         held = self._client_by_id.get(sheet.client_id) if sheet.client_id else None
         if held is not None:
             if held.name != sheet.name:
@@ -194,7 +194,7 @@ class _Planner:
                 (place, field, f"over {most} characters, or with signs that can't be shown")
             )
 
-    def _visit(self, sheet: Sheet, client: Client) -> Visit:
+    def _visit(self, sheet: MeasurementSheet, client: Client) -> Visit:
         held = self._visit_by_id.get(sheet.visit_id) if sheet.visit_id else None
         if held is not None:
             if held.client_id != client.id:
@@ -239,7 +239,13 @@ class _Planner:
         return None
 
     def _change(
-        self, sheet: Sheet, visit: Visit, path: str, typed: str, value: float | str, where: str
+        self,
+        sheet: MeasurementSheet,
+        visit: Visit,
+        path: str,
+        typed: str,
+        value: float | str,
+        where: str,
     ) -> bool:
         """Plan one entry; whether it is new."""
         held = self._held.get(visit.id, {}).get(path)
@@ -298,7 +304,7 @@ class _Planner:
         limit = DIMENSIONS[name].repeat_limit_mm
         return _same(resolve_readings(known, repeat_limit_mm=limit).value_mm, value)
 
-    def _said_anyhow(self, sheet: Sheet, visit: Visit, path: str, typed: str) -> bool:
+    def _said_anyhow(self, sheet: MeasurementSheet, visit: Visit, path: str, typed: str) -> bool:
         """Who and when need no entry of their own where the visit and its member say the same."""
         if path.endswith(".taken_on"):
             return typed == visit.started_on.isoformat()
@@ -353,7 +359,7 @@ class ExchangeService:
         require_writer(member)
         return self._look(member, raw)[0]
 
-    def take_in(self, member: Member, raw: bytes) -> Preview:
+    def import_batch(self, member: Member, raw: bytes) -> Preview:
         """Import a file whole.
 
         Raises
@@ -368,10 +374,10 @@ class ExchangeService:
         preview, intake = self._look(member, raw)
         if preview.troubles:
             raise BadFile("The file was not taken in.", preview.troubles)
-        self._records.take_in(member.practice_id, intake, self._clock())
+        self._records.import_batch(member.practice_id, intake, self._clock())
         return preview
 
-    def _look(self, member: Member, raw: bytes) -> tuple[Preview, Intake]:
+    def _look(self, member: Member, raw: bytes) -> tuple[Preview, ImportBatch]:
         if len(raw) > MOST_BYTES:
             raise too_long(len(raw))
         label, read = self._formats.read(raw)
@@ -387,7 +393,7 @@ class ExchangeService:
             troubles=troubles,
             left_out=joined(read.left_out, planner.left_out),
         )
-        return preview, Intake(
+        return preview, ImportBatch(
             clients=tuple(planner.clients),
             visits=tuple(planner.visits),
             changes=tuple(planner.changes),

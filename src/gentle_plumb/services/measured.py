@@ -11,7 +11,8 @@ from ..core.body.estimates import LEAST_CORRELATION
 from ..core.drawing.history import HistoryPoint, history_marks
 from ..core.drawing.marks import Mark
 from ..core.errors import MissingDimension
-from ..core.fit import Again, FitResult, measure_again
+from ..core.fit import FitResult, RemeasureSuggestion, suggest_remeasurement
+from ..core.presentation import elsewhere_text
 from ..core.record import (
     Doubt,
     Measuring,
@@ -23,10 +24,9 @@ from ..core.record import (
     spoken_date,
 )
 from ..core.record.fields import MEASURED, SKIPS
-from ..core.shown import elsewhere_text
 from ..core.units import LengthUnit, format_length
 from .measuring import as_core_table
-from .models import EarlierVisit, Working
+from .models import EarlierVisit, VisitSnapshot
 
 BY = {"one": "one reading", "mean": "mean of two", "median": "median of three", "none": ""}
 
@@ -74,7 +74,7 @@ class Measured:
 
 
 @dataclass(frozen=True, kw_only=True)
-class AgainView:
+class RemeasureView:
     """A dimension worth measuring (again), and what that narrows, in words."""
 
     dimension: str
@@ -83,14 +83,14 @@ class AgainView:
     says: list[str]
 
 
-def measuring_of(working: Working) -> Measuring:
+def measuring_of(working: VisitSnapshot) -> Measuring:
     """What a visit's measuring rests on beside its entries."""
     if working.table is None:
         return Measuring(errors=working.visit.errors)
     return Measuring(errors=working.visit.errors, table=as_core_table(working.table))
 
 
-def listed_of(working: Working, needed: Sequence[str]) -> tuple[str, ...]:
+def listed_of(working: VisitSnapshot, needed: Sequence[str]) -> tuple[str, ...]:
     """The dimensions of the visit's list: the short one unless another was chosen."""
     if working.listed is not None:
         return working.listed.dimensions
@@ -100,7 +100,7 @@ def listed_of(working: Working, needed: Sequence[str]) -> tuple[str, ...]:
 PastBodies = Sequence[tuple[EarlierVisit, Body]]
 
 
-def past_bodies(working: Working, measuring: Measuring) -> PastBodies:
+def past_bodies(working: VisitSnapshot, measuring: Measuring) -> PastBodies:
     """The same client's body at each earlier visit, the latest first."""
     return [(one, body_from(one.values, working.client.sex, measuring)) for one in working.earlier]
 
@@ -162,13 +162,15 @@ def _estimate(body: Body, name: str, unit: LengthUnit) -> tuple[str | None, str 
     return (format_length(value.mm, unit), format_length(2 * value.sd_mm, unit), f"from {basis}")
 
 
-def visit_doubts(working: Working, body: Body, unit: LengthUnit, bodies: PastBodies) -> list[Doubt]:
+def visit_doubts(
+    working: VisitSnapshot, body: Body, unit: LengthUnit, bodies: PastBodies
+) -> list[Doubt]:
     """Every doubt about a visit's dimensions, in words."""
     return doubts(working.values, body, unit, _earlier(bodies))
 
 
 def measured_views(
-    working: Working,
+    working: VisitSnapshot,
     body: Body,
     listed: Sequence[str],
     unit: LengthUnit,
@@ -245,18 +247,18 @@ def _history(
 
 def again_views(
     body: Body, result: FitResult, errors: Mapping[str, float], unit: LengthUnit
-) -> list[AgainView]:
+) -> list[RemeasureView]:
     """What to measure again, the greatest gain first."""
-    return [_again(one, body, unit) for one in measure_again(body, result, errors)]
+    return [_again(one, body, unit) for one in suggest_remeasurement(body, result, errors)]
 
 
-def _again(one: Again, body: Body, unit: LengthUnit) -> AgainView:
+def _again(one: RemeasureSuggestion, body: Body, unit: LengthUnit) -> RemeasureView:
     def said(before: float, after: float, key: str) -> str:
         if key == "tilt":
             return f"± {2 * before:.0f} to ± {2 * after:.0f} °"
         return f"± {format_length(2 * before, unit)} to ± {format_length(2 * after, unit, with_unit=True)}"
 
-    return AgainView(
+    return RemeasureView(
         dimension=one.dimension,
         label=DIMENSIONS[one.dimension].label,
         measured=one.dimension in body.values,
@@ -269,9 +271,9 @@ def _again(one: Again, body: Body, unit: LengthUnit) -> AgainView:
 
 __all__ = [
     "NEEDED",
-    "AgainView",
     "Measured",
     "Past",
+    "RemeasureView",
     "again_views",
     "listed_of",
     "measured_views",

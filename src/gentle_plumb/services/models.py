@@ -126,7 +126,7 @@ class PhotoHead:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Developed:
+class ProcessedPhoto:
     """A picture made fit to be kept: upright, without metadata, as JPEG."""
 
     jpeg: bytes
@@ -154,7 +154,7 @@ class ShelfItem:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Erase:
+class ErasureScope:
     """What a withdrawn consent takes with it: values at these paths, and the photographs.
 
     ``families`` are paths with a ``*`` for the identifier of one of many.
@@ -167,7 +167,7 @@ class Erase:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Lux:
+class LightReading:
     """What a light meter says, and what it warns of."""
 
     lux: float
@@ -206,7 +206,7 @@ class TableRow:
 
 
 @dataclass(frozen=True, kw_only=True)
-class PolicyBundle:
+class StoredRuleSet:
     """A named bundle of positions, by question; ``is_default``: new visits begin with it."""
 
     id: UUID
@@ -240,7 +240,7 @@ class Difference:
 
 
 @dataclass(kw_only=True)
-class Sheet:
+class MeasurementSheet:
     """What was measured of one client at one visit, as it goes into a file and comes out of it.
 
     ``entries`` are typed texts by path, lengths with their unit. ``place`` and ``places`` say
@@ -286,13 +286,13 @@ class FileRead:
     at in one go; nothing of it may be written then.
     """
 
-    sheets: list[Sheet] = field(default_factory=list)
+    sheets: list[MeasurementSheet] = field(default_factory=list)
     troubles: Troubles = field(default_factory=Troubles)
     left_out: Troubles = field(default_factory=Troubles)
 
 
 @dataclass(frozen=True, kw_only=True)
-class Intake:
+class ImportBatch:
     """What an import writes: new clients and visits, and changes; all of it or nothing."""
 
     clients: tuple[Client, ...]
@@ -326,7 +326,7 @@ class InstrumentReading:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Working:
+class VisitSnapshot:
     """What working a visit out needs: the values by path, and the revision signed last.
 
     ``earlier`` are the same client's visits before this day, the latest first; ``table`` and
@@ -359,7 +359,7 @@ class Change:
     expected_version: int
     member_id: UUID
     consent: str | None = None
-    erase: Erase | None = None
+    erase: ErasureScope | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..core.photo import PhotoReading, Reading, Warn
-from ..core.shown import plain
+from ..core.presentation import plain
 from ..core.units import LengthUnit, format_length
 
 

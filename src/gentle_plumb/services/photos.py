@@ -9,13 +9,13 @@ from .accounts import require_health, require_writer
 from .consent import NEEDED_FOR, PHOTOGRAPHS
 from .errors import NeedsConsent
 from .models import Member, PhotoHead
-from .ports import Clock, Darkroom, Records
+from .ports import Clock, ImageProcessor, Records
 
 
 class PhotoService:
     """What is done with photographs. They are seen only within their practice."""
 
-    def __init__(self, records: Records, darkroom: Darkroom, clock: Clock) -> None:
+    def __init__(self, records: Records, darkroom: ImageProcessor, clock: Clock) -> None:
         self._records, self._darkroom, self._clock = records, darkroom, clock
 
     def may_add(self, member: Member, visit_id: UUID) -> None:

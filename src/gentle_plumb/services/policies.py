@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping
 from uuid import UUID, uuid4
 
-from ..core.policy import check_bundle, policy_of, standing_policy_of
+from ..core.policy import check_rule_set, policy_of, standing_policy_of
 from .accounts import require_writer
-from .models import Member, PolicyBundle
+from .models import Member, StoredRuleSet
 from .ports import PolicyStore
 
 
@@ -17,7 +17,7 @@ class PolicyService:
     def __init__(self, store: PolicyStore) -> None:
         self._store = store
 
-    def bundles(self, member: Member) -> list[PolicyBundle]:
+    def bundles(self, member: Member) -> list[StoredRuleSet]:
         """Every bundle of the practice, by name."""
         return self._store.bundles(member.practice_id)
 
@@ -34,13 +34,13 @@ class PolicyService:
         name: str,
         choices: Mapping[str, str],
         is_default: bool,
-    ) -> PolicyBundle:
+    ) -> StoredRuleSet:
         """Keep a bundle; the same id sent again makes no second one.
 
         Raises NotAllowed, FieldError, AlreadyThere.
         """
         require_writer(member)
-        made = PolicyBundle(
+        made = StoredRuleSet(
             id=id or uuid4(),
             practice_id=member.practice_id,
             name=name,
@@ -58,14 +58,14 @@ class PolicyService:
         choices: Mapping[str, str],
         is_default: bool,
         version: int,
-    ) -> PolicyBundle:
+    ) -> StoredRuleSet:
         """Change one upon its version; visits that have begun keep what they began with.
 
         Raises also NotFound, Stale.
         """
         require_writer(member)
         return self._store.change_bundle(
-            PolicyBundle(
+            StoredRuleSet(
                 id=bundle_id,
                 practice_id=member.practice_id,
                 name=name,
@@ -83,7 +83,7 @@ class PolicyService:
 
 def checked(choices: Mapping[str, str]) -> dict[str, str]:
     """The choices, if every one of them exists and they make a policy; else raises FieldError."""
-    check_bundle(choices)
+    check_rule_set(choices)
     policy_of(choices)
     standing_policy_of(choices)
     return dict(choices)

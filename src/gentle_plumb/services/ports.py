@@ -11,28 +11,28 @@ from ..core.units import LengthUnit
 from .models import (
     Change,
     Client,
-    Developed,
     Difference,
     Entry,
     FileRead,
+    ImportBatch,
     InstrumentReading,
     InstrumentState,
-    Intake,
-    Lux,
+    LightReading,
+    MeasurementSheet,
     MeasuringList,
     Member,
     PhotoHead,
-    PolicyBundle,
     PopulationTable,
     Practice,
+    ProcessedPhoto,
     Report,
     ReportHead,
     Session,
-    Sheet,
     ShelfItem,
+    StoredRuleSet,
     Visit,
     VisitLine,
-    Working,
+    VisitSnapshot,
 )
 from .throttle import Counted
 
@@ -130,7 +130,7 @@ class Records(Protocol):
     ) -> tuple[Visit, Client, list[Entry], list[ReportHead], list[PhotoHead]]:
         """A visit with its client, entries, signed versions and photographs; raises NotFound."""
 
-    def working(self, practice_id: UUID, visit_id: UUID) -> Working:
+    def working(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
         """A visit with its values only; raises NotFound."""
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
@@ -170,7 +170,7 @@ class Records(Protocol):
     ) -> list[tuple[Visit, Client, list[Entry]]]:
         """Every visit with entries of measuring, or these only: by client's name and day."""
 
-    def take_in(self, practice_id: UUID, intake: Intake, now: datetime) -> None:
+    def import_batch(self, practice_id: UUID, intake: ImportBatch, now: datetime) -> None:
         """Write an import in one transaction.
 
         Raises AlreadyThere for a client or visit that came in before, Stale for an entry
@@ -250,15 +250,15 @@ class MeasuringStore(Protocol):
 class PolicyStore(Protocol):
     """A practice's bundles of positions."""
 
-    def bundles(self, practice_id: UUID) -> list[PolicyBundle]: ...
+    def bundles(self, practice_id: UUID) -> list[StoredRuleSet]: ...
 
-    def add_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
+    def add_bundle(self, bundle: StoredRuleSet) -> StoredRuleSet:
         """The one that is there now; the same id sent again changes nothing.
 
         Raises AlreadyThere if the practice has one of this name.
         """
 
-    def change_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
+    def change_bundle(self, bundle: StoredRuleSet) -> StoredRuleSet:
         """Put name, choices and default upon the version it names.
 
         Raises NotFound, AlreadyThere, Stale.
@@ -271,7 +271,7 @@ class PolicyStore(Protocol):
 class Exchange(Protocol):
     """The formats in which measurements leave and come in."""
 
-    def write(self, id: str, sheets: Sequence[Sheet]) -> tuple[bytes, str, str]:
+    def write(self, id: str, sheets: Sequence[MeasurementSheet]) -> tuple[bytes, str, str]:
         """The file, its media type and its name; raises KeyError for a format there is not."""
 
     def read(self, raw: bytes) -> tuple[str, FileRead]:
@@ -295,21 +295,21 @@ class Instrument(Protocol):
         """
 
 
-class Darkroom(Protocol):
+class ImageProcessor(Protocol):
     """Makes a picture fit to be kept."""
 
-    def develop(self, picture: bytes) -> Developed:
+    def develop(self, picture: bytes) -> ProcessedPhoto:
         """Raises BadPicture."""
 
 
 class LightMeter(Protocol):
     """A light meter near the desk."""
 
-    def read(self) -> Lux:
+    def read(self) -> LightReading:
         """Raises NoAnswer."""
 
 
-class Press(Protocol):
+class PdfRenderer(Protocol):
     """Makes a PDF of a report's content."""
 
     def print(self, content: dict[str, Any]) -> bytes: ...

@@ -9,16 +9,16 @@ from uuid import UUID, uuid4
 
 from ..core.drawing import SceneRequest
 from ..core.findings import Finding
-from ..core.intake import SIGNS, URGENCY, unasked_signs
+from ..core.intake import RED_FLAGS, URGENCY, unasked_red_flags
+from ..core.presentation import RowView, lacks_said, plan_view
 from ..core.record import Entries, spoken_date
-from ..core.shown import RowView, lacks_said, plan_view
 from ..core.units import LengthUnit
 from .accounts import require_health, require_writer
 from .consent import WORKPLACE
 from .errors import MovedOn, NotReady, Withheld
 from .measured import Measured
-from .models import Member, Practice, Report, ReportHead, Working
-from .ports import Clock, Press, Records
+from .models import Member, Practice, Report, ReportHead, VisitSnapshot
+from .ports import Clock, PdfRenderer, Records
 from .visits import VisitService
 from .workplace import legacy_paper, workplace_paper
 from .workup import RhythmView, Workup
@@ -117,7 +117,9 @@ class DraftReport:
 class ReportService:
     """Drafts and signed versions."""
 
-    def __init__(self, records: Records, visits: VisitService, press: Press, clock: Clock) -> None:
+    def __init__(
+        self, records: Records, visits: VisitService, press: PdfRenderer, clock: Clock
+    ) -> None:
         self._records, self._visits, self._press, self._clock = records, visits, press, clock
 
     def draft(
@@ -136,7 +138,7 @@ class ReportService:
         )
 
     def _content(
-        self, practice: Practice, opened: Working, workup: Workup, unit: LengthUnit
+        self, practice: Practice, opened: VisitSnapshot, workup: Workup, unit: LengthUnit
     ) -> dict[str, Any]:
         values = workup.values
         chosen = next(
@@ -383,9 +385,11 @@ SIGNATURE = ("version", "signed_by", "signed_title", "signed_at", "signed_on")
 def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     """What a signature has to wait for: path of the field and words."""
     values, missing = workup.values, []
-    unasked = unasked_signs(values)
+    unasked = unasked_red_flags(values)
     if unasked:
-        many = "red flags have" if len(unasked) == len(SIGNS) else f"{len(unasked)} red flags have"
+        many = (
+            "red flags have" if len(unasked) == len(RED_FLAGS) else f"{len(unasked)} red flags have"
+        )
         missing.append((f"ask.sign.{unasked[0].id}", f"{many} not been asked about"))
     if values.get("ask.warning") is None:
         missing.append(("ask.warning", "any other sign has not been asked about"))

@@ -12,10 +12,17 @@ from ..core.body.dimensions import Sex
 from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
+from ..core.presentation import StackView, stack_view
 from ..core.record import field_of, read_typed, spoken_date
-from ..core.shown import StackView, stack_view
-from ..core.trial import Bench, Given, TrialRequest, Tried, case_of, given_to_plain
 from ..core.units import LengthUnit, format_length, parse_length
+from ..core.what_if import (
+    VisitInput,
+    WhatIfRequest,
+    WhatIfResult,
+    WhatIfSession,
+    case_of,
+    visit_input_to_json,
+)
 from .accounts import require_health, require_writer
 from .consent import consent_for, erased_by
 from .measured import measuring_of
@@ -29,7 +36,7 @@ from .models import (
     ReportHead,
     Visit,
     VisitLine,
-    Working,
+    VisitSnapshot,
 )
 from .ports import Clock, Records
 from .workup import Workup, given_of, work_up
@@ -208,7 +215,7 @@ class VisitService:
         body: bool = True,
         plans: bool = False,
         history: str | None = None,
-    ) -> tuple[Working, Workup]:
+    ) -> tuple[VisitSnapshot, Workup]:
         """The visit and what it comes to, as :func:`work_up` says; raises NotAllowed, NotFound."""
         require_health(member)
         working = self._records.working(member.practice_id, visit_id)
@@ -216,15 +223,15 @@ class VisitService:
 
     def given(self, member: Member, visit_id: UUID) -> dict[str, Any]:
         """What a visit is worked through from, as plain values; raises NotFound."""
-        return given_to_plain(self._given(member, visit_id))
+        return visit_input_to_json(self._given(member, visit_id))
 
-    def try_out(self, member: Member, visit_id: UUID, request: TrialRequest) -> Tried:
+    def try_out(self, member: Member, visit_id: UUID, request: WhatIfRequest) -> WhatIfResult:
         """What it would come to if something were otherwise; keeps nothing. Raises NotFound."""
-        return Bench(self._given(member, visit_id)).try_out(request)
+        return WhatIfSession(self._given(member, visit_id)).try_out(request)
 
     def for_workplace(
         self, member: Member, visit_id: UUID, unit: LengthUnit
-    ) -> tuple[Working, Workup]:
+    ) -> tuple[VisitSnapshot, Workup]:
         """As :meth:`worked`, for making the workplace's paper of it: also for who sees no health data.
 
         Nothing of it but that paper may leave; raises NotFound.
@@ -232,7 +239,7 @@ class VisitService:
         working = self._records.working(member.practice_id, visit_id)
         return working, work_up(working, unit, body=False)
 
-    def _given(self, member: Member, visit_id: UUID) -> Given:
+    def _given(self, member: Member, visit_id: UUID) -> VisitInput:
         require_health(member)
         working = self._records.working(member.practice_id, visit_id)
         return given_of(working, measuring_of(working))

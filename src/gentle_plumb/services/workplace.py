@@ -14,10 +14,10 @@ from ..core.drawing import SceneRequest
 from ..core.findings import Finding
 from ..core.fit import FitRow, limit_text
 from ..core.plans import RISERS_WARNING, STACK_WARNING
+from ..core.presentation import RowView
 from ..core.record import Entries
-from ..core.shown import RowView
 from ..core.units import LengthUnit
-from .models import Practice, Working
+from .models import Practice, VisitSnapshot
 from .workup import Workup
 
 SHARED_LIMITS = frozenset({"stops", "starts", "fixed", "steps", "shallow"})
@@ -120,7 +120,7 @@ def _row(line: dict[str, str], row: RowView, fitted: FitRow, unit: LengthUnit) -
 
 def workplace_paper(
     practice: Practice,
-    opened: Working,
+    opened: VisitSnapshot,
     workup: Workup,
     *,
     table: list[tuple[RowView, dict[str, str]]],

@@ -15,9 +15,24 @@ from ..core.fit import (
     standing_reason,
     working_order,
 )
-from ..core.intake import CARE, PersonLimits, Ticked, ticked_signs
+from ..core.intake import PRECAUTIONS, PersonLimits, RaisedRedFlag, raised_red_flags
 from ..core.pace import RHYTHMS, DayTotals, Rhythm, day_totals, proposed_rhythm
 from ..core.plans import Tier
+from ..core.presentation import (
+    GazeView,
+    JointView,
+    LaptopView,
+    MoveView,
+    PlanView,
+    PurchaseView,
+    RowView,
+    ZoneView,
+    gaze_views,
+    laptop_views,
+    move_views,
+    plan_views,
+    zone_views,
+)
 from ..core.record import (
     Entries,
     Measuring,
@@ -27,26 +42,11 @@ from ..core.record import (
     hours_at_desk,
     progress,
 )
-from ..core.shown import (
-    FixView,
-    GazeView,
-    JointView,
-    LaptopView,
-    MoveView,
-    PlanView,
-    RowView,
-    ZoneView,
-    gaze_views,
-    laptop_views,
-    move_views,
-    plan_views,
-    zone_views,
-)
-from ..core.trial import Given, Through, work_through
 from ..core.units import LengthUnit, format_length
+from ..core.what_if import VisitAnalysis, VisitInput, analyse_visit
 from .measured import (
-    AgainView,
     Measured,
+    RemeasureView,
     again_views,
     listed_of,
     measured_views,
@@ -54,7 +54,7 @@ from .measured import (
     past_bodies,
     visit_doubts,
 )
-from .models import Working
+from .models import VisitSnapshot
 from .photo_views import PhotoView, photo_view
 
 
@@ -71,7 +71,7 @@ class RhythmView:
 
 
 @dataclass(frozen=True, kw_only=True)
-class CareView:
+class PrecautionView:
     """A precaution of the client: what the plan keeps to, and who is asked.
 
     ``cleared`` is who lifted it and when; it binds no more then.
@@ -92,12 +92,12 @@ class Workup:
     values: Entries
     case: Case
     result: FitResult
-    through: Through
+    through: VisitAnalysis
     order: list[FitRow]
     rows: list[RowView]
     plan: Tier
     plans: list[PlanView]
-    fixes: list[FixView]
+    fixes: list[PurchaseView]
     moves: list[MoveView]
     zones: list[ZoneView]
     laptop: list[LaptopView]
@@ -106,14 +106,14 @@ class Workup:
     findings: list[Finding]
     strain: list[Strain]
     photos: list[PhotoView]
-    signs: list[Ticked]
-    cares: list[CareView]
+    signs: list[RaisedRedFlag]
+    cares: list[PrecautionView]
     limits: PersonLimits
     felt: list[str]
     display: str | None
     measured: list[Measured]
     doubtful: list[str]
-    again: list[AgainView]
+    again: list[RemeasureView]
     needed: tuple[str, ...]
     table: tuple[str, str]
     rhythms: list[RhythmView]
@@ -125,9 +125,9 @@ class Workup:
     hours_doubt: str | None
 
 
-def _cares(values: Entries) -> list[CareView]:
+def _cares(values: Entries) -> list[PrecautionView]:
     return [
-        CareView(
+        PrecautionView(
             id=care.id,
             label=care.label,
             limit=care.limit,
@@ -135,7 +135,7 @@ def _cares(values: Entries) -> list[CareView]:
             note=str(note) if (note := values.get(f"ask.care.{care.id}.note")) else None,
             cleared=str(by) if (by := values.get(f"ask.care.{care.id}.cleared_by")) else None,
         )
-        for care in CARE.values()
+        for care in PRECAUTIONS.values()
         if values.get(f"ask.care.{care.id}") == "yes"
     ]
 
@@ -179,9 +179,9 @@ def _why_not_standing(case: Case, result: FitResult, unit: LengthUnit) -> str | 
     return standing_reason(case, result, unit)
 
 
-def given_of(opened: Working, measuring: Measuring) -> Given:
+def given_of(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
     """What a visit is worked through from."""
-    return Given(
+    return VisitInput(
         values=opened.values,
         today=opened.visit.started_on,
         sex=opened.client.sex,
@@ -195,7 +195,7 @@ def given_of(opened: Working, measuring: Measuring) -> Given:
 
 
 def work_up(
-    opened: Working,
+    opened: VisitSnapshot,
     unit: LengthUnit,
     *,
     body: bool = True,
@@ -220,7 +220,7 @@ def work_up(
     """
     values = opened.values
     measuring = measuring_of(opened)
-    through = work_through(given_of(opened, measuring), unit)
+    through = analyse_visit(given_of(opened, measuring), unit)
     case, result = through.case, through.result
     needed = dimensions_needed(through.bare)
     listed = listed_of(opened, needed)
@@ -258,7 +258,7 @@ def work_up(
         findings=through.findings,
         strain=through.strain(),
         photos=[photo_view(one, unit) for one in through.photos],
-        signs=ticked_signs(values),
+        signs=raised_red_flags(values),
         cares=_cares(values),
         limits=case.person,
         felt=[one.text for one in through.facts.felt],

@@ -232,7 +232,7 @@ class PopulationTableRow(Base):
     added_at: Mapped[datetime] = mapped_column(Moment)
 
 
-class PolicyBundleRow(Base):
+class RuleSetRow(Base):
     """A practice's named bundle of positions; at most one is what new visits begin with."""
 
     __tablename__ = "policy_bundle"

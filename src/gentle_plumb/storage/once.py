@@ -10,9 +10,9 @@ from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 
 from ..services.errors import AlreadyThere
-from .models import MeasuringListRow, PolicyBundleRow, PopulationTableRow, ShelfItemRow
+from .models import MeasuringListRow, PopulationTableRow, RuleSetRow, ShelfItemRow
 
-Row = TypeVar("Row", MeasuringListRow, PolicyBundleRow, PopulationTableRow, ShelfItemRow)
+Row = TypeVar("Row", MeasuringListRow, RuleSetRow, PopulationTableRow, ShelfItemRow)
 
 
 def add_once(db: Db, table: type[Row], practice_id: UUID, values: Mapping[str, Any]) -> Row:

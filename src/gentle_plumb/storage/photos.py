@@ -12,7 +12,7 @@ from sqlalchemy.orm import undefer
 
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound
-from ..services.models import Erase, PhotoHead
+from ..services.models import ErasureScope, PhotoHead
 from .models import ChangeRow, EntryRow, PhotoRow, VisitRow
 from .statements import LOCK, PHOTO
 
@@ -53,7 +53,9 @@ def need_consent(connection: Connection, visit_id: UUID, consent: str | None, fi
         raise NeedsConsent(field, consent, NEEDED_FOR[consent])
 
 
-def erase(connection: Connection, visit_id: UUID, what: Erase, now: datetime | None = None) -> None:
+def erase(
+    connection: Connection, visit_id: UUID, what: ErasureScope, now: datetime | None = None
+) -> None:
     """Blank values and what was typed, now and ever before; versions go on, so nobody is misled."""
     for table in (EntryRow, ChangeRow):
         told = or_(
@@ -120,5 +122,5 @@ class SqlPhotos:
             keys = {"practice": practice_id, "visit": found.visit_id}
             connection.execute(LOCK, keys)
             connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
-            erase(connection, found.visit_id, Erase(starts=(f"look.photo.{photo_id}.",)))
+            erase(connection, found.visit_id, ErasureScope(starts=(f"look.photo.{photo_id}.",)))
             _raise(connection, found.visit_id)

@@ -8,15 +8,15 @@ from sqlalchemy import Engine, delete, select, update
 from sqlalchemy.orm import Session as Db
 
 from ..services.errors import NotFound, Stale
-from ..services.models import PolicyBundle
+from ..services.models import StoredRuleSet
 from .errors import mapped_errors
-from .models import PolicyBundleRow
+from .models import RuleSetRow
 from .once import add_once
 
 
-def bundle_of(row: PolicyBundleRow) -> PolicyBundle:
+def bundle_of(row: RuleSetRow) -> StoredRuleSet:
     """The bundle a row holds."""
-    return PolicyBundle(
+    return StoredRuleSet(
         id=row.id,
         practice_id=row.practice_id,
         name=row.name,
@@ -32,18 +32,18 @@ class SqlPolicies:
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
 
-    def bundles(self, practice_id: UUID) -> list[PolicyBundle]:
-        query = select(PolicyBundleRow).where(PolicyBundleRow.practice_id == practice_id)
+    def bundles(self, practice_id: UUID) -> list[StoredRuleSet]:
+        query = select(RuleSetRow).where(RuleSetRow.practice_id == practice_id)
         with Db(self._engine) as db:
-            return [bundle_of(row) for row in db.scalars(query.order_by(PolicyBundleRow.name))]
+            return [bundle_of(row) for row in db.scalars(query.order_by(RuleSetRow.name))]
 
-    def add_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
+    def add_bundle(self, bundle: StoredRuleSet) -> StoredRuleSet:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             self._only(db, bundle)
             given = {**vars(bundle), "choices": dict(bundle.choices)}
-            return bundle_of(add_once(db, PolicyBundleRow, bundle.practice_id, given))
+            return bundle_of(add_once(db, RuleSetRow, bundle.practice_id, given))
 
-    def change_bundle(self, bundle: PolicyBundle) -> PolicyBundle:
+    def change_bundle(self, bundle: StoredRuleSet) -> StoredRuleSet:
         with mapped_errors(), Db(self._engine) as db, db.begin():
             row = self._mine(db, bundle.practice_id, bundle.id)
             if row.version != bundle.version:
@@ -61,22 +61,20 @@ class SqlPolicies:
     def drop_bundle(self, practice_id: UUID, bundle_id: UUID) -> None:
         with Db(self._engine) as db, db.begin():
             self._mine(db, practice_id, bundle_id)
-            db.execute(delete(PolicyBundleRow).where(PolicyBundleRow.id == bundle_id))
+            db.execute(delete(RuleSetRow).where(RuleSetRow.id == bundle_id))
 
-    def _only(self, db: Db, bundle: PolicyBundle) -> None:
+    def _only(self, db: Db, bundle: StoredRuleSet) -> None:
         """A new default takes the place of the one before; that one's version moves on."""
         if bundle.is_default:
-            others = (PolicyBundleRow.practice_id == bundle.practice_id) & (
-                PolicyBundleRow.id != bundle.id
-            )
+            others = (RuleSetRow.practice_id == bundle.practice_id) & (RuleSetRow.id != bundle.id)
             db.execute(
-                update(PolicyBundleRow)
-                .where(others, PolicyBundleRow.is_default)
-                .values(is_default=False, version=PolicyBundleRow.version + 1)
+                update(RuleSetRow)
+                .where(others, RuleSetRow.is_default)
+                .values(is_default=False, version=RuleSetRow.version + 1)
             )
 
-    def _mine(self, db: Db, practice_id: UUID, bundle_id: UUID) -> PolicyBundleRow:
-        row = db.get(PolicyBundleRow, bundle_id, with_for_update=True)
+    def _mine(self, db: Db, practice_id: UUID, bundle_id: UUID) -> RuleSetRow:
+        row = db.get(RuleSetRow, bundle_id, with_for_update=True)
         if row is None or row.practice_id != practice_id:
             raise NotFound("There is no such bundle.")
         return row

@@ -22,13 +22,13 @@ from ..services.models import (
     Client,
     EarlierVisit,
     Entry,
-    Intake,
+    ImportBatch,
     PhotoHead,
     Report,
     ReportHead,
     Visit,
     VisitLine,
-    Working,
+    VisitSnapshot,
 )
 from .errors import mapped_errors
 from .measuring import chosen_list, chosen_table
@@ -269,7 +269,7 @@ class SqlRecords(SqlPhotos):
                 [photo_of(row) for row in db.scalars(photos_of(visit_id))],
             )
 
-    def working(self, practice_id: UUID, visit_id: UUID) -> Working:
+    def working(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
         with self._reader.connect() as connection:
             keys = {"practice": practice_id, "visit": visit_id}
             row = connection.execute(WORKING, keys).first()
@@ -283,7 +283,7 @@ class SqlRecords(SqlPhotos):
             table = chosen_table(connection, practice_id, values.get("measure.table"))
             listed = chosen_list(connection, practice_id, values.get("measure.list"))
         visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
-        return Working(
+        return VisitSnapshot(
             visit=Visit(**dict(zip(VISIT, visit, strict=True))),
             client=Client(**dict(zip(CLIENT, client, strict=True))),
             values=values,
@@ -321,7 +321,7 @@ class SqlRecords(SqlPhotos):
                 found[visit.id][2].append(entry_of(entry, by))
         return list(found.values())
 
-    def take_in(self, practice_id: UUID, intake: Intake, now: datetime) -> None:
+    def import_batch(self, practice_id: UUID, intake: ImportBatch, now: datetime) -> None:
         with mapped_errors(), self._engine.begin() as connection:
             for table, rows in ((ClientRow, intake.clients), (VisitRow, intake.visits)):
                 if rows:

@@ -5,7 +5,7 @@ import re
 
 import pytest
 
-from gentle_plumb.core.intake import SIGNS
+from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.core.record import FAMILIES, FIELDS
 from gentle_plumb.demo.clients import DEMO_CLIENTS
 from gentle_plumb.demo.load import body_readings
@@ -118,7 +118,7 @@ def test_no_text_reaches_the_workplace_unless_it_is_ticked(world):
         "look.desk.edge": "sharp",
         "work.seated.seat": "47",
         "look.room.glare": "wrong",
-        **{f"ask.sign.{id}": "yes" for id in SIGNS},
+        **{f"ask.sign.{id}": "yes" for id in RED_FLAGS},
     }
     for path, text in {**typed, **body_readings(DEMO_CLIENTS[0])}.items():
         world.type(visit, path, text)

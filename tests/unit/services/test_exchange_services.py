@@ -18,12 +18,12 @@ def test_a_practice_takes_in_what_another_gave_out_and_gives_out_the_same(world,
     world.type(visit, "measure.posture", "erect")
     raw, _, _ = world.exchange.export(world.office.owner, format)
     other = World(clock)
-    preview = other.exchange.take_in(other.office.owner, raw)
+    preview = other.exchange.import_batch(other.office.owner, raw)
     assert [(one.client, one.client_known, one.values, one.new) for one in preview.understood] == [
         ("Odile", False, 4, 4)
     ]
     assert other.exchange.export(other.office.owner, format)[0] == raw
-    again = other.exchange.take_in(other.office.owner, raw)
+    again = other.exchange.import_batch(other.office.owner, raw)
     assert [(one.client_known, one.visit_known, one.new) for one in again.understood] == [
         (True, True, 0)
     ]
@@ -49,13 +49,13 @@ def test_a_file_that_says_otherwise_is_refused_whole_and_nothing_is_written(worl
         preview = world.exchange.look(world.office.owner, changed.encode())
         assert any(reason in why for _, _, why in preview.troubles), preview.troubles
         with pytest.raises(BadFile):
-            world.exchange.take_in(world.office.owner, changed.encode())
+            world.exchange.import_batch(world.office.owner, changed.encode())
     assert world.exchange.export(world.office.owner, "csv_readings")[0].decode() == raw
-    added = world.exchange.take_in(world.office.owner, (raw + extra).encode())
+    added = world.exchange.import_batch(world.office.owner, (raw + extra).encode())
     assert [one.new for one in added.understood] == [1]
     assert view_of(world, visit, "hand_length").value == "17.5"
     with pytest.raises(NotAllowed):
-        world.exchange.take_in(world.office.reader, raw.encode())
+        world.exchange.import_batch(world.office.reader, raw.encode())
 
 
 def test_every_format_ships_and_names_its_file(world):
@@ -107,7 +107,7 @@ def test_a_file_can_not_say_a_thing_twice_or_in_signs_nobody_sees(world):
 
 
 def test_several_visits_of_one_new_client_become_one_client(world):
-    world.exchange.take_in(
+    world.exchange.import_batch(
         world.office.owner, sheet_file({}, {"visit_on": "2026-11-02"}, {"client": "Bo"})
     )
     names = [

@@ -7,8 +7,8 @@ import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { visitsWithWords } from "../features/visit/saving/tab-store";
-import { Bob } from "./bob";
 import { Keys } from "./keys-dialog";
+import { Logo } from "./logo";
 
 const PLACES = [
   { to: "/", label: "Today", key: "t" },
@@ -53,7 +53,7 @@ export function Shell() {
         className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-r border-hair px-4 py-5"
       >
         <div className="mb-8 flex items-center gap-2.5 px-2">
-          <Bob />
+          <Logo />
           <span className="text-lg font-semibold">Gentle Plumb</span>
         </div>
         {PLACES.map((place) => (

@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from textwrap import wrap
 
-from ..observed import HABITS, Habit
+from ..observation import HABITS, Habit
 from .marks import Mark, Point, Sheet, number
 from .pose import Pose
 

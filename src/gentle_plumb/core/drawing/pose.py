@@ -11,9 +11,9 @@ from math import atan2, cos, degrees, radians, sin, sqrt
 
 from ..body import DIMENSIONS, NEEDED, Body, BodyValue
 from ..fit import Case
+from ..memoize import memoize_last
 from ..posture import hip_above_seat, reach_to_keys, trunk_drop
 from ..posture.chain import EYE_BEFORE_SHOULDER_MM, SHOULDER_FROM_BACKREST_MM
-from ..recent import recent
 from ..workstation import Settings
 from .marks import Point
 
@@ -44,7 +44,7 @@ class Pose:
     known: bool
 
 
-@recent(2)
+@memoize_last(2)
 def drawable(body: Body) -> tuple[Body, bool]:
     """A body with every dimension filled for drawing, and whether enough of it is measured."""
     values: dict[str, BodyValue] = {}

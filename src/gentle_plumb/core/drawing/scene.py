@@ -12,7 +12,7 @@ from ..fit import Case, FitResult, Joint, PostureFit, joints_of
 from ..fit.frame import Frame
 from ..fit.moves import settings_of
 from ..fit.rows import TAPE_MM
-from ..recent import recent
+from ..memoize import memoize_last
 from ..units import LengthUnit
 from ..workstation import Details, Settings
 from .chairs import ink_chair
@@ -65,7 +65,7 @@ class SceneRequest:
     person: bool = True
 
 
-_staff = recent(2)(ink_staff)
+_staff = memoize_last(2)(ink_staff)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -99,7 +99,7 @@ def _shown(case: Case, fit: PostureFit, left: Settings, show: Show) -> Settings:
     return Settings(**merged)
 
 
-@recent(6)
+@memoize_last(6)
 def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
     settings = _shown(case, fit, left, show)
     seated = fit.posture == "seated"
@@ -151,7 +151,7 @@ def _eye_and_elbow(case: Case, side: _Side) -> tuple[float | None, float | None]
     return (None, None) if base is None else (base + frame.eye, base + frame.elbow)
 
 
-@recent(6)
+@memoize_last(6)
 def _ink_side(
     case: Case, side: _Side, *, faint: bool = False, dials: bool = True, person: bool = True
 ) -> list[Mark]:
@@ -174,7 +174,7 @@ def _ink_side(
     return [*marks, *over.marks]
 
 
-@recent(4)
+@memoize_last(4)
 def _rule(
     case: Case, side: _Side, y0: float, unit: LengthUnit, right: float, person: bool = True
 ) -> list[Mark]:
@@ -198,7 +198,7 @@ def _rule(
     return ink_rule(spans, y0=y0, unit=unit, posture=side.name, right_end=right)
 
 
-@recent(4)
+@memoize_last(4)
 def _flags(
     case: Case,
     side: _Side,

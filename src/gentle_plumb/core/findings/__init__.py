@@ -1,6 +1,6 @@
 """What is off, why it matters, what to do; and what it adds up to."""
 
-from .facts import Facts, Felt
+from .facts import Discomfort, Facts
 from .finding import MARKED_MIN, STRONG_MIN, Finding, grade
 from .judge import findings
 from .strain import (
@@ -18,8 +18,8 @@ __all__ = [
     "MARKED_MIN",
     "REGION_LABELS",
     "STRONG_MIN",
+    "Discomfort",
     "Facts",
-    "Felt",
     "Finding",
     "Strain",
     "StrainPart",

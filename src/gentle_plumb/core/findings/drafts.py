@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from ..observed.habits import Moves
+from ..observation.habits import Moves
 from .facts import Facts
 from .finding import Finding, grade
 from .strain import REGION_OF_JOINT, strain_minutes, sum_text, whole_minutes

@@ -15,7 +15,7 @@ Entries = Mapping[str, float | str | None]
 
 
 @dataclass(frozen=True, kw_only=True)
-class Felt:
+class Discomfort:
     """Discomfort in one region of the map."""
 
     region: str
@@ -76,7 +76,7 @@ class Facts:
         return whole * (share if posture == "standing" else 1 - share)
 
     @cached_property
-    def felt(self) -> tuple[Felt, ...]:
+    def felt(self) -> tuple[Discomfort, ...]:
         """Discomfort, the strongest first."""
         found = []
         for id, region in REGIONS.items():
@@ -84,7 +84,7 @@ class Facts:
             strength = self.number(start)
             if strength:
                 found.append(
-                    Felt(
+                    Discomfort(
                         region=id,
                         label=region.label,
                         load=region.load,

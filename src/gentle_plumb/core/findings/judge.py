@@ -7,7 +7,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..choices import one_of
-from ..observed import HABIT_OFTEN, HABITS, SHARE, SIDES
+from ..observation import HABIT_OFTEN, HABITS, SHARE, SIDES
 from ..photo import VIEWS, PhotoReading, Reading
 from ..units import LengthUnit, format_length
 from .drafts import Draft, advice, with_load

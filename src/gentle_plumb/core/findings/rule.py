@@ -17,7 +17,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from ..observed.habits import Moves
+from ..observation.habits import Moves
 
 SEATED_TASKS = ("typing", "mouse", "reading", "paper", "writing", "calls", "meetings", "thinking")
 SCREEN_TASKS = ("typing", "mouse", "reading", "meetings", "thinking")

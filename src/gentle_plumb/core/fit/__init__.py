@@ -1,12 +1,12 @@
 """Targets from a body, and what real equipment makes of them."""
 
 from ..policy import JOINT_BANDS, Band, Policy
-from .again import Again, dimensions_needed, measure_again
 from .case import Case
 from .checks import CHECKS
-from .fit import Settled, fit, notes_in, settle, standing_reason
+from .fit import AimedSettings, aimed_settings, fit, notes_in, standing_reason
 from .joints import Joint, joints_of
 from .order import NEEDED_ROWS, working_order
+from .remeasurement import RemeasureSuggestion, dimensions_needed, suggest_remeasurement
 from .result import NO_LIMIT, Cost, FitResult, FitRow, Limit, Move, PostureFit
 from .terms import Term, terms_text, total
 from .wording import limit_text
@@ -16,7 +16,7 @@ __all__ = [
     "JOINT_BANDS",
     "NEEDED_ROWS",
     "NO_LIMIT",
-    "Again",
+    "AimedSettings",
     "Band",
     "Case",
     "Cost",
@@ -27,16 +27,16 @@ __all__ = [
     "Move",
     "Policy",
     "PostureFit",
-    "Settled",
+    "RemeasureSuggestion",
     "Term",
+    "aimed_settings",
     "dimensions_needed",
     "fit",
     "joints_of",
     "limit_text",
-    "measure_again",
     "notes_in",
-    "settle",
     "standing_reason",
+    "suggest_remeasurement",
     "terms_text",
     "total",
     "working_order",

@@ -6,7 +6,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
-from ..recent import recent
+from ..memoize import memoize_last
 from ..units import LengthUnit, format_length
 from ..workstation import Settings
 from .case import Case
@@ -30,7 +30,7 @@ from .screen_rows import (
 )
 from .screen_rules import top_band
 from .screens import side_screen_rows
-from .search_model import Found
+from .search_model import Solution
 from .terms import total
 from .wording import limit_text
 
@@ -47,7 +47,7 @@ def _legs_seat(case: Case) -> float | None:
     return span.clamp(legs) if span is not None else legs
 
 
-def _aim(case: Case, free: Found | None) -> SeatAim | None:
+def _aim(case: Case, free: Solution | None) -> SeatAim | None:
     if free is None:
         return None
     if case.own_seat:
@@ -96,7 +96,7 @@ def _own(own: float | None, computed: Callable[[], float | None]) -> float | Non
     return own if own is not None else computed()
 
 
-def aims(case: Case, posture: Posture, real: Found | None, overrule: Settings) -> Settings:
+def aims(case: Case, posture: Posture, real: Solution | None, overrule: Settings) -> Settings:
     """How a posture is set: the optimum, the practitioner's own numbers, and what follows."""
     seated = posture == "seated"
     seat = (real.seat if real else _legs_seat(case)) if seated else None
@@ -131,12 +131,12 @@ def aims(case: Case, posture: Posture, real: Found | None, overrule: Settings) -
     )
 
 
-_joints_found = recent(4)(joints_of)
+_joints_found = memoize_last(4)(joints_of)
 
 
-@recent(4)
+@memoize_last(4)
 def _posture(
-    case: Case, posture: Posture, real: Found | None, free: Found | None, overrule: Settings
+    case: Case, posture: Posture, real: Solution | None, free: Solution | None, overrule: Settings
 ) -> PostureFit:
     seated = posture == "seated"
     settings = aims(case, posture, real, overrule)
@@ -194,7 +194,7 @@ def _posture(
 
 
 def _possible(
-    case: Case, posture: Posture, real: Found | None, rows: list[FitRow]
+    case: Case, posture: Posture, real: Solution | None, rows: list[FitRow]
 ) -> tuple[bool, str | None]:
     if posture == "seated":
         return True, None
@@ -382,7 +382,7 @@ def fit(
 
 
 @dataclass(frozen=True, kw_only=True)
-class Settled:
+class AimedSettings:
     """A case as it would be set, without targets and reasons: settings and joints.
 
     ``presses``, ``hangs``, ``belly`` and ``armrests`` are what hard limits lack, mm: room for thighs
@@ -400,12 +400,12 @@ class Settled:
     armrests: float = 0.0
 
 
-def settle(
+def aimed_settings(
     case: Case,
     *,
     overrule_seated: Settings | None = None,
     overrule_standing: Settings | None = None,
-) -> Settled:
+) -> AimedSettings:
     """What :func:`fit` would set, and the joints it makes; ``standing`` None where nobody stands.
 
     For comparing many sets of equipment: a fifth of the work.
@@ -421,12 +421,12 @@ def settle(
         "armrests": armrest_clash(case, seated.seat, seated.surface),
     }
     if not stands_too(case, pair.standing):
-        return Settled(
+        return AimedSettings(
             seated=seated, standing=None, joints_seated=joints, joints_standing=(), **hard
         )
     up = case.standing()
     standing = aims(up, "standing", pair.standing, own[1])
-    return Settled(
+    return AimedSettings(
         seated=seated,
         standing=standing,
         joints_seated=joints,

@@ -5,8 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..body import Body
+from ..memoize import memoize_last
 from ..posture import elbow_above_seat, eye_above_seat, reach_to_keys, seat_for_legs, trunk_drop
-from ..recent import recent
 from .case import Case
 from .terms import Term, total
 
@@ -111,7 +111,7 @@ class Frame:
     reach: float
 
     @classmethod
-    @recent(3)
+    @memoize_last(3)
     def seated(cls, case: Case) -> Frame:
         """Raises MissingInput for what is not known."""
         body = case.body
@@ -122,7 +122,7 @@ class Frame:
         )
 
     @classmethod
-    @recent(3)
+    @memoize_last(3)
     def standing(cls, case: Case) -> Frame:
         """Raises MissingInput for what is not known."""
         body = case.body

@@ -13,7 +13,7 @@ from .model import Lengths, fixed_surface, search_model
 from .result import Posture
 from .rows import SAME_MM
 from .search import search
-from .search_model import Found, SearchModel, hold
+from .search_model import SearchModel, Solution, hold
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -23,9 +23,9 @@ class Pair:
     None where something it can't do without is not recorded.
     """
 
-    seated: Found | None
-    standing: Found | None
-    free: Found | None = None
+    seated: Solution | None
+    standing: Solution | None
+    free: Solution | None = None
 
 
 def _model(case: Case, posture: Posture, overrule: Settings) -> SearchModel | None:
@@ -56,7 +56,7 @@ def _held(model: SearchModel, found: Settings) -> Iterator[SearchModel]:
         yield hold(model, surface=found.surface)
 
 
-def solve_posture(model: SearchModel, found: Settings, *, keep: bool) -> Found:
+def solve_posture(model: SearchModel, found: Settings, *, keep: bool) -> Solution:
     """The optimum, with as many pieces left as they were found as it allows.
 
     Parameters
@@ -76,7 +76,7 @@ def solve_posture(model: SearchModel, found: Settings, *, keep: bool) -> Found:
     return best
 
 
-def _tops(model: SearchModel, found: Found) -> tuple[float, ...] | Span:
+def _tops(model: SearchModel, found: Solution) -> tuple[float, ...] | Span:
     """Every top that costs no more than the best one: a range, or single places."""
     assert model.eye is not None
     assert found.top is not None
@@ -113,8 +113,8 @@ def _kept(tops: tuple[float, ...] | Span, found: float | None) -> float | None:
 
 
 def _share_screen(
-    case: Case, models: tuple[SearchModel, SearchModel], pair: tuple[Found, Found]
-) -> tuple[Found, Found]:
+    case: Case, models: tuple[SearchModel, SearchModel], pair: tuple[Solution, Solution]
+) -> tuple[Solution, Solution]:
     """Tops of both postures with the screen moved on its stand as little as can be.
 
     Among tops that cost no degree: the seated one as found or nearest its target, the standing
@@ -146,7 +146,7 @@ STANDING_OVER_DEG = 15.0
 """Joints further outside their bands than this make standing work unfit. Source: house-joint-bands."""
 
 
-def stands_too(case: Case, standing: Found | None) -> bool:
+def stands_too(case: Case, standing: Solution | None) -> bool:
     """Whether this place is worked at standing: something moves, and nothing of the person's bars it."""
     return (
         case.workstation.desk.kind == "sit_stand"

@@ -33,11 +33,11 @@ from itertools import pairwise
 from math import ceil, floor, inf, radians, sin
 from typing import NamedTuple
 
-from ..recent import forget_recent
+from ..memoize import clear_caches
 from ..workstation import Span
 from .costs import best_top
 from .gaps import Gaps, known
-from .search_model import SEAT_LATTICE, SURFACE_LATTICE, Found, SearchModel
+from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution
 
 
 def _turning_seats(model: SearchModel, span: Span, surface: Span, gaps: list[float]) -> set[float]:
@@ -219,7 +219,7 @@ def _over(bound: tuple[float, float, float], rank: tuple[float, ...]) -> bool:
 
 
 @lru_cache(maxsize=4096)
-def search(model: SearchModel) -> Found:
+def search(model: SearchModel) -> Solution:
     """Find the best seat, surface and top.
 
     Parameters
@@ -261,7 +261,7 @@ def search(model: SearchModel) -> Found:
         raise AssertionError("no seat and surface on the lattice")
     rank, seat, surface, hang, presses = best
     placed = model.eye is not None
-    return Found(
+    return Solution(
         seat=seat,
         surface=surface,
         top=best_top(model, seat, surface)[2] if placed else None,
@@ -277,7 +277,7 @@ def forget() -> None:
     """Forget what was found before: for measuring how long finding it takes."""
     search.cache_clear()
     known.cache_clear()
-    forget_recent()
+    clear_caches()
 
 
 def _least(surfaces: Span, seat: float, least: float) -> float:

@@ -60,7 +60,7 @@ class SearchModel:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Found:
+class Solution:
     """The optimum: heights in mm, degrees outside bands, and what hard limits lack, mm.
 
     ``top`` is None where the picture can stand anywhere or the eye is unknown. ``first`` is what

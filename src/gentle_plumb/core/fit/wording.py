@@ -22,10 +22,10 @@ PIECES = {
 }
 
 
-def degrees_said(value: float, digits: int = 0) -> str:
+def format_degrees(value: float, digits: int = 0) -> str:
     """Degrees with a true minus, never minus nought.
 
-    >>> degrees_said(-4.6), degrees_said(-0.04, 1)
+    >>> format_degrees(-4.6), format_degrees(-0.04, 1)
     ('−5', '0.0')
     """
     text = f"{abs(value):.{digits}f}"
@@ -77,7 +77,7 @@ def cost_of(joint: Joint) -> Cost | None:
     """What a joint pays, in degrees; None where it can't be told."""
     if joint.angle is None or joint.over is None:
         return None
-    band = f"{degrees_said(joint.low)} to {degrees_said(joint.high)}°"
+    band = f"{format_degrees(joint.low)} to {format_degrees(joint.high)}°"
     where = (
         f"in its band ({band})"
         if joint.over == 0
@@ -89,5 +89,5 @@ def cost_of(joint: Joint) -> Cost | None:
         low=joint.low,
         high=joint.high,
         over=joint.over,
-        text=f"{joint.label} {degrees_said(joint.angle, 1)}°: {where}",
+        text=f"{joint.label} {format_degrees(joint.angle, 1)}°: {where}",
     )

@@ -1,27 +1,34 @@
 """What is asked before anything is touched: warning signs, care groups, discomfort, consents."""
 
-from .care import CARE, Care
+from .body_chart import OFTEN, REGIONS, STRONGEST, Region
 from .consents import CONSENTS, Consent
 from .limits import PersonLimits, person_limits, precautions_of
-from .regions import OFTEN, REGIONS, STRONGEST, Region
-from .signs import SIGNS, URGENCY, Sign, Ticked, ticked_signs, unasked_signs
+from .precautions import PRECAUTIONS, Precaution
+from .red_flags import (
+    RED_FLAGS,
+    URGENCY,
+    RaisedRedFlag,
+    RedFlag,
+    raised_red_flags,
+    unasked_red_flags,
+)
 
 __all__ = [
-    "CARE",
     "CONSENTS",
     "OFTEN",
+    "PRECAUTIONS",
+    "RED_FLAGS",
     "REGIONS",
-    "SIGNS",
     "STRONGEST",
     "URGENCY",
-    "Care",
     "Consent",
     "PersonLimits",
+    "Precaution",
+    "RaisedRedFlag",
+    "RedFlag",
     "Region",
-    "Sign",
-    "Ticked",
     "person_limits",
     "precautions_of",
-    "ticked_signs",
-    "unasked_signs",
+    "raised_red_flags",
+    "unasked_red_flags",
 ]

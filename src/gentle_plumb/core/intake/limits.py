@@ -9,7 +9,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from .care import CARE
+from .precautions import PRECAUTIONS
 
 NO_STANDING = ("dizziness", "surgery")
 """No standing plan at all before it is cleared."""
@@ -45,7 +45,7 @@ def precautions_of(entries: Mapping[str, float | str | None]) -> tuple[str, ...]
     """The precautions that hold: recorded, and not cleared by a clinician."""
     return tuple(
         id
-        for id in CARE
+        for id in PRECAUTIONS
         if entries.get(f"ask.care.{id}") == "yes" and not entries.get(f"ask.care.{id}.cleared_by")
     )
 
@@ -74,6 +74,6 @@ def person_limits(
         walks=not wheels,
         own_seat=wheels,
         steady_seat=bool(steady) or wheels,
-        because=tuple(CARE[id].label for id in barred),
-        ask=CARE[barred[0]].ask if barred else "",
+        because=tuple(PRECAUTIONS[id].label for id in barred),
+        ask=PRECAUTIONS[barred[0]].ask if barred else "",
     )

@@ -1,20 +1,27 @@
 """Plans: what can be added to a workstation, what it costs, and what it leaves over."""
 
+from .addition_sets import (
+    AdditionSet,
+    HeightSearch,
+    OwnNumbers,
+    best_additions,
+    tolerance_steps,
+    with_additions,
+)
 from .additions import PRICE_LABELS, PRICES, Addition, Price, Tier
-from .kits import HeightSearch, Kit, Own, best_kit, furnished, grade
 from .plans import (
     RISERS_WARNING,
     TIERS,
     Added,
-    Fix,
     Lacks,
-    Left,
     Plan,
-    WorkedOut,
+    PlanSet,
+    ResidualExcess,
+    SinglePurchase,
     lacks_of,
+    make_plans,
     one_plan,
     what_is_left,
-    work_out,
 )
 from .stacks import STACK_WARNING, Stack, StackAnswer, best_stack, stacks_of
 
@@ -26,25 +33,25 @@ __all__ = [
     "TIERS",
     "Added",
     "Addition",
-    "Fix",
+    "AdditionSet",
     "HeightSearch",
-    "Kit",
     "Lacks",
-    "Left",
-    "Own",
+    "OwnNumbers",
     "Plan",
+    "PlanSet",
     "Price",
+    "ResidualExcess",
+    "SinglePurchase",
     "Stack",
     "StackAnswer",
     "Tier",
-    "WorkedOut",
-    "best_kit",
+    "best_additions",
     "best_stack",
-    "furnished",
-    "grade",
     "lacks_of",
+    "make_plans",
     "one_plan",
     "stacks_of",
+    "tolerance_steps",
     "what_is_left",
-    "work_out",
+    "with_additions",
 ]

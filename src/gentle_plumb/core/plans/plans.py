@@ -8,11 +8,12 @@ from dataclasses import dataclass, replace
 from ..errors import MissingInput
 from ..findings import strain_minutes
 from ..findings.rule import HAND_TASKS, SCREEN_TASKS, SEATED_TASKS
-from ..fit import Case, Joint, Settled, settle
+from ..fit import AimedSettings, Case, Joint, aimed_settings
 from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Posture
 from ..fit.rows import SAME_MM
 from ..workstation import Settings
+from .addition_sets import AdditionSet, HeightSearch, OwnNumbers, best_additions, with_additions
 from .additions import (
     PRICE_LABELS,
     PRICES,
@@ -27,7 +28,6 @@ from .additions import (
     seat_additions,
 )
 from .extras import extras_of
-from .kits import HeightSearch, Kit, Own, best_kit, furnished
 from .stacks import STACK_WARNING
 
 RISERS_WARNING = "Nobody lifts a loaded desk alone; risers under every leg, all alike."
@@ -49,7 +49,7 @@ JOINT_TASKS: Mapping[str, tuple[str, ...]] = {
 
 
 @dataclass(frozen=True, kw_only=True)
-class Left:
+class ResidualExcess:
     """A joint that stays outside its band: degrees, and strain minutes a day where hours are known."""
 
     joint: str
@@ -112,7 +112,7 @@ class Lacks:
         return self.thighs, self.feet, self.belly, 1000.0 * len(self.keys)
 
 
-def lacks_of(settled: Settled) -> Lacks:
+def lacks_of(settled: AimedSettings) -> Lacks:
     """What hard limits lack once everything is set."""
     postures: tuple[tuple[Posture, tuple[Joint, ...]], ...] = (
         ("seated", settled.joints_seated),
@@ -138,18 +138,18 @@ class Plan:
     added: tuple[Added, ...]
     seated: Settings
     standing: Settings | None
-    left: tuple[Left, ...]
+    left: tuple[ResidualExcess, ...]
     over: float
     minutes: float | None
     lacks: Lacks
     temporary: bool
     cautions: tuple[str, ...]
     case: Case
-    kit: Kit
+    kit: AdditionSet
 
 
 @dataclass(frozen=True, kw_only=True)
-class Fix:
+class SinglePurchase:
     """One purchase on top of what is in the room: what it alone removes.
 
     ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
@@ -168,11 +168,11 @@ class Fix:
 
 
 @dataclass(frozen=True, kw_only=True)
-class WorkedOut:
+class PlanSet:
     """All three plans, and single purchases by what they remove."""
 
     plans: tuple[Plan, ...]
-    fixes: tuple[Fix, ...]
+    fixes: tuple[SinglePurchase, ...]
 
     def plan(self, tier: Tier) -> Plan:
         """The plan of a tier."""
@@ -189,7 +189,7 @@ def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | No
     return share * sum(case.hours.get(task, 0.0) for task in tasks)
 
 
-def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Left]:
+def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[ResidualExcess]:
     found = []
     for joint in joints:
         over = UNREACHABLE_DEG if joint.out_of_reach else joint.over
@@ -197,7 +197,7 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Le
             continue
         hours = hours_of(case, JOINT_TASKS[joint.joint], posture)
         found.append(
-            Left(
+            ResidualExcess(
                 joint=joint.joint,
                 label=joint.label,
                 posture=posture,
@@ -210,7 +210,7 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Le
     return found
 
 
-def what_is_left(case: Case, settled: Settled) -> tuple[Left, ...]:
+def what_is_left(case: Case, settled: AimedSettings) -> tuple[ResidualExcess, ...]:
     """Every joint that stays outside its band, the most degrees first.
 
     Keys that no arm reaches count as much as any joint can be off.
@@ -220,7 +220,7 @@ def what_is_left(case: Case, settled: Settled) -> tuple[Left, ...]:
     return tuple(sorted(found, key=lambda one: (-abs(one.over), one.posture, one.joint)))
 
 
-def total_of(left: tuple[Left, ...]) -> tuple[float, float | None]:
+def total_of(left: tuple[ResidualExcess, ...]) -> tuple[float, float | None]:
     """Degrees and strain minutes together; minutes None where no hours are known."""
     known = [one.minutes for one in left if one.minutes is not None]
     minutes = sum(known) if known or not left else None
@@ -230,26 +230,26 @@ def total_of(left: tuple[Left, ...]) -> tuple[float, float | None]:
 class Planner:
     """Works a case out with one set of additions after the other, each set once."""
 
-    def __init__(self, case: Case, own: Own) -> None:
+    def __init__(self, case: Case, own: OwnNumbers) -> None:
         self.case, self.own = case, own
-        self._made: dict[tuple[str, ...], tuple[Case, Settled]] = {}
+        self._made: dict[tuple[str, ...], tuple[Case, AimedSettings]] = {}
 
-    def settled(self, kit: Kit) -> tuple[Case, Settled]:
+    def settled(self, kit: AdditionSet) -> tuple[Case, AimedSettings]:
         """The case with these additions, and how it is set then."""
         key = tuple(f"{one.id}:{one.height}:{one.items}" for one in kit)
         if key not in self._made:
-            case = replace(self.case, workstation=furnished(self.case.workstation, kit))
-            made = settle(
+            case = replace(self.case, workstation=with_additions(self.case.workstation, kit))
+            made = aimed_settings(
                 case, overrule_seated=self.own.seated, overrule_standing=self.own.standing
             )
             self._made[key] = case, made
         return self._made[key]
 
-    def over(self, kit: Kit) -> tuple[float, float | None]:
+    def over(self, kit: AdditionSet) -> tuple[float, float | None]:
         """What a set leaves over, degrees and strain minutes."""
         return total_of(what_is_left(*self.settled(kit)))
 
-    def plan(self, tier: Tier, kit: Kit) -> Plan:
+    def plan(self, tier: Tier, kit: AdditionSet) -> Plan:
         """A plan with what each of its additions removes: what leaving it out would add."""
         case, settled = self.settled(kit)
         left = what_is_left(case, settled)
@@ -297,7 +297,7 @@ def _added(one: Addition, removes: float, minutes: float | None) -> Added:
     )
 
 
-def _cautions(case: Case, kit: Kit) -> tuple[str, ...]:
+def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
     found = []
     if any(one.temporary for one in kit):
         dated = case.policy.temporary == "dated"
@@ -340,7 +340,7 @@ LEAST_FIX_DEG = 0.5
 """A purchase that removes less is not named, degrees. Source: house-order."""
 
 
-def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
+def _fixes(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]:
     """Single purchases in the place of what the room's plan adds there, by what they remove.
 
     Those that mend what does not fit at all come first; none that makes any of it worse is named.
@@ -357,7 +357,7 @@ def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
             continue
         if mends or room.over - over >= LEAST_FIX_DEG:
             found.append(
-                Fix(
+                SinglePurchase(
                     id=one.id,
                     label=one.label,
                     does=one.does,
@@ -384,12 +384,12 @@ def _fixes(planner: Planner, room: Plan) -> tuple[Fix, ...]:
     )
 
 
-def one_plan(case: Case, tier: Tier, *, own: Own | None = None) -> Plan:
+def one_plan(case: Case, tier: Tier, *, own: OwnNumbers | None = None) -> Plan:
     """The plan of one tier alone."""
-    return Planner(case, own or Own()).plan(tier, best_kit(case, tier, own=own))
+    return Planner(case, own or OwnNumbers()).plan(tier, best_additions(case, tier, own=own))
 
 
-def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> WorkedOut:
+def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True) -> PlanSet:
     """Three plans and what single purchases remove.
 
     Parameters
@@ -406,29 +406,29 @@ def work_out(case: Case, *, own: Own | None = None, fixes: bool = True) -> Worke
         Plans for the room, for little money, and to last, in this order.
 
     """
-    planner = Planner(case, own or Own())
+    planner = Planner(case, own or OwnNumbers())
     solver: HeightSearch | None
     try:
         solver = HeightSearch(case, own)
     except MissingInput:
         solver = None
     tiers: tuple[Tier, ...] = ("room", "little", "lasting")
-    plans = tuple(planner.plan(tier, best_kit(case, tier, solver, own=own)) for tier in tiers)
-    return WorkedOut(plans=plans, fixes=_fixes(planner, plans[0]) if fixes else ())
+    plans = tuple(planner.plan(tier, best_additions(case, tier, solver, own=own)) for tier in tiers)
+    return PlanSet(plans=plans, fixes=_fixes(planner, plans[0]) if fixes else ())
 
 
 __all__ = [
     "RISERS_WARNING",
     "TIERS",
     "Added",
-    "Fix",
     "Lacks",
-    "Left",
-    "Own",
+    "OwnNumbers",
     "Plan",
-    "WorkedOut",
+    "PlanSet",
+    "ResidualExcess",
+    "SinglePurchase",
     "lacks_of",
+    "make_plans",
     "one_plan",
     "what_is_left",
-    "work_out",
 ]

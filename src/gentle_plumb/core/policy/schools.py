@@ -13,12 +13,12 @@ from ..errors import UnknownName
 from ..pace import RHYTHMS
 from .policy import Policy, with_values
 
-Bundle = Mapping[str, str]
+RuleSet = Mapping[str, str]
 """Position by question."""
 
 
 @dataclass(frozen=True, kw_only=True)
-class Position:
+class PolicyOption:
     """One answer: what it says, why its followers hold it, and the policy fields it sets."""
 
     id: str
@@ -28,17 +28,17 @@ class Position:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Question:
+class PolicyQuestion:
     """One disagreement. ``targets`` are the rows it moves; ``standing`` whether it does so there too."""
 
     id: str
     label: str
-    positions: tuple[Position, ...]
+    positions: tuple[PolicyOption, ...]
     default: str
     targets: tuple[str, ...] = ()
     standing: bool = False
 
-    def position(self, id: str) -> Position:
+    def position(self, id: str) -> PolicyOption:
         """The position of this name; raises UnknownName."""
         for one in self.positions:
             if one.id == id:
@@ -52,14 +52,14 @@ class Question:
         )
 
 
-def _at(id: str, label: str, why: str, **sets: float | str | bool) -> Position:
-    return Position(id=id, label=label, why=why, sets=sets)
+def _at(id: str, label: str, why: str, **sets: float | str | bool) -> PolicyOption:
+    return PolicyOption(id=id, label=label, why=why, sets=sets)
 
 
-SCHOOLS: dict[str, Question] = {
+POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
     question.id: question
     for question in (
-        Question(
+        PolicyQuestion(
             id="first",
             label="What is set first",
             default="fixed",
@@ -85,7 +85,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="keep",
             label="What is in its band already",
             default="leave",
@@ -105,7 +105,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="elbow",
             label="Elbow",
             default="open",
@@ -138,7 +138,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="back",
             label="Back",
             default="supported",
@@ -174,7 +174,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="thighs",
             label="Thighs",
             default="by_back",
@@ -191,7 +191,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="knee_gap",
             label="Gap behind the knee",
             default="two_three",
@@ -239,7 +239,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="lumbar",
             label="Lumbar pad",
             default="above",
@@ -259,7 +259,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="armrests",
             label="Armrests",
             default="light",
@@ -287,7 +287,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="forearms",
             label="Wrists and forearms",
             default="float",
@@ -308,7 +308,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="screen_height",
             label="Screen height",
             default="top_edge",
@@ -347,7 +347,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="screen_distance",
             label="Screen distance",
             default="fingertip",
@@ -371,7 +371,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="two_screens",
             label="Two screens used equally",
             default="by_use",
@@ -397,7 +397,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="lower_lens",
             label="Bifocal or progressive",
             default="lower",
@@ -418,7 +418,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="phone_side",
             label="Phone",
             default="non_writing",
@@ -438,7 +438,7 @@ SCHOOLS: dict[str, Question] = {
                 ),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="rhythm",
             label="Rhythm",
             default="by_desk",
@@ -453,7 +453,7 @@ SCHOOLS: dict[str, Question] = {
                 *(_at(one.id, one.label, one.says, rhythm=one.id) for one in RHYTHMS.values()),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="neck_rest",
             label="Neck rest",
             default="if_it_meets",
@@ -467,7 +467,7 @@ SCHOOLS: dict[str, Question] = {
                 _at("off", "Off", "Seldom useful at a desk.", neck_rest="off"),
             ),
         ),
-        Question(
+        PolicyQuestion(
             id="temporary",
             label="Temporary set-ups",
             default="marked",
@@ -495,7 +495,7 @@ STANDING = "standing."
 """Before a question's name: its position for standing alone."""
 
 
-def policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:
+def policy_of(*bundles: RuleSet, base: Policy | None = None) -> Policy:
     """The policy that bundles make, later ones over earlier ones.
 
     Parameters
@@ -517,13 +517,13 @@ def policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:
     for id in chosen:
         question_of(id)
     sets: dict[str, float | str | bool] = {}
-    for id, question in SCHOOLS.items():  # the catalogue's order, whatever the bundle's
+    for id, question in POLICY_QUESTIONS.items():  # the catalogue's order, whatever the bundle's
         if id in chosen:
             sets.update(question.position(chosen[id]).sets)
     return with_values(base or Policy(), sets)
 
 
-def standing_policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:
+def standing_policy_of(*bundles: RuleSet, base: Policy | None = None) -> Policy:
     """The policy for standing: the bundles, with what they say of standing alone on top."""
     alone: dict[str, str] = {}
     for id, at in (pair for bundle in bundles for pair in bundle.items()):
@@ -533,17 +533,20 @@ def standing_policy_of(*bundles: Bundle, base: Policy | None = None) -> Policy:
     return policy_of(*bundles, alone, base=base)
 
 
-def question_of(id: str) -> Question:
+def question_of(id: str) -> PolicyQuestion:
     """The question of this name; raises UnknownName."""
-    question = SCHOOLS.get(id.removeprefix(STANDING))
+    question = POLICY_QUESTIONS.get(id.removeprefix(STANDING))
     if question is None or (id.startswith(STANDING) and not question.standing):
         raise UnknownName(
-            field=id, value=id, choices=tuple(SCHOOLS), message=f"There is no question “{id}”."
+            field=id,
+            value=id,
+            choices=tuple(POLICY_QUESTIONS),
+            message=f"There is no question “{id}”.",
         )
     return question
 
 
-def check_bundle(bundle: Bundle) -> None:
+def check_rule_set(bundle: RuleSet) -> None:
     """Raises UnknownName for a question or a position that there is not."""
     for id, at in bundle.items():
         question_of(id).position(at)
@@ -551,4 +554,4 @@ def check_bundle(bundle: Bundle) -> None:
 
 def defaults() -> dict[str, str]:
     """The default position of each question."""
-    return {id: question.default for id, question in SCHOOLS.items()}
+    return {id: question.default for id, question in POLICY_QUESTIONS.items()}

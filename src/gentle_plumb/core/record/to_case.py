@@ -10,9 +10,9 @@ from ..choices import one_of
 from ..fit import Case
 from ..fit.case import Lens
 from ..intake.limits import person_limits
-from ..observed import HABIT_OFTEN, HABITS, SIDES
+from ..observation import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
-from ..policy import Bundle, Policy, policy_of, standing_policy_of, with_values
+from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..workstation import HANDS, USES, Details, Screen, Settings, SideScreen
 from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
 from .fields import NUMBERS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
@@ -122,7 +122,7 @@ def case_from(
     *,
     sex: Sex | None = None,
     measuring: Measuring = HOUSE,
-    practice: Bundle | None = None,
+    practice: RuleSet | None = None,
 ) -> Case:
     """The case that the entries make. Nothing missing is filled in.
 

@@ -7,7 +7,7 @@ from datetime import date
 from ...core.body import DIMENSIONS
 from ...core.errors import FieldError
 from ...core.units import parse_length
-from ...services.models import FileRead, Sheet
+from ...services.models import FileRead, MeasurementSheet
 
 READINGS = ("first", "second", "third", "other")
 Read = FileRead
@@ -32,7 +32,7 @@ def mm_text(mm: float) -> str:
     return f"{round(mm, 3):.3f}".rstrip("0").rstrip(".")
 
 
-def dimensions_in(sheet: Sheet) -> list[str]:
+def dimensions_in(sheet: MeasurementSheet) -> list[str]:
     """The dimensions a sheet says anything of, in the order of measuring."""
     said = {path.split(".")[1] for path in sheet.entries if path.count(".") == 2}
     return [name for name in DIMENSIONS if name in said]

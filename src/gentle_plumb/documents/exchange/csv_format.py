@@ -9,7 +9,7 @@ from collections.abc import Iterable, Sequence
 from ...core.body import DIMENSIONS, resolve_readings
 from ...core.body.dimensions import SEXES
 from ...core.choices import one_of
-from ...services.models import Sheet
+from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, Read, agreeing, day, dimensions_in, mm_of, mm_text
 
 WHO = ("client_id", "client", "sex", "work", "visit_id", "visit_on")
@@ -24,7 +24,7 @@ GUARD = ("=", "+", "-", "@", "\t", "\r")
 """A text that starts so is a formula to a spreadsheet: it gets an apostrophe before it."""
 
 
-def _who(sheet: Sheet) -> dict[str, str]:
+def _who(sheet: MeasurementSheet) -> dict[str, str]:
     said = sheet.entries
     heel = said.get("measure.heel")
     return {
@@ -60,7 +60,7 @@ def _written(columns: Sequence[str], rows: Iterable[dict[str, str]]) -> bytes:
     return out.getvalue().encode("utf-8")
 
 
-def write_readings(sheets: Sequence[Sheet]) -> bytes:
+def write_readings(sheets: Sequence[MeasurementSheet]) -> bytes:
     """One row a reading; a dimension without one (left out) has a row of its own."""
     rows = []
     for sheet in sheets:
@@ -81,7 +81,7 @@ def write_readings(sheets: Sequence[Sheet]) -> bytes:
     return _written(BY_READING, rows)
 
 
-def write_clients(sheets: Sequence[Sheet]) -> bytes:
+def write_clients(sheets: Sequence[MeasurementSheet]) -> bytes:
     """One row a client and visit: what the readings of each dimension come to, mm."""
     rows = []
     for sheet in sheets:
@@ -109,7 +109,7 @@ def read_csv(raw: bytes) -> Read:
     sample = text.split("\n", 1)[0]
     mark = ";" if sample.count(";") > sample.count(",") else ","
     lines = csv.DictReader(io.StringIO(text), delimiter=mark, strict=True)
-    sheets: dict[tuple[str, ...], Sheet] = {}
+    sheets: dict[tuple[str, ...], MeasurementSheet] = {}
     try:
         columns = tuple(lines.fieldnames or ())
         by_reading = "dimension" in columns
@@ -146,8 +146,8 @@ def read_csv(raw: bytes) -> Read:
 
 
 def _sheet(
-    read: Read, sheets: dict[tuple[str, ...], Sheet], cells: dict[str, str], number: str
-) -> Sheet | None:
+    read: Read, sheets: dict[tuple[str, ...], MeasurementSheet], cells: dict[str, str], number: str
+) -> MeasurementSheet | None:
     on = day(cells.get("visit_on", ""))
     if not cells.get("client"):
         read.troubles.append((number, "client", "empty"))
@@ -165,7 +165,7 @@ def _sheet(
     if on is None or not cells.get("client"):
         return None
     key = (cells.get("client_id") or cells["client"], cells.get("visit_id") or on.isoformat())
-    made = Sheet(
+    made = MeasurementSheet(
         client_id=cells.get("client_id", ""),
         name=cells["client"],
         sex=one_of(SEXES, cells.get("sex")),
@@ -187,7 +187,7 @@ def _sheet(
     return sheet
 
 
-def _put(read: Read, sheet: Sheet, path: str, typed: str, number: str) -> None:
+def _put(read: Read, sheet: MeasurementSheet, path: str, typed: str, number: str) -> None:
     """Note what a line says; the same path must say the same everywhere in a sheet."""
     if not typed:
         return
@@ -204,7 +204,7 @@ def _put(read: Read, sheet: Sheet, path: str, typed: str, number: str) -> None:
     sheet.entries[path], sheet.places[path] = typed, sheet.places.get(path, number)
 
 
-def _reading(read: Read, sheet: Sheet, cells: dict[str, str], number: str) -> None:
+def _reading(read: Read, sheet: MeasurementSheet, cells: dict[str, str], number: str) -> None:
     name, which = cells["dimension"], cells.get("reading", "")
     if name not in DIMENSIONS:
         read.troubles.append((number, "dimension", f"“{name}” is no dimension of the catalogue"))
@@ -232,7 +232,7 @@ def _reading(read: Read, sheet: Sheet, cells: dict[str, str], number: str) -> No
     sheet.entries[path], sheet.places[path] = text, number
 
 
-def _client(sheet: Sheet, cells: dict[str, str], number: str) -> None:
+def _client(sheet: MeasurementSheet, cells: dict[str, str], number: str) -> None:
     sheet.means = True
     for name in DIMENSIONS:
         value = cells.get(f"{name}_mm", "")

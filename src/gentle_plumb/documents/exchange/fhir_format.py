@@ -18,7 +18,7 @@ from pydantic import ValidationError
 from ...core.body import DIMENSIONS, resolve_readings
 from ...core.body.dimensions import SEXES
 from ...core.choices import one_of
-from ...services.models import Sheet
+from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in, mm_of
 
 if TYPE_CHECKING:
@@ -51,7 +51,7 @@ def _component(part: str, typed: str) -> dict[str, Any]:
     return {"code": code, "valueString": typed}
 
 
-def _observation(sheet: Sheet, name: str, patient: str) -> dict[str, Any]:
+def _observation(sheet: MeasurementSheet, name: str, patient: str) -> dict[str, Any]:
     said, entry = sheet.entries, DIMENSIONS[name]
     start = f"measure.{name}."
     readings = [
@@ -88,7 +88,7 @@ def _observation(sheet: Sheet, name: str, patient: str) -> dict[str, Any]:
     return made
 
 
-def write_fhir(sheets: Sequence[Sheet]) -> bytes:
+def write_fhir(sheets: Sequence[MeasurementSheet]) -> bytes:
     """All sheets as one Bundle of type collection, checked by the library before it goes out."""
     from fhir.resources.R4B.bundle import Bundle
 
@@ -135,7 +135,7 @@ def read_fhir(raw: bytes) -> Read:
         read.troubles.append(("file", "", f"not JSON: {error}"))
         return read
     patients: dict[str, Patient] = {}
-    sheets: dict[tuple[str, str], Sheet] = {}
+    sheets: dict[tuple[str, str], MeasurementSheet] = {}
     entries = list(bundle.entry or ())
     for one in entries:
         if isinstance(one.resource, Patient):
@@ -196,7 +196,7 @@ def _client(patient: Patient) -> tuple[str, str, str | None, str]:
 
 def _take(
     read: Read,
-    sheets: dict[tuple[str, str], Sheet],
+    sheets: dict[tuple[str, str], MeasurementSheet],
     patients: dict[str, Patient],
     seen: Observation,
     place: str,
@@ -230,7 +230,7 @@ def _take(
     key = (id or client, visit_id or on.isoformat())
     sheet = sheets.setdefault(
         key,
-        Sheet(
+        MeasurementSheet(
             client_id=id,
             name=client,
             sex=one_of(SEXES, sex),

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
-from ...services.models import Sheet
+from ...services.models import MeasurementSheet
 from .about import Read
 from .csv_format import read_csv, write_clients, write_readings
 from .fhir_format import read_fhir, write_fhir
@@ -18,7 +18,7 @@ class Format:
 
     id: str
     label: str
-    write: Callable[[Sequence[Sheet]], bytes]
+    write: Callable[[Sequence[MeasurementSheet]], bytes]
     media: str
     file: str
 
@@ -61,7 +61,7 @@ FORMATS: dict[str, Format] = {
 class ExchangeFormats:
     """The Exchange port over these formats."""
 
-    def write(self, id: str, sheets: Sequence[Sheet]) -> tuple[bytes, str, str]:
+    def write(self, id: str, sheets: Sequence[MeasurementSheet]) -> tuple[bytes, str, str]:
         """The file, its media type and its name; raises KeyError for a format there is not."""
         found = FORMATS[id]
         return found.write(sheets), found.media, found.file

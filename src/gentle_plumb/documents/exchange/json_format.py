@@ -10,7 +10,7 @@ from typing import Annotated, Any, Literal
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
 
 from ...core.body import DIMENSIONS
-from ...services.models import Sheet
+from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in
 
 MOST_SHEETS = 5_000
@@ -69,7 +69,7 @@ def measurements_schema() -> dict[str, Any]:
     return MeasurementsDocument.model_json_schema(by_alias=True)
 
 
-def _document(sheet: Sheet) -> dict[str, Any]:
+def _document(sheet: MeasurementSheet) -> dict[str, Any]:
     said = sheet.entries
     whole = {name: said[f"measure.{name}"] for name in WHOLE if f"measure.{name}" in said}
     return {
@@ -91,7 +91,7 @@ def _document(sheet: Sheet) -> dict[str, Any]:
     }
 
 
-def write_json(sheets: Sequence[Sheet]) -> bytes:
+def write_json(sheets: Sequence[MeasurementSheet]) -> bytes:
     """All sheets as one document."""
     whole = {
         "format": "gentle-plumb.measurements",
@@ -129,7 +129,7 @@ def read_json(raw: bytes) -> Read:
             ).items():
                 entries[f"measure.{name}.{part}"] = str(value)
         read.sheets.append(
-            Sheet(
+            MeasurementSheet(
                 client_id=one.client_id,
                 name=one.client,
                 sex=one.sex,

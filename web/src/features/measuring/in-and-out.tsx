@@ -92,7 +92,9 @@ function In() {
         )}
         {found && found.troubles.length === 0 && !put.isSuccess && (
           <Button look="next" disabled={put.isPending} onClick={() => file && put.mutate(file)}>
-            {fresh ? `Take in ${readings(fresh)}` : "Nothing new: take in what is said beside them"}
+            {fresh
+              ? `ReadInstrument in ${readings(fresh)}`
+              : "Nothing new: take in what is said beside them"}
           </Button>
         )}
         {put.isError && (

@@ -1,15 +1,15 @@
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
-import { useBundleChanges, useHouseRules } from "@/shared/api/policies";
+import { useHouseRules, useRuleSetChanges } from "@/shared/api/policies";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { saidWithUndo } from "@/shared/ui/undo";
 
-type Question = Schemas["QuestionOut"];
-type Bundle = Schemas["BundleOut"];
+type Question = Schemas["PolicyQuestionOut"];
+type Bundle = Schemas["RuleSetOut"];
 type Draft = {
   id: string | null;
   version: number;
@@ -136,7 +136,7 @@ function Editor({
   onDone: () => void;
   onChange: (draft: Draft) => void;
 }) {
-  const { add, change, drop } = useBundleChanges();
+  const { add, change, drop } = useRuleSetChanges();
   const [newId] = useNewId();
   const error = add.error ?? change.error ?? drop.error;
   const choose = (id: string, position: string) => {

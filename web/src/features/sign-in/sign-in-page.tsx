@@ -3,7 +3,7 @@ import { useSignIn, useWelcome } from "@/shared/api/account";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
-import { Bob } from "../../app/bob";
+import { Logo } from "../../app/logo";
 
 /** Sign in; `notice` says why one is here again. */
 export function SignInPage({ notice }: { notice?: ReactNode }) {
@@ -19,7 +19,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
     <main className="grid min-h-full place-items-center bg-ground p-6">
       <div className="w-full max-w-[400px]">
         <div className="mb-8 flex items-end gap-4">
-          <Bob size={34} />
+          <Logo size={34} />
           <div>
             <h1 className="text-2xl">Gentle Plumb</h1>
             <p className="text-soft">Workplaces, set true to the person.</p>

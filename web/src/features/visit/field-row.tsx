@@ -11,7 +11,7 @@ const AT_LEAST_MS = 1000;
 
 /** One field of the record, of whatever kind; saved as it is typed. */
 export function FieldRow({ field, large = false }: { field: Field; large?: boolean }) {
-  const { cells, keeper, unit, readOnly, setActive } = useVisitState();
+  const { cells, queue, unit, readOnly, setActive } = useVisitState();
   const few = field.choices.length === 2 && field.choices.every(([, label]) => label.length < 4);
   const id = useId();
   const cell = cells.get(field.id);
@@ -35,7 +35,7 @@ export function FieldRow({ field, large = false }: { field: Field; large?: boole
           label={field.label}
           value={cell?.typed ?? ""}
           choices={field.choices.map(([value, label]) => ({ value, label }))}
-          onChange={(value) => keeper.type(field.id, value, unit)}
+          onChange={(value) => queue.type(field.id, value, unit)}
           disabled={readOnly}
         />
         {help}
@@ -112,7 +112,7 @@ export function TextEntry({
   described?: boolean;
   autoFocus?: boolean;
 }) {
-  const { cells, keeper, unit, readOnly } = useVisitState();
+  const { cells, queue, unit, readOnly } = useVisitState();
   const cell = cells.get(field.id);
   const [draft, setDraft] = useState<string | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -124,8 +124,8 @@ export function TextEntry({
   const send = () => {
     clearTimeout(timer.current);
     if (latest.current !== null) {
-      edit.current ??= keeper.newStep();
-      keeper.type(field.id, latest.current, unit, { step: edit.current });
+      edit.current ??= queue.newStep();
+      queue.type(field.id, latest.current, unit, { step: edit.current });
     }
     latest.current = null;
   };
@@ -148,7 +148,7 @@ export function TextEntry({
   };
   const sendLatest = useRef(send);
   sendLatest.current = send;
-  useEffect(() => keeper.onFlush(() => sendLatest.current()), [keeper]);
+  useEffect(() => queue.onFlush(() => sendLatest.current()), [queue]);
   useEffect(() => () => sendLatest.current(), []);
   useEffect(() => {
     if (autoFocus) input.current?.focus();
@@ -225,7 +225,7 @@ function bare(typed: string, unit: string): string {
 
 /** What is wrong with a field, in its place, with the ways out. */
 export function Trouble({ path, id }: { path: string; id: string }) {
-  const { cells, keeper, unit, go, fields, catalogue } = useVisitState();
+  const { cells, queue, unit, go, fields, catalogue } = useVisitState();
   const cell = cells.get(path);
   if (cell?.state === "refused")
     return (
@@ -234,7 +234,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
         {(cell.problem?.choices ?? []).length > 0 && (
           <span className="mt-1 flex flex-wrap gap-1.5">
             {cell.problem?.choices?.map((choice) => (
-              <Button key={choice} onClick={() => keeper.type(path, choice, unit)}>
+              <Button key={choice} onClick={() => queue.type(path, choice, unit)}>
                 {choice}
               </Button>
             ))}
@@ -245,7 +245,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
             className="mt-1 flex"
             onClick={() => {
               const belongs = cell.problem?.belongs ?? path;
-              keeper.typeAll(
+              queue.typeAll(
                 [
                   [path, ""],
                   [belongs, cell.typed],
@@ -273,10 +273,10 @@ export function Trouble({ path, id }: { path: string; id: string }) {
           in the meantime; you typed <b>{cell.typed || "nothing"}</b>.
         </p>
         <div className="mt-1 flex gap-2">
-          <Button onClick={() => keeper.settle(path, "mine", unit)}>Mine</Button>
-          <Button onClick={() => keeper.settle(path, "theirs", unit)}>Theirs</Button>
+          <Button onClick={() => queue.settle(path, "mine", unit)}>Mine</Button>
+          <Button onClick={() => queue.settle(path, "theirs", unit)}>Theirs</Button>
           {fieldOf(path, [...fields, ...catalogue.families])?.kind === "text" && (
-            <Button onClick={() => keeper.settle(path, "both", unit)}>
+            <Button onClick={() => queue.settle(path, "both", unit)}>
               Both, one after the other
             </Button>
           )}

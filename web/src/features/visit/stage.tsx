@@ -52,7 +52,7 @@ export function Stage({
   onShow: (show: View["show"]) => void;
   onPick: (part: string, posture: string) => void;
   onSize: (size: Size) => void;
-  /** Take hold of a part of the drawing; whether it can be moved. */
+  /** ReadInstrument hold of a part of the drawing; whether it can be moved. */
   onGrab?: (part: string, posture: string) => boolean;
   /** It has been moved so far from where it was taken hold of, px. */
   onDrag?: (dx: number, dy: number) => void;
@@ -145,13 +145,13 @@ export function Stage({
           />
         )}
       </div>
-      <Twin rows={rows} />
+      <DataTable rows={rows} />
     </section>
   );
 }
 
 /** The same heights and distances as a table, for those who don't see the drawing. */
-const Twin = memo(function Twin({ rows }: { rows: readonly Schemas["RowView"][] }) {
+const DataTable = memo(function DataTable({ rows }: { rows: readonly Schemas["RowView"][] }) {
   return (
     <div className="sr-only">
       <table>

@@ -1,8 +1,8 @@
 import { createContext, useContext } from "react";
 import type { Schemas, Unit } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
-import type { Cell, Keeper } from "./saving/keeper";
-import type { TrialStore } from "./trial/trial-store";
+import type { ChangeQueue, FieldState } from "./saving/change-queue";
+import type { WhatIfStore } from "./what-if/what-if-store";
 
 export type Field = Schemas["Field"];
 export type Pick = { part: string; posture: string; count: number };
@@ -12,9 +12,9 @@ export type VisitState = {
   /** What is asked and seen, beside the fields: signs, regions, habits, landmarks … */
   catalogue: Schemas["Fields"];
   fields: readonly Field[];
-  keeper: Keeper;
-  cells: ReadonlyMap<string, Cell>;
-  worked: Schemas["WorkedOut"] | undefined;
+  queue: ChangeQueue;
+  cells: ReadonlyMap<string, FieldState>;
+  worked: Schemas["VisitWorkup"] | undefined;
   unit: Unit;
   readOnly: boolean;
   step: StepId;
@@ -30,15 +30,15 @@ export type VisitState = {
   setTape: (dimension: string | null) => void;
   /** Draw habits in the place of heights. */
   setHabits: (on: boolean) => void;
-  /** Where something else than the elevation is shown; see StageInstead. */
+  /** Where something else than the elevation is shown; see StagePortal. */
   stageRoom: HTMLElement | null;
   takeStage: (taken: boolean) => void;
   /** The part of a step that is open. */
   part: string | null;
   setPart: (part: string) => void;
   go: (step: StepId, part?: string) => void;
-  /** Where things are tried and not kept; see useTrial. */
-  bench: TrialStore;
+  /** Where things are tried and not kept; see useWhatIf. */
+  bench: WhatIfStore;
 };
 
 export const VisitContext = createContext<VisitState | null>(null);
@@ -51,7 +51,7 @@ export function useVisitState(): VisitState {
 
 /** The row of the workup for a posture and key. */
 export function rowOf(
-  worked: Schemas["WorkedOut"] | undefined,
+  worked: Schemas["VisitWorkup"] | undefined,
   posture: string,
   key: string,
 ): Schemas["RowView"] | undefined {
@@ -59,7 +59,7 @@ export function rowOf(
 }
 
 /** Whether a field makes sense with what is already said. */
-export function applies(field: Field, cells: ReadonlyMap<string, Cell>): boolean {
+export function applies(field: Field, cells: ReadonlyMap<string, FieldState>): boolean {
   return field.when.every(([path, values]) => values.includes(cells.get(path)?.typed ?? ""));
 }
 

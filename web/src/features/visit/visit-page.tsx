@@ -8,14 +8,14 @@ import { useKeys } from "@/shared/keys";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import { Keys } from "../../app/keys-dialog";
-import { Cord } from "./cord";
-import { Jotting } from "./jotting";
-import { KeptLine } from "./kept-line";
 import { placeOf } from "./places";
-import { useKeeper } from "./saving/use-keeper";
+import { QuickNote } from "./quick-note";
+import { RedFlagsBanner } from "./red-flags-banner";
+import { SaveStatus } from "./save-status";
+import { useChangeQueue } from "./saving/use-change-queue";
 import { SignedDialog } from "./signed-dialog";
-import { SignsBanner } from "./signs-banner";
 import type { Size } from "./stage";
+import { StepNav } from "./step-nav";
 import { AskPanel } from "./steps/ask/ask-panel";
 import { LookPanel } from "./steps/look/look-panel";
 import { MeasurePanel } from "./steps/measure/measure-panel";
@@ -23,9 +23,9 @@ import { PacePanel } from "./steps/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
 import { SetPanel } from "./steps/set-panel";
 import { WorkPanel } from "./steps/work-out/work-out-panel";
-import { TriedStage } from "./trial/tried-stage";
-import { useTrialStore } from "./trial/use-trial";
 import { type Pick, VisitContext, type VisitState } from "./visit-context";
+import { useWhatIfStore } from "./what-if/use-what-if";
+import { WhatIfStage } from "./what-if/what-if-stage";
 
 const SHOWN: Record<StepId, View["show"]> = {
   ask: "found",
@@ -90,7 +90,7 @@ function OpenVisit({
   const { night } = useSettings();
   const narrow = useNarrow();
   const navigate = useNavigate();
-  const { keeper, snapshot } = useKeeper(visit, me?.email ?? "");
+  const { queue, snapshot } = useChangeQueue(visit, me?.email ?? "");
   const [active, setActive] = useState<string | null>(null);
   const [picked, setPicked] = useState<Pick | null>(null);
   const [sought, setSought] = useState<string | null>(null);
@@ -134,7 +134,7 @@ function OpenVisit({
     (path: string) => fields.fields.find((field) => field.id === path)?.kind === "length",
     [fields],
   );
-  const bench = useTrialStore({
+  const bench = useWhatIfStore({
     visitId: visit.id,
     revision,
     scene: tryScene,
@@ -143,7 +143,7 @@ function OpenVisit({
     isLength,
   });
   useEffect(() => {
-    keeper.view = view;
+    queue.view = view;
   });
 
   const go = useCallback(
@@ -180,7 +180,7 @@ function OpenVisit({
     return () => clearTimeout(wait);
   }, [sought]);
   const chooseShow = useCallback((next: View["show"]) => setShow({ step, show: next }), [step]);
-  const undo = useCallback(() => keeper.undo(unit), [keeper, unit]);
+  const undo = useCallback(() => queue.undo(unit), [queue, unit]);
   useKeys(
     useMemo(() => {
       const steps = Object.fromEntries(STEP_IDS.map((id, index) => [`${index + 1}`, () => go(id)]));
@@ -204,7 +204,7 @@ function OpenVisit({
     visit,
     catalogue: fields,
     fields: fields.fields,
-    keeper,
+    queue,
     cells: snapshot.cells,
     worked,
     unit,
@@ -244,7 +244,7 @@ function OpenVisit({
           <h1 className="text-xl whitespace-nowrap">{visit.client.name}</h1>
           <p className="min-w-0 flex-1 truncate text-soft">{visit.client.work}</p>
           {state.readOnly && <p className="text-soft">You may read here, not change.</p>}
-          <KeptLine snapshot={snapshot} keeper={keeper} onSeek={seek} />
+          <SaveStatus snapshot={snapshot} queue={queue} onSeek={seek} />
           <div className="flex">
             <Tool
               label="A note or a picture (m)"
@@ -267,12 +267,12 @@ function OpenVisit({
             </Tool>
           </div>
         </header>
-        <Cord steps={steps} present={step} onGo={go} />
+        <StepNav steps={steps} present={step} onGo={go} />
         <main
           className="relative overflow-y-auto px-5 pt-4"
           aria-label={fields.steps[step] ?? step}
         >
-          <SignsBanner />
+          <RedFlagsBanner />
           <Panel key={step} />
         </main>
         <div className="relative flex min-h-0 min-w-0 flex-col border-l border-hair">
@@ -280,7 +280,7 @@ function OpenVisit({
             ref={setStageRoom}
             className={taken ? "absolute inset-0 z-10 flex flex-col bg-ground" : "hidden"}
           />
-          <TriedStage
+          <WhatIfStage
             dragged={working}
             away={taken}
             habits={habits}
@@ -302,10 +302,10 @@ function OpenVisit({
       <SignedDialog
         asking={snapshot.asking}
         version={visit.reports.at(-1)?.number ?? 1}
-        onAnswer={(change) => keeper.answer(change)}
+        onAnswer={(change) => queue.answer(change)}
       />
       <Keys open={help} onOpenChange={setHelp} />
-      <Jotting open={jotting} onOpenChange={setJotting} />
+      <QuickNote open={jotting} onOpenChange={setJotting} />
     </VisitContext.Provider>
   );
 }

@@ -9,17 +9,17 @@ export function useHouseRules() {
 }
 
 /** Keep, change or drop a bundle of positions. */
-export function useBundleChanges() {
+export function useRuleSetChanges() {
   const queries = useQueryClient();
   const done = { onSettled: () => queries.invalidateQueries({ queryKey: ["policies"] }) };
   return {
     add: useMutation({
-      mutationFn: async (body: Schemas["BundleIn"]) =>
+      mutationFn: async (body: Schemas["RuleSetIn"]) =>
         unwrap(await api.POST("/api/policies", { body })),
       ...done,
     }),
     change: useMutation({
-      mutationFn: async ({ id, ...body }: Schemas["BundleChange"] & { id: string }) =>
+      mutationFn: async ({ id, ...body }: Schemas["RuleSetChange"] & { id: string }) =>
         unwrap(
           await api.PUT("/api/policies/{bundle_id}", { params: { path: { bundle_id: id } }, body }),
         ),

@@ -808,10 +808,10 @@ export interface paths {
         get: operations["export_api_exchange_get"];
         put?: never;
         /**
-         * Take In
+         * Import Batch
          * @description Import a file whole; refused with every line and reason where anything is wrong.
          */
-        post: operations["take_in_api_exchange_post"];
+        post: operations["import_batch_api_exchange_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1055,20 +1055,6 @@ export interface components {
             height: string | null;
         };
         /**
-         * AgainView
-         * @description A dimension worth measuring (again), and what that narrows, in words.
-         */
-        AgainView: {
-            /** Dimension */
-            dimension: string;
-            /** Label */
-            label: string;
-            /** Measured */
-            measured: boolean;
-            /** Says */
-            says: string[];
-        };
-        /**
          * At
          * @description The numbers themselves, unrounded: mm, degrees or per cent; for the page's own handles.
          */
@@ -1101,88 +1087,6 @@ export interface components {
             values: {
                 [key: string]: components["schemas"]["ValueDocument"];
             };
-        };
-        /**
-         * BundleChange
-         * @description A bundle changed upon its version.
-         */
-        BundleChange: {
-            /** Name */
-            name: string;
-            /** Choices */
-            choices: {
-                [key: string]: string;
-            };
-            /**
-             * Is Default
-             * @default false
-             */
-            is_default: boolean;
-            /** Version */
-            version: number;
-        };
-        /**
-         * BundleIn
-         * @description A bundle of positions to be kept.
-         */
-        BundleIn: {
-            /** Name */
-            name: string;
-            /** Choices */
-            choices: {
-                [key: string]: string;
-            };
-            /**
-             * Is Default
-             * @default false
-             */
-            is_default: boolean;
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-        };
-        /**
-         * BundleOut
-         * @description A kept bundle.
-         */
-        BundleOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Name */
-            name: string;
-            /** Choices */
-            choices: {
-                [key: string]: string;
-            };
-            /** Is Default */
-            is_default: boolean;
-            /** Version */
-            version: number;
-        };
-        /**
-         * CareView
-         * @description A precaution of the client: what the plan keeps to, and who is asked.
-         *
-         *     ``cleared`` is who lifted it and when; it binds no more then.
-         */
-        CareView: {
-            /** Id */
-            id: string;
-            /** Label */
-            label: string;
-            /** Limit */
-            limit: string;
-            /** Ask */
-            ask: string;
-            /** Note */
-            note: string | null;
-            /** Cleared */
-            cleared?: string | null;
         };
         /**
          * CaseDocument
@@ -1330,7 +1234,7 @@ export interface components {
             entry: components["schemas"]["Entry"];
             /** Revision */
             revision: number;
-            worked?: components["schemas"]["WorkedOut"] | null;
+            worked?: components["schemas"]["VisitWorkup"] | null;
         };
         /**
          * Chosen
@@ -1558,7 +1462,7 @@ export interface components {
              * Fixes
              * @default []
              */
-            fixes: components["schemas"]["gentle_plumb__core__record__doubts__Fix"][];
+            fixes: components["schemas"]["Fix"][];
             /** Kept */
             kept?: string | null;
         };
@@ -1742,7 +1646,7 @@ export interface components {
             /** Kinds */
             kinds: components["schemas"]["ShelfKind"][];
             /** Signs */
-            signs: components["schemas"]["Sign"][];
+            signs: components["schemas"]["RedFlag"][];
             /** Urgencies */
             urgencies: {
                 [key: string]: string;
@@ -1890,6 +1794,16 @@ export interface components {
             dismissed_for?: string | null;
         };
         /**
+         * FindingSummary
+         * @description What would be off if it were set like this, in one line.
+         */
+        FindingSummary: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * FitResult
          * @description The whole answer: both postures, what moves between them, and what could not be judged.
          *
@@ -1996,26 +1910,14 @@ export interface components {
             source: string;
         };
         /**
-         * FixView
-         * @description One purchase and what it alone removes; ``mends`` where it is for what does not fit at all.
+         * Fix
+         * @description What to type into a field; empty clears it.
          */
-        FixView: {
-            /** Id */
-            id: string;
-            /** Label */
-            label: string;
-            /** Does */
-            does: string;
-            /** Price */
-            price: string;
-            /** Removes */
-            removes: string;
-            /** Left */
-            left: string;
-            /** Mends */
-            mends: boolean;
-            /** Lacks */
-            lacks: string[];
+        Fix: {
+            /** Path */
+            path: string;
+            /** Typed */
+            typed: string;
         };
         /**
          * FoundDocument
@@ -2156,9 +2058,9 @@ export interface components {
          */
         HouseRules: {
             /** Questions */
-            questions: components["schemas"]["QuestionOut"][];
+            questions: components["schemas"]["PolicyQuestionOut"][];
             /** Bundles */
-            bundles: components["schemas"]["BundleOut"][];
+            bundles: components["schemas"]["RuleSetOut"][];
         };
         /**
          * Ink
@@ -2431,25 +2333,6 @@ export interface components {
             costs: string;
             /** Limit */
             limit: string;
-        };
-        /**
-         * Left
-         * @description A joint that stays outside its band: degrees, and strain minutes a day where hours are known.
-         */
-        Left: {
-            /** Joint */
-            joint: string;
-            /** Label */
-            label: string;
-            /**
-             * Posture
-             * @enum {string}
-             */
-            posture: "seated" | "standing";
-            /** Over */
-            over: number;
-            /** Minutes */
-            minutes: number | null;
         };
         /**
          * LeftView
@@ -2805,26 +2688,6 @@ export interface components {
             text: string;
         };
         /**
-         * Moved
-         * @description A row or joint that is otherwise than before: both numbers, and by how much.
-         */
-        Moved: {
-            /** Id */
-            id: string;
-            /** Posture */
-            posture: string;
-            /** Label */
-            label: string;
-            /** Unit */
-            unit: string;
-            /** Before */
-            before: string;
-            /** After */
-            after: string;
-            /** By */
-            by: string;
-        };
-        /**
          * PasswordChange
          * @description The present password and the next one.
          */
@@ -2926,7 +2789,7 @@ export interface components {
             seated: components["schemas"]["Settings"];
             standing: components["schemas"]["Settings"] | null;
             /** Left */
-            left: components["schemas"]["Left"][];
+            left: components["schemas"]["ResidualExcess"][];
             /** Over */
             over: number;
             /** Minutes */
@@ -2973,6 +2836,34 @@ export interface components {
             same_as: string | null;
         };
         /**
+         * PolicyOptionOut
+         * @description One position, and why its followers hold it.
+         */
+        PolicyOptionOut: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * PolicyQuestionOut
+         * @description One question on which practitioners disagree.
+         */
+        PolicyQuestionOut: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Default */
+            default: string;
+            /** Standing */
+            standing: boolean;
+            /** Positions */
+            positions: components["schemas"]["PolicyOptionOut"][];
+        };
+        /**
          * Posed
          * @description An exercise as it is shown.
          */
@@ -2992,18 +2883,6 @@ export interface components {
             /** Sheet */
             sheet: components["schemas"]["Line"][];
             scene: components["schemas"]["Scene"];
-        };
-        /**
-         * PositionOut
-         * @description One position, and why its followers hold it.
-         */
-        PositionOut: {
-            /** Id */
-            id: string;
-            /** Label */
-            label: string;
-            /** Why */
-            why: string;
         };
         /**
          * PostureFit
@@ -3039,6 +2918,26 @@ export interface components {
             time_zone: string;
             /** Local Wording */
             local_wording: string;
+        };
+        /**
+         * PrecautionView
+         * @description A precaution of the client: what the plan keeps to, and who is asked.
+         *
+         *     ``cleared`` is who lifted it and when; it binds no more then.
+         */
+        PrecautionView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Limit */
+            limit: string;
+            /** Ask */
+            ask: string;
+            /** Note */
+            note: string | null;
+            /** Cleared */
+            cleared?: string | null;
         };
         /**
          * PrecisionOut
@@ -3123,20 +3022,49 @@ export interface components {
             }[] | null;
         };
         /**
-         * QuestionOut
-         * @description One question on which practitioners disagree.
+         * PurchaseView
+         * @description One purchase and what it alone removes; ``mends`` where it is for what does not fit at all.
          */
-        QuestionOut: {
+        PurchaseView: {
             /** Id */
             id: string;
             /** Label */
             label: string;
-            /** Default */
-            default: string;
-            /** Standing */
-            standing: boolean;
-            /** Positions */
-            positions: components["schemas"]["PositionOut"][];
+            /** Does */
+            does: string;
+            /** Price */
+            price: string;
+            /** Removes */
+            removes: string;
+            /** Left */
+            left: string;
+            /** Mends */
+            mends: boolean;
+            /** Lacks */
+            lacks: string[];
+        };
+        /**
+         * RaisedRedFlag
+         * @description A sign that is there: ``done`` is what was done about it and by whom, None while that is open.
+         *
+         *     ``done_path`` and ``by_path`` are the fields that wait for the answer.
+         */
+        RaisedRedFlag: {
+            /** Id */
+            id: string;
+            /**
+             * Urgency
+             * @enum {string}
+             */
+            urgency: "urgent" | "same_day" | "clinician";
+            /** Label */
+            label: string;
+            /** Done */
+            done: string | null;
+            /** Done Path */
+            done_path: string;
+            /** By Path */
+            by_path: string;
         };
         /**
          * RangeDocument
@@ -3195,6 +3123,21 @@ export interface components {
             reason: string | null;
         };
         /**
+         * RedFlag
+         * @description A warning sign in the words it is asked with.
+         */
+        RedFlag: {
+            /** Id */
+            id: string;
+            /**
+             * Urgency
+             * @enum {string}
+             */
+            urgency: "urgent" | "same_day" | "clinician";
+            /** Label */
+            label: string;
+        };
+        /**
          * Region
          * @description One region: middle, half width and half height on the map.
          */
@@ -3228,6 +3171,20 @@ export interface components {
             load: string;
         };
         /**
+         * RemeasureView
+         * @description A dimension worth measuring (again), and what that narrows, in words.
+         */
+        RemeasureView: {
+            /** Dimension */
+            dimension: string;
+            /** Label */
+            label: string;
+            /** Measured */
+            measured: boolean;
+            /** Says */
+            says: string[];
+        };
+        /**
          * ReportOut
          * @description A signed version.
          */
@@ -3250,6 +3207,25 @@ export interface components {
             sha256: string;
             /** Current */
             current: boolean;
+        };
+        /**
+         * ResidualExcess
+         * @description A joint that stays outside its band: degrees, and strain minutes a day where hours are known.
+         */
+        ResidualExcess: {
+            /** Joint */
+            joint: string;
+            /** Label */
+            label: string;
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** Over */
+            over: number;
+            /** Minutes */
+            minutes: number | null;
         };
         /**
          * RestOut
@@ -3293,7 +3269,7 @@ export interface components {
             /** Plans */
             plans: components["schemas"]["PlanDocument"][];
             /** Fixes */
-            fixes: components["schemas"]["gentle_plumb__core__plans__plans__Fix"][];
+            fixes: components["schemas"]["SinglePurchase"][];
         };
         /**
          * RhythmView
@@ -3414,6 +3390,68 @@ export interface components {
             chance: string | null;
             about: components["schemas"]["About"];
             at: components["schemas"]["At"];
+        };
+        /**
+         * RuleSetChange
+         * @description A bundle changed upon its version.
+         */
+        RuleSetChange: {
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /**
+             * Is Default
+             * @default false
+             */
+            is_default: boolean;
+            /** Version */
+            version: number;
+        };
+        /**
+         * RuleSetIn
+         * @description A bundle of positions to be kept.
+         */
+        RuleSetIn: {
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /**
+             * Is Default
+             * @default false
+             */
+            is_default: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+        };
+        /**
+         * RuleSetOut
+         * @description A kept bundle.
+         */
+        RuleSetOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /** Is Default */
+            is_default: boolean;
+            /** Version */
+            version: number;
         };
         /**
          * Scene
@@ -3538,6 +3576,26 @@ export interface components {
             label: string;
             /** Value */
             value: string;
+        };
+        /**
+         * SettingChange
+         * @description A row or joint that is otherwise than before: both numbers, and by how much.
+         */
+        SettingChange: {
+            /** Id */
+            id: string;
+            /** Posture */
+            posture: string;
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** By */
+            by: string;
         };
         /**
          * Settings
@@ -3714,21 +3772,6 @@ export interface components {
             bearing?: number | null;
         };
         /**
-         * Sign
-         * @description A warning sign in the words it is asked with.
-         */
-        Sign: {
-            /** Id */
-            id: string;
-            /**
-             * Urgency
-             * @enum {string}
-             */
-            urgency: "urgent" | "same_day" | "clinician";
-            /** Label */
-            label: string;
-        };
-        /**
          * SignIn
          * @description Credentials.
          */
@@ -3745,6 +3788,48 @@ export interface components {
         SignatureIn: {
             /** Revision */
             revision: number;
+        };
+        /**
+         * SinglePurchase
+         * @description One purchase on top of what is in the room: what it alone removes.
+         *
+         *     ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
+         */
+        SinglePurchase: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /**
+             * Price
+             * @enum {string}
+             */
+            price: "nothing" | "small" | "medium" | "large";
+            /** Price Label */
+            price_label: string;
+            /** Removes */
+            removes: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Left */
+            left: number;
+            /**
+             * Mends
+             * @default false
+             */
+            mends: boolean;
+            /**
+             * @default {
+             *       "thighs": 0,
+             *       "feet": 0,
+             *       "belly": 0,
+             *       "armrests": 0,
+             *       "keys": []
+             *     }
+             */
+            lacks: components["schemas"]["Lacks"];
         };
         /**
          * StackIn
@@ -3889,39 +3974,6 @@ export interface components {
             value: number;
         };
         /**
-         * Ticked
-         * @description A sign that is there: ``done`` is what was done about it and by whom, None while that is open.
-         *
-         *     ``done_path`` and ``by_path`` are the fields that wait for the answer.
-         */
-        Ticked: {
-            /** Id */
-            id: string;
-            /**
-             * Urgency
-             * @enum {string}
-             */
-            urgency: "urgent" | "same_day" | "clinician";
-            /** Label */
-            label: string;
-            /** Done */
-            done: string | null;
-            /** Done Path */
-            done_path: string;
-            /** By Path */
-            by_path: string;
-        };
-        /**
-         * Told
-         * @description What would be off if it were set like this, in one line.
-         */
-        Told: {
-            /** Id */
-            id: string;
-            /** Text */
-            text: string;
-        };
-        /**
          * TrialIn
          * @description What is tried: texts by field; against what else it is held.
          */
@@ -3971,47 +4023,6 @@ export interface components {
              * @default false
              */
             brief: boolean;
-        };
-        /**
-         * Tried
-         * @description What a try comes to, and what moved against what it is compared with.
-         *
-         *     ``findings`` is what would be off in settings and joints; ``gone`` and ``come`` are the visit's
-         *     own findings that would be no more, or new, were it set like this; ``stays`` counts the rest.
-         *     The last three are left out of brief answers.
-         */
-        Tried: {
-            /** Rows */
-            rows: components["schemas"]["RowView"][];
-            /** Joints */
-            joints: components["schemas"]["JointView"][];
-            /** Over */
-            over: number;
-            /** Minutes */
-            minutes: number | null;
-            /** Moved */
-            moved: components["schemas"]["Moved"][];
-            /** Findings */
-            findings: components["schemas"]["Told"][];
-            /** Gone */
-            gone: components["schemas"]["Told"][];
-            /** Come */
-            come: components["schemas"]["Told"][];
-            /** Stays */
-            stays: number;
-            /** Notes */
-            notes: string[];
-            /** Plans */
-            plans: components["schemas"]["PlanView"][];
-            /** Fixes */
-            fixes: components["schemas"]["FixView"][];
-            /** Troubles */
-            troubles: components["schemas"]["Trouble"][];
-            /** Bundle */
-            bundle: {
-                [key: string]: string;
-            };
-            scene: components["schemas"]["Scene"];
         };
         /**
          * Trouble
@@ -4177,6 +4188,81 @@ export interface components {
             photos: components["schemas"]["PhotoOut"][];
         };
         /**
+         * VisitWorkup
+         * @description A visit worked out, with its drawing.
+         */
+        VisitWorkup: {
+            /** Revision */
+            revision: number;
+            /** Rows */
+            rows: components["schemas"]["RowView"][];
+            /** Plan */
+            plan: string;
+            /** Plans */
+            plans: components["schemas"]["PlanView"][];
+            /** Fixes */
+            fixes: components["schemas"]["PurchaseView"][];
+            /** Moves */
+            moves: components["schemas"]["MoveView"][];
+            /** Zones */
+            zones: components["schemas"]["ZoneView"][];
+            /** Laptop */
+            laptop: components["schemas"]["LaptopView"][];
+            /** Gazes */
+            gazes: components["schemas"]["GazeView"][];
+            /** Bundle */
+            bundle: {
+                [key: string]: string;
+            };
+            /** Order */
+            order: string[];
+            /** Steps */
+            steps: components["schemas"]["StepProgress"][];
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Rest */
+            rest: components["schemas"]["RestOut"][];
+            /** Strain */
+            strain: components["schemas"]["Strain"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoView"][];
+            /** Signs */
+            signs: components["schemas"]["RaisedRedFlag"][];
+            /** Cares */
+            cares: components["schemas"]["PrecautionView"][];
+            /** Display */
+            display: string | null;
+            /** Measured */
+            measured: components["schemas"]["Measured"][];
+            /** Doubtful */
+            doubtful: string[];
+            /** Again */
+            again: components["schemas"]["RemeasureView"][];
+            /** Table Origin */
+            table_origin: string;
+            /** Rhythms */
+            rhythms: components["schemas"]["RhythmView"][];
+            /** Proposed Rhythm */
+            proposed_rhythm: string;
+            /** Joints */
+            joints: components["schemas"]["JointView"][];
+            /** Notes */
+            notes: string[];
+            /** Standing Possible */
+            standing_possible: boolean;
+            /** Why Not Standing */
+            why_not_standing: string | null;
+            /** Hours */
+            hours: number;
+            /** Hours Doubt */
+            hours_doubt: string | null;
+            /** Over Found */
+            over_found: number | null;
+            /** Over Set */
+            over_set: number | null;
+            scene: components["schemas"]["Scene"];
+        };
+        /**
          * Warn
          * @description Where the camera stood wrongly, or why that can't be told.
          */
@@ -4211,78 +4297,44 @@ export interface components {
             demo: components["schemas"]["DemoPerson"][];
         };
         /**
-         * WorkedOut
-         * @description A visit worked out, with its drawing.
+         * WhatIfResult
+         * @description What a try comes to, and what moved against what it is compared with.
+         *
+         *     ``findings`` is what would be off in settings and joints; ``gone`` and ``come`` are the visit's
+         *     own findings that would be no more, or new, were it set like this; ``stays`` counts the rest.
+         *     The last three are left out of brief answers.
          */
-        WorkedOut: {
-            /** Revision */
-            revision: number;
+        WhatIfResult: {
             /** Rows */
             rows: components["schemas"]["RowView"][];
-            /** Plan */
-            plan: string;
+            /** Joints */
+            joints: components["schemas"]["JointView"][];
+            /** Over */
+            over: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Setting Changes */
+            setting_changes: components["schemas"]["SettingChange"][];
+            /** Findings */
+            findings: components["schemas"]["FindingSummary"][];
+            /** Gone */
+            gone: components["schemas"]["FindingSummary"][];
+            /** Come */
+            come: components["schemas"]["FindingSummary"][];
+            /** Stays */
+            stays: number;
+            /** Notes */
+            notes: string[];
             /** Plans */
             plans: components["schemas"]["PlanView"][];
             /** Fixes */
-            fixes: components["schemas"]["FixView"][];
-            /** Moves */
-            moves: components["schemas"]["MoveView"][];
-            /** Zones */
-            zones: components["schemas"]["ZoneView"][];
-            /** Laptop */
-            laptop: components["schemas"]["LaptopView"][];
-            /** Gazes */
-            gazes: components["schemas"]["GazeView"][];
+            fixes: components["schemas"]["PurchaseView"][];
+            /** Troubles */
+            troubles: components["schemas"]["Trouble"][];
             /** Bundle */
             bundle: {
                 [key: string]: string;
             };
-            /** Order */
-            order: string[];
-            /** Steps */
-            steps: components["schemas"]["StepProgress"][];
-            /** Findings */
-            findings: components["schemas"]["Finding"][];
-            /** Rest */
-            rest: components["schemas"]["RestOut"][];
-            /** Strain */
-            strain: components["schemas"]["Strain"][];
-            /** Photos */
-            photos: components["schemas"]["PhotoView"][];
-            /** Signs */
-            signs: components["schemas"]["Ticked"][];
-            /** Cares */
-            cares: components["schemas"]["CareView"][];
-            /** Display */
-            display: string | null;
-            /** Measured */
-            measured: components["schemas"]["Measured"][];
-            /** Doubtful */
-            doubtful: string[];
-            /** Again */
-            again: components["schemas"]["AgainView"][];
-            /** Table Origin */
-            table_origin: string;
-            /** Rhythms */
-            rhythms: components["schemas"]["RhythmView"][];
-            /** Proposed Rhythm */
-            proposed_rhythm: string;
-            /** Joints */
-            joints: components["schemas"]["JointView"][];
-            /** Notes */
-            notes: string[];
-            /** Standing Possible */
-            standing_possible: boolean;
-            /** Why Not Standing */
-            why_not_standing: string | null;
-            /** Hours */
-            hours: number;
-            /** Hours Doubt */
-            hours_doubt: string | null;
-            /** Over Found */
-            over_found: number | null;
-            /** Over Set */
-            over_set: number | null;
             scene: components["schemas"]["Scene"];
         };
         /**
@@ -4302,58 +4354,6 @@ export interface components {
             conflict: string | null;
             /** Source */
             source: string;
-        };
-        /**
-         * Fix
-         * @description One purchase on top of what is in the room: what it alone removes.
-         *
-         *     ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
-         */
-        gentle_plumb__core__plans__plans__Fix: {
-            /** Id */
-            id: string;
-            /** Label */
-            label: string;
-            /** Does */
-            does: string;
-            /**
-             * Price
-             * @enum {string}
-             */
-            price: "nothing" | "small" | "medium" | "large";
-            /** Price Label */
-            price_label: string;
-            /** Removes */
-            removes: number;
-            /** Minutes */
-            minutes: number | null;
-            /** Left */
-            left: number;
-            /**
-             * Mends
-             * @default false
-             */
-            mends: boolean;
-            /**
-             * @default {
-             *       "thighs": 0,
-             *       "feet": 0,
-             *       "belly": 0,
-             *       "armrests": 0,
-             *       "keys": []
-             *     }
-             */
-            lacks: components["schemas"]["Lacks"];
-        };
-        /**
-         * Fix
-         * @description What to type into a field; empty clears it.
-         */
-        gentle_plumb__core__record__doubts__Fix: {
-            /** Path */
-            path: string;
-            /** Typed */
-            typed: string;
         };
     };
     responses: never;
@@ -5952,7 +5952,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WorkedOut"];
+                    "application/json": components["schemas"]["VisitWorkup"];
                 };
             };
             /** @description Not signed in */
@@ -7869,7 +7869,7 @@ export interface operations {
             };
         };
     };
-    take_in_api_exchange_post: {
+    import_batch_api_exchange_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -8247,7 +8247,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BundleIn"];
+                "application/json": components["schemas"]["RuleSetIn"];
             };
         };
         responses: {
@@ -8257,7 +8257,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BundleOut"];
+                    "application/json": components["schemas"]["RuleSetOut"];
                 };
             };
             /** @description Not signed in */
@@ -8323,7 +8323,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BundleChange"];
+                "application/json": components["schemas"]["RuleSetChange"];
             };
         };
         responses: {
@@ -8333,7 +8333,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BundleOut"];
+                    "application/json": components["schemas"]["RuleSetOut"];
                 };
             };
             /** @description Not signed in */
@@ -8553,7 +8553,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Tried"];
+                    "application/json": components["schemas"]["WhatIfResult"];
                 };
             };
             /** @description Not signed in */

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...observed import HABITS
+from ...observation import HABITS
 from ..rule import HAND_TASKS, SEATED_TASKS, Answer
 
 OF_THE_HANDS = ("wrist", "forearm")

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...observed import LIGHT_TASKS, ROOM
+from ...observation import LIGHT_TASKS, ROOM
 from ..rule import SEATED_TASKS, Amount, Answer, Rule
 
 ROOM_RULES: tuple[Rule, ...] = (

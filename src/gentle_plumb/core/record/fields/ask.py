@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...intake import CARE, CONSENTS, OFTEN, REGIONS, SIGNS, STRONGEST
+from ...intake import CONSENTS, OFTEN, PRECAUTIONS, RED_FLAGS, REGIONS, STRONGEST
 from .field import HAND, YES, Field, amount, choice, length, words
 
 TASKS = {
@@ -57,7 +57,7 @@ _SIGNS = (
     ),
     *(
         field
-        for sign in SIGNS.values()
+        for sign in RED_FLAGS.values()
         for field in (
             choice(f"ask.sign.{sign.id}", "Signs", sign.label, YES, health=True, needed=True),
             words(
@@ -156,7 +156,7 @@ _HANDS = (
 
 _CARE = tuple(
     field
-    for care in CARE.values()
+    for care in PRECAUTIONS.values()
     for field in (
         choice(f"ask.care.{care.id}", "Conditions", care.label, YES, health=True),
         words(

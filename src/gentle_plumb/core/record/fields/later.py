@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ...pace import RHYTHMS
-from ...policy import POLICY_RANGES, SCHOOLS, STANDING
+from ...policy import POLICY_QUESTIONS, POLICY_RANGES, STANDING
 from .field import YES, Field, amount, choice, length
 from .measure import MEASURE
 
@@ -106,7 +106,7 @@ _CHOICES = (
     ),
     *(
         field
-        for question in SCHOOLS.values()
+        for question in POLICY_QUESTIONS.values()
         for field in (
             choice(
                 f"work.policy.{question.id}",

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from ...observed import HABIT_OFTEN, HABITS, LIGHT_TASKS, ROOM, SIDES
+from ...observation import HABIT_OFTEN, HABITS, LIGHT_TASKS, ROOM, SIDES
 from ...workstation.equipment import ASPECTS
 from ...workstation.kinds import (
     CHAIRS,

@@ -8,7 +8,7 @@ type Rhythm = Schemas["RhythmView"];
 
 /** Pace: one rhythm, with what it comes to over this client's day. */
 export function PacePanel() {
-  const { worked, cells, keeper, unit, readOnly, go } = useVisitState();
+  const { worked, cells, queue, unit, readOnly, go } = useVisitState();
   if (!worked) return <p className="text-soft">One moment …</p>;
   const chosen = cells.get("pace.rhythm")?.typed ?? "";
   return (
@@ -23,7 +23,7 @@ export function PacePanel() {
         value={chosen}
         aria-label="Rhythm"
         disabled={readOnly}
-        onValueChange={(value) => keeper.type("pace.rhythm", value, unit)}
+        onValueChange={(value) => queue.type("pace.rhythm", value, unit)}
       >
         {worked.rhythms.map((rhythm) => (
           <RadioGroup.Item

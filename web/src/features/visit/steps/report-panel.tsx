@@ -13,7 +13,7 @@ import { ReportPaper } from "./report-paper";
 
 /** Report: the paper as it would be signed, and the signature. */
 export function ReportPanel() {
-  const { visit, fields, unit, readOnly, keeper, cells, go, seek } = useVisitState();
+  const { visit, fields, unit, readOnly, queue, cells, go, seek } = useVisitState();
   const draft = useDraft(visit.id, unit);
   const [signing, setSigning] = useState(false);
   const latest = visit.reports.at(-1);
@@ -98,12 +98,12 @@ export function ReportPanel() {
             look="next"
             className="w-full"
             data-next=""
-            disabled={missing.length > 0 || !draft.data || keeper.open.length > 0}
+            disabled={missing.length > 0 || !draft.data || queue.open.length > 0}
             onClick={() => setSigning(true)}
           >
             Sign version {(latest?.number ?? 0) + 1} …
           </Button>
-          {keeper.open.length > 0 && (
+          {queue.open.length > 0 && (
             <p className="mt-1 text-sm text-soft">
               First all that was typed has to be on the server, and nothing left to settle.
             </p>
@@ -130,7 +130,7 @@ export function ReportPanel() {
   );
 }
 
-/** Asked once, with what is signed; the report and its id are those shown here. */
+/** WorkerRequest once, with what is signed; the report and its id are those shown here. */
 function Signing({
   draft,
   version,
@@ -178,7 +178,7 @@ function Signing({
 
 /** What goes to the workplace beside furniture, room and rhythm: only what is ticked here. */
 function Shared() {
-  const { fields, cells, keeper, unit, readOnly } = useVisitState();
+  const { fields, cells, queue, unit, readOnly } = useVisitState();
   const shares = fields.filter((field) => field.section === "share");
   return (
     <fieldset className="mt-4">
@@ -195,7 +195,7 @@ function Shared() {
               className="size-5 shrink-0 accent-(--ink)"
               checked={cells.get(field.id)?.typed === "yes"}
               disabled={readOnly}
-              onChange={(event) => keeper.type(field.id, event.target.checked ? "yes" : "", unit)}
+              onChange={(event) => queue.type(field.id, event.target.checked ? "yes" : "", unit)}
             />
             {field.label}
           </label>

@@ -100,7 +100,7 @@ export function SetPanel() {
 }
 
 function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
-  const { fields, keeper, unit, readOnly } = useVisitState();
+  const { fields, queue, unit, readOnly } = useVisitState();
   const id = useId();
   const path = `set.${row.posture}.${row.key}`;
   const field = fields.find((each) => each.id === path);
@@ -134,7 +134,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
               className="min-h-16"
               title="Set to the aim, not measured again"
               onClick={() =>
-                keeper.type(
+                queue.type(
                   `${path}.aimed`,
                   row.unit === "°" ? (row.setting ?? "") : `${row.setting} ${unit}`,
                   unit,
@@ -156,7 +156,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
             not re-measured. The report says so.
           </span>
           {!readOnly && (
-            <Button look="quiet" onClick={() => keeper.type(`${path}.aimed`, "", unit)}>
+            <Button look="quiet" onClick={() => queue.type(`${path}.aimed`, "", unit)}>
               Not set
             </Button>
           )}

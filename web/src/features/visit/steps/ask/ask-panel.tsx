@@ -7,11 +7,11 @@ import { applies, type Field, useVisitState } from "../../visit-context";
 import { Conditions } from "./conditions";
 import { Consents } from "./consents";
 import { Discomfort } from "./discomfort";
-import { Signs } from "./signs";
+import { RedFlags } from "./red-flags";
 
 const OWN: Record<string, () => React.ReactNode> = {
   Consent: Consents,
-  Signs,
+  RedFlags,
   Conditions,
   Discomfort,
 };

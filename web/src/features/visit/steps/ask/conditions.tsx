@@ -4,7 +4,7 @@ import { useVisitState } from "../../visit-context";
 
 /** Care groups: who belongs to one gets its limit and whom to ask, until that one lifts it. */
 export function Conditions() {
-  const { fields, cells, worked, keeper, unit, readOnly } = useVisitState();
+  const { fields, cells, worked, queue, unit, readOnly } = useVisitState();
   const groups = fields.filter((field) => /^ask\.care\.[a-z_0-9]+$/.test(field.id));
   const open = groups.filter((group) => !cells.get(group.id)?.typed);
   const field = (id: string) => fields.find((one) => one.id === id);
@@ -46,7 +46,7 @@ export function Conditions() {
         <Button
           className="mt-3 w-full"
           onClick={() =>
-            keeper.typeAll(
+            queue.typeAll(
               open.map((group) => [group.id, "no"] as const),
               unit,
             )

@@ -21,13 +21,13 @@ export function Consents() {
 const WORDS: Record<string, string> = { yes: "Given", no: "Not given", withdrawn: "Withdrawn" };
 
 function One({ consent }: { consent: Schemas["Consent"] }) {
-  const { cells, keeper, unit, readOnly } = useVisitState();
+  const { cells, queue, unit, readOnly } = useVisitState();
   const [asking, setAsking] = useState(false);
   const path = `ask.consent.${consent.id}`;
   const cell = cells.get(path);
   const state = cell?.typed ?? "";
   const held = cell?.held;
-  const set = (value: string) => keeper.type(path, value, unit, { undo: true }); // never by z
+  const set = (value: string) => queue.type(path, value, unit, { undo: true }); // never by z
   return (
     <li className="border-b border-hair py-3" data-field={path}>
       <h3 className="font-semibold">{consent.label}</h3>

@@ -1,15 +1,15 @@
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import { FieldRow, Troubles } from "../../field-row";
-import { StageInstead } from "../../stage-instead";
+import { StagePortal } from "../../stage-portal";
 import { useVisitState } from "../../visit-context";
-import { BodyMap } from "./body-map";
+import { BodyChart } from "./body-chart";
 
 const STRENGTHS = Array.from({ length: 11 }, (_, value) => `${value}`);
 
 /** Discomfort: regions on the body, and for the chosen one how strong, how often, since when. */
 export function Discomfort() {
-  const { catalogue, cells, keeper, unit, readOnly, fields } = useVisitState();
+  const { catalogue, cells, queue, unit, readOnly, fields } = useVisitState();
   const strength = (id: string) => Number(cells.get(`ask.discomfort.${id}`)?.typed || 0);
   const marked = catalogue.regions
     .filter((region) => strength(region.id) > 0)
@@ -20,21 +20,21 @@ export function Discomfort() {
     if (readOnly) return;
     setChosen(id);
     const path = `ask.discomfort.${id}`;
-    if (value !== strength(id)) keeper.type(path, value > 0 ? `${value}` : "", unit);
+    if (value !== strength(id)) queue.type(path, value > 0 ? `${value}` : "", unit);
   };
   const more = now
     ? fields.filter((field) => field.id.startsWith(`ask.discomfort.${now.id}.`))
     : [];
   return (
     <div>
-      <StageInstead label="Body, front and back">
-        <BodyMap
+      <StagePortal label="Body, front and back">
+        <BodyChart
           chosen={now?.id ?? null}
           strength={strength}
           onChoose={setChosen}
           onStrength={set}
         />
-      </StageInstead>
+      </StagePortal>
       <Troubles
         of={catalogue.regions.map(({ id, label }) => ({ path: `ask.discomfort.${id}`, label }))}
       />

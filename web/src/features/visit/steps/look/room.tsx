@@ -43,7 +43,7 @@ export function Room() {
 }
 
 function Light() {
-  const { catalogue, fields, cells, keeper, unit, readOnly } = useVisitState();
+  const { catalogue, fields, cells, queue, unit, readOnly } = useVisitState();
   const meter = useLightMeter();
   const task = cells.get("look.room.light_for")?.typed ?? "";
   const band = catalogue.light.find((one) => one.id === (task || "screen"));
@@ -52,7 +52,7 @@ function Light() {
   );
   const take = () =>
     meter.mutate(undefined, {
-      onSuccess: (read) => keeper.type("look.room.lux", `${Math.round(read.lux)}`, unit),
+      onSuccess: (read) => queue.type("look.room.lux", `${Math.round(read.lux)}`, unit),
     });
   return (
     <section className="mb-4 space-y-3 border border-ink/40 bg-ground p-3" aria-label="Light">

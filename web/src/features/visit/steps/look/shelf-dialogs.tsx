@@ -22,7 +22,7 @@ export function typedOf(
   );
 }
 
-/** Take a piece from the shelf: what it says replaces what is there, the rest of the piece is cleared. */
+/** ReadInstrument a piece from the shelf: what it says replaces what is there, the rest of the piece is cleared. */
 export function FromShelf({
   piece,
   title,
@@ -32,7 +32,7 @@ export function FromShelf({
   title: string;
   children: ReactNode;
 }) {
-  const { catalogue, fields, cells, keeper, unit } = useVisitState();
+  const { catalogue, fields, cells, queue, unit } = useVisitState();
   const [open, setOpen] = useState(false);
   const shelf = useShelf().data ?? [];
   const like = piece.replace(/\d$/, "");
@@ -50,7 +50,7 @@ export function FromShelf({
       .filter((field) => mine.some((one) => one.starts.some((at) => field.id.startsWith(at))))
       .map((field) => [field.id, renamed[field.id] ?? ""] as const)
       .filter(([path, typed]) => (cells.get(path)?.typed ?? "") !== typed);
-    keeper.typeAll(id ? [...changes, ["look.workstation", id]] : changes, unit);
+    queue.typeAll(id ? [...changes, ["look.workstation", id]] : changes, unit);
     setOpen(false);
   };
   return (
@@ -115,7 +115,7 @@ export function KeepOnShelf({
   fields: readonly Field[];
   children: ReactNode;
 }) {
-  const { cells, keeper, unit } = useVisitState();
+  const { cells, queue, unit } = useVisitState();
   const { add } = useShelfChanges();
   const [open, setOpen] = useState(false);
   const [id, renew] = useNewId();
@@ -126,7 +126,7 @@ export function KeepOnShelf({
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const kept = await add.mutateAsync({ id, piece, name, place, values, unit });
-    if (piece === WORKSTATION) keeper.type("look.workstation", kept.id, unit);
+    if (piece === WORKSTATION) queue.type("look.workstation", kept.id, unit);
     setOpen(false);
     setName("");
     renew();

@@ -5,7 +5,7 @@ import { applies, type Field, useVisitState } from "../../visit-context";
 
 /** Heights and distances in the order one walks round a desk, one large field at a time. */
 export function Walk() {
-  const { fields, cells, keeper, picked, sought, setActive, setPart, readOnly } = useVisitState();
+  const { fields, cells, queue, picked, sought, setActive, setPart, readOnly } = useVisitState();
   const id = useId();
   const list = fields.filter((field) => field.section === "walk" && applies(field, cells));
   const firstOpen = list.find((field) => field.needed && !cells.get(field.id)?.typed);
@@ -30,7 +30,7 @@ export function Walk() {
   const here = now?.id ?? "";
   const next = now && list[list.indexOf(now) + 1];
   const state = cells.get(here)?.state ?? "kept";
-  const answered = state !== "waiting" || keeper.read().offline;
+  const answered = state !== "waiting" || queue.read().offline;
   // on once the answer is there; where the value was refused, one stays with it
   // biome-ignore lint/correctness/useExhaustiveDependencies: the way on is the one of this moment
   useEffect(() => {
@@ -42,7 +42,7 @@ export function Walk() {
   }, [leaving, here, state, answered]);
   if (!now) return null;
   const onward = () => {
-    keeper.flush();
+    queue.flush();
     setLeaving(now.id);
   };
   return (

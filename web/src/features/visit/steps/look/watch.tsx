@@ -4,7 +4,7 @@ import { useVisitState } from "../../visit-context";
 
 /** Watch: one tap on the figure for what is seen; side, how often and a note where there is time. */
 export function Watch() {
-  const { catalogue, fields, cells, keeper, unit, readOnly, picked, setHabits } = useVisitState();
+  const { catalogue, fields, cells, queue, unit, readOnly, picked, setHabits } = useVisitState();
   const [chosen, setChosen] = useState<string | null>(null);
   useEffect(() => {
     setHabits(true);
@@ -13,7 +13,7 @@ export function Watch() {
   const seen = (id: string) => cells.get(`look.habit.${id}`)?.typed === "seen";
   const toggle = (id: string) => {
     if (readOnly) return;
-    keeper.type(`look.habit.${id}`, seen(id) ? "" : "seen", unit);
+    queue.type(`look.habit.${id}`, seen(id) ? "" : "seen", unit);
     setChosen(seen(id) ? null : id);
   };
   const answered = useRef(picked?.count);

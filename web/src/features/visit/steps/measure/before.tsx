@@ -9,14 +9,14 @@ const PLOT = { width: 300, height: 74 };
 
 /** Where a value is from, and what it was at earlier visits. */
 export function Before({ one }: { one: Schemas["Measured"] }) {
-  const { catalogue, keeper, unit, readOnly, cells, fields } = useVisitState();
+  const { catalogue, queue, unit, readOnly, cells, fields } = useVisitState();
   const id = useId();
   const start = `measure.${one.dimension}`;
   const last = one.past[0];
   const empty = !cells.get(`${start}.first`)?.typed;
   const carry = () => {
     if (!last) return;
-    keeper.typeAll(
+    queue.typeAll(
       [
         [`${start}.origin`, "carried_over"],
         [`${start}.taken_on`, last.on],

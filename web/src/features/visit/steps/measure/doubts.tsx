@@ -8,13 +8,13 @@ const REASONS = ["Measured again, it is so", "Unusual build", "As the client say
 
 /** What is doubtful about a dimension: a question, one tap that puts it right, or a reason to keep it. */
 export function Doubts({ one }: { one: Schemas["Measured"] }) {
-  const { keeper, unit, readOnly } = useVisitState();
+  const { queue, unit, readOnly } = useVisitState();
   const [keeping, setKeeping] = useState(false);
   const doubts = one.doubts.filter((doubt) => doubt.kind !== "sheet");
   if (!doubts.length) return null;
   const start = `measure.${one.dimension}`;
   const keep = (reason: string) => {
-    keeper.typeAll(
+    queue.typeAll(
       [
         [`${start}.kept`, reason],
         [`${start}.kept_at`, `${one.value} ${unit}`],
@@ -37,7 +37,7 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
               data-key={doubt === firstWay ? "o" : undefined}
               aria-keyshortcuts={doubt === firstWay ? "o" : undefined}
               onClick={() =>
-                keeper.typeAll(
+                queue.typeAll(
                   doubt.fixes.map((fix) => [fix.path, fix.typed] as const),
                   unit,
                 )
@@ -85,12 +85,12 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
       )}
       {!open.length && kept && (
         <p className="mt-1 text-sm">
-          Asked and kept: {kept.kept}.{" "}
+          WorkerRequest and kept: {kept.kept}.{" "}
           {!readOnly && (
             <button
               type="button"
               className="min-h-8 underline"
-              onClick={() => keeper.type(`${start}.kept`, "", unit)}
+              onClick={() => queue.type(`${start}.kept`, "", unit)}
             >
               Ask again
             </button>

@@ -4,7 +4,7 @@ import { applies, type Field, useVisitState } from "../../visit-context";
 
 /** What holds for all readings of the visit: posture, shoes, and the table they are held against. */
 export function HowTheySit({ fields }: { fields: readonly Field[] }) {
-  const { cells, keeper, unit, readOnly, worked } = useVisitState();
+  const { cells, queue, unit, readOnly, worked } = useVisitState();
   const tables = usePopulationTables().data ?? [];
   const shown = ["measure.posture", "measure.footwear", "measure.heel"]
     .map((id) => fields.find((field) => field.id === id))
@@ -20,7 +20,7 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
         <select
           value={cells.get("measure.table")?.typed ?? ""}
           disabled={readOnly}
-          onChange={(event) => keeper.type("measure.table", event.target.value, unit)}
+          onChange={(event) => queue.type("measure.table", event.target.value, unit)}
           className="mt-1 block min-h-11 w-full rounded-[3px] border border-ink/40 bg-ground px-2 text-sm font-normal"
         >
           <option value="">British adults of 19 to 65</option>

@@ -7,13 +7,13 @@ const QUIET = "min-h-11 text-sm underline";
 
 /** Leave a dimension out, with a reason; or do with an estimate that has to be insisted on. */
 export function LeaveOut({ one, canGuess }: { one: Schemas["Measured"]; canGuess: boolean }) {
-  const { catalogue, keeper, unit, cells } = useVisitState();
+  const { catalogue, queue, unit, cells } = useVisitState();
   const [asking, setAsking] = useState(false);
   const start = `measure.${one.dimension}`;
   const skipped = !!cells.get(`${start}.skip`)?.typed;
   const guessed = cells.get(`${start}.guess`)?.typed === "yes";
   const say = (what: string, value: string) => {
-    keeper.type(`${start}.${what}`, value, unit);
+    queue.type(`${start}.${what}`, value, unit);
     setAsking(false);
   };
   if (one.value)

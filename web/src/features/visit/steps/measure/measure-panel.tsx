@@ -11,7 +11,7 @@ import { useDeviceTyping } from "./use-device-typing";
 
 /** Measure: one dimension at a time, large; two readings, a third where they differ. */
 export function MeasurePanel() {
-  const { worked, picked, sought, setTape, go, cells, keeper, unit, readOnly, fields } =
+  const { worked, picked, sought, setTape, go, cells, queue, unit, readOnly, fields } =
     useVisitState();
   const all = worked?.measured ?? [];
   const list = all.filter((one) => one.listed);
@@ -63,9 +63,9 @@ export function MeasurePanel() {
       const open = ["first", "second", "third"].find(
         (reading) => !cells.get(`measure.${name}.${reading}`)?.typed,
       );
-      if (open) keeper.type(`measure.${name}.${open}`, text, unit);
+      if (open) queue.type(`measure.${name}.${open}`, text, unit);
     },
-    [name, readOnly, cells, keeper, unit],
+    [name, readOnly, cells, queue, unit],
   );
   useDeviceTyping(
     typedByDevice,
@@ -117,7 +117,7 @@ export function MeasurePanel() {
 }
 
 function ListChoice() {
-  const { cells, keeper, unit, readOnly } = useVisitState();
+  const { cells, queue, unit, readOnly } = useVisitState();
   const lists = useMeasuringLists().data ?? [];
   const chosen = cells.get("measure.list")?.typed || "short";
   return (
@@ -125,7 +125,7 @@ function ListChoice() {
       aria-label="List"
       value={chosen}
       disabled={readOnly}
-      onChange={(event) => keeper.type("measure.list", event.target.value, unit)}
+      onChange={(event) => queue.type("measure.list", event.target.value, unit)}
       className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/40 bg-ground px-2 text-sm"
     >
       <option value="short">Short: for this visit's targets</option>

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { TextEntry, Trouble } from "../../field-row";
 import { useVisitState } from "../../visit-context";
-import { Take, useTaking } from "./taking";
+import { ReadInstrument, useInstrumentReading } from "./taking";
 
 type Measured = Schemas["Measured"];
 export const READINGS = ["first", "second", "third"] as const;
@@ -21,7 +21,7 @@ export function Readings({
   id: string;
   onStep: (by: number) => void;
 }) {
-  const { fields, cells, worked, readOnly, keeper, unit } = useVisitState();
+  const { fields, cells, worked, readOnly, queue, unit } = useVisitState();
   const shown = READINGS.slice(0, many ? 3 : 2);
   const path = useCallback(
     (reading: string) => `measure.${one.dimension}.${reading}`,
@@ -49,18 +49,18 @@ export function Readings({
     if (one.origin !== "carried_over") return;
     const gone = ["origin", "taken_on", "taken_by"];
     if (typedInto?.id !== `${id}-first`) gone.push("first");
-    keeper.typeAll(
+    queue.typeAll(
       gone.map((what) => [path(what), ""] as const),
       unit,
     );
   };
-  const take = useTaking(one, entry, () => measuredHere());
+  const take = useInstrumentReading(one, entry, () => measuredHere());
   const enter = (index: number) => {
     const reading = shown[index];
     const after = shown[index + 1];
     if (after) focus(after);
     else if (reading) {
-      const changed = keeper.cell(path(reading)).state === "waiting";
+      const changed = queue.cell(path(reading)).state === "waiting";
       setWaiting({ path: path(reading), since: changed ? (worked?.revision ?? 0) : -1 });
     }
   };
@@ -117,7 +117,7 @@ export function Readings({
       {shown.map((reading) => (
         <Trouble key={reading} path={path(reading)} id={`${id}-${reading}`} />
       ))}
-      {!readOnly && <Take taking={take} />}
+      {!readOnly && <ReadInstrument taking={take} />}
       {other && (
         <details className="mt-1 text-sm" open={!!cells.get(other.id)?.typed}>
           <summary className="min-h-8 cursor-pointer content-center text-soft">

@@ -19,12 +19,12 @@ type Taking = {
 };
 
 /** Takes a reading from the instrument into the first open field. */
-export function useTaking(
+export function useInstrumentReading(
   one: Measured,
   entry: Schemas["DimensionOut"],
   onReading: () => void,
 ): Taking {
-  const { visit, cells, keeper, unit } = useVisitState();
+  const { visit, cells, queue, unit } = useVisitState();
   const [tool, setTool] = useState<"tape" | "rod">(entry.instrument === "rod" ? "rod" : "tape");
   const taking = useTakeReading(visit.id);
   const latest = useRef(cells);
@@ -42,7 +42,7 @@ export function useTaking(
       {
         onSuccess: (answer) => {
           onReading();
-          keeper.typeAll(
+          queue.typeAll(
             [
               [`${start}.${open}`, answer.typed],
               [`${start}.with`, tool],
@@ -63,7 +63,7 @@ export function useTaking(
   };
 }
 
-export function Take({ taking }: { taking: Taking }) {
+export function ReadInstrument({ taking }: { taking: Taking }) {
   const instruments = useInstruments();
   const mine = instruments.data?.find((one) => one.id === taking.tool);
   return (

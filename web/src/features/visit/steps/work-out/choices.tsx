@@ -1,14 +1,14 @@
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
-import { useBundleChanges, useHouseRules } from "@/shared/api/policies";
+import { useHouseRules, useRuleSetChanges } from "@/shared/api/policies";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { useVisitState } from "../../visit-context";
-import { MovedList } from "./moved";
+import { SettingChanges } from "./moved";
 
-type Question = Schemas["QuestionOut"];
-type Bundle = Schemas["BundleOut"];
+type Question = Schemas["PolicyQuestionOut"];
+type Bundle = Schemas["RuleSetOut"];
 
 const PATH = "work.policy.";
 const STANDING = "standing.";
@@ -105,9 +105,9 @@ function Positions({
   standing?: boolean;
   inherited?: boolean;
 }) {
-  const { keeper, unit, readOnly, bench, worked, cells } = useVisitState();
+  const { queue, unit, readOnly, bench, worked, cells } = useVisitState();
   const path = `${PATH}${standing ? STANDING : ""}${question.id}`;
-  const [moved, setMoved] = useState<Record<string, Schemas["Moved"][]>>({});
+  const [moved, setMoved] = useState<Record<string, Schemas["SettingChange"][]>>({});
   const revision = worked?.revision;
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked again only where the visit has moved on
   useEffect(() => {
@@ -117,7 +117,7 @@ function Positions({
       for (const other of others) {
         const tried = await bench.ask({ [path]: other.id }).catch(() => null);
         if (gone || !tried) return;
-        setMoved((last) => ({ ...last, [other.id]: tried.moved }));
+        setMoved((last) => ({ ...last, [other.id]: tried.setting_changes }));
       }
     })();
     return () => {
@@ -138,7 +138,7 @@ function Positions({
               name={path}
               checked={one.id === at && !inherited}
               disabled={readOnly}
-              onChange={() => keeper.type(path, one.id, unit)}
+              onChange={() => queue.type(path, one.id, unit)}
               className="mt-1 size-5 accent-(--ink)"
             />
             <span>
@@ -150,7 +150,7 @@ function Positions({
           {one.id !== at && (
             <div className="pl-7">
               {moved[one.id] ? (
-                <MovedList of={moved[one.id] ?? []} none="Moves nothing here." />
+                <SettingChanges of={moved[one.id] ?? []} none="Moves nothing here." />
               ) : (
                 <p className="text-sm text-soft">…</p>
               )}
@@ -159,11 +159,7 @@ function Positions({
         </div>
       ))}
       {cells.get(path)?.typed && !readOnly && (
-        <Button
-          look="quiet"
-          className="-ml-4 underline"
-          onClick={() => keeper.type(path, "", unit)}
-        >
+        <Button look="quiet" className="-ml-4 underline" onClick={() => queue.type(path, "", unit)}>
           Back to {standing ? "as seated" : "the practice's"}
         </Button>
       )}
@@ -171,7 +167,7 @@ function Positions({
   );
 }
 
-/** Take a bundle over, keep this visit's choices as one, or lay two over each other. */
+/** ReadInstrument a bundle over, keep this visit's choices as one, or lay two over each other. */
 function Bundles({
   bundles,
   questions,
@@ -179,8 +175,8 @@ function Bundles({
   bundles: readonly Bundle[];
   questions: readonly Question[];
 }) {
-  const { worked, keeper, unit, readOnly, bench, setPart } = useVisitState();
-  const { add } = useBundleChanges();
+  const { worked, queue, unit, readOnly, bench, setPart } = useVisitState();
+  const { add } = useRuleSetChanges();
   const [name, setName] = useState<string | null>(null);
   const [first, setFirst] = useState(VISIT);
   const [second, setSecond] = useState(bundles[0]?.id ?? HOUSE);
@@ -206,7 +202,7 @@ function Bundles({
       const at = path.slice(PATH.length);
       return (mine[at] ?? defaults[at]) !== position;
     });
-    keeper.typeAll(other, unit);
+    queue.typeAll(other, unit);
   };
   const pick = (label: string, value: string, onChange: (id: string) => void) => (
     <select
@@ -244,7 +240,7 @@ function Bundles({
           Compare on this client
         </Button>
         {!readOnly && second !== VISIT && (
-          <Button onClick={() => take(second)}>Take over “{named(second)}”</Button>
+          <Button onClick={() => take(second)}>ReadInstrument over “{named(second)}”</Button>
         )}
         {!readOnly && name === null && (
           <Button look="quiet" onClick={() => setName("")}>

@@ -159,14 +159,14 @@ function Detail({ found }: { found: Found }) {
 
 /** Accept, say it in one's own words, or dismiss with a reason. */
 function Decide({ found }: { found: Found }) {
-  const { catalogue, cells, keeper, unit, readOnly } = useVisitState();
+  const { catalogue, cells, queue, unit, readOnly } = useVisitState();
   const start = `work.finding.${found.id.replaceAll(".", "-")}`;
   const typed = (what: string) => cells.get(`${start}.${what}`)?.typed ?? "";
   const [wording, setWording] = useState(typed("words") !== "");
   const field = (what: string) =>
     memberField(catalogue, `work.finding.*.${what}`, found.id.replaceAll(".", "-"));
   const verdict = typed("verdict");
-  const set = (to: string) => keeper.type(`${start}.verdict`, verdict === to ? "" : to, unit);
+  const set = (to: string) => queue.type(`${start}.verdict`, verdict === to ? "" : to, unit);
   const words = field("words");
   const reason = field("reason");
   const share = field("workplace");

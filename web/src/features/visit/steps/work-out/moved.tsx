@@ -1,7 +1,13 @@
 import type { Schemas } from "@/shared/api/client";
 
 /** What is otherwise than before, in the display unit and in degrees. */
-export function MovedList({ of, none }: { of: readonly Schemas["Moved"][]; none: string }) {
+export function SettingChanges({
+  of,
+  none,
+}: {
+  of: readonly Schemas["SettingChange"][];
+  none: string;
+}) {
   if (of.length === 0) return <p className="text-sm text-soft">{none}</p>;
   return (
     <table className="w-full text-sm">

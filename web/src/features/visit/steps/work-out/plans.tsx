@@ -3,15 +3,15 @@ import { api, type Schemas, unwrap } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Lines } from "../../lines";
-import { useTrial } from "../../trial/use-trial";
 import { useVisitState } from "../../visit-context";
+import { useWhatIf } from "../../what-if/use-what-if";
 
 type Plan = Schemas["PlanView"];
 
 /** Three plans with what each leaves over, single purchases, what moves, and stacks. */
 export function Plans() {
   const { worked } = useVisitState();
-  const trial = useTrial();
+  const trial = useWhatIf();
   const plans = trial.tried?.plans.length ? trial.tried.plans : worked?.plans;
   const fixes = trial.tried?.plans.length ? trial.tried.fixes : worked?.fixes;
   if (!worked || !plans?.length) return <p className="text-soft">One moment …</p>;
@@ -89,7 +89,7 @@ export function Plans() {
 }
 
 function One({ plan, taken }: { plan: Plan; taken: boolean }) {
-  const { keeper, unit, readOnly } = useVisitState();
+  const { queue, unit, readOnly } = useVisitState();
   return (
     <section
       aria-label={plan.label}
@@ -171,7 +171,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         <p className="mt-2 text-sm font-semibold">The targets follow this one.</p>
       ) : (
         !readOnly && (
-          <Button className="mt-2" onClick={() => keeper.type("work.plan", plan.id, unit)}>
+          <Button className="mt-2" onClick={() => queue.type("work.plan", plan.id, unit)}>
             Take this one
           </Button>
         )

@@ -6,8 +6,8 @@ import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
 import { RowMark } from "../../row-mark";
-import { rowsOf, useTrial } from "../../trial/use-trial";
 import { useVisitState } from "../../visit-context";
+import { rowsOf, useWhatIf } from "../../what-if/use-what-if";
 
 type Row = Schemas["RowView"];
 
@@ -22,7 +22,7 @@ export function moves(row: Row): boolean {
 /** Every target with its terms, its band, what the equipment makes of it. */
 export function Targets() {
   const { worked, picked, setActive, go, seek, fields, cells } = useVisitState();
-  const trial = useTrial();
+  const trial = useWhatIf();
   const waits = fields.filter(
     (field) => TOLD_IN_ASK.has(field.group) && field.needed && !cells.get(field.id)?.held?.typed,
   );

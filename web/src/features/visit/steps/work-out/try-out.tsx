@@ -2,10 +2,10 @@ import { memo, useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
-import { Left } from "../../trial/trial-bar";
-import { rowsOf, useTrial } from "../../trial/use-trial";
 import { applies, type Field, useVisitState } from "../../visit-context";
-import { MovedList } from "./moved";
+import { rowsOf, useWhatIf } from "../../what-if/use-what-if";
+import { Left } from "../../what-if/what-if-bar";
+import { SettingChanges } from "./moved";
 
 const ANGLES = /^work\.number\./;
 const CHOICES = /^work\.policy\./;
@@ -31,8 +31,8 @@ const PIECES = new Set([
 
 /** Try anything: a height, a distance, an angle, a choice, a piece. Nothing is kept until you say so. */
 export function TryOut() {
-  const { bench, worked, fields, cells, keeper, unit, readOnly } = useVisitState();
-  const trial = useTrial();
+  const { bench, worked, fields, cells, queue, unit, readOnly } = useVisitState();
+  const trial = useWhatIf();
   const { tried } = trial;
   const rows = rowsOf(trial, worked);
   const many = Object.keys(trial.tries).length;
@@ -67,8 +67,8 @@ export function TryOut() {
           <p className="figures mb-2">
             <Left of={tried} />
           </p>
-          <MovedList
-            of={tried.moved}
+          <SettingChanges
+            of={tried.setting_changes}
             none={`Nothing moved against ${trial.snapshot ? trial.snapshot.label : "what is kept"}.`}
           />
           {tried.findings.length > 0 && (
@@ -90,7 +90,7 @@ export function TryOut() {
             {many > 0 && !readOnly && (
               <Button
                 onClick={() => {
-                  keeper.typeAll(Object.entries(trial.tries), unit);
+                  queue.typeAll(Object.entries(trial.tries), unit);
                   bench.toBest();
                 }}
               >
@@ -126,9 +126,10 @@ export function TryOut() {
 }
 
 /** Which of the visit's findings would go, and which would come. */
-function Turned({ tried: { gone, come, stays } }: { tried: Schemas["Tried"] }) {
+function Turned({ tried: { gone, come, stays } }: { tried: Schemas["WhatIfResult"] }) {
   if (gone.length + come.length + stays === 0) return null;
-  const names = (some: readonly Schemas["Told"][]) => some.map((one) => one.text).join("; ");
+  const names = (some: readonly Schemas["FindingSummary"][]) =>
+    some.map((one) => one.text).join("; ");
   return (
     <p className="mt-2 text-sm">
       Findings of this visit: {gone.length > 0 ? `${names(gone)} would go` : "none would go"}

@@ -5,7 +5,7 @@ import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow, Troubles } from "../../../field-row";
-import { StageInstead } from "../../../stage-instead";
+import { StagePortal } from "../../../stage-portal";
 import { memberField, useVisitState } from "../../../visit-context";
 import { AddPicture } from "./add-picture";
 import { Compare } from "./compare";
@@ -90,7 +90,7 @@ export function Photographs() {
         </Button>
       )}
       {now && (
-        <StageInstead label="Photograph">
+        <StagePortal label="Photograph">
           {comparing && pair ? (
             <Compare before={pair[0]} after={pair[1]} />
           ) : (
@@ -102,7 +102,7 @@ export function Photographs() {
               onChoose={setMark}
             />
           )}
-        </StageInstead>
+        </StagePortal>
       )}
       {now && !comparing && (
         <>

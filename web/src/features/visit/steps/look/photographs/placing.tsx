@@ -38,7 +38,7 @@ export function Placing({
   present: string | null;
   onChoose: (mark: string | null) => void;
 }) {
-  const { cells, keeper, unit, readOnly } = useVisitState();
+  const { cells, queue, unit, readOnly } = useVisitState();
   const svg = useRef<SVGSVGElement>(null);
   const [moving, setMoving] = useState<{ id: string; at: Point } | null>(null);
   const [perPx, setPerPx] = useState(2);
@@ -63,7 +63,7 @@ export function Placing({
     y: Math.min(shot.height, Math.max(0, point.y)),
   });
   const place = (id: string, { x, y }: Point) =>
-    keeper.type(`look.photo.${shot.id}.${id}`, `${x.toFixed(1)} ${y.toFixed(1)}`, unit);
+    queue.type(`look.photo.${shot.id}.${id}`, `${x.toFixed(1)} ${y.toFixed(1)}`, unit);
   const at = (event: PointerEvent): Point => {
     const matrix = svg.current?.getScreenCTM();
     if (!matrix) return { x: 0, y: 0 };
@@ -99,7 +99,7 @@ export function Placing({
       const next = marks[(marks.findIndex((mark) => mark.id === id) + 1) % marks.length];
       if (next) onChoose(next.id);
     } else if ((event.key === "Delete" || event.key === "Backspace") && !readOnly) {
-      keeper.type(`look.photo.${shot.id}.${id}`, "", unit);
+      queue.type(`look.photo.${shot.id}.${id}`, "", unit);
     } else return;
     event.preventDefault();
   };

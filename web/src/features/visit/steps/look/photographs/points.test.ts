@@ -1,10 +1,10 @@
 import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
-import type { Cell } from "../../../saving/keeper";
+import type { FieldState } from "../../../saving/change-queue";
 import { linesOf, pointsOf } from "./points";
 
 const mark = (id: string) => ({ id }) as Schemas["Landmark"];
-const cell = (typed: string) => ({ typed }) as Cell;
+const cell = (typed: string) => ({ typed }) as FieldState;
 
 test("points are what is typed of this photograph, and nothing half typed", () => {
   const cells = new Map([

@@ -1,5 +1,5 @@
 import type { Schemas } from "@/shared/api/client";
-import type { Cell } from "../../../saving/keeper";
+import type { FieldState } from "../../../saving/change-queue";
 import { useVisitState } from "../../../visit-context";
 
 export type Point = { x: number; y: number };
@@ -34,7 +34,7 @@ export function useShots(): Shot[] {
 
 /** The points placed on a photograph, px. */
 export function pointsOf(
-  cells: ReadonlyMap<string, Cell>,
+  cells: ReadonlyMap<string, FieldState>,
   photo: string,
   marks: readonly Schemas["Landmark"][],
 ): Points {

@@ -1,0 +1,76 @@
+"""Who is asking: the session cookie, the CSRF token, the origin."""
+
+from __future__ import annotations
+
+import hmac
+from dataclasses import dataclass
+from typing import Annotated
+
+from fastapi import Depends, Request, Security
+from fastapi.security import APIKeyCookie, APIKeyHeader
+
+from ..services.errors import NotAllowed, NotSignedIn
+from ..services.models import Member, Practice, Session
+from .dependencies import Services
+
+COOKIE = "plumb_session"
+KNOWN_COOKIE = "plumb_browser"
+CSRF_HEADER = "X-Plumb-Csrf"
+SAFE = {"GET", "HEAD", "OPTIONS"}
+
+_cookie = APIKeyCookie(name=COOKIE, auto_error=False, description="Opened by signing in.")
+_csrf = APIKeyHeader(name=CSRF_HEADER, auto_error=False, description="From GET /api/me.")
+
+
+@dataclass(frozen=True, kw_only=True)
+class CurrentUser:
+    """Somebody signed in."""
+
+    session: Session
+    member: Member
+    practice: Practice
+
+
+def services(request: Request) -> Services:
+    """What the routes hand over to."""
+    held: Services = request.app.state.services
+    return held
+
+
+def check_origin(request: Request) -> None:
+    """A page of another origin can't make a browser change anything here."""
+    origin = request.headers.get("origin")
+    if origin is not None and origin.split("://", 1)[-1] != request.headers.get("host"):
+        raise NotAllowed("This request comes from another page.")
+
+
+def caller(
+    request: Request,
+    token: Annotated[str | None, Security(_cookie)],
+    csrf: Annotated[str | None, Security(_csrf)],
+) -> CurrentUser:
+    """The signed-in member; for unsafe methods only with the session's CSRF token."""
+    session, member, practice = services(request).accounts.who(token)
+    if request.method not in SAFE:
+        check_origin(request)
+        if csrf is None:
+            raise NotAllowed("The request carries no CSRF token.")
+        if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
+            raise NotAllowed("The CSRF token does not fit this session.")
+    return CurrentUser(session=session, member=member, practice=practice)
+
+
+Signed = Annotated[CurrentUser, Depends(caller)]
+With = Annotated[Services, Depends(services)]
+
+__all__ = [
+    "COOKIE",
+    "CSRF_HEADER",
+    "KNOWN_COOKIE",
+    "CurrentUser",
+    "NotSignedIn",
+    "Signed",
+    "With",
+    "check_origin",
+    "services",
+]

@@ -1,0 +1,44 @@
+"""Results in words and numbers ready to be shown: the same for the page, the file and the report."""
+
+from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
+from .joints import JointView, joint_views
+from .origins import age_words, elsewhere_text, origin_text
+from .plans import (
+    MoveView,
+    PlanView,
+    PurchaseView,
+    StackView,
+    lacks_said,
+    move_views,
+    plan_view,
+    plan_views,
+    stack_view,
+)
+from .rows import RowView, chance_in_band, plain, row_view
+
+__all__ = [
+    "GazeView",
+    "JointView",
+    "LaptopView",
+    "MoveView",
+    "PlanView",
+    "PurchaseView",
+    "RowView",
+    "StackView",
+    "ZoneView",
+    "age_words",
+    "chance_in_band",
+    "elsewhere_text",
+    "gaze_views",
+    "joint_views",
+    "lacks_said",
+    "laptop_views",
+    "move_views",
+    "origin_text",
+    "plain",
+    "plan_view",
+    "plan_views",
+    "row_view",
+    "stack_view",
+    "zone_views",
+]

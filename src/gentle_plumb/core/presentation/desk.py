@@ -1,0 +1,107 @@
+"""Zones, laptop turns and screen rules in words."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..errors import MissingInput
+from ..fit import Case, FitResult
+from ..fit.laptop import laptop_turns
+from ..fit.model import target_distance
+from ..fit.screen_rules import gaze_by_rule
+from ..fit.wording import format_degrees
+from ..fit.zones import zones_of
+from ..policy import POLICY_QUESTIONS
+from ..sources import SOURCES
+from ..units import LengthUnit, format_difference
+
+
+@dataclass(frozen=True, kw_only=True)
+class ZoneView:
+    """A place on the desk, and where two rules about it disagree."""
+
+    id: str
+    label: str
+    side: str
+    why: str
+    conflict: str | None
+    source: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class LaptopView:
+    """One way to have a laptop without anything else, with what it costs and how long it may last."""
+
+    id: str
+    label: str
+    raise_by: str
+    costs: str
+    limit: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class GazeView:
+    """One screen rule: its top against the eye, and the gaze to top, centre and bottom, degrees."""
+
+    rule: str
+    label: str
+    top: str
+    gaze: str
+    chosen: bool
+
+
+def zone_views(case: Case) -> list[ZoneView]:
+    """Every zone, in words."""
+    return [
+        ZoneView(
+            id=one.id,
+            label=one.label,
+            side=one.side,
+            why=one.why,
+            conflict=one.conflict,
+            source=SOURCES[one.source].title,
+        )
+        for one in zones_of(case)
+    ]
+
+
+def laptop_views(case: Case, unit: LengthUnit) -> list[LaptopView]:
+    """Both turns of a laptop, in words; none for other screens."""
+    found = []
+    for one in laptop_turns(case):
+        elbow = "" if one.elbow is None else f"; elbow and wrist {one.elbow:.0f}° outside"
+        hours = f"{one.hours:g} h a day of it; " if one.hours else ""
+        found.append(
+            LaptopView(
+                id=one.id,
+                label=one.label,
+                raise_by=format_difference(one.raise_mm, unit, up="up", down="down"),
+                costs=f"Gaze {one.neck:.0f}° outside its band{elbow}.",
+                limit=f"{hours}at most {one.spell_min} min at a time, then the other.",
+            )
+        )
+    return found
+
+
+def gaze_views(case: Case, result: FitResult, unit: LengthUnit) -> list[GazeView]:
+    """Every screen rule on this client at this distance; none where size or arm are not known."""
+    distance = result.seated.setting("distance") or target_distance(case)
+    if distance is None:
+        return []
+    try:
+        rules = gaze_by_rule(case, distance)
+    except MissingInput:
+        return []
+    labels = {one.id: one.label for one in POLICY_QUESTIONS["screen_height"].positions}
+    return [
+        GazeView(
+            rule=one.rule,
+            label=labels[one.rule],
+            chosen=one.rule == case.policy.screen_rule,
+            top=format_difference(one.top, unit, up="over the eye", down="under the eye"),
+            gaze=", ".join(
+                format_degrees(value, 1) for value in (one.to_top, one.to_centre, one.to_bottom)
+            ),
+        )
+        for one in rules
+    ]

@@ -1,0 +1,282 @@
+"""Plans and single purchases in words."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from ..findings import whole_minutes
+from ..fit.costs import UNREACHABLE_DEG
+from ..fit.result import Move
+from ..fit.rows import TAPE_MM
+from ..plans import Added, Lacks, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer, Tier
+from ..plans.stacks import STACK_WARNING
+from ..units import LengthUnit, format_difference, format_length
+from ..workstation import Settings
+
+SHOWN = {
+    "seat": "Seat",
+    "footrest": "Feet on",
+    "surface": "Surface",
+    "screen_top": "Screen top",
+    "distance": "Eye to screen",
+    "mouse": "Mouse",
+}
+
+
+@dataclass(frozen=True, kw_only=True)
+class AddedView:
+    """One addition: what it does, what it costs, what it removes."""
+
+    id: str
+    label: str
+    does: str
+    price: str
+    temporary: bool
+    removes: str | None
+    height: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class LeftView:
+    """A joint that stays outside its band."""
+
+    joint: str
+    label: str
+    posture: str
+    over: str
+    minutes: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class SetAt:
+    """What a piece is set to."""
+
+    label: str
+    value: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class PlanView:
+    """A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
+
+    ``lacks`` is what does not fit at all, said before anything else.
+    """
+
+    id: Tier
+    label: str
+    lacks: list[str]
+    added: list[AddedView]
+    left: list[LeftView]
+    over: str
+    minutes: str | None
+    temporary: bool
+    cautions: list[str]
+    seated: list[SetAt]
+    standing: list[SetAt]
+    same_as: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class PurchaseView:
+    """One purchase and what it alone removes; ``mends`` where it is for what does not fit at all."""
+
+    id: str
+    label: str
+    does: str
+    price: str
+    removes: str
+    left: str
+    mends: bool
+    lacks: list[str]
+
+
+@dataclass(frozen=True, kw_only=True)
+class MoveView:
+    """What moves between sitting and standing."""
+
+    piece: str
+    label: str
+    seated: str | None
+    standing: str | None
+    by: str | None
+    text: str
+
+
+def _minutes(minutes: float | None) -> str | None:
+    return None if minutes is None else f"{whole_minutes(minutes)} min a day"
+
+
+def _both(over: float, minutes: float | None) -> str:
+    said = _minutes(minutes)
+    return f"{over:.0f}°" if said is None else f"{over:.0f}°, {said}"
+
+
+def _added(one: Added, unit: LengthUnit) -> AddedView:
+    height = None
+    if one.height is not None:
+        height = format_length(one.height, unit, with_unit=True)
+        if one.sd:
+            height += f" ± {format_length(2 * one.sd, unit)}"
+    return AddedView(
+        id=one.id,
+        label=one.label,
+        does=one.does,
+        price=one.price_label,
+        temporary=one.temporary,
+        removes=_both(one.removes, one.minutes) if one.removes >= 0.5 else None,
+        height=height,
+    )
+
+
+def lacks_said(lacks: Lacks, unit: LengthUnit) -> list[str]:
+    """What does not fit at all by more than a tape can be off, a sentence each, the gravest first."""
+
+    def mm(value: float) -> str:
+        return format_length(value, unit, with_unit=True)
+
+    found = []
+    if lacks.thighs > TAPE_MM:
+        found.append(f"Thighs or armrests do not fit under the desk: {mm(lacks.thighs)} short.")
+    if lacks.feet > TAPE_MM:
+        found.append(f"The feet hang: {mm(lacks.feet)} short of a support.")
+    found += [f"No arm reaches the keys, {posture}." for posture in lacks.keys]
+    if lacks.belly > TAPE_MM:
+        found.append(
+            f"The belly keeps the desk away: the keyboard hangs over its edge by {mm(lacks.belly)}."
+        )
+    if lacks.armrests > TAPE_MM:
+        found.append(
+            f"The armrests meet the desk even at their lowest, by {mm(lacks.armrests)}: turn them "
+            "out, take them off, or stay short of the edge."
+        )
+    return found
+
+
+def _left(one: ResidualExcess) -> LeftView:
+    if abs(one.over) >= UNREACHABLE_DEG:
+        return LeftView(
+            joint=one.joint,
+            label=one.label,
+            posture=one.posture,
+            over="out of the arm's reach",
+            minutes=_minutes(one.minutes),
+        )
+    side = "over" if one.over > 0 else "under"
+    return LeftView(
+        joint=one.joint,
+        label=one.label,
+        posture=one.posture,
+        over=f"{abs(one.over):.1f}° {side} its band",
+        minutes=_minutes(one.minutes),
+    )
+
+
+def _settings(settings: Settings | None, unit: LengthUnit) -> list[SetAt]:
+    if settings is None:
+        return []
+    return [
+        SetAt(label=label, value=format_length(value, unit, with_unit=True))
+        for key, label in SHOWN.items()
+        if (value := settings.get(key)) is not None and not (key == "footrest" and not value)
+    ]
+
+
+def _same(plans: Sequence[Plan], index: int) -> str | None:
+    """The label of an earlier plan with the same additions."""
+    mine = {(one.id, one.height) for one in plans[index].added}
+    for other in plans[:index]:
+        if {(one.id, one.height) for one in other.added} == mine:
+            return other.label
+    return None
+
+
+def plan_view(plan: Plan, unit: LengthUnit, *, same_as: str | None = None) -> PlanView:
+    """One plan in words."""
+    return PlanView(
+        id=plan.id,
+        label=plan.label,
+        lacks=lacks_said(plan.lacks, unit),
+        added=[_added(one, unit) for one in plan.added],
+        left=[_left(one) for one in plan.left],
+        over=f"{plan.over:.0f}°",
+        minutes=_minutes(plan.minutes),
+        temporary=plan.temporary,
+        cautions=list(plan.cautions),
+        seated=_settings(plan.seated, unit),
+        standing=_settings(plan.standing, unit),
+        same_as=same_as,
+    )
+
+
+def plan_views(worked: PlanSet, unit: LengthUnit) -> tuple[list[PlanView], list[PurchaseView]]:
+    """Every plan and every single purchase, in words."""
+    plans = [
+        plan_view(plan, unit, same_as=_same(worked.plans, index))
+        for index, plan in enumerate(worked.plans)
+    ]
+    return plans, [_fix(one, unit) for one in worked.fixes]
+
+
+def _fix(one: SinglePurchase, unit: LengthUnit) -> PurchaseView:
+    return PurchaseView(
+        id=one.id,
+        label=one.label,
+        does=one.does,
+        price=one.price_label,
+        removes=_removes(one),
+        left=f"{one.left:.0f}°",
+        mends=one.mends,
+        lacks=lacks_said(one.lacks, unit),
+    )
+
+
+def _removes(one: SinglePurchase) -> str:
+    """What a purchase removes; one that mends what did not fit may remove no degree."""
+    if one.removes < 0.5:
+        return "mends what does not fit"
+    return _both(one.removes, one.minutes)
+
+
+def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:
+    """What moves between sitting and standing, in words."""
+
+    def said(value: float | None) -> str | None:
+        return format_length(value, unit) if value is not None else None
+
+    return [
+        MoveView(
+            piece=one.piece,
+            label=one.label,
+            seated=said(one.seated),
+            standing=said(one.standing),
+            by=format_difference(one.by, unit, up="up", down="down")
+            if one.by is not None
+            else None,
+            text=one.text,
+        )
+        for one in moves
+    ]
+
+
+@dataclass(frozen=True, kw_only=True)
+class StackView:
+    """The best stack for a lift in words; all None where nothing at hand serves."""
+
+    text: str | None
+    height: str | None
+    short: str | None
+    warning: str
+
+
+def stack_view(answer: StackAnswer, unit: LengthUnit) -> StackView:
+    """A stack in words, with its error and what it is short of."""
+    if answer.stack is None:
+        return StackView(text=None, height=None, short=None, warning=STACK_WARNING)
+    height = format_length(answer.stack.height, unit, with_unit=True)
+    return StackView(
+        text=answer.stack.text,
+        height=f"{height} ± {format_length(2 * answer.sd, unit)}",
+        short=format_difference(answer.short, unit, up="short by", down="over by"),
+        warning=STACK_WARNING,
+    )

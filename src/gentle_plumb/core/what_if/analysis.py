@@ -1,0 +1,241 @@
+"""A visit worked through: from its entries to rows, joints, findings and plans.
+
+One way for the server and for the page: the server keeps what comes out, the page tries what
+would.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field, replace
+from datetime import date
+from typing import Any
+
+from ..body import Sex
+from ..choices import one_of
+from ..drawing import Scene, SceneRequest, draw_scene
+from ..findings import Facts, Finding, Strain, findings, strain_by_region
+from ..fit import Case, FitResult, FitRow, aimed_settings, fit
+from ..memoize import memoize_last
+from ..photo import PhotoReading, read_photo
+from ..plans import TIERS, OwnNumbers, Plan, PlanSet, Tier, make_plans, one_plan
+from ..plans.addition_sets import best_additions, with_additions
+from ..policy import STANDING, RuleSet, question_of
+from ..presentation import JointView, RowView, joint_views, row_view
+from ..record import (
+    HOUSE,
+    Entries,
+    Measuring,
+    PhotoFile,
+    case_from,
+    display_offset,
+    habits_seen,
+    overrules,
+    photos_from,
+    set_unmeasured,
+    settings_left,
+)
+from ..record.fields import OVERRULED
+from ..record.texts import TEXTS
+from ..record.to_case import bundle_of
+from ..units import LengthUnit
+from ..workstation import Settings
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitInput:
+    """What a visit is worked through from.
+
+    ``practice`` is what the practice had chosen when the visit began.
+    """
+
+    values: Entries
+    today: date
+    sex: Sex | None = None
+    practice: RuleSet = field(default_factory=dict)
+    measuring: Measuring = HOUSE
+    photos: tuple[PhotoFile, ...] = ()
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitAnalysis:
+    """A visit worked through. ``plan`` is the chosen one; ``case`` has its additions in place."""
+
+    given: VisitInput
+    bare: Case
+    case: Case
+    plan: Tier
+    result: FitResult
+    facts: Facts
+    photos: tuple[PhotoReading, ...]
+    findings: list[Finding]
+    bundle: Mapping[str, str]
+    own: tuple[Settings, Settings]
+    computed: tuple[Settings, Settings]
+    left: tuple[Settings, Settings]
+
+    def rows(self, unit: LengthUnit, *, brief: bool = False) -> list[RowView]:
+        """Every row in words; in brief without what it rests on."""
+        values = self.given.values
+        if brief:
+            values = {path: value for path, value in values.items() if path.endswith(".why")}
+        offset = display_offset(self.given.values)
+        return [
+            _row_view(
+                row,
+                self.case,
+                values,
+                unit,
+                today=self.given.today,
+                bundle=self.bundle,
+                left=self.left[index].get(row.key),
+                unmeasured=set_unmeasured(self.given.values, row.posture, row.key),
+                own=self.own[index].get(row.key),
+                computed=self.computed[index].get(row.key),
+                offset=offset,
+                brief=brief,
+            )
+            for index, posture in enumerate((self.result.seated, self.result.standing))
+            for row in posture.rows
+        ]
+
+    def joints(self) -> list[JointView]:
+        """Every joint in words."""
+        return joint_views(self.result)
+
+    def strain(self) -> list[Strain]:
+        """What the findings come to by region."""
+        return list(strain_by_region(self.findings))
+
+    def plans(self) -> PlanSet:
+        """All three plans and single purchases."""
+        return make_plans(self.bare, own=OwnNumbers(seated=self.own[0], standing=self.own[1]))
+
+    def chosen_plan(self) -> Plan:
+        """The plan that was taken, alone."""
+        return one_plan(
+            self.bare, self.plan, own=OwnNumbers(seated=self.own[0], standing=self.own[1])
+        )
+
+    def chosen_otherwise(self) -> list[str]:
+        """What is chosen otherwise than usual, in words."""
+        found = []
+        for id, at in self.bundle.items():
+            question = question_of(id)
+            if id.startswith(STANDING) or at != question.default:
+                where = ", standing" if id.startswith(STANDING) else ""
+                found.append(f"{question.label}{where}: {question.position(at).label}")
+        return found
+
+    def scene(self, request: SceneRequest, *, behind: VisitAnalysis | None = None) -> Scene:
+        """The drawing; another one faintly behind it where there is one to compare with."""
+        keys = tuple(
+            {key for key in OVERRULED if settings.get(key) is not None} for settings in self.own
+        )
+        return draw_scene(
+            self.case,
+            self.result,
+            request,
+            left=self.left,
+            overruled=(keys[0], keys[1]),
+            seen=habits_seen(self.given.values),
+            behind=(behind.case, behind.result) if behind is not None else None,
+        )
+
+
+def case_of(given: VisitInput) -> Case:
+    """The case that a visit makes."""
+    return case_from(
+        given.values, sex=given.sex, measuring=given.measuring, practice=given.practice
+    )
+
+
+def _which(row: FitRow, *_: Any, **__: Any) -> tuple[str, str]:
+    return row.posture, row.key
+
+
+_row_view = memoize_last(2, by=_which)(row_view)
+
+
+@dataclass(frozen=True, kw_only=True)
+class _Place:
+    """The case as it is, and with the additions of the plan that was taken."""
+
+    bare: Case
+    case: Case
+    plan: Tier
+
+
+OWN_SETTINGS = frozenset(
+    f"work.{posture}.{key}" for posture in ("seated", "standing") for key in OVERRULED
+)
+"""What the case and its additions don't depend on."""
+
+
+@memoize_last(4)
+def _place(given: VisitInput, own: OwnNumbers, brief: bool) -> _Place:
+    values = given.values
+    bare = replace(case_of(given), uncertain=not brief)
+    chosen = values.get("work.plan")
+    plan = one_of(TIERS, chosen) or "room"
+    kit = best_additions(bare, plan, own=own)
+    case = replace(bare, workstation=with_additions(bare.workstation, kit)) if kit else bare
+    return _Place(bare=bare, case=case, plan=plan)
+
+
+def analyse_visit(
+    given: VisitInput,
+    unit: LengthUnit,
+    *,
+    judged: bool = True,
+    kept: Entries | None = None,
+    brief: bool = False,
+) -> VisitAnalysis:
+    """Work a visit through.
+
+    Parameters
+    ----------
+    given : Given
+    unit : {"mm", "cm", "in"}
+        Of the findings' words.
+    judged : bool
+        False leaves the findings out, and the photographs they rest on.
+    kept : mapping, optional
+        The entries whose own numbers the plan's additions are chosen with, where something is only
+        tried: a hand that drags a flag through the room must not buy a footrest on the way.
+    brief : bool
+        Without what would be computed under the own numbers, and without how sure targets are.
+
+    """
+    values = given.values
+    own = overrules(values)
+    held = own if kept is None else overrules(kept)
+    others = {path: value for path, value in values.items() if path not in OWN_SETTINGS}
+    place = _place(
+        replace(given, values=others), OwnNumbers(seated=held[0], standing=held[1]), brief
+    )
+    case = place.case
+    result = fit(case, overrule_seated=own[0], overrule_standing=own[1])
+    computed = Settings(), Settings()
+    if not brief and any(one != Settings() for one in own):
+        plain = aimed_settings(case)
+        computed = plain.seated, plain.standing or Settings()
+    shown = photos_from(values, given.photos) if judged else ()
+    read: Sequence[PhotoReading] = [read_photo(one) for one in shown]
+    facts = Facts(
+        entries=values, case=case, result=result, photos=tuple(read), unit=unit, texts=TEXTS
+    )
+    return VisitAnalysis(
+        given=given,
+        bare=place.bare,
+        case=case,
+        plan=place.plan,
+        result=result,
+        facts=facts,
+        photos=tuple(read),
+        findings=findings(facts) if judged else [],
+        bundle={**given.practice, **bundle_of(values)},
+        own=own,
+        computed=computed,
+        left=settings_left(values),
+    )

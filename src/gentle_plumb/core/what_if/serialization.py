@@ -1,0 +1,139 @@
+"""To and from plain values, as JSON has them: how server and page hand a visit to the bench."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Mapping, Sequence
+from dataclasses import fields, is_dataclass
+from datetime import date
+from typing import Any
+
+from ..body import BRITISH_ADULTS, Spread, Table
+from ..drawing import SceneRequest
+from ..drawing.marks import Mark
+from ..record import Measuring, PhotoFile
+from .analysis import VisitInput
+from .session import WhatIfRequest, WhatIfSession
+
+_ENCODER = json.JSONEncoder(separators=(",", ":"), ensure_ascii=False)
+_NAMES: dict[type, tuple[str, ...]] = {}
+_FLAT: set[type] = {Mark}
+"""Kinds whose fields are all plain: a drawing has hundreds of marks."""
+
+
+def _names(kind: type) -> tuple[str, ...]:
+    names = _NAMES.get(kind)
+    if names is None:
+        if not is_dataclass(kind):
+            raise TypeError(f"{kind.__name__} has no plain form")
+        names = _NAMES[kind] = tuple(one.name for one in fields(kind))
+    return names
+
+
+def to_jsonable(value: Any) -> Any:
+    """Dataclasses as mappings, tuples as lists, all the way down."""
+    if value is None or isinstance(value, (str, float, int)):
+        return value
+    if isinstance(value, (list, tuple)):
+        return [to_jsonable(one) for one in value]
+    if isinstance(value, Mapping):
+        return {key: to_jsonable(one) for key, one in value.items()}
+    kind = type(value)
+    if kind in _FLAT:
+        return vars(value)
+    return {name: to_jsonable(getattr(value, name)) for name in _names(kind)}
+
+
+def visit_input_to_json(given: VisitInput) -> dict[str, Any]:
+    """A visit as plain values; the program's own table is left out."""
+    table = given.measuring.table
+    return {
+        "values": dict(given.values),
+        "today": given.today.isoformat(),
+        "sex": given.sex,
+        "practice": dict(given.practice),
+        "errors": dict(given.measuring.errors),
+        "table": None if table is BRITISH_ADULTS else to_jsonable(table),
+        "photos": to_jsonable(given.photos),
+    }
+
+
+def visit_input_from_json(plain: Mapping[str, Any]) -> VisitInput:
+    """A visit from plain values."""
+    table = BRITISH_ADULTS
+    if plain["table"] is not None:
+        kept = plain["table"]
+        table = Table(
+            name=kept["name"],
+            origin=kept["origin"],
+            r_stature=kept["r_stature"],
+            stats={
+                name: {sex: Spread(**spread) for sex, spread in by.items()}
+                for name, by in kept["stats"].items()
+            },
+        )
+    return VisitInput(
+        values=plain["values"],
+        today=date.fromisoformat(plain["today"]),
+        sex=plain["sex"],
+        practice=plain["practice"],
+        measuring=Measuring(errors=plain["errors"], table=table),
+        photos=tuple(PhotoFile(**one) for one in plain["photos"]),
+    )
+
+
+def request_from_json(plain: Mapping[str, Any]) -> WhatIfRequest:
+    """What is tried, from plain values."""
+    return WhatIfRequest(**{**plain, "scene": SceneRequest(**plain["scene"])})
+
+
+def as_json(value: Any) -> str:
+    """A dataclass as JSON."""
+    return _ENCODER.encode(to_jsonable(value))
+
+
+def _members(value: Any, **made: str) -> str:
+    """A dataclass as JSON, some of its fields already made."""
+    texts = (
+        f'"{name}":{made.get(name) or as_json(getattr(value, name))}'
+        for name in _names(type(value))
+    )
+    return f"{{{','.join(texts)}}}"
+
+
+class _Parts:
+    """The JSON of a list, put together anew only where a part is otherwise than last time."""
+
+    def __init__(self) -> None:
+        self._last: list[tuple[Any, str]] = []
+
+    def text(self, parts: Sequence[Any]) -> str:
+        last = self._last
+        now = []
+        for index, part in enumerate(parts):
+            old = last[index] if index < len(last) else None
+            if old and (part is old[0] or vars(part) == vars(old[0])):
+                now.append(old)
+            else:
+                now.append((part, as_json(part)))
+        self._last = now
+        return f"[{','.join(text for _, text in now)}]"
+
+
+class JsonWhatIfSession:
+    """A bench that is spoken to in JSON: what the page's worker holds."""
+
+    def __init__(self, given: str) -> None:
+        self._bench = WhatIfSession(visit_input_from_json(json.loads(given)))
+        self._rows, self._joints, self._marks = _Parts(), _Parts(), _Parts()
+
+    def try_out(self, request: str) -> str:
+        """What a try comes to. While a hand moves, most rows and marks are as they were."""
+        tried = self._bench.try_out(request_from_json(json.loads(request)))
+        scene = _members(tried.scene, marks=self._marks.text(tried.scene.marks))
+        return _members(
+            tried,
+            rows=self._rows.text(tried.rows),
+            joints=self._joints.text(tried.joints),
+            scene=scene,
+        )

@@ -1,0 +1,148 @@
+"""The bench of "what if": what is tried counts, nothing else does, whatever was tried before."""
+
+import json
+from datetime import date
+from random import Random
+
+import pytest
+
+from gentle_plumb.core.drawing import SceneRequest
+from gentle_plumb.core.fit.search import forget
+from gentle_plumb.core.policy import POLICY_QUESTIONS
+from gentle_plumb.core.what_if import (
+    JsonWhatIfSession,
+    VisitInput,
+    WhatIfRequest,
+    WhatIfSession,
+    analyse_visit,
+    visit_input_to_json,
+)
+from gentle_plumb.demo.clients import DEMO_CLIENTS
+from gentle_plumb.demo.load import full_visit
+
+SEED = 20261125
+
+
+def given_of(name):
+    values, _ = full_visit(name)
+    sex = next(one.sex for one in DEMO_CLIENTS if one.name == name)
+    return VisitInput(values=values, today=date(2026, 11, 25), sex=sex)
+
+
+@pytest.fixture(scope="module")
+def bram():
+    return given_of("Bram Tolliver")
+
+
+def some_tries(draw):
+    """A hand that moves one thing and another, takes things back, and chooses otherwise."""
+    every = {
+        "work.seated.surface": lambda: f"{draw.randint(620, 780)} mm",
+        "work.seated.seat": lambda: f"{draw.randint(400, 520)} mm",
+        "work.standing.screen_top": lambda: f"{draw.randint(1500, 1700)} mm",
+        "work.seated.distance": lambda: f"{draw.randint(450, 800)} mm",
+        "work.number.recline": lambda: f"{draw.randint(0, 25)}",
+        "work.policy.back": lambda: draw.choice(list(POLICY_QUESTIONS["back"].positions)).id,
+        "look.desk.thickness": lambda: f"{draw.randint(20, 60)} mm",
+        "work.plan": lambda: draw.choice(["room", "little", "lasting"]),
+    }
+    return {path: every[path]() for path in draw.sample(list(every), draw.randint(0, 4))}
+
+
+@pytest.mark.parametrize("name", ["Bram Tolliver", "Yara Fenwick"])
+def test_a_bench_answers_the_same_whatever_was_tried_before(name):
+    draw = Random(SEED)
+    given = json.dumps(visit_input_to_json(given_of(name)))
+    used = JsonWhatIfSession(given)
+    for number in range(25):
+        request = {
+            "tries": some_tries(draw),
+            "unit": draw.choice(["cm", "mm", "in"]),
+            "against": draw.choice([None, {"work.seated.seat": "45 cm"}]),
+            "behind": draw.random() < 0.3,
+            "plans": draw.random() < 0.1,
+            "found": draw.random() < 0.2,
+            "brief": draw.random() < 0.7,
+            "scene": {
+                "width": 700,
+                "height": 600,
+                "unit": "cm",
+                "show": "target",
+                "mode": draw.choice(["both", "seated", "overlay"]),
+                "grips": draw.random() < 0.5,
+            },
+        }
+        text = json.dumps(request)
+        answer = used.try_out(text)
+        forget()
+        assert json.loads(answer) == json.loads(JsonWhatIfSession(given).try_out(text)), (
+            f"try {number} of seed {SEED}"
+        )
+
+
+def test_what_can_not_be_read_is_said_and_the_rest_counts(bram):
+    tried = WhatIfSession(bram).try_out(
+        WhatIfRequest(
+            tries={
+                "work.seated.seat": "4 m",
+                "work.seated.surface": "70",
+                "work.number.recline": "steep",
+            }
+        )
+    )
+    assert [one.field for one in tried.troubles] == ["work.seated.seat", "work.number.recline"]
+    assert "25.0 to 90.0 cm" in tried.troubles[0].detail
+    assert next(row for row in tried.rows if row.key == "surface").setting == "70.0"
+
+
+def test_a_hand_that_tries_buys_nothing_on_its_way():
+    bench = WhatIfSession(given_of("Yara Fenwick"))
+
+    def footrest(**tries):
+        tried = bench.try_out(WhatIfRequest(tries=tries))
+        return next(row for row in tried.rows if row.key == "footrest")
+
+    high = footrest(**{"work.seated.seat": "54"})
+    assert high.setting == footrest().setting == "13.0"
+    assert high.limits == ["the feet's support ends at 13.0, 3.1 short"]
+
+
+def test_the_visits_own_findings_go_come_or_stay(bram):
+    bench = WhatIfSession(bram)
+    best = bench.try_out(WhatIfRequest(tries={}))
+    off = {one.id for one in analyse_visit(bram, "cm").findings if one.state == "off"}
+    gone = {one.id for one in best.gone}
+    assert {"seated.seat", "seated.surface", "standing.screen_top"} <= gone <= off
+    assert (best.come, best.stays) == ([], len(off) - len(gone))
+    low = bench.try_out(WhatIfRequest(tries={"work.seated.seat": "40", "work.seated.tilt": "40"}))
+    assert "seated.seat" not in {one.id for one in low.gone}
+    assert "Screen tilt" in [one.text for one in low.come]
+    brief = bench.try_out(WhatIfRequest(tries={}, brief=True))
+    assert (brief.gone, brief.come, brief.stays) == ([], [], 0)
+
+
+def test_brief_answers_say_the_same_settings_bands_and_movements(bram):
+    bench, tries = WhatIfSession(bram), {"work.seated.surface": "72", "work.number.recline": "15"}
+    brief = bench.try_out(WhatIfRequest(tries=tries, brief=True))
+    whole = bench.try_out(WhatIfRequest(tries=tries))
+    assert (brief.setting_changes, brief.findings, brief.over) == (whole.moved, whole.findings, whole.over)
+    for one, other in zip(brief.rows, whole.rows, strict=True):
+        assert (one.setting, one.band, one.status, one.limits) == (
+            other.setting,
+            other.band,
+            other.status,
+            other.limits,
+        )
+    assert brief.scene.px_per_mm == whole.scene.px_per_mm
+
+
+def test_the_drawing_behind_is_what_it_is_compared_with(bram):
+    bench = WhatIfSession(bram)
+    low = WhatIfRequest(tries={"work.seated.seat": "42"}, scene=SceneRequest(mode="seated"))
+    behind = bench.try_out(
+        WhatIfRequest(tries={}, against=low.tries, behind=True, scene=low.scene)
+    ).scene
+    ghost = next(mark for mark in behind.marks if mark.role == "ghost-line")
+    alone = bench.try_out(low).scene.marks
+    figure = next(mark for mark in alone if (mark.role, mark.posture) == ("figure-line", "seated"))
+    assert ghost.d == figure.d

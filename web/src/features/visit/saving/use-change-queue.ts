@@ -1,0 +1,81 @@
+import { hashKey, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useMemo, useSyncExternalStore } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { refresh } from "@/shared/api/queries";
+import { ChangeQueue, type Snapshot } from "./change-queue";
+
+/** Keepers whose page is open, or was left before everything was sent: never two for one visit. */
+const changeQueues = new Map<string, ChangeQueue>();
+
+function stillSending(name: string): ChangeQueue | undefined {
+  const queue = changeQueues.get(name);
+  return queue?.read().signedOut ? undefined : queue;
+}
+
+/** The queue of a visit and its state; every kept change refreshes what is worked out. */
+export function useChangeQueue(
+  visit: Schemas["VisitOut"],
+  member: string,
+): { queue: ChangeQueue; snapshot: Snapshot } {
+  const queries = useQueryClient();
+  const name = `${member} ${visit.id}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one queue a visit and member; later entries come through it
+  const queue = useMemo(
+    () =>
+      stillSending(name) ??
+      new ChangeQueue(
+        visit.id,
+        visit.entries,
+        ({ entry, revision, worked }, view) => {
+          queries.setQueryData<Schemas["VisitOut"]>(
+            ["visit", visit.id],
+            (old) =>
+              old && {
+                ...old,
+                revision: Math.max(revision, old.revision),
+                entries: { ...old.entries, [entry.path]: entry },
+                reports: old.reports.map((report) => ({ ...report, current: false })),
+              },
+          );
+          const key = ["worked", visit.id, view];
+          if (worked) queries.setQueryData(key, worked);
+          void queries.invalidateQueries({
+            queryKey: ["worked", visit.id],
+            predicate: (query) => !worked || query.queryHash !== hashKey(key),
+          });
+          void queries.invalidateQueries({ queryKey: ["draft", visit.id] });
+          if (entry.path.startsWith("ask.consent.") && entry.value !== "yes")
+            void refresh(queries, visit.id); // a consent taken back has erased things
+          void queries.invalidateQueries({ queryKey: ["visits"], refetchType: "none" });
+        },
+        member,
+      ),
+    [visit.id, member],
+  );
+  useEffect(() => {
+    changeQueues.set(name, queue);
+    return () => {
+      if (queue.open.length === 0) changeQueues.delete(name);
+    };
+  }, [queue, name]);
+  useEffect(() => queue.adopt(visit.entries), [queue, visit.entries]);
+  const signed = visit.reports.at(-1)?.current ?? false;
+  useEffect(() => queue.setSigned(signed), [queue, signed]);
+  const snapshot = useSyncExternalStore(queue.subscribe, queue.read);
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      queue.flush();
+      if (queue.open.length > 0 || queue.read().full) event.preventDefault();
+    };
+    const flush = () => queue.flush();
+    addEventListener("beforeunload", warn);
+    addEventListener("pagehide", flush);
+    document.addEventListener("visibilitychange", flush);
+    return () => {
+      removeEventListener("beforeunload", warn);
+      removeEventListener("pagehide", flush);
+      document.removeEventListener("visibilitychange", flush);
+    };
+  }, [queue]);
+  return { queue, snapshot };
+}

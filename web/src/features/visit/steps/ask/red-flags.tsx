@@ -1,0 +1,98 @@
+import { useMe } from "@/shared/api/account";
+import { dayOf, longDate } from "@/shared/dates";
+import { Button } from "@/shared/ui/button";
+import { FieldRow } from "../../field-row";
+import { useVisitState } from "../../visit-context";
+
+const ANSWERED = /^ask\.sign\.[a-z_]+$/;
+
+/** Warning signs, by what they ask for: each has its answer, and one that is there what was done, by whom. */
+export function RedFlags() {
+  const { fields, cells, catalogue, queue, unit, readOnly } = useVisitState();
+  const signs = fields.filter((field) => ANSWERED.test(field.id));
+  const other = fields.find((field) => field.id === "ask.warning");
+  const said = cells.get("ask.warning")?.typed ?? "";
+  const open = [...signs, ...(other ? [other] : [])].filter((one) => !cells.get(one.id)?.typed);
+  const none = () =>
+    queue.typeAll(
+      open.map(({ id }) => [id, id === other?.id ? "none" : "no"] as const),
+      unit,
+    );
+  return (
+    <div>
+      <p className="mb-2 text-sm">
+        Ask about each. The answers are recorded in any case, with or without consent to notes.
+      </p>
+      {Object.entries(catalogue.urgencies).map(([urgency, words]) => (
+        <section key={urgency} className="mb-3" aria-label={words}>
+          <h3 className="border-b-2 border-ink font-semibold">{words}</h3>
+          {signs
+            .filter(({ id }) =>
+              catalogue.signs.some(
+                (sign) => id === `ask.sign.${sign.id}` && sign.urgency === urgency,
+              ),
+            )
+            .map((sign) => (
+              <WorkerRequest
+                key={sign.id}
+                path={sign.id}
+                there={cells.get(sign.id)?.typed === "yes"}
+              />
+            ))}
+        </section>
+      ))}
+      <section aria-label="Any other sign">
+        <h3 className="border-b-2 border-ink font-semibold">Anything else that worries you</h3>
+        {other && (
+          <WorkerRequest
+            path={other.id}
+            there={said !== "" && said !== "none"}
+            follow="ask.warning_"
+          />
+        )}
+      </section>
+      {!readOnly && open.length > 0 && (
+        <Button className="mt-3 w-full" onClick={none}>
+          {open.length === signs.length + 1
+            ? "All asked about: none of them is there"
+            : `The ${open.length === 1 ? "last one" : `other ${open.length}`} asked about: not there`}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** One sign with its answer; where it is there, what was done and by whom. */
+function WorkerRequest({
+  path,
+  there,
+  follow = `${path}.`,
+}: {
+  path: string;
+  there: boolean;
+  follow?: string;
+}) {
+  const { fields, cells, queue, unit, readOnly } = useVisitState();
+  const me = useMe().data;
+  const field = (id: string) => fields.find((one) => one.id === id);
+  const [sign, done, by] = [field(path), field(`${follow}done`), field(`${follow}by`)];
+  if (!sign) return null;
+  const byMe = me ? `${me.name}, ${longDate(dayOf(new Date()))}` : "";
+  const waits = by && !cells.get(by.id)?.typed && !readOnly;
+  return (
+    <div className={`border-b border-hair py-1 ${there ? "border-l-4 border-l-ink bg-deep" : ""}`}>
+      <div className={there ? "px-3 pt-1" : ""}>
+        <FieldRow field={sign} />
+      </div>
+      {there && done && by && (
+        <div className="space-y-2 px-3 pt-2 pb-2">
+          <FieldRow field={done} />
+          <FieldRow field={by} />
+          {waits && (
+            <Button onClick={() => queue.type(by.id, byMe, unit)}>By me, today: {me?.name}</Button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

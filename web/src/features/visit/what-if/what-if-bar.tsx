@@ -1,0 +1,72 @@
+import { RotateCcw } from "lucide-react";
+import { useVisitState } from "../visit-context";
+import { useWhatIf } from "./use-what-if";
+
+/** What is being tried, over the drawing: it is not kept, and one press leads back. */
+export function WhatIfBar() {
+  const { bench, setPart } = useVisitState();
+  const trial = useWhatIf();
+  const { tried } = trial;
+  return (
+    <section
+      aria-label="Being tried"
+      className="flex min-w-0 flex-1 items-center border border-dashed border-ink bg-deep max-[1180px]:order-last max-[1180px]:basis-full"
+    >
+      <button
+        type="button"
+        className="min-h-11 min-w-0 flex-1 px-2 text-left text-sm leading-5"
+        onClick={() => setPart("Try")}
+      >
+        <span className="block truncate font-semibold underline">
+          {what(trial.found, Object.keys(trial.tries).length, trial.label, trial.snapshot?.label)}
+        </span>
+        <span className="figures block truncate" aria-live="polite">
+          {tried ? <Left of={tried} /> : "One moment …"}
+        </span>
+      </button>
+      <button
+        type="button"
+        aria-label="Back to best"
+        title="Back to best"
+        onClick={bench.toBest}
+        className="grid size-11 shrink-0 place-items-center hover:bg-ground"
+      >
+        <RotateCcw size={18} aria-hidden="true" />
+      </button>
+    </section>
+  );
+}
+
+function what(
+  found: boolean,
+  many: number,
+  label: string | null,
+  against: string | undefined,
+): string {
+  const counted = many === 1 ? "Trying one thing" : `Trying ${many} things`;
+  const tried = label ?? (found ? "As found" : many ? counted : "As kept");
+  return against === undefined ? tried : `${tried} over ${against}`;
+}
+
+/** What stays outside the bands, in degrees and strain minutes, and how many findings with it. */
+export function Left({
+  of,
+}: {
+  of: { over: number; minutes: number | null; findings: readonly unknown[] };
+}) {
+  return (
+    <>
+      <b>{of.over.toFixed(0)}°</b> outside
+      {of.minutes != null && (
+        <>
+          , <b>{Math.round(of.minutes)}</b> min a day
+        </>
+      )}
+      {of.findings.length > 0 && (
+        <>
+          , <b>{of.findings.length}</b> found
+        </>
+      )}
+    </>
+  );
+}
