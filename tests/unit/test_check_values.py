@@ -120,8 +120,9 @@ def test_every_screen_rule_in_the_same_currency():
 
 def test_two_screens():
     def placed(use):
-        beside = SideScreen(use=use, width=531, height=299, bearing=30)
-        case = replace(usual_case(), details=Details(side_screens=(beside,)))
+        beside = SideScreen(use=use, width=531, height=299)
+        case = usual_case(found={"screen2_bearing": 30})
+        case = replace(case, details=Details(side_screens=(beside,)))
         screen = replace(case.workstation.screen, width=531.0)
         case = replace(case, workstation=replace(case.workstation, screen=screen))
         last = place_screens(case, 625)[-1]

@@ -18,7 +18,7 @@ from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.intake import REGIONS
 from gentle_plumb.core.observation import HABITS
 from gentle_plumb.core.record.fields import MEASURED
-from gentle_plumb.core.workstation import Details, Mouse, SideScreen
+from gentle_plumb.core.workstation import Details, Mouse, Settings, SideScreen
 from gentle_plumb.documents.scene_svg import scene_svg
 from strategies import bodies, cases, mean_body, usual_case
 
@@ -341,30 +341,34 @@ def test_chairs_are_drawn_as_what_they_are(kind):
     assert roles.count("plumb-ear") == (1 if kind == "wheelchair" else 2)
 
 
+BESIDE = {"screen2_top": 1200.0, "screen2_distance": 700.0, "screen2_bearing": 40.0}
+
+
 def test_what_is_found_beside_the_settings_is_drawn_at_once():
     case = usual_case(found={"seat": 430.0, "surface": 700.0, "distance": 600.0})
 
     def marks(show="found", **details):
-        drawn = replace(case, details=Details(**details))
+        found = case.found_seated.over(Settings(**details.pop("found", {})))
+        drawn = replace(case, found_seated=found, details=Details(**details))
         return draw_scene(drawn, fit(drawn), SceneRequest(width=1000, height=800, show=show)).marks
 
     plain = marks()
     for details in (
-        {"keys_edge": 150.0},
-        {"backrest": 118.0},
+        {"found": {"keys_edge": 150.0}},
+        {"found": {"backrest": 118.0}},
         {"underside": 600.0},
         {"armrest_gap": 520.0},
-        {"bearing": 30.0},
-        {"side_screens": (SideScreen(top=1200, distance=700, bearing=40),)},
+        {"found": {"screen_bearing": 30.0}},
+        {"side_screens": (SideScreen(),), "found": BESIDE},
     ):
         assert marks(**details) != plain, details
     sides = [
         mark
-        for mark in marks(show="target", side_screens=(SideScreen(top=1200, distance=700),))
+        for mark in marks(show="target", side_screens=(SideScreen(),), found=BESIDE)
         if mark.role == "picture-side"
     ]
     assert len(sides) == 2  # from the side and from above
-    assert marks(show="target", keys_edge=150.0) == marks(show="target")
+    assert marks(show="target", found={"keys_edge": 150.0}) == marks(show="target")
 
 
 def inside(point, outline):

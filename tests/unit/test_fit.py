@@ -105,7 +105,8 @@ def test_nothing_known_means_nothing_claimed():
     result = fit(Case(body=Body(values={})))
     rows = [*result.seated.rows, *result.standing.rows]
     assert all(row.status == "not_assessable" and row.reason for row in rows)
-    assert all(row.target is None for row in rows)
+    chosen = {"backrest", "keys_edge", "mouse_forward", "screen_bearing"}  # by policy alone
+    assert {row.key for row in rows if row.target is not None} == chosen
     assert working_order(Case(body=Body(values={})), result) == []
 
 
@@ -123,7 +124,7 @@ def test_stature_alone_estimates_all_but_the_elbow():
 
 def test_unknown_equipment_is_said_not_assumed():
     notes = " ".join(fit(replace(usual_case(), workstation=Workstation())).notes)
-    for word in ("thighs", "chair's range", "desk's range", "screen stand"):
+    for word in ("thighs", "chair's range", "desk's range", "screen mount"):
         assert word in notes
 
 
@@ -160,7 +161,7 @@ def test_any_case_is_answered_and_consistent(case):
 
 def test_working_order_starts_from_the_piece_that_cannot_move():
     movable, fixed = usual_case(), usual_case(surface=(740,))
-    assert [row.key for row in working_order(movable, fit(movable))][:2] == ["seat", "seat_depth"]
+    assert [row.key for row in working_order(movable, fit(movable))][:2] == ["seat", "footrest"]
     order = [row.key for row in working_order(fixed, fit(fixed))]
     assert order[:3] == ["surface", "seat", "footrest"]
     assert {row.posture for row in working_order(fixed, fit(fixed))} == {"seated"}
@@ -173,11 +174,13 @@ def test_findings_say_cause_before_instruction_worst_first():
     found = [one for one in judged(case, "cm") if one.state == "off"]
     assert [one.key for one in found] == ["mouse", "screen_top"]
     assert found[0].cause == (
-        "Mouse 10.5 cm further out than its target: "
-        "the upper arm stands out to reach it (upper arm outwards 32°)."
+        "Mouse 45.0 cm, 10.5 cm further out than its target: "
+        "the upper arm stands out from the body (shoulder abduction 32°)."
     )
     assert found[0].instruction == "Bring in by 10.5 cm to 34.5 cm."
-    assert found[1].cause.startswith("Screen top 11.0 cm under its target: the neck bends down")
+    assert found[1].cause.startswith(
+        "Screen top 103.3 cm, 11.0 cm lower than its target: the neck bends down"
+    )
     assert found[1].instruction.startswith("Raise by 1")
 
 

@@ -191,22 +191,21 @@ def test_a_longer_lower_leg_never_lowers_the_seat(shift, more, fixed, feet):
 
 
 def test_a_mirrored_person_gets_a_mirrored_plan():
-    screens = (SideScreen(use="some", width=500, height=300, bearing=40),)
+    beside = SideScreen(use="some", width=500, height=300)
 
     def person(hand, sign):
-        case = usual_case()
+        case = usual_case(found={"screen2_bearing": sign * 40})
         return replace(
             at(case, mouse=Mouse(hand=hand)),
             writing_hand=hand,
             hours={**HOURS, "calls": 1.0},
-            details=Details(
-                side_screens=tuple(replace(one, bearing=sign * one.bearing) for one in screens)
-            ),
+            details=Details(side_screens=(beside,)),
         )
 
     right, left = person("right", 1), person("left", -1)
     mine, theirs = aimed_settings(right).seated, aimed_settings(left).seated
-    assert replace(mine, mouse=None) == replace(theirs, mouse=None)
+    sided = {"mouse": None, "screen2_bearing": None}
+    assert replace(mine, **sided) == replace(theirs, **sided)
     assert [one.bearing for one in place_screens(right, 625)] == [
         -one.bearing for one in place_screens(left, 625)
     ]

@@ -6,6 +6,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
+from ..core.catalogue import QUANTITIES
 from ..core.workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, SideScreen, Workstation
 from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of
 
@@ -147,6 +148,15 @@ class SideScreenDocument(ScreenDocument):
     distance: Length | None = None
     bearing: Annotated[float, Field(ge=-120, le=120)] | None = None
 
+    def found(self, id: str) -> dict[str, float | None]:
+        """As it was found, by the keys of its settings; mm and degrees."""
+        top, distance = QUANTITIES[f"{id}_top"], QUANTITIES[f"{id}_distance"]
+        return {
+            top.key: maybe_mm(self.top, "top", top.low, top.high),
+            distance.key: maybe_mm(self.distance, "distance", distance.low, distance.high),
+            f"{id}_bearing": self.bearing,
+        }
+
     def beside(self, id: str) -> SideScreen:
         """The screen in mm."""
         width, height = self.size()
@@ -157,9 +167,6 @@ class SideScreenDocument(ScreenDocument):
             place=self.place,
             width=width,
             height=height,
-            top=maybe_mm(self.top, "top", 400, 2500),
-            distance=maybe_mm(self.distance, "distance", 150, 3000),
-            bearing=self.bearing,
         )
 
 

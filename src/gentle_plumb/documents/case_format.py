@@ -9,24 +9,26 @@ from __future__ import annotations
 
 import json
 from dataclasses import dataclass
-from typing import Annotated, Any, Literal
+from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from pydantic import (
     BaseModel,
     Field,
     TypeAdapter,
     ValidationError,
+    create_model,
     field_validator,
     model_validator,
 )
 
+from ..core.assessment import HardLimits
 from ..core.body import DIMENSIONS, Body, BodyValue, dimension, resolve_readings
+from ..core.catalogue import DATUM_WORDS, QUANTITIES, TASKS, Quantity
 from ..core.errors import FieldError
 from ..core.fit import Case, FitResult, Policy, fit
 from ..core.plain_text import check_texts
 from ..core.plans import (
     Added,
-    Lacks,
     OwnNumbers,
     Plan,
     PlanSet,
@@ -35,7 +37,6 @@ from ..core.plans import (
     make_plans,
 )
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
-from ..core.record.fields import SEATED_SET, TASKS
 from ..core.workstation import Details, Settings, Workstation
 from .case_equipment import EquipmentDocument
 from .case_parts import Length, Number, Part, maybe_mm, to_mm
@@ -86,30 +87,47 @@ class BodyDocument(Part):
         return Body(values=made, sex=self.sex, posture=self.posture)
 
 
-class FoundDocument(Part):
-    """What was found, from the floor; armrest and lumbar from the seat, mouse from the midline."""
-
-    seat: Length | None = None
-    footrest: Length | None = None
-    seat_depth: Length | None = None
-    lumbar: Length | None = None
-    armrest: Length | None = None
-    surface: Length | None = None
-    mouse: Length | None = None
-    screen_top: Length | None = None
-    distance: Length | None = None
-    tilt_deg: Annotated[float, Field(ge=-20, le=60)] | None = None
+class SettingsDocument(Part):
+    """Settings of a posture, each from its datum: see the quantities of the program."""
 
     def settings(self, keyboard: float | None) -> Settings:
-        """The settings in mm, each within the range its field has in a visit."""
-        given = {
-            name: maybe_mm(getattr(self, name), name, *SEATED_SET[name][1:])
-            for name in FoundDocument.model_fields
-            if name != "tilt_deg"
-        }
+        """Return the settings in mm, degrees and per cent, each within its quantity's range."""
+        given: dict[str, float | None] = {}
+        for quantity in _FILED:
+            value = getattr(self, _filed_as(quantity))
+            if quantity.unit == "mm":
+                value = maybe_mm(value, quantity.key, quantity.low, quantity.high)
+            given[quantity.key] = value
         surface = given["surface"]
         keys = surface + keyboard if surface is not None and keyboard is not None else None
-        return Settings(**given, keys=keys, tilt=self.tilt_deg)
+        return Settings(**given, keys=keys)
+
+
+_FILED = tuple(one for one in QUANTITIES.values() if one.settable)
+
+
+def _filed_as(quantity: Quantity) -> str:
+    """The name of a quantity in a case file: what is no length carries its unit."""
+    unit = {"mm": "", "deg": "_deg", "%": "_percent"}[quantity.unit]
+    return f"{quantity.key}{unit}"
+
+
+def _filed(quantity: Quantity) -> tuple[Any, Any]:
+    words = f"{quantity.label}, {DATUM_WORDS[quantity.datum]}."
+    if quantity.unit == "mm":
+        return Length | None, Field(default=None, description=words)
+    return float | None, Field(default=None, ge=quantity.low, le=quantity.high, description=words)
+
+
+if TYPE_CHECKING:
+    FoundDocument = SettingsDocument
+else:
+    FoundDocument = create_model(
+        "FoundDocument",
+        __base__=SettingsDocument,
+        **{_filed_as(one): _filed(one) for one in _FILED},
+    )
+"""What was found, or a number of the practitioner's own; one field for each quantity."""
 
 
 def _upgraded(raw: Any) -> Any:
@@ -208,7 +226,7 @@ class CaseDocument(Part):
         return Case(
             body=self.body.body(),
             workstation=station,
-            found_seated=self.found_seated.settings(station.keyboard.thickness),
+            found_seated=self._found_seated(station.keyboard.thickness),
             found_standing=self.found_standing.settings(station.keyboard.thickness),
             shoe_seated=maybe_mm(self.shoe_seated, "shoe_seated", 0, 150),
             shoe_standing=maybe_mm(self.shoe_standing, "shoe_standing", 0, 150),
@@ -225,13 +243,20 @@ class CaseDocument(Part):
             settle_steps=self.settle_steps,
             writing_hand=self.writing_hand,
             details=Details(
-                scale=self.equipment.screen.scale,
                 side_screens=tuple(
                     one.beside(f"screen{index}")
                     for index, one in enumerate(self.equipment.side_screens, start=2)
-                ),
+                )
             ),
         )
+
+    def _found_seated(self, keyboard: float | None) -> Settings:
+        """As found, with what the screens say of themselves."""
+        found = self.found_seated.settings(keyboard)
+        said: dict[str, float | None] = {"scale": self.equipment.screen.scale}
+        for index, screen in enumerate(self.equipment.side_screens, start=2):
+            said |= screen.found(f"screen{index}")
+        return found.over(Settings(**said))
 
     def _own_within(self, station: Workstation) -> None:
         """An own number is to be had: raises ValueError for a seat or surface the piece can't reach."""
@@ -280,7 +305,7 @@ class PlanDocument(BaseModel):
     left: list[ResidualExcess]
     over: float
     minutes: float | None
-    lacks: Lacks
+    lacks: HardLimits
     temporary: bool
     cautions: list[str]
 

@@ -7,10 +7,11 @@ from dataclasses import asdict, dataclass
 from typing import Any, Literal
 from uuid import UUID, uuid4
 
+from ..core.catalogue import QUANTITIES
 from ..core.drawing import SceneRequest
 from ..core.findings import Finding
 from ..core.intake import RED_FLAGS, URGENCY, unasked_red_flags
-from ..core.presentation import RowView, lacks_said, plan_view
+from ..core.presentation import RowView, hard_limit_words, plan_view
 from ..core.record import Entries, spoken_date
 from ..core.units import LengthUnit
 from .accounts import require_health, require_writer
@@ -31,18 +32,6 @@ CAUTIONS = (
     "This report supports a qualified person's advice. It is no diagnosis and no promise.",
 )
 Copy = Literal["client", "workplace"]
-TABLE = (
-    "seat",
-    "footrest",
-    "seat_depth",
-    "lumbar",
-    "armrest",
-    "surface",
-    "mouse",
-    "screen_top",
-    "distance",
-    "tilt",
-)
 
 
 def _nothing(row: RowView) -> bool:
@@ -147,7 +136,7 @@ class ReportService:
         shown = [
             row
             for row in workup.rows
-            if row.key in TABLE
+            if QUANTITIES[row.key].settable
             and (row.found or row.setting or row.left)
             and not (row.key == "footrest" and _nothing(row))
             and (row.posture == "seated" or workup.result.standing.possible)
@@ -190,7 +179,7 @@ class ReportService:
             ],
             "felt": workup.felt,
             "cares": [asdict(care) for care in workup.cares],
-            "lacks": lacks_said(workup.through.chosen_plan().lacks, unit),
+            "lacks": hard_limit_words(workup.through.chosen_plan().lacks, unit),
             "findings": [
                 _finding(found)
                 for found in workup.findings

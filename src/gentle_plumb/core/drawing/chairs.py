@@ -5,7 +5,7 @@ from __future__ import annotations
 from math import cos, radians, sin
 
 from ..fit import Case
-from ..workstation import Details, Settings
+from ..workstation import Settings
 from .furniture import Ink
 from .marks import Point, box
 from .pose import Pose
@@ -15,7 +15,7 @@ BIG_WHEEL_MM, SMALL_WHEEL_MM = 300.0, 90.0
 """What is drawn where the seat's depth is not recorded; wheels of a wheelchair. Source: house-chain."""
 
 
-def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings, details: Details) -> None:
+def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
     """The chair by its kind, its armrests, and a footrest where there is one."""
     chair = case.workstation.chair
     known = settings.seat is not None
@@ -30,8 +30,8 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings, details: Det
         case "wheelchair":
             _wheelchair(ink, seat, deep, pose)
         case _:
-            found = details.backrest
-            _task(ink, seat, deep, case.recline() if found is None else found - 90)
+            back = settings.backrest
+            _task(ink, seat, deep, case.recline() if back is None else back - 90)
     ink.shape(
         role, _pan(seat, 330.0 if chair.kind in ("stool", "ball") else deep), "seat", curved=True
     )

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
+from ..catalogue import QUANTITIES
 from ..fit import NO_LIMIT, FitRow, PostureFit
 from ..units import LengthUnit, format_difference, format_length
 from ..workstation import Settings
@@ -98,14 +99,7 @@ def flags_of(
     flags: list[Flag] = []
     for row in fit.rows:
         aim = target.get(row.key)
-        if aim is None or row.key not in (
-            "seat",
-            "surface",
-            "keys",
-            "screen_top",
-            "footrest",
-            "armrest",
-        ):
+        if aim is None or not QUANTITIES[row.key].flag:
             continue
         if row.key == "footrest" and not aim:
             continue

@@ -29,14 +29,14 @@ class Place:
     picture: float
 
 
-def place_of(case: Case, pose: Pose, settings: Settings, details: Details) -> Place:
+def place_of(case: Case, pose: Pose, settings: Settings) -> Place:
     """Keys under the hand, edge before them, picture where the eye distance says."""
     distance = settings.distance if settings.distance is not None else 625.0
     depth = case.workstation.desk.depth
     keys = pose.hand[0]
     return Place(
         keys=keys,
-        edge=keys - (details.keys_edge or HOME_ROW_TO_FRONT_MM),
+        edge=keys - (settings.keys_edge or HOME_ROW_TO_FRONT_MM),
         depth=depth if depth is not None else DEPTH_SHOWN_MM,
         picture=pose.shoulder[0] + EYE_BEFORE_SHOULDER_MM + distance,
     )
@@ -71,14 +71,15 @@ class Ink:
         )
 
 
-def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings, details: Details) -> None:
+def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings) -> None:
     """Desk top, leg, keyboard."""
     surface = settings.surface
     if surface is None:
         return
-    thick = case.workstation.desk.thickness
-    if details.underside is not None and details.underside < surface:
-        thick = surface - details.underside
+    thick, found = case.workstation.desk.thickness, case.found_seated.surface
+    under = case.details.underside
+    if under is not None and found is not None and under < found:
+        thick = found - under  # what hangs under the top moves with it
     role = "piece" if thick is not None else "piece-faint"
     under = surface - (thick if thick is not None else TOP_SHOWN_MM)
     back = place.edge + place.depth
@@ -164,14 +165,15 @@ def ink_screen(ink: Ink, case: Case, pose: Pose, place: Place, settings: Setting
     ink.shape("picture", [head, foot], "screen_top", closed=False)
 
 
-def ink_side_screens(ink: Ink, pose: Pose, details: Details) -> None:
+def ink_side_screens(ink: Ink, pose: Pose, details: Details, settings: Settings) -> None:
     """Second and third screens, seen from the side as far as they are turned away."""
     for screen in details.side_screens:
-        if screen.top is None or screen.distance is None:
+        top, distance, bearing = settings.of_screen(screen.id)
+        if top is None or distance is None:
             continue
-        x = pose.eye[0] + screen.distance * cos(radians(screen.bearing or 0.0))
-        foot = screen.top - (screen.height or PICTURE_SHOWN_MM)
-        ink.shape("picture-side", [(x, foot), (x, screen.top)], closed=False)
+        x = pose.eye[0] + distance * cos(radians(bearing or 0.0))
+        foot = top - (screen.height or PICTURE_SHOWN_MM)
+        ink.shape("picture-side", [(x, foot), (x, top)], closed=False)
 
 
 def ink_plumb(ink: Ink, pose: Pose) -> None:

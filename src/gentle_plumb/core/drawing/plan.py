@@ -48,7 +48,7 @@ def ink_plan(
     mirror = -1.0 if hand == "left" else 1.0
     distance = min(settings.distance if settings.distance is not None else 625.0, 900.0)
     low, high = -150.0, max(distance + 130.0, 640.0)
-    span = _span_across(details, mirror)
+    span = _span_across(details, settings, mirror)
     scale = min(width / (span[1] - span[0]), height / (high - low))
     x0 = left + width / 2 - mirror * scale * (span[0] + span[1]) / 2
     y0 = top + height + scale * low
@@ -75,10 +75,12 @@ def ink_plan(
     tail = "" if known else "-faint"
     screen = case.workstation.screen
     if screen.kind is not None:
-        sides, middle = _picture(distance + 80, details.bearing or 0.0, screen.width or 310.0)
+        sides, middle = _picture(
+            distance + 80, settings.screen_bearing or 0.0, screen.width or 310.0
+        )
         shape("picture", sides, "screen_top", closed=False)
         shape("gaze", [(0, 100), middle], "distance", closed=False)
-    _beside(shape, details)
+    _beside(shape, details, settings)
     marks += _zones(case, at)
     for side in (-1.0, 1.0):
         shape("reach", arc((side * half, 0), NEAR_MM, 0.05 * pi, 0.95 * pi), closed=False)
@@ -148,9 +150,9 @@ def ink_plan(
     return marks, scale * mirror
 
 
-def _span_across(details: Details, mirror: float) -> tuple[float, float]:
+def _span_across(details: Details, settings: Settings, mirror: float) -> tuple[float, float]:
     """What is shown from left to right of the midline, mm, every screen within."""
-    ends = [mirror * x for x in _screen_ends(details)]
+    ends = [mirror * x for x in _screen_ends(details, settings)]
     return (min(SPAN_MM[0], *ends), max(SPAN_MM[1], *ends)) if ends else SPAN_MM
 
 
@@ -185,10 +187,10 @@ def _zones(case: Case, at: Callable[[float, float], Point]) -> list[Mark]:
     return marks
 
 
-def _beside(shape: Callable[..., None], details: Details) -> None:
+def _beside(shape: Callable[..., None], details: Details, settings: Settings) -> None:
     """Other screens with their lines of sight, and the armrests."""
     for other in details.side_screens:
-        ends, middle = _side_picture(other)
+        ends, middle = _side_picture(other, settings)
         shape("picture-side", ends, closed=False)
         shape("midline", [(0, 100), middle], closed=False)
     if details.armrest_gap is not None:
@@ -197,14 +199,15 @@ def _beside(shape: Callable[..., None], details: Details) -> None:
             shape("piece-faint", box(min(near, out), -40, max(near, out), 190), "armrest")
 
 
-def _side_picture(screen: SideScreen) -> tuple[list[Point], Point]:
-    far = min(screen.distance or 625.0, 900.0) + 80
-    return _picture(far, screen.bearing or 0.0, screen.width or 450.0)
+def _side_picture(screen: SideScreen, settings: Settings) -> tuple[list[Point], Point]:
+    _, distance, bearing = settings.of_screen(screen.id)
+    far = min(distance or 625.0, 900.0) + 80
+    return _picture(far, bearing or 0.0, screen.width or 450.0)
 
 
-def _screen_ends(details: Details) -> list[float]:
+def _screen_ends(details: Details, settings: Settings) -> list[float]:
     """How far the other screens reach to the sides, mm."""
-    return [x for screen in details.side_screens for x, _ in _side_picture(screen)[0]]
+    return [x for screen in details.side_screens for x, _ in _side_picture(screen, settings)[0]]
 
 
 def _picture(far: float, bearing: float, wide: float) -> tuple[list[Point], Point]:

@@ -14,7 +14,7 @@ from ..fit.moves import settings_of
 from ..fit.rows import TAPE_MM
 from ..memoize import memoize_last
 from ..units import LengthUnit
-from ..workstation import Details, Settings
+from ..workstation import Settings
 from .chairs import ink_chair
 from .dials import ink_dials
 from .figure import ink_figure
@@ -78,7 +78,6 @@ class _Side:
     pose: Pose
     place: Place
     joints: tuple[Joint, ...]
-    details: Details
     sheet: Sheet
 
 
@@ -104,10 +103,7 @@ def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
     settings = _shown(case, fit, left, show)
     seated = fit.posture == "seated"
     pose = seated_pose(case, settings) if seated else standing_pose(case, settings)
-    details = case.details
-    if show != "found":
-        details = _screens_set(details, fit)
-    place = place_of(case, pose, settings, details)
+    place = place_of(case, pose, settings)
     mouse = replace(settings, mouse=settings.mouse if seated else None)
     return _Side(
         name=fit.posture,
@@ -116,29 +112,7 @@ def _side(case: Case, fit: PostureFit, left: Settings, show: Show) -> _Side:
         pose=pose,
         place=place,
         joints=joints_of(case, mouse, fit.posture),
-        details=details,
         sheet=Sheet(x0=0, y0=0, scale=1),
-    )
-
-
-def _screens_set(details: Details, fit: PostureFit) -> Details:
-    """Screens where they are aimed at; as found where no place can be told."""
-
-    def aim(id: str, name: str, found: float | None) -> float | None:
-        setting = fit.setting(f"{id}_{name}")
-        return setting if setting is not None else found
-
-    return Details(
-        bearing=aim("screen", "bearing", details.bearing),
-        side_screens=tuple(
-            replace(
-                one,
-                top=aim(one.id, "top", one.top),
-                bearing=aim(one.id, "bearing", one.bearing),
-                distance=aim(one.id, "distance", one.distance),
-            )
-            for one in details.side_screens
-        ),
     )
 
 
@@ -157,10 +131,10 @@ def _ink_side(
 ) -> list[Mark]:
     ink = Ink(side.sheet, side.name)
     if side.name == "seated":
-        ink_chair(ink, case, side.pose, side.settings, side.details)
-    ink_desk(ink, case, side.place, side.settings, side.details)
+        ink_chair(ink, case, side.pose, side.settings)
+    ink_desk(ink, case, side.place, side.settings)
     if side.name == "seated":
-        ink_side_screens(ink, side.pose, side.details)
+        ink_side_screens(ink, side.pose, case.details, side.settings)
     ink_screen(ink, case, side.pose, side.place, side.settings)
     if not person:
         return ink.marks
@@ -412,7 +386,7 @@ def _plan(
     return ink_plan(
         case,
         side.settings,
-        side.details,
+        case.details,
         arm,
         left=16,
         top=8,

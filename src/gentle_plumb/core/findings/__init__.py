@@ -1,31 +1,24 @@
 """What is off, why it matters, what to do; and what it adds up to."""
 
+from .causes import Cause, Causes, causes_of
 from .facts import Discomfort, Facts
-from .finding import MARKED_MIN, STRONG_MIN, Finding, grade
+from .finding import MARKED_MIN, STRONG_MIN, Direction, Finding, grade
 from .judge import findings
-from .strain import (
-    CAP_DEG,
-    REGION_LABELS,
-    Strain,
-    StrainPart,
-    strain_by_region,
-    strain_minutes,
-    whole_minutes,
-)
+from .strain import Strain, StrainPart, strain_by_region
 
 __all__ = [
-    "CAP_DEG",
     "MARKED_MIN",
-    "REGION_LABELS",
     "STRONG_MIN",
+    "Cause",
+    "Causes",
+    "Direction",
     "Discomfort",
     "Facts",
     "Finding",
     "Strain",
     "StrainPart",
+    "causes_of",
     "findings",
     "grade",
     "strain_by_region",
-    "strain_minutes",
-    "whole_minutes",
 ]

@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, TypedDict
 
+from ..assessment import strain_minutes, sum_text, whole_minutes
 from ..observation.habits import Moves
 from .facts import Facts
-from .finding import Finding, grade
-from .strain import REGION_OF_JOINT, strain_minutes, sum_text, whole_minutes
+from .finding import Direction, Finding, grade
+from .strain import region_of
 
 LEAST_MOVE_MM = 5.0
 """A worked-out change of less is none that advice would be given for, mm. Source: house-repeat."""
@@ -52,7 +53,7 @@ def with_load(
         minutes = hours * 60 * share * weight
         part = f" × {share:g} of the time" if share != 1 else ""
         text = f"{hours:g} h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)} min"
-    region = REGION_OF_JOINT.get(joint, whole["region"])
+    region = region_of(joint, whole["region"])
     felt = tuple(one.text for one in facts.felt if region and one.load == region)
     return bare(
         **said,
@@ -65,7 +66,14 @@ def with_load(
     )
 
 
-def advice(facts: Facts, do: str, moves: Moves, posture: str) -> str:
+class Advice(TypedDict):
+    """What to do in words, and which way it moves what."""
+
+    instruction: str
+    directions: tuple[Direction, ...]
+
+
+def advice(facts: Facts, do: str, moves: Moves, posture: str) -> Advice:
     """What to do: advice with a direction only where the worked-out change goes that way.
 
     Parameters
@@ -80,9 +88,10 @@ def advice(facts: Facts, do: str, moves: Moves, posture: str) -> str:
         row.key: row
         for row in facts.result.of("standing" if posture == "standing" else "seated").rows
     }
-    agree = []
+    agree, directions = [], []
     for key, sign, words in moves:
         change = rows[key].change if key in rows else None
         if change is not None and change * sign > LEAST_MOVE_MM:
             agree.append(words)
-    return " ".join([*agree, do]).strip()
+            directions.append(Direction(quantity=key, sign=1 if sign > 0 else -1))
+    return Advice(instruction=" ".join([*agree, do]).strip(), directions=tuple(directions))

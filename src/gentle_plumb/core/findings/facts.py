@@ -6,10 +6,12 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
 
+from ..assessment import VisitAssessment, assess_visit
 from ..fit import Case, FitResult
 from ..intake import OFTEN, REGIONS
 from ..photo import PhotoReading
 from ..units import LengthUnit
+from ..workstation import Settings
 
 Entries = Mapping[str, float | str | None]
 
@@ -43,6 +45,8 @@ class Facts:
     photos: tuple[PhotoReading, ...] = ()
     unit: LengthUnit = "mm"
     texts: Mapping[str, str] = field(default_factory=dict)
+    left: tuple[Settings, Settings] = (Settings(), Settings())
+    not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset())
 
     def text(self, path: str) -> str | None:
         """A text or choice of the record."""
@@ -53,6 +57,11 @@ class Facts:
         """A number or length of the record."""
         value = self.entries.get(path)
         return float(value) if isinstance(value, int | float) else None
+
+    @cached_property
+    def assessment(self) -> VisitAssessment:
+        """What is true of this body as found, as aimed at and as set."""
+        return assess_visit(self.case, self.result, self.left, not_remeasured=self.not_remeasured)
 
     @cached_property
     def standing_share(self) -> float:

@@ -5,6 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from ..catalogue import MechanismId
+
 State = Literal["holds", "off", "not assessable"]
 Severity = Literal["slight", "marked", "strong"]
 Verdict = Literal["accepted", "dismissed"]
@@ -17,6 +19,14 @@ STRONG_MIN = 120.0
 
 
 @dataclass(frozen=True, kw_only=True)
+class Direction:
+    """Which way an instruction moves a quantity: ``sign`` 1 for more, -1 for less."""
+
+    quantity: str
+    sign: Literal[-1, 1]
+
+
+@dataclass(frozen=True, kw_only=True)
 class Finding:
     """One rule held against one visit.
 
@@ -26,11 +36,13 @@ class Finding:
     how long a day, ``sum`` that arithmetic in words; both None where hours are not recorded.
     ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``felt`` what the client feels in that region and
     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
-    practitioner's.
+    practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
+    way its instruction moves what.
     """
 
     id: str
     subject: str
+    mechanism: MechanismId
     title: str
     state: State
     cause: str
@@ -56,6 +68,7 @@ class Finding:
     verdict: Verdict | None = None
     words: str | None = None
     dismissed_for: str | None = None
+    directions: tuple[Direction, ...] = ()
 
 
 def grade(minutes: float | None, *, safety: bool = False) -> Severity | None:

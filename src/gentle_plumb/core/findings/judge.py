@@ -1,4 +1,4 @@
-"""Holding every rule against a visit."""
+"""Compare a visit with every rule."""
 
 from __future__ import annotations
 
@@ -10,17 +10,16 @@ from ..choices import one_of
 from ..observation import HABIT_OFTEN, HABITS, SHARE, SIDES
 from ..photo import VIEWS, PhotoReading, Reading
 from ..units import LengthUnit, format_length
-from .drafts import Draft, advice, with_load
+from .body import body_findings
+from .drafts import Advice, Draft, advice, with_load
 from .facts import Facts
 from .finding import SEVERITIES, VERDICTS, Finding, Severity
 from .rule import Amount, Angle, Answer, Pair, Rule
 from .rules import RULES
 from .rules.habits import HABIT_RULES
-from .settings import body_findings, setting_findings
+from .settings import setting_findings
 
 NO_STANDING = "No standing work before it is cleared."
-RECLINE_BAND_DEG = 5.0
-"""What a backrest may be off the policy's recline, degrees. Source: house-joint-bands."""
 SAME = 0.5
 """Differences under half a mm or half a degree are none. Source: house-repeat."""
 
@@ -32,6 +31,7 @@ def _bare(rule: Rule, subject: str, id: str | None = None, **more: Any) -> Draft
     return Draft(
         id=id or rule.id,
         subject=subject,
+        mechanism=rule.mechanism,
         title=rule.title,
         state="holds",
         cause="",
@@ -70,7 +70,7 @@ def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
         bare,
         cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
         why=rule.why,
-        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule.do, rule.moves, "seated"),
         evidence=evidence,
         over_deg=rule.deg or None,
         joint=rule.joint if rule.deg else "",
@@ -103,12 +103,9 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     if value is None:
         return bare(state="not assessable", reason=f"{rule.title}: not recorded.")
     at = _shown(value, rule.path, facts)
-    least, most = _band(facts, rule)
+    least, most = rule.least, rule.most
     band = _limits(least, most, lambda end: _shown(end, rule.path, facts))
     past = _past(value, least, most)
-    row = next((one for one in facts.result.seated.rows if one.key == rule.row), None)
-    if row is not None and row.status == "holds":
-        return bare(cause=f"{rule.title}: {at}, where it belongs.", joint="")
     if not past:
         return bare(cause=f"{rule.title}: {at}, in its band.", joint="")
     limit = least if past < 0 else most
@@ -118,7 +115,7 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
         bare,
         cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
         why=rule.why,
-        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule.do, rule.moves, "seated"),
         evidence=(f"Recorded {at}, band {band}",),
         over_deg=abs(past) * rule.deg_per_unit or None,
         joint=rule.joint if rule.deg_per_unit else "",
@@ -126,14 +123,6 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
         share=rule.share,
         weight=off,
     )
-
-
-def _band(facts: Facts, rule: Amount) -> tuple[float | None, float | None]:
-    """The band of a rule, as the chosen policy has it."""
-    if not rule.about_recline or rule.least is None or rule.most is None:
-        return rule.least, rule.most
-    wanted = 90 + facts.case.recline()
-    return min(rule.least, wanted - RECLINE_BAND_DEG), max(rule.most, wanted + RECLINE_BAND_DEG)
 
 
 def _past(value: float, least: float | None, most: float | None) -> float:
@@ -161,7 +150,7 @@ def _pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
         bare,
         cause=f"{shown}. {rule.why}",
         why=rule.why,
-        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule.do, rule.moves, "seated"),
         evidence=(shown,),
         tasks=rule.tasks,
         share=rule.share,
@@ -208,7 +197,7 @@ def _angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Find
         bare,
         cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
         why=why,
-        instruction=advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule.do, rule.moves, "seated"),
         evidence=evidence,
         over_deg=abs(past) if reading.unit == "deg" and rule.joint else None,
         joint=rule.joint if reading.unit == "deg" else "",
@@ -243,9 +232,11 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
         bare,
         cause=f"{habit.label}. {habit.why}",
         why=habit.why,
-        instruction=NO_STANDING
-        if posture == "standing" and not facts.case.may_stand
-        else advice(facts, rule.do, rule.moves, posture),
+        **(
+            Advice(instruction=NO_STANDING, directions=())
+            if posture == "standing" and not facts.case.may_stand
+            else advice(facts, rule.do, rule.moves, posture)
+        ),
         over_deg=habit.deg,
         evidence=evidence,
         tasks=rule.tasks,
@@ -320,6 +311,7 @@ def _own(facts: Facts) -> list[Finding]:
                 Finding(
                     id=f"own-{id}",
                     subject="Own",
+                    mechanism="own",
                     title=title,
                     state="off",
                     cause=title,

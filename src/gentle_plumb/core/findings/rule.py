@@ -17,25 +17,22 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass
 
+from ..catalogue import SEATED_TASKS, MechanismId
 from ..observation.habits import Moves
-
-SEATED_TASKS = ("typing", "mouse", "reading", "paper", "writing", "calls", "meetings", "thinking")
-SCREEN_TASKS = ("typing", "mouse", "reading", "meetings", "thinking")
-HAND_TASKS = ("typing", "mouse")
-"""Tasks whose hours count for a rule: all at the desk, eyes on a screen, hands on keys."""
 
 
 @dataclass(frozen=True, kw_only=True)
 class Rule:
     """What every kind has.
 
-    ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
+    ``mechanism`` is what it has in common with others; ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
     count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
     and rest where nothing is planned standing. ``moves`` is advice with a direction: quantity, sign,
     words; given only where the worked-out change goes that way.
     """
 
     id: str
+    mechanism: MechanismId
     title: str
     why: str
     do: str
@@ -72,9 +69,7 @@ class Answer(Rule):
 class Amount(Rule):
     """Off where the number at ``path`` is under ``least`` or over ``most``.
 
-    Lengths in mm; what is off counts by its share of the limit, 1 at the most. ``row`` is the fit's
-    row of the same quantity: what stands where that puts it is never off. ``about_recline`` moves
-    the band with how far the policy leans the back.
+    Lengths in mm; what is off counts by its share of the limit, 1 at the most.
     """
 
     path: str
@@ -82,8 +77,6 @@ class Amount(Rule):
     most: float | None = None
     only_if: tuple[str, tuple[str, ...]] | None = None
     deg_per_unit: float = 0.0
-    row: str = ""
-    about_recline: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)

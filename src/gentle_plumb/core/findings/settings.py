@@ -1,309 +1,235 @@
-"""Findings about settings, and about what they do to this body as found.
+"""Findings about settings as found: one for each quantity, its sentence made from the assessment.
 
-The body comes first: hanging feet and thighs without room are said from the body's own numbers. A
-setting is off only where its own joint is off as found, or where no joint pays for it; and its
-instruction never goes against the change that was worked out.
+A setting is off only where its own joint is off as found, or where no joint pays for it. The effect
+that is said is that joint's; the instruction is the change that was worked out.
 """
 
 from __future__ import annotations
 
 from collections.abc import Iterator
 
+from ..assessment import Assessment, SettingState
+from ..catalogue import JOINTS, Quantity
 from ..errors import MissingInput
-from ..fit import FitRow, Joint, PostureFit, limit_text
+from ..fit import FitRow, Joint, limit_text
 from ..fit.frame import legs_terms
+from ..fit.result import RANGE_ENDS
 from ..fit.terms import total
-from ..units import LengthUnit, format_length
-from .as_found import AsFound, as_found
+from ..words import say, say_amount, say_degrees, say_joint, say_length
 from .drafts import Draft, with_load
 from .facts import Facts
-from .finding import Finding
-from .rules.settings import FAR_OFF, FAR_OFF_MM, JOINT_OF, REGION_OF, WORDS, Words, tasks_of
+from .finding import Direction, Finding
 
 SAME = 0.5
 """Differences under half a mm or half a degree are none. Source: house-repeat."""
 DONE_MM = 5.0
 """A setting so near to where it belongs counts as done, mm. Source: house-repeat."""
-FEET_FAR_MM = 50.0
-"""Feet that hang so far count in full. Source: house-severity."""
-
-
-def body_findings(facts: Facts) -> Iterator[Finding]:
-    """Feet and thighs as found."""
-    state = as_found(facts.case, facts.result)
-    if not facts.case.own_seat:
-        yield _feet(facts, state)
-    yield _thighs(facts, state)
-
-
-def _draft(id: str, title: str, key: str, region: str) -> Draft:
-    return Draft(
-        id=id,
-        subject="Body",
-        title=title,
-        state="holds",
-        cause="",
-        key=key,
-        posture="seated",
-        region=region,
-        source="house-relief",
-        joint="",
-    )
-
-
-def _feet(facts: Facts, state: AsFound) -> Finding:
-    unit, bare = facts.unit, _draft("seated.feet", "Feet", "footrest", "hip")
-    if state.feet_hang is None:
-        return bare(
-            state="not assessable",
-            reason="Feet: seat, legs, or what is under the feet is not recorded.",
-        )
-    if not state.feet_hang:
-        return bare(cause="Feet: carried.")
-    hang = format_length(state.feet_hang, unit, with_unit=True)
-    return with_load(
-        facts,
-        bare,
-        why="The thighs press on the seat's edge, and nothing carries the legs.",
-        cause=f"The feet hang: {hang} short of a support. The thighs press on the seat's edge.",
-        instruction=_feet_advice(facts),
-        evidence=(f"As found the soles lack {hang}",),
-        tasks=tasks_of("seat"),
-        share=1.0,
-        weight=min(1.0, state.feet_hang / FEET_FAR_MM),
-        settled=False,
-    )
-
-
-def _feet_advice(facts: Facts) -> str:
-    """What carries the feet, from what was worked out."""
-    unit, result = facts.unit, facts.result
-    seat, rest = result.row("seated", "seat"), result.row("seated", "footrest")
-    said = []
-    if seat.setting is not None and seat.change is not None and seat.change < -SAME:
-        said.append(f"Lower the seat to {format_length(seat.setting, unit, with_unit=True)}.")
-    if rest.setting:
-        said.append(f"Support the feet at {format_length(rest.setting, unit, with_unit=True)}.")
-    lacking = result.hangs
-    if lacking > SAME:
-        said.append(
-            f"{format_length(lacking, unit, with_unit=True)} of support are still lacking: a footrest, "
-            "a box or a lower chair is needed before anything else."
-        )
-    return " ".join(said) or "Support for the feet, or a lower seat."
-
-
-def _thighs(facts: Facts, state: AsFound) -> Finding:
-    unit, bare = facts.unit, _draft("seated.thighs", "Room for the thighs", "surface", "hip")
-    if state.thighs_pressed is None:
-        return bare(
-            state="not assessable",
-            reason="Room for the thighs: seat, thighs, or what is over them is not recorded.",
-        )
-    short = state.thighs_pressed + state.thigh_room
-    if short <= SAME:
-        return bare(cause="Room for the thighs: enough.")
-    pressed = state.thighs_pressed > SAME
-    apart = format_length(state.thighs_pressed if pressed else short, unit, with_unit=True)
-    cause = (
-        f"The thighs do not fit: they stand {apart} in what is over them."
-        if pressed
-        else f"The thighs lack {apart} of room under the desk."
-    )
-    return with_load(
-        facts,
-        bare,
-        cause=cause,
-        why="Thighs that are pressed or fenced in can't move.",
-        instruction=_thigh_advice(facts),
-        evidence=(cause.rstrip("."),),
-        tasks=tasks_of("seat"),
-        share=1.0,
-        weight=1.0 if pressed else 0.5,
-        settled=False,
-        safety=pressed,
-    )
-
-
-def _thigh_advice(facts: Facts) -> str:
-    unit, result = facts.unit, facts.result
-    said = []
-    for key, thing in (("surface", "surface"), ("seat", "seat")):
-        row = result.row("seated", key)
-        if row.change is None or row.setting is None or abs(row.change) <= SAME:
-            continue
-        if (key == "surface") == (row.change > 0):
-            verb = "Raise" if row.change > 0 else "Lower"
-            said.append(
-                f"{verb} the {thing} to {format_length(row.setting, unit, with_unit=True)}."
-            )
-    if result.presses > SAME:
-        said.append(
-            "No setting leaves room: a thinner top, a raised desk or no tray is needed first."
-        )
-    return " ".join(said) or "More room over the thighs: a thinner top, a raised desk, no drawer."
+USE_SHARE = {"main": 0.85, "equal": 0.45, "some": 0.15, "rare": 0.15}
+"""Share of the time at the screen that one is looked at. Source: house-bearing."""
+Directions = tuple[Direction, ...]
 
 
 def setting_findings(facts: Facts) -> Iterator[Finding]:
-    """Every setting that a table of words speaks of, against its row."""
-    state = as_found(facts.case, facts.result)
-    for posture in (facts.result.seated, facts.result.standing):
-        for row in posture.rows if posture.possible else ():
-            words = WORDS.get(row.key)
-            if words is not None:
-                yield _setting(facts, posture, row, words, state)
+    """Yield every setting as found, against its band."""
+    for assessed in facts.assessment.found:
+        if not assessed.possible:
+            continue
+        for state in assessed.settings:
+            if state.quantity.judged:
+                yield _setting(facts, assessed, state)
 
 
-def _amount(value: float, row: FitRow, unit: LengthUnit) -> str:
-    return f"{value:.0f}°" if row.unit == "deg" else format_length(value, unit, with_unit=True)
-
-
-def _setting(facts: Facts, fit: PostureFit, row: FitRow, words: Words, state: AsFound) -> Finding:
-    unit = facts.unit
-    bare = Draft(
-        id=f"{row.posture}.{row.key}",
+def _setting(facts: Facts, assessed: Assessment, state: SettingState) -> Finding:
+    quantity, unit = state.quantity, facts.unit
+    row = facts.result.row(assessed.posture, quantity.key)
+    draft = Draft(
+        id=f"{assessed.posture}.{quantity.key}",
         subject="Settings",
-        title=words.thing,
+        mechanism=quantity.mechanism,
+        title=quantity.label,
         state="holds",
         cause="",
-        key=row.key,
-        posture=row.posture,
-        region=REGION_OF.get(row.key, ""),
+        key=quantity.key,
+        posture=assessed.posture,
+        region=quantity.region,
         source=row.source,
         joint="",
     )
-    if row.found is None:
-        return bare(state="not assessable", reason=f"{words.thing}: not recorded.")
-    if row.target is None:
-        return bare(state="not assessable", reason=row.reason or "No target.")
-    at = _amount(row.found, row, unit)
-    if row.status != "off":
-        return bare(cause=f"{words.thing} {at}: in its band.")
-    under = row.low is not None and row.found < row.low
-    joint = _joint_of(fit, row)
-    effect = _effect(row, words, state, under=under, joint=joint)
+    if state.value is None:
+        return draft(state="not assessable", reason=say("setting.unrecorded", label=quantity.label))
+    if state.target is None:
+        reason = state.reason or say("setting.no_target", label=quantity.label)
+        return draft(state="not assessable", reason=reason)
+    at = say_amount(quantity, state.value, unit)
+    if not state.excess:
+        return draft(cause=say("setting.in_band", label=quantity.label, at=at))
+    joint = assessed.joint(quantity.joint) if quantity.joint else None
+    effect = effect_of(assessed, state)
     if effect is None:
-        return bare(
-            cause=f"{words.thing} {at}: right for the posture as found; it moves with the rest."
+        return draft(cause=say("setting.joint_holds", label=quantity.label, at=at))
+    return _off(facts, draft, state, row, joint=joint, effect=effect)
+
+
+def _off(
+    facts: Facts,
+    draft: Draft,
+    state: SettingState,
+    row: FitRow,
+    *,
+    joint: Joint | None,
+    effect: str,
+) -> Finding:
+    quantity, unit = state.quantity, facts.unit
+    assert state.value is not None
+    assert state.target is not None
+    assert state.excess is not None
+    pays = joint is not None and bool(joint.over)
+    turned = quantity.datum == "ahead"
+    over_deg = abs(state.excess) if turned else abs(joint.over or 0.0) if joint and pays else None
+    known = say("setting.declared") if state.known == "declared" else ""
+    evidence = [
+        say(
+            "setting.evidence",
+            at=say_amount(quantity, state.value, unit),
+            known=known,
+            target=say_amount(quantity, state.target, unit),
         )
-    over = joint.over if joint is not None else None
-    apart = _amount(abs(row.found - row.target), row, unit)
-    evidence = [f"As found {at}, target {_amount(row.target, row, unit)}"]
-    degrees = ""
-    if joint is not None and joint.angle is not None and over:
-        angle, low, high = (
-            f"{end:.0f}".replace("-", "−") for end in (joint.angle, joint.low, joint.high)
-        )
-        degrees = f" ({joint.label.lower()} {angle}°)"
-        evidence.append(f"{joint.label} {angle}°, band {low} to {high}°")
-    outside = max((row.low or 0.0) - row.found if under else row.found - (row.high or row.found), 0)
-    weight = 1.0 if over else min(1.0, outside / FAR_OFF.get(row.key, FAR_OFF_MM))
+    ]
+    angle = ""
+    if joint is not None and pays and joint.angle is not None:
+        words = say_joint(joint.joint, joint.angle)
+        angle = f" ({words[0].lower()}{words[1:]})"
+        band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
+        evidence.append(f"{words}, band {band}")
+    apart = state.value - state.target
+    straight = apart * state.excess > 0  # outside the band on the side that it is off its target
+    instruction, directions = _instruction(facts, state, row)
     return with_load(
         facts,
-        bare,
+        draft,
         why=effect,
-        cause=f"{words.thing} {apart} {_side(row, under)} {_whose(words)} target: {effect}{degrees}.",
-        instruction=_instruction(facts, row, words),
+        cause=say(
+            "setting.off" if straight else "setting.off_within",
+            label=quantity.label,
+            at=say_amount(quantity, state.value, unit),
+            apart=say_amount(quantity, abs(apart), unit),
+            side=quantity.over if apart > 0 else quantity.under,
+            whose=quantity.whose,
+            effect=effect,
+            angle=angle,
+        ),
+        instruction=instruction,
+        directions=directions,
         left="; ".join(limit_text(limit, unit) for limit in row.limits) or None,
-        joint=JOINT_OF.get(row.key, "") if over else "",
-        over_deg=abs(over) if over is not None else None,
+        joint="neck" if turned else quantity.joint if pays else "",
+        over_deg=over_deg,
         evidence=tuple(evidence),
-        tasks=tasks_of(row.key),
-        share=1.0,
-        weight=weight,
+        tasks=quantity.tasks,
+        share=_share(facts, quantity) if turned else 1.0,
+        weight=1.0 if pays else min(1.0, abs(state.excess) / quantity.far_off),
         settled=False,
     )
 
 
-def _whose(words: Words) -> str:
-    return "their" if words.thing.endswith("s") else "its"
+def _share(facts: Facts, quantity: Quantity) -> float:
+    """Return how much of the time a screen is looked at."""
+    id = quantity.key.removesuffix("_bearing")
+    use = next((one.use for one in facts.case.details.side_screens if one.id == id), "main")
+    return USE_SHARE[use or "some"]
 
 
-def _side(row: FitRow, under: bool) -> str:
-    named = {
-        "distance": ("nearer than", "further than"),
-        "seat_depth": ("shorter than", "deeper than"),
-        "mouse": ("nearer than", "further out than"),
-    }
-    return named.get(row.key, ("under", "over"))[0 if under else 1]
+def effect_of(assessed: Assessment, state: SettingState) -> str | None:
+    """Return what a setting outside its band does to the body; None where its joint is right.
 
-
-def _joint_of(fit: PostureFit, row: FitRow) -> Joint | None:
-    return next((one for one in fit.joints_found if one.joint == JOINT_OF.get(row.key)), None)
-
-
-def _effect(
-    row: FitRow, words: Words, state: AsFound, *, under: bool, joint: Joint | None
-) -> str | None:
-    """What the setting as found does; None where its joint is right as found."""
-    if row.key == "seat":
-        return _seat_effect(words, state, under=under)
+    The joint's own side decides: a surface that is too high closes the elbow.
+    """
+    quantity = state.quantity
+    joint = assessed.joint(quantity.joint) if quantity.joint else None
+    over = (state.excess or 0.0) > 0
+    if quantity.key == "seat":
+        return _seat_effect(assessed, quantity, over=over)
     if joint is None or joint.over is None:
-        return words.under if under else words.over
+        return quantity.over_means if over else quantity.under_means
     if joint.over == 0:
         return None
-    # the joint's own side decides: a surface too high closes the elbow, a screen too low bends the neck
-    low_side = {"surface": joint.over > 0, "screen_top": joint.over < 0}.get(row.key, under)
-    return words.under if low_side else words.over
+    name = JOINTS[joint.joint]
+    return name.over if joint.over > 0 else name.under
 
 
-def _seat_effect(words: Words, state: AsFound, *, under: bool) -> str | None:
-    if under:
-        if state.knee is not None and state.knee.over is not None and state.knee.over < 0:
-            return words.under
-        if state.elbow is not None and state.elbow.over is not None and state.elbow.over < 0:
+def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str | None:
+    """Return what the seat as found does: from knees, elbows and feet, not from its height alone."""
+    knee, elbow = assessed.joint("knee"), assessed.joint("elbow")
+    if not over:
+        if knee is not None and knee.over is not None and knee.over < 0:
+            return quantity.under_means
+        if elbow is not None and elbow.over is not None and elbow.over < 0:
             return "the elbows are lower than the keys ask for, and the shoulders lift"
         return None
-    if state.feet_hang:
-        return "the feet hang and the thighs press on the seat's edge"
-    if state.on_footrest:
-        return "the feet are off the floor, on a footrest"
-    return words.over
+    feet = assessed.condition("feet")
+    if feet.state == "off":
+        return "the feet hang and the thighs press on the front edge"
+    footrest = assessed.setting("footrest")
+    if feet.state == "ok" and footrest is not None and footrest.value:
+        return None  # the footrest carries them
+    return quantity.over_means
 
 
-def _done(facts: Facts, row: FitRow) -> str | None:
-    """That it was set where it belongs, in the place of what to do."""
-    start = f"set.{row.posture}.{row.key}"
-    at, how = facts.number(start), "re-measured"
-    if at is None:
-        at, how = facts.number(f"{start}.aimed"), "not re-measured"
-    if at is None or row.setting is None or abs(at - row.setting) > DONE_MM:
+def _done(facts: Facts, state: SettingState, row: FitRow) -> str | None:
+    """Return that it was set where it belongs, in the place of what to do."""
+    index = 0 if state.posture == "seated" else 1
+    now = facts.assessment.set[index].setting(state.quantity.key)
+    left = facts.left[index].get(state.quantity.key)
+    if now is None or left is None or row.setting is None or abs(left - row.setting) > DONE_MM:
         return None
-    return f"Done: set to {_amount(at, row, facts.unit)}, {how}."
+    how = say("how.not_remeasured" if now.known == "not_remeasured" else "how.measured")
+    return say("setting.done", at=say_amount(state.quantity, left, facts.unit), how=how)
 
 
-def _instruction(facts: Facts, row: FitRow, words: Words) -> str:
-    unit = facts.unit
-    done = _done(facts, row)
+def _instruction(facts: Facts, state: SettingState, row: FitRow) -> tuple[str, Directions]:
+    """Return what to do, and which way it moves what."""
+    quantity, unit = state.quantity, facts.unit
+    done = _done(facts, state, row)
     if done is not None:
-        return done
-    if row.key == "desk_depth":
-        return "Use a keyboard tray or a screen arm, or move the desk off the wall."
+        return done, ()
+    if quantity.key == "desk_depth":
+        by = say_length(abs((row.target or 0.0) - (row.found or 0.0)), unit)
+        return say("setting.deeper", by=by), ()
     if any(limit.kind == "joined" for limit in row.limits):
-        return "Raise the laptop and add separate keys and mouse; without them, short spells only."
+        return (
+            "Raise the laptop and add separate keys and mouse; without them, short spells only.",
+            (),
+        )
     if row.change is None or row.setting is None or row.found is None or row.target is None:
-        return row.reason or "Set by hand and test on the person."
-    to = _amount(row.setting, row, unit)
+        return row.reason or "Set by hand and test on the person.", ()
+    to = say_amount(quantity, row.setting, unit)
     if abs(row.change) < SAME:
-        return f"{to} is the best that is possible with these pieces."
-    verb = words.more if row.change > 0 else words.less
-    by = _amount(abs(row.change), row, unit)
-    if row.key == "seat" and (row.target - row.found) * row.change < 0:
-        return _seat_and_feet(facts, row)
-    short = abs(row.setting - row.target) > max(SAME, DONE_MM if row.unit == "mm" else 1.0)
-    return f"{verb} by {by} to {to}{', the best that is possible here' if short else ''}."
+        return say("setting.stays", to=to), ()
+    if quantity.key == "seat" and (row.target - row.found) * row.change < 0:
+        return _seat_and_feet(facts, row), ()
+    verb = quantity.more if row.change > 0 else quantity.less
+    said = say("setting.move", verb=verb, by=say_amount(quantity, abs(row.change), unit), to=to)
+    limit = next((one for one in row.limits if one.kind in RANGE_ENDS), None)
+    short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
+    if short and limit is not None:
+        said = f"{said.rstrip('.')}; {limit_text(limit, unit)}."
+    return said, (Direction(quantity=quantity.key, sign=1 if row.change > 0 else -1),)
 
 
 def _seat_and_feet(facts: Facts, row: FitRow) -> str:
-    """The seat that the hands ask for can't be had without a support for the feet: that comes first."""
+    """Return that a support for the feet comes first, where the hands ask for a higher seat."""
     unit = facts.unit
     assert row.setting is not None
     assert row.target is not None
-    to = format_length(row.setting, unit, with_unit=True)
+    to = say_length(row.setting, unit)
     try:
         need = row.target - total(legs_terms(facts.case.body, facts.case))
     except MissingInput:
         return f"Until the feet have a support, {to}."
-    support = format_length(need, unit, with_unit=True)
-    aim = format_length(row.target, unit, with_unit=True)
-    return f"First a support for the feet, {support} high; then raise the seat to {aim}. Until then {to}."
+    support, aim = say_length(need, unit), say_length(row.target, unit)
+    return (
+        f"First a support for the feet, {support} high; then raise the seat to {aim}. "
+        f"Until then {to}."
+    )
+
+
+__all__ = ["effect_of", "setting_findings"]

@@ -9,78 +9,9 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass
-from math import floor
 
+from ..catalogue import JOINTS, REGIONS
 from .finding import Finding
-
-CAP_DEG = 30.0
-"""Degrees outside a band that count in full; more count no more. Source: house-strain."""
-
-REGION_LABELS: dict[str, str] = {
-    "eyes": "Eyes",
-    "neck": "Neck",
-    "shoulder": "Shoulders",
-    "forearm": "Elbows and forearms",
-    "wrist": "Wrists and hands",
-    "upper_back": "Upper back",
-    "lower_back": "Lower back",
-    "hip": "Hips and thighs",
-    "knee": "Knees",
-    "foot": "Feet",
-}
-REGION_OF_JOINT: dict[str, str] = {
-    "neck": "neck",
-    "upper_arm": "shoulder",
-    "elbow": "forearm",
-    "wrist": "wrist",
-    "trunk": "lower_back",
-    "hip": "hip",
-    "knee": "knee",
-}
-"""Where a joint's strain is felt. Source: house-strain."""
-
-
-def strain_minutes(*, hours: float, share: float, over_deg: float) -> float:
-    """Strain minutes a day.
-
-    Parameters
-    ----------
-    hours : float
-        Hours a day of the tasks, 0 to 24.
-    share : float
-        Share of that time it is there, 0 to 1.
-    over_deg : float
-        Degrees outside the band, either way.
-
-    >>> strain_minutes(hours=4, share=0.5, over_deg=-15)
-    60.0
-
-    """
-    return hours * 60 * share * min(abs(over_deg), CAP_DEG) / CAP_DEG
-
-
-def whole_minutes(minutes: float) -> int:
-    """Strain minutes as they are shown, halves up, the same wherever they stand.
-
-    >>> whole_minutes(178.5), whole_minutes(94.5), whole_minutes(0.2)
-    (179, 95, 0)
-
-    """
-    return floor(minutes + 0.5)
-
-
-def sum_text(*, hours: float, share: float, over_deg: float) -> str:
-    """The arithmetic in words.
-
-    >>> sum_text(hours=4, share=0.5, over_deg=45)
-    '4 h × 60 × 0.5 of the time × 30° (capped) ÷ 30° = 120 min'
-
-    """
-    part = f" × {share:g} of the time" if share != 1 else ""
-    over = min(abs(over_deg), CAP_DEG)
-    capped = " (capped)" if abs(over_deg) > CAP_DEG else ""
-    minutes = strain_minutes(hours=hours, share=share, over_deg=over_deg)
-    return f"{hours:.3g} h × 60{part} × {over:.3g}°{capped} ÷ {CAP_DEG:.0f}° = {whole_minutes(minutes)} min"
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -121,7 +52,7 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
             continue
         if found.over_deg is None or found.verdict == "dismissed":
             continue
-        region = REGION_OF_JOINT.get(found.joint, found.region)
+        region = region_of(found.joint, found.region)
         by_joint.setdefault((region, found.joint, found.posture), []).append(found)
     parts: dict[str, list[StrainPart]] = {}
     felt: dict[str, tuple[str, ...]] = {}
@@ -142,7 +73,7 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
     regions = [
         Strain(
             region=region,
-            label=REGION_LABELS.get(region, region),
+            label=REGIONS.get(region, region),
             parts=tuple(found),
             minutes=sum(part.minutes for part in found if part.counted),
             felt=felt.get(region, ()),
@@ -150,3 +81,8 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
         for region, found in parts.items()
     ]
     return tuple(sorted(regions, key=lambda one: -one.minutes))
+
+
+def region_of(joint: str, region: str) -> str:
+    """Return where a joint's strain is felt; ``region`` where no joint pays."""
+    return JOINTS[joint].region if joint in JOINTS else region

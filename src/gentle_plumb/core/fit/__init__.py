@@ -2,7 +2,6 @@
 
 from ..policy import JOINT_BANDS, Band, Policy
 from .case import Case
-from .checks import CHECKS
 from .fit import AimedSettings, aimed_settings, fit, notes_in, standing_reason
 from .joints import Joint, joints_of
 from .order import NEEDED_ROWS, working_order
@@ -12,7 +11,6 @@ from .terms import Term, terms_text, total
 from .wording import limit_text
 
 __all__ = [
-    "CHECKS",
     "JOINT_BANDS",
     "NEEDED_ROWS",
     "NO_LIMIT",

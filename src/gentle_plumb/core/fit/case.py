@@ -24,6 +24,7 @@ class Case:
     back (nearer: negative). ``sharp`` is where computer glasses are sharp, mm from the eye.
     ``details`` are drawn, not fitted. ``uncertain`` False leaves out how sure targets are, where
     only settings are wanted. ``person`` are the limits that the client's precautions make.
+    ``declared`` are the settings as found that a fixed piece tells, and not the tape.
     """
 
     body: Body
@@ -45,6 +46,7 @@ class Case:
     details: Details = Details()
     uncertain: bool = True
     person: PersonLimits = PersonLimits()
+    declared: frozenset[str] = frozenset()
 
     @property
     def own_seat(self) -> bool:
@@ -85,3 +87,25 @@ class Case:
         if thickness is None:
             raise MissingInput("keyboard_thickness", "The keyboard's thickness is not recorded.")
         return thickness
+
+
+def with_declared(found: Settings, station: Workstation) -> tuple[Settings, frozenset[str]]:
+    """Return what was found with what fixed pieces tell of themselves, and the keys of the latter.
+
+    A piece with one place stands there, whether anybody held the tape to it or not. A wheelchair's
+    is never inferred.
+    """
+    chair, desk = station.chair, station.desk
+    if chair.kind == "wheelchair":
+        return found, frozenset()
+    spans = {
+        "seat": chair.seat,
+        "seat_depth": chair.depth,
+        "lumbar": chair.lumbar,
+        "armrest": chair.armrest if chair.armrests == "fixed" else None,
+        "backrest": chair.recline.shifted(90.0) if chair.recline is not None else None,
+        "surface": desk.surface,
+    }
+    said = {key: span.low for key, span in spans.items() if span is not None and span.fixed}
+    told = {key: value for key, value in said.items() if found.get(key) is None}
+    return found.over(Settings(**told)), frozenset(told)

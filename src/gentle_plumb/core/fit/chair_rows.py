@@ -13,13 +13,26 @@ from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
 from .model import armrest_need
 from .result import FitRow, Limit, LimitKind
-from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
+from .rows import (
+    SAME_MM,
+    RowSubject,
+    about,
+    bare_row,
+    chosen,
+    end_limit,
+    limit,
+    ranged_row,
+    set_row,
+    target_row,
+)
 from .terms import Term, total
 
 FINGERS_PER_HAND = 4
 ARMREST_BAND_MM = 20.0
 LUMBAR_BAND_MM = 25.0
-"""Sources: house-seat-depth, house-armrest, house-lumbar."""
+UPRIGHT_DEG = 90.0
+BACKREST_BAND_DEG = 5.0
+"""Sources: house-seat-depth, house-armrest, house-lumbar, geometry, house-joint-bands."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -53,10 +66,9 @@ def seat_row(
     """The seat: set to the legs, or to the hands where the surface can't move."""
     policy, desk, chair = case.policy, case.workstation.desk, case.workstation.chair
     by_hands = aim is not None and aim.by_hands and fixed_surface is not None
-    about = Quantity(
-        key="seat",
-        posture="seated",
-        label="Seat",
+    subject = about(
+        "seat",
+        "seated",
         source="house-relief",
         why="The surface can't move, so the hands decide and the feet are supported."
         if by_hands
@@ -84,12 +96,12 @@ def seat_row(
 
     if case.own_seat:
         return _own_row(
-            about,
+            subject,
             case.found_seated.seat,
             "The client's own seating is never moved: surface, keys and screen come to it.",
             setting,
         )
-    row = target_row(case, about, terms, ends, found=case.found_seated.seat)
+    row = target_row(case, subject, terms, ends, found=case.found_seated.seat)
     if row.target is None or setting is None:
         return set_row(row, setting)
     limits = end_limit("chair", chair.seat, row.target)
@@ -115,21 +127,11 @@ def seat_row(
     )
 
 
-def _own_row(about: Quantity, found: float | None, reason: str, setting: float | None) -> FitRow:
-    """A row of what belongs to the client's own seating: said, not judged and not moved."""
-    return FitRow(
-        key=about.key,
-        posture=about.posture,
-        label=about.label,
-        unit=about.unit,
-        why=about.why,
-        status="not_assessable",
-        reason=reason,
-        found=found,
-        setting=setting,
-        change=None,
-        source=about.source,
-    )
+def _own_row(
+    subject: RowSubject, found: float | None, reason: str, setting: float | None = None
+) -> FitRow:
+    """Return a row of what belongs to the client's own seating: said, not judged and not moved."""
+    return bare_row(subject, "not_assessable", reason=reason, found=found, setting=setting)
 
 
 PART_OF_WHEELCHAIR = "Part of the client's own seating: changes go through their therapist."
@@ -137,17 +139,16 @@ PART_OF_WHEELCHAIR = "Part of the client's own seating: changes go through their
 
 def footrest_row(case: Case, seat: float | None) -> FitRow:
     """What the feet stand on where the seat is higher than the legs."""
-    about = Quantity(
-        key="footrest",
-        posture="seated",
-        label="Footrest",
+    subject = about(
+        "footrest",
+        "seated",
         source="house-relief",
         why="Hanging feet press the thighs on the seat's edge.",
     )
 
     if case.own_seat:
         return _own_row(
-            about,
+            subject,
             case.found_seated.footrest,
             "The wheelchair's footplates carry the feet: looked at by eye, no footrest is added.",
             None,
@@ -164,7 +165,7 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
         return max(0.0, target - margin), target + margin
 
     found = case.found_seated.footrest
-    row = target_row(case, about, terms, ends, found=found)
+    row = target_row(case, subject, terms, ends, found=found)
     if not row.target or case.workstation.feet is None:
         return set_row(row, row.target)
     best = footing_at(
@@ -184,10 +185,9 @@ def finger(body: Body) -> float:
 def seat_depth_row(case: Case) -> FitRow:
     """Usable depth of the seat pan."""
     policy = case.policy
-    about = Quantity(
-        key="seat_depth",
-        posture="seated",
-        label="Seat depth",
+    subject = about(
+        "seat_depth",
+        "seated",
         source="house-seat-depth",
         why="Room behind the knee with the back on the backrest.",
     )
@@ -210,25 +210,24 @@ def seat_depth_row(case: Case) -> FitRow:
         return target - half, target + half
 
     if case.own_seat:
-        return _own_row(about, case.found_seated.seat_depth, PART_OF_WHEELCHAIR, None)
-    row = target_row(case, about, terms, ends, found=case.found_seated.seat_depth)
+        return _own_row(subject, case.found_seated.seat_depth, PART_OF_WHEELCHAIR, None)
+    row = target_row(case, subject, terms, ends, found=case.found_seated.seat_depth)
     return ranged_row(row, "seat_depth", case.workstation.chair.depth)
 
 
 def lumbar_row(case: Case) -> FitRow:
     """Centre of the lumbar pad over the loaded seat."""
-    about = Quantity(
-        key="lumbar",
-        posture="seated",
-        label="Lumbar pad",
+    subject = about(
+        "lumbar",
+        "seated",
         source="house-lumbar",
         why="The pad meets the small of the back; felt again after any change of recline.",
     )
     if case.own_seat:
-        return _own_row(about, case.found_seated.lumbar, PART_OF_WHEELCHAIR, None)
+        return _own_row(subject, case.found_seated.lumbar, PART_OF_WHEELCHAIR, None)
     row = target_row(
         case,
-        about,
+        subject,
         lambda body: (
             Term(label="small of the back over the seat", value=body.mm("lumbar_height_sitting")),
             Term(label="at the belt", value=case.policy.lumbar_offset),
@@ -239,22 +238,46 @@ def lumbar_row(case: Case) -> FitRow:
     return ranged_row(row, "lumbar", case.workstation.chair.lumbar)
 
 
+def backrest_row(case: Case) -> FitRow:
+    """Angle of the backrest from level: the recline that was chosen, as far as the chair goes."""
+    subject = about(
+        "backrest",
+        source="house-joint-bands",
+        why="The backrest carries part of the trunk; the pad and the screen follow its angle.",
+    )
+    if case.own_seat:
+        return _own_row(subject, case.found_seated.backrest, PART_OF_WHEELCHAIR)
+    if case.workstation.chair.backless:
+        return bare_row(subject, "not_assessable", reason="The seat has no backrest.")
+    row = target_row(
+        case,
+        subject,
+        lambda _: (
+            Term(label="upright", value=UPRIGHT_DEG),
+            Term(label="recline", value=case.policy.recline),
+        ),
+        lambda target: (target - BACKREST_BAND_DEG, target + BACKREST_BAND_DEG),
+        found=case.found_seated.backrest,
+    )
+    span = case.workstation.chair.recline
+    return ranged_row(row, "backrest", span.shifted(UPRIGHT_DEG) if span is not None else None)
+
+
 def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow:
     """Armrest over the seat, and whether it meets the desk."""
     chair, desk = case.workstation.chair, case.workstation.desk
-    about = Quantity(
-        key="armrest",
-        posture="seated",
-        label="Armrests",
+    subject = about(
+        "armrest",
+        "seated",
         source="house-armrest",
         why="Light support just under the elbow; never lifting the shoulder.",
     )
     below = case.policy.armrest_below_elbow
     if case.own_seat:
-        return _own_row(about, case.found_seated.armrest, PART_OF_WHEELCHAIR, None)
+        return _own_row(subject, case.found_seated.armrest, PART_OF_WHEELCHAIR, None)
     row = target_row(
         case,
-        about,
+        subject,
         lambda body: (*elbow_terms(body, case), Term(label="light support", value=-below)),
         lambda target: (target + below - ARMREST_BAND_MM, target + below),
         found=case.found_seated.armrest,

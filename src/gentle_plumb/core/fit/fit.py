@@ -10,10 +10,18 @@ from ..memoize import memoize_last
 from ..units import LengthUnit, format_length
 from ..workstation import Settings
 from .case import Case
-from .chair_rows import SeatAim, armrest_row, footrest_row, lumbar_row, seat_depth_row, seat_row
+from .chair_rows import (
+    SeatAim,
+    armrest_row,
+    backrest_row,
+    footrest_row,
+    lumbar_row,
+    seat_depth_row,
+    seat_row,
+)
 from .distance import along_the_floor
 from .frame import elbow_terms, legs_terms, standing_elbow_terms
-from .hand_rows import hand_rows, keys_terms, mouse_row, slope_row
+from .hand_rows import hand_rows, keys_edge_row, keys_terms, mouse_forward_row, mouse_row, slope_row
 from .joints import Joint, joints_of
 from .model import armrest_need, fixed_surface, target_distance
 from .moves import moves_between
@@ -161,6 +169,7 @@ def _posture(
             ),
             footrest_row(case, seat),
             seat_depth_row(case),
+            backrest_row(case),
             lumbar_row(case),
             armrest_row(case, seat, surface),
         ]
@@ -168,7 +177,9 @@ def _posture(
     if case.workstation.desk.tilt is not None:
         rows.append(slope_row(case, posture, joints["elbow"]))
     if seated:
+        rows.append(keys_edge_row(case))
         rows.append(mouse_row(case, joints["upper_arm"]))
+        rows.append(mouse_forward_row(case))
     rows.append(top_row(case, posture, seat, surface, top, reckoned, joints["neck"]))
     rows.append(far)
     rows.append(tilt_row(case, posture, top=top, eye=eye, distance=distance))
@@ -313,7 +324,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     if station.desk.surface is None:
         notes.append("The desk's range is not recorded: the surface is taken as free to move.")
     if station.screen.kind != "laptop" and station.screen.top_above_surface is None:
-        notes.append("The screen stand's range is not recorded: it is taken as free to move.")
+        notes.append("The screen mount's range is not recorded: it is taken as free to move.")
     if "abdominal_depth_sitting" not in case.body.values:
         notes.append("Belly room at the desk edge not checked: belly depth is not measured.")
     if real is not None and real.footrest and station.feet is None and not case.own_seat:

@@ -11,13 +11,23 @@ from ..policy import JOINT_BANDS
 from ..posture import abduction_deg
 from ..posture.chain import FREE_FOREARM_TURN_DEG
 from ..workstation import Span
-from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
+from ..workstation.equipment import HOME_ROW_TO_FRONT_MM, KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
 from .case import Case
 from .frame import elbow_terms, reach, standing_elbow_terms
 from .joints import Joint
 from .model import armrest_need
 from .result import FitRow, Limit, LimitKind, Posture
-from .rows import SAME_MM, Quantity, chosen, end_limit, limit, ranged_row, set_row, target_row
+from .rows import (
+    SAME_MM,
+    about,
+    bare_row,
+    chosen,
+    end_limit,
+    limit,
+    ranged_row,
+    set_row,
+    target_row,
+)
 from .terms import Term, total
 
 
@@ -38,10 +48,9 @@ def keys_terms(
 def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> FitRow:
     settings = case.found_seated if posture == "seated" else case.found_standing
     surface = key == "surface"
-    about = Quantity(
-        key=key,
-        posture=posture,
-        label="Surface" if surface else "Keys",
+    subject = about(
+        key,
+        posture,
         source="house-joint-bands",
         why="The keys come to hands with hanging shoulders and straight wrists."
         if surface
@@ -58,7 +67,7 @@ def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> Fit
         band = case.policy.elbow_band
         return total(terms(case.body, band.high)), total(terms(case.body, band.low))
 
-    return target_row(case, about, terms, ends, found=settings.get(key))
+    return target_row(case, subject, terms, ends, found=settings.get(key))
 
 
 def surface_limits(
@@ -96,10 +105,9 @@ def hand_rows(
 def mouse_row(case: Case, arm: Joint | None) -> FitRow:
     """Centre of the mouse from the midline: beside the keyboard, upper arm hanging."""
     keyboard, hand = case.workstation.keyboard, case.workstation.mouse.hand
-    about = Quantity(
-        key="mouse",
-        posture="seated",
-        label="Mouse",
+    subject = about(
+        "mouse",
+        "seated",
         source="house-mouse",
         why="As near as the keyboard allows, so that the upper arm can hang.",
     )
@@ -124,7 +132,7 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
 
     row = target_row(
         case,
-        about,
+        subject,
         lambda body: (
             Term(
                 label="before the keys, on the midline"
@@ -145,6 +153,64 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
     if low > SAME_MM:
         limits.append(limit("mouse_shelf", "low", low, low))
     return set_row(row, row.target, limits, arm)
+
+
+KEYS_EDGE_NEARER_MM, KEYS_EDGE_FURTHER_MM = 20.0, 50.0
+MOUSE_FORWARD_BAND_MM = 50.0
+"""How far keyboard and pointer may lie from their places, mm. Source: house-desk-depth, house-mouse."""
+
+
+def keys_edge_row(case: Case) -> FitRow:
+    """Desk edge to the home row: keyboard at the front edge, or set back with carried forearms."""
+    subject = about(
+        "keys_edge",
+        source="house-desk-depth",
+        why="The arms hang and the back stays on the backrest while the hands type.",
+    )
+    if case.workstation.screen.kind == "laptop":
+        return bare_row(
+            subject,
+            "not_assessable",
+            reason="The laptop's own keys lie where its picture puts them.",
+            found=case.found_seated.keys_edge,
+        )
+    back = case.policy.set_back
+    row = target_row(
+        case,
+        subject,
+        lambda _: (
+            Term(label="front of the keyboard to the home row", value=HOME_ROW_TO_FRONT_MM),
+            Term(label="set back, forearms carried", value=back),
+        ),
+        lambda target: (target - KEYS_EDGE_NEARER_MM, target + KEYS_EDGE_FURTHER_MM),
+        found=case.found_seated.keys_edge,
+    )
+    return set_row(row, row.target)
+
+
+def mouse_forward_row(case: Case) -> FitRow:
+    """Desk edge to the middle of the pointer: beside the keys, not beyond them."""
+    subject = about(
+        "mouse_forward",
+        source="house-mouse",
+        why="Beside the keys, so that the elbow stays at the body.",
+    )
+    found = case.found_seated.mouse_forward
+    if case.workstation.mouse.kind == "central":
+        return bare_row(
+            subject, "not_assessable", reason="A central pointer lies before the keys.", found=found
+        )
+    place = keys_edge_row(case)
+    if place.target is None:
+        return bare_row(subject, "not_assessable", reason=place.reason, found=found)
+    row = target_row(
+        case,
+        subject,
+        lambda _: (Term(label="level with the home row", value=place.target or 0.0),),
+        lambda target: (max(0.0, target - MOUSE_FORWARD_BAND_MM), target + MOUSE_FORWARD_BAND_MM),
+        found=found,
+    )
+    return set_row(row, row.target)
 
 
 def mouse_over(case: Case) -> float:
@@ -173,12 +239,10 @@ def mouse_over(case: Case) -> float:
 def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
     """The keys' slope, square to the forearm as far as tray or feet let them."""
     settings = case.found_seated if posture == "seated" else case.found_standing
-    about = Quantity(
-        key="slope",
-        posture=posture,
-        label="Keys' slope",
+    subject = about(
+        "slope",
+        posture,
         source="house-joint-bands",
-        unit="deg",
         why="The keys lie along the forearm, so that the wrist stays straight.",
     )
 
@@ -190,7 +254,7 @@ def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
     band = JOINT_BANDS["wrist"]
     row = target_row(
         case,
-        about,
+        subject,
         terms,
         lambda target: (target + band.low, target + band.high),
         found=settings.slope,

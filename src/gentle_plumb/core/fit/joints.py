@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import asin, degrees
 from typing import Literal
 
+from ..catalogue import JOINTS
 from ..errors import MissingInput, OutOfReach
-from ..policy import JOINT_BANDS, JOINT_LABELS, Band
+from ..policy import JOINT_BANDS, POLICY_RANGES, Band
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import Settings
 from .case import Case
@@ -128,7 +129,7 @@ def _gaze_top(case: Case, settings: Settings, seated: bool) -> float:
 
 
 def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
-    label = JOINT_LABELS[name]
+    label = JOINTS[name].label
     try:
         value = angle()
     except (MissingInput, OutOfReach) as why:
@@ -146,6 +147,26 @@ def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
     return Joint(
         joint=name, label=label, angle=value, low=band.low, high=band.high, over=band.excess(value)
     )
+
+
+def _leaning(case: Case, settings: Settings) -> Case:
+    """The case with the back as far back as the backrest of these settings is."""
+    if settings.backrest is None or case.own_seat or case.workstation.chair.backless:
+        return case
+    band = POLICY_RANGES["recline"][0]
+    recline = min(band.high, max(band.low, settings.backrest - 90.0))
+    if abs(recline - case.recline()) < SAME_DEG:
+        return case
+    chair = replace(case.workstation.chair, recline=None)
+    return replace(
+        case,
+        policy=replace(case.policy, recline=recline),
+        workstation=replace(case.workstation, chair=chair),
+    )
+
+
+SAME_DEG = 0.5
+"""Angles so near are the same to a hand, degrees. Source: house-repeat."""
 
 
 def joints_of(
@@ -169,7 +190,7 @@ def joints_of(
 
     """
     seated = posture == "seated"
-    case = case if seated else case.standing()
+    case = _leaning(case, settings) if seated else case.standing()
     found = [
         _joint("elbow", case.policy.elbow_band, lambda: _elbow(case, settings, seated)),
         _joint("wrist", JOINT_BANDS["wrist"], lambda: _wrist(case, settings, seated)),
@@ -191,7 +212,7 @@ def joints_of(
             *found,
             Joint(
                 joint="neck",
-                label=JOINT_LABELS["neck"],
+                label=JOINTS["neck"].label,
                 angle=None,
                 low=0.0,
                 high=0.0,

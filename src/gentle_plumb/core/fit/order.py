@@ -2,52 +2,51 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Sequence
+
+from ..catalogue import QUANTITIES, Quantity
 from .case import Case
 from .model import fixed_surface
 from .result import FitResult, FitRow
 
-_USUAL = (
-    "seat",
-    "seat_depth",
-    "lumbar",
-    "armrest",
-    "surface",
-    "keys",
-    "mouse",
-    "distance",
-    "screen_top",
-    "tilt",
-    "footrest",
-)
-_HANDS_FIRST = (
-    "surface",
-    "keys",
-    "seat",
-    "footrest",
-    "seat_depth",
-    "lumbar",
-    "armrest",
-    "mouse",
-    "distance",
-    "screen_top",
-    "tilt",
-)
-NEEDED_ROWS = frozenset({*_USUAL, "desk_depth"} - {"armrest"})
+NEEDED_ROWS = frozenset(one.key for one in QUANTITIES.values() if one.needed)
 """Rows without which nothing is worked out."""
-_STANDING = ("surface", "keys", "distance", "screen_top", "tilt")
 
 
 def working_order(case: Case, result: FitResult) -> list[FitRow]:
-    """Rows in the order they are set: seated, then standing where that is possible.
+    """Return the rows in the order in which they are set: seated, then standing where possible.
 
-    Where the surface can't move, hands come first and the chair follows; keys are re-measured
-    with their surface and are no step of their own.
+    Where the surface can't move, hands come first and the chair follows; keys are re-measured with
+    their surface and are no step of their own.
     """
-    order = _HANDS_FIRST if fixed_surface(case) is not None else _USUAL
-    steps = [result.row("seated", key) for key in order if key != "keys"]
+    hands_first = fixed_surface(case) is not None
+
+    def seated(quantity: Quantity) -> int:
+        return quantity.order_hands_first if hands_first else quantity.order
+
+    def standing(quantity: Quantity) -> int:
+        return quantity.order_standing
+
+    steps = _steps(result.seated.rows, seated)
     if result.standing.possible:
-        steps += [result.row("standing", key) for key in _STANDING if key != "keys"]
-    return [row for row in steps if row.setting is not None and not _joined(row)]
+        steps += _steps(result.standing.rows, standing)
+    return steps
+
+
+def _steps(rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[FitRow]:
+    """Return the rows that are steps, by their place."""
+    found = [
+        (place(QUANTITIES[row.key]), row)
+        for row in rows
+        if row.setting is not None and not _joined(row) and _worth_a_step(row)
+    ]
+    return [row for at, row in sorted(found, key=lambda pair: pair[0]) if at]
+
+
+def _worth_a_step(row: FitRow) -> bool:
+    """Whether a setting is always gone through, or was found outside its band."""
+    quantity = QUANTITIES[row.key]
+    return quantity.own_number or not quantity.judged or row.status == "off"
 
 
 def _joined(row: FitRow) -> bool:

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
-from typing import Any, Literal
+from typing import Any
 
 from ..body import Body
+from ..catalogue import QUANTITIES, Quantity
 from ..errors import MissingInput, OutOfReach
 from ..policy import SAME
 from ..workstation import Span
@@ -26,26 +27,43 @@ Ends = Callable[[float], tuple[float | None, float | None]]
 
 
 @dataclass(frozen=True, kw_only=True)
-class Quantity:
-    """What a row is about, before anything is computed."""
+class RowSubject:
+    """What a row is about before anything is computed: a quantity in a posture, and why it matters."""
 
-    key: str
+    quantity: Quantity
     posture: Posture
-    label: str
     why: str
     source: str
-    unit: Literal["mm", "deg", "%"] = "mm"
+
+
+def about(key: str, posture: Posture = "seated", *, why: str, source: str) -> RowSubject:
+    """Return the subject of a row; raises KeyError for a quantity there is not."""
+    return RowSubject(quantity=QUANTITIES[key], posture=posture, why=why, source=source)
+
+
+def bare_row(subject: RowSubject, status: Status, **known: Any) -> FitRow:
+    """Return a row of this subject, with what is known of it."""
+    return FitRow(
+        key=subject.quantity.key,
+        posture=subject.posture,
+        label=subject.quantity.label,
+        unit=subject.quantity.unit,
+        why=subject.why,
+        source=subject.source,
+        status=status,
+        **known,
+    )
 
 
 def target_row(
-    case: Case, about: Quantity, terms: Terms, ends: Ends, *, found: float | None
+    case: Case, subject: RowSubject, terms: Terms, ends: Ends, *, found: float | None
 ) -> FitRow:
     """The row with its target, or ``not_assessable`` with what is missing.
 
     Parameters
     ----------
     case : Case
-    about : Quantity
+    subject : RowSubject
     terms : callable
         From a body to the terms; may raise MissingInput.
     ends : callable
@@ -56,17 +74,7 @@ def target_row(
     """
 
     def row(status: Status, **known: Any) -> FitRow:
-        return FitRow(
-            key=about.key,
-            posture=about.posture,
-            label=about.label,
-            unit=about.unit,
-            why=about.why,
-            status=status,
-            found=found,
-            source=about.source,
-            **known,
-        )
+        return bare_row(subject, status, found=found, **known)
 
     try:
         made = tuple(terms(case.body))

@@ -22,7 +22,7 @@ from .frame import eye_terms, standing_eye_terms
 from .joints import Joint
 from .model import reach_of
 from .result import FitRow, Posture
-from .rows import SAME_MM, Quantity, chosen, end_limit, limit, set_row, target_row
+from .rows import SAME_MM, about, chosen, end_limit, limit, set_row, target_row
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
 from .terms import Term, total
 
@@ -55,10 +55,9 @@ def top_row(
     settings = case.found_seated if posture == "seated" else case.found_standing
     lens = case.lower_lens if case.policy.lens_answer == "lower" else "none"
     rule = RULE_LABELS[case.policy.screen_rule]
-    about = Quantity(
-        key="screen_top",
-        posture=posture,
-        label="Screen top",
+    subject = about(
+        "screen_top",
+        posture,
         source="house-screen" if lens == "none" else "house-lens",
         why=f"{rule[0].upper()}{rule[1:]}; the eyes alone reach the bottom."
         if lens == "none"
@@ -85,7 +84,7 @@ def top_row(
         band = top_band(case, far())
         return target + band.low - band.target, target + band.high - band.target
 
-    row = target_row(case, about, terms, ends, found=settings.screen_top)
+    row = target_row(case, subject, terms, ends, found=settings.screen_top)
     if row.target is None or setting is None:
         return set_row(row, setting)
     if case.workstation.screen.kind == "laptop":
@@ -102,16 +101,15 @@ def top_row(
 def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
     """Eye to picture, and what a shallow desk or a laptop makes of it."""
     settings = case.found_seated if posture == "seated" else case.found_standing
-    about = Quantity(
-        key="distance",
-        posture=posture,
-        label="Eye to screen",
+    subject = about(
+        "distance",
+        posture,
         source="house-screen",
         why="Fingertips reach the picture; the settle-in test corrects it.",
     )
     row = target_row(
         case,
-        about,
+        subject,
         lambda body: distance_terms(body, case),
         lambda target: (
             max(least_distance(case)[0], target - DISTANCE_BAND_MM),
@@ -143,12 +141,10 @@ def tilt_row(
     """Picture square to the line of sight at its centre."""
     settings = case.found_seated if posture == "seated" else case.found_standing
     screen = case.workstation.screen
-    about = Quantity(
-        key="tilt",
-        posture=posture,
-        label="Tilt back",
+    subject = about(
+        "tilt",
+        posture,
         source="house-screen",
-        unit="deg",
         why="The picture stands square to the line of sight.",
     )
 
@@ -168,7 +164,7 @@ def tilt_row(
 
     row = target_row(
         case,
-        about,
+        subject,
         terms,
         lambda target: (
             max(0.0, target - TILT_BAND_DEG),
@@ -185,10 +181,9 @@ def tilt_row(
 
 def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
     """How deep the desk must be for keys and screen to be right together."""
-    about = Quantity(
-        key="desk_depth",
-        posture="seated",
-        label="Desk depth",
+    subject = about(
+        "desk_depth",
+        "seated",
         source="house-desk-depth",
         why="Keys at the front edge and the picture at arm's length fit on it together.",
     )
@@ -207,7 +202,7 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         )
 
     depth = case.workstation.desk.depth
-    row = target_row(case, about, terms, lambda target: (target, None), found=depth)
+    row = target_row(case, subject, terms, lambda target: (target, None), found=depth)
     if row.target is None or depth is None:
         return set_row(row, None)
     limits = [limit("desk", "shallow", depth, row.target - depth)] if row.status == "off" else []
@@ -239,12 +234,10 @@ def capital_mm(distance: float, arcmin: float = CAPITAL_ARCMIN) -> float:
 def scale_row(case: Case, distance: float | None) -> FitRow:
     """Display scale at which usual text is large enough at this distance."""
     screen = case.workstation.screen
-    about = Quantity(
-        key="scale",
-        posture="seated",
-        label="Display scale",
+    subject = about(
+        "scale",
+        "seated",
         source="house-text",
-        unit="%",
         why="Enlarge before leaning: capitals 20 minutes of arc high at the eye.",
     )
 
@@ -263,9 +256,9 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
 
     row = target_row(
         case,
-        about,
+        subject,
         terms,
         lambda _: (raw() * LEAST_ARCMIN / CAPITAL_ARCMIN, None),
-        found=case.details.scale,
+        found=case.found_seated.scale,
     )
     return set_row(row, row.target)

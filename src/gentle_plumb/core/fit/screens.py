@@ -20,7 +20,7 @@ from ..workstation import SideScreen
 from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
 from .case import Case
 from .result import FitRow
-from .rows import Quantity, limit, set_row, target_row
+from .rows import about, limit, set_row, target_row
 from .screen_rows import DISTANCE_BAND_MM
 from .terms import Term
 
@@ -70,9 +70,11 @@ def at_the_seam(case: Case) -> bool:
     return first is not None and first.use == "equal" and case.policy.two_screens != "one_main"
 
 
-def _side(screen: SideScreen, index: int) -> float:
-    if screen.bearing:
-        return 1.0 if screen.bearing > 0 else -1.0
+def _side(case: Case, screen: SideScreen, index: int) -> float:
+    """Which side a screen stands on: where it was found, else the first left, the next right."""
+    found = case.found_seated.get(f"{screen.id}_bearing")
+    if found:
+        return 1.0 if found > 0 else -1.0
     return -1.0 if index == 0 else 1.0
 
 
@@ -91,13 +93,13 @@ def place_screens(case: Case, distance: float) -> tuple[Placed, ...]:
     seam = at_the_seam(case)
     ahead = 0.0
     if seam:
-        ahead = -_side(beside[0], 0) * half_angle(main, distance)
+        ahead = -_side(case, beside[0], 0) * half_angle(main, distance)
     found = [Placed(id="screen", bearing=ahead, neck=neck_turn(ahead), seam=seam)]
     for index, screen in enumerate(others):
         if screen.place == "above":
             found.append(Placed(id=screen.id, bearing=ahead, neck=neck_turn(ahead)))
             continue
-        at_seam, side = seam and screen is beside[0], _side(screen, index)
+        at_seam, side = seam and screen is beside[0], _side(case, screen, index)
         own = half_angle(screen.width, distance)
         bearing = side * own
         if not at_seam:
@@ -120,21 +122,21 @@ def side_screen_rows(
     surface: float | None,
     main_top: float | None,
 ) -> list[FitRow]:
-    """Bearing, distance and height of every screen where there are several; else none."""
+    """Bearing of the main screen; bearing, distance and height of every other one."""
     others = case.details.side_screens
-    if not others:
-        return []
 
     def placed(id: str) -> Placed:
+        if not others:
+            return Placed(id=id, bearing=0.0, neck=0.0)
         if distance is None:
             raise MissingInput("distance", "The eye distance is not known yet.")
         return next(one for one in place_screens(case, distance) if one.id == id)
 
-    rows = [_bearing(case, "screen", "Main screen", placed, case.details.bearing)]
+    rows = [_bearing(case, "screen", "Main screen", placed, case.found_seated.screen_bearing)]
     for index, screen in enumerate(others, start=2):
         name = f"Screen {index}"
         rows += [
-            _bearing(case, screen.id, name, placed, screen.bearing),
+            _bearing(case, screen.id, name, placed, case.found_seated.get(f"{screen.id}_bearing")),
             _distance(case, screen, name, distance),
             _top(case, screen, name, main_top=main_top, surface=surface),
         ]
@@ -158,14 +160,7 @@ def _bearing(
         )
     except MissingInput:
         pass
-    about = Quantity(
-        key=f"{id}_bearing",
-        posture="seated",
-        label=f"{name} to the side",
-        source="house-bearing",
-        unit="deg",
-        why=why,
-    )
+    subject = about(f"{id}_bearing", "seated", source="house-bearing", why=why)
 
     def terms(_: Body) -> Sequence[Term]:
         at = placed(id)
@@ -173,20 +168,27 @@ def _bearing(
         return (Term(label=label, value=at.bearing),)
 
     row = target_row(
-        case,
-        about,
-        terms,
-        lambda target: (target - BEARING_BAND_DEG, target + BEARING_BAND_DEG),
-        found=found,
+        case, subject, terms, lambda target: _bearing_band(case, id, target), found=found
     )
     return set_row(row, row.target)
 
 
+def _bearing_band(case: Case, id: str, target: float) -> tuple[float, float]:
+    """Return the bearings that load no neck for the time it is looked at, degrees."""
+    use = next((one.use for one in case.details.side_screens if one.id == id), "main")
+    free = FREE_TURN_DEG[use or "some"]
+    return min(-free, target - BEARING_BAND_DEG), max(free, target + BEARING_BAND_DEG)
+
+
+FREE_TURN_DEG = {"main": EYES_TURN_DEG, "equal": 25.0, "some": 35.0, "rare": 35.0}
+"""How far to the side a screen may stand by how much it is looked at, degrees.
+Source: house-bearing."""
+
+
 def _distance(case: Case, screen: SideScreen, name: str, distance: float | None) -> FitRow:
-    about = Quantity(
-        key=f"{screen.id}_distance",
-        posture="seated",
-        label=f"Eye to {name.lower()}",
+    subject = about(
+        f"{screen.id}_distance",
+        "seated",
         source="house-bearing",
         why="As far as the main one, so that the eyes need not refocus.",
     )
@@ -198,10 +200,10 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
 
     row = target_row(
         case,
-        about,
+        subject,
         terms,
         lambda target: (target - DISTANCE_BAND_MM, target + DISTANCE_BAND_MM),
-        found=screen.distance,
+        found=case.found_seated.get(f"{screen.id}_distance"),
     )
     return set_row(row, row.target)
 
@@ -210,10 +212,9 @@ def _top(
     case: Case, screen: SideScreen, name: str, *, main_top: float | None, surface: float | None
 ) -> FitRow:
     above = screen.place == "above"
-    about = Quantity(
-        key=f"{screen.id}_top",
-        posture="seated",
-        label=f"{name} top",
+    subject = about(
+        f"{screen.id}_top",
+        "seated",
         source="house-bearing",
         why="Above the main one: for glances only, the neck bends back to it."
         if above
@@ -236,10 +237,10 @@ def _top(
 
     row = target_row(
         case,
-        about,
+        subject,
         terms,
         lambda target: (target - HEIGHT_BAND_MM, target + HEIGHT_BAND_MM),
-        found=screen.top,
+        found=case.found_seated.get(f"{screen.id}_top"),
     )
     own = laptop_top(screen, surface)
     if row.target is None or own is None or abs(own - row.target) <= HEIGHT_BAND_MM:

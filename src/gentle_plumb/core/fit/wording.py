@@ -2,24 +2,22 @@
 
 from __future__ import annotations
 
+from ..catalogue import QUANTITIES
 from ..units import LengthUnit, format_length
 from .joints import Joint
 from .result import Cost, Limit
 
 PIECES = {
+    **{quantity.key: quantity.piece for quantity in QUANTITIES.values()},
     "chair": "chair",
     "desk": "desk",
-    "screen": "screen stand",
-    "armrest": "armrests",
-    "seat_depth": "seat pan",
-    "lumbar": "lumbar pad",
+    "screen": "screen mount",
     "laptop": "laptop",
-    "tilt": "screen tilt",
     "keyboard": "keyboard",
-    "slope": "keys",
     "feet": "foot support",
     "mouse_shelf": "mouse shelf",
 }
+"""Pieces in words, by the key of what they carry or their own."""
 
 
 def format_degrees(value: float, digits: int = 0) -> str:

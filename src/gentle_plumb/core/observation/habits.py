@@ -10,6 +10,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..catalogue import MechanismId
+
 At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
 Posture = Literal["seated", "standing", "either"]
 Moves = tuple[tuple[str, int, str], ...]
@@ -33,6 +35,7 @@ class Habit:
     """
 
     id: str
+    mechanism: MechanismId
     label: str
     at: At
     posture: Posture
@@ -47,6 +50,7 @@ class Habit:
 
 def _habit(
     id: str,
+    mechanism: MechanismId,
     label: str,
     at: At,
     joint: str,
@@ -61,6 +65,7 @@ def _habit(
 ) -> Habit:
     return Habit(
         id=id,
+        mechanism=mechanism,
         label=label,
         at=at,
         posture=posture,
@@ -79,6 +84,7 @@ HABITS: dict[str, Habit] = {
     for habit in (
         _habit(
             "head_ahead",
+            "seeing",
             "Head ahead of the shoulders",
             "head",
             "neck",
@@ -91,6 +97,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "chin_lifted",
+            "screen_height",
             "Chin lifted",
             "eye",
             "neck",
@@ -103,6 +110,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "head_down",
+            "screen_height",
             "Head bent down to keys or paper",
             "head",
             "neck",
@@ -113,6 +121,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "head_turned",
+            "turned",
             "Head turned to one side",
             "ear",
             "neck",
@@ -124,6 +133,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "shoulders_raised",
+            "arms",
             "Shoulders raised",
             "shoulder",
             "upper_arm",
@@ -137,6 +147,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "shoulders_rounded",
+            "reach",
             "Shoulders rounded forward",
             "shoulder",
             "upper_arm",
@@ -149,6 +160,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "elbow_ahead",
+            "reach",
             "Elbow ahead of the body",
             "elbow",
             "upper_arm",
@@ -161,6 +173,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "elbow_out",
+            "reach",
             "Elbow away from the side",
             "elbow",
             "upper_arm",
@@ -174,6 +187,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "elbow_below_edge",
+            "hands_height",
             "Elbow lower than the desk's edge",
             "elbow",
             "elbow",
@@ -188,6 +202,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "wrist_back",
+            "wrists",
             "Wrist bent back",
             "hand",
             "wrist",
@@ -201,6 +216,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "wrist_outwards",
+            "wrists",
             "Wrist turned outwards",
             "hand",
             "wrist",
@@ -213,6 +229,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "wrist_on_edge",
+            "wrists",
             "Wrist resting on an edge",
             "hand",
             "wrist",
@@ -225,6 +242,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "back_free",
+            "back",
             "Back away from the backrest",
             "back",
             "trunk",
@@ -239,6 +257,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "perching",
+            "back",
             "Perching on the seat's edge",
             "hip",
             "trunk",
@@ -250,6 +269,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "slumping",
+            "back",
             "Slumping",
             "back",
             "trunk",
@@ -260,6 +280,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "feet_hanging",
+            "feet",
             "Feet hanging",
             "ankle",
             "knee",
@@ -274,6 +295,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "feet_tucked",
+            "feet",
             "Feet tucked under",
             "ankle",
             "knee",
@@ -284,6 +306,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "legs_crossed",
+            "stillness",
             "Legs crossed",
             "knee",
             "hip",
@@ -295,6 +318,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "knees_high",
+            "feet",
             "Knees above the hips",
             "knee",
             "hip",
@@ -306,6 +330,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "weight_one_leg",
+            "stillness",
             "Weight on one leg",
             "ankle",
             "hip",
@@ -318,6 +343,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "hip_pushed",
+            "stillness",
             "Hip pushed aside",
             "hip",
             "hip",
@@ -330,6 +356,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "leaning_on_desk",
+            "hands_height",
             "Leaning on the desk",
             "hand",
             "trunk",
@@ -342,6 +369,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "twisting",
+            "turned",
             "Twisting to paper or screen",
             "back",
             "trunk",
@@ -354,6 +382,7 @@ HABITS: dict[str, Habit] = {
         ),
         _habit(
             "phone_shoulder",
+            "phone_paper",
             "Phone held with the shoulder",
             "ear",
             "neck",

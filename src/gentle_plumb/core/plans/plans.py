@@ -2,16 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
+from ..assessment import HardLimits, hard_limits, strain_minutes
+from ..catalogue import JOINTS
 from ..errors import MissingInput
-from ..findings import strain_minutes
-from ..findings.rule import HAND_TASKS, SCREEN_TASKS, SEATED_TASKS
 from ..fit import AimedSettings, Case, Joint, aimed_settings
 from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Posture
-from ..fit.rows import SAME_MM
 from ..workstation import Settings
 from .addition_sets import AdditionSet, HeightSearch, OwnNumbers, best_additions, with_additions
 from .additions import (
@@ -36,16 +34,6 @@ TIERS: dict[Tier, str] = {
     "little": "For little money",
     "lasting": "To last",
 }
-JOINT_TASKS: Mapping[str, tuple[str, ...]] = {
-    "elbow": HAND_TASKS,
-    "wrist": HAND_TASKS,
-    "upper_arm": ("mouse",),
-    "neck": SCREEN_TASKS,
-    "shoulder": SEATED_TASKS,
-    "hip": SEATED_TASKS,
-    "knee": SEATED_TASKS,
-}
-"""Tasks whose hours a joint's degrees count in. Source: house-strain."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -76,60 +64,6 @@ class Added:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Lacks:
-    """What does not fit at all, mm.
-
-    Room for the thighs under the desk, support for the feet, desk before the belly, armrests under it.
-    ``keys`` are the postures in which no arm reaches the keys.
-    """
-
-    thighs: float = 0.0
-    feet: float = 0.0
-    belly: float = 0.0
-    armrests: float = 0.0
-    keys: tuple[Posture, ...] = ()
-
-    @property
-    def any(self) -> bool:
-        """Whether anything is lacking."""
-        return bool(self.keys) or max(*self._parts()[:3], self.armrests) > SAME_MM
-
-    def worse_than(self, other: Lacks) -> bool:
-        """Whether any one of them is more than the other's: no gain elsewhere makes up for it.
-
-        Armrests that move can be turned away or taken off; they are said, and decide nothing.
-        """
-        mine, theirs = self._parts(), other._parts()
-        return any(one > before + SAME_MM for one, before in zip(mine, theirs, strict=True))
-
-    def mends(self, other: Lacks) -> bool:
-        """Whether less is lacking, and none of it more."""
-        mine, theirs = self._parts(), other._parts()
-        less = any(one < before - SAME_MM for one, before in zip(mine, theirs, strict=True))
-        return less and not self.worse_than(other)
-
-    def _parts(self) -> tuple[float, ...]:
-        return self.thighs, self.feet, self.belly, 1000.0 * len(self.keys)
-
-
-def lacks_of(settled: AimedSettings) -> Lacks:
-    """What hard limits lack once everything is set."""
-    postures: tuple[tuple[Posture, tuple[Joint, ...]], ...] = (
-        ("seated", settled.joints_seated),
-        ("standing", settled.joints_standing),
-    )
-    return Lacks(
-        thighs=settled.presses,
-        feet=settled.hangs,
-        belly=settled.belly,
-        armrests=settled.armrests,
-        keys=tuple(
-            posture for posture, joints in postures if any(one.out_of_reach for one in joints)
-        ),
-    )
-
-
-@dataclass(frozen=True, kw_only=True)
 class Plan:
     """One plan: what is added, how everything is set then, and what is left over."""
 
@@ -141,7 +75,7 @@ class Plan:
     left: tuple[ResidualExcess, ...]
     over: float
     minutes: float | None
-    lacks: Lacks
+    lacks: HardLimits
     temporary: bool
     cautions: tuple[str, ...]
     case: Case
@@ -164,7 +98,7 @@ class SinglePurchase:
     minutes: float | None
     left: float
     mends: bool = False
-    lacks: Lacks = Lacks()
+    lacks: HardLimits = HardLimits()
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -195,7 +129,7 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Re
         over = UNREACHABLE_DEG if joint.out_of_reach else joint.over
         if not over or (posture == "standing" and joint.joint == "upper_arm"):
             continue
-        hours = hours_of(case, JOINT_TASKS[joint.joint], posture)
+        hours = hours_of(case, JOINTS[joint.joint].tasks, posture)
         found.append(
             ResidualExcess(
                 joint=joint.joint,
@@ -270,7 +204,7 @@ class Planner:
             left=left,
             over=over,
             minutes=minutes,
-            lacks=lacks_of(settled),
+            lacks=hard_limits(case, settled),
             temporary=temporary,
             cautions=_cautions(case, kit),
             case=case,
@@ -351,7 +285,7 @@ def _fixes(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]:
     for one in _purchases(planner.case):
         kit = (*(other for other in room.kit if other.slot != one.slot), one)
         over, minutes = planner.over(kit)
-        lacks = lacks_of(planner.settled(kit)[1])
+        lacks = hard_limits(*planner.settled(kit))
         mends = lacks.mends(room.lacks)
         if lacks.worse_than(room.lacks):
             continue
@@ -421,13 +355,11 @@ __all__ = [
     "RISERS_WARNING",
     "TIERS",
     "Added",
-    "Lacks",
     "OwnNumbers",
     "Plan",
     "PlanSet",
     "ResidualExcess",
     "SinglePurchase",
-    "lacks_of",
     "make_plans",
     "one_plan",
     "what_is_left",

@@ -1,6 +1,6 @@
 """What practitioners choose: bands, policies, and the schools they come from."""
 
-from .bands import JOINT_BANDS, JOINT_LABELS, SAME, Band
+from .bands import JOINT_BANDS, SAME, Band
 from .policy import POLICY_RANGES, Policy, with_values
 from .schools import (
     POLICY_QUESTIONS,
@@ -17,7 +17,6 @@ from .schools import (
 
 __all__ = [
     "JOINT_BANDS",
-    "JOINT_LABELS",
     "POLICY_QUESTIONS",
     "POLICY_RANGES",
     "SAME",

@@ -32,13 +32,3 @@ JOINT_BANDS: dict[str, Band] = {
 }
 """Bands in degrees. Source: house-joint-bands. The elbow's is a policy; the neck's follows from the
 screen rule."""
-
-JOINT_LABELS: dict[str, str] = {
-    "elbow": "Elbow",
-    "wrist": "Wrist bent back",
-    "shoulder": "Shoulder lifted",
-    "upper_arm": "Upper arm outwards",
-    "hip": "Hip",
-    "knee": "Knee",
-    "neck": "Gaze to the top edge",
-}

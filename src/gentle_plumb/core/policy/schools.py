@@ -142,7 +142,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             id="back",
             label="Back",
             default="supported",
-            targets=("surface", "screen_top", "armrest"),
+            targets=("backrest", "surface", "screen_top", "armrest"),
             positions=(
                 _at(
                     "supported",
@@ -292,7 +292,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             label="Wrists and forearms",
             default="float",
             standing=True,
-            targets=("desk_depth", "keys"),
+            targets=("keys_edge", "mouse_forward", "desk_depth"),
             positions=(
                 _at(
                     "float",
@@ -352,7 +352,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             label="Screen distance",
             default="fingertip",
             standing=True,
-            targets=("distance", "desk_depth"),
+            targets=("distance", "scale", "desk_depth"),
             positions=(
                 _at(
                     "fingertip",
@@ -375,7 +375,13 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             id="two_screens",
             label="Two screens used equally",
             default="by_use",
-            targets=("screen2", "screen3"),
+            targets=(
+                "screen_bearing",
+                "screen2_bearing",
+                "screen3_bearing",
+                "screen2_distance",
+                "screen3_distance",
+            ),
             positions=(
                 _at(
                     "by_use",

@@ -5,23 +5,16 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..findings import whole_minutes
+from ..assessment import HardLimits, whole_minutes
+from ..catalogue import QUANTITIES
 from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Move
 from ..fit.rows import TAPE_MM
-from ..plans import Added, Lacks, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer, Tier
+from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer, Tier
 from ..plans.stacks import STACK_WARNING
 from ..units import LengthUnit, format_difference, format_length
+from ..words import say, say_amount, say_length
 from ..workstation import Settings
-
-SHOWN = {
-    "seat": "Seat",
-    "footrest": "Feet on",
-    "surface": "Surface",
-    "screen_top": "Screen top",
-    "distance": "Eye to screen",
-    "mouse": "Mouse",
-}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -129,27 +122,19 @@ def _added(one: Added, unit: LengthUnit) -> AddedView:
     )
 
 
-def lacks_said(lacks: Lacks, unit: LengthUnit) -> list[str]:
-    """What does not fit at all by more than a tape can be off, a sentence each, the gravest first."""
-
-    def mm(value: float) -> str:
-        return format_length(value, unit, with_unit=True)
-
-    found = []
-    if lacks.thighs > TAPE_MM:
-        found.append(f"Thighs or armrests do not fit under the desk: {mm(lacks.thighs)} short.")
-    if lacks.feet > TAPE_MM:
-        found.append(f"The feet hang: {mm(lacks.feet)} short of a support.")
-    found += [f"No arm reaches the keys, {posture}." for posture in lacks.keys]
-    if lacks.belly > TAPE_MM:
-        found.append(
-            f"The belly keeps the desk away: the keyboard hangs over its edge by {mm(lacks.belly)}."
-        )
-    if lacks.armrests > TAPE_MM:
-        found.append(
-            f"The armrests meet the desk even at their lowest, by {mm(lacks.armrests)}: turn them "
-            "out, take them off, or stay short of the edge."
-        )
+def hard_limit_words(limits: HardLimits, unit: LengthUnit) -> list[str]:
+    """Return what does not fit at all by more than a tape can be off, the gravest first."""
+    found = [
+        say(f"hard.{key}", gap=say_length(short, unit))
+        for key, short in (("thighs", limits.thighs), ("feet", limits.feet))
+        if short > TAPE_MM
+    ]
+    found += [say("hard.keys", posture=posture) for posture in limits.keys]
+    found += [
+        say(f"hard.{key}", gap=say_length(short, unit))
+        for key, short in (("belly", limits.belly), ("armrests", limits.armrests))
+        if short > TAPE_MM
+    ]
     return found
 
 
@@ -176,9 +161,11 @@ def _settings(settings: Settings | None, unit: LengthUnit) -> list[SetAt]:
     if settings is None:
         return []
     return [
-        SetAt(label=label, value=format_length(value, unit, with_unit=True))
-        for key, label in SHOWN.items()
-        if (value := settings.get(key)) is not None and not (key == "footrest" and not value)
+        SetAt(label=quantity.label, value=say_amount(quantity, value, unit))
+        for quantity in QUANTITIES.values()
+        if quantity.on_card
+        and (value := settings.get(quantity.key)) is not None
+        and not (quantity.key == "footrest" and not value)
     ]
 
 
@@ -196,7 +183,7 @@ def plan_view(plan: Plan, unit: LengthUnit, *, same_as: str | None = None) -> Pl
     return PlanView(
         id=plan.id,
         label=plan.label,
-        lacks=lacks_said(plan.lacks, unit),
+        lacks=hard_limit_words(plan.lacks, unit),
         added=[_added(one, unit) for one in plan.added],
         left=[_left(one) for one in plan.left],
         over=f"{plan.over:.0f}°",
@@ -227,7 +214,7 @@ def _fix(one: SinglePurchase, unit: LengthUnit) -> PurchaseView:
         removes=_removes(one),
         left=f"{one.left:.0f}°",
         mends=one.mends,
-        lacks=lacks_said(one.lacks, unit),
+        lacks=hard_limit_words(one.lacks, unit),
     )
 
 

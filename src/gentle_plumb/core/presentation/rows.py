@@ -7,23 +7,17 @@ from datetime import date
 from math import erf, sqrt
 
 from ..body import DIMENSIONS, Body
-from ..fit import CHECKS, NO_LIMIT, Case, FitRow, limit_text, terms_text
+from ..catalogue import QUANTITIES
+from ..fit import NO_LIMIT, Case, FitRow, limit_text, terms_text
 from ..fit.result import Posture, Status
 from ..fit.rows import TAPE_MM
 from ..fit.wording import format_degrees
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults
 from ..record import Entries
 from ..sources import SOURCES
-from ..units import LengthUnit, format_difference, format_length
+from ..units import LengthUnit, format_length
+from ..words import bare_amount, say_change
 from .origins import origin_text
-
-DIRECTIONS = {
-    "distance": ("back", "nearer"),
-    "mouse": ("out", "in"),
-    "tilt": ("back", "up"),
-    "seat_depth": ("longer", "shorter"),
-}
-
 
 LEAST_LEFT_OVER = {"mm": TAPE_MM, "deg": 1.0, "%": 1.0}
 """Less than this a tape can't tell from nothing. Source: house-repeat."""
@@ -114,25 +108,18 @@ class RowView:
 
 
 def plain(value: float) -> str:
-    """Whole degrees or per cent with a true minus, never minus nought."""
+    """Return whole degrees or per cent with a true minus, never minus nought."""
     return format_degrees(value)
 
 
 def value_text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
-    """A number of the row's kind, without its unit."""
-    if value is None:
-        return None
-    return format_length(value, unit) if row.unit == "mm" else plain(value)
+    """Return a number of the row's kind, without its unit."""
+    return None if value is None else bare_amount(QUANTITIES[row.key], value, unit)
 
 
 def apart_text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
-    """A difference of the row's kind, with its direction."""
-    if value is None:
-        return None
-    up, down = DIRECTIONS.get(row.key, ("up", "down"))
-    if row.unit == "mm":
-        return format_difference(value, unit, up=up, down=down)
-    return f"{up if value > 0 else down} {abs(value):.0f}" if round(abs(value)) else "0"
+    """Return a difference of the row's kind, with its direction."""
+    return None if value is None else say_change(QUANTITIES[row.key], value, unit)
 
 
 def _band(row: FitRow, unit: LengthUnit) -> str | None:
@@ -226,7 +213,7 @@ def row_view(
         retake=DIMENSIONS[row.retake].label.lower() if row.retake else None,
         overruled=own is not None,
         overrule_reason=str(why) if why else None,
-        check=CHECKS.get(row.key),
+        check=QUANTITIES[row.key].check or None,
         dial=_dial(row, unit, offset),
         computed=value_text(row, computed, unit) if own is not None else None,
         chance=chance_text(row),

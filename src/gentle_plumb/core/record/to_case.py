@@ -6,19 +6,21 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
 from ..body import Sex
+from ..catalogue import QUANTITIES, TASKS
 from ..choices import one_of
 from ..fit import Case
-from ..fit.case import Lens
+from ..fit.case import Lens, with_declared
 from ..intake.limits import person_limits
 from ..observation import HABIT_OFTEN, HABITS, SIDES
 from ..photo import LANDMARKS, Photo
 from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..workstation import HANDS, USES, Details, Screen, Settings, SideScreen
 from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM
-from .fields import NUMBERS, SCREEN_IDS, SEATED_SET, STANDING_SET, TASKS
+from .fields import NUMBERS, SCREEN_IDS
 from .to_body import HOUSE, Entries, Measuring, body_from, number_at, text_at
 from .to_workstation import workstation_from
 
+SETTABLE = tuple(one.key for one in QUANTITIES.values() if one.settable)
 LOWER_LENSES: tuple[Lens, ...] = ("progressive", "bifocal")
 
 
@@ -35,14 +37,16 @@ class PhotoFile:
 def _settings(entries: Entries, prefix: str, keyboard: float | None) -> Settings:
     surface = number_at(entries, f"{prefix}.surface")
     return Settings(
-        **{key: number_at(entries, f"{prefix}.{key}") for key in SEATED_SET},
+        **{key: number_at(entries, f"{prefix}.{key}") for key in SETTABLE},
         keys=surface + keyboard if surface is not None and keyboard is not None else None,
     )
 
 
 def _found_seated(entries: Entries, keyboard: float | None) -> Settings:
     """As found; where somebody looked and there is no footrest, the feet have none."""
-    found = _settings(entries, "look.found", keyboard)
+    found = replace(
+        _settings(entries, "look.found", keyboard), scale=number_at(entries, "look.screen.scale")
+    )
     if found.footrest is None and entries.get("look.support.footrest") == "no":
         return replace(found, footrest=0.0)
     return found
@@ -67,21 +71,13 @@ def _details(entries: Entries) -> Details:
                 kind="laptop" if entries.get(f"look.{id}.kind") == "laptop" else "monitor",
                 use=one_of(USES, entries.get(f"look.{id}.use")),
                 place="above" if entries.get(f"look.{id}.place") == "above" else "beside",
-                top=number_at(entries, f"look.found.{id}_top"),
-                distance=number_at(entries, f"look.found.{id}_distance"),
-                bearing=number_at(entries, f"look.found.{id}_bearing"),
                 width=size[0],
                 height=size[1],
             )
         )
-    found = {
-        name: number_at(entries, f"look.found.{name}")
-        for name in ("keys_edge", "backrest", "underside", "armrest_gap")
-    }
     return Details(
-        **found,
-        bearing=number_at(entries, "look.found.screen_bearing"),
-        scale=number_at(entries, "look.screen.scale"),
+        underside=number_at(entries, "look.found.underside"),
+        armrest_gap=number_at(entries, "look.found.armrest_gap"),
         side_screens=tuple(screens),
     )
 
@@ -135,10 +131,12 @@ def case_from(
     bundles = practice or {}, bundle_of(entries)
     policy = _with_numbers(policy_of(*bundles), entries)
     standing = _with_numbers(standing_policy_of(*bundles), entries)
+    found, declared = with_declared(_found_seated(entries, keyboard), station)
     return Case(
         body=body_from(entries, sex, measuring),
         workstation=station,
-        found_seated=_found_seated(entries, keyboard),
+        found_seated=found,
+        declared=declared,
         found_standing=_settings(entries, "look.found_standing", keyboard),
         shoe_seated=number_at(entries, "ask.shoe_seated"),
         shoe_standing=number_at(entries, "ask.shoe_standing"),
@@ -244,7 +242,7 @@ def _unmeasured(entries: Entries, posture: str) -> Entries:
     """What was set to an aim without measuring it again, by the path of the measured value."""
     return {
         f"set.{posture}.{key}": value
-        for key in SEATED_SET
+        for key in SETTABLE
         if (value := entries.get(f"set.{posture}.{key}.aimed")) is not None
     }
 
@@ -255,13 +253,21 @@ def set_unmeasured(entries: Entries, posture: str, key: str) -> bool:
     return entries.get(start) is None and entries.get(f"{start}.aimed") is not None
 
 
+def keys_not_remeasured(entries: Entries) -> tuple[frozenset[str], frozenset[str]]:
+    """Return the keys that were set to their aim and not measured again, seated and standing."""
+    seated, standing = (
+        frozenset(key for key in SETTABLE if set_unmeasured(entries, posture, key))
+        for posture in ("seated", "standing")
+    )
+    return seated, standing
+
+
 def hours_at_desk(entries: Entries) -> float:
     """Hours a day over all tasks; at most a day's 24."""
     return min(24.0, sum(number_at(entries, f"ask.hours.{task}") or 0.0 for task in TASKS))
 
 
 __all__ = [
-    "STANDING_SET",
     "Entries",
     "PhotoFile",
     "bundle_of",
@@ -269,6 +275,7 @@ __all__ = [
     "display_offset",
     "habits_seen",
     "hours_at_desk",
+    "keys_not_remeasured",
     "overrules",
     "photos_from",
     "set_unmeasured",

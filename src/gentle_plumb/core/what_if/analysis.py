@@ -11,10 +11,12 @@ from dataclasses import dataclass, field, replace
 from datetime import date
 from typing import Any
 
+from ..assessment import VisitAssessment
 from ..body import Sex
+from ..catalogue import QUANTITIES, own_numbers
 from ..choices import one_of
 from ..drawing import Scene, SceneRequest, draw_scene
-from ..findings import Facts, Finding, Strain, findings, strain_by_region
+from ..findings import Causes, Facts, Finding, Strain, causes_of, findings, strain_by_region
 from ..fit import Case, FitResult, FitRow, aimed_settings, fit
 from ..memoize import memoize_last
 from ..photo import PhotoReading, read_photo
@@ -30,12 +32,13 @@ from ..record import (
     case_from,
     display_offset,
     habits_seen,
+    keys_not_remeasured,
     overrules,
     photos_from,
     set_unmeasured,
     settings_left,
 )
-from ..record.fields import OVERRULED
+from ..record.fields.later import POSTURES
 from ..record.texts import TEXTS
 from ..record.to_case import bundle_of
 from ..units import LengthUnit
@@ -99,6 +102,15 @@ class VisitAnalysis:
             for row in posture.rows
         ]
 
+    @property
+    def assessment(self) -> VisitAssessment:
+        """What is true of this body as found, as aimed at and as set."""
+        return self.facts.assessment
+
+    def causes(self) -> Causes:
+        """What is off, by mechanism."""
+        return causes_of(self.facts, self.findings)
+
     def joints(self) -> list[JointView]:
         """Every joint in words."""
         return joint_views(self.result)
@@ -130,7 +142,8 @@ class VisitAnalysis:
     def scene(self, request: SceneRequest, *, behind: VisitAnalysis | None = None) -> Scene:
         """The drawing; another one faintly behind it where there is one to compare with."""
         keys = tuple(
-            {key for key in OVERRULED if settings.get(key) is not None} for settings in self.own
+            {one.key for one in QUANTITIES.values() if settings.get(one.key) is not None}
+            for settings in self.own
         )
         return draw_scene(
             self.case,
@@ -167,7 +180,7 @@ class _Place:
 
 
 OWN_SETTINGS = frozenset(
-    f"work.{posture}.{key}" for posture in ("seated", "standing") for key in OVERRULED
+    f"work.{posture}.{one.key}" for posture in POSTURES for one in own_numbers(posture)
 )
 """What the case and its additions don't depend on."""
 
@@ -223,7 +236,14 @@ def analyse_visit(
     shown = photos_from(values, given.photos) if judged else ()
     read: Sequence[PhotoReading] = [read_photo(one) for one in shown]
     facts = Facts(
-        entries=values, case=case, result=result, photos=tuple(read), unit=unit, texts=TEXTS
+        entries=values,
+        case=case,
+        result=result,
+        photos=tuple(read),
+        unit=unit,
+        texts=TEXTS,
+        left=settings_left(values),
+        not_remeasured=keys_not_remeasured(values),
     )
     return VisitAnalysis(
         given=given,

@@ -10,30 +10,32 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 
+from ..assessment import Assessment
+from ..catalogue import QUANTITIES, quantities_set
 from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
 from ..findings import Finding
-from ..findings.rules.settings import WORDS
+from ..findings.settings import effect_of
 from ..fit import FitResult, FitRow, PostureFit, notes_in
 from ..fit.fit import AimedSettings
 from ..fit.result import Posture
-from ..fit.wording import format_degrees
 from ..memoize import memoize_last
 from ..plans import what_is_left
 from ..plans.plans import total_of
-from ..presentation import JointView, PlanView, PurchaseView, RowView, plan_views
+from ..presentation import JointView, PlanView, PurchaseView, RowView, hard_limit_words, plan_views
 from ..presentation.rows import apart_text, value_text
 from ..record import field_of, read_typed
-from ..record.fields import FIELDS, SEATED_SET, STANDING_SET
-from ..units import LengthUnit, format_length
+from ..record.fields import FIELDS
+from ..units import LengthUnit
+from ..words import say_change, say_degrees, say_joint, unit_of
 from .analysis import VisitAnalysis, VisitInput, analyse_visit
 
 WhatIfOverrides = Mapping[str, str]
 """What is typed, by field; an empty text clears the field."""
 
 FOUND_AT: dict[Posture, tuple[str, Iterable[str]]] = {
-    "seated": ("look.found", SEATED_SET),
-    "standing": ("look.found_standing", STANDING_SET),
+    "seated": ("look.found", [one.key for one in quantities_set("seated")]),
+    "standing": ("look.found_standing", [one.key for one in quantities_set("standing")]),
 }
 """Where each posture's settings are recorded as found, and which."""
 
@@ -133,8 +135,9 @@ def as_found(given: VisitInput) -> dict[str, str]:
     for posture, (prefix, keys) in FOUND_AT.items():
         for key in keys:
             value = given.values.get(f"{prefix}.{key}")
-            if isinstance(value, int | float):
-                unit = "" if key == "tilt" else " mm"
+            path = f"work.{posture}.{key}"
+            if isinstance(value, int | float) and path in FIELDS:
+                unit = " mm" if QUANTITIES[key].unit == "mm" else ""
                 tries[f"work.{posture}.{key}"] = f"{value!r}{unit}"
     return tries
 
@@ -211,7 +214,7 @@ class WhatIfSession:
             over=over,
             minutes=minutes,
             setting_changes=setting_changes(before.result, through.result, request.unit),
-            findings=out_of_band_messages(through.result, request.unit),
+            findings=out_of_band_messages(through, request.unit),
             gone=[_named(one) for id, one in now.items() if id not in then],
             come=[_named(one) for id, one in then.items() if id not in now],
             stays=len(now.keys() & then.keys()),
@@ -247,56 +250,56 @@ def carry_over_uncertainty(before: FitResult, after: FitResult) -> FitResult:
     )
 
 
-def out_of_band_messages(result: FitResult, unit: LengthUnit) -> list[FindingSummary]:
-    """What would be off if everything were set like this: settings outside their bands, joints."""
+def out_of_band_messages(through: VisitAnalysis, unit: LengthUnit) -> list[FindingSummary]:
+    """Return what would be off if everything were set like this, the hard limits first."""
+    assessment = through.assessment
     found = [
-        FindingSummary(id=id, text=f"{words} {format_length(lack, unit, with_unit=True)}.")
-        for id, lack, words in (
-            ("thighs", result.presses, "Under the desk the thighs lack"),
-            ("feet", result.hangs, "The feet hang: their support lacks"),
-        )
-        if lack >= LEAST_MOVE_MM
+        FindingSummary(id=f"hard.{index}", text=text)
+        for index, text in enumerate(hard_limit_words(assessment.hard_limits("aimed"), unit))
     ]
-    for posture in (result.seated, result.standing):
-        if not posture.possible:
-            continue
-        suffix = ", standing" if posture.posture == "standing" else ""
-        for row in posture.rows:
-            words = WORDS.get(row.key)
-            over = _outside(row)
-            if words is None or abs(over) < LEAST_MOVE_MM:
-                continue
-            effect = words.under if over < 0 else words.over
-            if row.key == "seat" and over > 0 and posture.setting("footrest"):
-                effect = "the feet are off the floor, on a footrest"
-            amount = apart_text(row, over, unit)
-            sign = "°" if row.unit == "deg" else f" {unit}"
-            found.append(
-                FindingSummary(
-                    id=f"{posture.posture}.{row.key}",
-                    text=f"{words.thing}{suffix} {amount}{sign} out of its band: {effect}.",
-                )
-            )
-        for joint in posture.joints_set:
-            if joint.over and not (suffix and joint.joint == "upper_arm"):
-                side = "over" if joint.over > 0 else "under"
-                found.append(
-                    FindingSummary(
-                        id=f"{posture.posture}.joint.{joint.joint}",
-                        text=f"{joint.label}{suffix} {format_degrees(joint.angle or 0.0, 1)}°: "
-                        f"{abs(joint.over):.1f}° {side} its band.",
-                    )
-                )
+    for assessed in assessment.aimed:
+        if assessed.possible:
+            found += _settings_off(assessed, unit)
+            found += _joints_off(assessed)
     return found
 
 
-def _outside(row: FitRow) -> float:
-    """How far a setting lies outside its band, signed."""
-    if row.setting is None:
-        return 0.0
-    if row.low is not None and row.setting < row.low:
-        return row.setting - row.low
-    return row.setting - row.high if row.high is not None and row.setting > row.high else 0.0
+def _settings_off(assessed: Assessment, unit: LengthUnit) -> list[FindingSummary]:
+    found = []
+    for state in assessed.settings:
+        quantity, excess = state.quantity, state.excess
+        if not excess or not quantity.judged or abs(excess) < LEAST_MOVE_MM:
+            continue
+        effect = effect_of(assessed, state)
+        if effect is None:
+            continue
+        where = ", standing" if assessed.posture == "standing" else ""
+        by = say_change(quantity, excess, unit)
+        sign = "°" if quantity.unit == "deg" else f" {unit_of(quantity, unit)}"
+        found.append(
+            FindingSummary(
+                id=f"{assessed.posture}.{quantity.key}",
+                text=f"{quantity.label}{where} {by}{sign} out of its band: {effect}.",
+            )
+        )
+    return found
+
+
+def _joints_off(assessed: Assessment) -> list[FindingSummary]:
+    found = []
+    standing = assessed.posture == "standing"
+    for joint in assessed.joints:
+        if joint.over and not (standing and joint.joint == "upper_arm"):
+            side = "over" if joint.over > 0 else "under"
+            words = say_joint(joint.joint, joint.angle or 0.0, 1)
+            found.append(
+                FindingSummary(
+                    id=f"{assessed.posture}.joint.{joint.joint}",
+                    text=f"{words}{', standing' if standing else ''}: "
+                    f"{say_degrees(abs(joint.over), 1)} {side} its band.",
+                )
+            )
+    return found
 
 
 def residual_strain(through: VisitAnalysis) -> tuple[float, float | None]:
@@ -337,8 +340,8 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
                     posture=posture,
                     label=joint.label,
                     unit="°",
-                    before=format_degrees(then, 1),
-                    after=format_degrees(joint.angle, 1),
+                    before=say_degrees(then, 1).removesuffix("°"),
+                    after=say_degrees(joint.angle, 1).removesuffix("°"),
                     by=f"{'+' if by > 0 else '−'}{abs(by):.1f}",
                 )
             )

@@ -1,4 +1,4 @@
-"""What was found beside the settings: drawn and judged by rules, not fitted."""
+"""What stands there beside what is set: further screens, and what is under the desk."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ USES: tuple[ScreenUse, ...] = get_args(ScreenUse)
 
 @dataclass(frozen=True, kw_only=True)
 class SideScreen:
-    """A second or third screen; lengths in mm, ``bearing`` in degrees, left negative.
+    """A second or third screen; its picture in mm. Where it stands is in the settings.
 
     ``use`` is how much it is looked at, ``place`` whether it stands beside or above the main one.
     """
@@ -21,26 +21,18 @@ class SideScreen:
     kind: Literal["monitor", "laptop"] = "monitor"
     use: ScreenUse | None = None
     place: Literal["beside", "above"] = "beside"
-    top: float | None = None
-    distance: float | None = None
-    bearing: float | None = None
     width: float | None = None
     height: float | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class Details:
-    """As found, lengths in mm, angles in degrees.
+    """As found, mm.
 
-    ``keys_edge`` from the desk's edge to the home row, ``backrest`` from level, ``underside`` from
-    the floor to the lowest part over the thighs, ``armrest_gap`` between the armrests, ``bearing``
-    of the main screen, ``scale`` its display scale in per cent.
+    ``underside`` from the floor to the lowest part over the thighs, ``armrest_gap`` between the
+    armrests.
     """
 
-    keys_edge: float | None = None
-    backrest: float | None = None
     underside: float | None = None
     armrest_gap: float | None = None
-    bearing: float | None = None
-    scale: float | None = None
     side_screens: tuple[SideScreen, ...] = ()

@@ -29,6 +29,8 @@ MM_PER_INCH = 25.4
 Hand = Literal["left", "right"]
 ArmrestKind = Literal["none", "fixed", "adjustable"]
 UnderDesk = Literal["free", "drawer", "crossbar"]
+TiltLock = Literal["locks", "free", "broken"]
+TILT_LOCKS: tuple[TiltLock, ...] = get_args(TiltLock)
 KeyboardKind = Literal["full", "no_number_block", "compact", "split", "tented"]
 HANDS: tuple[Hand, ...] = get_args(Hand)
 ARMREST_KINDS: tuple[ArmrestKind, ...] = get_args(ArmrestKind)
@@ -120,7 +122,7 @@ class Chair:
     """A chair: loaded seat height over the floor, the rest over the seat; mm.
 
     ``recline`` is how far the backrest leans from upright, degrees; ``armrests_off`` whether they
-    can be taken off.
+    can be taken off; ``lock`` what holds the tilt.
     """
 
     kind: str | None = None
@@ -131,6 +133,12 @@ class Chair:
     armrests_off: bool = False
     lumbar: Span | None = None
     recline: Span | None = None
+    lock: TiltLock | None = None
+
+    @property
+    def backless(self) -> bool:
+        """Whether there is nothing to lean on."""
+        return self.kind in ("stool", "ball")
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -2,16 +2,15 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, fields, replace
 
 
 @dataclass(frozen=True, kw_only=True)
 class Settings:
     """Heights from the floor, distances and offsets in mm; tilt in degrees; None is unknown.
 
-    ``armrest`` and ``lumbar`` count from the loaded seat; ``mouse`` from the midline of the body;
-    ``distance`` from the eye to the picture; ``footrest`` 0 means none is needed or there; ``slope`` is the
-    keys' slope, back edge up positive, degrees.
+    One field for each quantity, by its key and from its datum: see
+    :mod:`gentle_plumb.core.catalogue`. ``footrest`` 0 means that none is needed or there.
     """
 
     seat: float | None = None
@@ -27,6 +26,30 @@ class Settings:
     tilt: float | None = None
     slope: float | None = None
     desk_depth: float | None = None
+    backrest: float | None = None
+    keys_edge: float | None = None
+    mouse_forward: float | None = None
+    scale: float | None = None
+    screen_bearing: float | None = None
+    screen2_bearing: float | None = None
+    screen2_distance: float | None = None
+    screen2_top: float | None = None
+    screen3_bearing: float | None = None
+    screen3_distance: float | None = None
+    screen3_top: float | None = None
+
+    def over(self, other: Settings) -> Settings:
+        """Return these settings with those of ``other`` that are known in their place."""
+        known = {
+            field.name: value
+            for field in fields(self)
+            if (value := getattr(other, field.name)) is not None
+        }
+        return replace(self, **known)
+
+    def of_screen(self, id: str) -> tuple[float | None, float | None, float | None]:
+        """Top, distance and bearing of a second or third screen; None where unknown."""
+        return self.get(f"{id}_top"), self.get(f"{id}_distance"), self.get(f"{id}_bearing")
 
     def get(self, key: str) -> float | None:
         """The setting of this key; None where it is unknown, or no setting of its own."""

@@ -1443,6 +1443,19 @@ export interface components {
             can_guess: boolean;
         };
         /**
+         * Direction
+         * @description Which way an instruction moves a quantity: ``sign`` 1 for more, -1 for less.
+         */
+        Direction: {
+            /** Quantity */
+            quantity: string;
+            /**
+             * Sign
+             * @enum {integer}
+             */
+            sign: -1 | 1;
+        };
+        /**
          * Doubt
          * @description A question to the practitioner about one dimension.
          *
@@ -1696,13 +1709,19 @@ export interface components {
          *     how long a day, ``sum`` that arithmetic in words; both None where hours are not recorded.
          *     ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``felt`` what the client feels in that region and
          *     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
-         *     practitioner's.
+         *     practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
+         *     way its instruction moves what.
          */
         Finding: {
             /** Id */
             id: string;
             /** Subject */
             subject: string;
+            /**
+             * Mechanism
+             * @enum {string}
+             */
+            mechanism: "unsafe" | "feet" | "thighs" | "back" | "hands_height" | "wrists" | "reach" | "arms" | "screen_height" | "seeing" | "turned" | "phone_paper" | "stillness" | "room" | "own";
             /** Title */
             title: string;
             /**
@@ -1792,6 +1811,11 @@ export interface components {
             words?: string | null;
             /** Dismissed For */
             dismissed_for?: string | null;
+            /**
+             * Directions
+             * @default []
+             */
+            directions: components["schemas"]["Direction"][];
         };
         /**
          * FindingSummary
@@ -1919,31 +1943,118 @@ export interface components {
             /** Typed */
             typed: string;
         };
-        /**
-         * FoundDocument
-         * @description What was found, from the floor; armrest and lumbar from the seat, mouse from the midline.
-         */
+        /** FoundDocument */
         FoundDocument: {
-            /** Seat */
+            /**
+             * Seat
+             * @description Seat, from the floor.
+             */
             seat?: (number | string) | null;
-            /** Footrest */
+            /**
+             * Footrest
+             * @description Footrest, from the floor.
+             */
             footrest?: (number | string) | null;
-            /** Seat Depth */
+            /**
+             * Seat Depth
+             * @description Seat depth, above the seat.
+             */
             seat_depth?: (number | string) | null;
-            /** Lumbar */
+            /**
+             * Backrest Deg
+             * @description Backrest, from level.
+             */
+            backrest_deg?: number | null;
+            /**
+             * Lumbar
+             * @description Lumbar pad, above the seat.
+             */
             lumbar?: (number | string) | null;
-            /** Armrest */
+            /**
+             * Armrest
+             * @description Armrests, above the seat.
+             */
             armrest?: (number | string) | null;
-            /** Surface */
+            /**
+             * Surface
+             * @description Surface, from the floor.
+             */
             surface?: (number | string) | null;
-            /** Mouse */
+            /**
+             * Slope Deg
+             * @description Keys' slope, from level.
+             */
+            slope_deg?: number | null;
+            /**
+             * Keys Edge
+             * @description Keyboard's place, from the desk edge.
+             */
+            keys_edge?: (number | string) | null;
+            /**
+             * Mouse
+             * @description Mouse, from the midline.
+             */
             mouse?: (number | string) | null;
-            /** Screen Top */
-            screen_top?: (number | string) | null;
-            /** Distance */
+            /**
+             * Mouse Forward
+             * @description Mouse, forward, from the desk edge.
+             */
+            mouse_forward?: (number | string) | null;
+            /**
+             * Screen Bearing Deg
+             * @description Main screen to the side, from straight ahead.
+             */
+            screen_bearing_deg?: number | null;
+            /**
+             * Distance
+             * @description Eye to screen, from the eye.
+             */
             distance?: (number | string) | null;
-            /** Tilt Deg */
+            /**
+             * Screen Top
+             * @description Screen top, from the floor.
+             */
+            screen_top?: (number | string) | null;
+            /**
+             * Tilt Deg
+             * @description Tilt back, back from upright.
+             */
             tilt_deg?: number | null;
+            /**
+             * Scale Percent
+             * @description Text size, of normal size.
+             */
+            scale_percent?: number | null;
+            /**
+             * Screen2 Bearing Deg
+             * @description Screen 2 to the side, from straight ahead.
+             */
+            screen2_bearing_deg?: number | null;
+            /**
+             * Screen2 Distance
+             * @description Eye to screen 2, from the eye.
+             */
+            screen2_distance?: (number | string) | null;
+            /**
+             * Screen2 Top
+             * @description Screen 2 top, from the floor.
+             */
+            screen2_top?: (number | string) | null;
+            /**
+             * Screen3 Bearing Deg
+             * @description Screen 3 to the side, from straight ahead.
+             */
+            screen3_bearing_deg?: number | null;
+            /**
+             * Screen3 Distance
+             * @description Eye to screen 3, from the eye.
+             */
+            screen3_distance?: (number | string) | null;
+            /**
+             * Screen3 Top
+             * @description Screen 3 top, from the floor.
+             */
+            screen3_top?: (number | string) | null;
         };
         /**
          * GazeView
@@ -2007,6 +2118,11 @@ export interface components {
         Habit: {
             /** Id */
             id: string;
+            /**
+             * Mechanism
+             * @enum {string}
+             */
+            mechanism: "unsafe" | "feet" | "thighs" | "back" | "hands_height" | "wrists" | "reach" | "arms" | "screen_height" | "seeing" | "turned" | "phone_paper" | "stillness" | "room" | "own";
             /** Label */
             label: string;
             /**
@@ -2043,6 +2159,41 @@ export interface components {
                 number,
                 string
             ][];
+        };
+        /**
+         * HardLimits
+         * @description What does not fit at all, mm; 0 where nothing is lacking.
+         *
+         *     Room for the thighs (or for armrests that can't move) under the desk, support for the feet, desk
+         *     before the belly, and armrests that meet the desk even at their lowest. ``keys`` are the postures
+         *     in which no arm reaches the keys.
+         */
+        HardLimits: {
+            /**
+             * Thighs
+             * @default 0
+             */
+            thighs: number;
+            /**
+             * Feet
+             * @default 0
+             */
+            feet: number;
+            /**
+             * Belly
+             * @default 0
+             */
+            belly: number;
+            /**
+             * Armrests
+             * @default 0
+             */
+            armrests: number;
+            /**
+             * Keys
+             * @default []
+             */
+            keys: ("seated" | "standing")[];
         };
         /**
          * HealthGrant
@@ -2259,40 +2410,6 @@ export interface components {
              * @default 0
              */
             turned: number;
-        };
-        /**
-         * Lacks
-         * @description What does not fit at all, mm.
-         *
-         *     Room for the thighs under the desk, support for the feet, desk before the belly, armrests under it.
-         *     ``keys`` are the postures in which no arm reaches the keys.
-         */
-        Lacks: {
-            /**
-             * Thighs
-             * @default 0
-             */
-            thighs: number;
-            /**
-             * Feet
-             * @default 0
-             */
-            feet: number;
-            /**
-             * Belly
-             * @default 0
-             */
-            belly: number;
-            /**
-             * Armrests
-             * @default 0
-             */
-            armrests: number;
-            /**
-             * Keys
-             * @default []
-             */
-            keys: ("seated" | "standing")[];
         };
         /**
          * Landmark
@@ -2794,7 +2911,7 @@ export interface components {
             over: number;
             /** Minutes */
             minutes: number | null;
-            lacks: components["schemas"]["Lacks"];
+            lacks: components["schemas"]["HardLimits"];
             /** Temporary */
             temporary: boolean;
             /** Cautions */
@@ -3601,9 +3718,8 @@ export interface components {
          * Settings
          * @description Heights from the floor, distances and offsets in mm; tilt in degrees; None is unknown.
          *
-         *     ``armrest`` and ``lumbar`` count from the loaded seat; ``mouse`` from the midline of the body;
-         *     ``distance`` from the eye to the picture; ``footrest`` 0 means none is needed or there; ``slope`` is the
-         *     keys' slope, back edge up positive, degrees.
+         *     One field for each quantity, by its key and from its datum: see
+         *     :mod:`gentle_plumb.core.catalogue`. ``footrest`` 0 means that none is needed or there.
          */
         Settings: {
             /** Seat */
@@ -3632,6 +3748,28 @@ export interface components {
             slope?: number | null;
             /** Desk Depth */
             desk_depth?: number | null;
+            /** Backrest */
+            backrest?: number | null;
+            /** Keys Edge */
+            keys_edge?: number | null;
+            /** Mouse Forward */
+            mouse_forward?: number | null;
+            /** Scale */
+            scale?: number | null;
+            /** Screen Bearing */
+            screen_bearing?: number | null;
+            /** Screen2 Bearing */
+            screen2_bearing?: number | null;
+            /** Screen2 Distance */
+            screen2_distance?: number | null;
+            /** Screen2 Top */
+            screen2_top?: number | null;
+            /** Screen3 Bearing */
+            screen3_bearing?: number | null;
+            /** Screen3 Distance */
+            screen3_distance?: number | null;
+            /** Screen3 Top */
+            screen3_top?: number | null;
         };
         /**
          * ShelfChange
@@ -3829,7 +3967,7 @@ export interface components {
              *       "keys": []
              *     }
              */
-            lacks: components["schemas"]["Lacks"];
+            lacks: components["schemas"]["HardLimits"];
         };
         /**
          * StackIn

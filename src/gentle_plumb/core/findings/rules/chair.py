@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from ..rule import Amount, Answer, Pair, Rule
+from ..rule import Answer, Pair, Rule
 
 CHAIR: tuple[Rule, ...] = (
     Answer(
         id="chair_stability",
+        mechanism="unsafe",
         title="Chair's stability",
         path="look.chair.stability",
         wrong=("wobbles", "tips"),
@@ -18,6 +19,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="gas_spring",
+        mechanism="unsafe",
         title="Gas spring",
         path="look.chair.lift",
         wrong=("sinks", "broken"),
@@ -30,6 +32,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="tilt_lock",
+        mechanism="back",
         title="Tilt lock",
         path="look.chair.lock",
         wrong=("broken",),
@@ -42,6 +45,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="no_backrest",
+        mechanism="back",
         title="No back to lean on",
         path="look.chair.kind",
         wrong=("stool",),
@@ -56,6 +60,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="ball",
+        mechanism="back",
         title="Ball as a chair",
         path="look.chair.kind",
         wrong=("ball",),
@@ -70,6 +75,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="neck_rest",
+        mechanism="back",
         title="Neck rest",
         path="look.chair.neck_rest",
         wrong=("misses",),
@@ -82,6 +88,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="no_lumbar",
+        mechanism="back",
         title="No support for the small of the back",
         path="look.chair.lumbar_kind",
         wrong=("none",),
@@ -92,22 +99,9 @@ CHAIR: tuple[Rule, ...] = (
         region="lower_back",
         asked="Whether there is a lumbar support is not recorded.",
     ),
-    Amount(
-        id="backrest",
-        title="Backrest",
-        path="look.found.backrest",
-        least=95,
-        most=115,
-        source="house-joint-bands",
-        why="Bolt upright tires the back; far back takes the head forward.",
-        do="Lean it as the plan says, so that the back is carried.",
-        region="lower_back",
-        joint="trunk",
-        deg_per_unit=1.0,
-        about_recline=True,
-    ),
     Answer(
         id="castors",
+        mechanism="room",
         title="Castors",
         path="look.room.floor",
         wrong=("wrong",),
@@ -119,6 +113,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Pair(
         id="armrests_apart",
+        mechanism="arms",
         title="Armrests too far apart",
         paths=("look.found.armrest_gap", "measure.shoulder_breadth_bideltoid.first"),
         fails=lambda gap, breadth: gap > breadth + 60,

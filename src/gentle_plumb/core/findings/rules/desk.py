@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from ..rule import HAND_TASKS, Answer, Pair, Rule
+from ...catalogue import HAND_TASKS
+from ..rule import Answer, Pair, Rule
 
 DESK: tuple[Rule, ...] = (
     Answer(
         id="sharp_edge",
+        mechanism="wrists",
         title="Sharp front edge",
         path="look.desk.edge",
         wrong=("sharp",),
@@ -20,6 +22,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="drawer",
+        mechanism="thighs",
         title="Drawer over the thighs",
         path="look.desk.under",
         wrong=("drawer",),
@@ -32,6 +35,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Pair(
         id="tray_track",
+        mechanism="hands_height",
         title="Tray meets the crossbar",
         paths=("look.tray.track", "look.desk.depth"),
         fails=lambda track, depth: track > 0.6 * depth,
@@ -43,6 +47,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="tray_mouse",
+        mechanism="reach",
         title="Mouse does not fit on the tray",
         path="look.tray.mouse",
         wrong=("no",),
@@ -58,6 +63,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="cart_tool",
+        mechanism="reach",
         title="Hand tool out of reach",
         path="look.cart.tool",
         wrong=("far",),
@@ -71,6 +77,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="cart_tension",
+        mechanism="screen_height",
         title="Cart's arm",
         path="look.cart.tension",
         wrong=("drifts", "stiff"),
@@ -83,6 +90,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="mat",
+        mechanism="stillness",
         title="Nothing soft to stand on",
         path="look.support.anti_fatigue_mat",
         wrong=("no",),
@@ -97,6 +105,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="rail",
+        mechanism="stillness",
         title="No rail for the foot",
         path="look.support.rail",
         wrong=("no",),

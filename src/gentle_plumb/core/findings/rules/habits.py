@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
+from ...catalogue import HAND_TASKS, SEATED_TASKS
 from ...observation import HABITS
-from ..rule import HAND_TASKS, SEATED_TASKS, Answer
+from ..rule import Answer
 
 OF_THE_HANDS = ("wrist", "forearm")
 """Regions whose habits count only while the hands are on keys or mouse."""
@@ -14,6 +15,7 @@ TASKS_OF_HABIT = {"phone_shoulder": ("calls",), "head_down": ("typing", "paper",
 HABIT_RULES: tuple[Answer, ...] = tuple(
     Answer(
         id=f"habit_{habit.id}",
+        mechanism=habit.mechanism,
         title=habit.label,
         path=f"look.habit.{habit.id}",
         wrong=("seen",),

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from ..rule import HAND_TASKS, Amount, Answer, Pair, Rule
+from ...catalogue import HAND_TASKS
+from ..rule import Amount, Answer, Pair, Rule
 
 HANDS: tuple[Rule, ...] = (
     Answer(
         id="keyboard_feet",
+        mechanism="wrists",
         title="Keyboard's feet folded out",
         path="look.keyboard.feet",
         wrong=("out",),
@@ -21,6 +23,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Amount(
         id="keyboard_thick",
+        mechanism="wrists",
         title="Thick keyboard",
         path="look.keyboard.thickness",
         most=30,
@@ -32,6 +35,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Amount(
         id="keyboard_turned",
+        mechanism="wrists",
         title="Keyboard turned",
         path="look.keyboard.turned",
         least=-5,
@@ -45,19 +49,8 @@ HANDS: tuple[Rule, ...] = (
         deg_per_unit=1.0,
     ),
     Amount(
-        id="keys_far",
-        title="Keys far from the edge",
-        path="look.found.keys_edge",
-        least=50,
-        most=200,
-        source="house-desk-depth",
-        why="The arm reaches forward, or the wrists lie on the edge.",
-        do="Keyboard's front edge a hand's breadth from the desk's edge; bring it back after paper.",
-        region="shoulder",
-        tasks=("typing",),
-    ),
-    Amount(
         id="mouse_level",
+        mechanism="reach",
         title="Mouse not on the keys' level",
         path="look.found.mouse_level",
         least=-15,
@@ -70,6 +63,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Answer(
         id="pointer_speed",
+        mechanism="reach",
         title="Slow pointer",
         path="look.pointer.speed",
         wrong=("slow",),
@@ -83,6 +77,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Pair(
         id="pointer_size",
+        mechanism="wrists",
         title="Pointer does not fit the hand",
         paths=("look.pointer.length", "measure.hand_length.first"),
         fails=lambda pointer, hand: not 0.5 <= pointer / hand <= 0.8,

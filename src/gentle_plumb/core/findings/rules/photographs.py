@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
+from ...catalogue import HAND_TASKS, SCREEN_TASKS
 from ...policy import JOINT_BANDS, Policy
-from ..rule import HAND_TASKS, SCREEN_TASKS, Angle, Rule
+from ..rule import Angle, Rule
 
 _POLICY = Policy()
 
 PHOTOGRAPHS: tuple[Rule, ...] = (
     Angle(
         id="photo_ear",
+        mechanism="seeing",
         title="Ear ahead of the shoulder",
         reading="ear_shoulder",
         most=50,
@@ -22,6 +24,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_neck",
+        mechanism="screen_height",
         title="Neck forward",
         reading="neck",
         least=15,
@@ -36,6 +39,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_trunk",
+        mechanism="back",
         title="Trunk",
         reading="trunk",
         least=-25,
@@ -49,6 +53,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_elbow",
+        mechanism="hands_height",
         title="Elbow in the picture",
         reading="elbow",
         least=JOINT_BANDS["elbow"].low,
@@ -63,6 +68,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_wrist",
+        mechanism="wrists",
         title="Wrist in the picture",
         reading="wrist",
         least=-15,
@@ -77,6 +83,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_hip",
+        mechanism="back",
         title="Hip in the picture",
         reading="hip",
         least=JOINT_BANDS["hip"].low,
@@ -90,6 +97,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_knee",
+        mechanism="feet",
         title="Knee in the picture",
         reading="knee",
         least=JOINT_BANDS["knee"].low,
@@ -103,6 +111,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_gaze_top",
+        mechanism="screen_height",
         title="Gaze to the screen's top",
         reading="gaze_top",
         most=_POLICY.screen_top_high,
@@ -116,6 +125,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_gaze_bottom",
+        mechanism="screen_height",
         title="Gaze to the screen's bottom",
         reading="gaze_bottom",
         least=-_POLICY.lowest_gaze_deg,
@@ -130,6 +140,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_shoulders",
+        mechanism="arms",
         title="Shoulders not level",
         reading="shoulder_line",
         least=-4,
@@ -142,6 +153,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_hips",
+        mechanism="turned",
         title="Hips not level",
         reading="hip_line",
         least=-4,
@@ -154,6 +166,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_lean",
+        mechanism="turned",
         title="Trunk to one side",
         reading="lean",
         least=-30,
@@ -166,6 +179,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_arm_right",
+        mechanism="reach",
         title="Right upper arm outwards",
         reading="arm_right",
         most=JOINT_BANDS["upper_arm"].high,
@@ -179,6 +193,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_arm_left",
+        mechanism="reach",
         title="Left upper arm outwards",
         reading="arm_left",
         most=JOINT_BANDS["upper_arm"].high,

@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+from ...catalogue import SEATED_TASKS
 from ...observation import LIGHT_TASKS, ROOM
-from ..rule import SEATED_TASKS, Amount, Answer, Rule
+from ..rule import Amount, Answer, Rule
 
 ROOM_RULES: tuple[Rule, ...] = (
     *(
         Amount(
             id=f"light_{id}",
+            mechanism="seeing",
             title="Light on the desk",
             path="look.room.lux",
             least=least,
@@ -25,6 +27,7 @@ ROOM_RULES: tuple[Rule, ...] = (
     *(
         Answer(
             id=f"room_{item.id}",
+            mechanism="unsafe" if item.safety else "seeing" if item.group == "Light" else "room",
             title=item.label,
             path=f"look.room.{item.id}",
             wrong=("wrong",),

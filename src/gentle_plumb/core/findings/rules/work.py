@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from ..rule import SCREEN_TASKS, Amount, Answer, Rule
+from ...catalogue import SCREEN_TASKS
+from ..rule import Amount, Answer, Rule
 
 WORK: tuple[Rule, ...] = (
     Amount(
         id="mouse_hours",
+        mechanism="stillness",
         title="Hours with the mouse",
         path="ask.hours.mouse",
         most=4,
@@ -18,6 +20,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Amount(
         id="day_hours",
+        mechanism="stillness",
         title="Hours at the desk",
         path="ask.day_hours",
         most=10,
@@ -27,6 +30,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="typing_by_eye",
+        mechanism="screen_height",
         title="Types by eye",
         path="ask.typing_by",
         wrong=("eye",),
@@ -42,6 +46,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="leans",
+        mechanism="seeing",
         title="Leans to see",
         path="ask.leans",
         wrong=("forward", "back"),
@@ -57,6 +62,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="new_to_standing",
+        mechanism="stillness",
         title="New to standing at work",
         path="ask.sit_stand",
         wrong=("new",),
@@ -71,6 +77,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="headset",
+        mechanism="phone_paper",
         title="No headset",
         path="look.support.headset",
         wrong=("no",),
@@ -84,6 +91,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="document_holder",
+        mechanism="phone_paper",
         title="Nothing to hold papers",
         path="look.support.document_holder",
         wrong=("no",),

@@ -12,9 +12,9 @@ from collections.abc import Mapping
 from dataclasses import replace
 
 from ...errors import UnknownName
-from .ask import ASK, TASKS
+from .ask import ASK
 from .field import STEPS, Field, StepId
-from .later import LATER, NUMBERS, OVERRULED, SEATED_SET, STANDING_SET
+from .later import LATER, NUMBERS, quantity_field
 from .look import LOOK, SCREEN_IDS
 from .measure import MEASURED, ORIGINS, READINGS, SKIPS
 from .own import DECISIONS, SEVERITIES
@@ -63,18 +63,15 @@ __all__ = [
     "MEASURED",
     "NUMBERS",
     "ORIGINS",
-    "OVERRULED",
     "READINGS",
     "SCREEN_IDS",
-    "SEATED_SET",
     "SEVERITIES",
     "SKIPS",
-    "STANDING_SET",
     "STEPS",
-    "TASKS",
     "Field",
     "StepId",
     "applies",
     "family_of",
     "field_of",
+    "quantity_field",
 ]

@@ -2,19 +2,10 @@
 
 from __future__ import annotations
 
+from ...catalogue import TASKS
 from ...intake import CONSENTS, OFTEN, PRECAUTIONS, RED_FLAGS, REGIONS, STRONGEST
 from .field import HAND, YES, Field, amount, choice, length, words
 
-TASKS = {
-    "typing": "Typing",
-    "mouse": "Mouse work",
-    "reading": "Reading on screen",
-    "paper": "Reading paper",
-    "writing": "Handwriting",
-    "calls": "Calls",
-    "meetings": "Video meetings",
-    "thinking": "Demanding thought",
-}
 LOWER_LENS = ("bifocal", "progressive")
 
 _CONSENT = tuple(

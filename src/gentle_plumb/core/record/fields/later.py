@@ -2,67 +2,59 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
+from typing import Unpack
 
+from ...catalogue import Posture, Quantity, own_numbers, quantities_set
 from ...pace import RHYTHMS
 from ...policy import POLICY_QUESTIONS, POLICY_RANGES, STANDING
-from .field import YES, Field, amount, choice, length
+from .field import YES, Field, FieldOptions, amount, choice, length, words
 from .measure import MEASURE
 
-SEATED_SET = {
-    "seat": ("Seat", 250, 900),
-    "footrest": ("Footrest", 0, 400),
-    "seat_depth": ("Seat depth", 250, 700),
-    "lumbar": ("Lumbar pad", 50, 400),
-    "armrest": ("Armrests", 80, 450),
-    "surface": ("Surface", 350, 1500),
-    "mouse": ("Mouse", 0, 1000),
-    "distance": ("Eye to screen", 150, 3000),
-    "screen_top": ("Screen top", 400, 2500),
-    "tilt": ("Tilt back", -20, 60),
-}
-STANDING_SET = {key: SEATED_SET[key] for key in ("surface", "distance", "screen_top", "tilt")}
-OVERRULED = tuple(SEATED_SET)
+POSTURES: tuple[Posture, ...] = ("seated", "standing")
 
 
-def _setting(prefix: str, posture: str, key: str, group: str, label: str) -> Field:
-    low, high = SEATED_SET[key][1:]
-    if key == "tilt":
-        return amount(f"{prefix}.{posture}.{key}", group, label, "°", low, high, part=key)
-    return length(f"{prefix}.{posture}.{key}", group, label, low, high, part=key)
+def quantity_field(
+    id: str, quantity: Quantity, group: str, label: str, **more: Unpack[FieldOptions]
+) -> Field:
+    """Return a field of a quantity's kind, with its unit and range."""
+    more.setdefault("part", quantity.key)
+    if quantity.unit == "mm":
+        return length(id, group, label, quantity.low, quantity.high, **more)
+    unit = "°" if quantity.unit == "deg" else "%"
+    return amount(id, group, label, unit, quantity.low, quantity.high, **more)
 
 
-_SET = (
-    *(_setting("set", "seated", key, "Seated", entry[0]) for key, entry in SEATED_SET.items()),
-    *(
-        _setting("set", "standing", key, "Standing", entry[0])
-        for key, entry in STANDING_SET.items()
-    ),
-    *(
-        replace(
-            field,
-            id=f"{field.id}.aimed",
-            label=f"{field.label}, set to its aim and not measured again",
-        )
-        for posture, keys in (("seated", SEATED_SET), ("standing", STANDING_SET))
-        for key in keys
-        for field in (_setting("set", posture, key, posture.title(), keys[key][0]),)
-    ),
+_SET = tuple(
+    field
+    for posture in POSTURES
+    for quantity in quantities_set(posture)
+    for field in (
+        quantity_field(f"set.{posture}.{quantity.key}", quantity, posture.title(), quantity.label),
+        quantity_field(
+            f"set.{posture}.{quantity.key}.aimed",
+            quantity,
+            posture.title(),
+            f"{quantity.label}, set to its target and not re-measured",
+        ),
+    )
 )
 
 _WORK = tuple(
     field
-    for posture, keys in (("seated", OVERRULED), ("standing", tuple(STANDING_SET)))
-    for key in keys
+    for posture in POSTURES
+    for quantity in own_numbers(posture)
     for field in (
-        _setting("work", posture, key, posture.title(), f"{SEATED_SET[key][0]}, my number"),
-        Field(
-            id=f"work.{posture}.{key}.why",
-            step="work",
-            group=posture.title(),
-            kind="text",
-            label="Why",
-            part=key,
+        quantity_field(
+            f"work.{posture}.{quantity.key}",
+            quantity,
+            posture.title(),
+            f"{quantity.label}, my number",
+        ),
+        words(
+            f"work.{posture}.{quantity.key}.why",
+            posture.title(),
+            "Why",
+            part=quantity.key,
             health=True,
         ),
     )

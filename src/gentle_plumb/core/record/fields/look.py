@@ -691,6 +691,15 @@ _FOUND = (
         help="Centre of the mouse to the B key.",
     ),
     length(
+        "look.found.mouse_forward",
+        _SEATED,
+        "Desk edge to the mouse",
+        0,
+        700,
+        part="mouse_forward",
+        help="Desk edge to the middle of the mouse.",
+    ),
+    length(
         "look.found.mouse_level",
         _SEATED,
         "Mouse above or below the keys' surface",

@@ -1,0 +1,243 @@
+"""What is true of this body at this workstation: as found, as aimed at, and as set, by one function."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cached_property
+from typing import Literal
+
+from ..catalogue import QUANTITIES, Quantity
+from ..fit import Case, FitResult, FitRow, Joint, Limit, PostureFit, joints_of
+from ..fit.moves import settings_of
+from ..fit.result import Posture
+from ..policy import SAME
+from ..workstation import Settings
+from .condition import Condition, State
+from .conditions import conditions_of
+from .hard_limits import HardLimits, hard_limits_in
+
+Stage = Literal["found", "aimed", "set"]
+Known = Literal["measured", "declared", "computed", "not_remeasured"]
+"""How a value is known: read with the tape, said by the piece, worked out, or set to its target."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class SettingState:
+    """One quantity in one posture at one stage; mm, degrees or per cent.
+
+    ``excess`` is how far ``value`` lies outside the band, signed, 0 inside and None where it can't
+    be told; ``target`` is what the body asks for, ``aim`` what the pieces can do of it, and
+    ``limits`` what keeps it from its target.
+    """
+
+    quantity: Quantity
+    posture: Posture
+    value: float | None
+    known: Known | None
+    target: float | None
+    low: float | None
+    high: float | None
+    aim: float | None
+    excess: float | None
+    limits: tuple[Limit, ...]
+    reason: str | None
+
+    @property
+    def state(self) -> State:
+        """Whether the value lies in its band."""
+        if self.excess is None:
+            return "unknown"
+        return "off" if self.excess else "ok"
+
+
+@dataclass(frozen=True, kw_only=True)
+class Assessment:
+    """One posture at one stage: settings against their bands, joints, clearances and supports."""
+
+    stage: Stage
+    posture: Posture
+    possible: bool
+    settings: tuple[SettingState, ...]
+    joints: tuple[Joint, ...]
+    conditions: tuple[Condition, ...]
+
+    def setting(self, key: str) -> SettingState | None:
+        """Return one setting; None where the posture has none of the key."""
+        return next((one for one in self.settings if one.quantity.key == key), None)
+
+    def joint(self, name: str) -> Joint | None:
+        """Return one joint; None where the posture has none of the name."""
+        return next((one for one in self.joints if one.joint == name), None)
+
+    def condition(self, key: str) -> Condition:
+        """Return one clearance or support; raises KeyError."""
+        for one in self.conditions:
+            if one.key == key:
+                return one
+        raise KeyError(key)
+
+    @cached_property
+    def hard(self) -> tuple[Condition, ...]:
+        """Return the hard conditions that are off, the worst first."""
+        off = [one for one in self.conditions if one.hard and one.state == "off"]
+        return tuple(sorted(off, key=lambda one: -(one.short or 0.0)))
+
+    @cached_property
+    def over_deg(self) -> float:
+        """Return degrees outside their bands, all joints together."""
+        return sum(abs(joint.over) for joint in self.joints if joint.over)
+
+
+def assess(
+    case: Case,
+    fit: PostureFit,
+    settings: Settings,
+    stage: Stage,
+    *,
+    declared: frozenset[str] = frozenset(),
+    not_remeasured: frozenset[str] = frozenset(),
+) -> Assessment:
+    """Assess one posture under given settings.
+
+    Parameters
+    ----------
+    case : Case
+        With the pieces of the chosen plan.
+    fit : PostureFit
+        Targets, bands and aims of the posture.
+    settings : Settings
+        As found, as aimed at, or as set.
+    stage : {"found", "aimed", "set"}
+    declared : frozenset of str
+        Keys whose value a fixed piece says, not the tape.
+    not_remeasured : frozenset of str
+        Keys that were set to their aim and not measured again.
+
+    """
+    posture = fit.posture
+    own = case if posture == "seated" else case.standing()
+    joints = _joints(own, fit, settings, stage)
+    states = tuple(
+        _setting(row, settings.get(row.key), stage, declared, not_remeasured) for row in fit.rows
+    )
+    return Assessment(
+        stage=stage,
+        posture=posture,
+        possible=fit.possible,
+        settings=states,
+        joints=joints,
+        conditions=conditions_of(
+            own, settings, joints, seated=posture == "seated", found=stage == "found"
+        ),
+    )
+
+
+def _joints(case: Case, fit: PostureFit, settings: Settings, stage: Stage) -> tuple[Joint, ...]:
+    if stage == "found":
+        return fit.joints_found
+    if stage == "aimed":
+        return fit.joints_set
+    return joints_of(case, settings, fit.posture)
+
+
+def _setting(
+    row: FitRow,
+    value: float | None,
+    stage: Stage,
+    declared: frozenset[str],
+    not_remeasured: frozenset[str],
+) -> SettingState:
+    known: Known | None = None
+    if value is not None:
+        known = "measured" if stage != "aimed" else "computed"
+        if row.key in declared:
+            known = "declared"
+        elif row.key in not_remeasured:
+            known = "not_remeasured"
+    excess = None
+    if value is not None and row.target is not None:
+        excess = _excess(value, row.low, row.high)
+    return SettingState(
+        quantity=QUANTITIES[row.key],
+        posture=row.posture,
+        value=value,
+        known=known,
+        target=row.target,
+        low=row.low,
+        high=row.high,
+        aim=row.setting,
+        excess=excess,
+        limits=row.limits,
+        reason=row.reason,
+    )
+
+
+def _excess(value: float, low: float | None, high: float | None) -> float:
+    """Return how far outside a band, signed; both ends belong to it."""
+    if low is not None and value < low - SAME:
+        return value - low
+    return value - high if high is not None and value > high + SAME else 0.0
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitAssessment:
+    """Both postures at the three stages; ``set`` counts what was set, else what was found."""
+
+    found: tuple[Assessment, Assessment]
+    aimed: tuple[Assessment, Assessment]
+    set: tuple[Assessment, Assessment]
+
+    def hard_limits(self, stage: Stage) -> HardLimits:
+        """Return what does not fit at all at a stage, postures that are possible alone."""
+        pair: tuple[Assessment, Assessment] = getattr(self, stage)
+        return hard_limits_in((one.posture, one.conditions) for one in pair if one.possible)
+
+    @property
+    def worse(self) -> bool:
+        """Whether what is aimed at fits worse than what was found: hard limits, then degrees."""
+        found, aimed = self.hard_limits("found"), self.hard_limits("aimed")
+        if aimed.worse_than(found):
+            return True
+        if aimed.mends(found):
+            return False
+        return self.aimed[0].over_deg > self.found[0].over_deg + WORSE_DEG
+
+
+WORSE_DEG = 1.0
+"""Degrees that an aim may exceed what was found before it is said. Source: house-order."""
+
+
+def assess_visit(
+    case: Case,
+    result: FitResult,
+    left: tuple[Settings, Settings],
+    *,
+    not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset()),
+) -> VisitAssessment:
+    """Assess both postures as found, as aimed at and as set.
+
+    Parameters
+    ----------
+    case : Case
+    result : FitResult
+    left : pair of Settings
+        What was set, seated and standing; what was not set counts as found.
+    not_remeasured : pair of frozenset
+        Keys that were set to their aim and not measured again.
+
+    """
+    fits = result.seated, result.standing
+    found = case.found_seated, case.found_standing
+    aims = settings_of(fits[0]), settings_of(fits[1])
+    declared = case.declared, frozenset[str]()
+    stages: dict[Stage, list[Assessment]] = {"found": [], "aimed": [], "set": []}
+    for index, fit in enumerate(fits):
+        stages["found"].append(assess(case, fit, found[index], "found", declared=declared[index]))
+        stages["aimed"].append(assess(case, fit, aims[index], "aimed"))
+        now = found[index].over(left[index])
+        stages["set"].append(assess(case, fit, now, "set", not_remeasured=not_remeasured[index]))
+    return VisitAssessment(
+        found=(stages["found"][0], stages["found"][1]),
+        aimed=(stages["aimed"][0], stages["aimed"][1]),
+        set=(stages["set"][0], stages["set"][1]),
+    )

@@ -1,0 +1,167 @@
+"""Clearances and supports of a posture under given settings."""
+
+from __future__ import annotations
+
+from ..errors import MissingInput
+from ..fit import Case, Joint
+from ..fit.chair_rows import finger
+from ..fit.distance import along_the_floor
+from ..fit.frame import Frame, legs_terms
+from ..fit.model import armrest_need
+from ..fit.terms import total
+from ..workstation import Settings
+from .condition import Condition, lacking, untold
+
+UNREACHABLE_MM = 1000.0
+"""What keys that no arm reaches count as, mm: more than anything else can lack. Source: geometry."""
+OWN_SEATING = "The client's own seating carries the feet and the back: looked at by eye."
+
+
+def conditions_of(
+    case: Case, settings: Settings, joints: tuple[Joint, ...], *, seated: bool, found: bool = False
+) -> tuple[Condition, ...]:
+    """Return every clearance and support that a posture has.
+
+    Parameters
+    ----------
+    case : Case
+        Body, pieces, policy and shoes.
+    settings : Settings
+        As found, as aimed at, or as set; mm and degrees.
+    joints : tuple of Joint
+        What these settings make of the joints.
+    seated : bool
+        Standing has the reach of the arms alone.
+    found : bool
+        Whether these are the settings as found, so that what was seen under the desk counts.
+
+    """
+    reach = _reach(joints)
+    if not seated:
+        return (reach,)
+    under = underside(case, settings, found=found)
+    return (
+        _thighs(case, settings, under),
+        _fixed_armrests(case, settings, under),
+        _armrests(case, settings, under),
+        _belly(case),
+        reach,
+        _feet(case, settings),
+        _back(case, settings),
+        _arms(case, settings),
+    )
+
+
+def underside(case: Case, settings: Settings, *, found: bool = False) -> float | None:
+    """Return the height of the lowest part over the thighs, mm; None where it is not known."""
+    desk = case.workstation.desk
+    if found and case.details.underside is not None:
+        return case.details.underside
+    if desk.underside is not None:
+        return desk.underside
+    if settings.surface is None or desk.thickness is None:
+        return None
+    return settings.surface - desk.thickness
+
+
+def _thighs(case: Case, settings: Settings, under: float | None) -> Condition:
+    if settings.seat is None or under is None or not case.body.has("thigh_clearance"):
+        reason = "Seat, thighs, or what is over them is not recorded."
+        return untold("thighs", "clearance", reason)
+    room = under - settings.seat - case.body.mm("thigh_clearance")
+    return lacking("thighs", "clearance", case.policy.thigh_room - room, room=room, hard=True)
+
+
+def _fixed_armrests(case: Case, settings: Settings, under: float | None) -> Condition:
+    need = armrest_need(case.workstation)
+    if need is None:
+        return lacking("armrests_fixed", "clearance", 0.0, hard=True)
+    if settings.seat is None or under is None:
+        reason = "Seat, or the desk's underside, is not recorded."
+        return untold("armrests_fixed", "clearance", reason)
+    room = under - settings.seat - need
+    return lacking("armrests_fixed", "clearance", -room, room=room, hard=True)
+
+
+def _armrests(case: Case, settings: Settings, under: float | None) -> Condition:
+    """Armrests that move: whether they pass under the desk even at their lowest."""
+    chair = case.workstation.chair
+    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_off
+    span = chair.armrest
+    if idle or chair.armrests != "adjustable" or span is None or span.fixed:
+        return lacking("armrests", "clearance", 0.0, hard=False)
+    if settings.seat is None or under is None:
+        return untold("armrests", "clearance", "Seat, or the desk's underside, is not recorded.")
+    room = under - settings.seat - span.low
+    return lacking("armrests", "clearance", -room, room=room, hard=False)
+
+
+def _belly(case: Case) -> Condition:
+    try:
+        floor = along_the_floor(case.body, case, elbow_deg=case.policy.elbow_angle, distance=0.0)
+    except MissingInput as missing:
+        return untold("belly", "clearance", missing.reason)
+    if not floor.belly_checked:
+        return untold("belly", "clearance", "Belly depth is not measured.")
+    return lacking("belly", "clearance", floor.belly_short, hard=True)
+
+
+def _reach(joints: tuple[Joint, ...]) -> Condition:
+    elbow = next((joint for joint in joints if joint.joint == "elbow"), None)
+    if elbow is not None and elbow.out_of_reach:
+        return lacking("reach", "clearance", UNREACHABLE_MM, hard=True)
+    if elbow is None or elbow.angle is None:
+        reason = elbow.reason if elbow is not None and elbow.reason else "No elbow to judge by."
+        return untold("reach", "clearance", reason)
+    return lacking("reach", "clearance", 0.0, hard=True)
+
+
+def _feet(case: Case, settings: Settings) -> Condition:
+    if case.own_seat:
+        return untold("feet", "support", OWN_SEATING)
+    if settings.seat is None or settings.footrest is None:
+        reason = "Seat, or what is under the feet, is not recorded."
+        return untold("feet", "support", reason)
+    try:
+        legs = total(legs_terms(case.body, case))
+    except MissingInput as missing:
+        return untold("feet", "support", missing.reason)
+    margin = case.policy.flat_feet_margin
+    hang = settings.seat - settings.footrest - legs
+    return lacking("feet", "support", hang if hang > margin + 0.5 else 0.0, hard=True)
+
+
+def _back(case: Case, settings: Settings) -> Condition:
+    """Whether the seat lets the back reach the backrest: it ends short of the knee's hollow."""
+    if case.own_seat:
+        return untold("back", "support", OWN_SEATING)
+    if case.workstation.chair.backless:
+        return untold("back", "support", "The seat has no backrest.")
+    if settings.seat_depth is None:
+        return untold("back", "support", "The seat's depth is not recorded.")
+    policy = case.policy
+    try:
+        thigh = case.body.mm("buttock_popliteal_length")
+        gap = policy.knee_gap_low
+        gap = gap * finger(case.body) if policy.knee_gap_unit == "fingers" else gap
+    except MissingInput as missing:
+        return untold("back", "support", missing.reason)
+    return lacking("back", "support", settings.seat_depth - (thigh - gap), hard=False)
+
+
+def _arms(case: Case, settings: Settings) -> Condition:
+    """Whether armrests that are used meet the elbows: how far they lie under them."""
+    chair = case.workstation.chair
+    if case.own_seat or chair.armrests in (None, "none") or case.policy.armrest_use == "off":
+        return untold("arms", "support", "No armrests are used here.")
+    if settings.armrest is None:
+        return untold("arms", "support", "The armrests' height is not recorded.")
+    try:
+        elbow = Frame.seated(case).elbow
+    except MissingInput as missing:
+        return untold("arms", "support", missing.reason)
+    return lacking("arms", "support", elbow - settings.armrest - ARMS_CARRIED_MM, hard=False)
+
+
+ARMS_CARRIED_MM = 20.0
+"""How far under the elbow an armrest still carries it, mm. Source: house-armrest."""

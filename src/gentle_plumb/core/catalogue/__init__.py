@@ -1,0 +1,37 @@
+"""What there is to set, and the tasks it is set for: one entry each."""
+
+from .joints import JOINTS, REGIONS, JointName
+from .mechanisms import MECHANISMS, Mechanism, MechanismId
+from .quantities import (
+    DATUM_WORDS,
+    QUANTITIES,
+    Datum,
+    Posture,
+    Quantity,
+    QuantityUnit,
+    own_numbers,
+    quantities_set,
+)
+from .tasks import HAND_TASKS, MOUSE_TASKS, SCREEN_TASKS, SEATED_TASKS, TASKS
+
+__all__ = [
+    "DATUM_WORDS",
+    "HAND_TASKS",
+    "JOINTS",
+    "MECHANISMS",
+    "MOUSE_TASKS",
+    "QUANTITIES",
+    "REGIONS",
+    "SCREEN_TASKS",
+    "SEATED_TASKS",
+    "TASKS",
+    "Datum",
+    "JointName",
+    "Mechanism",
+    "MechanismId",
+    "Posture",
+    "Quantity",
+    "QuantityUnit",
+    "own_numbers",
+    "quantities_set",
+]

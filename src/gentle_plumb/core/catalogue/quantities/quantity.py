@@ -1,0 +1,226 @@
+"""What is said of a thing that can be set, and the verbs and directions that several share."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, TypedDict
+
+from ..mechanisms import MechanismId
+from ..tasks import SEATED_TASKS
+
+Posture = Literal["seated", "standing"]
+QuantityUnit = Literal["mm", "deg", "%"]
+Datum = Literal["floor", "seat", "midline", "eye", "desk_edge", "level", "upright", "ahead", "text"]
+Drag = Literal["up", "along", "across"]
+
+SEATED: tuple[Posture, ...] = ("seated",)
+BOTH: tuple[Posture, ...] = ("seated", "standing")
+
+DATUM_WORDS: dict[Datum, str] = {
+    "floor": "from the floor",
+    "seat": "above the seat",
+    "midline": "from the midline",
+    "eye": "from the eye",
+    "desk_edge": "from the desk edge",
+    "level": "from level",
+    "upright": "back from upright",
+    "ahead": "from straight ahead",
+    "text": "of normal size",
+}
+"""What a quantity counts from, in words."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Quantity:
+    """One thing that can be set.
+
+    Parameters
+    ----------
+    key : str
+        Its name in settings, rows, paths and files.
+    mechanism : str
+        What a value outside its band has in common with other findings.
+    over_means, under_means : str
+        What the body does where the value is over or under its band, and no joint says more.
+    label, thing : str
+        As a heading, and as the subject of a sentence (``The seat``); ``plural`` for its verb.
+    unit : {"mm", "deg", "%"}
+        Of every value.
+    low, high : float
+        Range that a field accepts, in ``unit``.
+    postures : tuple
+        In which it is set anew.
+    datum : str
+        What it counts from; see :data:`DATUM_WORDS`.
+    piece : str
+        What is moved, for limits: ``screen mount``.
+    more, less : str
+        What a hand does to raise or lower the value: ``Raise``, ``Lower``.
+    over, under : str
+        How a value lies against its target: ``higher than``, ``lower than``.
+    up, down : str
+        A change of the value: ``up``, ``down``.
+    joint : str
+        The joint that pays where it is off; empty where no joint does.
+    region : str
+        Where its load is felt.
+    tasks : tuple of str
+        Tasks whose hours count.
+    far_off : float
+        How far outside its band it counts in full where no joint pays, in ``unit``.
+        Source: house-severity.
+    check : str
+        The test on the person once it is set. Source: house-joint-bands.
+    order, order_hands_first : int
+        Place in the working order where all can move, and where the surface can't; 0 for what is no
+        step of its own. Source: house-order.
+    order_standing : int
+        The same for standing.
+    own_number : bool
+        Whether the practitioner may put a number of their own.
+    needed : bool
+        Whether nothing is worked out without it.
+    on_card : bool
+        Whether plans and the client's page show it.
+    flag : bool
+        Whether it is a height with a flag on the staff.
+    drag : {"up", "along", "across"} or None
+        How it is dragged in the drawing.
+    judged : bool
+        Whether its value as found is a finding of its own; False for what follows another.
+
+    """
+
+    key: str
+    mechanism: MechanismId
+    over_means: str
+    under_means: str
+    label: str
+    thing: str
+    unit: QuantityUnit
+    low: float
+    high: float
+    datum: Datum
+    piece: str
+    region: str
+    plural: bool = False
+    postures: tuple[Posture, ...] = SEATED
+    more: str = "Raise"
+    less: str = "Lower"
+    over: str = "higher than"
+    under: str = "lower than"
+    up: str = "up"
+    down: str = "down"
+    joint: str = ""
+    tasks: tuple[str, ...] = SEATED_TASKS
+    far_off: float = 100.0
+    check: str = ""
+    order: int = 0
+    order_hands_first: int = 0
+    order_standing: int = 0
+    own_number: bool = False
+    needed: bool = False
+    on_card: bool = False
+    flag: bool = False
+    drag: Drag | None = None
+    judged: bool = True
+
+    @property
+    def settable(self) -> bool:
+        """Whether it is a step of its own: set, and re-measured."""
+        return bool(self.order or self.order_hands_first or self.order_standing)
+
+    @property
+    def noun(self) -> str:
+        """Its thing without the article, as in ``Raise the seat``."""
+        return self.thing.removeprefix("The ")
+
+    @property
+    def whose(self) -> str:
+        """``its`` or ``their``."""
+        return "their" if self.plural else "its"
+
+
+class DirectionWords(TypedDict):
+    """Verbs and directions that several quantities share."""
+
+    more: str
+    less: str
+    over: str
+    under: str
+    up: str
+    down: str
+
+
+NEARER: DirectionWords = {
+    "more": "Move away",
+    "less": "Bring nearer",
+    "over": "further than",
+    "under": "nearer than",
+    "up": "back",
+    "down": "nearer",
+}
+OUT: DirectionWords = {
+    "more": "Move out",
+    "less": "Bring in",
+    "over": "further out than",
+    "under": "further in than",
+    "up": "out",
+    "down": "in",
+}
+BACK: DirectionWords = {
+    "more": "Move back",
+    "less": "Bring forward",
+    "over": "further back than",
+    "under": "further forward than",
+    "up": "back",
+    "down": "forward",
+}
+TURN: DirectionWords = {
+    "more": "Move to the right",
+    "less": "Move to the left",
+    "over": "further right than",
+    "under": "further left than",
+    "up": "right",
+    "down": "left",
+}
+LEAN: DirectionWords = {
+    "more": "Recline",
+    "less": "Bring upright",
+    "over": "more reclined than",
+    "under": "more upright than",
+    "up": "back",
+    "down": "upright",
+}
+TILT: DirectionWords = {
+    "more": "Tilt back",
+    "less": "Tilt up",
+    "over": "tilted back more than",
+    "under": "tilted back less than",
+    "up": "back",
+    "down": "up",
+}
+DEPTH: DirectionWords = {
+    "more": "Lengthen",
+    "less": "Shorten",
+    "over": "deeper than",
+    "under": "shorter than",
+    "up": "longer",
+    "down": "shorter",
+}
+SIZE: DirectionWords = {
+    "more": "Enlarge",
+    "less": "Reduce",
+    "over": "larger than",
+    "under": "smaller than",
+    "up": "larger",
+    "down": "smaller",
+}
+SLOPE: DirectionWords = {
+    "more": "Raise the back edge",
+    "less": "Lower the back edge",
+    "over": "steeper than",
+    "under": "flatter than",
+    "up": "up",
+    "down": "down",
+}

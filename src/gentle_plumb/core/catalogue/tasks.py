@@ -1,0 +1,23 @@
+"""Tasks of a day at the desk, and which of them load what."""
+
+from __future__ import annotations
+
+TASKS: dict[str, str] = {
+    "typing": "Typing",
+    "mouse": "Mouse work",
+    "reading": "Reading on screen",
+    "paper": "Reading paper",
+    "writing": "Handwriting",
+    "calls": "Calls",
+    "meetings": "Video meetings",
+    "thinking": "Demanding thought",
+}
+"""Every task that hours are asked of, with its label."""
+SEATED_TASKS: tuple[str, ...] = tuple(TASKS)
+"""All of them are done at the desk."""
+SCREEN_TASKS = ("typing", "mouse", "reading", "meetings", "thinking")
+"""Tasks in which the eyes are on a screen."""
+HAND_TASKS = ("typing", "mouse")
+"""Tasks in which the hands are on keys and pointer."""
+MOUSE_TASKS = ("mouse",)
+"""Tasks in which the arm goes out to the pointer."""

@@ -1,0 +1,133 @@
+"""Findings about the body as found: feet that hang, thighs without room; from the assessment alone."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import Literal
+
+from ..catalogue import QUANTITIES, SEATED_TASKS
+from ..words import say, say_length
+from .drafts import Draft, with_load
+from .facts import Facts
+from .finding import Direction, Finding
+
+SAME = 0.5
+"""Differences under half a mm are none. Source: house-repeat."""
+FEET_FAR_MM = 50.0
+"""Feet that hang so far count in full. Source: house-severity."""
+
+
+def body_findings(facts: Facts) -> Iterator[Finding]:
+    """Yield the feet and the thighs as found."""
+    if not facts.case.own_seat:
+        yield _feet(facts)
+    yield _thighs(facts)
+
+
+def _draft(id: str, title: str, key: str, mechanism: str) -> Draft:
+    return Draft(
+        id=id,
+        subject="Body",
+        mechanism=mechanism,
+        title=title,
+        state="holds",
+        cause="",
+        key=key,
+        posture="seated",
+        region=QUANTITIES["seat"].region,
+        source="house-relief",
+        joint="",
+    )
+
+
+def _feet(facts: Facts) -> Finding:
+    condition = facts.assessment.found[0].condition("feet")
+    draft = _draft("seated.feet", "Feet", "footrest", "feet")
+    if condition.short is None:
+        reason = say("condition.unknown", label=condition.label, reason=condition.reason)
+        return draft(state="not assessable", reason=reason)
+    if condition.state == "ok":
+        return draft(cause=say("condition.ok", label=condition.label))
+    gap = say_length(condition.short, facts.unit)
+    instruction, directions = _feet_advice(facts)
+    return with_load(
+        facts,
+        draft,
+        why=say("feet.why"),
+        cause=say("feet.off", gap=gap),
+        instruction=instruction,
+        directions=directions,
+        evidence=(say("feet.evidence", gap=gap),),
+        tasks=SEATED_TASKS,
+        share=1.0,
+        weight=min(1.0, condition.short / FEET_FAR_MM),
+        settled=False,
+    )
+
+
+def _feet_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
+    """Return what carries the feet, from what was worked out."""
+    unit, result = facts.unit, facts.result
+    seat, rest = result.row("seated", "seat"), result.row("seated", "footrest")
+    said, directions = [], []
+    if seat.setting is not None and seat.change is not None and seat.change < -SAME:
+        said.append(say("feet.lower", to=say_length(seat.setting, unit)))
+        directions.append(Direction(quantity="seat", sign=-1))
+    if rest.setting:
+        said.append(say("feet.support", to=say_length(rest.setting, unit)))
+    lacking = facts.assessment.hard_limits("aimed").feet
+    if lacking > SAME:
+        said.append(say("feet.lacking", gap=say_length(lacking, unit)))
+    return " ".join(said) or say("feet.any"), tuple(directions)
+
+
+def _thighs(facts: Facts) -> Finding:
+    unit = facts.unit
+    condition = facts.assessment.found[0].condition("thighs")
+    draft = _draft("seated.thighs", condition.label, "surface", "thighs")
+    if condition.short is None or condition.room is None:
+        reason = say("condition.unknown", label=condition.label, reason=condition.reason)
+        return draft(state="not assessable", reason=reason)
+    if condition.state == "ok":
+        return draft(cause=say("condition.ok", label=condition.label))
+    pressed = condition.room < -SAME
+    gap = say_length(-condition.room if pressed else condition.short, unit)
+    cause = say("thighs.pressed" if pressed else "thighs.short", gap=gap)
+    instruction, directions = _thigh_advice(facts)
+    return with_load(
+        facts,
+        draft,
+        cause=cause,
+        why=say("thighs.why"),
+        instruction=instruction,
+        directions=directions,
+        evidence=(cause.rstrip("."),),
+        tasks=SEATED_TASKS,
+        share=1.0,
+        weight=1.0 if pressed else 0.5,
+        settled=False,
+        safety=pressed,
+    )
+
+
+def _thigh_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
+    """Return what makes room, where what was worked out does so."""
+    said, directions = [], []
+    ways: tuple[tuple[str, Literal[-1, 1]], ...] = (("surface", 1), ("seat", -1))
+    for key, sign in ways:
+        row = facts.result.row("seated", key)
+        if row.change is None or row.setting is None or row.change * sign <= SAME:
+            continue
+        quantity = QUANTITIES[key]
+        said.append(
+            say(
+                "setting.move",
+                verb=f"{quantity.more if sign > 0 else quantity.less} the {quantity.noun}",
+                by=say_length(abs(row.change), facts.unit),
+                to=say_length(row.setting, facts.unit),
+            )
+        )
+        directions.append(Direction(quantity=key, sign=sign))
+    if facts.assessment.hard_limits("aimed").thighs > SAME:
+        said.append(say("thighs.lacking"))
+    return " ".join(said) or say("thighs.any"), tuple(directions)

@@ -1,0 +1,162 @@
+"""Causes: what is off, seen and felt, grouped by mechanism; each with its evidence and its load."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+
+from ..assessment import Assessment
+from ..catalogue import MECHANISMS, MechanismId
+from ..fit import Joint
+from ..words import say
+from .facts import Discomfort, Facts
+from .finding import Finding, Severity, grade
+from .strain import strain_by_region
+
+MOST_CAUSES = 8
+"""More causes than this are not told apart by anybody. Source: house-severity."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Cause:
+    """One mechanism at this workstation.
+
+    Parameters
+    ----------
+    id : str
+        The mechanism.
+    title : str
+        What is so, with its direction where the assessment tells one.
+    findings : tuple of str
+        Identifiers of the findings that are its evidence, the weightiest first.
+    minutes : float or None
+        Load minutes a day; a joint counts once. None where no hours are recorded.
+    severity : str or None
+        By those minutes; strong where it is unsafe.
+    safety : bool
+        Whether it is put right before anything else.
+    explains : tuple of str
+        Discomfort in the regions that it loads, the strongest first.
+
+    """
+
+    id: MechanismId
+    title: str
+    findings: tuple[str, ...]
+    minutes: float | None
+    severity: Severity | None
+    safety: bool
+    explains: tuple[str, ...]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Causes:
+    """Every cause of a visit, and the discomfort that none of them explains."""
+
+    causes: tuple[Cause, ...]
+    unexplained: tuple[str, ...]
+
+
+def causes_of(facts: Facts, findings: Sequence[Finding]) -> Causes:
+    """Group what is off by mechanism.
+
+    Parameters
+    ----------
+    facts : Facts
+    findings : sequence of Finding
+        Of the same visit, ranked; what the practitioner dismissed is no evidence.
+
+    Returns
+    -------
+    Causes
+        The safety of people first, then what hurts, then by load minutes.
+
+    """
+    groups: dict[MechanismId, list[Finding]] = {}
+    for finding in findings:
+        if finding.state == "off" and finding.verdict != "dismissed":
+            groups.setdefault(finding.mechanism, []).append(finding)
+    causes = [_cause(facts, id, members) for id, members in groups.items()]
+    causes.sort(key=_rank)
+    explained = {felt for cause in causes for felt in cause.explains}
+    return Causes(
+        causes=tuple(causes),
+        unexplained=tuple(felt.text for felt in facts.felt if felt.text not in explained),
+    )
+
+
+def _rank(cause: Cause) -> tuple[bool, bool, float, str]:
+    return not cause.safety, not cause.explains, -(cause.minutes or 0.0), cause.id
+
+
+def _cause(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> Cause:
+    minutes = _minutes(members)
+    safety = any(member.safety for member in members)
+    return Cause(
+        id=id,
+        title=_title(facts, id, members),
+        findings=tuple(member.id for member in members),
+        minutes=minutes,
+        severity=grade(minutes, safety=safety),
+        safety=safety,
+        explains=_explains(facts.felt, members),
+    )
+
+
+def _minutes(members: Sequence[Finding]) -> float | None:
+    """Return the load of a cause: each joint by its strongest evidence, the rest by its weightiest.
+
+    Evidence of the same thing is not added up.
+    """
+    joints = sum(region.minutes for region in strain_by_region(members))
+    others = [
+        member.minutes
+        for member in members
+        if member.minutes is not None and not (member.joint and member.over_deg)
+    ]
+    if not joints and not others:
+        return None if all(member.minutes is None for member in members) else 0.0
+    return max(joints, max(others, default=0.0))
+
+
+def _explains(felt: Iterable[Discomfort], members: Sequence[Finding]) -> tuple[str, ...]:
+    regions = {member.region for member in members if member.region}
+    return tuple(one.text for one in felt if one.load in regions)
+
+
+def _title(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> str:
+    """Return what is so: by the direction of the joint or condition that decides it."""
+    found = facts.assessment.found[0 if members[0].posture == "seated" else 1]
+    name = _direction(found, id)
+    if name is None:
+        return members[0].title if id == "own" else MECHANISMS[id].label
+    return say(name)
+
+
+def _direction(found: Assessment, id: MechanismId) -> str | None:
+    """Return the sentence for a mechanism whose direction can be told; None for the others."""
+    if id == "feet":
+        knee = found.joint("knee")
+        if any(one.key == "feet" and one.state == "off" for one in found.conditions):
+            return "cause.feet_hang"
+        high = knee is not None and knee.over is not None and knee.over < 0
+        return "cause.knees_high" if high else None
+    if id == "hands_height":
+        return _by_side(found.joint("elbow"), under="cause.keys_above", over="cause.keys_below")
+    if id == "screen_height":
+        return _by_side(found.joint("neck"), under="cause.screen_below", over="cause.screen_above")
+    if id == "seeing":
+        distance = found.setting("distance")
+        if distance is None or not distance.excess:
+            return None
+        return "cause.screen_far" if distance.excess > 0 else "cause.screen_near"
+    return None
+
+
+def _by_side(joint: Joint | None, *, under: str, over: str) -> str | None:
+    if joint is None or not joint.over:
+        return None
+    return over if joint.over > 0 else under
+
+
+__all__ = ["MOST_CAUSES", "Cause", "Causes", "causes_of"]

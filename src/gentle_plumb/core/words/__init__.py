@@ -1,0 +1,29 @@
+"""Words made last, from numbers, states and directions: one catalogue, one formatter."""
+
+from .messages import ENGLISH, Messages, say
+from .numbers import (
+    bare_amount,
+    say_amount,
+    say_change,
+    say_degrees,
+    say_joint,
+    say_length,
+    say_minutes,
+    say_percent,
+    unit_of,
+)
+
+__all__ = [
+    "ENGLISH",
+    "Messages",
+    "bare_amount",
+    "say",
+    "say_amount",
+    "say_change",
+    "say_degrees",
+    "say_joint",
+    "say_length",
+    "say_minutes",
+    "say_percent",
+    "unit_of",
+]

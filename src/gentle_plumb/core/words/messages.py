@@ -1,0 +1,90 @@
+"""Sentences that are made from numbers, each once, by name; English, and complete.
+
+A practice's own language is a second mapping of the same names: what it leaves out stays English.
+Placeholders hold finished numbers with their units, or other words.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+ENGLISH: dict[str, str] = {
+    # settings
+    "setting.unrecorded": "{label}: not recorded.",
+    "setting.no_target": "{label}: no target can be told.",
+    "setting.in_band": "{label} {at}: in its band.",
+    "setting.joint_holds": "{label} {at}: right for the posture as found; it moves with the rest.",
+    "setting.off": "{label} {at}, {apart} {side} {whose} target: {effect}{angle}.",
+    "setting.off_within": "{label} {at}: {effect}{angle}.",
+    "setting.evidence": "As found {at}{known}, target {target}",
+    "setting.declared": " (as the piece says)",
+    "setting.move": "{verb} by {by} to {to}.",
+    "setting.stays": "It stays at {to}: nothing here moves it nearer to its target.",
+    "setting.done": "Done: set to {at}, {how}.",
+    "setting.follows": "It follows the piece it is joined to.",
+    "setting.deeper": "A deeper desk, an arm behind it, or keys on a tray: {by} are lacking.",
+    "how.measured": "re-measured",
+    "how.not_remeasured": "not re-measured",
+    # the body
+    "feet.off": "The feet hang: {gap} short of a support. The thighs press on the seat's edge.",
+    "feet.evidence": "As found the soles lack {gap}",
+    "feet.why": "The thighs press on the seat's edge, and nothing carries the legs.",
+    "feet.lower": "Lower the seat to {to}.",
+    "feet.support": "Support the feet at {to}.",
+    "feet.lacking": "{gap} of support are still lacking: a footrest, a box or a lower chair is "
+    "needed before anything else.",
+    "feet.any": "Support for the feet, or a lower seat.",
+    "thighs.pressed": "The thighs do not fit: they stand {gap} in what is over them.",
+    "thighs.short": "The thighs lack {gap} of room under the desk.",
+    "thighs.why": "Thighs that are pressed or fenced in can't move.",
+    "thighs.lacking": "No setting leaves room: a thinner top, a raised desk or no tray is needed "
+    "first.",
+    "thighs.any": "More room over the thighs: a thinner top, a raised desk, no drawer.",
+    "condition.ok": "{label}: enough.",
+    "condition.unknown": "{label}: {reason}",
+    # what does not fit at all
+    "hard.thighs": "Thighs or armrests do not fit under the desk: {gap} short.",
+    "hard.feet": "The feet hang: {gap} short of a support.",
+    "hard.keys": "No arm reaches the keys, {posture}.",
+    "hard.belly": "The belly keeps the desk away: the keyboard hangs over its edge by {gap}.",
+    "hard.armrests": "The armrests meet the desk even at their lowest, by {gap}: turn them out, "
+    "take them off, or stay short of the edge.",
+    "worse": "As aimed at, the pieces fit this body worse than as found: {because}.",
+    # causes
+    "cause.keys_above": "The keys are above the hands",
+    "cause.keys_below": "The keys are below the hands",
+    "cause.screen_below": "The screen is under the gaze",
+    "cause.screen_above": "The screen is over the gaze",
+    "cause.screen_far": "The picture is too far for the eyes",
+    "cause.screen_near": "The picture is too near for the eyes",
+    "cause.feet_hang": "The feet hang",
+    "cause.knees_high": "The knees are above the hips",
+    "cause.unexplained": "Nothing found here explains: {felt}.",
+}
+
+
+class Messages:
+    """A language: the English sentences, with those of a practice in their place."""
+
+    def __init__(self, own: Mapping[str, str] | None = None) -> None:
+        unknown = set(own or {}) - set(ENGLISH)
+        if unknown:
+            raise KeyError(f"There is no sentence “{min(unknown)}”.")
+        self._texts = {**ENGLISH, **(own or {})}
+
+    def say(self, name: str, **values: str) -> str:
+        """Return a sentence with its values in place; raises KeyError for a name there is not."""
+        return self._texts[name].format(**values)
+
+
+_ENGLISH = Messages()
+
+
+def say(name: str, **values: str) -> str:
+    """Return an English sentence with its values in place.
+
+    >>> say("hard.feet", gap="7.4 cm")
+    'The feet hang: 7.4 cm short of a support.'
+
+    """
+    return _ENGLISH.say(name, **values)

@@ -1,0 +1,111 @@
+"""Numbers with their units: the one place where lengths, angles, shares and minutes are said."""
+
+from __future__ import annotations
+
+from math import floor
+
+from ..catalogue import JOINTS, Quantity
+from ..units import LengthUnit, format_difference, format_length
+
+UNIT_WORDS = {"deg": "°", "%": " %"}
+
+
+def say_length(value_mm: float, unit: LengthUnit) -> str:
+    """Return a length with its unit.
+
+    >>> say_length(462.04, "cm")
+    '46.2 cm'
+
+    """
+    return format_length(value_mm, unit, with_unit=True)
+
+
+def say_degrees(value: float, digits: int = 0) -> str:
+    """Return degrees with their sign, never minus nought.
+
+    >>> say_degrees(-4.6), say_degrees(-0.04, 1)
+    ('−5°', '0.0°')
+
+    """
+    text = f"{abs(value):.{digits}f}"
+    return f"{'−' if value < 0 and float(text) else ''}{text}°"
+
+
+def say_percent(value: float) -> str:
+    """Return a whole per cent.
+
+    >>> say_percent(125.0)
+    '125 %'
+
+    """
+    return f"{value:.0f} %"
+
+
+def say_minutes(minutes: float) -> str:
+    """Return strain minutes, halves up; less than none is a true minus.
+
+    >>> say_minutes(178.5), say_minutes(-2.2)
+    ('179 min', '−2 min')
+
+    """
+    whole = floor(abs(minutes) + 0.5)
+    return f"{'−' if minutes < 0 and whole else ''}{whole} min"
+
+
+def say_amount(quantity: Quantity, value: float, unit: LengthUnit) -> str:
+    """Return a value of a quantity with its unit.
+
+    Parameters
+    ----------
+    quantity : Quantity
+    value : float
+        mm, degrees or per cent, as the quantity says.
+    unit : {"mm", "cm", "in"}
+        For lengths.
+
+    """
+    if quantity.unit == "mm":
+        return say_length(value, unit)
+    return say_degrees(value) if quantity.unit == "deg" else say_percent(value)
+
+
+def bare_amount(quantity: Quantity, value: float, unit: LengthUnit) -> str:
+    """Return a value of a quantity without its unit."""
+    if quantity.unit == "mm":
+        return format_length(value, unit)
+    return say_degrees(value).removesuffix("°") if quantity.unit == "deg" else f"{value:.0f}"
+
+
+def unit_of(quantity: Quantity, unit: LengthUnit) -> str:
+    """Return the unit that a quantity is shown in: ``cm``, ``°`` or ``%``."""
+    return {"mm": unit, "deg": "°", "%": "%"}[quantity.unit]
+
+
+def say_change(quantity: Quantity, change: float, unit: LengthUnit) -> str:
+    """Return a change with its direction, without its unit: ``up 2.0``; ``0`` for none.
+
+    Parameters
+    ----------
+    quantity : Quantity
+    change : float
+        Signed, in the quantity's unit.
+    unit : {"mm", "cm", "in"}
+
+    """
+    if quantity.unit == "mm":
+        return format_difference(change, unit, up=quantity.up, down=quantity.down)
+    size = f"{abs(change):.0f}"
+    return f"{quantity.up if change > 0 else quantity.down} {size}" if size != "0" else "0"
+
+
+def say_joint(joint: str, angle: float, digits: int = 0) -> str:
+    """Return a joint's angle by the field's term: flexion where extension would be negative.
+
+    >>> say_joint("wrist", -28.0), say_joint("elbow", 95.2, 1)
+    ('Wrist flexion 28°', 'Elbow angle 95.2°')
+
+    """
+    name = JOINTS[joint]
+    if name.negative and angle < 0 and float(f"{angle:.{digits}f}"):
+        return f"{name.negative} {say_degrees(-angle, digits)}"
+    return f"{name.label} {say_degrees(angle, digits)}"
