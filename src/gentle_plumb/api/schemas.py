@@ -17,6 +17,8 @@ from ..core.observation import Habit, RoomItem
 from ..core.photo import Landmark
 from ..core.plain_text import check_texts
 from ..core.presentation import (
+    ActionView,
+    CauseView,
     GazeView,
     JointView,
     LaptopView,
@@ -490,6 +492,11 @@ class VisitWorkup(BaseModel):
     steps: list[StepProgress]
     findings: list[Finding]
     rest: list[RestOut]
+    hard: list[str]
+    worse: str | None
+    causes: list[CauseView]
+    unexplained: list[str]
+    actions: list[ActionView]
     strain: list[Strain]
     photos: list[PhotoView]
     signs: list[RaisedRedFlag]
@@ -539,6 +546,11 @@ class VisitWorkup(BaseModel):
                 for found in workup.findings
                 if found.state != "off"
             ],
+            hard=workup.hard,
+            worse=workup.worse,
+            causes=workup.causes,
+            unexplained=workup.unexplained,
+            actions=workup.actions,
             strain=workup.strain,
             photos=workup.photos,
             signs=workup.signs,

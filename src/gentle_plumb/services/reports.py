@@ -142,7 +142,10 @@ class ReportService:
             and (row.posture == "seated" or workup.result.standing.possible)
         ]
         table = [(row, _table_row(row)) for row in shown]
-        left = any(path.startswith("set.") and values[path] is not None for path in values)
+        left = any(
+            path.startswith(("set.seated.", "set.standing.")) and values[path] is not None
+            for path in values
+        )
         both = workup.result.standing.possible
         figure = SceneRequest(
             width=900 if both else 700,

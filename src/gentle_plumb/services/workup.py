@@ -19,6 +19,8 @@ from ..core.intake import PRECAUTIONS, PersonLimits, RaisedRedFlag, raised_red_f
 from ..core.pace import RHYTHMS, DayTotals, Rhythm, day_totals, proposed_rhythm
 from ..core.plans import Tier
 from ..core.presentation import (
+    ActionView,
+    CauseView,
     GazeView,
     JointView,
     LaptopView,
@@ -27,7 +29,10 @@ from ..core.presentation import (
     PurchaseView,
     RowView,
     ZoneView,
+    action_views,
+    cause_views,
     gaze_views,
+    hard_limit_words,
     laptop_views,
     move_views,
     plan_views,
@@ -44,6 +49,7 @@ from ..core.record import (
 )
 from ..core.units import LengthUnit, format_length
 from ..core.what_if import VisitAnalysis, VisitInput, analyse_visit
+from ..core.words import say
 from .measured import (
     Measured,
     RemeasureView,
@@ -104,6 +110,11 @@ class Workup:
     gazes: list[GazeView]
     steps: list[StepProgress]
     findings: list[Finding]
+    hard: list[str]
+    worse: str | None
+    causes: list[CauseView]
+    unexplained: list[str]
+    actions: list[ActionView]
     strain: list[Strain]
     photos: list[PhotoView]
     signs: list[RaisedRedFlag]
@@ -179,6 +190,9 @@ def _why_not_standing(case: Case, result: FitResult, unit: LengthUnit) -> str | 
     return standing_reason(case, result, unit)
 
 
+WORSE_BY_DEGREES = "the joints pay more degrees than they did"
+
+
 def given_of(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
     """What a visit is worked through from."""
     return VisitInput(
@@ -239,6 +253,8 @@ def work_up(
     )
     offset = display_offset(values)
     said = values.get("ask.day_hours")
+    causes = through.causes()
+    hard = hard_limit_words(through.assessment.hard_limits("aimed"), unit)
     offered = plan_views(through.plans(), unit) if plans else ([], [])
     return Workup(
         values=values,
@@ -256,6 +272,13 @@ def work_up(
         gazes=gaze_views(case, result, unit),
         steps=list(progress(values, result, order, listed=listed, signed=signed).values()),
         findings=through.findings,
+        hard=hard,
+        worse=say("worse", because=" ".join(hard) or WORSE_BY_DEGREES)
+        if through.assessment.worse
+        else None,
+        causes=cause_views(causes.causes),
+        unexplained=list(causes.unexplained),
+        actions=action_views(through.actions(), causes.causes, unit),
         strain=through.strain(),
         photos=[photo_view(one, unit) for one in through.photos],
         signs=raised_red_flags(values),

@@ -10,6 +10,9 @@ from ..catalogue import MechanismId
 State = Literal["holds", "off", "not assessable"]
 Severity = Literal["slight", "marked", "strong"]
 Verdict = Literal["accepted", "dismissed"]
+Act = Literal["", "secure", "arrange", "technique", "habit", "ask"]
+"""What sort of action an instruction is; empty where setting or adding does it all."""
+Doer = Literal["practitioner", "client", "workplace"]
 SEVERITIES: tuple[Severity, ...] = get_args(Severity)
 VERDICTS: tuple[Verdict, ...] = get_args(Verdict)
 
@@ -37,7 +40,8 @@ class Finding:
     ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``felt`` what the client feels in that region and
     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
     practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
-    way its instruction moves what.
+    way its instruction moves what; ``act`` and ``who`` what sort of action it is and whose, ``adds``
+    the addition that would do it.
     """
 
     id: str
@@ -69,6 +73,9 @@ class Finding:
     words: str | None = None
     dismissed_for: str | None = None
     directions: tuple[Direction, ...] = ()
+    act: Act = ""
+    who: Doer = "practitioner"
+    adds: str = ""
 
 
 def grade(minutes: float | None, *, safety: bool = False) -> Severity | None:

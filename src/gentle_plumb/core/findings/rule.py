@@ -19,6 +19,7 @@ from dataclasses import dataclass
 
 from ..catalogue import SEATED_TASKS, MechanismId
 from ..observation.habits import Moves
+from .finding import Act, Doer
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -28,7 +29,8 @@ class Rule:
     ``mechanism`` is what it has in common with others; ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
     count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
     and rest where nothing is planned standing. ``moves`` is advice with a direction: quantity, sign,
-    words; given only where the worked-out change goes that way.
+    words; given only where the worked-out change goes that way. ``act``, ``who`` and ``adds`` are as in
+    :class:`.finding.Finding`.
     """
 
     id: str
@@ -45,6 +47,9 @@ class Rule:
     health: bool = False
     standing: bool = False
     moves: Moves = ()
+    act: Act = "arrange"
+    who: Doer = "practitioner"
+    adds: str = ""
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -18,7 +18,7 @@ from .rows import (
     RowSubject,
     about,
     bare_row,
-    chosen,
+    binding,
     end_limit,
     limit,
     ranged_row,
@@ -121,9 +121,8 @@ def seat_row(
         highest = max((legs + span.high for span in feet), default=legs) + policy.flat_feet_margin
         if row.target > highest + SAME_MM:
             limits.append(limit("feet", "hangs", highest, row.target - highest))
-    limits.sort(key=lambda found: abs(found.at - setting))
     return set_row(
-        row, setting, limits or chosen(row, setting, "chair"), elbow if by_hands else knee
+        row, setting, binding(row, setting, limits, "chair"), elbow if by_hands else knee
     )
 
 

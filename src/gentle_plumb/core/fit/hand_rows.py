@@ -21,7 +21,7 @@ from .rows import (
     SAME_MM,
     about,
     bare_row,
-    chosen,
+    binding,
     end_limit,
     limit,
     ranged_row,
@@ -85,7 +85,6 @@ def surface_limits(
         lowest = seat + max(room, rests or 0.0) + desk.thickness
         if target < lowest - SAME_MM:
             limits.append(limit("desk", kind, lowest, target - lowest))
-    limits.sort(key=lambda found: abs(found.at - setting))
     return limits
 
 
@@ -96,8 +95,10 @@ def hand_rows(
     top, keys = (_hand_row(case, posture, seat, key) for key in ("surface", "keys"))
     if top.target is None or surface is None:
         return [set_row(top, surface), keys]
-    limits = surface_limits(case, top.target, seat, surface, seated=posture == "seated")
-    limits = limits or chosen(top, surface, "desk")
+    seated = posture == "seated"
+    limits = binding(
+        top, surface, surface_limits(case, top.target, seat, surface, seated=seated), "desk"
+    )
     thickness = case.keyboard_thickness()
     return [set_row(top, surface, limits, elbow), set_row(keys, surface + thickness, limits, elbow)]
 

@@ -13,7 +13,7 @@ from ..policy import SAME
 from ..workstation import Span
 from .case import Case
 from .joints import Joint
-from .result import FitRow, Limit, LimitKind, Posture, Status
+from .result import RANGE_ENDS, FitRow, Limit, LimitKind, Posture, Status
 from .terms import Term, total
 from .wording import cost_of, limit_text
 
@@ -155,6 +155,19 @@ def ranged_row(row: FitRow, piece: str, span: Span | None) -> FitRow:
     if row.target is None or span is None:
         return set_row(row, row.target)
     return set_row(row, span.clamp(row.target), end_limit(piece, span, row.target))
+
+
+PLACED: frozenset[LimitKind] = RANGE_ENDS | {"thighs", "armrests", "hangs"}
+"""Kinds of limit that bind only where the setting stands at them."""
+
+
+def binding(row: FitRow, setting: float, limits: Sequence[Limit], piece: str) -> list[Limit]:
+    """Return the limits that really keep a setting from its target; else why it is another.
+
+    A piece may end short of the target and yet not decide: what binds is where the setting stands.
+    """
+    held = [one for one in limits if one.kind not in PLACED or abs(one.at - setting) <= SAME_MM]
+    return held or chosen(row, setting, piece)
 
 
 def chosen(row: FitRow, setting: float, piece: str) -> list[Limit]:

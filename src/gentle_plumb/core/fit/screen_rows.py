@@ -22,7 +22,7 @@ from .frame import eye_terms, standing_eye_terms
 from .joints import Joint
 from .model import reach_of
 from .result import FitRow, Posture
-from .rows import SAME_MM, about, chosen, end_limit, limit, set_row, target_row
+from .rows import SAME_MM, about, binding, end_limit, limit, set_row, target_row
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
 from .terms import Term, total
 
@@ -95,7 +95,7 @@ def top_row(
     limits = end_limit("screen", tops, row.target)
     if not limits and lift is not None and surface is not None:
         limits = end_limit("screen", lift, row.target, offset=surface)
-    return set_row(row, setting, limits or chosen(row, setting, "screen"), neck)
+    return set_row(row, setting, binding(row, setting, limits, "screen"), neck)
 
 
 def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:

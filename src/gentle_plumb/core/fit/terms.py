@@ -21,14 +21,13 @@ def total(terms: Sequence[Term]) -> float:
     return sum(term.value for term in terms)
 
 
-def terms_text(terms: Sequence[Term], unit: LengthUnit = "mm") -> str:
-    """The sum in words. Rounding is carried along, so that what is shown always adds up.
+def terms_parts(terms: Sequence[Term], unit: LengthUnit = "mm") -> tuple[str, str]:
+    """Return the sum and its terms in words. Rounding is carried along, so that they add up.
 
     Examples
     --------
-    >>> terms_text([Term(label="lower leg", value=440), Term(label="shoe", value=25),
-    ...             Term(label="relief", value=-15)])
-    '450 = 440 lower leg + 25 shoe − 15 relief'
+    >>> terms_parts([Term(label="lower leg", value=440), Term(label="shoe", value=25)], "cm")
+    ('46.5', '44.0 lower leg + 2.5 shoe')
 
     """
     grain = {"mm": 1.0, "cm": 1.0, "in": 0.254}[unit]
@@ -45,4 +44,17 @@ def terms_text(terms: Sequence[Term], unit: LengthUnit = "mm") -> str:
             parts.append(text if step >= 0 else f"−{text}")
         else:
             parts.append(f"{'+' if step >= 0 else '−'} {text}")
-    return f"{format_length(shown * grain, unit)} = {' '.join(parts)}"
+    return format_length(shown * grain, unit), " ".join(parts)
+
+
+def terms_text(terms: Sequence[Term], unit: LengthUnit = "mm") -> str:
+    """Return the sum and its terms as one line.
+
+    Examples
+    --------
+    >>> terms_text([Term(label="lower leg", value=440), Term(label="shoe", value=25),
+    ...             Term(label="relief", value=-15)])
+    '450 = 440 lower leg + 25 shoe − 15 relief'
+
+    """
+    return " = ".join(terms_parts(terms, unit))

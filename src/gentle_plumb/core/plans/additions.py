@@ -16,7 +16,7 @@ from .stacks import Stack, stacks_of
 
 Price = Literal["nothing", "small", "medium", "large"]
 Tier = Literal["room", "little", "lasting"]
-Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer"]
+Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone"]
 
 PRICES: dict[Price, int] = {"nothing": 0, "small": 1, "medium": 4, "large": 16}
 """What a price class weighs. Source: house-price."""

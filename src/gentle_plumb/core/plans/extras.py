@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..fit import Case
 from ..fit.chair_rows import seat_depth_row
-from .additions import Addition, Price, Tier
+from .additions import Addition, Price, Slot, Tier
 
 MOST_INSERT_MM = 80.0
 """Thickest lumbar roll or insert that shortens a seat; more pushes the client off it.
@@ -37,7 +37,11 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
         if short.at > depth.high + 1:
             found += _shorter_seat(case, tier, deep)
     if tier != "room" and case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0) > CALLS_H:
-        found.append(_plain("headset", "Headset", "small", "frees ear and shoulder for long calls"))
+        found.append(
+            _plain(
+                "headset", "Headset", "small", "frees ear and shoulder for long calls", slot="phone"
+            )
+        )
     if tier != "room" and case.hours.get("paper", 0.0) >= PAPER_H:
         found.append(
             _plain(
@@ -45,19 +49,30 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
                 "Document holder between keys and screen",
                 "small",
                 "brings paper into the line of sight",
+                slot="phone",
             )
         )
     return tuple(found)
 
 
-def _plain(id: str, label: str, price: Price, does: str, *, temporary: bool = False) -> Addition:
+def _plain(
+    id: str,
+    label: str,
+    price: Price,
+    does: str,
+    *,
+    slot: Slot,
+    temporary: bool = False,
+    height: float | None = None,
+) -> Addition:
     return Addition(
         id=id,
-        slot="seat",
+        slot=slot,
         label=label,
         price=price,
         does=does,
         temporary=temporary,
+        height=height,
         apply=lambda station: station,
     )
 
@@ -74,7 +89,8 @@ def _shorter_seat(case: Case, tier: Tier, deep: float) -> list[Addition]:
                     "small_chair",
                     "Chair with a shorter seat",
                     "medium",
-                    f"shortens the seat by {deep / 10:.0f} cm",
+                    "has a seat that ends behind the knee",
+                    slot="back",
                 )
             ]
         )
@@ -88,14 +104,17 @@ def _shorter_seat(case: Case, tier: Tier, deep: float) -> list[Addition]:
                 f"{roll.label} behind the back",
                 "nothing",
                 "shortens the seat",
+                slot="back",
                 temporary=True,
             )
         ]
     return [
         _plain(
             "insert",
-            f"Lumbar insert, {deep / 10:.0f} cm",
+            "Lumbar insert",
             "small",
             "shortens the seat and fills the small of the back",
+            slot="back",
+            height=deep,
         )
     ]

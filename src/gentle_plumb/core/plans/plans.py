@@ -17,6 +17,7 @@ from .additions import (
     PRICES,
     Addition,
     Price,
+    Slot,
     Tier,
     desk_additions,
     feet_additions,
@@ -52,6 +53,7 @@ class Added:
     """One addition of a plan, with the degrees and strain minutes it removes there."""
 
     id: str
+    slot: Slot
     label: str
     does: str
     price: Price
@@ -212,6 +214,11 @@ class Planner:
         )
 
 
+def added_by(case: Case, kit: AdditionSet, tier: Tier) -> tuple[Added, ...]:
+    """Return what a set of additions and the tier's extras add, without what each removes."""
+    return tuple(_added(one, 0.0, None) for one in (*kit, *extras_of(case, tier)))
+
+
 def _less(before: float | None, after: float | None) -> float | None:
     return None if before is None or after is None else before - after
 
@@ -219,6 +226,7 @@ def _less(before: float | None, after: float | None) -> float | None:
 def _added(one: Addition, removes: float, minutes: float | None) -> Added:
     return Added(
         id=one.id,
+        slot=one.slot,
         label=one.label,
         does=one.does,
         price=one.price,
@@ -360,6 +368,7 @@ __all__ = [
     "PlanSet",
     "ResidualExcess",
     "SinglePurchase",
+    "added_by",
     "make_plans",
     "one_plan",
     "what_is_left",

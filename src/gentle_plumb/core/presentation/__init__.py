@@ -1,5 +1,6 @@
 """Results in words and numbers ready to be shown: the same for the page, the file and the report."""
 
+from .actions import ActionView, CauseView, action_text, action_views, cause_views
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .joints import JointView, joint_views
 from .origins import age_words, elsewhere_text, origin_text
@@ -17,6 +18,8 @@ from .plans import (
 from .rows import RowView, chance_in_band, plain, row_view
 
 __all__ = [
+    "ActionView",
+    "CauseView",
     "GazeView",
     "JointView",
     "LaptopView",
@@ -26,7 +29,10 @@ __all__ = [
     "RowView",
     "StackView",
     "ZoneView",
+    "action_text",
+    "action_views",
     "age_words",
+    "cause_views",
     "chance_in_band",
     "elsewhere_text",
     "gaze_views",

@@ -5,12 +5,14 @@ from __future__ import annotations
 from dataclasses import dataclass
 from datetime import date
 from math import erf, sqrt
+from typing import Literal
 
 from ..body import DIMENSIONS, Body
-from ..catalogue import QUANTITIES
-from ..fit import NO_LIMIT, Case, FitRow, limit_text, terms_text
+from ..catalogue import DATUM_WORDS, QUANTITIES, Drag
+from ..fit import NO_LIMIT, Case, FitRow, limit_text
 from ..fit.result import Posture, Status
-from ..fit.rows import TAPE_MM
+from ..fit.rows import SAME_MM, TAPE_MM
+from ..fit.terms import terms_parts
 from ..fit.wording import format_degrees
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults
 from ..record import Entries
@@ -63,6 +65,31 @@ class At:
     high: float | None
     setting: float | None
     sd: float | None
+    found: float | None
+    left: float | None
+
+
+RowState = Literal["to_set", "as_found", "in_band", "stopped", "unknown"]
+"""What is to be done with a quantity; ``stopped``: set, but a limit ends it outside its band."""
+TOGETHER = frozenset({"seat", "footrest", "surface", "keys", "screen_top"})
+"""Quantities that are worked out together: in its band alone, one may yet have to move."""
+
+
+def row_state(row: FitRow) -> RowState:
+    """Return what is to be done with a row, from its numbers alone."""
+    if row.setting is None or row.target is None:
+        return "unknown"
+    least = LEAST_LEFT_OVER[row.unit] if row.unit != "mm" else SAME_MM
+    outside = (row.low is not None and row.setting < row.low - least) or (
+        row.high is not None and row.setting > row.high + least
+    )
+    if outside and any(limit.kind not in NO_LIMIT for limit in row.limits):
+        return "stopped"
+    if row.found is None:
+        return "to_set"
+    if abs(row.setting - row.found) <= least:
+        return "as_found"
+    return "in_band" if row.status == "holds" and row.key not in TOGETHER else "to_set"
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -104,6 +131,10 @@ class RowView:
     computed: str | None
     chance: str | None
     about: About
+    state: RowState
+    made_of: str | None
+    datum: str
+    drag: Drag | None
     at: At
 
 
@@ -129,19 +160,34 @@ def _band(row: FitRow, unit: LengthUnit) -> str | None:
     return f"{low} or more" if low else f"{high} or less" if high else None
 
 
-def terms_words(row: FitRow, unit: LengthUnit) -> str | None:
-    """What a target is made of, in words; None where it can't be told."""
-    if not row.terms:
-        return None
+def _sum_and_parts(row: FitRow, unit: LengthUnit) -> tuple[str, str]:
+    """Return a target and what it is made of, in words."""
     if row.unit == "mm":
-        return terms_text(row.terms, unit)
+        return terms_parts(row.terms, unit)
     sign = "°" if row.unit == "deg" else " %"
     parts = ", ".join(
         f"{plain(term.value)}{sign} {term.label}"
         for term in row.terms
-        if len(row.terms) == 1 or abs(term.value) >= 0.5
+        if len(row.terms) == 1 or abs(term.value) >= SMALLEST_TERM
     )
-    return f"{plain(row.target or 0.0)}{sign} = {parts}" if len(row.terms) > 1 else parts
+    return f"{plain(row.target or 0.0)}{sign}", parts
+
+
+SMALLEST_TERM = 0.5
+"""A term of less is not said, degrees or per cent. Source: house-repeat."""
+
+
+def terms_words(row: FitRow, unit: LengthUnit) -> str | None:
+    """Return a target with what it is made of; None where it can't be told."""
+    if not row.terms:
+        return None
+    whole, parts = _sum_and_parts(row, unit)
+    return f"{whole} = {parts}" if len(row.terms) > 1 or row.unit == "mm" else parts
+
+
+def made_of(row: FitRow, unit: LengthUnit) -> str | None:
+    """Return the terms of a target without their sum; None where it can't be told."""
+    return _sum_and_parts(row, unit)[1] if row.terms else None
 
 
 def row_view(
@@ -222,7 +268,19 @@ def row_view(
             chosen=[] if brief else chosen_for(row, bundle),
             source=SOURCES[row.source].title,
         ),
-        at=At(target=row.target, low=row.low, high=row.high, setting=row.setting, sd=row.sd),
+        state=row_state(row),
+        made_of=made_of(row, unit),
+        datum=DATUM_WORDS[QUANTITIES[row.key].datum],
+        drag=QUANTITIES[row.key].drag,
+        at=At(
+            target=row.target,
+            low=row.low,
+            high=row.high,
+            setting=row.setting,
+            sd=row.sd,
+            found=row.found,
+            left=left,
+        ),
     )
 
 

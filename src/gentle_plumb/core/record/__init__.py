@@ -8,6 +8,7 @@ from .reading import read_typed
 from .to_body import HOUSE, Entries, Measuring, body_from, readings_of, resolved_of, settled
 from .to_case import (
     PhotoFile,
+    action_states,
     case_from,
     display_offset,
     habits_seen,
@@ -34,6 +35,7 @@ __all__ = [
     "Piece",
     "StepId",
     "StepProgress",
+    "action_states",
     "applies",
     "body_from",
     "case_from",

@@ -262,6 +262,16 @@ def keys_not_remeasured(entries: Entries) -> tuple[frozenset[str], frozenset[str
     return seated, standing
 
 
+def action_states(entries: Entries) -> dict[str, str]:
+    """Return what was said of actions that are no setting: ``done`` or ``later``, by their id."""
+    start, end = "set.action.", ".state"
+    return {
+        path.removeprefix(start).removesuffix(end): value
+        for path, value in entries.items()
+        if path.startswith(start) and isinstance(value, str)
+    }
+
+
 def hours_at_desk(entries: Entries) -> float:
     """Hours a day over all tasks; at most a day's 24."""
     return min(24.0, sum(number_at(entries, f"ask.hours.{task}") or 0.0 for task in TASKS))
@@ -270,6 +280,7 @@ def hours_at_desk(entries: Entries) -> float:
 __all__ = [
     "Entries",
     "PhotoFile",
+    "action_states",
     "bundle_of",
     "case_from",
     "display_offset",

@@ -9,18 +9,30 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date
-from typing import Any
+from typing import Any, get_args
 
+from ..actions import Action, ActionSources, ActionState, actions_of
 from ..assessment import VisitAssessment
 from ..body import Sex
 from ..catalogue import QUANTITIES, own_numbers
 from ..choices import one_of
 from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Causes, Facts, Finding, Strain, causes_of, findings, strain_by_region
-from ..fit import Case, FitResult, FitRow, aimed_settings, fit
+from ..fit import Case, FitResult, FitRow, aimed_settings, fit, working_order
+from ..intake import raised_red_flags
 from ..memoize import memoize_last
 from ..photo import PhotoReading, read_photo
-from ..plans import TIERS, OwnNumbers, Plan, PlanSet, Tier, make_plans, one_plan
+from ..plans import (
+    TIERS,
+    AdditionSet,
+    OwnNumbers,
+    Plan,
+    PlanSet,
+    Tier,
+    added_by,
+    make_plans,
+    one_plan,
+)
 from ..plans.addition_sets import best_additions, with_additions
 from ..policy import STANDING, RuleSet, question_of
 from ..presentation import JointView, RowView, joint_views, row_view
@@ -29,6 +41,7 @@ from ..record import (
     Entries,
     Measuring,
     PhotoFile,
+    action_states,
     case_from,
     display_offset,
     habits_seen,
@@ -68,6 +81,7 @@ class VisitAnalysis:
     bare: Case
     case: Case
     plan: Tier
+    kit: AdditionSet
     result: FitResult
     facts: Facts
     photos: tuple[PhotoReading, ...]
@@ -110,6 +124,24 @@ class VisitAnalysis:
     def causes(self) -> Causes:
         """What is off, by mechanism."""
         return causes_of(self.facts, self.findings)
+
+    def actions(self) -> tuple[Action, ...]:
+        """Return what is to be done: referrals, settings, additions, technique."""
+        said = action_states(self.given.values)
+        return actions_of(
+            ActionSources(
+                order=working_order(self.case, self.result),
+                left=self.left,
+                added=added_by(self.case, self.kit, self.plan),
+                findings=self.findings,
+                red_flags=raised_red_flags(self.given.values),
+                words={
+                    id: state
+                    for id, text in said.items()
+                    if (state := one_of(ACTION_STATES, text)) is not None
+                },
+            )
+        )
 
     def joints(self) -> list[JointView]:
         """Every joint in words."""
@@ -156,6 +188,9 @@ class VisitAnalysis:
         )
 
 
+ACTION_STATES: tuple[ActionState, ...] = get_args(ActionState)
+
+
 def case_of(given: VisitInput) -> Case:
     """The case that a visit makes."""
     return case_from(
@@ -177,6 +212,7 @@ class _Place:
     bare: Case
     case: Case
     plan: Tier
+    kit: AdditionSet
 
 
 OWN_SETTINGS = frozenset(
@@ -193,7 +229,7 @@ def _place(given: VisitInput, own: OwnNumbers, brief: bool) -> _Place:
     plan = one_of(TIERS, chosen) or "room"
     kit = best_additions(bare, plan, own=own)
     case = replace(bare, workstation=with_additions(bare.workstation, kit)) if kit else bare
-    return _Place(bare=bare, case=case, plan=plan)
+    return _Place(bare=bare, case=case, plan=plan, kit=kit)
 
 
 def analyse_visit(
@@ -250,6 +286,7 @@ def analyse_visit(
         bare=place.bare,
         case=case,
         plan=place.plan,
+        kit=place.kit,
         result=result,
         facts=facts,
         photos=tuple(read),

@@ -1003,12 +1003,61 @@ export interface components {
             source: string;
         };
         /**
+         * ActionView
+         * @description One thing to do.
+         *
+         *     ``text`` is the whole instruction; ``step`` the row it sets (``seated.seat``), empty for what is
+         *     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``).
+         */
+        ActionView: {
+            /** Id */
+            id: string;
+            /** Field */
+            field: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "refer" | "secure" | "set" | "add" | "arrange" | "technique" | "habit" | "ask";
+            /** Heading */
+            heading: string;
+            /** Text */
+            text: string;
+            /** Who */
+            who: string;
+            /** When */
+            when: string;
+            /** Price */
+            price: string;
+            /** Temporary */
+            temporary: boolean;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "open" | "done" | "later";
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** Step */
+            step: string;
+            /** Resolves */
+            resolves: string[];
+        };
+        /**
          * Added
          * @description One addition of a plan, with the degrees and strain minutes it removes there.
          */
         Added: {
             /** Id */
             id: string;
+            /**
+             * Slot
+             * @enum {string}
+             */
+            slot: "seat" | "desk" | "keys" | "feet" | "screen" | "pointer" | "back" | "phone";
             /** Label */
             label: string;
             /** Does */
@@ -1069,6 +1118,10 @@ export interface components {
             setting: number | null;
             /** Sd */
             sd: number | null;
+            /** Found */
+            found: number | null;
+            /** Left */
+            left: number | null;
         };
         /**
          * BodyDocument
@@ -1187,6 +1240,29 @@ export interface components {
              * @enum {string}
              */
             plan: "room" | "little" | "lasting";
+        };
+        /**
+         * CauseView
+         * @description One cause: what is so, its load, what it explains, and the findings that show it.
+         */
+        CauseView: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "unsafe" | "feet" | "thighs" | "back" | "hands_height" | "wrists" | "reach" | "arms" | "screen_height" | "seeing" | "turned" | "phone_paper" | "stillness" | "room" | "own";
+            /** Title */
+            title: string;
+            /** Severity */
+            severity: ("slight" | "marked" | "strong") | null;
+            /** Safety */
+            safety: boolean;
+            /** Minutes */
+            minutes: number | null;
+            /** Explains */
+            explains: string[];
+            /** Findings */
+            findings: string[];
         };
         /**
          * ChairDocument
@@ -1710,7 +1786,8 @@ export interface components {
          *     ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``felt`` what the client feels in that region and
          *     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
          *     practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
-         *     way its instruction moves what.
+         *     way its instruction moves what; ``act`` and ``who`` what sort of action it is and whose, ``adds``
+         *     the addition that would do it.
          */
         Finding: {
             /** Id */
@@ -1816,6 +1893,23 @@ export interface components {
              * @default []
              */
             directions: components["schemas"]["Direction"][];
+            /**
+             * Act
+             * @default
+             * @enum {string}
+             */
+            act: "" | "secure" | "arrange" | "technique" | "habit" | "ask";
+            /**
+             * Who
+             * @default practitioner
+             * @enum {string}
+             */
+            who: "practitioner" | "client" | "workplace";
+            /**
+             * Adds
+             * @default
+             */
+            adds: string;
         };
         /**
          * FindingSummary
@@ -3506,6 +3600,17 @@ export interface components {
             /** Chance */
             chance: string | null;
             about: components["schemas"]["About"];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "to_set" | "as_found" | "in_band" | "stopped" | "unknown";
+            /** Made Of */
+            made_of: string | null;
+            /** Datum */
+            datum: string;
+            /** Drag */
+            drag: ("up" | "along" | "across") | null;
             at: components["schemas"]["At"];
         };
         /**
@@ -4360,6 +4465,16 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             /** Rest */
             rest: components["schemas"]["RestOut"][];
+            /** Hard */
+            hard: string[];
+            /** Worse */
+            worse: string | null;
+            /** Causes */
+            causes: components["schemas"]["CauseView"][];
+            /** Unexplained */
+            unexplained: string[];
+            /** Actions */
+            actions: components["schemas"]["ActionView"][];
             /** Strain */
             strain: components["schemas"]["Strain"][];
             /** Photos */

@@ -9,7 +9,7 @@ from __future__ import annotations
 
 from .chair import CHAIR
 from .hands import HANDS
-from .quantity import DATUM_WORDS, Datum, Posture, Quantity, QuantityUnit
+from .quantity import DATUM_WORDS, Datum, Drag, Posture, Quantity, QuantityUnit
 from .screens import SCREENS
 
 _ALL = (*CHAIR, *HANDS, *SCREENS)
@@ -36,6 +36,7 @@ __all__ = [
     "DATUM_WORDS",
     "QUANTITIES",
     "Datum",
+    "Drag",
     "Posture",
     "Quantity",
     "QuantityUnit",

@@ -32,6 +32,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="tilt_lock",
+        who="workplace",
         mechanism="back",
         title="Tilt lock",
         path="look.chair.lock",
@@ -45,6 +46,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="no_backrest",
+        who="workplace",
         mechanism="back",
         title="No back to lean on",
         path="look.chair.kind",
@@ -60,6 +62,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="ball",
+        who="workplace",
         mechanism="back",
         title="Ball as a chair",
         path="look.chair.kind",

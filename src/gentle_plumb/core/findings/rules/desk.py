@@ -35,6 +35,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Pair(
         id="tray_track",
+        who="workplace",
         mechanism="hands_height",
         title="Tray meets the crossbar",
         paths=("look.tray.track", "look.desk.depth"),
@@ -47,6 +48,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="tray_mouse",
+        who="workplace",
         mechanism="reach",
         title="Mouse does not fit on the tray",
         path="look.tray.mouse",
@@ -77,6 +79,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="cart_tension",
+        who="workplace",
         mechanism="screen_height",
         title="Cart's arm",
         path="look.cart.tension",
@@ -90,6 +93,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="mat",
+        who="workplace",
         mechanism="stillness",
         title="Nothing soft to stand on",
         path="look.support.anti_fatigue_mat",
@@ -105,6 +109,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="rail",
+        who="workplace",
         mechanism="stillness",
         title="No rail for the foot",
         path="look.support.rail",

@@ -16,6 +16,8 @@ HABIT_RULES: tuple[Answer, ...] = tuple(
     Answer(
         id=f"habit_{habit.id}",
         mechanism=habit.mechanism,
+        act="technique",
+        who="client",
         title=habit.label,
         path=f"look.habit.{habit.id}",
         wrong=("seen",),

@@ -23,6 +23,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Amount(
         id="keyboard_thick",
+        who="workplace",
         mechanism="wrists",
         title="Thick keyboard",
         path="look.keyboard.thickness",
@@ -77,6 +78,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Pair(
         id="pointer_size",
+        who="workplace",
         mechanism="wrists",
         title="Pointer does not fit the hand",
         paths=("look.pointer.length", "measure.hand_length.first"),

@@ -11,6 +11,7 @@ _POLICY = Policy()
 PHOTOGRAPHS: tuple[Rule, ...] = (
     Angle(
         id="photo_ear",
+        act="",
         mechanism="seeing",
         title="Ear ahead of the shoulder",
         reading="ear_shoulder",
@@ -24,6 +25,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_neck",
+        act="",
         mechanism="screen_height",
         title="Neck forward",
         reading="neck",
@@ -39,6 +41,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_trunk",
+        act="",
         mechanism="back",
         title="Trunk",
         reading="trunk",
@@ -53,6 +56,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_elbow",
+        act="",
         mechanism="hands_height",
         title="Elbow in the picture",
         reading="elbow",
@@ -68,6 +72,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_wrist",
+        act="",
         mechanism="wrists",
         title="Wrist in the picture",
         reading="wrist",
@@ -83,6 +88,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_hip",
+        act="",
         mechanism="back",
         title="Hip in the picture",
         reading="hip",
@@ -97,6 +103,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_knee",
+        act="",
         mechanism="feet",
         title="Knee in the picture",
         reading="knee",
@@ -111,6 +118,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_gaze_top",
+        act="",
         mechanism="screen_height",
         title="Gaze to the screen's top",
         reading="gaze_top",
@@ -125,6 +133,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_gaze_bottom",
+        act="",
         mechanism="screen_height",
         title="Gaze to the screen's bottom",
         reading="gaze_bottom",
@@ -140,6 +149,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_shoulders",
+        act="",
         mechanism="arms",
         title="Shoulders not level",
         reading="shoulder_line",
@@ -153,6 +163,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_hips",
+        act="",
         mechanism="turned",
         title="Hips not level",
         reading="hip_line",
@@ -166,6 +177,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_lean",
+        act="",
         mechanism="turned",
         title="Trunk to one side",
         reading="lean",
@@ -179,6 +191,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_arm_right",
+        act="",
         mechanism="reach",
         title="Right upper arm outwards",
         reading="arm_right",
@@ -193,6 +206,7 @@ PHOTOGRAPHS: tuple[Rule, ...] = (
     ),
     Angle(
         id="photo_arm_left",
+        act="",
         mechanism="reach",
         title="Left upper arm outwards",
         reading="arm_left",

@@ -26,6 +26,7 @@ SCREEN_RULES: tuple[Rule, ...] = (
     ),
     Answer(
         id="television",
+        who="workplace",
         mechanism="seeing",
         title="Television used as a screen",
         path="look.screen.kind",

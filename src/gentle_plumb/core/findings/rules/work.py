@@ -8,6 +8,7 @@ from ..rule import Amount, Answer, Rule
 WORK: tuple[Rule, ...] = (
     Amount(
         id="mouse_hours",
+        act="habit",
         mechanism="stillness",
         title="Hours with the mouse",
         path="ask.hours.mouse",
@@ -20,6 +21,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Amount(
         id="day_hours",
+        act="habit",
         mechanism="stillness",
         title="Hours at the desk",
         path="ask.day_hours",
@@ -30,6 +32,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="typing_by_eye",
+        act="technique",
         mechanism="screen_height",
         title="Types by eye",
         path="ask.typing_by",
@@ -46,6 +49,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="leans",
+        act="",
         mechanism="seeing",
         title="Leans to see",
         path="ask.leans",
@@ -62,6 +66,7 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="new_to_standing",
+        act="habit",
         mechanism="stillness",
         title="New to standing at work",
         path="ask.sit_stand",
@@ -77,6 +82,8 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="headset",
+        who="workplace",
+        adds="headset",
         mechanism="phone_paper",
         title="No headset",
         path="look.support.headset",
@@ -91,6 +98,8 @@ WORK: tuple[Rule, ...] = (
     ),
     Answer(
         id="document_holder",
+        who="workplace",
+        adds="holder",
         mechanism="phone_paper",
         title="Nothing to hold papers",
         path="look.support.document_holder",

@@ -23,7 +23,7 @@ from .photo import PHOTO
 FIELDS: dict[str, Field] = {field.id: field for field in (*ASK, *LOOK, *LATER)}
 FAMILIES: dict[str, Field] = {field.id: field for field in (*PHOTO, *DECISIONS)}
 _MEMBER = re.compile(
-    r"((?:look\.photo|work\.finding|work\.own)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
+    r"((?:look\.photo|work\.finding|work\.own|set\.action)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
 )
 
 

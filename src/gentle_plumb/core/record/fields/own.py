@@ -28,6 +28,13 @@ DECISIONS: tuple[Field, ...] = (
     words("work.own.*.do", "Findings", "What to do", section="findings", health=True),
     choice("work.own.*.severity", "Findings", "Severity", SEVERITIES, section="findings"),
     choice(
+        "set.action.*.state",
+        "Actions",
+        "State",
+        {"done": "Done", "later": "Not today"},
+        section="actions",
+    ),
+    choice(
         "work.own.*.workplace", "Findings", "On the workplace's paper, too", YES, section="findings"
     ),
 )

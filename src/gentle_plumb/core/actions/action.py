@@ -1,0 +1,88 @@
+"""One thing to do: what, who, by when, at what price, and whether it is done."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+from ..catalogue import MechanismId
+from ..fit.result import Posture
+from ..plans import Price
+
+ActionKind = Literal["refer", "secure", "set", "add", "arrange", "technique", "habit", "ask"]
+Who = Literal["practitioner", "client", "workplace", "clinician"]
+When = Literal["now", "today", "this_week", "before_follow_up"]
+ActionState = Literal["open", "done", "later"]
+
+KINDS: dict[ActionKind, str] = {
+    "refer": "Refer",
+    "secure": "Make safe",
+    "set": "Set",
+    "add": "Add",
+    "arrange": "Arrange",
+    "technique": "Technique",
+    "habit": "Habit",
+    "ask": "Find out",
+}
+"""Kinds in the order in which they are done, with their headings."""
+WHO: dict[Who, str] = {
+    "practitioner": "Practitioner",
+    "client": "Client",
+    "workplace": "Workplace",
+    "clinician": "Clinician",
+}
+WHEN: dict[When, str] = {
+    "now": "now",
+    "today": "today",
+    "this_week": "this week",
+    "before_follow_up": "before the follow-up",
+}
+
+
+@dataclass(frozen=True, kw_only=True)
+class Action:
+    """One thing to do.
+
+    Parameters
+    ----------
+    id : str
+        Stable from visit to visit: ``set.seated.seat``, ``add.footrest``, ``habit_slumping``.
+    kind, who, when : str
+        What sort of thing it is, who does it, and by when.
+    what : str
+        What is done, in the program's words where no quantity is set: a label, or an instruction.
+    quantity, posture : str
+        For ``set``: what is set, and in which posture; ``from_value``, ``to_value`` in its unit.
+    price : str or None
+        Price class of what is added.
+    does : str
+        What an addition does.
+    temporary : bool
+        Whether an addition is agreed to be looked at again.
+    state : {"open", "done", "later"}
+        Whether it is done, or put off with the practitioner's word.
+    resolves : tuple of str
+        Mechanisms that it takes away, or part of them.
+    minutes : float or None
+        Load minutes a day that it removes, where they are known.
+    shared : bool
+        Whether it concerns furniture and room alone, so that the workplace may read it.
+
+    """
+
+    id: str
+    kind: ActionKind
+    who: Who
+    when: When
+    what: str
+    quantity: str = ""
+    posture: Posture = "seated"
+    from_value: float | None = None
+    to_value: float | None = None
+    price: Price | None = None
+    does: str = ""
+    temporary: bool = False
+    state: ActionState = "open"
+    resolves: tuple[MechanismId, ...] = ()
+    minutes: float | None = None
+    shared: bool = False

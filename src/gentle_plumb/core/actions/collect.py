@@ -1,0 +1,165 @@
+"""Every action of a visit: from red flags, the working order, the plan's additions and findings.
+
+Set's steps, the plan's pieces, the report's list and the card are these same actions.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+
+from ..catalogue import QUANTITIES, MechanismId
+from ..findings import Finding
+from ..fit import FitRow
+from ..intake import RaisedRedFlag
+from ..plans import Added
+from ..workstation import Settings
+from .action import KINDS, Action, ActionState, When, Who
+
+DONE_MM, DONE_DEG = 5.0, 2.0
+"""A setting so near to its aim is done, mm and degrees. Source: house-repeat."""
+ADDED_FOR: dict[str, tuple[MechanismId, ...]] = {
+    "seat": ("feet", "hands_height"),
+    "feet": ("feet",),
+    "desk": ("hands_height", "thighs"),
+    "keys": ("hands_height", "screen_height"),
+    "screen": ("screen_height",),
+    "pointer": ("reach",),
+    "back": ("back",),
+    "phone": ("phone_paper",),
+}
+"""Which mechanisms an addition in each slot is for."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class ActionSources:
+    """What actions are collected from.
+
+    ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan adds; ``words`` what the
+    practitioner said of an action by its id: ``done`` or ``later``.
+    """
+
+    order: Sequence[FitRow]
+    left: tuple[Settings, Settings]
+    added: Sequence[Added]
+    findings: Sequence[Finding]
+    red_flags: Sequence[RaisedRedFlag]
+    words: Mapping[str, ActionState]
+
+
+def actions_of(sources: ActionSources) -> tuple[Action, ...]:
+    """Collect the actions of a visit, in the order in which they are done.
+
+    Additions come before what is set with them; what a plan adds is not asked for again by a
+    finding.
+    """
+    found = [
+        *_referrals(sources.red_flags),
+        *_additions(sources),
+        *_settings(sources),
+        *_instructions(sources),
+    ]
+    kinds = list(KINDS)
+    places = {"add": kinds.index("set")}  # a footrest is there before the seat is raised onto it
+    return tuple(sorted(found, key=lambda one: places.get(one.kind, kinds.index(one.kind))))
+
+
+def _state(sources: ActionSources, id: str, *, done: bool = False) -> ActionState:
+    return "done" if done else sources.words.get(id.replace(".", "-"), "open")
+
+
+def _referrals(flags: Iterable[RaisedRedFlag]) -> list[Action]:
+    when: dict[str, When] = {"urgent": "now", "same_day": "today", "clinician": "this_week"}
+    return [
+        Action(
+            id=f"refer.{flag.id}",
+            kind="refer",
+            who="clinician",
+            when=when[flag.urgency],
+            what=flag.label,
+            state="done" if flag.done else "open",
+        )
+        for flag in flags
+    ]
+
+
+def _settings(sources: ActionSources) -> list[Action]:
+    found = []
+    for row in sources.order:
+        if row.setting is None:
+            continue
+        index = 0 if row.posture == "seated" else 1
+        left, id = sources.left[index].get(row.key), f"set.{row.posture}.{row.key}"
+        near = DONE_MM if row.unit == "mm" else DONE_DEG
+        quantity = QUANTITIES[row.key]
+        found.append(
+            Action(
+                id=id,
+                kind="set",
+                who="practitioner",
+                when="today",
+                what=quantity.label,
+                quantity=row.key,
+                posture=row.posture,
+                from_value=row.found,
+                to_value=row.setting,
+                state=_state(
+                    sources, id, done=left is not None and abs(left - row.setting) <= near
+                ),
+                resolves=(quantity.mechanism,),
+                shared=True,
+            )
+        )
+    return found
+
+
+def _additions(sources: ActionSources) -> list[Action]:
+    return [_addition(sources, one) for one in sources.added]
+
+
+def _addition(sources: ActionSources, one: Added) -> Action:
+    here = one.price == "nothing"
+    id = f"add.{one.id}"
+    return Action(
+        id=id,
+        kind="add",
+        who="practitioner" if here else "workplace",
+        when="today" if here else "before_follow_up",
+        what=one.label,
+        to_value=one.height,
+        price=one.price,
+        does=one.does,
+        temporary=one.temporary,
+        state=_state(sources, id),
+        resolves=ADDED_FOR.get(one.slot, ()),
+        minutes=one.minutes,
+        shared=True,
+    )
+
+
+def _instructions(sources: ActionSources) -> list[Action]:
+    """Return what findings ask for that is neither set nor added: each once."""
+    added = {one.id for one in sources.added}
+    found: dict[str, Action] = {}
+    for finding in sources.findings:
+        if finding.state != "off" or finding.verdict == "dismissed" or not finding.act:
+            continue
+        if finding.adds in added or not finding.instruction:
+            continue
+        who: Who = "client" if finding.act in ("technique", "habit") else finding.who
+        found.setdefault(
+            finding.instruction,
+            Action(
+                id=finding.id,
+                kind=finding.act,
+                who=who,
+                when="now" if finding.safety else "today",
+                what=finding.words or finding.instruction,
+                posture="standing" if finding.posture == "standing" else "seated",
+                state=_state(sources, finding.id),
+                resolves=(finding.mechanism,),
+                minutes=finding.minutes if finding.joint else None,
+                shared=not finding.health and finding.act in ("secure", "arrange"),
+            ),
+        )
+    return list(found.values())
