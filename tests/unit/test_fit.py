@@ -160,7 +160,7 @@ def test_any_case_is_answered_and_consistent(case):
 
 def test_working_order_starts_from_the_piece_that_cannot_move():
     movable, fixed = usual_case(), usual_case(surface=(740,))
-    assert [row.key for row in working_order(movable, fit(movable))][:2] == ["seat", "footrest"]
+    assert [row.key for row in working_order(movable, fit(movable))][:2] == ["seat", "seat_depth"]
     order = [row.key for row in working_order(fixed, fit(fixed))]
     assert order[:3] == ["surface", "seat", "footrest"]
     assert {row.posture for row in working_order(fixed, fit(fixed))} == {"seated"}

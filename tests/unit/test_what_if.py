@@ -116,7 +116,7 @@ def test_the_visits_own_findings_go_come_or_stay(bram):
     assert (best.come, best.stays) == ([], len(off) - len(gone))
     low = bench.try_out(WhatIfRequest(tries={"work.seated.seat": "40", "work.seated.tilt": "40"}))
     assert "seated.seat" not in {one.id for one in low.gone}
-    assert "Tilt back" in [one.text for one in low.come]
+    assert "Screen tilt" in [one.text for one in low.come]
     brief = bench.try_out(WhatIfRequest(tries={}, brief=True))
     assert (brief.gone, brief.come, brief.stays) == ([], [], 0)
 

@@ -148,13 +148,13 @@ def _instructions(sources: ActionSources) -> list[Action]:
             continue
         who: Who = "client" if finding.act in ("technique", "habit") else finding.who
         found.setdefault(
-            finding.instruction,
+            finding.advice or finding.instruction,
             Action(
                 id=finding.id,
                 kind=finding.act,
                 who=who,
                 when="now" if finding.safety else "today",
-                what=finding.words or finding.instruction,
+                what=finding.words or finding.advice or finding.instruction,
                 posture="standing" if finding.posture == "standing" else "seated",
                 state=_state(sources, finding.id),
                 resolves=(finding.mechanism,),

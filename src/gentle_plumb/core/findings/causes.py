@@ -126,11 +126,12 @@ def _explains(felt: Iterable[Discomfort], members: Sequence[Finding]) -> tuple[s
 
 def _title(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> str:
     """Return what is so: by the direction of the joint or condition that decides it."""
-    found = facts.assessment.found[0 if members[0].posture == "seated" else 1]
-    name = _direction(found, id)
-    if name is None:
-        return members[0].title if id == "own" else MECHANISMS[id].label
-    return say(name)
+    if id == "own":
+        return members[0].title
+    postures = {0 if member.posture == "seated" else 1 for member in members}
+    names = {_direction(facts.assessment.found[index], id) for index in postures}
+    names.discard(None)
+    return say(str(names.pop())) if len(names) == 1 else MECHANISMS[id].label
 
 
 def _direction(found: Assessment, id: MechanismId) -> str | None:

@@ -41,7 +41,7 @@ class Finding:
     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
     practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
     way its instruction moves what; ``act`` and ``who`` what sort of action it is and whose, ``adds``
-    the addition that would do it.
+    the addition that would do it, and ``advice`` what holds of the instruction whatever is set.
     """
 
     id: str
@@ -76,6 +76,7 @@ class Finding:
     act: Act = ""
     who: Doer = "practitioner"
     adds: str = ""
+    advice: str = ""
 
 
 def grade(minutes: float | None, *, safety: bool = False) -> Severity | None:

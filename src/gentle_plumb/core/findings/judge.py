@@ -35,6 +35,7 @@ def _bare(rule: Rule, subject: str, id: str | None = None, **more: Any) -> Draft
         act="secure" if rule.safety else rule.act,
         who=rule.who,
         adds=rule.adds,
+        advice=rule.do,
         title=rule.title,
         state="holds",
         cause="",
@@ -116,7 +117,7 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     return with_load(
         facts,
         bare,
-        cause=f"{rule.title}: {at}, the band is {band}. {rule.why}",
+        cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.path, facts)}. {rule.why}",
         why=rule.why,
         **advice(facts, rule.do, rule.moves, "seated"),
         evidence=(f"Recorded {at}, band {band}",),
@@ -126,6 +127,12 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
         share=rule.share,
         weight=off,
     )
+
+
+def _beyond(past: float, least: float | None, most: float | None, path: str, facts: Facts) -> str:
+    """Return which end of a band a value lies beyond, in words."""
+    end = least if past < 0 else most
+    return f"{'less' if past < 0 else 'more'} than {_shown(end or 0.0, path, facts)}"
 
 
 def _past(value: float, least: float | None, most: float | None) -> float:

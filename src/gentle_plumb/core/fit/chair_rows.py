@@ -20,6 +20,7 @@ from .rows import (
     bare_row,
     binding,
     end_limit,
+    kept,
     limit,
     ranged_row,
     set_row,
@@ -211,7 +212,7 @@ def seat_depth_row(case: Case) -> FitRow:
     if case.own_seat:
         return _own_row(subject, case.found_seated.seat_depth, PART_OF_WHEELCHAIR, None)
     row = target_row(case, subject, terms, ends, found=case.found_seated.seat_depth)
-    return ranged_row(row, "seat_depth", case.workstation.chair.depth)
+    return kept(case, ranged_row(row, "seat_depth", case.workstation.chair.depth), "seat_depth")
 
 
 def lumbar_row(case: Case) -> FitRow:
@@ -234,7 +235,7 @@ def lumbar_row(case: Case) -> FitRow:
         lambda target: (target - LUMBAR_BAND_MM, target + LUMBAR_BAND_MM),
         found=case.found_seated.lumbar,
     )
-    return ranged_row(row, "lumbar", case.workstation.chair.lumbar)
+    return kept(case, ranged_row(row, "lumbar", case.workstation.chair.lumbar), "lumbar")
 
 
 def backrest_row(case: Case) -> FitRow:
@@ -259,7 +260,8 @@ def backrest_row(case: Case) -> FitRow:
         found=case.found_seated.backrest,
     )
     span = case.workstation.chair.recline
-    return ranged_row(row, "backrest", span.shifted(UPRIGHT_DEG) if span is not None else None)
+    span = span.shifted(UPRIGHT_DEG) if span is not None else None
+    return kept(case, ranged_row(row, "backrest", span), "backrest")
 
 
 def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow:
@@ -291,7 +293,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
             setting=None,
             reason="Armrests are kept off by choice: lower them out of the way.",
         )
-    row = ranged_row(row, "armrest", chair.armrest)
+    row = kept(case, ranged_row(row, "armrest", chair.armrest), "armrest")
     if (
         row.setting is not None
         and row.high is not None

@@ -23,6 +23,7 @@ from .rows import (
     bare_row,
     binding,
     end_limit,
+    kept,
     limit,
     ranged_row,
     set_row,
@@ -153,7 +154,7 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
     low = case.workstation.desk.mouse_below
     if low > SAME_MM:
         limits.append(limit("mouse_shelf", "low", low, low))
-    return set_row(row, row.target, limits, arm)
+    return kept(case, set_row(row, row.target, limits, arm), "mouse")
 
 
 KEYS_EDGE_NEARER_MM, KEYS_EDGE_FURTHER_MM = 20.0, 50.0
@@ -186,7 +187,7 @@ def keys_edge_row(case: Case) -> FitRow:
         lambda target: (target - KEYS_EDGE_NEARER_MM, target + KEYS_EDGE_FURTHER_MM),
         found=case.found_seated.keys_edge,
     )
-    return set_row(row, row.target)
+    return kept(case, set_row(row, row.target), "keyboard")
 
 
 def mouse_forward_row(case: Case) -> FitRow:
@@ -211,7 +212,7 @@ def mouse_forward_row(case: Case) -> FitRow:
         lambda target: (max(0.0, target - MOUSE_FORWARD_BAND_MM), target + MOUSE_FORWARD_BAND_MM),
         found=found,
     )
-    return set_row(row, row.target)
+    return kept(case, set_row(row, row.target), "mouse")
 
 
 def mouse_over(case: Case) -> float:

@@ -13,7 +13,7 @@ from ..policy import SAME
 from ..workstation import Span
 from .case import Case
 from .joints import Joint
-from .result import RANGE_ENDS, FitRow, Limit, LimitKind, Posture, Status
+from .result import NO_LIMIT, RANGE_ENDS, FitRow, Limit, LimitKind, Posture, Status
 from .terms import Term, total
 from .wording import cost_of, limit_text
 
@@ -168,6 +168,18 @@ def binding(row: FitRow, setting: float, limits: Sequence[Limit], piece: str) ->
     """
     held = [one for one in limits if one.kind not in PLACED or abs(one.at - setting) <= SAME_MM]
     return held or chosen(row, setting, piece)
+
+
+def kept(case: Case, row: FitRow, piece: str) -> FitRow:
+    """Return the row left as it was found, where that holds and the policy keeps what holds."""
+    if not case.policy.keep_what_holds or row.status != "holds" or row.found is None:
+        return row
+    if any(one.kind not in NO_LIMIT for one in row.limits):
+        return row
+    cost = row.cost
+    return row.but(
+        setting=row.found, change=0.0, limits=tuple(chosen(row, row.found, piece)), cost=cost
+    )
 
 
 def chosen(row: FitRow, setting: float, piece: str) -> list[Limit]:

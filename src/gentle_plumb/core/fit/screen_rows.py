@@ -22,7 +22,7 @@ from .frame import eye_terms, standing_eye_terms
 from .joints import Joint
 from .model import reach_of
 from .result import FitRow, Posture
-from .rows import SAME_MM, about, binding, end_limit, limit, set_row, target_row
+from .rows import SAME_MM, about, binding, end_limit, kept, limit, set_row, target_row
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
 from .terms import Term, total
 
@@ -174,9 +174,9 @@ def tilt_row(
     )
     span = screen.tilt_deg
     if row.target is None or span is None:
-        return set_row(row, row.target)
+        return kept(case, set_row(row, row.target), "tilt")
     limits = end_limit("tilt", span, row.target)
-    return set_row(row, span.clamp(row.target), limits)
+    return kept(case, set_row(row, span.clamp(row.target), limits), "tilt")
 
 
 def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
@@ -261,4 +261,4 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
         lambda _: (raw() * LEAST_ARCMIN / CAPITAL_ARCMIN, None),
         found=case.found_seated.scale,
     )
-    return set_row(row, row.target)
+    return kept(case, set_row(row, row.target), "scale")

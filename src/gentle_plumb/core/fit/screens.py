@@ -20,7 +20,7 @@ from ..workstation import SideScreen
 from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
 from .case import Case
 from .result import FitRow
-from .rows import about, limit, set_row, target_row
+from .rows import about, kept, limit, set_row, target_row
 from .screen_rows import DISTANCE_BAND_MM
 from .terms import Term
 
@@ -170,7 +170,7 @@ def _bearing(
     row = target_row(
         case, subject, terms, lambda target: _bearing_band(case, id, target), found=found
     )
-    return set_row(row, row.target)
+    return kept(case, set_row(row, row.target), "screen")
 
 
 def _bearing_band(case: Case, id: str, target: float) -> tuple[float, float]:
@@ -205,7 +205,7 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
         lambda target: (target - DISTANCE_BAND_MM, target + DISTANCE_BAND_MM),
         found=case.found_seated.get(f"{screen.id}_distance"),
     )
-    return set_row(row, row.target)
+    return kept(case, set_row(row, row.target), "screen")
 
 
 def _top(
@@ -244,7 +244,7 @@ def _top(
     )
     own = laptop_top(screen, surface)
     if row.target is None or own is None or abs(own - row.target) <= HEIGHT_BAND_MM:
-        return set_row(row, row.target)
+        return kept(case, set_row(row, row.target), "screen")
     return set_row(row, own, [limit("laptop", "joined", own, row.target - own)])
 
 

@@ -12,6 +12,7 @@ from ..catalogue import DATUM_WORDS, QUANTITIES, MechanismId
 from ..findings import Cause
 from ..findings.finding import Severity
 from ..fit.result import Posture
+from ..fit.rows import TAPE_MM
 from ..plans import PRICE_LABELS
 from ..units import LengthUnit
 from ..words import say_amount
@@ -87,11 +88,13 @@ def action_text(action: Action, unit: LengthUnit) -> str:
 
 def _setting_text(action: Action, to: float, unit: LengthUnit) -> str:
     quantity = QUANTITIES[action.quantity]
+    if action.quantity == "footrest" and not to:
+        return "Footrest: take it away, the feet stand on the floor."
     aim = f"{say_amount(quantity, to, unit)} {DATUM_WORDS[quantity.datum]}"
     if action.from_value is None:
         return f"{quantity.label}: set to {aim}."
     was, now = (say_amount(quantity, value, unit) for value in (action.from_value, to))
-    if was == now:
+    if was == now or (quantity.unit == "mm" and abs(to - action.from_value) <= TAPE_MM):
         return f"{quantity.label}: leave at {aim}."
     verb = quantity.more if to > action.from_value else quantity.less
     return f"{quantity.label}: {verb[0].lower()}{verb[1:]} from {was} to {aim}."

@@ -1787,7 +1787,7 @@ export interface components {
          *     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
          *     practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
          *     way its instruction moves what; ``act`` and ``who`` what sort of action it is and whose, ``adds``
-         *     the addition that would do it.
+         *     the addition that would do it, and ``advice`` what holds of the instruction whatever is set.
          */
         Finding: {
             /** Id */
@@ -1910,6 +1910,11 @@ export interface components {
              * @default
              */
             adds: string;
+            /**
+             * Advice
+             * @default
+             */
+            advice: string;
         };
         /**
          * FindingSummary
@@ -2051,7 +2056,7 @@ export interface components {
             footrest?: (number | string) | null;
             /**
              * Seat Depth
-             * @description Seat depth, above the seat.
+             * @description Seat depth, from its front edge to the backrest.
              */
             seat_depth?: (number | string) | null;
             /**
@@ -2111,7 +2116,7 @@ export interface components {
             screen_top?: (number | string) | null;
             /**
              * Tilt Deg
-             * @description Tilt back, back from upright.
+             * @description Screen tilt, from upright.
              */
             tilt_deg?: number | null;
             /**

@@ -10,7 +10,9 @@ from ..tasks import SEATED_TASKS
 
 Posture = Literal["seated", "standing"]
 QuantityUnit = Literal["mm", "deg", "%"]
-Datum = Literal["floor", "seat", "midline", "eye", "desk_edge", "level", "upright", "ahead", "text"]
+Datum = Literal[
+    "floor", "seat", "backrest", "midline", "eye", "desk_edge", "level", "upright", "ahead", "text"
+]
 Drag = Literal["up", "along", "across"]
 
 SEATED: tuple[Posture, ...] = ("seated",)
@@ -19,11 +21,12 @@ BOTH: tuple[Posture, ...] = ("seated", "standing")
 DATUM_WORDS: dict[Datum, str] = {
     "floor": "from the floor",
     "seat": "above the seat",
+    "backrest": "from its front edge to the backrest",
     "midline": "from the midline",
     "eye": "from the eye",
     "desk_edge": "from the desk edge",
     "level": "from level",
-    "upright": "back from upright",
+    "upright": "from upright",
     "ahead": "from straight ahead",
     "text": "of normal size",
 }
