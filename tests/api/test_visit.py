@@ -58,7 +58,7 @@ def test_a_visit_works_itself_out_in_the_unit_asked_for(owner):
     cm, inches = (rows(owner.worked(visit, unit=unit)) for unit in ("cm", "in"))
     seat = cm["seated.seat"]
     assert (seat["setting"], seat["found"], seat["change"]) == ("51.0", "47.0", "up 4.0")
-    assert seat["limits"][0].startswith("chair stops at 51.0")
+    assert seat["limits"][0].startswith("chair stops at 51.0 cm")
     assert inches["seated.seat"]["setting"] == "20.08"
     assert cm["seated.footrest"]["setting"] == cm["seated.footrest"]["change"].removeprefix("up ")
 

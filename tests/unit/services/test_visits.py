@@ -274,7 +274,7 @@ def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
     draft = world.reports.draft(owner, practice, lines["Nadia"].visit.id, "cm").content
     assert {row["posture"] for row in draft["table"]} == {"seated"}
     assert {joint["posture"] for joint in draft["joints"]} == {"seated"}
-    assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0")
+    assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0 cm")
     assert draft["estimated"] == ["hand breadth", "hand length"]
 
 

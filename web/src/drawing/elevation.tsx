@@ -144,10 +144,10 @@ export const Inked = memo(function Inked({
         role="slider"
         tabIndex={0}
         aria-label={mark.text}
-        aria-valuenow={Number.parseInt(
-          mark.text.replace("−", "-").match(/-?\d+(?=°)/)?.[0] ?? "0",
-          10,
-        )}
+        aria-valuenow={Math.round(mark.value ?? 0)}
+        aria-valuemin={-180}
+        aria-valuemax={180}
+        aria-valuetext={mark.text}
         data-part={mark.part}
         data-posture={mark.posture}
         style={{ cursor: "grab" }}

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..fit import Case, Joint, PostureFit
+from ..words import say_degrees
 from ..workstation import Settings
 from .furniture import Place, screen_ends
 from .marks import Grip, Mark, Point, Sheet
@@ -90,7 +91,8 @@ def ink_grips(grips: list[Grip]) -> list[Mark]:
             size=GRIP_PX,
             part=one.field,
             posture=one.posture,
-            text=f"{one.label} {one.degrees:.0f}°".replace("-", "−"),
+            text=f"{one.label} {say_degrees(one.degrees)}",
+            value=one.degrees,
         )
         for one in grips
     ]

@@ -16,7 +16,8 @@ class Mark:
     """A path, a text or a dot.
 
     ``role`` names how it is inked (the page and the report each map roles to strokes and
-    fills); ``part`` links it to a field. ``x``, ``y`` and ``size`` in pixels.
+    fills); ``part`` links it to a field. ``x``, ``y`` and ``size`` in pixels;
+    ``value`` is what a grip is turned to, degrees.
     """
 
     kind: Literal["path", "text", "dot"]
@@ -29,6 +30,7 @@ class Mark:
     anchor: Anchor = "start"
     part: str = ""
     posture: str = ""
+    value: float | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

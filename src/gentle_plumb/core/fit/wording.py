@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from ..catalogue import QUANTITIES
-from ..units import LengthUnit, format_length
+from ..units import LengthUnit
+from ..words import say_degrees, say_joint, say_length
 from .joints import Joint
 from .result import Cost, Limit
 
@@ -20,22 +21,12 @@ PIECES = {
 """Pieces in words, by the key of what they carry or their own."""
 
 
-def format_degrees(value: float, digits: int = 0) -> str:
-    """Degrees with a true minus, never minus nought.
-
-    >>> format_degrees(-4.6), format_degrees(-0.04, 1)
-    ('−5', '0.0')
-    """
-    text = f"{abs(value):.{digits}f}"
-    return f"−{text}" if value < 0 and float(text) else text
-
-
 def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
     """One clause that names the binding limit: ``chair stops at 510, 54 short``."""
     if limit.piece in ("tilt", "slope"):
         piece = "screen tilt ends" if limit.piece == "tilt" else "the keys' slope ends"
         return f"{piece} at {limit.at:.0f}°, {abs(limit.short):.0f}° away"
-    at, apart = format_length(limit.at, unit), format_length(abs(limit.short), unit)
+    at, apart = say_length(limit.at, unit), say_length(abs(limit.short), unit)
     piece = PIECES.get(limit.piece, limit.piece)
     side = "short" if limit.short > 0 else "too deep" if limit.piece == "seat_depth" else "too high"
     match limit.kind:
@@ -75,11 +66,11 @@ def cost_of(joint: Joint) -> Cost | None:
     """What a joint pays, in degrees; None where it can't be told."""
     if joint.angle is None or joint.over is None:
         return None
-    band = f"{format_degrees(joint.low)} to {format_degrees(joint.high)}°"
+    band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
     where = (
         f"in its band ({band})"
         if joint.over == 0
-        else f"{abs(joint.over):.1f}° {'over' if joint.over > 0 else 'under'} its band ({band})"
+        else f"{say_degrees(abs(joint.over), 1)} {'over' if joint.over > 0 else 'under'} its band ({band})"
     )
     return Cost(
         joint=joint.joint,
@@ -87,5 +78,5 @@ def cost_of(joint: Joint) -> Cost | None:
         low=joint.low,
         high=joint.high,
         over=joint.over,
-        text=f"{joint.label} {format_degrees(joint.angle, 1)}°: {where}",
+        text=f"{say_joint(joint.joint, joint.angle, 1)}: {where}",
     )

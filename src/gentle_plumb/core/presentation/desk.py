@@ -9,11 +9,11 @@ from ..fit import Case, FitResult
 from ..fit.laptop import laptop_turns
 from ..fit.model import target_distance
 from ..fit.screen_rules import gaze_by_rule
-from ..fit.wording import format_degrees
 from ..fit.zones import zones_of
 from ..policy import POLICY_QUESTIONS
 from ..sources import SOURCES
 from ..units import LengthUnit, format_difference
+from ..words import say_degrees
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -100,7 +100,8 @@ def gaze_views(case: Case, result: FitResult, unit: LengthUnit) -> list[GazeView
             chosen=one.rule == case.policy.screen_rule,
             top=format_difference(one.top, unit, up="over the eye", down="under the eye"),
             gaze=", ".join(
-                format_degrees(value, 1) for value in (one.to_top, one.to_centre, one.to_bottom)
+                say_degrees(value, 1).removesuffix("°")
+                for value in (one.to_top, one.to_centre, one.to_bottom)
             ),
         )
         for one in rules

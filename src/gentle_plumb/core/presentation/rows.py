@@ -13,12 +13,11 @@ from ..fit import NO_LIMIT, Case, FitRow, limit_text
 from ..fit.result import Posture, Status
 from ..fit.rows import SAME_MM, TAPE_MM
 from ..fit.terms import terms_parts
-from ..fit.wording import format_degrees
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults
 from ..record import Entries
 from ..sources import SOURCES
 from ..units import LengthUnit, format_length
-from ..words import bare_amount, say_change
+from ..words import bare_amount, say_change, say_degrees
 from .origins import origin_text
 
 LEAST_LEFT_OVER = {"mm": TAPE_MM, "deg": 1.0, "%": 1.0}
@@ -140,7 +139,7 @@ class RowView:
 
 def plain(value: float) -> str:
     """Return whole degrees or per cent with a true minus, never minus nought."""
-    return format_degrees(value)
+    return say_degrees(value).removesuffix("°")
 
 
 def value_text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:

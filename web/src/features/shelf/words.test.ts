@@ -2,13 +2,13 @@ import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
 import { words } from "./words";
 
-const field = (id: string, kind: string, label: string, unit = "") =>
-  ({ id, kind, label, unit }) as Schemas["Field"];
+const field = (id: string, kind: string, label: string, unit = "", pair = "") =>
+  ({ id, kind, label, unit, pair }) as Schemas["Field"];
 const FIELDS = [
   field("chair.kind", "choice", "Kind"),
-  field("chair.seat_min", "length", "Seat, lowest"),
+  field("chair.seat_min", "length", "Seat, lowest", "", "Seat"),
   field("chair.seat_max", "length", "Seat, highest"),
-  field("chair.depth_min", "length", "Seat depth, shortest"),
+  field("chair.depth_min", "length", "Seat depth, shortest", "", "Seat depth"),
   field("chair.depth_max", "length", "Seat depth, longest"),
   field("chair.slope", "number", "Slope", "°"),
 ];

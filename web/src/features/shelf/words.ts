@@ -17,7 +17,7 @@ export function words(
       const high = pairs.includes(field) ? values[field.id.replace(/_min$/, "_max")] : undefined;
       const unit = field.kind === "number" && field.unit ? ` ${field.unit}` : "";
       const range = high && high !== typed ? `${typed} to ${high}` : typed;
-      return `${field.label.replace(/, (lowest|shortest|narrowest|least)$/, "").toLowerCase()} ${range}${unit}`;
+      return `${(field.pair || field.label).toLowerCase()} ${range}${unit}`;
     });
   return said.join(" · ");
 }

@@ -65,9 +65,7 @@ export function PairRow({ low, high }: { low: Field; high: Field }) {
   return (
     <fieldset data-field={low.id}>
       <div className="flex items-center justify-between gap-2">
-        <legend className="float-left font-semibold">
-          {low.label.replace(/, (lowest|shortest|narrowest|least)$/, "")}
-        </legend>
+        <legend className="float-left font-semibold">{low.pair || low.label}</legend>
         <span className="flex shrink-0 items-center gap-1.5">
           {[low, high].map((field, index) => (
             <span key={field.id} data-field={field.id} className="flex items-center gap-1.5">

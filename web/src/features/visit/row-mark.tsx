@@ -2,7 +2,7 @@ import type { Schemas } from "@/shared/api/client";
 
 /** State by shape: filled dot on plumb, ring to be set, a stroke into a bar where something ends it, bob for next. */
 export function RowMark({ row, next }: { row: Schemas["RowView"]; next: boolean }) {
-  const { limited } = row;
+  const limited = row.state === "stopped" || row.limited;
   const words = next
     ? "next"
     : row.overruled

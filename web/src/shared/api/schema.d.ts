@@ -1644,7 +1644,7 @@ export interface components {
          *     ``part`` is the part of the drawing it belongs to; ``needed`` counts for the step's bead;
          *     ``section`` is the part of its step; ``when`` names answers without which it makes no sense
          *     (all of them must hold); ``health`` marks what is kept only with consent to health notes and
-         *     never goes to the workplace.
+         *     never goes to the workplace; ``pair`` is the name of the range whose lower end it is.
          */
         Field: {
             /** Id */
@@ -1713,6 +1713,11 @@ export interface components {
              * @default false
              */
             health: boolean;
+            /**
+             * Pair
+             * @default
+             */
+            pair: string;
         };
         /**
          * Fields
@@ -2686,7 +2691,8 @@ export interface components {
          * @description A path, a text or a dot.
          *
          *     ``role`` names how it is inked (the page and the report each map roles to strokes and
-         *     fills); ``part`` links it to a field. ``x``, ``y`` and ``size`` in pixels.
+         *     fills); ``part`` links it to a field. ``x``, ``y`` and ``size`` in pixels;
+         *     ``value`` is what a grip is turned to, degrees.
          */
         Mark: {
             /**
@@ -2737,6 +2743,8 @@ export interface components {
              * @default
              */
             posture: string;
+            /** Value */
+            value?: number | null;
         };
         /**
          * Me

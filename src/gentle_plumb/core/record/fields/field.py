@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal, TypedDict, Unpack
 
 from ...choices import one_of
@@ -30,7 +30,7 @@ class Field:
     ``part`` is the part of the drawing it belongs to; ``needed`` counts for the step's bead;
     ``section`` is the part of its step; ``when`` names answers without which it makes no sense
     (all of them must hold); ``health`` marks what is kept only with consent to health notes and
-    never goes to the workplace.
+    never goes to the workplace; ``pair`` is the name of the range whose lower end it is.
     """
 
     id: str
@@ -48,6 +48,7 @@ class Field:
     part: str = ""
     when: When = ()
     health: bool = False
+    pair: str = ""
 
 
 class FieldOptions(TypedDict, total=False):
@@ -133,7 +134,9 @@ def span(
 ) -> tuple[Field, Field]:
     """Both ends of a range."""
     return (
-        length(f"{prefix}_min", group, f"{label}, {ends[0]}", low, high, **more),
+        replace(
+            length(f"{prefix}_min", group, f"{label}, {ends[0]}", low, high, **more), pair=label
+        ),
         length(f"{prefix}_max", group, f"{label}, {ends[1]}", low, high, **more),
     )
 
@@ -143,7 +146,9 @@ def turn(
 ) -> tuple[Field, Field]:
     """Both ends of a range of degrees."""
     return (
-        amount(f"{prefix}_min", group, f"{label}, least", "°", low, high, **more),
+        replace(
+            amount(f"{prefix}_min", group, f"{label}, least", "°", low, high, **more), pair=label
+        ),
         amount(f"{prefix}_max", group, f"{label}, most", "°", low, high, **more),
     )
 

@@ -1,6 +1,7 @@
 import { useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Segments } from "@/shared/ui/segments";
 import { TextEntry, Trouble } from "../field-row";
 import { rowOf, useVisitState } from "../visit-context";
 
@@ -60,9 +61,9 @@ export function SetPanel() {
         <thead>
           <tr className="border-b border-ink text-left">
             <th className="py-1 font-semibold">In working order</th>
-            <th className="text-right font-semibold">Aim</th>
+            <th className="text-right font-semibold">Target</th>
             <th className="text-right font-semibold">Set</th>
-            <th className="text-right font-semibold">Left over</th>
+            <th className="text-right font-semibold">Still off</th>
           </tr>
         </thead>
         <tbody className="figures">
@@ -78,12 +79,14 @@ export function SetPanel() {
                   {row.posture === "standing" && <span className="text-soft"> standing</span>}
                 </button>
               </td>
-              <td className="text-right">{row.setting}</td>
+              <td className="text-right whitespace-nowrap">{withUnit(row, row.setting)}</td>
               <td className="text-right font-semibold">
-                {row.left ?? "·"}
+                {row.left === null ? "·" : withUnit(row, row.left)}
                 {row.left_unmeasured && <span title="set, not re-measured">*</span>}
               </td>
-              <td className="text-right">{row.left_over ?? (row.left ? "none" : "")}</td>
+              <td className="text-right whitespace-nowrap">
+                {row.left_over ? withUnit(row, row.left_over) : row.left ? "no" : ""}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -91,6 +94,7 @@ export function SetPanel() {
       {steps.some((row) => row.left_unmeasured) && (
         <p className="mt-1 text-sm text-soft">* set to the aim, not re-measured.</p>
       )}
+      <AlsoToDo />
       <p className="mt-3 text-sm text-soft">
         Then let them work for 15 to 20 minutes and look again. After standing, bring keys, mouse
         and screen back for sitting.
@@ -99,22 +103,70 @@ export function SetPanel() {
   );
 }
 
+function withUnit(row: Row, text: string | null): string {
+  return text === null ? "–" : `${text}${row.unit === "°" ? "°" : ` ${row.unit}`}`;
+}
+
+/** What is to be done beside the settings: the same actions as plans and report have. */
+function AlsoToDo() {
+  const { worked, readOnly, queue, unit } = useVisitState();
+  const actions = worked?.actions.filter((one) => one.kind !== "set" && one.kind !== "refer") ?? [];
+  if (actions.length === 0) return null;
+  const say = (field: string, state: string) =>
+    queue.type(`set.action.${field}.state`, state === "open" ? "" : state, unit);
+  return (
+    <section className="mt-5" aria-label="Also to do">
+      <h3 className="border-b border-ink pb-1 text-sm font-semibold">Also to do</h3>
+      <ul>
+        {actions.map((one) => (
+          <li key={one.id} className="border-b border-hair py-2 text-sm">
+            <p className={one.state === "done" ? "text-soft line-through" : ""}>
+              <b>{one.heading}.</b> {one.text}
+            </p>
+            <p className="text-soft">
+              {[one.who, one.when, one.price && `price: ${one.price}`, one.resolves.join(", ")]
+                .filter(Boolean)
+                .join(" · ")}
+            </p>
+            {!readOnly && (
+              <div className="mt-1">
+                <Segments
+                  compact
+                  label={one.text}
+                  value={one.state}
+                  choices={STATES}
+                  onChange={(state) => say(one.field, state)}
+                />
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const STATES = [
+  { value: "open", label: "Open" },
+  { value: "done", label: "Done" },
+  { value: "later", label: "Not today" },
+];
+
 function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
-  const { fields, queue, unit, readOnly } = useVisitState();
+  const { fields, queue, unit, readOnly, worked } = useVisitState();
+  const action = worked?.actions.find((one) => one.step === `${row.posture}.${row.key}`);
+  const text = [action?.text, row.why].filter(Boolean).join(" ");
   const id = useId();
   const path = `set.${row.posture}.${row.key}`;
   const field = fields.find((each) => each.id === path);
-  const to = `${row.setting}${row.unit === "°" ? "°" : ` ${row.unit}`}`;
+  const to = withUnit(row, row.setting);
   return (
     <section className="mt-3 border border-ink/40 bg-ground p-4" aria-labelledby={`${id}-name`}>
       <p className="text-sm text-soft capitalize">{row.posture}</p>
       <h3 id={`${id}-name`} className="text-2xl">
         {row.label} <span className="figures">{to}</span>
       </h3>
-      <p className="mt-0.5 first-letter:uppercase">
-        {row.change && !/^[\d.]+$/.test(row.change) ? `${row.change} from ${row.found}. ` : ""}
-        {row.why}
-      </p>
+      <p className="mt-0.5 first-letter:uppercase">{text}</p>
       {row.dial && (
         <p className="mt-1">
           The desk's display has to read <b className="figures">{`${row.dial} ${row.unit}`}</b>.
@@ -151,9 +203,8 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
       {row.left_unmeasured && (
         <p className="mt-2 flex items-center justify-between gap-2 text-sm" role="status">
           <span>
-            Set to{" "}
-            <b className="figures">{`${row.left}${row.unit === "°" ? "°" : ` ${row.unit}`}`}</b>,
-            not re-measured. The report says so.
+            Set to <b className="figures">{withUnit(row, row.left)}</b>, not re-measured. The report
+            says so.
           </span>
           {!readOnly && (
             <Button look="quiet" onClick={() => queue.type(`${path}.aimed`, "", unit)}>
@@ -164,7 +215,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
       )}
       {row.left_over && (
         <p className="mt-2 text-sm" role="status">
-          Left over: <b className="figures">{row.left_over}</b> to the aim.
+          Still off: <b className="figures">{withUnit(row, row.left_over)}</b> to the target.
         </p>
       )}
       {row.check && (

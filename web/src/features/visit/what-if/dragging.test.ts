@@ -10,8 +10,9 @@ const scene = {
   grips: [],
   plan_px_per_mm: -0.25,
 };
+const WAYS: Record<string, string> = { distance: "along", mouse: "across" };
 const row = (posture: string, key: string, setting: number | null) =>
-  ({ posture, key, at: { setting } }) as unknown as Schemas["RowView"];
+  ({ posture, key, drag: WAYS[key] ?? "up", at: { setting } }) as unknown as Schemas["RowView"];
 
 describe("dragging on the drawing", () => {
   const rows = [

@@ -3,18 +3,6 @@ import type { Schemas, Unit } from "@/shared/api/client";
 type Row = Schemas["RowView"];
 type Scene = Schemas["Scene"];
 
-/** What of the drawing can be moved: by which row, and along which way. */
-const DRAGGED: Record<string, { key: string; way: "up" | "along" | "across" }> = {
-  seat: { key: "seat", way: "up" },
-  footrest: { key: "footrest", way: "up" },
-  armrest: { key: "armrest", way: "up" },
-  surface: { key: "surface", way: "up" },
-  keys: { key: "surface", way: "up" },
-  screen_top: { key: "screen_top", way: "up" },
-  distance: { key: "distance", way: "along" },
-  mouse: { key: "mouse", way: "across" },
-};
-
 type Point = { x: number; y: number };
 
 export type Held =
@@ -38,17 +26,15 @@ export function heldBy(
       from: { x: ring.x, y: ring.y },
       centre: { x: ring.centre_x, y: ring.centre_y },
     };
-  const way = DRAGGED[part];
-  if (!way) return null;
   const own = posture === "plan" ? "seated" : posture;
-  if (way.way === "across" && posture !== "plan") return null;
-  if (way.way !== "across" && posture === "plan") return null;
-  const row = rows.find((one) => one.key === way.key && one.posture === own);
+  const key = part === "keys" ? "surface" : part; // the keys move with what they stand on
+  const row = rows.find((one) => one.key === key && one.posture === own);
+  const way = row?.drag;
   const start = row?.at.setting;
-  if (start == null) return null;
-  const sign = way.way === "across" ? Math.sign(scene.plan_px_per_mm ?? 1) : 1;
-  const facing = way.way === "along" && own === "standing" ? -1 : 1;
-  return { path: `work.${own}.${way.key}`, start, way: way.way, sign: sign * facing };
+  if (!way || start == null || (way === "across") !== (posture === "plan")) return null;
+  const sign = way === "across" ? Math.sign(scene.plan_px_per_mm ?? 1) : 1;
+  const facing = way === "along" && own === "standing" ? -1 : 1;
+  return { path: `work.${own}.${key}`, start, way, sign: sign * facing };
 }
 
 type Ends = { low?: number | null | undefined; high?: number | null | undefined };

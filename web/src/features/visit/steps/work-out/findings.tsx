@@ -18,6 +18,7 @@ export function Findings() {
   const off = worked.findings;
   const kept = off.filter((found) => found.verdict !== "dismissed");
   const dismissed = off.filter((found) => found.verdict === "dismissed");
+  const causes = worked.causes;
   const one = (found: Found) => (
     <One
       key={found.id}
@@ -32,12 +33,40 @@ export function Findings() {
   return (
     <div className="flex flex-1 flex-col">
       <h2 className="text-xl">
-        {kept.length ? `${kept.length} found` : "Nothing found outside its band"}
+        {causes.length
+          ? `${causes.length} ${causes.length === 1 ? "cause" : "causes"}, ${kept.length} findings`
+          : kept.length
+            ? `${kept.length} found`
+            : "Nothing found outside its band"}
       </h2>
       <p className="mb-2 text-sm text-soft">
         The program suggests; the word is yours. Dismissed ones stay out of the report.
       </p>
-      <ul aria-label="Off">{kept.map(one)}</ul>
+      {causes.map((cause) => (
+        <section key={cause.id} aria-label={cause.title} className="mb-3">
+          <h3 className="flex items-start gap-2 border-b border-ink pb-1 font-semibold">
+            <Strokes severity={cause.severity} />
+            <span className="flex-1">{cause.title}</span>
+            {cause.minutes !== null && (
+              <span className="figures text-sm font-normal">{cause.minutes} min a day</span>
+            )}
+          </h3>
+          {cause.explains.length > 0 && (
+            <p className="pt-1 pl-7 text-sm">May explain: {cause.explains.join("; ")}</p>
+          )}
+          <ul>
+            {cause.findings.map((id) => {
+              const found = kept.find((each) => each.id === id);
+              return found && one(found);
+            })}
+          </ul>
+        </section>
+      ))}
+      {worked.unexplained.length > 0 && (
+        <p className="mb-2 border-l-4 border-ink pl-3 text-sm">
+          No cause found here explains: {worked.unexplained.join("; ")}. Look again, or refer.
+        </p>
+      )}
       {adding && <Own id={adding} />}
       {!readOnly && (
         <Button
@@ -124,13 +153,13 @@ function Detail({ found }: { found: Found }) {
   const { catalogue, go } = useVisitState();
   const lines: [string, string | null | undefined][] = [
     ["Found", found.cause],
-    ["Matters", found.cause.includes(found.why) ? null : found.why],
+    ["Matters", found.own ? found.why : null],
     ["To do", found.instruction],
     ["Limit", found.left],
-    ["Seen by", found.evidence.join("; ")],
+    ["Evidence", found.evidence.join("; ")],
     ["Felt there", found.felt.join("; ")],
     [
-      "How grave",
+      "Severity",
       found.severity &&
         `${found.severity}${found.safety ? ": unsafe at any length of time" : found.sum ? `: ${found.sum}` : ""}`,
     ],

@@ -16,7 +16,11 @@ const TOLD_IN_ASK = new Set(["Shoes", "Eyes, hands"]);
 
 /** Whether a row asks for a change. */
 export function moves(row: Row): boolean {
-  return row.change !== null && row.status !== "holds" && !/^[\d.]+$/.test(row.change);
+  return (
+    (row.state === "to_set" || row.state === "stopped") &&
+    row.at.found !== null &&
+    row.at.found !== row.at.setting
+  );
 }
 
 /** Every target with its terms, its band, what the equipment makes of it. */
@@ -36,7 +40,8 @@ export function Targets() {
   const toMeasure = measured !== undefined && measured.done < measured.needed;
   const ranked = [...rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
   const known = rows.some((row) => row.key === "seat" && row.target !== null);
-  const toSet = rows.filter((row) => moves(row) && row.key !== "keys" && row.key !== "desk_depth");
+  const steps = new Set(worked.order);
+  const toSet = rows.filter((row) => moves(row) && steps.has(`${row.posture}.${row.key}`));
   const first = ranked.find((row) => toSet.includes(row));
   return (
     <div className="flex min-h-full flex-col">
@@ -47,9 +52,16 @@ export function Targets() {
             ? "Nothing to move"
             : `${count(toSet.length)} to set`}
       </h2>
+      {[...worked.hard, ...(worked.worse ? [worked.worse] : [])].map((words) => (
+        <Notice key={words} className="mb-2">
+          {words}
+        </Notice>
+      ))}
       <p className="mb-3 text-soft">
         {known
-          ? `Degrees outside the bands, seated: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
+          ? worked.hard.length
+            ? "As long as that is so, degrees say little."
+            : `Degrees outside the bands, seated: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
           : "The seat, and all that follows from it, waits for what is missing."}
       </p>
       {!known && (
@@ -156,8 +168,8 @@ function degrees(value: number | null): string {
 
 /** How far to go, or that it may stay. */
 function change(row: Row): string {
-  if (moves(row)) return row.change ?? "";
-  return /^[\d.]+$/.test(row.change ?? "") ? "as found" : `in band, ${row.change}`;
+  if (moves(row)) return `${row.change} ${row.unit}`;
+  return row.state === "in_band" ? `in band, ${row.change} ${row.unit}` : "as found";
 }
 
 function count(many: number): string {
@@ -201,7 +213,7 @@ function TargetRow({
         <span>
           <span className="font-semibold">{row.label}</span>
           <span className="block text-sm text-soft">
-            {row.limits[0] ?? (shown === null ? row.reason : row.terms?.split(" = ")[1]) ?? ""}
+            {row.limits[0] ?? (shown === null ? row.reason : row.made_of) ?? ""}
           </span>
         </span>
         <span className="figures text-right">
@@ -235,7 +247,8 @@ function TargetDetail({ row }: { row: Row }) {
       "Band",
       row.band && `${row.band} ${row.unit}${row.plus_minus ? `, target ± ${row.plus_minus}` : ""}`,
     ],
-    ["Chance", row.chance && `${row.chance} that ${row.setting} lies in its band`],
+    ["Chance", row.chance && `${row.chance} that ${row.setting} ${row.unit} lies in its band`],
+    ["Counts", row.datum],
     ["As found", row.found && `${row.found} ${row.unit}`],
     ["Limits", row.limits.join("; ") || null],
     [row.cost_off ? "Costs" : "Joint", row.cost],
