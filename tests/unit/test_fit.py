@@ -22,13 +22,19 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
     assert terms_text(seat.terms) == (
         "564 = 740 surface + 20 keyboard − 228 elbow over the seat + 32 forearm at 95°"
     )
-    assert [limit.text for limit in seat.limits] == [
-        "chair stops at 510 mm, 54 mm short"  # the thighs would stop it at 540: that decides nothing
-    ]
+    assert (
+        [limit.text for limit in seat.limits]
+        == [
+            "chair stops at 510 mm, 54 mm short"  # the thighs would stop it at 540: that decides nothing
+        ]
+    )
     assert (seat.cost.joint, round(seat.cost.over, 1)) == ("elbow", -3.4)
     assert result.row("seated", "footrest").setting == pytest.approx(100)
     assert not result.standing.possible
-    assert result.standing.why_not == "No work standing at this desk: desk fixed at 740 mm, 238 mm short."
+    assert (
+        result.standing.why_not
+        == "No work standing at this desk: desk fixed at 740 mm, 238 mm short."
+    )
 
 
 def test_thighs_decide_where_the_top_is_thick():

@@ -153,10 +153,7 @@ def test_a_result_is_saved_as_csv_and_as_a_drawing(tmp_path):
     assert "Screen top" in text
     lines = list(csv.DictReader(io.StringIO(plumb_fit(FIXED, "--csv").stdout)))
     seat = next(line for line in lines if line["key"] == "seat")
-    assert (seat["unit"], seat["limits"]) == (
-        "mm",
-        "chair stops at 510 mm, 54 mm short",
-    )
+    assert (seat["unit"], seat["limits"]) == ("mm", "chair stops at 510 mm, 54 mm short")
 
 
 def test_many_cases_in_their_order_with_the_bad_lines_told(tmp_path):

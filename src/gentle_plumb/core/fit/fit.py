@@ -25,9 +25,9 @@ from .hand_rows import hand_rows, keys_edge_row, keys_terms, mouse_forward_row, 
 from .joints import Joint, joints_of
 from .model import armrest_need, fixed_surface, target_distance
 from .moves import moves_between
-from .pair import STANDING_OVER_DEG, Pair, solve_pair, stands_too
+from .pair import STANDING_OVER_DEG, Pair, ends_at_the_chair, solve_pair, stands_too
 from .result import RANGE_ENDS, FitResult, FitRow, Posture, PostureFit
-from .rows import SAME_MM
+from .rows import SAME_MM, chosen
 from .screen_rows import (
     desk_depth_row,
     distance_row,
@@ -173,6 +173,7 @@ def _posture(
             lumbar_row(case),
             armrest_row(case, seat, surface),
         ]
+        rows[0] = _ended_by_chair(case, rows[0], real, overrule)
     rows += hand_rows(case, posture, seat, surface, joints["elbow"])
     if case.workstation.desk.tilt is not None:
         rows.append(slope_row(case, posture, joints["elbow"]))
@@ -202,6 +203,17 @@ def _posture(
         over_found=_over(joints_found),
         over_set=_over(made),
     )
+
+
+def _ended_by_chair(case: Case, row: FitRow, real: Solution | None, overrule: Settings) -> FitRow:
+    """Return the seat's row without the chair's end where that is not what decides."""
+    ends = [one for one in row.limits if one.kind in RANGE_ENDS]
+    if not ends or real is None or row.target is None or overrule.seat is not None:
+        return row
+    if ends_at_the_chair(case, overrule, real, row.target):
+        return row
+    others = [one for one in row.limits if one.kind not in RANGE_ENDS]
+    return row.but(limits=tuple(others or chosen(row, real.seat, "chair")))
 
 
 def _possible(

@@ -46,6 +46,8 @@ def _steps(rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[Fit
 def _worth_a_step(row: FitRow) -> bool:
     """Whether a setting is always gone through, or was found outside its band."""
     quantity = QUANTITIES[row.key]
+    if row.target is None:
+        return False  # the client's own seating, or nothing to aim at
     if row.key == "footrest" and not row.setting and not row.found:
         return False  # the feet reach the floor, and nothing lies under them
     return quantity.own_number or not quantity.judged or row.status == "off"

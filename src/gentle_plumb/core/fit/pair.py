@@ -38,6 +38,19 @@ def _model(case: Case, posture: Posture, overrule: Settings) -> SearchModel | No
     return hold(model, seat=seat, surface=overrule.surface, top=overrule.screen_top)
 
 
+PULL_MM = 1.0
+"""How much further a piece is let to see whether its end decides, mm. Source: house-repeat."""
+
+
+def ends_at_the_chair(case: Case, overrule: Settings, best: Solution, target: float) -> bool:
+    """Whether a seat a little nearer to its target would be better, were the chair to let it."""
+    model = _model(case, "seated", overrule)
+    if model is None:
+        return False
+    further = best.seat + (PULL_MM if target > best.seat else -PULL_MM)
+    return search(hold(model, seat=further)).rank < best.rank
+
+
 def _held(model: SearchModel, found: Settings) -> Iterator[SearchModel]:
     """The model with what was found held, the most first; only what the pieces can be set to."""
 

@@ -157,8 +157,8 @@ def ranged_row(row: FitRow, piece: str, span: Span | None) -> FitRow:
     return set_row(row, span.clamp(row.target), end_limit(piece, span, row.target))
 
 
-PLACED: frozenset[LimitKind] = RANGE_ENDS | {"thighs", "armrests", "hangs"}
-"""Kinds of limit that bind only where the setting stands at them."""
+BODILY: frozenset[LimitKind] = frozenset({"thighs", "armrests", "hangs"})
+"""Kinds of limit that the body makes: they bind at their place, and beyond it."""
 
 
 def binding(row: FitRow, setting: float, limits: Sequence[Limit], piece: str) -> list[Limit]:
@@ -166,15 +166,23 @@ def binding(row: FitRow, setting: float, limits: Sequence[Limit], piece: str) ->
 
     A piece may end short of the target and yet not decide: what binds is where the setting stands.
     """
-    held = [one for one in limits if one.kind not in PLACED or abs(one.at - setting) <= SAME_MM]
-    return held or chosen(row, setting, piece)
+
+    def binds(one: Limit) -> bool:
+        if one.kind in RANGE_ENDS:
+            return abs(one.at - setting) <= SAME_MM
+        if one.kind in BODILY:
+            beyond = setting - one.at if one.short > 0 else one.at - setting
+            return beyond >= -SAME_MM
+        return True
+
+    return [one for one in limits if binds(one)] or chosen(row, setting, piece)
 
 
 def kept(case: Case, row: FitRow, piece: str) -> FitRow:
     """Return the row left as it was found, where that holds and the policy keeps what holds."""
     if not case.policy.keep_what_holds or row.status != "holds" or row.found is None:
         return row
-    if any(one.kind not in NO_LIMIT for one in row.limits):
+    if any(one.kind not in NO_LIMIT | RANGE_ENDS for one in row.limits):
         return row
     cost = row.cost
     return row.but(
