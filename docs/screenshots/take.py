@@ -37,7 +37,7 @@ VISITS = {
     "trying": ("Odile", "work"),
 }
 PARTS = {
-    "ask": "Signs",
+    "ask": "Red flags",
     "body": "Discomfort",
     "photographs": "Photos",
     "findings": "Findings",

@@ -76,7 +76,7 @@ def test_trying_keeps_nothing_and_says_what_moved(owner, stranger):
         "plans": True,
     }
     tried = owner.http.post(f"/api/visits/{visit}/try", json=body).json()
-    moved = {one["id"]: one for one in tried["moved"] if one["posture"] == "seated"}
+    moved = {one["id"]: one for one in tried["setting_changes"] if one["posture"] == "seated"}
     assert (moved["seat"]["after"], moved["seat"]["unit"]) == ("48.0", "cm")
     assert [one["field"] for one in tried["troubles"]] == ["work.seated.distance"]
     assert "far away" in tried["troubles"][0]["detail"]
@@ -103,9 +103,9 @@ def test_back_to_found_and_one_laid_over_the_other(owner):
         "behind": True,
     }
     laid = owner.http.post(f"/api/visits/{visit}/try", json=compared).json()
-    top = next(one for one in laid["moved"] if one["id"] == "screen_top")
+    top = next(one for one in laid["setting_changes"] if one["id"] == "screen_top")
     assert top["by"].startswith("up ")
-    assert any(one["id"] == "joint.neck" and one["unit"] == "°" for one in laid["moved"])
+    assert any(one["id"] == "joint.neck" and one["unit"] == "°" for one in laid["setting_changes"])
     assert any(mark["role"].startswith("ghost") for mark in laid["scene"]["marks"])
 
 

@@ -56,7 +56,7 @@ def ask(page: Page) -> None:
     expect(page.get_by_text("noted by Ines Calloway")).to_be_visible()
     tab(page, "Reason")
     page.get_by_label("Reason for the visit").fill("Neck stiff after the morning's charts.")
-    tab(page, "Signs")
+    tab(page, "Red flags")
     page.get_by_role("button", name="All asked about: none of them is there").click()
     tab(page, "Hours")
     fill(page, Typing="3", Mouse_work="2.5")

@@ -11,7 +11,7 @@ from gentle_plumb.demo.photographs import Angles, Camera, photograph_side
 
 pytestmark = pytest.mark.browser
 PARTS = {
-    "ask": ("Consent", "Signs", "Hours", "Conditions", "Discomfort"),
+    "ask": ("Consent", "Red flags", "Hours", "Conditions", "Discomfort"),
     "look": ("As found", "Pieces", "Watch", "Room", "Photos"),
     "work": ("Targets", "Findings", "Strain"),
 }
@@ -184,7 +184,7 @@ def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
 
 def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
     open_step(desk, program, "Casper", "ask")
-    tab(desk, "Signs")
+    tab(desk, "Red flags")
     calf = desk.get_by_role("radiogroup", name="A hot, swollen calf")
     calf.get_by_role("radio", name="Yes").click()
     for step in ("look", "report"):

@@ -11,7 +11,7 @@ from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
 from browser.conftest import entry, kept, open_step, tab
-from gentle_plumb.core.policy import SCHOOLS
+from gentle_plumb.core.policy import POLICY_QUESTIONS
 from gentle_plumb.core.record import case_from
 from gentle_plumb.core.what_if import JsonWhatIfSession, VisitInput, visit_input_to_json
 from gentle_plumb.demo.clients import DEMO_CLIENTS
@@ -182,7 +182,7 @@ def generated(draw: Random) -> tuple[str, str]:
     for path, value in list(values.items()):
         if isinstance(value, float) and path.startswith(("measure.", "look.found.")):
             values[path] = round(value * draw.uniform(0.97, 1.03), 1)
-    for question in draw.sample(list(SCHOOLS.values()), 4):
+    for question in draw.sample(list(POLICY_QUESTIONS.values()), 4):
         values[f"work.policy.{question.id}"] = draw.choice(question.positions).id
     values["work.plan"] = draw.choice(["room", "little", "lasting"])
     case_from(values)  # makes a policy of it, or the case is none

@@ -92,9 +92,7 @@ function In() {
         )}
         {found && found.troubles.length === 0 && !put.isSuccess && (
           <Button look="next" disabled={put.isPending} onClick={() => file && put.mutate(file)}>
-            {fresh
-              ? `ReadInstrument in ${readings(fresh)}`
-              : "Nothing new: take in what is said beside them"}
+            {fresh ? `Take in ${readings(fresh)}` : "Nothing new: take in what is said beside them"}
           </Button>
         )}
         {put.isError && (

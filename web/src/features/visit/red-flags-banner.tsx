@@ -6,7 +6,7 @@ export function RedFlagsBanner() {
   const { worked, catalogue, go, step, part } = useVisitState();
   const open = (worked?.signs ?? []).filter((sign) => !sign.done);
   if (open.length === 0) return null;
-  const here = step === "ask" && part === "Signs";
+  const here = step === "ask" && part === "Red flags";
   return (
     <div role="alert" className="mb-4 border-4 border-double border-ink bg-deep px-3 py-2">
       {open.map((sign) => (
@@ -15,7 +15,7 @@ export function RedFlagsBanner() {
         </p>
       ))}
       {!here && (
-        <Button className="mt-1 w-full" onClick={() => go("ask", "Signs")}>
+        <Button className="mt-1 w-full" onClick={() => go("ask", "Red flags")}>
           Write down what was done
         </Button>
       )}

@@ -24,7 +24,7 @@ DONE_HELP = "Whom the client was sent to, how soon, and what they were told."
 _SIGNS = (
     choice(
         "ask.warning",
-        "Signs",
+        "Red flags",
         "Any other sign",
         {"none": "No other", "clinician": "Yes: clinician first", "urgent": "Yes: care now"},
         needed=True,
@@ -33,7 +33,7 @@ _SIGNS = (
     ),
     words(
         "ask.warning_done",
-        "Signs",
+        "Red flags",
         "What was done about it",
         health=True,
         help=DONE_HELP,
@@ -41,7 +41,7 @@ _SIGNS = (
     ),
     words(
         "ask.warning_by",
-        "Signs",
+        "Red flags",
         "By whom",
         health=True,
         when=(("ask.warning", ("clinician", "urgent")),),
@@ -50,10 +50,10 @@ _SIGNS = (
         field
         for sign in RED_FLAGS.values()
         for field in (
-            choice(f"ask.sign.{sign.id}", "Signs", sign.label, YES, health=True, needed=True),
+            choice(f"ask.sign.{sign.id}", "Red flags", sign.label, YES, health=True, needed=True),
             words(
                 f"ask.sign.{sign.id}.done",
-                "Signs",
+                "Red flags",
                 "What was done about it",
                 help=DONE_HELP,
                 health=True,
@@ -61,7 +61,7 @@ _SIGNS = (
             ),
             words(
                 f"ask.sign.{sign.id}.by",
-                "Signs",
+                "Red flags",
                 "By whom",
                 health=True,
                 when=((f"ask.sign.{sign.id}", ("yes",)),),

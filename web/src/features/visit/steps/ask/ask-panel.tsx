@@ -11,7 +11,7 @@ import { RedFlags } from "./red-flags";
 
 const OWN: Record<string, () => React.ReactNode> = {
   Consent: Consents,
-  RedFlags,
+  "Red flags": RedFlags,
   Conditions,
   Discomfort,
 };

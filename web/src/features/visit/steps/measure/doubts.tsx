@@ -85,7 +85,7 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
       )}
       {!open.length && kept && (
         <p className="mt-1 text-sm">
-          WorkerRequest and kept: {kept.kept}.{" "}
+          Asked and kept: {kept.kept}.{" "}
           {!readOnly && (
             <button
               type="button"

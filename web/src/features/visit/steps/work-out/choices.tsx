@@ -240,7 +240,7 @@ function Bundles({
           Compare on this client
         </Button>
         {!readOnly && second !== VISIT && (
-          <Button onClick={() => take(second)}>ReadInstrument over “{named(second)}”</Button>
+          <Button onClick={() => take(second)}>Take over “{named(second)}”</Button>
         )}
         {!readOnly && name === null && (
           <Button look="quiet" onClick={() => setName("")}>

@@ -20,7 +20,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
     const most = catalogue.picture_bytes;
     if (file && file.size > most)
       setHeavy(
-        `The picture has ${megabytes(file.size)}; at most ${megabytes(most)} can be kept. ReadInstrument it with a lower resolution.`,
+        `The picture has ${megabytes(file.size)}; at most ${megabytes(most)} can be kept. Take it with a lower resolution.`,
       );
     else if (file)
       add.mutate({ id: crypto.randomUUID(), file }, { onSuccess: (kept) => onAdded(kept.id) });

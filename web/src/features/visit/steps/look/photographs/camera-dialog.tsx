@@ -65,8 +65,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
       0.92,
     );
   };
-  if (trouble)
-    return <Notice role="alert">{trouble} ReadInstrument the picture from a file instead.</Notice>;
+  if (trouble) return <Notice role="alert">{trouble} Take the picture from a file instead.</Notice>;
   return (
     <>
       <div className="relative border border-ink bg-deep">
