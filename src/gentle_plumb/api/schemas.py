@@ -47,6 +47,7 @@ from ..services.models import (
     ShelfItem,
     VisitLine,
 )
+from ..services.papers import ClientPaper
 from ..services.photo_views import PhotoView
 from ..services.workup import PrecautionView, RhythmView, Workup
 
@@ -585,7 +586,7 @@ class ChangeOut(BaseModel):
 class Draft(BaseModel):
     """What a report says at a revision, what a signature waits for, and what it would sign."""
 
-    content: dict[str, Any]
+    content: ClientPaper
     missing: list[dict[str, str]]
     summary: list[str]
     revision: int

@@ -231,17 +231,19 @@ def _pdf_row(table: Table, rounds: int, scene: dict[str, Any], content: dict[str
     """Every round prints other words: the same ones twice come from the compiler's memory."""
     from ..documents.report_pdf import HERE, TypstPdfRenderer
     from ..documents.scene_svg import scene_svg
+    from ..services.papers import ClientPaper
 
     numbers = itertools.count()
     press = TypstPdfRenderer()
+    paper = ClientPaper.model_validate(content)
 
     def printed() -> bytes:
-        return press.print(content | {"scene": scene, "note": f"round {next(numbers)}"})
+        return press.print(paper.model_copy(update={"note": f"round {next(numbers)}"}))
 
     ours = statistics.median(timed(printed, rounds))
     with tempfile.TemporaryDirectory() as folder:
         static, data = Path(folder) / "static.typ", Path(folder) / "content.json"
-        words = {key: value for key, value in content.items() if key != "scene"}
+        words = paper.model_dump(mode="json", exclude={"scene", "workplace"})
         (Path(folder) / "figure.svg").write_text(scene_svg(scene), encoding="utf-8")
         text = (HERE / "report.typ").read_text(encoding="utf-8")
         text = text.replace("json(bytes(sys.inputs.content))", 'json("content.json")')

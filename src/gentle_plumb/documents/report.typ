@@ -3,7 +3,7 @@
 #let soft = rgb("#655F54")
 #let hair = rgb("#CFC5B4")
 #let figures(body) = text(font: "Plumb Figures", body)
-#let workplace = c.copy == "workplace"
+#let workplace = c.kind == "workplace"
 #let dash(s) = if s == "" or s == none { "–" } else { s }
 
 #set document(title: "Workplace assessment, " + c.client, author: c.practice)
@@ -39,7 +39,7 @@
   #v(4pt)
   #text(fill: soft)[Reason] \ #c.reason
 ]
-#if c.copy == "workplace" [
+#if c.kind == "workplace" [
   #v(4pt)
   #text(fill: soft)[The workplace's copy. What concerns the client's health is left out.]
 ]
@@ -66,18 +66,30 @@
     ]
   ]
 ] else [
-== What was found
+#let done(a) = if a.state == "done" [ *Done.*] else if a.state == "later" [ _Not today._]
 #for words in c.at("lacks", default: ()) [
   #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[Does not fit with this plan.] #words]
 ]
-#if c.findings.len() == 0 [Nothing measured lies outside its band.] else [
-  #for f in c.findings [
+#if c.at("worse", default: none) != none [#block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#c.worse]]
+== What to do
+#let open = c.actions.filter(a => a.heading != "Refer")
+#if open.len() == 0 [Nothing: all that was looked at is as it should be.] else [
+  #for a in open [
+    - #if a.posture == "standing" [_Standing._ ]#figures(a.text)#done(a)#if a.who != "Practitioner" [ #text(fill: soft)[#a.who, #a.when#if a.price != "" [, price: #a.price].]]#if a.temporary [ #text(fill: soft)[Temporary: agree on a date to look again.]]
+  ]
+]
+== Why
+#if c.causes.len() == 0 [Nothing measured lies outside its band.] else [
+  #for cause in c.causes [
     #block(breakable: false)[
-      - #if f.posture == "standing" [_Standing._ ]#if f.severity != "" [#text(fill: soft)[#upper(f.severity.first())#f.severity.slice(1).] ]#f.cause #strong(f.instruction)#if f.left != "" [ _Limit: #{f.left}._]#if f.evidence.len() > 0 [
-          #text(size: 8pt, fill: soft)[#f.evidence.join("; ")]]
+      *#cause.title*#if cause.minutes != none [ #text(fill: soft)[#cause.minutes min a day]]#if cause.explains.len() > 0 [ #text(fill: soft)[May explain: #cause.explains.join("; ").]]
+      #for f in cause.findings [
+        - #text(size: 8.5pt)[#if f.posture == "standing" [_Standing._ ]#f.cause#if f.left != "" [ _Limit: #{f.left}._]#if f.evidence.len() > 0 [ #text(fill: soft)[#f.evidence.join("; ")]]]
+      ]
     ]
   ]
 ]
+#if c.unexplained.len() > 0 [Nothing found here explains: #c.unexplained.join("; ").]
 ]
 
 #if c.at("strain", default: ()).len() > 0 [
@@ -96,7 +108,7 @@
   stroke: (x, y) => if y == 0 { (bottom: 0.8pt + ink) } else { (bottom: 0.4pt + hair) },
   inset: (x: 4pt, y: 4pt),
   align: (left, left, right, right, right, right, left),
-  table.header([*Posture*], [*What*], [*Before*], [*Target*], [*After*], [*Left over*], [*Note*]),
+  table.header([*Posture*], [*What*], [*Before*], [*Target*], [*After*], [*Still off*], [*Note*]),
   ..c.table.map(r => (r.posture, r.label, r.before, r.target, r.after, r.left, text(size: 8pt, r.note))).flatten()
 ))
 #if c.at("standing", default: none) != none [#v(3pt) #c.standing]

@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-import json
 import threading
+from dataclasses import asdict
 from pathlib import Path
-from typing import Any
 
 import typst
 
+from ..services.papers import ClientPaper, WorkplacePaper
 from .scene_svg import scene_svg
 
 HERE = Path(__file__).parent
@@ -28,12 +28,12 @@ class TypstPdfRenderer:
             )
         return compiler
 
-    def print(self, content: dict[str, Any]) -> bytes:
-        """Set a report's content.
+    def print(self, paper: ClientPaper | WorkplacePaper) -> bytes:
+        """Set a paper.
 
         Parameters
         ----------
-        content : dict
+        paper : ClientPaper or WorkplacePaper
             As the report service makes it.
 
         Returns
@@ -42,10 +42,9 @@ class TypstPdfRenderer:
             A tagged PDF.
 
         """
-        words = {key: value for key, value in content.items() if key != "scene"}
         inputs = {
-            "content": json.dumps(words, ensure_ascii=False),
-            "figure": scene_svg(content["scene"]) if content["scene"] else "",
+            "content": paper.model_dump_json(exclude={"scene", "workplace"}),
+            "figure": scene_svg(asdict(paper.scene)) if paper.scene else "",
         }
         made = self._compiler().compile(sys_inputs=inputs)
         if not isinstance(made, bytes):

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence, Set
 from datetime import datetime, timedelta
-from typing import Any, Protocol
+from typing import Protocol
 from uuid import UUID
 
 from ..core.units import LengthUnit
@@ -34,6 +34,7 @@ from .models import (
     VisitLine,
     VisitSnapshot,
 )
+from .paper_models import ClientPaper, WorkplacePaper
 from .throttle import Counted
 
 Clock = Callable[[], datetime]
@@ -312,4 +313,4 @@ class LightMeter(Protocol):
 class PdfRenderer(Protocol):
     """Makes a PDF of a report's content."""
 
-    def print(self, content: dict[str, Any]) -> bytes: ...
+    def print(self, paper: ClientPaper | WorkplacePaper) -> bytes: ...

@@ -95,8 +95,11 @@ def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_wor
         "title": "Cable of the mouse catches on the desk's edge",
         "do": "A longer cable or none.",
     } in theirs["requests"]
-    assert theirs["copy"] == "workplace"
-    assert not {"findings", "felt", "body", "strain", "notes", "reason", "note"} & theirs.keys()
+    assert theirs["kind"] == "workplace"
+    assert (
+        not {"causes", "actions", "felt", "body", "strain", "notes", "reason", "note"}
+        & theirs.keys()
+    )
     for refused in ("Elif", "Mirela"):
         with pytest.raises(Withheld):
             world.reports.draft_pdf(owner, practice, lines[refused].visit.id, "cm", "workplace")

@@ -245,11 +245,13 @@ def test_demo_gives_the_same_bodies_each_time(demo_world):
 def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, unit).content
+    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, unit).content.model_dump(
+        mode="json"
+    )
     heights = [row["before"] for row in draft["table"] if not row["before"].endswith("°")]
     assert {text.split(" ")[-1] for text in heights if text != "–"} == {unit}
     others = {"cm", "mm", "in"} - {unit}
-    said = " ".join(found["cause"] + found["instruction"] for found in draft["findings"])
+    said = " ".join(found["cause"] for cause in draft["causes"] for found in cause["findings"])
     assert f" {unit}" in said
     assert not any(f"0 {other}" in said for other in others if other != "in")
 
@@ -257,7 +259,9 @@ def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
 def test_the_draft_holds_before_target_and_after(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, "cm").content
+    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, "cm").content.model_dump(
+        mode="json"
+    )
     seat = next(row for row in draft["table"] if row["label"] == "Seat")
     assert (seat["before"], seat["target"], seat["after"]) == ("45.5 cm", "43.2 cm", "43.0 cm")
     assert seat["left"] == ""  # two millimetres are less than a tape can tell
@@ -265,13 +269,15 @@ def test_the_draft_holds_before_target_and_after(demo_world):
     assert draft["rhythm"]["sit"] + draft["rhythm"]["stand"] + draft["rhythm"]["move"] == 450
     assert draft["local_wording"]
     assert (draft["version"], draft["signed_by"]) == (2, None)
-    assert {found["posture"] for found in draft["findings"]} == {"seated", "standing"}
+    assert {one["posture"] for one in draft["actions"]} == {"seated", "standing"}
 
 
 def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(owner, practice, lines["Nadia"].visit.id, "cm").content
+    draft = world.reports.draft(owner, practice, lines["Nadia"].visit.id, "cm").content.model_dump(
+        mode="json"
+    )
     assert {row["posture"] for row in draft["table"]} == {"seated"}
     assert {joint["posture"] for joint in draft["joints"]} == {"seated"}
     assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0 cm")

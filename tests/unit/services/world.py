@@ -18,8 +18,8 @@ class PaperPress:
     def __init__(self):
         self.printed = []
 
-    def print(self, content):
-        self.printed.append(content)
+    def print(self, paper):
+        self.printed.append(paper.model_dump(mode="json", exclude={"workplace"}))
         return f"%PDF {len(self.printed)}".encode()
 
 

@@ -1385,6 +1385,91 @@ export interface components {
             version: number;
         };
         /**
+         * ClientPaper
+         * @description The client's paper: everything, with the workplace's paper as it was agreed beside it.
+         */
+        ClientPaper: {
+            /** Signed By */
+            signed_by?: string | null;
+            /** Signed Title */
+            signed_title?: string | null;
+            /** Signed At */
+            signed_at?: string | null;
+            /** Signed On */
+            signed_on?: string | null;
+            /** Practice */
+            practice: string;
+            /** Local Wording */
+            local_wording: string;
+            /** Client */
+            client: string;
+            /** Work */
+            work: string;
+            /** Visited On */
+            visited_on: string;
+            /** Visited */
+            visited: string;
+            /** Follow Up */
+            follow_up: string;
+            /** Follow Up On */
+            follow_up_on: string;
+            /** Table */
+            table: components["schemas"]["PaperRow"][];
+            /** Joints */
+            joints: components["schemas"]["PaperJoint"][];
+            rhythm: components["schemas"]["PaperRhythm"] | null;
+            /** Cautions */
+            cautions: string[];
+            scene: components["schemas"]["Scene"] | null;
+            /**
+             * Scene Shows
+             * @enum {string}
+             */
+            scene_shows: "left" | "target";
+            /** Unit */
+            unit: string;
+            /** Version */
+            version: number;
+            /**
+             * Kind
+             * @default client
+             * @constant
+             */
+            kind: "client";
+            /** Reason */
+            reason: string;
+            /** Warning */
+            warning: components["schemas"]["PaperFlag"][];
+            /** Felt */
+            felt: string[];
+            /** Cares */
+            cares: components["schemas"]["PaperPrecaution"][];
+            /** Lacks */
+            lacks: string[];
+            /** Worse */
+            worse: string | null;
+            /** Actions */
+            actions: components["schemas"]["PaperAction"][];
+            /** Causes */
+            causes: components["schemas"]["PaperCause"][];
+            /** Unexplained */
+            unexplained: string[];
+            /** Strain */
+            strain: components["schemas"]["PaperStrain"][];
+            plan: components["schemas"]["PaperPlan"];
+            /** Body */
+            body: components["schemas"]["PaperDimension"][];
+            /** Standing */
+            standing: string | null;
+            /** Notes */
+            notes: string[];
+            /** Estimated */
+            estimated: string[];
+            /** Note */
+            note: string;
+            workplace: components["schemas"]["WorkplacePaper"];
+        };
+        /**
          * Consent
          * @description ``effect`` is what withdrawing does, in the words of the question asked before it.
          */
@@ -1560,10 +1645,7 @@ export interface components {
          * @description What a report says at a revision, what a signature waits for, and what it would sign.
          */
         Draft: {
-            /** Content */
-            content: {
-                [key: string]: unknown;
-            };
+            content: components["schemas"]["ClientPaper"];
             /** Missing */
             missing: {
                 [key: string]: string;
@@ -2912,6 +2994,234 @@ export interface components {
             text: string;
         };
         /**
+         * PaperAction
+         * @description One thing to do: the same words as in Set and in the plan.
+         */
+        PaperAction: {
+            /** Id */
+            id: string;
+            /** Heading */
+            heading: string;
+            /** Text */
+            text: string;
+            /** Who */
+            who: string;
+            /** When */
+            when: string;
+            /** Price */
+            price: string;
+            /** Temporary */
+            temporary: boolean;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "open" | "done" | "later";
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** Resolves */
+            resolves: string[];
+        };
+        /**
+         * PaperAdded
+         * @description A piece that the plan adds.
+         */
+        PaperAdded: {
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /** Price */
+            price: string;
+            /** Temporary */
+            temporary: boolean;
+            /** Removes */
+            removes: string;
+        };
+        /**
+         * PaperCause
+         * @description A cause with its load, what it may explain, and its evidence.
+         */
+        PaperCause: {
+            /** Title */
+            title: string;
+            /** Severity */
+            severity: ("slight" | "marked" | "strong") | null;
+            /** Minutes */
+            minutes: number | null;
+            /** Explains */
+            explains: string[];
+            /** Findings */
+            findings: components["schemas"]["PaperFinding"][];
+        };
+        /**
+         * PaperDimension
+         * @description A body dimension: its value with plus-minus, and where it is from.
+         */
+        PaperDimension: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: string;
+            /** Plus Minus */
+            plus_minus: string;
+            /** How */
+            how: string;
+        };
+        /**
+         * PaperFinding
+         * @description One finding as evidence of a cause, in the practitioner's words where there are any.
+         */
+        PaperFinding: {
+            /** Id */
+            id: string;
+            /** Title */
+            title: string;
+            /** Posture */
+            posture: string;
+            /** Cause */
+            cause: string;
+            /** Left */
+            left: string;
+            /** Severity */
+            severity: ("slight" | "marked" | "strong") | null;
+            /** Evidence */
+            evidence: string[];
+        };
+        /**
+         * PaperFlag
+         * @description A red flag that is there, with what was done about it.
+         */
+        PaperFlag: {
+            /** Urgency */
+            urgency: string;
+            /** Label */
+            label: string;
+            /** Done */
+            done: string;
+        };
+        /**
+         * PaperJoint
+         * @description A joint before and as aimed at.
+         */
+        PaperJoint: {
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** Label */
+            label: string;
+            /** Band */
+            band: string;
+            /** Found */
+            found: string | null;
+            /** Found Off */
+            found_off: boolean;
+            /** Aim */
+            aim: string | null;
+            /** Aim Off */
+            aim_off: boolean;
+        };
+        /**
+         * PaperPlan
+         * @description The chosen plan, what moves between sitting and standing, and what was chosen otherwise.
+         */
+        PaperPlan: {
+            /** Label */
+            label: string;
+            /** Added */
+            added: components["schemas"]["PaperAdded"][];
+            /** Cautions */
+            cautions: string[];
+            /** Moves */
+            moves: string[];
+            /** Chosen */
+            chosen: string[];
+        };
+        /**
+         * PaperPrecaution
+         * @description A precaution: what the plan keeps to, whom to ask, who lifted it.
+         */
+        PaperPrecaution: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Limit */
+            limit: string;
+            /** Ask */
+            ask: string;
+            /** Note */
+            note: string | null;
+            /** Cleared */
+            cleared: string | null;
+        };
+        /**
+         * PaperRhythm
+         * @description The rhythm over this client's hours, minutes.
+         */
+        PaperRhythm: {
+            /** Label */
+            label: string;
+            /** Says */
+            says: string;
+            /** Hours */
+            hours: number;
+            /** Sit */
+            sit: number;
+            /** Stand */
+            stand: number;
+            /** Move */
+            move: number;
+            /** Changes */
+            changes: number;
+            /** Micro Breaks */
+            micro_breaks: number;
+            /** Longest Sit */
+            longest_sit: number;
+            /** Longest Stand */
+            longest_stand: number;
+        };
+        /**
+         * PaperRow
+         * @description A line of the table: before, target, after; finished texts with their units.
+         */
+        PaperRow: {
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** Label */
+            label: string;
+            /** Before */
+            before: string;
+            /** Target */
+            target: string;
+            /** After */
+            after: string;
+            /** Left */
+            left: string;
+            /** Note */
+            note: string;
+        };
+        /**
+         * PaperStrain
+         * @description A region's strain minutes with their arithmetic.
+         */
+        PaperStrain: {
+            /** Label */
+            label: string;
+            /** Minutes */
+            minutes: number;
+            /** Sums */
+            sums: string[];
+        };
+        /**
          * PasswordChange
          * @description The present password and the next one.
          */
@@ -3431,6 +3741,16 @@ export interface components {
             sha256: string;
             /** Current */
             current: boolean;
+        };
+        /**
+         * Request
+         * @description What is asked of the workplace.
+         */
+        Request: {
+            /** Title */
+            title: string;
+            /** Do */
+            do: string;
         };
         /**
          * ResidualExcess
@@ -4602,6 +4922,73 @@ export interface components {
                 [key: string]: string;
             };
             scene: components["schemas"]["Scene"];
+        };
+        /**
+         * WorkplacePaper
+         * @description The workplace's paper: furniture, room and hours.
+         *
+         *     ``left_out`` counts the findings that are not on it.
+         */
+        WorkplacePaper: {
+            /** Signed By */
+            signed_by?: string | null;
+            /** Signed Title */
+            signed_title?: string | null;
+            /** Signed At */
+            signed_at?: string | null;
+            /** Signed On */
+            signed_on?: string | null;
+            /** Practice */
+            practice: string;
+            /** Local Wording */
+            local_wording: string;
+            /** Client */
+            client: string;
+            /** Work */
+            work: string;
+            /** Visited On */
+            visited_on: string;
+            /** Visited */
+            visited: string;
+            /** Follow Up */
+            follow_up: string;
+            /** Follow Up On */
+            follow_up_on: string;
+            /** Table */
+            table: components["schemas"]["PaperRow"][];
+            /** Joints */
+            joints: components["schemas"]["PaperJoint"][];
+            rhythm: components["schemas"]["PaperRhythm"] | null;
+            /** Cautions */
+            cautions: string[];
+            scene: components["schemas"]["Scene"] | null;
+            /**
+             * Scene Shows
+             * @enum {string}
+             */
+            scene_shows: "left" | "target";
+            /** Unit */
+            unit: string;
+            /** Version */
+            version: number;
+            /**
+             * Kind
+             * @default workplace
+             * @constant
+             */
+            kind: "workplace";
+            /** Requests */
+            requests: components["schemas"]["Request"][];
+            /** Limits */
+            limits: string[];
+            /** Added */
+            added: components["schemas"]["PaperAdded"][];
+            /** Moves */
+            moves: string[];
+            /** Chosen */
+            chosen: string[];
+            /** Left Out */
+            left_out: number;
         };
         /**
          * ZoneView

@@ -1,59 +1,7 @@
-type TableRow = Record<
-  "posture" | "label" | "before" | "target" | "after" | "left" | "note",
-  string
->;
-type Finding = {
-  title: string;
-  posture: string;
-  cause: string;
-  instruction: string;
-  left: string;
-  severity: string;
-};
-type Warned = { urgency: string; label: string; done: string };
-type Care = { id: string; label: string; limit: string; ask: string; cleared: string | null };
-type Strain = { label: string; minutes: number; sums: string[] };
-type Rhythm = {
-  label: string;
-  says: string;
-  hours: number;
-  sit: number;
-  stand: number;
-  move: number;
-  changes: number;
-};
-
-type Content = {
-  client: string;
-  work: string;
-  practice: string;
-  visited: string;
-  reason: string;
-  warning: Warned[];
-  felt: string[];
-  cares: Care[];
-  lacks: string[];
-  strain: Strain[];
-  body: { label: string; value: string; plus_minus: string; how: string }[];
-  plan?: {
-    label: string;
-    added: { label: string; does: string; price: string; temporary: boolean; removes: string }[];
-    moves: string[];
-    chosen: string[];
-  };
-  note: string;
-  findings: Finding[];
-  table: TableRow[];
-  rhythm: Rhythm | null;
-  cautions: string[];
-  local_wording: string;
-  follow_up_on: string;
-  notes: string[];
-};
+import type { Schemas } from "@/shared/api/client";
 
 /** The report as a page; the PDF says the same and adds drawing, joints and signature. */
-export function ReportPaper({ content }: { content: Record<string, unknown> }) {
-  const report = content as unknown as Content;
+export function ReportPaper({ content: report }: { content: Schemas["ClientPaper"] }) {
   return (
     <article aria-label="Report" className="mt-5 border border-hair bg-ground p-5 text-sm">
       <p className="text-soft">{report.practice}</p>
@@ -81,24 +29,55 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
           {words}
         </p>
       ))}
-      <h4 className="mt-4 font-semibold">What was found</h4>
-      {report.findings.length === 0 && <p>Nothing measured lies outside its band.</p>}
+      {report.worse && <p className="mt-2 border-l-2 border-ink pl-2">{report.worse}</p>}
+      <h4 className="mt-4 font-semibold">What to do</h4>
+      {report.actions.length === 0 && <p>Nothing: all that was looked at is as it should be.</p>}
       <ul>
-        {report.findings.map((finding) => (
-          <li key={`${finding.posture} ${finding.title}`} className="border-b border-hair py-1.5">
-            {finding.posture === "standing" && <i>Standing. </i>}
-            {finding.cause} <b>{finding.instruction}</b>
-            {finding.left && <span className="text-soft"> Limit: {finding.left}.</span>}
+        {report.actions.map((action) => (
+          <li key={action.id} className="border-b border-hair py-1.5">
+            {action.posture === "standing" && <i>Standing. </i>}
+            {action.text}
+            {action.state !== "open" && <b> {action.state === "done" ? "Done." : "Not today."}</b>}
+            <span className="block text-soft">
+              {[action.who, action.when, action.price && `price: ${action.price}`]
+                .filter(Boolean)
+                .join(" · ")}
+            </span>
           </li>
         ))}
       </ul>
+      <h4 className="mt-4 font-semibold">Why</h4>
+      {report.causes.length === 0 && <p>Nothing measured lies outside its band.</p>}
+      {report.causes.map((cause) => (
+        <section key={cause.title} className="mt-2">
+          <h5 className="font-semibold">
+            {cause.title}
+            {cause.minutes !== null && (
+              <span className="figures font-normal text-soft"> {cause.minutes} min a day</span>
+            )}
+          </h5>
+          {cause.explains.length > 0 && <p>May explain: {cause.explains.join("; ")}</p>}
+          <ul>
+            {cause.findings.map((finding) => (
+              <li key={finding.id} className="border-b border-hair py-1">
+                {finding.posture === "standing" && <i>Standing. </i>}
+                {finding.cause}
+                {finding.left && <span className="text-soft"> Limit: {finding.left}.</span>}
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      {report.unexplained.length > 0 && (
+        <p className="mt-2">Nothing found here explains: {report.unexplained.join("; ")}.</p>
+      )}
       {report.strain.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">Strain minutes a day</h4>
           {report.strain.map((one) => (
             <p key={one.label} className="figures">
               <b>
-                {one.label} {Math.round(one.minutes)} min
+                {one.label} {one.minutes} min
               </b>
               <span className="block text-soft">{one.sums.join("; ")}</span>
             </p>
@@ -132,7 +111,7 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
           ))}
         </tbody>
       </table>
-      {report.plan && report.plan.added.length > 0 && (
+      {report.plan.added.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">{report.plan.label}: what is added</h4>
           {report.plan.added.map((one) => (
@@ -147,7 +126,7 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
           ))}
         </>
       )}
-      {report.plan && report.plan.moves.length > 0 && (
+      {report.plan.moves.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">Between sitting and standing</h4>
           {report.plan.moves.map((line) => (
@@ -157,7 +136,7 @@ export function ReportPaper({ content }: { content: Record<string, unknown> }) {
           ))}
         </>
       )}
-      {report.plan && report.plan.chosen.length > 0 && (
+      {report.plan.chosen.length > 0 && (
         <p className="mt-2 text-soft">Chosen here: {report.plan.chosen.join("; ")}.</p>
       )}
       {report.body.length > 0 && (

@@ -1,0 +1,230 @@
+"""The papers, part by part: what a report holds is what stands here, and nothing else.
+
+The same models type the page, the template of the PDF and the frozen content of a signed version.
+"""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from pydantic import BaseModel, ConfigDict
+
+from ..core.drawing import Scene
+from ..core.findings.finding import Severity
+from ..core.fit.result import Posture
+
+Copy = Literal["client", "workplace"]
+Shows = Literal["left", "target"]
+
+
+class PaperPart(BaseModel):
+    """A part of a paper; it takes nothing that it does not name."""
+
+    model_config = ConfigDict(extra="forbid")
+
+
+class PaperRow(PaperPart):
+    """A line of the table: before, target, after; finished texts with their units."""
+
+    posture: Posture
+    label: str
+    before: str
+    target: str
+    after: str
+    left: str
+    note: str
+
+
+class PaperFlag(PaperPart):
+    """A red flag that is there, with what was done about it."""
+
+    urgency: str
+    label: str
+    done: str
+
+
+class PaperPrecaution(PaperPart):
+    """A precaution: what the plan keeps to, whom to ask, who lifted it."""
+
+    id: str
+    label: str
+    limit: str
+    ask: str
+    note: str | None
+    cleared: str | None
+
+
+class PaperFinding(PaperPart):
+    """One finding as evidence of a cause, in the practitioner's words where there are any."""
+
+    id: str
+    title: str
+    posture: str
+    cause: str
+    left: str
+    severity: Severity | None
+    evidence: list[str]
+
+
+class PaperCause(PaperPart):
+    """A cause with its load, what it may explain, and its evidence."""
+
+    title: str
+    severity: Severity | None
+    minutes: int | None
+    explains: list[str]
+    findings: list[PaperFinding]
+
+
+class PaperAction(PaperPart):
+    """One thing to do: the same words as in Set and in the plan."""
+
+    id: str
+    heading: str
+    text: str
+    who: str
+    when: str
+    price: str
+    temporary: bool
+    state: Literal["open", "done", "later"]
+    posture: Posture
+    resolves: list[str]
+
+
+class PaperStrain(PaperPart):
+    """A region's strain minutes with their arithmetic."""
+
+    label: str
+    minutes: int
+    sums: list[str]
+
+
+class PaperAdded(PaperPart):
+    """A piece that the plan adds."""
+
+    label: str
+    does: str
+    price: str
+    temporary: bool
+    removes: str
+
+
+class PaperPlan(PaperPart):
+    """The chosen plan, what moves between sitting and standing, and what was chosen otherwise."""
+
+    label: str
+    added: list[PaperAdded]
+    cautions: list[str]
+    moves: list[str]
+    chosen: list[str]
+
+
+class PaperDimension(PaperPart):
+    """A body dimension: its value with plus-minus, and where it is from."""
+
+    label: str
+    value: str
+    plus_minus: str
+    how: str
+
+
+class PaperJoint(PaperPart):
+    """A joint before and as aimed at."""
+
+    posture: Posture
+    label: str
+    band: str
+    found: str | None
+    found_off: bool
+    aim: str | None
+    aim_off: bool
+
+
+class PaperRhythm(PaperPart):
+    """The rhythm over this client's hours, minutes."""
+
+    label: str
+    says: str
+    hours: float
+    sit: float
+    stand: float
+    move: float
+    changes: int
+    micro_breaks: int
+    longest_sit: float
+    longest_stand: float
+
+
+class Signature(PaperPart):
+    """Who signed a version, and when; empty in a draft."""
+
+    signed_by: str | None = None
+    signed_title: str | None = None
+    signed_at: str | None = None
+    signed_on: str | None = None
+
+
+class PaperHead(Signature):
+    """What every paper begins and ends with."""
+
+    practice: str
+    local_wording: str
+    client: str
+    work: str
+    visited_on: str
+    visited: str
+    follow_up: str
+    follow_up_on: str
+    table: list[PaperRow]
+    joints: list[PaperJoint]
+    rhythm: PaperRhythm | None
+    cautions: list[str]
+    scene: Scene | None
+    scene_shows: Shows
+    unit: str
+    version: int
+
+
+class Request(PaperPart):
+    """What is asked of the workplace."""
+
+    title: str
+    do: str
+
+
+class WorkplacePaper(PaperHead):
+    """The workplace's paper: furniture, room and hours.
+
+    ``left_out`` counts the findings that are not on it.
+    """
+
+    kind: Literal["workplace"] = "workplace"
+    requests: list[Request]
+    limits: list[str]
+    added: list[PaperAdded]
+    moves: list[str]
+    chosen: list[str]
+    left_out: int
+
+
+class ClientPaper(PaperHead):
+    """The client's paper: everything, with the workplace's paper as it was agreed beside it."""
+
+    kind: Literal["client"] = "client"
+    reason: str
+    warning: list[PaperFlag]
+    felt: list[str]
+    cares: list[PaperPrecaution]
+    lacks: list[str]
+    worse: str | None
+    actions: list[PaperAction]
+    causes: list[PaperCause]
+    unexplained: list[str]
+    strain: list[PaperStrain]
+    plan: PaperPlan
+    body: list[PaperDimension]
+    standing: str | None
+    notes: list[str]
+    estimated: list[str]
+    note: str
+    workplace: WorkplacePaper

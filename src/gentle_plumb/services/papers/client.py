@@ -1,0 +1,281 @@
+"""The client's paper, made from the workup: every sentence as the page has it."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+from typing import Any
+
+from ...core.catalogue import QUANTITIES
+from ...core.drawing import SceneRequest
+from ...core.findings import Finding
+from ...core.intake import URGENCY
+from ...core.presentation import JointView, RowView, hard_limit_words, plan_view
+from ...core.record import spoken_date
+from ...core.units import LengthUnit
+from ..measured import Measured
+from ..models import Practice, VisitSnapshot
+from ..paper_models import (
+    ClientPaper,
+    PaperAction,
+    PaperAdded,
+    PaperCause,
+    PaperDimension,
+    PaperFinding,
+    PaperFlag,
+    PaperJoint,
+    PaperPlan,
+    PaperPrecaution,
+    PaperRhythm,
+    PaperRow,
+    PaperStrain,
+    Shows,
+)
+from ..workup import RhythmView, Workup
+from .workplace import workplace_paper
+
+CAUTIONS = (
+    "These are starting points. Comfort and the tests on the person overrule the number, "
+    "and pain overrules comfort.",
+    "Stop and ask the treating clinician if pain, tingling, numbness or dizziness comes or stays.",
+    "Nobody lifts a loaded desk alone. Stacks stay under 20 cm (8 in), non-slip, never under "
+    "castors.",
+    "This report supports a qualified person's advice. It is no diagnosis and no promise.",
+)
+
+
+def client_paper(
+    practice: Practice, opened: VisitSnapshot, workup: Workup, unit: LengthUnit
+) -> ClientPaper:
+    """Build the paper, and the workplace's beside it.
+
+    Parameters
+    ----------
+    practice, opened, workup
+        Whose, which visit, and what it comes to.
+    unit : {"mm", "cm", "in"}
+        Of every length.
+
+    """
+    values = workup.values
+    table = [(row, paper_row(row)) for row in _shown(workup)]
+    figure, shows = _figure(workup, unit)
+    plan, rhythm = _plan(workup, unit), _rhythm(workup)
+    due = str(values.get("report.follow_up") or "")
+    head: dict[str, Any] = {
+        "practice": practice.name,
+        "local_wording": practice.local_wording,
+        "client": opened.client.name,
+        "visited_on": opened.visit.started_on.isoformat(),
+        "visited": spoken_date(opened.visit.started_on.isoformat()),
+        "follow_up": due,
+        "follow_up_on": spoken_date(due) if due else "",
+        "rhythm": rhythm,
+        "scene_shows": shows,
+        "unit": unit,
+        "version": opened.versions + 1,
+    }
+    paper = workplace_paper(
+        opened, workup, head=head, table=table, plan=plan, figure=figure, cautions=CAUTIONS[2:3]
+    )
+    return ClientPaper(
+        **head,
+        work=opened.client.work,
+        table=[line for _, line in table],
+        joints=[paper_joint(joint) for joint in workup.joints],
+        cautions=list(CAUTIONS),
+        scene=workup.through.scene(figure),
+        reason=str(values.get("ask.reason") or ""),
+        warning=[
+            PaperFlag(urgency=URGENCY[flag.urgency], label=flag.label, done=flag.done or "")
+            for flag in workup.signs
+        ],
+        felt=workup.felt,
+        cares=[PaperPrecaution(**asdict(care)) for care in workup.cares],
+        lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
+        worse=workup.worse,
+        actions=_actions(workup),
+        causes=_causes(workup),
+        unexplained=workup.unexplained,
+        strain=_strain(workup),
+        plan=plan,
+        body=[_dimension(one, unit) for one in workup.measured if one.value or one.skipped],
+        standing=workup.why_not_standing,
+        notes=[*workup.notes, *_in_doubt(workup)],
+        estimated=sorted({name for row in workup.rows for name in row.estimated}),
+        note=str(values.get("report.note") or ""),
+        workplace=paper,
+    )
+
+
+def _shown(workup: Workup) -> list[RowView]:
+    """Return the rows that were found, aimed at or set; a footrest that is nowhere is no line."""
+
+    def anything(row: RowView) -> bool:
+        numbers = (row.at.found, row.at.setting, row.at.left)
+        if row.key == "footrest":
+            return any(numbers)
+        return any(number is not None for number in numbers)
+
+    return [
+        row
+        for row in workup.rows
+        if QUANTITIES[row.key].settable
+        and anything(row)
+        and (row.posture == "seated" or workup.result.standing.possible)
+    ]
+
+
+def _figure(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
+    values = workup.values
+    left = any(
+        path.startswith(("set.seated.", "set.standing.")) and value is not None
+        for path, value in values.items()
+    )
+    shows: Shows = "left" if left else "target"
+    both = workup.result.standing.possible
+    return SceneRequest(
+        width=900 if both else 700,
+        height=640 if both else 560,
+        mode="both" if both else "seated",
+        unit=unit,
+        show=shows,
+    ), shows
+
+
+def paper_row(row: RowView) -> PaperRow:
+    """Return a row as a line of the table."""
+    unit = "°" if row.unit == "°" else f" {row.unit}"
+    target = row.setting if row.setting is not None else row.target
+    note = row.limits[0] if row.limits else row.reason if target is None else None
+    if row.overruled:
+        note = f"set by the practitioner: {row.overrule_reason or 'no reason given'}"
+        note += f" (computed: {row.computed}{unit})" if row.computed else ""
+
+    def with_unit(text: str | None) -> str:
+        return f"{text}{unit}" if text is not None else "–"
+
+    return PaperRow(
+        posture=row.posture,
+        label=row.label,
+        before=with_unit(row.found),
+        target=("~" if row.estimated else "") + with_unit(target),
+        after=with_unit(row.left) + (" (set, not re-measured)" if row.left_unmeasured else ""),
+        left=with_unit(row.left_over) if row.left_over else "",
+        note=note or "",
+    )
+
+
+def paper_joint(joint: JointView) -> PaperJoint:
+    """Return a joint as a line of its table."""
+    return PaperJoint(
+        posture=joint.posture,
+        label=joint.label,
+        band=joint.band,
+        found=joint.found,
+        found_off=joint.found_off,
+        aim=joint.aim,
+        aim_off=joint.aim_off,
+    )
+
+
+def _rhythm(workup: Workup) -> PaperRhythm | None:
+    chosen = workup.values.get("pace.rhythm")
+    view: RhythmView | None = next((one for one in workup.rhythms if one.id == chosen), None)
+    if view is None or not view.possible:
+        return None
+    return PaperRhythm(label=view.label, says=view.says, hours=workup.hours, **asdict(view.totals))
+
+
+def _plan(workup: Workup, unit: LengthUnit) -> PaperPlan:
+    plan = plan_view(workup.through.chosen_plan(), unit)
+    return PaperPlan(
+        label=plan.label,
+        added=[
+            PaperAdded(
+                label=one.label,
+                does=one.does,
+                price=one.price,
+                temporary=one.temporary,
+                removes=one.removes or "",
+            )
+            for one in plan.added
+        ],
+        cautions=plan.cautions,
+        moves=[
+            f"{one.label}: {one.seated} to {one.standing} {unit} ({one.by})"
+            if one.by
+            else f"{one.label}: {one.text}"
+            for one in workup.moves
+        ],
+        chosen=workup.through.chosen_otherwise(),
+    )
+
+
+def _actions(workup: Workup) -> list[PaperAction]:
+    return [
+        PaperAction(
+            id=one.id,
+            heading=one.heading,
+            text=one.text,
+            who=one.who,
+            when=one.when,
+            price=one.price,
+            temporary=one.temporary,
+            state=one.state,
+            posture=one.posture,
+            resolves=one.resolves,
+        )
+        for one in workup.actions
+    ]
+
+
+def _causes(workup: Workup) -> list[PaperCause]:
+    findings = {one.id: one for one in workup.findings}
+    return [
+        PaperCause(
+            title=cause.title,
+            severity=cause.severity,
+            minutes=cause.minutes,
+            explains=cause.explains,
+            findings=[_finding(findings[id]) for id in cause.findings],
+        )
+        for cause in workup.causes
+    ]
+
+
+def _finding(one: Finding) -> PaperFinding:
+    return PaperFinding(
+        id=one.id,
+        title=one.title,
+        posture=one.posture,
+        cause=one.words or one.cause,
+        left=one.left or "",
+        severity=one.severity,
+        evidence=list(one.evidence),
+    )
+
+
+def _strain(workup: Workup) -> list[PaperStrain]:
+    return [
+        PaperStrain(
+            label=one.label,
+            minutes=round(one.minutes),
+            sums=[f"{part.title}: {part.sum}" for part in one.parts if part.counted],
+        )
+        for one in workup.strain
+    ]
+
+
+def _dimension(one: Measured, unit: LengthUnit) -> PaperDimension:
+    value = f"{one.value} {unit}" if one.value else ""
+    how = one.source or one.by if one.value else f"left out: {(one.skipped or '').lower()}"
+    return PaperDimension(
+        label=one.label, value=value, plus_minus=one.plus_minus or "", how=how or ""
+    )
+
+
+def _in_doubt(workup: Workup) -> list[str]:
+    """Return what was asked about a measurement and not answered: said, not hidden."""
+    if not workup.doubtful:
+        return []
+    return [f"In doubt and not settled: {', '.join(workup.doubtful).lower()}."]

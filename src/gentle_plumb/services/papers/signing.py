@@ -1,0 +1,79 @@
+"""What a signature waits for, and what it would sign."""
+
+from __future__ import annotations
+
+from ...core.intake import RED_FLAGS, unasked_red_flags
+from ..workup import Workup
+
+
+def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
+    """What a signature has to wait for: path of the field and words."""
+    values, missing = workup.values, []
+    unasked = unasked_red_flags(values)
+    if unasked:
+        many = (
+            "red flags have" if len(unasked) == len(RED_FLAGS) else f"{len(unasked)} red flags have"
+        )
+        missing.append((f"ask.sign.{unasked[0].id}", f"{many} not been asked about"))
+    if values.get("ask.warning") is None:
+        missing.append(("ask.warning", "any other sign has not been asked about"))
+    missing += [
+        (sign.done_path, f"write down what was done, and by whom, about: {sign.label.lower()}")
+        for sign in workup.signs
+        if sign.done is None
+    ]
+    if _holds_nothing(workup):
+        missing.append(
+            ("look.found.seat", "nothing was found or measured: there is nothing to sign")
+        )
+    missing += [
+        (
+            f"work.finding.{found.id.replace('.', '-')}.reason",
+            f"give a reason for dismissing “{found.title}”",
+        )
+        for found in workup.findings
+        if found.verdict == "dismissed" and not found.dismissed_for
+    ]
+    if not values.get("report.follow_up"):
+        missing.append(("report.follow_up", "give a follow-up date"))
+    agreed = (
+        values.get("ask.consent.notes") == "yes"
+    )  # a reason is in own words: kept with consent only
+    for path, value in values.items():
+        settings = path.startswith(("work.seated.", "work.standing."))
+        own = settings and path.count(".") == 2 and value is not None
+        if own and agreed and not values.get(f"{path}.why"):
+            missing.append((f"{path}.why", "give a reason for each number of your own"))
+    return missing
+
+
+def _holds_nothing(workup: Workup) -> bool:
+    """Whether a visit has neither a height as found, nor a body, nor a finding of one's own."""
+    rows = (*workup.result.seated.rows, *workup.result.standing.rows)
+    found = any(row.found is not None for row in rows)
+    body = any(value.source != "estimated" for value in workup.case.body.values.values())
+    return not (found or body or workup.photos or any(one.own for one in workup.findings))
+
+
+def summary_of(workup: Workup) -> list[str]:
+    """What is signed, in a few lines: asked about once before the signature."""
+    done = sum(
+        row.left is not None
+        for row in workup.rows
+        if (row.posture, row.key) in {(step.posture, step.key) for step in workup.order}
+    )
+    aimed = sum(row.left_unmeasured for row in workup.rows)
+    off = [one for one in workup.findings if one.state == "off"]
+    open_ones = sum(one.verdict is None and not one.own for one in off)
+    estimated = {name for row in workup.rows for name in row.estimated}
+    said = [
+        f"{done} of {len(workup.order)} settings set"
+        + (f", {aimed} of them not re-measured" if aimed else "")
+    ]
+    said.append(f"{len(off)} findings, {open_ones} of them not looked at")
+    if workup.doubtful:
+        said.append(f"In doubt and not settled: {', '.join(workup.doubtful).lower()}")
+    if estimated:
+        said.append(f"Estimated, not measured: {', '.join(sorted(estimated))}")
+    said += [f"Precaution: {care.label.lower()}" for care in workup.cares if care.cleared is None]
+    return said

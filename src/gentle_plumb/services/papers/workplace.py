@@ -1,0 +1,199 @@
+"""The workplace's paper: built from an allow-list, so that what nobody listed can't be on it.
+
+It says what is to be done with furniture and room, and what work is left out, never why. What the
+client or the practitioner wrote in their own words, advice about eyes and lenses, the angles of
+joints and the heights of the body are on it only where they were ticked one by one.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import replace
+from typing import Any
+
+from ...core.drawing import SceneRequest
+from ...core.findings import Finding
+from ...core.fit import FitRow, limit_text
+from ...core.plans import RISERS_WARNING, STACK_WARNING
+from ...core.presentation import RowView
+from ...core.record import Entries, spoken_date
+from ...core.units import LengthUnit
+from ..models import VisitSnapshot
+from ..paper_models import PaperJoint, PaperPlan, PaperRow, Request, Signature, WorkplacePaper
+from ..workup import Workup
+
+SHARED_LIMITS = frozenset({"stops", "starts", "fixed", "steps", "shallow"})
+"""Kinds of limit that are about the piece alone."""
+SHARED_CAUTIONS = (STACK_WARNING, RISERS_WARNING)
+SHARED_RULES = frozenset(
+    {
+        "chair_stability",
+        "gas_spring",
+        "tilt_lock",
+        "castors",
+        "sharp_edge",
+        "drawer",
+        "tray_track",
+        "cart_tool",
+        "cart_tension",
+        "arm_holds",
+        "headset",
+        "document_holder",
+        "television",
+        "mat",
+        "rail",
+    }
+)
+SHARED_SUBJECTS = frozenset({"Room"})
+"""Findings about pieces and the room: their title and what to do, in the program's words."""
+TICKS: dict[str, str] = {
+    "report.share.work": "Work and place, as written with the client",
+    "report.share.eyes": "What is chosen for lenses and eyes",
+    "report.share.joints": "Angles of the joints",
+    "report.share.heights": "The person in the drawing, with eye and elbow heights",
+}
+"""What is on the paper only where ticked, beside own findings and own words, each by itself."""
+
+
+def _ticked(values: Entries, path: str) -> bool:
+    return values.get(path) == "yes"
+
+
+def _requests(findings: list[Finding], values: Entries) -> tuple[list[Request], int]:
+    """What is asked of the workplace, and how many findings stay out."""
+    found: list[Request] = []
+    out = 0
+    for one in findings:
+        if one.state != "off" or one.verdict == "dismissed":
+            continue
+        start = (
+            f"work.own.{one.id.removeprefix('own-')}"
+            if one.own
+            else (f"work.finding.{one.id.replace('.', '-')}")
+        )
+        if _ticked(values, f"{start}.workplace") and (one.own or one.words):
+            said = one.words or one.title
+            found.append(Request(title=said, do=one.instruction if one.own else ""))
+        elif not one.own and (one.id in SHARED_RULES or one.subject in SHARED_SUBJECTS):
+            found.append(Request(title=one.title, do=one.instruction))
+        else:
+            out += 1
+    return found, out
+
+
+def _row(line: PaperRow, row: RowView, fitted: FitRow, unit: LengthUnit) -> PaperRow:
+    """Return a line of the table with notes about pieces alone."""
+    shared = [limit_text(one, unit) for one in fitted.limits if one.kind in SHARED_LIMITS]
+    note = "" if row.overruled else "; ".join(shared)
+    return line.model_copy(update={"target": line.target.removeprefix("~"), "note": note})
+
+
+def workplace_paper(
+    opened: VisitSnapshot,
+    workup: Workup,
+    *,
+    head: Mapping[str, Any],
+    table: list[tuple[RowView, PaperRow]],
+    plan: PaperPlan,
+    figure: SceneRequest,
+    cautions: Sequence[str],
+) -> WorkplacePaper:
+    """Build the paper.
+
+    Parameters
+    ----------
+    opened, workup
+        Which visit, and what it comes to.
+    head : mapping
+        Practice, client, dates, rhythm, unit and version, as on the client's paper.
+    table : list of pairs
+        Rows with their lines as the client's paper has them.
+    plan : PaperPlan
+        As the client's paper has it; only named parts are taken over.
+    figure : SceneRequest
+        The drawing, made here without the person unless that was ticked.
+    cautions : sequence of str
+        That hold for everybody.
+
+    """
+    values = workup.values
+    requests, out = _requests(workup.findings, values)
+    person = _ticked(values, "report.share.heights")
+    rows = {
+        (one.posture, one.key): one
+        for posture in (workup.result.seated, workup.result.standing)
+        for one in posture.rows
+    }
+    return WorkplacePaper(
+        **head,
+        work=opened.client.work if _ticked(values, "report.share.work") else "",
+        requests=requests,
+        limits=list(workup.limits.at_work),
+        table=[_row(line, row, rows[row.posture, row.key], head["unit"]) for row, line in table],
+        added=[one.model_copy(update={"removes": ""}) for one in plan.added],
+        cautions=[*(one for one in plan.cautions if one in SHARED_CAUTIONS), *cautions],
+        moves=plan.moves,
+        chosen=[one for one in plan.chosen if one.startswith("Bifocal")]
+        if _ticked(values, "report.share.eyes")
+        else [],
+        joints=[
+            PaperJoint(**{name: getattr(one, name) for name in PaperJoint.model_fields})
+            for one in workup.joints
+        ]
+        if _ticked(values, "report.share.joints")
+        else [],
+        scene=workup.through.scene(replace(figure, person=person)),
+        left_out=out,
+    )
+
+
+LEGACY_TABLE = ("posture", "label", "before", "target", "after", "left")
+LEGACY_HEAD = (
+    "practice",
+    "local_wording",
+    "client",
+    "visited_on",
+    "follow_up",
+    "unit",
+    "scene_shows",
+    "version",
+)
+
+
+def legacy_paper(content: Mapping[str, Any]) -> WorkplacePaper:
+    """Return the paper of a report that was signed before the papers had models.
+
+    What the workplace's copy said then is kept where it stands in the content; older versions give
+    numbers of furniture only: nothing in them was ever ticked.
+    """
+    kept = content.get("workplace")
+    if kept is None:
+        rows = [
+            PaperRow.model_validate({**{name: str(row[name]) for name in LEGACY_TABLE}, "note": ""})
+            for row in content["table"]
+        ]
+        kept = {"table": rows, "left_out": len(content["findings"])}
+    known = {name: value for name, value in kept.items() if name in WorkplacePaper.model_fields}
+    head = {name: content[name] for name in LEGACY_HEAD}
+    due = str(head["follow_up"])
+    empty: dict[str, Any] = {
+        "work": "",
+        "requests": [],
+        "limits": [],
+        "added": [],
+        "cautions": [],
+        "moves": [],
+        "chosen": [],
+        "joints": [],
+        "rhythm": None,
+        "scene": None,
+        "visited": spoken_date(str(head["visited_on"])),
+        "follow_up_on": spoken_date(due) if due else "",
+    }
+    signed = {name: content.get(name) for name in Signature.model_fields}
+    whole = {**empty, **head, **known, **signed}
+    whole["added"] = [{"removes": "", **one} for one in whole["added"]]
+    whole["joints"] = [
+        {name: one[name] for name in PaperJoint.model_fields} for one in whole["joints"]
+    ]
+    return WorkplacePaper.model_validate(whole)
