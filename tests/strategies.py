@@ -15,14 +15,7 @@ from gentle_plumb.core.workstation import (
     Span,
     Workstation,
 )
-from gentle_plumb.demo.photographs import (
-    HEIGHT,
-    STAFF_MM,
-    WIDTH,
-    Camera,
-    field_of_view,
-    side_joints,
-)
+from plumb_demo.photographs import HEIGHT, STAFF_MM, WIDTH, Camera, field_of_view, side_joints
 
 LUMBAR_MM = 190.0
 

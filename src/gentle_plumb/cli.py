@@ -292,7 +292,7 @@ def formats() -> None:
 @app.command()
 def bench(quick: Annotated[bool, typer.Option("--quick", help="Fewer rounds.")] = False) -> None:
     """Measure what must hold, and print it."""
-    from .benchmarks import run_bench
+    from plumb_bench import run_bench
 
     run_bench(console, quick=quick)
 

@@ -8,10 +8,11 @@ from datetime import UTC, datetime
 from fastapi import FastAPI
 from sqlalchemy import Engine
 
+from plumb_demo.people import DEMO_MEMBERS
+
 from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
-from .demo.people import DEMO_MEMBERS
 from .devices import SocketInstrument, SocketLightMeter
 from .documents import PillowImageProcessor, TypstPdfRenderer
 from .documents.exchange import ExchangeFormats

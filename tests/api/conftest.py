@@ -9,8 +9,6 @@ from fastapi.testclient import TestClient
 
 from conftest import PASSWORD, make_office
 from gentle_plumb.api import Services, make_app
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import body_readings
 from gentle_plumb.devices import SocketInstrument, SocketLightMeter
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
@@ -26,6 +24,8 @@ from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
 from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlPolicies, SqlRecords, SqlShelf
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_readings
 
 
 @pytest.fixture

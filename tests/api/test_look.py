@@ -9,10 +9,10 @@ from PIL import Image
 from api.conftest import Page
 from conftest import make_office, weeks_on
 from gentle_plumb.core.units import format_length
-from gentle_plumb.demo.people import NO_FLAGS
-from gentle_plumb.demo.photographs import STAFF_MM, Angles, photograph_side
 from gentle_plumb.documents.image_processor import MOST_BYTES
 from gentle_plumb.storage import SqlAccounts
+from plumb_demo.people import NO_FLAGS
+from plumb_demo.photographs import STAFF_MM, Angles, photograph_side
 
 PHOTOGRAPHS = "ask.consent.photographs"
 

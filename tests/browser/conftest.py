@@ -13,8 +13,8 @@ import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from conftest import ROOT, empty_database
-from gentle_plumb.demo.people import DEMO_MEMBERS
 from gentle_plumb.hosting.postgres import free_port
+from plumb_demo.people import DEMO_MEMBERS
 
 expect.set_options(timeout=20_000)
 

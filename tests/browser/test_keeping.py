@@ -7,7 +7,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from browser.conftest import SIGNED_IN, entry, kept, open_step, sign_in, tab, visit_id, walk_to
-from gentle_plumb.demo.people import DEMO_MEMBERS
+from plumb_demo.people import DEMO_MEMBERS
 
 pytestmark = pytest.mark.browser
 

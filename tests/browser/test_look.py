@@ -7,7 +7,7 @@ from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
 from browser.conftest import entry, kept, open_step, sign_in, tab
-from gentle_plumb.demo.photographs import Angles, Camera, photograph_side
+from plumb_demo.photographs import Angles, Camera, photograph_side
 
 pytestmark = pytest.mark.browser
 PARTS = {

@@ -9,7 +9,7 @@ from shutil import which
 
 import pytest
 
-from gentle_plumb.demo.people import DEMO_MEMBERS
+from plumb_demo.people import DEMO_MEMBERS
 
 pytestmark = [pytest.mark.browser, pytest.mark.filterwarnings("ignore")]
 """The drivers of these browsers warn of their own making."""

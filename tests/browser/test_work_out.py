@@ -14,8 +14,8 @@ from browser.conftest import entry, kept, open_step, tab
 from gentle_plumb.core.policy import POLICY_QUESTIONS
 from gentle_plumb.core.record import case_from
 from gentle_plumb.core.what_if import JsonWhatIfSession, VisitInput, visit_input_to_json
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import full_visit
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import full_visit
 
 SEED, VISITS = 20261125, 200
 

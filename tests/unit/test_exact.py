@@ -9,8 +9,6 @@ from random import Random
 
 import pytest
 
-from gentle_plumb.benchmarks.hard_cases import SEED, hard_cases, seldom_fits
-from gentle_plumb.benchmarks.reference_solver import kit_with_milp
 from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
 from gentle_plumb.core.fit.pair import solve_pair
 from gentle_plumb.core.fit.search import search
@@ -18,6 +16,8 @@ from gentle_plumb.core.fit.search_model import SearchModel
 from gentle_plumb.core.plans.addition_sets import HeightSearch, height_kit, with_additions
 from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Settings, Span
+from plumb_bench.hard_cases import SEED, hard_cases, seldom_fits
+from plumb_bench.reference_solver import kit_with_milp
 from strategies import usual_case
 
 SEARCHED, FITTED, SOLVED = 3000, 120, 8

@@ -16,7 +16,7 @@ from gentle_plumb.core.photo import read_photo
 from gentle_plumb.core.record import case_from, field_of
 from gentle_plumb.core.record.texts import TEXTS
 from gentle_plumb.core.sources import SOURCES
-from gentle_plumb.demo.photographs import Angles, Camera
+from plumb_demo.photographs import Angles, Camera
 from strategies import side_photo
 
 HOURS = {"ask.hours.typing": 3.0, "ask.hours.mouse": 3.0, "ask.hours.paper": 1.0}

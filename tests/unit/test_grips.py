@@ -7,7 +7,7 @@ import pytest
 
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.what_if import VisitInput, WhatIfRequest, WhatIfSession
-from gentle_plumb.demo.load import full_visit
+from plumb_demo.load import full_visit
 
 
 def test_a_ring_turns_what_it_is_on_by_as_much_as_the_hand():

@@ -8,10 +8,10 @@ from threading import Lock
 import pytest
 from PIL import ExifTags, Image
 
-from gentle_plumb.demo.photographs import Angles, field_of_view, photograph_side
 from gentle_plumb.documents import PillowImageProcessor
 from gentle_plumb.documents import image_processor as limits
 from gentle_plumb.services.errors import BadPicture
+from plumb_demo.photographs import Angles, field_of_view, photograph_side
 
 RED, GREY = (200, 30, 30), (128, 128, 128)
 

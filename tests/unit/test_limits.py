@@ -7,7 +7,6 @@ from random import Random
 
 import pytest
 
-from gentle_plumb.benchmarks.hard_cases import SEED, seldom_fits
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import fit
 from gentle_plumb.core.fit.model import search_model
@@ -20,10 +19,11 @@ from gentle_plumb.core.presentation import hard_limit_words, plan_views
 from gentle_plumb.core.record.texts import TEXTS
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.core.workstation import Settings, Span
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import full_visit
 from gentle_plumb.services.models import Client, Visit, VisitSnapshot
 from gentle_plumb.services.workup import work_up
+from plumb_bench.hard_cases import SEED, seldom_fits
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import full_visit
 from strategies import mean_body, usual_case
 
 HOURS = {f"ask.hours.{task}": 2.0 for task in ("typing", "mouse", "reading")}

@@ -8,7 +8,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_plumb.core.photo import LANDMARKS, MEASURES, read_photo
-from gentle_plumb.demo.photographs import (
+from plumb_demo.photographs import (
     WIDTH,
     Angles,
     Camera,

@@ -2,8 +2,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from gentle_plumb.benchmarks.slips import count_slips
 from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue, Earlier, questions
+from plumb_bench.slips import count_slips
 from strategies import mean_body
 
 

@@ -17,8 +17,8 @@ from gentle_plumb.core.record import (
     read_typed,
 )
 from gentle_plumb.core.workstation.shelf import SHELF
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import body_readings
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_readings
 
 SEAT = field_of("look.found.seat")
 

@@ -7,7 +7,6 @@ import pytest
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 
-from gentle_plumb.benchmarks.reference_solver import solve_with_milp
 from gentle_plumb.core.errors import MissingInput
 from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
 from gentle_plumb.core.fit.model import search_model
@@ -15,6 +14,7 @@ from gentle_plumb.core.fit.search import search
 from gentle_plumb.core.fit.search_model import SearchModel
 from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Span
+from plumb_bench.reference_solver import solve_with_milp
 from strategies import cases, spans, usual_case
 
 

@@ -17,8 +17,8 @@ from gentle_plumb.core.what_if import (
     analyse_visit,
     visit_input_to_json,
 )
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import full_visit
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import full_visit
 
 SEED = 20261125
 

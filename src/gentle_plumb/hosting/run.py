@@ -19,10 +19,11 @@ from sqlalchemy import Engine, select
 from sqlalchemy.exc import ArgumentError, DBAPIError, OperationalError, ProgrammingError
 from sqlalchemy.orm import Session as Db
 
+from plumb_demo import load_demo
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_of
+
 from ..config import ROOT, Settings
-from ..demo import load_demo
-from ..demo.clients import DEMO_CLIENTS
-from ..demo.load import body_of
 from ..main import create_app, now
 from ..services.instruments import subject_word
 from ..storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf, make_engine, migrate
@@ -205,7 +206,7 @@ def _greet(server: uvicorn.Server, port: int, demo: bool, say: Say) -> None:
         return
     say(f"Gentle Plumb answers at {address}")
     if demo:
-        from ..demo.people import DEMO_MEMBERS
+        from plumb_demo.people import DEMO_MEMBERS
 
         for person in DEMO_MEMBERS:
             say(f"  sign in as {person.email}  password {person.password}   ({person.says})")

@@ -2,8 +2,8 @@
 
 import pytest
 
-from gentle_plumb.demo import load_demo
-from gentle_plumb.demo.people import DEMO_MEMBERS
+from plumb_demo import load_demo
+from plumb_demo.people import DEMO_MEMBERS
 from unit.services.world import World
 
 

@@ -7,9 +7,9 @@ import pytest
 
 from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.core.record import FAMILIES, FIELDS
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import body_readings
 from gentle_plumb.services.errors import NeedsConsent, NotAllowed, Withheld
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_readings
 
 
 def consent(world, visit, name="notes", value="yes", version=0):

@@ -7,13 +7,13 @@ import pytest
 from conftest import weeks_on
 from gentle_plumb.core.errors import FieldError
 from gentle_plumb.core.record import spoken_date
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.load import body_of, body_readings
-from gentle_plumb.demo.people import NO_FLAGS
 from gentle_plumb.devices.stand_ins import LengthStandIn
 from gentle_plumb.services.errors import NoAnswer, NotAllowed, NotFound
 from gentle_plumb.services.instruments import InstrumentService
 from gentle_plumb.services.models import InstrumentReading, InstrumentState
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_of, body_readings
+from plumb_demo.people import NO_FLAGS
 from unit.services.world import measured_visit, view_of
 
 

@@ -9,9 +9,6 @@ import pytest
 from conftest import PASSWORD, weeks_on
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.errors import FieldError, ValueOutOfRange
-from gentle_plumb.demo import load_demo
-from gentle_plumb.demo.clients import DEMO_CLIENTS
-from gentle_plumb.demo.people import NO_FLAGS
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.errors import (
     LockedOut,
@@ -22,6 +19,9 @@ from gentle_plumb.services.errors import (
     WrongPassword,
 )
 from gentle_plumb.services.shelves import ShelfService
+from plumb_demo import load_demo
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.people import NO_FLAGS
 from unit.services.world import World
 
 

@@ -65,7 +65,7 @@ def seat_row(
     fixed_surface: float | None,
 ) -> FitRow:
     """The seat: set to the legs, or to the hands where the surface can't move."""
-    policy, desk, chair = case.policy, case.workstation.desk, case.workstation.chair
+    policy = case.policy
     by_hands = aim is not None and aim.by_hands and fixed_surface is not None
     subject = about(
         "seat",
@@ -105,26 +105,33 @@ def seat_row(
     row = target_row(case, subject, terms, ends, found=case.found_seated.seat)
     if row.target is None or setting is None:
         return set_row(row, setting)
-    limits = end_limit("chair", chair.seat, row.target)
+    limits = _seat_limits(case, row.target, fixed_surface)
+    return set_row(
+        row, setting, binding(row, setting, limits, "chair"), elbow if by_hands else knee
+    )
+
+
+def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list[Limit]:
+    """Return what keeps the seat from its target: its range, the thighs, the feet's support."""
+    desk, feet = case.workstation.desk, case.workstation.feet
+    limits = end_limit("chair", case.workstation.chair.seat, target)
     under = desk.underside
     if under is None and fixed_surface is not None and desk.thickness is not None:
         under = fixed_surface - desk.thickness
     if under is not None:
-        highest = under - policy.thigh_room - case.body.mm("thigh_clearance")
+        highest = under - case.policy.thigh_room - case.body.mm("thigh_clearance")
         rests = armrest_need(case.workstation)
         kind: LimitKind = "thighs"
         if rests is not None and under - rests < highest:
             kind, highest = "armrests", under - rests
-        if row.target > highest + SAME_MM:
-            limits.append(limit("desk", kind, highest, row.target - highest))
-    legs, feet = total(legs_terms(case.body, case)), case.workstation.feet
-    if feet is not None and row.target > legs + policy.flat_feet_margin + SAME_MM:
-        highest = max((legs + span.high for span in feet), default=legs) + policy.flat_feet_margin
-        if row.target > highest + SAME_MM:
-            limits.append(limit("feet", "hangs", highest, row.target - highest))
-    return set_row(
-        row, setting, binding(row, setting, limits, "chair"), elbow if by_hands else knee
-    )
+        if target > highest + SAME_MM:
+            limits.append(limit("desk", kind, highest, target - highest))
+    legs, margin = total(legs_terms(case.body, case)), case.policy.flat_feet_margin
+    if feet is not None and target > legs + margin + SAME_MM:
+        highest = max((legs + span.high for span in feet), default=legs) + margin
+        if target > highest + SAME_MM:
+            limits.append(limit("feet", "hangs", highest, target - highest))
+    return limits
 
 
 def _own_row(

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ..catalogue import QUANTITIES
 from ..units import LengthUnit
-from ..words import say_degrees, say_joint, say_length
+from ..words import say, say_degrees, say_joint, say_length
 from .joints import Joint
 from .result import Cost, Limit
 
@@ -22,44 +22,28 @@ PIECES = {
 
 
 def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
-    """One clause that names the binding limit: ``chair stops at 510, 54 short``."""
+    """Return one clause that names the binding limit.
+
+    Parameters
+    ----------
+    limit : Limit
+        Lengths in mm; degrees for a tilt or a slope.
+    unit : {"mm", "cm", "in"}
+
+    """
     if limit.piece in ("tilt", "slope"):
-        piece = "screen tilt ends" if limit.piece == "tilt" else "the keys' slope ends"
-        return f"{piece} at {limit.at:.0f}°, {abs(limit.short):.0f}° away"
-    at, apart = say_length(limit.at, unit), say_length(abs(limit.short), unit)
-    piece = PIECES.get(limit.piece, limit.piece)
-    side = "short" if limit.short > 0 else "too deep" if limit.piece == "seat_depth" else "too high"
-    match limit.kind:
-        case "stops":
-            return f"{piece} stops at {at}, {apart} short"
-        case "starts":
-            return f"{piece} starts at {at}, {apart} {side}"
-        case "fixed":
-            return f"{piece} fixed at {at}, {apart} {side}"
-        case "steps":
-            return f"{piece} goes in steps: {at} is the nearest place, {apart} {side}"
-        case "hangs":
-            return f"the feet's support ends at {at}, {apart} short"
-        case "low":
-            return f"mouse shelf {at} under the keys: shim it by as much"
-        case "kept":
-            return f"left as found at {at}: in its band, {apart} from the target"
-        case "thighs":
-            return f"thighs stop it at {at}, {apart} {side}"
-        case "armrests":
-            return f"armrests stop it at {at}, {apart} {side}"
-        case "collides":
-            return f"over {at} they meet the desk: lower them, take them off, or stay short of its edge"
-        case "joined":
-            return f"picture joined to the keys, {apart} {side if limit.short > 0 else 'too far'}"
-        case "belly":
-            return f"the belly keeps the edge from the keys: the keyboard hangs over it by {apart}"
-        case "shallow":
-            return f"desk is {at} deep, {apart} short: screen or keys give way"
-        case "wide":
-            return f"keyboard reaches out to {at}, {apart} beyond the arm's band"
-        case "choice":
-            return f"at {at} all joints together pay least, {apart} from the target"
+        at, apart = say_degrees(limit.at), say_degrees(abs(limit.short))
+        return say(f"limit.{limit.piece}", at=at, apart=apart)
+    short = limit.short > 0
+    deep = "too deep" if limit.piece == "seat_depth" else "too high"
+    far = "too far" if limit.kind == "joined" else deep
+    return say(
+        f"limit.{limit.kind}",
+        piece=PIECES.get(limit.piece, limit.piece),
+        at=say_length(limit.at, unit),
+        apart=say_length(abs(limit.short), unit),
+        side="short" if short else far,
+    )
 
 
 def cost_of(joint: Joint) -> Cost | None:

@@ -50,6 +50,25 @@ ENGLISH: dict[str, str] = {
     "hard.armrests": "The armrests meet the desk even at their lowest, by {gap}: turn them out, "
     "take them off, or stay short of the edge.",
     "worse": "As aimed at, the pieces fit this body worse than as found: {because}.",
+    # limits
+    "limit.tilt": "screen tilt ends at {at}, {apart} away",
+    "limit.slope": "the keys' slope ends at {at}, {apart} away",
+    "limit.stops": "{piece} stops at {at}, {apart} short",
+    "limit.starts": "{piece} starts at {at}, {apart} {side}",
+    "limit.fixed": "{piece} fixed at {at}, {apart} {side}",
+    "limit.steps": "{piece} goes in steps: {at} is the nearest place, {apart} {side}",
+    "limit.hangs": "the feet's support ends at {at}, {apart} short",
+    "limit.low": "mouse shelf {at} under the keys: shim it by as much",
+    "limit.kept": "left as found at {at}: in its band, {apart} from the target",
+    "limit.thighs": "thighs stop it at {at}, {apart} {side}",
+    "limit.armrests": "armrests stop it at {at}, {apart} {side}",
+    "limit.collides": "over {at} they meet the desk: lower them, take them off, or stay short of "
+    "its edge",
+    "limit.joined": "picture joined to the keys, {apart} {side}",
+    "limit.belly": "the belly keeps the edge from the keys: the keyboard hangs over it by {apart}",
+    "limit.shallow": "desk is {at} deep, {apart} short: screen or keys give way",
+    "limit.wide": "keyboard reaches out to {at}, {apart} beyond the arm's band",
+    "limit.choice": "at {at} all joints together pay least, {apart} from the target",
     # causes
     "cause.keys_above": "The keys are above the hands",
     "cause.keys_below": "The keys are below the hands",

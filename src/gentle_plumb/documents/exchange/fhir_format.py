@@ -194,7 +194,7 @@ def _client(patient: Patient) -> tuple[str, str, str | None, str]:
     return id, name, sex, str(work[0]) if work else ""
 
 
-def _take(
+def _take(  # noqa: C901  # one check after the other, each with its own trouble
     read: Read,
     sheets: dict[tuple[str, str], MeasurementSheet],
     patients: dict[str, Patient],

@@ -21,22 +21,23 @@ import typst
 from rich.console import Console
 from rich.table import Table
 
-from ..config import ROOT
-from ..core.body import Earlier
-from ..core.findings import Facts, Finding, Strain, findings, strain_by_region
-from ..core.fit import Case, fit
-from ..core.fit.search import forget
-from ..core.photo import read_photo
-from ..core.plans import HeightSearch, Tier, make_plans, with_additions
-from ..core.plans.addition_sets import height_kit
-from ..core.record import case_from, doubts
-from ..core.record.texts import TEXTS
-from ..demo.clients import DEMO_CLIENTS
-from ..demo.load import body_readings, full_visit
-from ..documents.case_format import CaseDocument
-from ..documents.exchange import FORMATS, exchange_format
-from ..documents.fit_files import brief, fit_many
-from ..services.models import MeasurementSheet
+from gentle_plumb.config import ROOT
+from gentle_plumb.core.body import Earlier
+from gentle_plumb.core.findings import Facts, Finding, Strain, findings, strain_by_region
+from gentle_plumb.core.fit import Case, fit
+from gentle_plumb.core.fit.search import forget
+from gentle_plumb.core.photo import read_photo
+from gentle_plumb.core.plans import HeightSearch, Tier, make_plans, with_additions
+from gentle_plumb.core.plans.addition_sets import height_kit
+from gentle_plumb.core.record import case_from, doubts
+from gentle_plumb.core.record.texts import TEXTS
+from gentle_plumb.documents.case_format import CaseDocument
+from gentle_plumb.documents.exchange import FORMATS, exchange_format
+from gentle_plumb.documents.fit_files import brief, fit_many
+from gentle_plumb.services.models import MeasurementSheet
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_readings, full_visit
+
 from .slips import PEOPLE, count_slips, slips_document
 from .timing import children_mb, p95, timed
 
@@ -229,9 +230,9 @@ def _page_row(table: Table) -> None:
 
 def _pdf_row(table: Table, rounds: int, scene: dict[str, Any], content: dict[str, Any]) -> None:
     """Every round prints other words: the same ones twice come from the compiler's memory."""
-    from ..documents.report_pdf import HERE, TypstPdfRenderer
-    from ..documents.scene_svg import scene_svg
-    from ..services.papers import ClientPaper
+    from gentle_plumb.documents.report_pdf import HERE, TypstPdfRenderer
+    from gentle_plumb.documents.scene_svg import scene_svg
+    from gentle_plumb.services.papers import ClientPaper
 
     numbers = itertools.count()
     press = TypstPdfRenderer()

@@ -6,12 +6,21 @@ from collections.abc import Iterator
 from dataclasses import replace
 from random import Random
 
-from ..core.body import DIMENSIONS, Body, BodyValue
-from ..core.body.dimensions import Sex
-from ..core.fit import Case
-from ..core.plans import HeightSearch, Tier
-from ..core.policy import Policy
-from ..core.workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, Span, Workstation
+from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue
+from gentle_plumb.core.body.dimensions import Sex
+from gentle_plumb.core.fit import Case
+from gentle_plumb.core.plans import HeightSearch, Tier
+from gentle_plumb.core.policy import Policy
+from gentle_plumb.core.workstation import (
+    Chair,
+    Desk,
+    Item,
+    Keyboard,
+    Mouse,
+    Screen,
+    Span,
+    Workstation,
+)
 
 SEED = 20261125
 

@@ -8,12 +8,21 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Literal
 
-from ..core.body import DIMENSIONS, TWINS, Body, BodyValue, Question, Sex, made_up_body, questions
-from ..core.body.plausibility import neighbours
-from ..core.body.readings import house_error
-from ..core.errors import FieldError
-from ..core.record import field_of, read_typed
-from ..core.units import parse_length
+from gentle_plumb.core.body import (
+    DIMENSIONS,
+    TWINS,
+    Body,
+    BodyValue,
+    Question,
+    Sex,
+    made_up_body,
+    questions,
+)
+from gentle_plumb.core.body.plausibility import neighbours
+from gentle_plumb.core.body.readings import house_error
+from gentle_plumb.core.errors import FieldError
+from gentle_plumb.core.record import field_of, read_typed
+from gentle_plumb.core.units import parse_length
 
 SHARE = 0.05
 SEED = 20261125

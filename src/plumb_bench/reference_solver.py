@@ -9,13 +9,18 @@ from itertools import pairwise, product
 from math import ceil, floor, isfinite
 from typing import Any
 
-from ..core.fit import Case
-from ..core.fit.costs import elbow_over, gaze_over, legs_at
-from ..core.fit.model import Lengths
-from ..core.fit.search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel
-from ..core.plans import PRICES, Addition, Tier, tolerance_steps
-from ..core.plans.additions import desk_additions, feet_additions, screen_additions, seat_additions
-from ..core.workstation import Span, Workstation
+from gentle_plumb.core.fit import Case
+from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
+from gentle_plumb.core.fit.model import Lengths
+from gentle_plumb.core.fit.search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel
+from gentle_plumb.core.plans import PRICES, Addition, Tier, tolerance_steps
+from gentle_plumb.core.plans.additions import (
+    desk_additions,
+    feet_additions,
+    screen_additions,
+    seat_additions,
+)
+from gentle_plumb.core.workstation import Span, Workstation
 
 
 def solve_with_milp(model: SearchModel) -> float:

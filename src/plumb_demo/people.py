@@ -6,9 +6,10 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
-from ..core.body.dimensions import Sex
-from ..core.intake import RED_FLAGS
-from ..services.models import Role
+from gentle_plumb.core.body.dimensions import Sex
+from gentle_plumb.core.intake import RED_FLAGS
+from gentle_plumb.services.models import Role
+
 from .photographs import Angles, Camera, Rear
 
 PRACTICE = "Saltmere Hydrographic Office, workplace health"

@@ -27,12 +27,13 @@ from playwright.sync_api import FilePayload, Page
 from rich.table import Table
 from sqlalchemy import text
 
-from ..config import ROOT
-from ..demo.people import DEMO_MEMBERS
-from ..demo.photographs import Angles, photograph_side
-from ..hosting import run
-from ..hosting.postgres import Cluster, free_port
-from ..storage import make_engine
+from gentle_plumb.config import ROOT
+from gentle_plumb.hosting import run
+from gentle_plumb.hosting.postgres import Cluster, free_port
+from gentle_plumb.storage import make_engine
+from plumb_demo.people import DEMO_MEMBERS
+from plumb_demo.photographs import Angles, photograph_side
+
 from .timing import p95, timed
 
 BROWSER_ARGS = [

@@ -7,19 +7,20 @@ from dataclasses import replace
 from datetime import datetime, timedelta
 from uuid import UUID, uuid4, uuid5
 
-from ..core.body import DIMENSIONS, NEEDED
-from ..core.photo import Photo
-from ..core.record import FIELDS, PhotoFile, field_of, photos_from, read_typed
-from ..core.units import format_length
-from ..documents import PillowImageProcessor, TypstPdfRenderer
-from ..services.accounts import AccountService
-from ..services.measuring import MeasuringService
-from ..services.models import Member, Practice, ShelfItem
-from ..services.photos import PhotoService
-from ..services.ports import Accounts, Clock, MeasuringStore, Records, Shelf
-from ..services.reports import ReportService
-from ..services.shelves import ShelfService
-from ..services.visits import VisitService
+from gentle_plumb.core.body import DIMENSIONS, NEEDED
+from gentle_plumb.core.photo import Photo
+from gentle_plumb.core.record import FIELDS, PhotoFile, field_of, photos_from, read_typed
+from gentle_plumb.core.units import format_length
+from gentle_plumb.documents import PillowImageProcessor, TypstPdfRenderer
+from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.measuring import MeasuringService
+from gentle_plumb.services.models import Member, Practice, ShelfItem
+from gentle_plumb.services.photos import PhotoService
+from gentle_plumb.services.ports import Accounts, Clock, MeasuringStore, Records, Shelf
+from gentle_plumb.services.reports import ReportService
+from gentle_plumb.services.shelves import ShelfService
+from gentle_plumb.services.visits import VisitService
+
 from .clients import DEMO_CLIENTS, DEMO_LISTS, DEMO_SHELF, DEMO_TABLE
 from .people import (
     DEMO_MEMBERS,

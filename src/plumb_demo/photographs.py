@@ -13,7 +13,7 @@ from math import atan, cos, degrees, radians, sin, tan
 
 from PIL import ExifTags, Image, ImageDraw
 
-from ..core.photo import LANDMARKS
+from gentle_plumb.core.photo import LANDMARKS
 
 Point = tuple[float, float]
 Solid = tuple[float, float, float]
