@@ -8,8 +8,6 @@ from datetime import UTC, datetime
 from fastapi import FastAPI
 from sqlalchemy import Engine
 
-from plumb_demo.people import DEMO_MEMBERS
-
 from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
@@ -33,17 +31,26 @@ def now() -> datetime:
     return datetime.now(UTC)
 
 
+def _demo_people() -> list[DemoPerson]:
+    """The people of the demo; none where the program is installed without it."""
+    try:
+        from plumb_demo.people import DEMO_MEMBERS
+    except ModuleNotFoundError:
+        return []
+    return [
+        DemoPerson(email=person.email, password=person.password, says=person.says)
+        for person in DEMO_MEMBERS
+    ]
+
+
 def make_services(engine: Engine, settings: Settings) -> Services:
     """The services over a database."""
     records = SqlRecords(engine)
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), now)
     policies = PolicyService(SqlPolicies(engine))
     visits = VisitService(records, now, measuring.errors_of, policies.chosen)
-    published = {person.email: person.password for person in DEMO_MEMBERS}
-    demo = [
-        DemoPerson(email=person.email, password=person.password, says=person.says)
-        for person in DEMO_MEMBERS
-    ]
+    demo = _demo_people()
+    published = {person.email: person.password for person in demo}
     return Services(
         engine=engine,
         accounts=AccountService(SqlAccounts(engine), now, {} if settings.demo else published),

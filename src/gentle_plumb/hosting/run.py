@@ -19,10 +19,6 @@ from sqlalchemy import Engine, select
 from sqlalchemy.exc import ArgumentError, DBAPIError, OperationalError, ProgrammingError
 from sqlalchemy.orm import Session as Db
 
-from plumb_demo import load_demo
-from plumb_demo.clients import DEMO_CLIENTS
-from plumb_demo.load import body_of
-
 from ..config import ROOT, Settings
 from ..main import create_app, now
 from ..services.instruments import subject_word
@@ -105,6 +101,8 @@ def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
     with Db(engine) as db:
         empty = db.scalar(select(PracticeRow.id).limit(1)) is None
     if empty:
+        from plumb_demo import load_demo
+
         say("Loading the demo practice.")
         load_demo(
             SqlAccounts(engine), SqlRecords(engine), SqlShelf(engine), SqlMeasuring(engine), now
@@ -138,6 +136,9 @@ def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.
 
 def demo_bodies(url: str) -> dict[str, dict[str, float]]:
     """The bodies of the demo's clients, for the simulated instruments to measure."""
+    from plumb_demo.clients import DEMO_CLIENTS
+    from plumb_demo.load import body_of
+
     engine = make_engine(url, pool_size=1)
     try:
         with Db(engine) as db:
