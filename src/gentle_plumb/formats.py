@@ -9,6 +9,7 @@ from typing import Any
 
 from .api import make_app
 from .config import Settings
+from .core.record import FIELDS
 from .documents.case_format import CaseDocument, case_schema, result_document, result_schema
 from .documents.exchange import measurements_schema
 from .main import make_services
@@ -30,12 +31,24 @@ def _rounded(value: Any) -> Any:
     return [_rounded(part) for part in value] if isinstance(value, list | tuple) else value
 
 
+def field_ids() -> str:
+    """Every field of the record as a TypeScript type, so that a checker knows a path from a slip."""
+    ids = "\n".join(f'  | "{id}"' for id in FIELDS)
+    return (
+        "// Written by ./plumb formats, not by hand.\n\n"
+        f"/** The fields of a visit, by their paths. */\nexport type FieldId =\n{ids};\n\n"
+        "/** A field's path that a checker has looked up. */\n"
+        "export function fieldId<Id extends FieldId>(id: Id): Id {\n  return id;\n}\n"
+    )
+
+
 def generated(folder: Path) -> Iterator[tuple[Path, str]]:
     """Each generated file and its text."""
     yield folder / "case.schema.json", _json(case_schema())
     yield folder / "result.schema.json", _json(result_schema())
     yield folder / "measurements.schema.json", _json(measurements_schema())
     yield folder / "openapi.json", _json(openapi())
+    yield folder.parents[1] / "web" / "src" / "shared" / "api" / "field-ids.ts", field_ids()
     for case in sorted((folder / "examples").glob("*.case.json")):
         document = CaseDocument.model_validate_json(case.read_text(encoding="utf-8"))
         name = case.name.replace(".case.", ".result.")

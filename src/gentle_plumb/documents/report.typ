@@ -75,14 +75,14 @@
 #let open = c.actions.filter(a => a.heading != "Refer")
 #if open.len() == 0 [Nothing: all that was looked at is as it should be.] else [
   #for a in open [
-    - #if a.posture == "standing" [_Standing._ ]#figures(a.text)#done(a)#if a.who != "Practitioner" [ #text(fill: soft)[#a.who, #a.when#if a.price != "" [, price: #a.price].]]#if a.temporary [ #text(fill: soft)[Temporary: agree on a date to look again.]]
+    - #if a.posture == "standing" [_Standing._ ]#a.text#done(a)#if a.who != "Practitioner" [ #text(fill: soft)[#a.who, #a.when#if a.price != "" [, price: #a.price].]]#if a.temporary [ #text(fill: soft)[Temporary: agree on a date to look again.]]
   ]
 ]
 == Why
 #if c.causes.len() == 0 [Nothing measured lies outside its band.] else [
   #for cause in c.causes [
     #block(breakable: false)[
-      *#cause.title*#if cause.minutes != none [ #text(fill: soft)[#cause.minutes min a day]]#if cause.explains.len() > 0 [ #text(fill: soft)[May explain: #cause.explains.join("; ").]]
+      *#cause.title*#if cause.minutes != none [ #text(fill: soft)[#cause.minutes min a day]]#if cause.explains.len() > 0 [#text(fill: soft)[. May explain: #cause.explains.join("; ").]]
       #for f in cause.findings [
         - #text(size: 8.5pt)[#if f.posture == "standing" [_Standing._ ]#f.cause#if f.left != "" [ _Limit: #{f.left}._]#if f.evidence.len() > 0 [ #text(fill: soft)[#f.evidence.join("; ")]]]
       ]

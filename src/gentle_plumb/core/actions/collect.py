@@ -137,6 +137,15 @@ def _addition(sources: ActionSources, one: Added) -> Action:
     )
 
 
+def _words(finding: Finding) -> str:
+    """Return an instruction that stands alone: what is arranged is named before it."""
+    said = finding.advice or finding.instruction
+    if finding.words:
+        return finding.words
+    named = finding.act in ("secure", "arrange") and not finding.own
+    return f"{finding.title}: {said[0].lower()}{said[1:]}" if named else said
+
+
 def _instructions(sources: ActionSources) -> list[Action]:
     """Return what findings ask for that is neither set nor added: each once."""
     added = {one.id for one in sources.added}
@@ -154,7 +163,7 @@ def _instructions(sources: ActionSources) -> list[Action]:
                 kind=finding.act,
                 who=who,
                 when="now" if finding.safety else "today",
-                what=finding.words or finding.advice or finding.instruction,
+                what=_words(finding),
                 posture="standing" if finding.posture == "standing" else "seated",
                 state=_state(sources, finding.id),
                 resolves=(finding.mechanism,),

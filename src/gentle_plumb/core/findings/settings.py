@@ -11,7 +11,7 @@ from collections.abc import Iterator
 from ..assessment import Assessment, SettingState
 from ..catalogue import JOINTS, Quantity
 from ..errors import MissingInput
-from ..fit import FitRow, Joint, limit_text
+from ..fit import NO_LIMIT, FitRow, Joint, limit_text
 from ..fit.frame import legs_terms
 from ..fit.result import RANGE_ENDS
 from ..fit.terms import total
@@ -120,7 +120,10 @@ def _off(
         ),
         instruction=instruction,
         directions=directions,
-        left="; ".join(limit_text(limit, unit) for limit in row.limits) or None,
+        left="; ".join(
+            limit_text(limit, unit) for limit in row.limits if limit.kind not in NO_LIMIT
+        )
+        or None,
         joint="neck" if turned else quantity.joint if pays else "",
         over_deg=over_deg,
         evidence=tuple(evidence),

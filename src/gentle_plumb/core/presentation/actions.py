@@ -35,7 +35,7 @@ class CauseView:
 class ActionView:
     """One thing to do.
 
-    ``text`` is the whole instruction; ``step`` the row it sets (``seated.seat``), empty for what is
+    ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``).
     """
 
@@ -51,6 +51,7 @@ class ActionView:
     state: ActionState
     posture: Posture
     step: str
+    changes: bool
     resolves: list[str]
 
 
@@ -86,6 +87,18 @@ def action_text(action: Action, unit: LengthUnit) -> str:
     return action.what
 
 
+def _changes(action: Action) -> bool:
+    """Whether there is anything to do: a setting that stands where it belongs is left."""
+    if action.from_value is None or action.to_value is None or action.kind != "set":
+        return True
+    least = TAPE_MM if QUANTITIES[action.quantity].unit == "mm" else LEAST_DEG
+    return abs(action.to_value - action.from_value) > least
+
+
+LEAST_DEG = 1.0
+"""Angles so near are the same to a hand, degrees. Source: house-repeat."""
+
+
 def _setting_text(action: Action, to: float, unit: LengthUnit) -> str:
     quantity = QUANTITIES[action.quantity]
     if action.quantity == "footrest" and not to:
@@ -93,8 +106,8 @@ def _setting_text(action: Action, to: float, unit: LengthUnit) -> str:
     aim = f"{say_amount(quantity, to, unit)} {DATUM_WORDS[quantity.datum]}"
     if action.from_value is None:
         return f"{quantity.label}: set to {aim}."
-    was, now = (say_amount(quantity, value, unit) for value in (action.from_value, to))
-    if was == now or (quantity.unit == "mm" and abs(to - action.from_value) <= TAPE_MM):
+    was = say_amount(quantity, action.from_value, unit)
+    if not _changes(action):
         return f"{quantity.label}: leave at {aim}."
     verb = quantity.more if to > action.from_value else quantity.less
     return f"{quantity.label}: {verb[0].lower()}{verb[1:]} from {was} to {aim}."
@@ -118,6 +131,7 @@ def action_views(
             temporary=one.temporary,
             state=one.state,
             posture=one.posture,
+            changes=_changes(one),
             step=f"{one.posture}.{one.quantity}" if one.quantity else "",
             resolves=[titles[id] for id in one.resolves if id in titles],
         )

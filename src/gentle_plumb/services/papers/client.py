@@ -226,6 +226,7 @@ def _actions(workup: Workup) -> list[PaperAction]:
             resolves=one.resolves,
         )
         for one in workup.actions
+        if one.changes
     ]
 
 

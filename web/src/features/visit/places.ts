@@ -1,3 +1,4 @@
+import { fieldId } from "@/shared/api/field-ids";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import type { Field } from "./visit-context";
 
@@ -29,7 +30,7 @@ export function placeOf(path: string, fields: readonly Field[]): { step: StepId;
       ? "Choices"
       : /^work\.(finding|own)\./.test(path)
         ? "Findings"
-        : path === "work.plan"
+        : path === fieldId("work.plan")
           ? "Plans"
           : "Targets";
     return { step, part };

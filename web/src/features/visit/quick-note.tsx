@@ -1,3 +1,4 @@
+import { fieldId } from "@/shared/api/field-ids";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "./field-row";
@@ -13,8 +14,8 @@ export function QuickNote({
   onOpenChange: (open: boolean) => void;
 }) {
   const { fields, cells, go } = useVisitState();
-  const note = fields.find((field) => field.id === "look.note");
-  const consent = cells.get("ask.consent.photographs")?.held?.typed === "yes";
+  const note = fields.find((field) => field.id === fieldId("look.note"));
+  const consent = cells.get(fieldId("ask.consent.photographs"))?.held?.typed === "yes";
   const shut = () => onOpenChange(false);
   return (
     <Modal

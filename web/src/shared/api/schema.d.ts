@@ -1006,7 +1006,7 @@ export interface components {
          * ActionView
          * @description One thing to do.
          *
-         *     ``text`` is the whole instruction; ``step`` the row it sets (``seated.seat``), empty for what is
+         *     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
          *     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``).
          */
         ActionView: {
@@ -1043,6 +1043,8 @@ export interface components {
             posture: "seated" | "standing";
             /** Step */
             step: string;
+            /** Changes */
+            changes: boolean;
             /** Resolves */
             resolves: string[];
         };

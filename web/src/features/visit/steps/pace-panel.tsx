@@ -1,5 +1,6 @@
 import { RadioGroup } from "radix-ui";
 import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { PanelFoot } from "../panel-foot";
 import { useVisitState } from "../visit-context";
@@ -10,7 +11,7 @@ type Rhythm = Schemas["RhythmView"];
 export function PacePanel() {
   const { worked, cells, queue, unit, readOnly, go } = useVisitState();
   if (!worked) return <p className="text-soft">One moment …</p>;
-  const chosen = cells.get("pace.rhythm")?.typed ?? "";
+  const chosen = cells.get(fieldId("pace.rhythm"))?.typed ?? "";
   return (
     <div className="flex min-h-full flex-col">
       <h2 className="text-xl">Pace</h2>
@@ -23,7 +24,7 @@ export function PacePanel() {
         value={chosen}
         aria-label="Rhythm"
         disabled={readOnly}
-        onValueChange={(value) => queue.type("pace.rhythm", value, unit)}
+        onValueChange={(value) => queue.type(fieldId("pace.rhythm"), value, unit)}
       >
         {worked.rhythms.map((rhythm) => (
           <RadioGroup.Item

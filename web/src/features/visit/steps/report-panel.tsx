@@ -1,6 +1,7 @@
 import { Check, FileText } from "lucide-react";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { useDraft, useSign } from "@/shared/api/queries";
 import { longDate } from "@/shared/dates";
 import { useNewId } from "@/shared/new-id";
@@ -19,7 +20,7 @@ export function ReportPanel() {
   const latest = visit.reports.at(-1);
   const current = latest?.current ?? false;
   const missing = draft.data?.missing ?? [];
-  const workplace = cells.get("ask.consent.workplace")?.held?.typed === "yes";
+  const workplace = cells.get(fieldId("ask.consent.workplace"))?.held?.typed === "yes";
   return (
     <div className="flex min-h-full flex-col pb-5">
       <h2 className="text-xl">Report</h2>

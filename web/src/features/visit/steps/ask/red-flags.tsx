@@ -1,4 +1,5 @@
 import { useMe } from "@/shared/api/account";
+import { fieldId } from "@/shared/api/field-ids";
 import { dayOf, longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { FieldRow } from "../../field-row";
@@ -10,8 +11,8 @@ const ANSWERED = /^ask\.sign\.[a-z_]+$/;
 export function RedFlags() {
   const { fields, cells, catalogue, queue, unit, readOnly } = useVisitState();
   const signs = fields.filter((field) => ANSWERED.test(field.id));
-  const other = fields.find((field) => field.id === "ask.warning");
-  const said = cells.get("ask.warning")?.typed ?? "";
+  const other = fields.find((field) => field.id === fieldId("ask.warning"));
+  const said = cells.get(fieldId("ask.warning"))?.typed ?? "";
   const open = [...signs, ...(other ? [other] : [])].filter((one) => !cells.get(one.id)?.typed);
   const none = () =>
     queue.typeAll(

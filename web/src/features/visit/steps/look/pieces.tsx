@@ -1,6 +1,7 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { useShelf } from "@/shared/api/queries";
 import { FieldsForm } from "../../fields-form";
 import { applies, type Field, useVisitState } from "../../visit-context";
@@ -18,7 +19,7 @@ export function Pieces() {
     if (piece) setOpen(piece.id);
   }, [sought, catalogue.pieces]);
   const shelf = useShelf().data ?? [];
-  const shared = shelf.find((item) => item.id === cells.get("look.workstation")?.typed);
+  const shared = shelf.find((item) => item.id === cells.get(fieldId("look.workstation"))?.typed);
   const of = (piece: Piece) =>
     fields.filter((field) => piece.starts.some((start) => field.id.startsWith(start)));
   return (

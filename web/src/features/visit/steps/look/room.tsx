@@ -1,4 +1,5 @@
 import { Sun } from "lucide-react";
+import { fieldId } from "@/shared/api/field-ids";
 import { useLightMeter } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
@@ -45,14 +46,14 @@ export function Room() {
 function Light() {
   const { catalogue, fields, cells, queue, unit, readOnly } = useVisitState();
   const meter = useLightMeter();
-  const task = cells.get("look.room.light_for")?.typed ?? "";
+  const task = cells.get(fieldId("look.room.light_for"))?.typed ?? "";
   const band = catalogue.light.find((one) => one.id === (task || "screen"));
   const mine = fields.filter(
-    (field) => field.id === "look.room.light_for" || field.id === "look.room.lux",
+    (field) => field.id === fieldId("look.room.light_for") || field.id === fieldId("look.room.lux"),
   );
   const take = () =>
     meter.mutate(undefined, {
-      onSuccess: (read) => queue.type("look.room.lux", `${Math.round(read.lux)}`, unit),
+      onSuccess: (read) => queue.type(fieldId("look.room.lux"), `${Math.round(read.lux)}`, unit),
     });
   return (
     <section className="mb-4 space-y-3 border border-ink/40 bg-ground p-3" aria-label="Light">

@@ -1,4 +1,5 @@
 import { type FormEvent, type ReactNode, useState } from "react";
+import { fieldId } from "@/shared/api/field-ids";
 import { useShelf, useShelfChanges } from "@/shared/api/queries";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
@@ -50,7 +51,7 @@ export function FromShelf({
       .filter((field) => mine.some((one) => one.starts.some((at) => field.id.startsWith(at))))
       .map((field) => [field.id, renamed[field.id] ?? ""] as const)
       .filter(([path, typed]) => (cells.get(path)?.typed ?? "") !== typed);
-    queue.typeAll(id ? [...changes, ["look.workstation", id]] : changes, unit);
+    queue.typeAll(id ? [...changes, [fieldId("look.workstation"), id]] : changes, unit);
     setOpen(false);
   };
   return (
@@ -126,7 +127,7 @@ export function KeepOnShelf({
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const kept = await add.mutateAsync({ id, piece, name, place, values, unit });
-    if (piece === WORKSTATION) queue.type("look.workstation", kept.id, unit);
+    if (piece === WORKSTATION) queue.type(fieldId("look.workstation"), kept.id, unit);
     setOpen(false);
     setName("");
     renew();

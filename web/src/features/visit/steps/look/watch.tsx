@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { fieldId } from "@/shared/api/field-ids";
 import { FieldRow, Troubles } from "../../field-row";
 import { useVisitState } from "../../visit-context";
 
@@ -32,9 +33,9 @@ export function Watch() {
           (now.sided || !field.id.endsWith(".side")),
       )
     : [];
-  const watching = fields.find((field) => field.id === "look.watched");
-  const watched = cells.get("look.watched")?.typed === "yes";
-  const note = fields.find((field) => field.id === "look.note");
+  const watching = fields.find((field) => field.id === fieldId("look.watched"));
+  const watched = cells.get(fieldId("look.watched"))?.typed === "yes";
+  const note = fields.find((field) => field.id === fieldId("look.note"));
   return (
     <div>
       <p className="mb-3 text-sm">

@@ -1,3 +1,4 @@
+import { fieldId } from "@/shared/api/field-ids";
 import { usePopulationTables } from "@/shared/api/measuring";
 import { FieldRow } from "../../field-row";
 import { applies, type Field, useVisitState } from "../../visit-context";
@@ -6,7 +7,7 @@ import { applies, type Field, useVisitState } from "../../visit-context";
 export function HowTheySit({ fields }: { fields: readonly Field[] }) {
   const { cells, queue, unit, readOnly, worked } = useVisitState();
   const tables = usePopulationTables().data ?? [];
-  const shown = ["measure.posture", "measure.footwear", "measure.heel"]
+  const shown = [fieldId("measure.posture"), fieldId("measure.footwear"), fieldId("measure.heel")]
     .map((id) => fields.find((field) => field.id === id))
     .filter((field): field is Field => !!field && applies(field, cells));
   return (
@@ -18,9 +19,9 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
       <label className="block font-semibold">
         Held against
         <select
-          value={cells.get("measure.table")?.typed ?? ""}
+          value={cells.get(fieldId("measure.table"))?.typed ?? ""}
           disabled={readOnly}
-          onChange={(event) => queue.type("measure.table", event.target.value, unit)}
+          onChange={(event) => queue.type(fieldId("measure.table"), event.target.value, unit)}
           className="mt-1 block min-h-11 w-full rounded-[3px] border border-ink/40 bg-ground px-2 text-sm font-normal"
         >
           <option value="">British adults of 19 to 65</option>

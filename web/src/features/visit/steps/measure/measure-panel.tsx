@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
+import { fieldId } from "@/shared/api/field-ids";
 import { useMeasuringLists } from "@/shared/api/measuring";
 import { STEP_IDS } from "@/shared/steps";
 import { Button } from "@/shared/ui/button";
@@ -119,13 +120,13 @@ export function MeasurePanel() {
 function ListChoice() {
   const { cells, queue, unit, readOnly } = useVisitState();
   const lists = useMeasuringLists().data ?? [];
-  const chosen = cells.get("measure.list")?.typed || "short";
+  const chosen = cells.get(fieldId("measure.list"))?.typed || "short";
   return (
     <select
       aria-label="List"
       value={chosen}
       disabled={readOnly}
-      onChange={(event) => queue.type("measure.list", event.target.value, unit)}
+      onChange={(event) => queue.type(fieldId("measure.list"), event.target.value, unit)}
       className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/40 bg-ground px-2 text-sm"
     >
       <option value="short">Short: for this visit's targets</option>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { api, type Schemas, unwrap } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Lines } from "../../lines";
@@ -171,7 +172,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         <p className="mt-2 text-sm font-semibold">The targets follow this one.</p>
       ) : (
         !readOnly && (
-          <Button className="mt-2" onClick={() => queue.type("work.plan", plan.id, unit)}>
+          <Button className="mt-2" onClick={() => queue.type(fieldId("work.plan"), plan.id, unit)}>
             Take this one
           </Button>
         )

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "../../field-row";
@@ -238,7 +239,7 @@ function TargetDetail({ row }: { row: Row }) {
   const [asking, setAsking] = useState(row.overruled);
   const path = `work.${row.posture}.${row.key}`;
   const own = fields.filter((field) => field.id === path || field.id === `${path}.why`);
-  const settle = fields.find((field) => field.id === "work.settle");
+  const settle = fields.find((field) => field.id === fieldId("work.settle"));
   const cell = cells.get(path);
   const hand = cell?.held ?? null;
   const lines: [string, string | null][] = [

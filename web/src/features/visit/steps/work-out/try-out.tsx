@@ -1,5 +1,6 @@
 import { memo, useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { applies, type Field, useVisitState } from "../../visit-context";
@@ -9,24 +10,24 @@ import { SettingChanges } from "./moved";
 
 const ANGLES = /^work\.number\./;
 const CHOICES = /^work\.policy\./;
-const PIECES = new Set([
-  "look.chair.seat_min",
-  "look.chair.seat_max",
-  "look.chair.backrest_max",
-  "look.desk.surface_min",
-  "look.desk.surface_max",
-  "look.desk.thickness",
-  "look.desk.depth",
-  "look.keyboard.kind",
-  "look.keyboard.thickness",
-  "look.screen.diagonal",
-  "look.screen.top_min",
-  "look.screen.top_max",
-  "look.support.footrest",
-  "ask.shoe_seated",
-  "ask.shoe_standing",
-  "ask.eyewear",
-  "ask.mouse_hand",
+const PIECES = new Set<string>([
+  fieldId("look.chair.seat_min"),
+  fieldId("look.chair.seat_max"),
+  fieldId("look.chair.backrest_max"),
+  fieldId("look.desk.surface_min"),
+  fieldId("look.desk.surface_max"),
+  fieldId("look.desk.thickness"),
+  fieldId("look.desk.depth"),
+  fieldId("look.keyboard.kind"),
+  fieldId("look.keyboard.thickness"),
+  fieldId("look.screen.diagonal"),
+  fieldId("look.screen.top_min"),
+  fieldId("look.screen.top_max"),
+  fieldId("look.support.footrest"),
+  fieldId("ask.shoe_seated"),
+  fieldId("ask.shoe_standing"),
+  fieldId("ask.eyewear"),
+  fieldId("ask.mouse_hand"),
 ]); // prettier-ignore
 
 /** Try anything: a height, a distance, an angle, a choice, a piece. Nothing is kept until you say so. */

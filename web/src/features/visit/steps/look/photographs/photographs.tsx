@@ -1,5 +1,6 @@
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
+import { fieldId } from "@/shared/api/field-ids";
 import { useDropPhoto } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
@@ -23,7 +24,7 @@ export function Photographs() {
   const [mark, setMark] = useState<string | null>(null);
   const [comparing, setComparing] = useState(false);
   const now = shots.find((shot) => shot.id === chosen) ?? shots[0];
-  const consent = cells.get("ask.consent.photographs")?.held?.typed === "yes";
+  const consent = cells.get(fieldId("ask.consent.photographs"))?.held?.typed === "yes";
   const read = worked?.photos.find((one) => one.id === now?.id);
   const other = shots.find(
     (shot) =>
