@@ -188,6 +188,11 @@
   ]
 ]
 
+#if c.at("noted", default: ()).len() > 0 [
+  == Noted
+  #text(size: 8.5pt)[#c.noted.join("; ").]
+]
+
 == Cautions
 #for n in c.cautions [- #n
 ]

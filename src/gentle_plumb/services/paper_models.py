@@ -226,5 +226,6 @@ class ClientPaper(PaperHead):
     standing: str | None
     notes: list[str]
     estimated: list[str]
+    noted: list[str]
     note: str
     workplace: WorkplacePaper

@@ -143,7 +143,7 @@ def _words(finding: Finding) -> str:
     if finding.words:
         return finding.words
     named = finding.act in ("secure", "arrange") and not finding.own
-    return f"{finding.title}: {said[0].lower()}{said[1:]}" if named else said
+    return f"{finding.title}. {said}" if named else said
 
 
 def _instructions(sources: ActionSources) -> list[Action]:

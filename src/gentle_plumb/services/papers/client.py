@@ -10,8 +10,9 @@ from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.intake import URGENCY
 from ...core.presentation import JointView, RowView, hard_limit_words, plan_view
-from ...core.record import spoken_date
+from ...core.record import FIELDS, Entries, spoken_date
 from ...core.units import LengthUnit
+from ...core.words import say_length
 from ..measured import Measured
 from ..models import Practice, VisitSnapshot
 from ..paper_models import (
@@ -102,6 +103,7 @@ def client_paper(
         standing=workup.why_not_standing,
         notes=[*workup.notes, *_in_doubt(workup)],
         estimated=sorted({name for row in workup.rows for name in row.estimated}),
+        noted=_noted(values, unit),
         note=str(values.get("report.note") or ""),
         workplace=paper,
     )
@@ -280,3 +282,19 @@ def _in_doubt(workup: Workup) -> list[str]:
     if not workup.doubtful:
         return []
     return [f"In doubt and not settled: {', '.join(workup.doubtful).lower()}."]
+
+
+def _noted(values: Entries, unit: LengthUnit) -> list[str]:
+    """Return what was recorded and decides nothing, so that it is not lost."""
+    found = []
+    for field in FIELDS.values():
+        value = values.get(field.id)
+        if not field.noted_only or value is None or value == "":
+            continue
+        said = str(value)
+        if isinstance(value, float | int):
+            said = say_length(value, unit) if field.kind == "length" else f"{value:g} {field.unit}"
+        elif field.choices:
+            said = dict(field.choices).get(value, value)
+        found.append(f"{field.group}, {field.label.lower()}: {said.strip()}")
+    return found

@@ -20,7 +20,55 @@ from .measure import MEASURED, ORIGINS, READINGS, SKIPS
 from .own import DECISIONS, SEVERITIES
 from .photo import PHOTO
 
-FIELDS: dict[str, Field] = {field.id: field for field in (*ASK, *LOOK, *LATER)}
+NOTED_ONLY = frozenset(
+    {
+        "ask.place",
+        "look.note",
+        "look.chair.armrest_gap_max",
+        "look.chair.armrest_gap_min",
+        "look.chair.armrest_turn",
+        "look.chair.castors",
+        "look.chair.cushion",
+        "look.chair.slope_max",
+        "look.chair.slope_min",
+        "look.chair.width",
+        "look.desk.presets",
+        "look.desk.speed",
+        "look.desk.width",
+        "look.footrest.slope",
+        "look.pointer.mat",
+        "look.screen.comes_off",
+        "look.screen.frame",
+        "look.screen.pixels_down",
+        "look.screen.stands_on",
+        "look.tray.width",
+        *(
+            f"look.{screen}.{name}"
+            for screen in SCREEN_IDS[1:]
+            for name in (
+                "comes_off",
+                "depth_behind",
+                "frame",
+                "held",
+                "holds",
+                "pixels_across",
+                "pixels_down",
+                "scale",
+                "stands_on",
+                "tilt_max",
+                "tilt_min",
+                "top_max",
+                "top_min",
+            )
+        ),
+    }
+)
+"""Fields that decide nothing: they are kept, and stand on the client's paper under what was noted."""
+
+FIELDS: dict[str, Field] = {
+    field.id: replace(field, noted_only=True) if field.id in NOTED_ONLY else field
+    for field in (*ASK, *LOOK, *LATER)
+}
 FAMILIES: dict[str, Field] = {field.id: field for field in (*PHOTO, *DECISIONS)}
 _MEMBER = re.compile(
     r"((?:look\.photo|work\.finding|work\.own|set\.action)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"

@@ -30,7 +30,8 @@ class Field:
     ``part`` is the part of the drawing it belongs to; ``needed`` counts for the step's bead;
     ``section`` is the part of its step; ``when`` names answers without which it makes no sense
     (all of them must hold); ``health`` marks what is kept only with consent to health notes and
-    never goes to the workplace; ``pair`` is the name of the range whose lower end it is.
+    never goes to the workplace; ``pair`` is the name of the range whose lower end it is;
+    ``noted_only`` marks what is kept for the record and decides nothing.
     """
 
     id: str
@@ -49,6 +50,7 @@ class Field:
     when: When = ()
     health: bool = False
     pair: str = ""
+    noted_only: bool = False
 
 
 class FieldOptions(TypedDict, total=False):
@@ -60,6 +62,7 @@ class FieldOptions(TypedDict, total=False):
     part: str
     when: When
     health: bool
+    noted_only: bool
 
 
 def step_of(id: str) -> StepId:

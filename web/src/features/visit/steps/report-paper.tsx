@@ -178,6 +178,12 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
           ))}
         </>
       )}
+      {report.noted.length > 0 && (
+        <>
+          <h4 className="mt-4 font-semibold">Noted</h4>
+          <p className="text-soft">{report.noted.join("; ")}</p>
+        </>
+      )}
       <h4 className="mt-4 font-semibold">Cautions</h4>
       <ul className="list-disc pl-4">
         {[...report.cautions, report.local_wording].filter(Boolean).map((caution) => (
