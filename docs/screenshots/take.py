@@ -77,7 +77,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
             page.get_by_label("Surface", exact=True).first.fill("70")
             page.get_by_label("Back leans", exact=True).fill("18")
             page.get_by_text("Findings of this visit").wait_for()
-            page.get_by_role("region", name="What it comes to").evaluate(
+            page.get_by_role("region", name="Result of the trial").evaluate(
                 "one => one.scrollIntoView()"
             )
             page.get_by_role("button", name="Snapshot to compare").wait_for()

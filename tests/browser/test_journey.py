@@ -95,7 +95,7 @@ def look(page: Page) -> None:
         },
     )
     piece(page, "Keys and pointer")
-    page.get_by_role("button", name="From the shelf").click()
+    page.get_by_role("button", name="Choose from shelf").click()
     page.get_by_role("button", name="Full keyboard and mouse").click()
     expect(page.get_by_label("Thickness at the home row")).to_have_value("20 mm")
     piece(page, "Screen")
@@ -135,17 +135,17 @@ def signed_stays_signed(page: Page) -> None:
 
 
 def test_from_the_tape_to_the_signed_page(desk: Page):
-    desk.get_by_role("link", name="Start a visit").click()
+    desk.get_by_role("link", name="New visit").click()
     desk.get_by_role("button", name="New client").click()
     desk.get_by_label("Name", exact=True).fill("Thea Lindholm")
-    desk.get_by_label("Work and place").fill("Chart compiler")
+    desk.get_by_label("Job and workplace").fill("Chart compiler")
     choose(desk, "Estimates as", "Woman")
-    desk.get_by_role("button", name="Start the visit").click()
+    desk.get_by_role("button", name="Save and start visit").click()
 
     expect(desk.get_by_role("heading", name="Thea Lindholm")).to_be_visible()
     ask(desk)
     kept(desk)
-    desk.get_by_role("button", name="On to Look").click()
+    desk.get_by_role("button", name="Continue to Look").click()
     look(desk)
     kept(desk)
     desk.keyboard.press("Escape")
@@ -160,17 +160,17 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     seat.click()
     expect(desk.get_by_text("42.3 = 41.3 lower leg + 2.5 shoe − 1.5 relief")).to_be_visible()
 
-    desk.get_by_role("button", name="On to Set").click()
-    while desk.get_by_role("button", name="As aimed").is_visible():
-        desk.get_by_role("button", name="As aimed").click()
-        expect(desk.get_by_role("button", name="As aimed")).to_be_hidden()
+    desk.get_by_role("button", name="Continue to Set").click()
+    while desk.get_by_role("button", name="Set to target").is_visible():
+        desk.get_by_role("button", name="Set to target").click()
+        expect(desk.get_by_role("button", name="Set to target")).to_be_hidden()
         desk.locator("[data-next]").click()
         desk.wait_for_timeout(60)
     kept(desk)
     desk.get_by_role("button", name="6 Pace").click()
     desk.get_by_role("radio", name=re.compile("20 sit · 8 stand")).click()
     expect(desk.get_by_text("88 min standing")).to_be_visible()
-    desk.get_by_role("button", name="On to Report").click()
+    desk.get_by_role("button", name="Continue to Report").click()
 
     sign = desk.get_by_role("button", name="Sign version 1 …")
     expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_visible()

@@ -180,7 +180,7 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
 def test_what_is_deleted_comes_back_by_undo(desk: Page, program):
     desk.get_by_role("link", name="Clients").click()
     row = desk.get_by_role("row", name=re.compile("Nadia"))
-    row.get_by_role("button", name="Start a visit").click()
+    row.get_by_role("button", name="New visit").click()
     desk.wait_for_url("**/ask")
     address = desk.url
     desk.get_by_role("link", name="Today").click()

@@ -142,7 +142,7 @@ def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, progr
     desk.keyboard.press("ArrowLeft")
     expect(desk.get_by_role("button", name=f"Ear, {int(x) - 1} {y} px")).to_be_visible()
     desk.get_by_role("button", name="Erase this photograph").click()
-    desk.get_by_role("button", name="Erase it").click()
+    desk.get_by_role("button", name="Delete").click()
     expect(pictures).to_have_count(1)
 
 
@@ -221,7 +221,7 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
 ):
     desk.get_by_role("link", name="Clients").click()
     row = desk.get_by_role("row", name=re.compile("Mirela Dunne"))
-    row.get_by_role("button", name="Start a visit").click()
+    row.get_by_role("button", name="New visit").click()
     desk.wait_for_url("**/ask")
     visit = desk.url.split("/")[-2]
     tab(desk, "Reason")
@@ -242,7 +242,7 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
     expect(
         desk.get_by_text("All health notes and everything in own words in this visit are erased")
     ).to_be_visible()
-    desk.get_by_role("button", name="Withdraw it").click()
+    desk.get_by_role("button", name="Withdraw consent").click()
     expect(desk.get_by_text("Withdrawn")).to_be_visible()
     kept(desk)
     tab(desk, "Reason")
@@ -256,7 +256,7 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
     """A refused strength and a habit two people tapped: no field of text stands beside them."""
     desk.get_by_role("link", name="Clients").click()
     row = desk.get_by_role("row", name=re.compile("Mirela Dunne"))
-    row.get_by_role("button", name="Start a visit").click()
+    row.get_by_role("button", name="New visit").click()
     desk.wait_for_url("**/ask")
     tab(desk, "Discomfort")
     nape = desk.get_by_test_id("body-map").get_by_role("button", name=re.compile("^Nape"))
@@ -283,19 +283,19 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
 def test_a_piece_goes_on_the_shelf_and_into_another_visit(desk: Page, program):
     open_step(desk, program, "Bram", "look")
     tab(desk, "Pieces")
-    desk.get_by_role("button", name="Keep on the shelf").click()
+    desk.get_by_role("button", name="Save to shelf").click()
     desk.get_by_label("Name", exact=True).fill("Cleaning room chair")
     desk.get_by_role("button", name="Keep it").click()
     open_step(desk, program, "Jonas", "look")
     tab(desk, "Pieces")
-    desk.get_by_role("button", name="From the shelf").click()
+    desk.get_by_role("button", name="Choose from shelf").click()
     desk.get_by_role("button", name="Cleaning room chair").click()
     expect(desk.get_by_label("Seat, highest", exact=True)).to_have_value("52")
     kept(desk)
     desk.get_by_role("link", name="Today").click()
     desk.keyboard.press("s")
     desk.get_by_role("button", name="Change Cleaning room chair").click()
-    desk.get_by_role("button", name="Take it off").click()
+    desk.get_by_role("button", name="Remove from shelf").click()
     expect(desk.get_by_text("Cleaning room chair")).to_have_count(0)
 
 
@@ -318,7 +318,7 @@ def test_findings_are_dismissed_with_a_reason_and_strain_follows(desk: Page, pro
 def test_before_and_after_are_shown_to_one_scale(desk: Page, program):
     open_step(desk, program, "Odile", "look")
     tab(desk, "Photos")
-    desk.get_by_role("button", name="Before and after, side by side").click()
+    desk.get_by_role("button", name="Compare before and after").click()
     expect(desk.get_by_text("Same scale: 10 cm are")).to_be_visible()
     scales = []
     for name in ("Before", "After"):
@@ -341,8 +341,8 @@ def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program, see
                 "Given",
                 "Withdraw",
                 "Camera",
-                "From the shelf",
-                "Keep on the shelf",
+                "Choose from shelf",
+                "Save to shelf",
                 "Take a reading",
                 "Erase",
                 "Accept",

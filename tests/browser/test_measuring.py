@@ -97,7 +97,7 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
     expect(
         desk.get_by_text("In doubt, so every target with it: upper arm, forearm and hand.")
     ).to_be_visible()
-    desk.get_by_role("button", name="Look at it in Measure").click()
+    desk.get_by_role("button", name="Check in Measure").click()
     expect(
         desk.get_by_role("heading", name="Upper arm", exact=True)
     ).to_be_visible()  # the first in doubt
@@ -170,12 +170,12 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     desk.goto(f"{program.address}/measuring")
     desk.get_by_role("tab", name="In and out").click()
     with desk.expect_download() as download:
-        desk.get_by_role("link", name="CSV, one row a client").click()
+        desk.get_by_role("link", name="CSV, one row per client").click()
     raw = Path(download.value.path()).read_text()
     assert "Odile Marrick" in raw
     file = tmp_path / "visit.csv"
     file.write_text("client,visit_on,stature_mm\nTove Lind,2026-10-02,1690\n")
-    desk.get_by_label("File to take in").set_input_files(file)
+    desk.get_by_label("File to import").set_input_files(file)
     expect(
         desk.get_by_role("row", name=re.compile("Tove Lind new 2026-10-02 new 1 1 1"))
     ).to_be_visible()
@@ -184,7 +184,7 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     assert visit_id(desk, program, "Tove")
     file = tmp_path / "broken.csv"
     file.write_text("client,visit_on,stature_mm\nTove Lind,2026-10-02,1590\nBo,yesterday,12\n")
-    desk.get_by_label("File to take in").set_input_files(file)
+    desk.get_by_label("File to import").set_input_files(file)
     alert = desk.get_by_role("alert")
     expect(alert).to_contain_text("Nothing is taken in")
     expect(alert).to_contain_text("“yesterday” is no date")
@@ -196,27 +196,27 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
 ):
     desk.goto(f"{program.address}/measuring")
     desk.get_by_role("tab", name="Tables").click()
-    desk.get_by_role("button", name="Add a table").click()
+    desk.get_by_role("button", name="Add reference data").click()
     file = tmp_path / "table.csv"
     file.write_text("dimension,sex,mean_mm,sd_mm\nstature,female,1700,0.2\nnose,female,50,5\n")
     desk.get_by_label("Name").fill("Pilots")
     desk.get_by_label("Where it is from").fill("Made up")
     desk.get_by_label("CSV file").set_input_files(file)
-    desk.get_by_role("button", name="Check it and keep it").click()
+    desk.get_by_role("button", name="Check and save").click()
     alert = desk.get_by_role("alert")
     expect(alert).to_contain_text("0.2 mm is outside 1 to 850 mm")
     expect(alert).to_contain_text("“nose” is no dimension")
     good = tmp_path / "good.csv"
     good.write_text("dimension,sex,mean_mm,sd_mm\nstature,female,1700,60\n")
     desk.get_by_label("CSV file").set_input_files(good)
-    desk.get_by_role("button", name="Check it and keep it").click()
+    desk.get_by_role("button", name="Check and save").click()
     expect(desk.get_by_text("Made up. 1 lines, 1 dimensions")).to_be_visible()
     open_dimension(desk, program, "Odile", "Stature")
     expect(desk.get_by_text(re.compile("80th percentile of the table's women"))).to_be_visible()
-    desk.get_by_label("Held against").select_option("Pilots")
+    desk.get_by_label("Compare with").select_option("Pilots")
     expect(desk.get_by_text(re.compile("26th percentile"))).to_be_visible()
     expect(desk.get_by_text("Made up. For orientation only.")).to_be_visible()
-    desk.get_by_label("Held against").select_option("British adults of 19 to 65")
+    desk.get_by_label("Compare with").select_option("British adults aged 19 to 65")
 
 
 def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program, sees_health):
@@ -232,7 +232,7 @@ def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program, sees_
     expect(page.get_by_role("button", name="A new list")).to_be_hidden()
     page.get_by_role("tab", name="In and out").click()
     expect(page.get_by_role("link", name="JSON")).to_be_visible()
-    expect(page.get_by_label("File to take in")).to_be_hidden()
+    expect(page.get_by_label("File to import")).to_be_hidden()
 
 
 def test_shoes_are_asked_for_their_heel_and_lose_it(desk: Page, program):
@@ -268,7 +268,7 @@ def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(de
 def test_the_drill_is_played_with_keys_and_keeps_score_nowhere(desk: Page, program):
     desk.goto(f"{program.address}/measuring")
     desk.get_by_role("tab", name="Drill").click()
-    expect(desk.get_by_role("button", name="Question it")).to_be_enabled()
+    expect(desk.get_by_role("button", name="Query it")).to_be_enabled()
     desk.keyboard.press("q")
     expect(desk.get_by_text(re.compile("The rules say: "))).to_be_visible()
     expect(desk.get_by_text(re.compile(r"Score (0|1) of 1"))).to_be_visible()

@@ -122,11 +122,11 @@ def short_visit(hand, program, name):
     hand.type("Address", owner.email)
     hand.type("Password", owner.password)
     hand.press("Sign in")
-    hand.sees("To be finished")  # the session was kept: lists are not empty
-    hand.press("Start a visit")
+    hand.sees("To finish")  # the session was kept: lists are not empty
+    hand.press("New visit")
     hand.press("New client")
     hand.type("Name", f"Otmar {name}")
-    hand.press("Start the visit")
+    hand.press("Save and start visit")
     hand.until("return location.pathname.startsWith('/visits/')")
     visit = hand.run("return location.pathname.split('/')[2]", [])
     look = f"{program.address}/visits/{visit}/look"

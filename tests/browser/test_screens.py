@@ -81,7 +81,7 @@ def test_by_key_alone(desk: Page, program):
     expect(desk.get_by_role("button", name=re.compile("Seat .*18.1. in"))).to_be_visible()
     desk.keyboard.press("u")
     desk.keyboard.press("o")
-    expect(desk.get_by_role("radio", name="Overlaid")).to_be_checked()
+    expect(desk.get_by_role("radio", name="Overlay")).to_be_checked()
 
 
 def test_a_press_in_the_drawing_leads_to_the_field_and_back(desk: Page, program):

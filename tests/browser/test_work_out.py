@@ -27,7 +27,7 @@ def in_page(page: Page) -> None:
 
 
 def tried(page: Page):
-    return page.get_by_role("region", name="What it comes to")
+    return page.get_by_role("region", name="Result of the trial")
 
 
 def test_a_plan_is_taken_with_what_it_costs_and_leaves(desk: Page, program):
@@ -39,17 +39,17 @@ def test_a_plan_is_taken_with_what_it_costs_and_leaves(desk: Page, program):
     expect(room).to_contain_text(re.compile(r"\d+° left"))
     expect(desk.get_by_role("region", name="What would fix this")).to_contain_text("min a day")
     lasting = desk.get_by_role("region", name="To last")
-    lasting.get_by_role("button", name="Take this one").click()
+    lasting.get_by_role("button", name="Use this plan").click()
     kept(desk)
-    expect(lasting).to_contain_text("The targets follow this one")
+    expect(lasting).to_contain_text("Current plan")
     assert entry(desk, program, "work.plan", "Yara")["value"] == "lasting"
     stack = desk.get_by_role("region", name="Stack")
-    stack.get_by_label("Lift by").fill("11")
+    stack.get_by_label("Raise by").fill("11")
     stack.get_by_role("button", name="Find it").click()
     expect(stack.get_by_role("status")).to_contain_text(
         "2 × ream of paper: 10.0 cm ± 0.4, short by 1.0"
     )
-    room.get_by_role("button", name="Take this one").click()
+    room.get_by_role("button", name="Use this plan").click()
     kept(desk)
 
 
@@ -58,7 +58,7 @@ def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, progra
     tab(desk, "Choices")
     desk.get_by_role("button", name=re.compile("^Back(?! to)")).click()
     positions = desk.get_by_role("group", name="Positions")
-    expect(positions).to_contain_text(re.compile(r"Hip[\d.]+ °\+10\.0"))
+    expect(positions).to_contain_text(re.compile(r"Hip angle[\d.]+ °\+10\.0"))
     positions.get_by_label("Hips about 110, leaning back").click()
     kept(desk)
     expect(desk.get_by_role("button", name=re.compile("^Back(?! to)"))).to_contain_text(
@@ -67,10 +67,10 @@ def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, progra
     assert entry(desk, program, "work.policy.back", "Odile")["value"] == "leaning"
     desk.get_by_label("First bundle").select_option("house")
     desk.get_by_label("Second bundle").select_option("visit")
-    desk.get_by_role("button", name="Compare on this client").click()
+    desk.get_by_role("button", name="Compare for this client").click()
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
-    expect(desk.get_by_role("region", name="Being tried")).to_contain_text("over The usual ones")
-    desk.get_by_role("button", name="Back to best").first.click()
+    expect(desk.get_by_role("region", name="Being tried")).to_contain_text("over Standard")
+    desk.get_by_role("button", name="Reset to target").first.click()
     tab(desk, "Choices")
     desk.get_by_role("button", name=re.compile("^Back(?! to)")).click()
     desk.get_by_role("button", name="Back to the practice's").click()
@@ -104,9 +104,9 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     flag.focus()
     flag.press("ArrowUp")
     expect(tried(desk).get_by_role("row", name=re.compile("^Screen top"))).to_be_visible()
-    tried(desk).get_by_role("button", name="Back to found").click()
+    tried(desk).get_by_role("button", name="Reset to as found").click()
     expect(desk.get_by_role("region", name="Being tried")).to_contain_text("As found")
-    tried(desk).get_by_role("button", name="Back to best").click()
+    tried(desk).get_by_role("button", name="Reset to target").click()
     expect(tried(desk)).to_be_hidden()
     desk.get_by_label("Eye to screen", exact=True).first.fill("66")
     tried(desk).get_by_role("button", name="Keep it").click()
@@ -131,7 +131,7 @@ def test_every_number_opens_to_what_it_rests_on(desk: Page, program):
 
 def test_house_rules_are_kept_as_bundles(desk: Page, program):
     desk.goto(f"{program.address}/rules")
-    desk.get_by_role("button", name="New bundle").click()
+    desk.get_by_role("button", name="New rule set").click()
     form = desk.get_by_role("form", name="Bundle")
     form.get_by_label("Name").fill("Sit back")
     form.get_by_label("Back", exact=True).select_option("leaning")

@@ -5,38 +5,38 @@ const KEYS: [string, string][] = [
   ["c", "Clients"],
   ["w", "Workstations"],
   ["s", "Shelf"],
-  ["r", "Measuring: lists, repeats, tables, in and out, the drill"],
+  ["r", "Measuring: lists, repeatability, reference data, import and export, practice"],
   ["h", "House rules"],
   ["p", "People"],
-  ["1 … 7", "In a visit: the step on the cord"],
+  ["1 … 7", "In a visit: go to step 1 to 7"],
   ["n", "In a visit: the next thing"],
-  ["m", "In a visit: a note or a picture, wherever you are"],
+  ["m", "In a visit: add a note or photo from any step"],
   [
     "Enter, arrows",
     "In a field of Measure: the next reading, then the next dimension; up and down between them",
   ],
   [
     "r, o, k, x, b",
-    "In a field of Measure: take a reading, put it right, keep it, leave it out, carry over",
+    "In Measure: r take reading, o accept the correction, k keep the value, x leave out, b carry over",
   ],
   [
     "drag, ↑ ↓",
     "In Work out: a flag or piece of the drawing to try another height; arrows by 5 mm, with Shift by 1",
   ],
-  ["u", "Centimetres, millimetres, inches in turn"],
-  ["o", "Seated over standing, and back"],
-  ["f", "Drawn as found, as aimed at, as left"],
+  ["u", "Switch units: cm, mm, in"],
+  ["o", "Overlay seated and standing, on or off"],
+  ["f", "Show as found, target or as set"],
   ["arrows", "On the body: the next region; on a photograph: the point, by one px (Shift: ten)"],
-  ["0 … 9, +", "On the body: how strong the discomfort is"],
+  ["0 … 9, +", "Body map: intensity of discomfort"],
   ["z", "Take the last change back"],
-  ["?", "This page"],
+  ["?", "Show this help"],
 ];
 
 const MARKS: [string, string][] = [
-  ["Thin flag", "target, on plumb or to be set; the number beside it says how far to go"],
-  ["Bold flag", "found outside its band"],
+  ["Thin flag", "Target. The figure beside it is the change needed"],
+  ["Bold flag", "Found outside its target range"],
   ["Shaded flag with a bar", "the equipment ends before the target; the panel says where"],
-  ["Dashed flag, ~", "rests on an estimate, not on the tape"],
+  ["Dashed flag, ~", "Based on an estimated body dimension, not a measured one"],
   [
     "Long-dashed blue flag",
     "your own number in place of the computed one; the panel has the reason",
@@ -44,12 +44,15 @@ const MARKS: [string, string][] = [
   ["Thick tick on the staff", "as found; the bracket leads to the target"],
   ["Hatched wedge", "a joint outside its band, as wide as the excess"],
   ["Filled field on the figure", "a habit that was seen; tap again to take it back"],
-  ["One, two, three strokes", "slight, marked, strong: how far off times how long a day"],
-  ["Hatched region of the body", "discomfort; the denser and the higher its number, the stronger"],
-  ["Blue wedge at a flag's foot", "how sure the target is: as wide as its plus-minus on the staff"],
+  ["One, two, three strokes", "Slight, marked, severe: how far out of range × hours a day"],
+  [
+    "Hatched region of the body",
+    "Discomfort: the denser the hatching and the higher the number, the worse it is",
+  ],
+  ["Blue wedge at a flag's base", "Uncertainty of the target: the wedge spans its ± on the staff"],
   ["↶, ⌂ behind a value", "carried over from an earlier visit; self-measured"],
   ["~ before a value", "estimated, not measured"],
-  ["Faint dashed figure", "too little measured: drawn as an average body"],
+  ["Faint dashed figure", "Not enough measured yet: drawn as an average adult"],
 ];
 
 /** Keys and the legend of the drawing, one key away. */
@@ -63,7 +66,7 @@ export function Keys({
   return (
     <Modal open={open} onOpenChange={onOpenChange} title="Keys and marks">
       <table className="w-full text-sm">
-        <caption className="pb-1 text-left text-soft">Keys, where no field has the focus</caption>
+        <caption className="pb-1 text-left text-soft">Keyboard shortcuts</caption>
         <tbody>
           {KEYS.map(([key, words]) => (
             <tr key={key} className="border-t border-hair">
@@ -76,7 +79,7 @@ export function Keys({
         </tbody>
       </table>
       <table className="mt-5 w-full text-sm">
-        <caption className="pb-1 text-left text-soft">Marks of the drawing</caption>
+        <caption className="pb-1 text-left text-soft">Symbols in the drawing</caption>
         <tbody>
           {MARKS.map(([mark, words]) => (
             <tr key={mark} className="border-t border-hair align-top">

@@ -38,7 +38,7 @@ export function ClientsPage() {
         <h1 className="text-2xl">Clients</h1>
         <input
           aria-label="Find a client"
-          placeholder="Find by name or work"
+          placeholder="Search by name or work"
           className="min-h-11 w-72 rounded-[3px] border border-ink/40 bg-ground px-3 placeholder:text-soft"
           value={filter}
           onChange={(event) => setFilter(event.target.value)}
@@ -116,7 +116,7 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
         onChange={(event) => onChange({ ...facts, name: event.target.value })}
       />
       <LabelledInput
-        label="Work and place"
+        label="Job and workplace"
         maxLength={200}
         help="Nothing of health: it stands in lists, and can go to the workplace."
         value={facts.work}
@@ -135,7 +135,7 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
           ]}
         />
         <p className="mt-1 text-sm text-soft">
-          Only for lengths nobody measures: which population an estimate comes from.
+          Used only to estimate dimensions you don't measure.
         </p>
       </div>
     </>
@@ -170,13 +170,13 @@ function NewClient({
       open={open}
       onOpenChange={onOpenChange}
       title="New client"
-      says="The visit starts at once."
+      says="Saving also opens a new visit."
     >
       <form onSubmit={submit} className="space-y-4">
         <FactFields facts={facts} onChange={setFacts} />
         {add.isError && <Notice role="alert">{add.error.message}</Notice>}
         <Button type="submit" look="next" disabled={add.isPending}>
-          Start the visit
+          Save and start visit
         </Button>
       </form>
     </Modal>

@@ -10,7 +10,7 @@ import { Elevation } from "../../drawing/elevation";
 const WAYS = [
   { given: "keep", key: "k", label: "Keep it" },
   { given: "repeat", key: "a", label: "Take another reading" },
-  { given: "question", key: "q", label: "Question it" },
+  { given: "question", key: "q", label: "Query it" },
 ] as const;
 const EXERCISES = 2_000_000_000;
 
@@ -94,12 +94,14 @@ export function Drill({ unit }: { unit: Unit }) {
               </p>
               <p className="mt-1">{said.reason}</p>
               <Button look="next" className="mt-2" onClick={next}>
-                Another one (n)
+                Next example
               </Button>
             </Notice>
           )}
         </div>
-        <h3 className="mt-5 border-b border-ink text-sm font-semibold">The rest of the sheet</h3>
+        <h3 className="mt-5 border-b border-ink text-sm font-semibold">
+          Other measurements of this client
+        </h3>
         <dl className="text-sm">
           {posed.sheet.map((line) => (
             <div key={line.label} className="flex justify-between border-b border-hair py-1.5">

@@ -6,8 +6,8 @@ import { Notice } from "@/shared/ui/notice";
 import { Troubles } from "./troubles";
 
 const FORMATS = [
-  { id: "csv_readings", label: "CSV, one row a reading", file: "readings.csv" },
-  { id: "csv_clients", label: "CSV, one row a client", file: "clients.csv" },
+  { id: "csv_readings", label: "CSV, one row per reading", file: "readings.csv" },
+  { id: "csv_clients", label: "CSV, one row per client", file: "clients.csv" },
   { id: "json", label: "JSON", file: "measurements.json" },
   { id: "fhir", label: "HL7 FHIR R4 Bundle", file: "measurements.fhir.json" },
 ] as const;
@@ -63,7 +63,7 @@ function In() {
       </p>
       <input
         type="file"
-        aria-label="File to take in"
+        aria-label="File to import"
         accept=".csv,.json,text/csv,application/json,application/fhir+json"
         className="block min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2"
         onClick={(event) => {
@@ -86,7 +86,7 @@ function In() {
         {found && found.understood.length > 0 && <Understood found={found} />}
         {found && found.left_out.length > 0 && (
           <div>
-            <p className="font-semibold">Not understood, left out</p>
+            <p className="font-semibold">Not recognised, skipped</p>
             <Troubles lines={found.left_out} />
           </div>
         )}

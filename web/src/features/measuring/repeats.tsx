@@ -20,7 +20,7 @@ export function Repeats({ unit }: { unit: Unit }) {
               <tr className="text-left text-sm text-soft">
                 <th className="font-normal">Dimension</th>
                 <th className="text-right font-normal">Pairs</th>
-                <th className="text-right font-normal">Too far apart</th>
+                <th className="text-right font-normal">Over the limit</th>
                 <th className="text-right font-normal">Error, {unit}</th>
                 <th className="text-right font-normal">90 % interval, {unit}</th>
                 <th className="text-right font-normal">Reckoned with, {unit}</th>
@@ -47,7 +47,7 @@ export function Repeats({ unit }: { unit: Unit }) {
           </table>
         </section>
       ))}
-      {found.data?.length === 0 && <p className="text-soft">No pairs of readings yet.</p>}
+      {found.data?.length === 0 && <p className="text-soft">No repeat readings yet.</p>}
     </section>
   );
 }

@@ -46,7 +46,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
       </p>
       <ul>
         <li className="border-t border-hair py-3">
-          <h2 className="text-lg">British adults of 19 to 65</h2>
+          <h2 className="text-lg">British adults aged 19 to 65</h2>
           <p className="text-soft">
             The program's own. Estimates published by Pheasant and Haslegrave, Bodyspace;
             correlations with stature are house values.
@@ -71,7 +71,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
       </ul>
       {mayWrite && !adding && (
         <Button look="next" className="mt-3" onClick={() => setAdding(true)}>
-          Add a table
+          Add reference data
         </Button>
       )}
       {adding && (
@@ -82,7 +82,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             name="origin"
             required
             maxLength={200}
-            help="Who was measured, when, by whom: everybody who sees a percentile reads it."
+            help="Who was measured, when and by whom. Shown beside every percentile."
           />
           <LabelledInput
             label="CSV file"
@@ -99,7 +99,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             </Notice>
           )}
           <Button look="next" type="submit" disabled={add.isPending}>
-            Check it and keep it
+            Check and save
           </Button>
         </form>
       )}

@@ -11,8 +11,8 @@ import { Segments } from "@/shared/ui/segments";
 type Member = Schemas["MemberOut"];
 
 const ROLES: Record<string, string> = {
-  owner: "Owner: everything, and lets people in",
-  practitioner: "Practitioner: clients and visits",
+  owner: "Owner: full access, manages the team",
+  practitioner: "Practitioner: clients, visits, equipment and settings",
   reader: "Reader: who came when, and the workplace's copies",
 };
 
@@ -199,9 +199,9 @@ function NewMember({ onDone }: { onDone: () => void }) {
     <Modal open onOpenChange={(open) => !open && onDone()} title="Let somebody in">
       <form onSubmit={submit} className="space-y-4">
         {line("name", "Name")}
-        {line("title", "Profession")}
+        {line("title", "Profession or title")}
         {line("email", "Address", "email")}
-        {line("password", "First password", "password", "Ten characters or more.")}
+        {line("password", "Temporary password", "password", "At least 10 characters.")}
         <Segments
           label="Role"
           value={role}
@@ -213,7 +213,7 @@ function NewMember({ onDone }: { onDone: () => void }) {
         />
         {add.isError && <Notice role="alert">{add.error.message}</Notice>}
         <Button type="submit" look="next" disabled={add.isPending}>
-          Let in
+          Add
         </Button>
       </form>
     </Modal>

@@ -33,7 +33,7 @@ export function RulesPage() {
       <h1 className="text-3xl">House rules</h1>
       <p className="mt-1 max-w-[68ch] text-soft">
         Where practitioners disagree, the practice chooses, and each visit may choose otherwise.
-        What a visit began with stays with it when these change.
+        Changing a default doesn't affect visits already started.
       </p>
       <div className="mt-6 grid grid-cols-[260px_1fr] gap-8">
         <section aria-label="Bundles">
@@ -49,7 +49,7 @@ export function RulesPage() {
                 >
                   <b>{one.name}</b>
                   <span className="block text-sm text-soft">
-                    {one.is_default ? "New visits begin with it. " : ""}
+                    {one.is_default ? "Default for new visits. " : ""}
                     {many(Object.keys(one.choices).length)}
                   </span>
                 </button>
@@ -57,7 +57,7 @@ export function RulesPage() {
             ))}
           </ul>
           {bundles.length === 0 && (
-            <p className="py-2 text-sm text-soft">None yet: visits go by the usual positions.</p>
+            <p className="py-2 text-sm text-soft">None yet. Visits use the standard settings.</p>
           )}
           {mayWrite && (
             <Button
@@ -65,7 +65,7 @@ export function RulesPage() {
               className="mt-3 w-full"
               onClick={() => setDraft(BLANK)}
             >
-              New bundle
+              New rule set
             </Button>
           )}
         </section>

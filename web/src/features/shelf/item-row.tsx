@@ -62,16 +62,16 @@ export function ItemRow({
         open={editing}
         onOpenChange={setEditing}
         title={item.name}
-        says="Visits keep what they took from it, whatever happens here."
+        says="Visits that already use this item are not affected."
       >
         <form onSubmit={save} className="space-y-4">
           <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
           <div className="flex gap-2">
             <Button type="submit" look="next" disabled={changes.change.isPending}>
-              Keep the change
+              Save
             </Button>
             <Button onClick={remove} disabled={changes.drop.isPending}>
-              Take it off
+              Remove from shelf
             </Button>
           </div>
         </form>

@@ -16,8 +16,8 @@ export function ShelfPage() {
     <>
       <h1 className="mb-1 text-2xl">Shelf</h1>
       <p className="mb-6 max-w-prose text-soft">
-        Kinds of pieces to start from in Look, each to be checked with the tape. Own ones are kept
-        from a visit: Look, Pieces, Keep on the shelf.
+        Equipment to start from in Look. Always check the figures with a tape. To add your own, go
+        to Look, Pieces in a visit and save to the shelf.
       </p>
       {failed && (
         <Notice role="alert" className="mb-4">

@@ -22,7 +22,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
           <Logo size={34} />
           <div>
             <h1 className="text-2xl">Gentle Plumb</h1>
-            <p className="text-soft">Workplaces, set true to the person.</p>
+            <p className="text-soft">Workstations fitted to the person.</p>
           </div>
         </div>
         <form onSubmit={submit} className="space-y-4" aria-label="Sign in">
@@ -50,9 +50,9 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
         </form>
         {welcome && (welcome.demo?.length ?? 0) > 0 && (
           <section className="mt-10 border-t border-hair pt-4" aria-label="Demo">
-            <h2 className="mb-1">Demo: take one of these</h2>
+            <h2 className="mb-1">Demo: choose an account</h2>
             <p className="mb-2 text-sm text-soft">
-              Everybody in the demo is made up. One press fills the form.
+              All demo data is fictional. Choose an account to fill in the form.
             </p>
             {welcome.demo?.map((person) => (
               <button

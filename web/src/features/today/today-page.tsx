@@ -23,7 +23,7 @@ export function TodayPage() {
           to="/clients"
           className="inline-flex min-h-11 items-center rounded-[3px] bg-accent px-4 font-semibold text-on-accent"
         >
-          Start a visit
+          New visit
         </Link>
       </header>
       <Waiting lines={visits.data ?? []} />
@@ -41,7 +41,7 @@ export function TodayPage() {
         <p>
           No visits yet.{" "}
           <Link to="/clients" className="underline">
-            Take in a client
+            Add a client
           </Link>{" "}
           and start one.
         </p>

@@ -25,7 +25,7 @@ test("visits by what they wait for; a follow-up counts within two weeks and once
     TODAY,
   );
   expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
-    ["To be finished", ["Draft", "Changed"]],
+    ["To finish", ["Draft", "Changed"]],
     ["Follow-up due", ["Due"]],
     ["Signed", ["Later"]],
   ]);
@@ -41,5 +41,5 @@ test("a follow-up is no longer due once the client has come again", () => {
   const titles = (lines: (typeof first | typeof again)[]) =>
     groupVisits(lines, TODAY).map((group) => group.title);
   expect(titles([first])).toEqual(["Follow-up due"]);
-  expect(titles([again, first])).toEqual(["To be finished", "Signed"]);
+  expect(titles([again, first])).toEqual(["To finish", "Signed"]);
 });

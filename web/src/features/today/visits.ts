@@ -4,10 +4,10 @@ import { dayOf, daysLater } from "@/shared/dates";
 type Line = Schemas["VisitLineOut"];
 
 export const STATE_WORDS: Record<Line["state"], string> = {
-  new: "not begun",
-  draft: "in the making",
+  new: "Not started",
+  draft: "In progress",
   signed: "signed",
-  changed: "signed, changed since",
+  changed: "Signed, then changed",
 };
 
 /** Visits by what they wait for. */
@@ -28,8 +28,8 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())) {
     .sort((a, b) => Number(b.sign !== null) - Number(a.sign !== null));
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
   return [
-    { title: "To be finished", says: "Begun and not signed, or changed since.", lines: open },
-    { title: "Follow-up due", says: "Within two weeks.", lines: due },
+    { title: "To finish", says: "Not signed yet, or changed since signing.", lines: open },
+    { title: "Follow-up due", says: "Due within two weeks or overdue.", lines: due },
     { title: "Signed", says: "Nothing open.", lines: done },
   ].filter((group) => group.lines.length > 0);
 }

@@ -22,7 +22,7 @@ export function QuickNote({
       open={open}
       onOpenChange={onOpenChange}
       title="A note or a picture"
-      says="Kept with this visit at once; you stay where you are."
+      says="Saved to this visit straight away."
     >
       {note && <FieldRow field={note} />}
       <div className="mt-4">
@@ -30,7 +30,7 @@ export function QuickNote({
           <AddPicture onAdded={shut} />
         ) : (
           <Notice className="text-sm">
-            No pictures: the client's consent to photographs is not recorded.{" "}
+            Photos are off: no consent to photographs recorded.{" "}
             <button
               type="button"
               className="min-h-11 underline"

@@ -16,7 +16,7 @@ export function RedFlagsBanner() {
       ))}
       {!here && (
         <Button className="mt-1 w-full" onClick={() => go("ask", "Red flags")}>
-          Write down what was done
+          Record the action taken
         </Button>
       )}
     </div>

@@ -81,7 +81,7 @@ export function Stage({
     ...(narrow || habits ? [] : [{ value: "both", label: "Both" }]),
     { value: "seated", label: "Seated" },
     { value: "standing", label: "Standing" },
-    ...(habits ? [] : [{ value: "overlay", label: "Overlaid" }]),
+    ...(habits ? [] : [{ value: "overlay", label: "Overlay" }]),
   ];
   return (
     <section
@@ -111,8 +111,8 @@ export function Stage({
             onChange={(value) => onShow(value as View["show"])}
             choices={[
               { value: "found", label: "As found" },
-              { value: "target", label: "As aimed at" },
-              { value: "left", label: "As left" },
+              { value: "target", label: "Target" },
+              { value: "left", label: "As set" },
             ]}
           />
         )}

@@ -1467,6 +1467,8 @@ export interface components {
             notes: string[];
             /** Estimated */
             estimated: string[];
+            /** Noted */
+            noted: string[];
             /** Note */
             note: string;
             workplace: components["schemas"]["WorkplacePaper"];
@@ -1728,7 +1730,8 @@ export interface components {
          *     ``part`` is the part of the drawing it belongs to; ``needed`` counts for the step's bead;
          *     ``section`` is the part of its step; ``when`` names answers without which it makes no sense
          *     (all of them must hold); ``health`` marks what is kept only with consent to health notes and
-         *     never goes to the workplace; ``pair`` is the name of the range whose lower end it is.
+         *     never goes to the workplace; ``pair`` is the name of the range whose lower end it is;
+         *     ``noted_only`` marks what is kept for the record and decides nothing.
          */
         Field: {
             /** Id */
@@ -1802,6 +1805,11 @@ export interface components {
              * @default
              */
             pair: string;
+            /**
+             * Noted Only
+             * @default false
+             */
+            noted_only: boolean;
         };
         /**
          * Fields

@@ -22,7 +22,7 @@ export function NameAndPlace({
         onChange={(event) => onName(event.target.value)}
       />
       <LabelledInput
-        label="Where it stands"
+        label="Location"
         maxLength={200}
         value={place}
         onChange={(event) => onPlace(event.target.value)}

@@ -17,8 +17,8 @@ export function PacePanel() {
       <h2 className="text-xl">Pace</h2>
       <p className="mb-3 text-soft">
         {worked.hours > 0
-          ? `Over ${worked.hours.toLocaleString("en-GB")} hours at the desk. No posture is good for hours.`
-          : "Hours a day are not recorded yet: the totals wait for them in Ask."}
+          ? `Over ${worked.hours.toLocaleString("en-GB")} hours at the desk. No single posture is comfortable for hours.`
+          : "Enter hours in Ask to see daily totals."}
       </p>
       <RadioGroup.Root
         value={chosen}
@@ -35,7 +35,7 @@ export function PacePanel() {
           >
             <span className="font-semibold">{rhythm.label}</span>
             {rhythm.id === worked.proposed_rhythm && (
-              <span className="text-sm text-soft"> proposed by the house rules</span>
+              <span className="text-sm text-soft"> suggested</span>
             )}
             <span className="block text-sm text-soft">
               {rhythm.possible ? rhythm.says : rhythm.why_not}
@@ -46,7 +46,7 @@ export function PacePanel() {
       </RadioGroup.Root>
       <PanelFoot>
         <Button look="next" className="w-full" data-next="" onClick={() => go("report")}>
-          On to Report
+          Continue to Report
         </Button>
       </PanelFoot>
     </div>

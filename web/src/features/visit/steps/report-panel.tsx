@@ -26,10 +26,10 @@ export function ReportPanel() {
       <h2 className="text-xl">Report</h2>
       <p className="mb-3 text-soft">
         {current
-          ? `Version ${latest?.number} is signed and frozen. Any change makes the next version.`
+          ? `Version ${latest?.number} is signed and locked. Any change starts the next version.`
           : latest
             ? `Changed since version ${latest.number}, which stays as signed. Sign to make version ${latest.number + 1}.`
-            : "Signing freezes it; later changes make a new version."}
+            : "Signing locks the report. Later changes start a new version."}
       </p>
       <div className="space-y-3">
         {fields
@@ -59,7 +59,7 @@ export function ReportPanel() {
                   rel="noreferrer"
                   className="flex min-h-11 items-center pl-6 underline-offset-2 hover:underline"
                 >
-                  The workplace's copy of version {report.number} (PDF)
+                  Workplace copy, version {report.number} (PDF)
                 </a>
               )}
             </li>
@@ -69,7 +69,7 @@ export function ReportPanel() {
       {workplace && <Shared />}
       {visit.reports.length > 0 && !workplace && (
         <p className="mt-2 text-sm text-soft">
-          No copy for the workplace: the client's consent to it is not there.{" "}
+          No workplace copy: the client has not consented.{" "}
           <button type="button" className="min-h-11 underline" onClick={() => go("ask", "Consent")}>
             Consent
           </button>
@@ -122,7 +122,7 @@ export function ReportPanel() {
             rel="noreferrer"
             className="mt-1 flex min-h-11 items-center justify-center gap-2 text-sm underline"
           >
-            <FileText size={16} aria-hidden="true" /> Look at the draft as PDF
+            <FileText size={16} aria-hidden="true" /> Preview PDF
           </a>
         </div>
       )}

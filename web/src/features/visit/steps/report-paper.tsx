@@ -5,15 +5,16 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
   return (
     <article aria-label="Report" className="mt-5 border border-hair bg-ground p-5 text-sm">
       <p className="text-soft">{report.practice}</p>
-      <h3 className="text-lg">Workplace assessment</h3>
+      <h3 className="text-lg">Workstation assessment</h3>
       <p>
-        {report.client}, {report.work || "work not recorded"}. Visit on {report.visited}, follow-up{" "}
+        {report.client}, {report.work || "job not recorded"}. Visit on {report.visited}, follow-up{" "}
         {report.follow_up_on ? `on ${report.follow_up_on}` : "not set"}.
       </p>
       {report.reason && <p className="mt-1 italic">{report.reason}</p>}
       {report.warning.map((sign) => (
         <p key={sign.label} className="mt-2 border border-ink p-2">
-          <b>{sign.urgency}.</b> {sign.label}. <b>Done:</b> {sign.done || "not written down yet"}
+          <b>{sign.urgency}.</b> {sign.label}. <b>Action taken:</b>{" "}
+          {sign.done || "not recorded yet"}
         </p>
       ))}
       {report.cares.map((care) => (
@@ -47,7 +48,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
         ))}
       </ul>
       <h4 className="mt-4 font-semibold">Why</h4>
-      {report.causes.length === 0 && <p>Nothing measured lies outside its band.</p>}
+      {report.causes.length === 0 && <p>Nothing measured is out of range.</p>}
       {report.causes.map((cause) => (
         <section key={cause.title} className="mt-2">
           <h5 className="font-semibold">
@@ -73,7 +74,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
       )}
       {report.strain.length > 0 && (
         <>
-          <h4 className="mt-4 font-semibold">Strain minutes a day</h4>
+          <h4 className="mt-4 font-semibold">Estimated strain</h4>
           {report.strain.map((one) => (
             <p key={one.label} className="figures">
               <b>
@@ -84,7 +85,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
           ))}
         </>
       )}
-      <h4 className="mt-4 font-semibold">Before, target, after</h4>
+      <h4 className="mt-4 font-semibold">Settings: before, target and after</h4>
       <table className="figures w-full">
         <thead>
           <tr className="border-b border-ink text-right">
@@ -128,7 +129,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
       )}
       {report.plan.moves.length > 0 && (
         <>
-          <h4 className="mt-4 font-semibold">Between sitting and standing</h4>
+          <h4 className="mt-4 font-semibold">Changing between sitting and standing</h4>
           {report.plan.moves.map((line) => (
             <p key={line} className="figures">
               {line}
@@ -162,7 +163,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
       )}
       {report.rhythm && (
         <>
-          <h4 className="mt-4 font-semibold">Rhythm</h4>
+          <h4 className="mt-4 font-semibold">Work and break pattern</h4>
           <p>
             <b>{report.rhythm.label}.</b> {report.rhythm.says} Over {report.rhythm.hours} h:{" "}
             {Math.round(report.rhythm.sit)} min sitting, {Math.round(report.rhythm.stand)} min
@@ -172,7 +173,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
       )}
       {report.notes.length > 0 && (
         <>
-          <h4 className="mt-4 font-semibold">Not judged</h4>
+          <h4 className="mt-4 font-semibold">Not assessed</h4>
           {report.notes.map((note) => (
             <p key={note}>{note}</p>
           ))}
@@ -184,7 +185,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
           <p className="text-soft">{report.noted.join("; ")}</p>
         </>
       )}
-      <h4 className="mt-4 font-semibold">Cautions</h4>
+      <h4 className="mt-4 font-semibold">Please note</h4>
       <ul className="list-disc pl-4">
         {[...report.cautions, report.local_wording].filter(Boolean).map((caution) => (
           <li key={caution}>{caution}</li>

@@ -34,7 +34,7 @@ export function SetPanel() {
     return (
       <>
         <h2 className="text-xl">Nothing to set yet</h2>
-        <p className="text-soft">Measure first: there are no targets.</p>
+        <p className="text-soft">There are no targets yet. Measure first.</p>
         <Button look="next" className="mt-4 w-full" onClick={() => go("measure")}>
           Back to Measure
         </Button>
@@ -55,12 +55,12 @@ export function SetPanel() {
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
         {after
           ? `Next: ${after.label}${after.posture === "standing" && now.posture === "seated" ? ", standing" : ""}`
-          : "On to Pace"}
+          : "Continue to Pace"}
       </Button>
       <table className="mt-5 w-full text-sm">
         <thead>
           <tr className="border-b border-ink text-left">
-            <th className="py-1 font-semibold">In working order</th>
+            <th className="py-1 font-semibold">Adjust in this order</th>
             <th className="text-right font-semibold">Target</th>
             <th className="text-right font-semibold">Set</th>
             <th className="text-right font-semibold">Still off</th>
@@ -92,12 +92,12 @@ export function SetPanel() {
         </tbody>
       </table>
       {steps.some((row) => row.left_unmeasured) && (
-        <p className="mt-1 text-sm text-soft">* set to the aim, not re-measured.</p>
+        <p className="mt-1 text-sm text-soft">* set to the target, not re-measured.</p>
       )}
       <AlsoToDo />
       <p className="mt-3 text-sm text-soft">
-        Then let them work for 15 to 20 minutes and look again. After standing, bring keys, mouse
-        and screen back for sitting.
+        Let the client work for 15 to 20 minutes, then check again. After standing, reset keyboard,
+        mouse and screen for sitting.
       </p>
     </div>
   );
@@ -184,7 +184,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
           {!readOnly && row.left === null && row.setting !== null && (
             <Button
               className="min-h-16"
-              title="Set to the aim, not measured again"
+              title="Set to the target, not re-measured"
               onClick={() =>
                 queue.type(
                   `${path}.aimed`,
@@ -193,7 +193,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
                 )
               }
             >
-              As aimed
+              Set to target
             </Button>
           )}
         </div>
@@ -220,7 +220,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
       )}
       {row.check && (
         <p className="mt-3 border-t border-hair pt-2 text-sm">
-          <span className="font-semibold">Test on the person.</span> {row.check}
+          <span className="font-semibold">Check on the client.</span> {row.check}
         </p>
       )}
     </section>

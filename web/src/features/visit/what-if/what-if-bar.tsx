@@ -44,7 +44,7 @@ function what(
   against: string | undefined,
 ): string {
   const counted = many === 1 ? "Trying one thing" : `Trying ${many} things`;
-  const tried = label ?? (found ? "As found" : many ? counted : "As kept");
+  const tried = label ?? (found ? "As found" : many ? counted : "As saved");
   return against === undefined ? tried : `${tried} over ${against}`;
 }
 

@@ -35,7 +35,7 @@ export function AskPanel() {
   return (
     <div className="flex min-h-full flex-col">
       <h2 className="text-xl">Ask</h2>
-      <p className="mb-3 text-soft">Before anything is touched.</p>
+      <p className="mb-3 text-soft">Before you adjust anything.</p>
       <PartTabs
         label="Parts of this step"
         parts={groups.map((name) =>
@@ -57,7 +57,7 @@ export function AskPanel() {
           data-next=""
           onClick={() => (next ? setPart(next) : go(STEP_IDS[1]))}
         >
-          {next ? `Next: ${next}` : "On to Look"}
+          {next ? `Next: ${next}` : "Continue to Look"}
         </Button>
       </PanelFoot>
     </div>

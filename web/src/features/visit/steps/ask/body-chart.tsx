@@ -164,7 +164,7 @@ export function BodyChart({
         })}
       </svg>
       <p className="figures px-5 pb-2 text-center text-sm text-soft">
-        {present ? `${present.label}: ` : ""}arrows move · 0 to 9 and + give the strength · Delete
+        {present ? `${present.label}: ` : ""}Arrow keys: move · 0 to 9, +: intensity · Delete: clear
         clears
       </p>
     </div>

@@ -11,7 +11,7 @@ export function Conditions() {
   return (
     <div>
       <p className="mb-2 text-sm text-soft">
-        What the plan keeps to. Local rules and the treating clinician come first.
+        Precautions for the plan. Local policy and the treating clinician take precedence.
       </p>
       <ul>
         {groups.map((group) => {
@@ -34,7 +34,7 @@ export function Conditions() {
                       )}
                     </p>
                   )}
-                  {note && <FieldRow field={{ ...note, label: "What to know" }} />}
+                  {note && <FieldRow field={{ ...note, label: "Details" }} />}
                   {cleared && <FieldRow field={{ ...cleared, label: "Cleared by, on" }} />}
                 </div>
               )}

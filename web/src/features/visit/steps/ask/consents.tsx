@@ -44,7 +44,7 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
             )}
           </>
         ) : (
-          <span className="text-soft">Not asked yet</span>
+          <span className="text-soft">Not yet asked</span>
         )}
       </p>
       {!readOnly && (
@@ -89,10 +89,10 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
               setAsking(false);
             }}
           >
-            Withdraw it
+            Withdraw consent
           </Button>
           <Button look="quiet" onClick={() => setAsking(false)}>
-            Leave it as it is
+            Cancel
           </Button>
         </div>
       </Modal>

@@ -68,7 +68,9 @@ export function Discomfort() {
           )}
         </section>
       ) : (
-        <p>Tap where it hurts, front or back. By key: arrows move, a digit gives the strength.</p>
+        <p>
+          Tap where it hurts, front or back. Keyboard: arrow keys move, a digit sets the intensity.
+        </p>
       )}
       <ol className="mt-3" aria-label="Marked">
         {marked.map((region) => (

@@ -40,7 +40,7 @@ export function LookPanel() {
   return (
     <div className="flex min-h-full flex-col">
       <h2 className="text-xl">Look</h2>
-      <p className="mb-3 text-soft">The set-up as found. What is unknown stays empty.</p>
+      <p className="mb-3 text-soft">The workstation as found. Leave blank what you don't know.</p>
       <PartTabs
         label="Parts of this step"
         parts={NAMES.map((name) => {
@@ -63,7 +63,7 @@ export function LookPanel() {
             data-next=""
             onClick={() => (next ? setPart(next) : go(STEP_IDS[2]))}
           >
-            {next ? `Next: ${next}` : "On to Measure"}
+            {next ? `Next: ${next}` : "Continue to Measure"}
           </Button>
         </PanelFoot>
       )}

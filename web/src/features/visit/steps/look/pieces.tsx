@@ -27,23 +27,23 @@ export function Pieces() {
       <section aria-label="Shared workstation" className="mb-3 border-b border-hair pb-3">
         {shared ? (
           <p>
-            <b>{shared.name}</b>, {shared.place || "place not noted"}
+            <b>{shared.name}</b>, {shared.place || "location not recorded"}
             <span className="block text-sm text-soft">
               Shared by {shared.users.join(", ") || "nobody yet"}. Changes here stay in this visit.
             </span>
           </p>
         ) : (
           <p className="text-sm text-soft">
-            Several people at one desk? Keep it once, take it here.
+            Shared desk? Save it once and load it for each person.
           </p>
         )}
         {!readOnly && (
           <div className="mt-1 flex flex-wrap gap-2">
             <FromShelf piece={WORKSTATION} title="Shared workstations">
-              Take a workstation
+              Load shared workstation
             </FromShelf>
             <KeepOnShelf piece={WORKSTATION} fields={catalogue.pieces.flatMap(of)}>
-              Keep these as one
+              Save as shared workstation
             </KeepOnShelf>
           </div>
         )}
@@ -70,17 +70,17 @@ export function Pieces() {
                 {!readOnly && (
                   <div className="mb-3 flex flex-wrap gap-2">
                     <FromShelf piece={piece.id} title={`Shelf: ${piece.label.toLowerCase()}`}>
-                      From the shelf
+                      Choose from shelf
                     </FromShelf>
                     <KeepOnShelf piece={piece.id} fields={mine}>
-                      Keep on the shelf
+                      Save to shelf
                     </KeepOnShelf>
                   </div>
                 )}
                 <FieldsForm fields={mine} />
                 {piece.id === "desk" && worked?.display && (
                   <p className="mt-2 border-l-4 border-ink pl-3" role="status">
-                    {worked.display} Heights in Set say what it has to show.
+                    {worked.display} Set gives the height the display should show.
                   </p>
                 )}
               </div>

@@ -68,7 +68,7 @@ function Light() {
       {!readOnly && (
         <Button onClick={take} disabled={meter.isPending} className="w-full">
           <Sun size={18} aria-hidden="true" />
-          {meter.isPending ? "Reading …" : "Take a reading from the light meter"}
+          {meter.isPending ? "Reading …" : "Read light meter"}
         </Button>
       )}
       <div aria-live="polite">

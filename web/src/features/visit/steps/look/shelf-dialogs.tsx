@@ -65,7 +65,7 @@ export function FromShelf({
       >
         {own.length > 0 && (
           <>
-            <h3 className="text-sm text-soft">Kept by the practice</h3>
+            <h3 className="text-sm text-soft">Your equipment</h3>
             <ul className="mb-4">
               {own.map((item) => (
                 <li key={item.id} className="border-b border-hair">
@@ -84,7 +84,7 @@ export function FromShelf({
             </ul>
           </>
         )}
-        {generic.length > 0 && <h3 className="text-sm text-soft">Generic kinds</h3>}
+        {generic.length > 0 && <h3 className="text-sm text-soft">Generic equipment</h3>}
         <ul>
           {generic.map((kind) => (
             <li key={kind.id} className="border-b border-hair">
@@ -99,7 +99,9 @@ export function FromShelf({
           ))}
         </ul>
         {own.length + generic.length === 0 && (
-          <p className="text-soft">Nothing kept yet. Describe the pieces once, then keep them.</p>
+          <p className="text-soft">
+            Nothing saved yet. Describe the equipment once, then save it to the shelf.
+          </p>
         )}
       </Modal>
     </>

@@ -46,7 +46,7 @@ export function Watch() {
         <p className="border-l-4 border-hair pl-3 text-soft">
           {watched
             ? "Watched, and nothing of it seen: what isn't marked counts as not there."
-            : "Nothing marked yet: what isn't marked counts as not looked for."}
+            : "Nothing marked yet. Until something is marked, the report says habits were not observed."}
         </p>
       )}
       {watching && (
@@ -83,7 +83,7 @@ export function Watch() {
                     className="min-h-11 text-sm underline"
                     onClick={() => toggle(habit.id)}
                   >
-                    Not seen after all
+                    Remove
                   </button>
                 )}
               </div>

@@ -41,7 +41,7 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
       {one.history.length > 0 && (
         <figure aria-labelledby={`${id}-plot`} className="mt-2">
           <figcaption id={`${id}-plot`} className="text-soft">
-            Visit by visit, with plus-minus
+            Earlier visits
             <span className="sr-only">
               : {one.past.map((past) => `${past.day} ${past.value} ${unit}`).join("; ")}; now{" "}
               {one.value} {unit}

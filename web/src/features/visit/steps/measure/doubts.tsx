@@ -4,7 +4,7 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { useVisitState } from "../../visit-context";
 
-const REASONS = ["Measured again, it is so", "Unusual build", "As the client says"];
+const REASONS = ["Re-measured, confirmed", "Unusual build", "Reported by the client"];
 
 /** What is doubtful about a dimension: a question, one tap that puts it right, or a reason to keep it. */
 export function Doubts({ one }: { one: Schemas["Measured"] }) {
@@ -66,7 +66,7 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
                 ))}
               </div>
               <label className="mt-1 block text-sm">
-                Or in your words
+                Or another reason
                 <input
                   name="reason"
                   // biome-ignore lint/a11y/noAutofocus: it was asked for by the press before
@@ -92,7 +92,7 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
               className="min-h-8 underline"
               onClick={() => queue.type(`${start}.kept`, "", unit)}
             >
-              Ask again
+              Query again
             </button>
           )}
         </p>

@@ -17,14 +17,14 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
         <FieldRow key={field.id} field={field} />
       ))}
       <label className="block font-semibold">
-        Held against
+        Compare with
         <select
           value={cells.get(fieldId("measure.table"))?.typed ?? ""}
           disabled={readOnly}
           onChange={(event) => queue.type(fieldId("measure.table"), event.target.value, unit)}
           className="mt-1 block min-h-11 w-full rounded-[3px] border border-ink/40 bg-ground px-2 text-sm font-normal"
         >
-          <option value="">British adults of 19 to 65</option>
+          <option value="">British adults aged 19 to 65</option>
           {tables.map((table) => (
             <option key={table.id} value={table.id}>
               {table.name}
@@ -32,7 +32,7 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
           ))}
         </select>
       </label>
-      <p className="text-sm text-soft">{worked?.table_origin}. For orientation only.</p>
+      <p className="text-sm text-soft">{worked?.table_origin}. For guidance only.</p>
     </section>
   );
 }

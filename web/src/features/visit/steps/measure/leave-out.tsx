@@ -19,14 +19,14 @@ export function LeaveOut({ one, canGuess }: { one: Schemas["Measured"]; canGuess
   if (one.value)
     return skipped ? (
       <button type="button" className={QUIET} onClick={() => say("skip", "")}>
-        Measured after all: no longer left out
+        Undo “left out”
       </button>
     ) : null;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-3">
       {asking ? (
         <fieldset className="mt-1">
-          <legend className="text-sm font-semibold">Why is it left out?</legend>
+          <legend className="text-sm font-semibold">Why leave it out?</legend>
           <div className="mt-1 flex flex-wrap gap-1.5">
             {Object.entries(catalogue.skips).map(([value, label]) => (
               <Button key={value} className="px-3 text-sm" onClick={() => say("skip", value)}>

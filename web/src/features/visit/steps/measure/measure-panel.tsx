@@ -105,7 +105,7 @@ export function MeasurePanel() {
         onClick={() => step(1)}
       >
         {!next
-          ? "On to Work out"
+          ? "Continue to Work out"
           : turns
             ? `Now ${next.posture}: ${next.label}`
             : `Next: ${next.label}`}
@@ -129,7 +129,7 @@ function ListChoice() {
       onChange={(event) => queue.type(fieldId("measure.list"), event.target.value, unit)}
       className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/40 bg-ground px-2 text-sm"
     >
-      <option value="short">Short: for this visit's targets</option>
+      <option value="short">Short list: what this visit needs</option>
       <option value="full">Full: all of the catalogue</option>
       {lists.map((one) => (
         <option key={one.id} value={one.id}>

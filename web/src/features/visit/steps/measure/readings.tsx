@@ -121,7 +121,7 @@ export function Readings({
       {other && (
         <details className="mt-1 text-sm" open={!!cells.get(other.id)?.typed}>
           <summary className="min-h-8 cursor-pointer content-center text-soft">
-            The other side as well
+            Add the other side
           </summary>
           <div className="flex items-center justify-between gap-3" data-field={other.id}>
             <label htmlFor={`${id}-other`}>{other.label}</label>

@@ -150,7 +150,7 @@ function Positions({
           {one.id !== at && (
             <div className="pl-7">
               {moved[one.id] ? (
-                <SettingChanges of={moved[one.id] ?? []} none="Moves nothing here." />
+                <SettingChanges of={moved[one.id] ?? []} none="No effect for this client." />
               ) : (
                 <p className="text-sm text-soft">…</p>
               )}
@@ -190,8 +190,8 @@ function Bundles({
     return Object.fromEntries(Object.entries(whole).map(([at, to]) => [`${PATH}${at}`, to]));
   };
   const names: [string, string][] = [
-    [VISIT, "This visit's"],
-    [HOUSE, "The usual ones"],
+    [VISIT, "This visit"],
+    [HOUSE, "Standard"],
     ...bundles.map((one): [string, string] => [one.id, one.name]),
   ];
   const named = (id: string) => names.find(([at]) => at === id)?.[1] ?? "";
@@ -220,7 +220,7 @@ function Bundles({
   );
   return (
     <section aria-label="Bundles" className="space-y-2 border border-ink/40 p-3">
-      <h2 className="font-semibold">Lay one over the other</h2>
+      <h2 className="font-semibold">Compare two rule sets</h2>
       <div className="flex items-center gap-2">
         {pick("First bundle", first, setFirst)}
         <span className="text-sm text-soft">and</span>
@@ -237,14 +237,14 @@ function Bundles({
             setPart("Try");
           }}
         >
-          Compare on this client
+          Compare for this client
         </Button>
         {!readOnly && second !== VISIT && (
           <Button onClick={() => take(second)}>Take over “{named(second)}”</Button>
         )}
         {!readOnly && name === null && (
           <Button look="quiet" onClick={() => setName("")}>
-            Keep this visit's as a bundle
+            Save this visit's choices as a rule set
           </Button>
         )}
       </div>

@@ -40,7 +40,8 @@ export function Findings() {
             : "Nothing found outside its band"}
       </h2>
       <p className="mb-2 text-sm text-soft">
-        The program suggests; the word is yours. Dismissed ones stay out of the report.
+        Suggestions for you to accept, edit or dismiss. Dismissed findings are left out of the
+        report.
       </p>
       {causes.map((cause) => (
         <section key={cause.id} aria-label={cause.title} className="mb-3">
@@ -74,7 +75,7 @@ export function Findings() {
           className="mt-1 -ml-4 self-start"
           onClick={() => setAdding(crypto.randomUUID().slice(0, 8))}
         >
-          <Plus size={16} aria-hidden="true" /> Add a finding of my own
+          <Plus size={16} aria-hidden="true" /> Add your own finding
         </Button>
       )}
       {dismissed.length > 0 && (
@@ -85,7 +86,7 @@ export function Findings() {
           <ul>{dismissed.map(one)}</ul>
         </details>
       )}
-      <Rest state="not assessable" title="Can't be told yet" />
+      <Rest state="not assessable" title="Not enough information" />
       <Rest state="holds" title="Holds" />
       <PanelFoot>
         <Button className="w-full" data-next="" onClick={() => go("set")}>
@@ -161,7 +162,7 @@ function Detail({ found }: { found: Found }) {
     [
       "Severity",
       found.severity &&
-        `${found.severity}${found.safety ? ": unsafe at any length of time" : found.sum ? `: ${found.sum}` : ""}`,
+        `${found.severity}${found.safety ? ": unsafe however briefly used" : found.sum ? `: ${found.sum}` : ""}`,
     ],
     ["Threshold", catalogue.sources[found.source] ?? found.source],
   ];
@@ -202,7 +203,7 @@ function Decide({ found }: { found: Found }) {
   if (readOnly)
     return (
       <p className="mt-2">
-        {found.verdict ?? "Not decided"}
+        {found.verdict ?? "Not reviewed"}
         {found.dismissed_for && `: ${found.dismissed_for}`}
       </p>
     );
@@ -225,7 +226,7 @@ function Decide({ found }: { found: Found }) {
         </Button>
         {!wording && (
           <Button look="quiet" onClick={() => setWording(true)}>
-            Reword
+            Edit wording
           </Button>
         )}
       </div>

@@ -28,7 +28,7 @@ export function Plans() {
       {fixes && fixes.length > 0 && (
         <section aria-label="What would fix this">
           <h2 className="border-b border-ink pb-1 font-semibold">
-            What would fix this, one at a time
+            What each purchase would do on its own
           </h2>
           <ol>
             {fixes.map((fix) => (
@@ -57,8 +57,10 @@ export function Plans() {
       {worked.moves.length > 0 && <Moves moves={worked.moves} />}
       {worked.laptop.length > 0 && (
         <section aria-label="Laptop in turns">
-          <h2 className="border-b border-ink pb-1 font-semibold">The laptop in turns</h2>
-          <p className="py-1 text-sm text-soft">Picture and keys can't both be right.</p>
+          <h2 className="border-b border-ink pb-1 font-semibold">Using the laptop alone</h2>
+          <p className="py-1 text-sm text-soft">
+            Screen and keyboard can't both be at the right height.
+          </p>
           {worked.laptop.map((one) => (
             <div key={one.id} className="border-b border-hair py-1.5 text-sm">
               <p>
@@ -117,7 +119,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       ) : (
         <>
           {plan.added.length === 0 ? (
-            <p className="text-sm text-soft">Nothing is added.</p>
+            <p className="text-sm text-soft">No purchases needed.</p>
           ) : (
             <ul className="mt-1">
               {plan.added.map((one) => (
@@ -153,7 +155,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
             </p>
           )}
           <details className="text-sm">
-            <summary className="flex min-h-11 items-center text-soft">How it is set</summary>
+            <summary className="flex min-h-11 items-center text-soft">Settings</summary>
             <Lines
               of={[
                 ["Seated", plan.seated.map((one) => `${one.label} ${one.value}`).join(", ")],
@@ -169,11 +171,11 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         </>
       )}
       {taken ? (
-        <p className="mt-2 text-sm font-semibold">The targets follow this one.</p>
+        <p className="mt-2 text-sm font-semibold">Current plan</p>
       ) : (
         !readOnly && (
           <Button className="mt-2" onClick={() => queue.type(fieldId("work.plan"), plan.id, unit)}>
-            Take this one
+            Use this plan
           </Button>
         )
       )}
@@ -231,7 +233,7 @@ function Stacks() {
   };
   return (
     <section aria-label="Stack">
-      <h2 className="border-b border-ink pb-1 font-semibold">A stack for a lift</h2>
+      <h2 className="border-b border-ink pb-1 font-semibold">Improvise a riser</h2>
       <form
         className="flex flex-wrap items-center gap-2 py-2"
         onSubmit={(event) => {
@@ -240,7 +242,7 @@ function Stacks() {
         }}
       >
         <label className="flex items-center gap-2 text-sm">
-          Lift by
+          Raise by
           <input
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
@@ -271,7 +273,7 @@ function Stacks() {
             </p>
           ) : (
             <p>
-              Nothing at hand serves.{" "}
+              Nothing available will do.{" "}
               <button type="button" className="underline" onClick={() => go("look", "Pieces")}>
                 Note what is at hand
               </button>

@@ -17,8 +17,8 @@ export function StrainMinutes() {
       {worked.strain.length === 0 && (
         <p>
           {worked.hours > 0
-            ? "No joint known to be outside its band."
-            : "Hours by task are not recorded: nothing can be added up yet."}
+            ? "No joint is known to be out of range."
+            : "Enter hours by task in Ask to see this."}
         </p>
       )}
       <ul>
@@ -47,7 +47,7 @@ export function StrainMinutes() {
                   {part.posture === "standing" ? ", standing" : ""}
                   <span className="figures block">
                     {part.sum}
-                    {part.counted ? "" : ", same joint: not added"}
+                    {part.counted ? "" : ", counted once already"}
                   </span>
                 </li>
               ))}

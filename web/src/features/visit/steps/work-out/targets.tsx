@@ -48,9 +48,9 @@ export function Targets() {
     <div className="flex min-h-full flex-col">
       <h2 className="text-xl">
         {!known
-          ? "Not enough measured yet"
+          ? "Not enough information yet"
           : toSet.length === 0
-            ? "Nothing to move"
+            ? "Nothing to change"
             : `${count(toSet.length)} to set`}
       </h2>
       {[...worked.hard, ...(worked.worse ? [worked.worse] : [])].map((words) => (
@@ -91,16 +91,12 @@ export function Targets() {
           ))}
         </ul>
       )}
-      {trial.on && (
-        <Notice className="mb-3 text-sm">
-          These are the numbers of what is being tried. Nothing of it is kept.
-        </Notice>
-      )}
+      {trial.on && <Notice className="mb-3 text-sm">Trial values. Not saved.</Notice>}
       {worked.doubtful.length > 0 && (
         <Notice className="mb-3 text-sm">
           <p>In doubt, so every target with it: {worked.doubtful.join(", ").toLowerCase()}.</p>
           <Button className="mt-1" onClick={() => go("measure")}>
-            Look at it in Measure
+            Check in Measure
           </Button>
         </Notice>
       )}
@@ -141,7 +137,7 @@ export function Targets() {
       <PanelFoot>
         {known ? (
           <Button className="w-full" data-next="" onClick={() => go("set")}>
-            On to Set
+            Continue to Set
           </Button>
         ) : (
           <Button
@@ -265,7 +261,7 @@ function TargetDetail({ row }: { row: Row }) {
           Overruled: computed {row.computed ?? "nothing"} {row.computed ? row.unit : ""}, set{" "}
           {row.setting} {row.unit}
           {hand?.changed_by ? ` by ${hand.changed_by}` : ""}.{" "}
-          {row.overrule_reason ? `Because: ${row.overrule_reason}` : "No reason noted yet."}
+          {row.overrule_reason ? `Because: ${row.overrule_reason}` : "No reason given yet."}
         </Notice>
       )}
       <details className="mt-1">
@@ -290,7 +286,7 @@ function TargetDetail({ row }: { row: Row }) {
         {row.key === "screen_top" && (worked?.gazes.length ?? 0) > 0 && (
           <table className="mt-1 w-full">
             <caption className="text-left text-soft">
-              Every rule here: gaze to top, centre, bottom (°)
+              All screen-height rules: gaze angle to top, centre and bottom
             </caption>
             <tbody>
               {worked?.gazes.map((one) => (
@@ -320,7 +316,7 @@ function TargetDetail({ row }: { row: Row }) {
           </div>
         ) : (
           <Button look="quiet" className="mt-1 -ml-4 underline" onClick={() => setAsking(true)}>
-            Put my own number
+            Enter my own value
           </Button>
         ))}
     </div>

@@ -64,7 +64,7 @@ export function TryOut() {
       </p>
       {trial.trouble && <Notice role="alert">{trial.trouble}</Notice>}
       {trial.on && tried && (
-        <section aria-label="What it comes to" className="border border-ink/60 p-3">
+        <section aria-label="Result of the trial" className="border border-ink/60 p-3">
           <p className="figures mb-2">
             <Left of={tried} />
           </p>
@@ -83,8 +83,8 @@ export function TryOut() {
           )}
           <Turned tried={tried} />
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={bench.toBest}>Back to best</Button>
-            <Button onClick={bench.toFound}>Back to found</Button>
+            <Button onClick={bench.toBest}>Reset to target</Button>
+            <Button onClick={bench.toFound}>Reset to as found</Button>
             <Button onClick={trial.snapshot ? bench.dropSnapshot : bench.takeSnapshot}>
               {trial.snapshot ? "Drop the snapshot" : "Snapshot to compare"}
             </Button>

@@ -63,9 +63,9 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
       <p className="mt-1 min-h-5 text-sm text-soft" role="status">
         {add.isPending
           ? add.failureCount
-            ? "Waiting for the server; the picture is sent again."
+            ? "No connection. Retrying…"
             : "Sending the picture …"
-          : "Turned upright, hidden metadata removed, 25 MB at most."}
+          : "JPEG, PNG or WebP, up to 25 MB. Location data is removed."}
       </p>
       {(heavy ?? add.error) && (
         <Notice role="alert" className="mt-1 text-sm">

@@ -23,7 +23,7 @@ export function CameraDialog({
       open={open}
       onOpenChange={onOpenChange}
       title="Take a photograph"
-      says="About 3 m away, level with the seat, square to the client. Something of known length beside them."
+      says="Stand about 3 m away, camera at seat height and square to the client, with something of known length beside them."
     >
       {open && <Live onTaken={onTaken} />}
     </Modal>
@@ -45,7 +45,9 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
         if (video.current) video.current.srcObject = given;
       })
       .catch(() =>
-        setTrouble("The camera can't be used: none is there, or the browser was not allowed to."),
+        setTrouble(
+          "No camera available. Check that one is connected and that the browser may use it.",
+        ),
       );
     return () => {
       gone = true;
@@ -65,7 +67,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
       0.92,
     );
   };
-  if (trouble) return <Notice role="alert">{trouble} Take the picture from a file instead.</Notice>;
+  if (trouble) return <Notice role="alert">{trouble} Choose a file instead.</Notice>;
   return (
     <>
       <div className="relative border border-ink bg-deep">

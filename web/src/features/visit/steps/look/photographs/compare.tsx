@@ -53,7 +53,7 @@ export function Compare({ before, after }: { before: Shot; after: Shot }) {
       <p className="px-5 py-2 text-center text-sm text-soft" role="status">
         {same
           ? `Same scale: 10 cm are ${(100 * perMm).toFixed(0)} px in both.`
-          : "Not to one scale: both need two points of a known length."}
+          : "Scales differ: mark a known length in both photos."}
       </p>
     </div>
   );

@@ -40,7 +40,7 @@ export function Photographs() {
     <div>
       {!consent && (
         <Notice className="mb-3">
-          <p>The client's consent to photographs is not recorded: none can be kept.</p>
+          <p>No consent to photographs recorded, so none can be saved.</p>
           {!readOnly && (
             <Button className="mt-1" onClick={() => go("ask", "Consent")}>
               Record the consent
@@ -87,7 +87,7 @@ export function Photographs() {
           aria-pressed={comparing}
           onClick={() => setComparing(!comparing)}
         >
-          {comparing ? "Back to placing" : "Before and after, side by side"}
+          {comparing ? "Back to the points" : "Compare before and after"}
         </Button>
       )}
       {now && (
@@ -121,7 +121,9 @@ export function Photographs() {
             {present && (
               <p className="mt-1 min-h-10 text-sm">
                 <b>{present.label}.</b> {present.where}{" "}
-                {placed[present.id] ? "Drag it, or nudge by arrow keys." : "Tap the picture there."}
+                {placed[present.id]
+                  ? "Drag it, or nudge it with the arrow keys."
+                  : "Tap that spot in the photo."}
               </p>
             )}
             <Troubles
@@ -175,7 +177,7 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
         open={asking}
         onOpenChange={setAsking}
         title="Erase this photograph?"
-        says="The picture and its points are gone for good."
+        says="The photo and its points will be deleted permanently."
       >
         <Button
           disabled={drop.isPending}
@@ -188,7 +190,7 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
             })
           }
         >
-          Erase it
+          Delete
         </Button>
         {drop.isError && <Notice role="alert">{drop.error.message}</Notice>}
       </Modal>

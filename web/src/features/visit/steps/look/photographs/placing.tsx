@@ -127,7 +127,7 @@ export function Placing({
         role="group"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: the picture takes the first key
         tabIndex={0}
-        aria-label="Photograph with its points; Enter or an arrow puts the next point in the middle"
+        aria-label="Photo with its points. Enter or an arrow key places the next point in the middle"
         className={`min-h-0 w-full flex-1 touch-none select-none ${!readOnly && present && !points[present] ? "cursor-crosshair" : ""}`}
         onPointerDown={down}
         onPointerMove={(event) => moving && setMoving({ ...moving, at: at(event) })}
