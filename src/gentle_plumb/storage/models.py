@@ -31,6 +31,7 @@ class PracticeRow(Base):
     """A practice."""
 
     __tablename__ = "practice"
+    __table_args__ = (CheckConstraint("unit in ('mm', 'cm', 'in')", name="unit"),)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     name: Mapped[str]
     unit: Mapped[str] = mapped_column(server_default="cm")
@@ -99,7 +100,10 @@ class ClientRow(Base):
     """A client."""
 
     __tablename__ = "client"
-    __table_args__ = (UniqueConstraint("practice_id", "origin_id", name="uq_client_origin_id"),)
+    __table_args__ = (
+        UniqueConstraint("practice_id", "origin_id", name="uq_client_origin_id"),
+        CheckConstraint("sex in ('female', 'male')", name="sex"),
+    )
     id: Mapped[UUID] = mapped_column(primary_key=True)
     practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
     name: Mapped[str]

@@ -108,6 +108,9 @@ class SqlRecords(SqlPhotos):
     def __init__(self, engine: Engine) -> None:
         self._engine = engine
         self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
+        self._snapshot = engine.execution_options(
+            isolation_level="REPEATABLE READ", postgresql_readonly=True
+        )
 
     def clients(self, practice_id: UUID) -> list[Client]:
         query = select(ClientRow).where(ClientRow.practice_id == practice_id)
@@ -253,7 +256,7 @@ class SqlRecords(SqlPhotos):
         versions = (
             select(ReportRow).where(ReportRow.visit_id == visit_id).order_by(ReportRow.number)
         )
-        with Db(self._reader) as db:
+        with Db(self._snapshot) as db:
             found = db.execute(
                 select(VisitRow, ClientRow)
                 .join(ClientRow, ClientRow.id == VisitRow.client_id)

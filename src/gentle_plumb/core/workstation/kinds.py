@@ -21,18 +21,18 @@ DESKS = {
 }
 KEYBOARDS = {
     "full": "Full width",
-    "no_number_block": "No number block",
+    "no_number_block": "Tenkeyless (no number block)",
     "compact": "Compact",
     "split": "Split",
     "tented": "Split and tented",
 }
 POINTERS = {
     "mouse": "Mouse",
-    "upright": "Upright mouse",
-    "half_upright": "Half-upright mouse",
-    "ball": "Ball",
+    "upright": "Vertical mouse",
+    "half_upright": "Semi-vertical mouse",
+    "ball": "Trackball",
     "central": "Central, before the keys",
-    "pad": "Touch pad",
+    "pad": "Trackpad",
     "pen": "Pen and tablet",
 }
 SCREENS = {"monitor": "Screen", "laptop": "Laptop", "television": "Television"}
@@ -45,7 +45,7 @@ SUPPORTS: dict[str, tuple[str, bool]] = {
     "cushion": ("Seat cushion", True),
     "towel": ("Towel roll", True),
     "lumbar_roll": ("Lumbar roll", True),
-    "palm": ("Palm support", True),
+    "palm": ("Wrist rest", True),
     "document_holder": ("Document holder", False),
     "headset": ("Headset", False),
     "anti_fatigue_mat": ("Anti-fatigue mat", True),

@@ -242,7 +242,7 @@ SHELF: dict[str, ShelfKind] = {
         ShelfKind(
             id="keys_short",
             piece="keys",
-            name="No number block, upright mouse",
+            name="Tenkeyless, vertical mouse",
             values=_keys("no_number_block", "18 mm", "upright"),
         ),
         ShelfKind(
