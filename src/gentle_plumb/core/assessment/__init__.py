@@ -1,6 +1,6 @@
 """What is true of a body at a workstation: settings, joints, clearances and supports."""
 
-from .assess import Assessment, Known, SettingState, Stage, VisitAssessment, assess, assess_visit
+from .assess import Assessment, Known, SettingState, Stage, VisitAssessment, assess
 from .condition import LABELS as CONDITION_LABELS
 from .condition import Condition, State
 from .conditions import conditions_of
@@ -19,7 +19,6 @@ __all__ = [
     "State",
     "VisitAssessment",
     "assess",
-    "assess_visit",
     "conditions_of",
     "hard_limits",
     "hard_limits_in",

@@ -179,42 +179,15 @@ def _excess(value: float, low: float | None, high: float | None) -> float:
     return value - high if high is not None and value > high + SAME else 0.0
 
 
-@dataclass(frozen=True, kw_only=True)
-class VisitAssessment:
-    """Both postures at the three stages; ``set`` counts what was set, else what was found."""
-
-    found: tuple[Assessment, Assessment]
-    aimed: tuple[Assessment, Assessment]
-    set: tuple[Assessment, Assessment]
-
-    def hard_limits(self, stage: Stage) -> HardLimits:
-        """Return what does not fit at all at a stage, postures that are possible alone."""
-        pair: tuple[Assessment, Assessment] = getattr(self, stage)
-        return hard_limits_in((one.posture, one.conditions) for one in pair if one.possible)
-
-    @property
-    def worse(self) -> bool:
-        """Whether what is aimed at fits worse than what was found: hard limits, then degrees."""
-        found, aimed = self.hard_limits("found"), self.hard_limits("aimed")
-        if aimed.worse_than(found):
-            return True
-        if aimed.mends(found):
-            return False
-        return self.aimed[0].over_deg > self.found[0].over_deg + WORSE_DEG
-
-
 WORSE_DEG = 1.0
 """Degrees that an aim may exceed what was found before it is said. Source: house-order."""
+Pair = tuple[Assessment, Assessment]
+"""Both postures: seated and standing."""
 
 
-def assess_visit(
-    case: Case,
-    result: FitResult,
-    left: tuple[Settings, Settings],
-    *,
-    not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset()),
-) -> VisitAssessment:
-    """Assess both postures as found, as aimed at and as set.
+@dataclass(frozen=True, kw_only=True)
+class VisitAssessment:
+    """Both postures at the three stages, each assessed once it is asked for.
 
     Parameters
     ----------
@@ -226,18 +199,62 @@ def assess_visit(
         Keys that were set to their aim and not measured again.
 
     """
-    fits = result.seated, result.standing
-    found = case.found_seated, case.found_standing
-    aims = settings_of(fits[0]), settings_of(fits[1])
-    declared = case.declared, frozenset[str]()
-    stages: dict[Stage, list[Assessment]] = {"found": [], "aimed": [], "set": []}
-    for index, fit in enumerate(fits):
-        stages["found"].append(assess(case, fit, found[index], "found", declared=declared[index]))
-        stages["aimed"].append(assess(case, fit, aims[index], "aimed"))
-        now = found[index].over(left[index])
-        stages["set"].append(assess(case, fit, now, "set", not_remeasured=not_remeasured[index]))
-    return VisitAssessment(
-        found=(stages["found"][0], stages["found"][1]),
-        aimed=(stages["aimed"][0], stages["aimed"][1]),
-        set=(stages["set"][0], stages["set"][1]),
-    )
+
+    case: Case
+    result: FitResult
+    left: tuple[Settings, Settings]
+    not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset())
+
+    @cached_property
+    def found(self) -> Pair:
+        """Return what is true as found."""
+        case, result = self.case, self.result
+        return (
+            assess(case, result.seated, case.found_seated, "found", declared=case.declared),
+            assess(case, result.standing, case.found_standing, "found"),
+        )
+
+    @cached_property
+    def aimed(self) -> Pair:
+        """Return what is true as aimed at."""
+        case, (seated, standing) = self.case, (self.result.seated, self.result.standing)
+        return (
+            assess(case, seated, settings_of(seated), "aimed"),
+            assess(case, standing, settings_of(standing), "aimed"),
+        )
+
+    @cached_property
+    def set(self) -> Pair:
+        """Return what is true as set; what was not set counts as found."""
+        case, result = self.case, self.result
+        seated, standing = (
+            found.over(left)
+            for found, left in zip((case.found_seated, case.found_standing), self.left, strict=True)
+        )
+        unmeasured = self.not_remeasured
+        return (
+            assess(case, result.seated, seated, "set", not_remeasured=unmeasured[0]),
+            assess(case, result.standing, standing, "set", not_remeasured=unmeasured[1]),
+        )
+
+    def at(self, stage: Stage) -> Pair:
+        """Return both postures at a stage."""
+        return {"found": lambda: self.found, "aimed": lambda: self.aimed, "set": lambda: self.set}[
+            stage
+        ]()
+
+    def hard_limits(self, stage: Stage) -> HardLimits:
+        """Return what does not fit at all at a stage, postures that are possible alone."""
+        return hard_limits_in(
+            (one.posture, one.conditions) for one in self.at(stage) if one.possible
+        )
+
+    @property
+    def worse(self) -> bool:
+        """Whether what is aimed at fits worse than what was found: hard limits, then degrees."""
+        found, aimed = self.hard_limits("found"), self.hard_limits("aimed")
+        if aimed.worse_than(found):
+            return True
+        if aimed.mends(found):
+            return False
+        return self.aimed[0].over_deg > self.found[0].over_deg + WORSE_DEG

@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
 
-from ..assessment import VisitAssessment, assess_visit
+from ..assessment import VisitAssessment
 from ..fit import Case, FitResult
 from ..intake import OFTEN, REGIONS
 from ..photo import PhotoReading
@@ -61,7 +61,9 @@ class Facts:
     @cached_property
     def assessment(self) -> VisitAssessment:
         """What is true of this body as found, as aimed at and as set."""
-        return assess_visit(self.case, self.result, self.left, not_remeasured=self.not_remeasured)
+        return VisitAssessment(
+            case=self.case, result=self.result, left=self.left, not_remeasured=self.not_remeasured
+        )
 
     @cached_property
     def standing_share(self) -> float:

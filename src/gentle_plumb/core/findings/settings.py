@@ -180,11 +180,12 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
 def _done(facts: Facts, state: SettingState, row: FitRow) -> str | None:
     """Return that it was set where it belongs, in the place of what to do."""
     index = 0 if state.posture == "seated" else 1
-    now = facts.assessment.set[index].setting(state.quantity.key)
     left = facts.left[index].get(state.quantity.key)
-    if now is None or left is None or row.setting is None or abs(left - row.setting) > DONE_MM:
+    if left is None or row.setting is None or abs(left - row.setting) > DONE_MM:
         return None
-    how = say("how.not_remeasured" if now.known == "not_remeasured" else "how.measured")
+    now = facts.assessment.set[index].setting(state.quantity.key)
+    aimed = now is not None and now.known == "not_remeasured"
+    how = say("how.not_remeasured" if aimed else "how.measured")
     return say("setting.done", at=say_amount(state.quantity, left, facts.unit), how=how)
 
 
