@@ -65,8 +65,8 @@ def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, progra
         "this visit"
     )
     assert entry(desk, program, "work.policy.back", "Odile")["value"] == "leaning"
-    desk.get_by_label("First bundle").select_option("house")
-    desk.get_by_label("Second bundle").select_option("visit")
+    desk.get_by_label("First rule set").select_option("house")
+    desk.get_by_label("Second rule set").select_option("visit")
     desk.get_by_role("button", name="Compare for this client").click()
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
     expect(desk.get_by_role("region", name="Being tried")).to_contain_text("over Standard")
@@ -125,14 +125,14 @@ def test_every_number_opens_to_what_it_rests_on(desk: Page, program):
     desk.get_by_text("Where it is from").click()
     expect(desk.get_by_text(re.compile("Lower leg .* adds ±"))).to_be_visible()
     expect(desk.get_by_text(re.compile("What is set first"))).to_be_visible()
-    expect(desk.get_by_text(re.compile("% that [\\d.]+ lies in its band"))).to_be_visible()
+    expect(desk.get_by_text(re.compile("% that [\\d.]+ cm lies in its band"))).to_be_visible()
     expect(desk.get_by_text(re.compile("^Rule: "))).to_be_visible()
 
 
 def test_house_rules_are_kept_as_bundles(desk: Page, program):
     desk.goto(f"{program.address}/rules")
     desk.get_by_role("button", name="New rule set").click()
-    form = desk.get_by_role("form", name="Bundle")
+    form = desk.get_by_role("form", name="Rule set")
     form.get_by_label("Name").fill("Sit back")
     form.get_by_label("Back", exact=True).select_option("leaning")
     form.get_by_label("Screen height, standing").select_option("gaze_drop")

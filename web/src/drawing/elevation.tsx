@@ -26,7 +26,7 @@ export const Elevation = memo(function Elevation({
   inks: Inks;
   active: string | null;
   onPick: (part: string, posture: string) => void;
-  /** ReadInstrument hold of a part; whether it can be moved. */
+  /** Take hold of a part; whether it can be moved. */
   onGrab?: (part: string, posture: string) => boolean;
   onDrag?: (dx: number, dy: number) => void;
   /** A key moves what is held: so many millimetres or degrees more. */

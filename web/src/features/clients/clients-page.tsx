@@ -86,7 +86,7 @@ export function ClientsPage() {
                       onClick={() => void begin(client.id).catch(() => undefined)}
                       disabled={start.isPending}
                     >
-                      Start a visit
+                      New visit
                     </Button>
                   </>
                 )}

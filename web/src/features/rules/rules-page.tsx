@@ -36,8 +36,8 @@ export function RulesPage() {
         Changing a default doesn't affect visits already started.
       </p>
       <div className="mt-6 grid grid-cols-[260px_1fr] gap-8">
-        <section aria-label="Bundles">
-          <h2 className="border-b border-ink pb-1 font-semibold">Bundles</h2>
+        <section aria-label="Rule sets">
+          <h2 className="border-b border-ink pb-1 font-semibold">Rule sets</h2>
           <ul>
             {bundles.map((one) => (
               <li key={one.id} className="border-b border-hair">
@@ -160,7 +160,7 @@ function Editor({
   };
   return (
     <form
-      aria-label="Bundle"
+      aria-label="Rule set"
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();

@@ -52,7 +52,7 @@ export function Stage({
   onShow: (show: View["show"]) => void;
   onPick: (part: string, posture: string) => void;
   onSize: (size: Size) => void;
-  /** ReadInstrument hold of a part of the drawing; whether it can be moved. */
+  /** Take hold of a part of the drawing; whether it can be moved. */
   onGrab?: (part: string, posture: string) => boolean;
   /** It has been moved so far from where it was taken hold of, px. */
   onDrag?: (dx: number, dy: number) => void;

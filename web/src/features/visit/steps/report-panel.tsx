@@ -131,7 +131,7 @@ export function ReportPanel() {
   );
 }
 
-/** WorkerRequest once, with what is signed; the report and its id are those shown here. */
+/** Asked once, with what is signed; the report and its id are those shown here. */
 function Signing({
   draft,
   version,

@@ -34,7 +34,7 @@ export function RedFlags() {
               ),
             )
             .map((sign) => (
-              <WorkerRequest
+              <FlagAnswer
                 key={sign.id}
                 path={sign.id}
                 there={cells.get(sign.id)?.typed === "yes"}
@@ -45,7 +45,7 @@ export function RedFlags() {
       <section aria-label="Any other sign">
         <h3 className="border-b-2 border-ink font-semibold">Anything else that worries you</h3>
         {other && (
-          <WorkerRequest
+          <FlagAnswer
             path={other.id}
             there={said !== "" && said !== "none"}
             follow="ask.warning_"
@@ -64,7 +64,7 @@ export function RedFlags() {
 }
 
 /** One sign with its answer; where it is there, what was done and by whom. */
-function WorkerRequest({
+function FlagAnswer({
   path,
   there,
   follow = `${path}.`,

@@ -23,7 +23,7 @@ export function typedOf(
   );
 }
 
-/** ReadInstrument a piece from the shelf: what it says replaces what is there, the rest of the piece is cleared. */
+/** Take a piece from the shelf: what it says replaces what is there, the rest of the piece is cleared. */
 export function FromShelf({
   piece,
   title,

@@ -167,7 +167,7 @@ function Positions({
   );
 }
 
-/** ReadInstrument a bundle over, keep this visit's choices as one, or lay two over each other. */
+/** Take a rule set over, keep this visit's choices as one, or lay two over each other. */
 function Bundles({
   bundles,
   questions,
@@ -219,12 +219,12 @@ function Bundles({
     </select>
   );
   return (
-    <section aria-label="Bundles" className="space-y-2 border border-ink/40 p-3">
+    <section aria-label="Rule sets" className="space-y-2 border border-ink/40 p-3">
       <h2 className="font-semibold">Compare two rule sets</h2>
       <div className="flex items-center gap-2">
-        {pick("First bundle", first, setFirst)}
+        {pick("First rule set", first, setFirst)}
         <span className="text-sm text-soft">and</span>
-        {pick("Second bundle", second, setSecond)}
+        {pick("Second rule set", second, setSecond)}
       </div>
       <div className="flex flex-wrap gap-2">
         <Button
