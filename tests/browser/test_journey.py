@@ -131,7 +131,7 @@ def signed_stays_signed(page: Page) -> None:
     dialog.get_by_role("button", name="Leave it as signed").click()
     expect(page.get_by_role("radio", name=re.compile("20 sit · 8 stand"))).to_be_checked()
     page.get_by_role("button", name="7 Report").click()
-    expect(page.get_by_text("Version 1 is signed and frozen.")).to_be_visible()
+    expect(page.get_by_text("Version 1 is signed and locked.")).to_be_visible()
 
 
 def test_from_the_tape_to_the_signed_page(desk: Page):

@@ -343,7 +343,7 @@ def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program, see
                 "Camera",
                 "Choose from shelf",
                 "Save to shelf",
-                "Take a reading",
+                "Read light meter",
                 "Erase",
                 "Accept",
                 "Dismiss",
@@ -370,7 +370,7 @@ def test_light_is_read_from_the_meter(desk: Page, program):
     tab(desk, "Room")
     lux = desk.get_by_label("Light on the desk")
     expect(lux).to_have_value("")
-    desk.get_by_role("button", name="Take a reading").click()
+    desk.get_by_role("button", name="Read light meter").click()
     expect(lux).to_have_value(re.compile(r"^[234]\d\d$"))
     kept(desk)
 

@@ -140,7 +140,7 @@ def test_a_later_visit_carries_over_and_shows_where_from(desk: Page, program):
     open_dimension(desk, program, "Mirela", "Lower leg")
     desk.get_by_label("First reading").press("b")
     expect(desk.get_by_text(re.compile("Carried over from .* months old"))).to_be_visible()
-    expect(desk.get_by_role("figure", name=re.compile("Visit by visit"))).to_be_visible()
+    expect(desk.get_by_role("figure", name=re.compile("Earlier visits"))).to_be_visible()
     row = desk.get_by_role("button", name=re.compile("^Lower leg .*↶"))
     expect(row).to_be_visible()
     desk.get_by_label("Second reading").fill("42.2")  # taken today: the old one is no reading
@@ -215,7 +215,7 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
     expect(desk.get_by_text(re.compile("80th percentile of the table's women"))).to_be_visible()
     desk.get_by_label("Compare with").select_option("Pilots")
     expect(desk.get_by_text(re.compile("26th percentile"))).to_be_visible()
-    expect(desk.get_by_text("Made up. For orientation only.")).to_be_visible()
+    expect(desk.get_by_text("Made up. For guidance only.")).to_be_visible()
     desk.get_by_label("Compare with").select_option("British adults aged 19 to 65")
 
 

@@ -229,7 +229,7 @@ def test_page_and_server_come_to_the_same_on_generated_visits(desk: Page, progra
     desk.evaluate(
         """() => {
           const file = performance.getEntriesByType('resource')
-            .map((one) => one.name).find((name) => name.includes('bench-worker'));
+            .map((one) => one.name).find((name) => name.includes('core-worker'));
           const worker = new Worker(file, { type: 'module' });
           window.plumbAsk = (message) => new Promise((resolve, reject) => {
             worker.onmessage = ({ data }) => data.trouble ? reject(data.trouble) : resolve(data.answer);
