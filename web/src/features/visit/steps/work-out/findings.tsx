@@ -90,7 +90,7 @@ export function Findings() {
       <Rest state="holds" title="Holds" />
       <PanelFoot>
         <Button className="w-full" data-next="" onClick={() => go("set")}>
-          On to Set
+          Continue to Set
         </Button>
       </PanelFoot>
     </div>

@@ -57,7 +57,7 @@ export function StrainMinutes() {
       </ul>
       <PanelFoot>
         <Button className="w-full" data-next="" onClick={() => go("set")}>
-          On to Set
+          Continue to Set
         </Button>
       </PanelFoot>
     </div>
