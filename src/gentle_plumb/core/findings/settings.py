@@ -86,7 +86,7 @@ def _off(
     pays = joint is not None and bool(joint.over)
     turned = quantity.datum == "ahead"
     over_deg = abs(state.excess) if turned else abs(joint.over or 0.0) if joint and pays else None
-    known = say("setting.declared") if state.known == "declared" else ""
+    known = f" {say('setting.declared')}" if state.known == "declared" else ""
     evidence = [
         say(
             "setting.evidence",

@@ -17,7 +17,7 @@ ENGLISH: dict[str, str] = {
     "setting.off": "{label} {at}, {apart} {side} {whose} target: {effect}{angle}.",
     "setting.off_within": "{label} {at}: {effect}{angle}.",
     "setting.evidence": "As found {at}{known}, target {target}",
-    "setting.declared": " (as the piece says)",
+    "setting.declared": "(as the piece says)",
     "setting.move": "{verb} by {by} to {to}.",
     "setting.stays": "It stays at {to}: nothing here moves it nearer to its target.",
     "setting.done": "Done: set to {at}, {how}.",

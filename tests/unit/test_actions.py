@@ -1,0 +1,133 @@
+"""Causes and actions: what is grouped, what is said of it, what counts as done."""
+
+from dataclasses import fields, replace
+from datetime import UTC, datetime
+
+import pytest
+
+from gentle_plumb.core.assessment import VisitAssessment
+from gentle_plumb.core.catalogue import JOINTS, MECHANISMS, QUANTITIES, quantities_set
+from gentle_plumb.core.findings.rules import RULES
+from gentle_plumb.core.findings.rules.habits import HABIT_RULES
+from gentle_plumb.core.fit import fit
+from gentle_plumb.core.presentation import action_text, action_views, cause_views
+from gentle_plumb.core.what_if import VisitInput, analyse_visit
+from gentle_plumb.core.words import ENGLISH, Messages, say, say_joint, say_minutes
+from gentle_plumb.core.workstation import Settings
+from plumb_demo.load import full_visit
+from strategies import usual_case
+
+BOTH = Settings(), Settings()
+
+
+def analysed(name="Yara Fenwick", **more):
+    values = {**full_visit(name)[0], **more}
+    return analyse_visit(VisitInput(values=values, today=datetime.now(UTC).date()), "cm")
+
+
+def assessed(case, left=BOTH):
+    return VisitAssessment(case=case, result=fit(case), left=left)
+
+
+def test_every_quantity_is_a_setting_and_every_mechanism_is_known():
+    assert {one.name for one in fields(Settings)} == set(QUANTITIES)
+    rules = [rule for _, some in RULES for rule in some] + list(HABIT_RULES)
+    assert {rule.mechanism for rule in rules} <= set(MECHANISMS)
+    assert {one.joint for one in QUANTITIES.values()} - {""} <= set(JOINTS)
+    orders = [one.order for one in quantities_set("seated")]
+    assert orders == sorted(set(orders))
+
+
+def test_the_same_function_tells_found_aimed_and_set():
+    case = usual_case(found={"seat": 470.0, "surface": 700.0, "footrest": 0.0})
+    visit = assessed(case, (Settings(seat=415.0), Settings()))
+    feet = [visit.at(stage)[0].condition("feet").short for stage in ("found", "aimed", "set")]
+    assert feet[0] == pytest.approx(60, abs=0.5)  # 470 less the 410 of her legs
+    assert feet[1:] == [0, 0]
+    assert visit.set[0].setting("seat").known == "measured"
+    assert visit.set[0].setting("surface").value == 700.0  # not set: as found
+    assert not visit.worse
+
+
+def test_a_piece_with_one_place_stands_there():
+    values = {"look.chair.depth_min": 480.0, "look.chair.depth_max": 480.0}
+    visit = analysed(**values, **{"look.found.seat_depth": None})
+    state = visit.assessment.found[0].setting("seat_depth")
+    assert (state.value, state.known) == (480.0, "declared")
+    finding = next(one for one in visit.findings if one.id == "seated.seat_depth")
+    assert finding.state == "off"
+    assert "as the piece says" in finding.evidence[0]
+
+
+def test_causes_carry_their_direction_their_evidence_and_what_they_explain():
+    visit = analysed()
+    causes = {one.id: one for one in cause_views(visit.causes().causes)}
+    assert causes["feet"].title == "The feet hang"
+    assert causes["hands_height"].title == "The keys are above the hands"
+    assert {"seated.feet", "seated.seat", "habit_feet_hanging"} <= set(causes["feet"].findings)
+    assert any("thigh" in felt for felt in causes["feet"].explains)
+    shown = [id for one in causes.values() for id in one.findings]
+    off = [one.id for one in visit.findings if one.state == "off"]
+    assert sorted(shown) == sorted(off)
+
+
+def test_discomfort_that_nothing_explains_is_said():
+    visit = analysed(**{"ask.discomfort.jaw": 7.0, "ask.discomfort.heel_left": 4.0})
+    assert any("heel" in felt for felt in visit.causes().unexplained)
+
+
+def test_what_is_dismissed_is_no_evidence_and_no_action():
+    visit = analysed(**{"work.finding.habit_perching.verdict": "dismissed"})
+    back = next(one for one in visit.causes().causes if one.id == "back")
+    assert "habit_perching" not in back.findings
+    assert "habit_perching" not in {one.id for one in visit.actions()}
+
+
+def test_an_action_is_done_by_its_setting_or_by_the_practitioners_word():
+    seat = analysed().result.row("seated", "seat").setting
+    said = {"set.seated.seat": seat + 3, "set.action.room_stored.state": "later"}
+    states = {one.id: one.state for one in analysed(**said).actions()}
+    assert (states["set.seated.seat"], states["set.seated.surface"]) == ("done", "open")
+    assert states["room_stored"] == "later"
+
+
+def test_a_finding_does_not_ask_for_what_the_plan_adds():
+    hours = {"ask.hours.calls": 3.0, "look.support.headset": "no"}
+    room = {one.id for one in analysed(**hours).actions()}
+    lasting = {one.id for one in analysed(**hours, **{"work.plan": "lasting"}).actions()}
+    assert "headset" in room
+    assert ("add.headset" in lasting, "headset" in lasting) == (True, False)
+
+
+def test_an_action_says_from_where_to_where_and_from_what():
+    visit = analysed()
+    texts = {one.id: action_text(one, "cm") for one in visit.actions()}
+    assert texts["set.seated.seat"] == "Seat: raise from 47.0 cm to 51.0 cm from the floor."
+    assert texts["set.seated.surface"] == "Surface: leave at 74.0 cm from the floor."
+    views = action_views(visit.actions(), visit.causes().causes, "in")
+    seat = next(one for one in views if one.id == "set.seated.seat")
+    assert (seat.text, seat.changes) == (
+        "Seat: raise from 18.50 in to 20.08 in from the floor.",
+        True,
+    )
+
+
+def test_a_practice_can_say_it_in_its_own_language():
+    own = Messages({"cause.feet_hang": "Die Füße hängen"})
+    assert own.say("cause.feet_hang") == "Die Füße hängen"
+    assert own.say("hard.feet", gap="7 cm") == say("hard.feet", gap="7 cm")
+    with pytest.raises(KeyError):
+        Messages({"no.such": ""})
+    assert all(text and text == text.strip() for text in ENGLISH.values())
+
+
+def test_joints_and_minutes_are_said_by_their_terms():
+    assert say_joint("wrist", -28) == "Wrist flexion 28°"
+    assert say_joint("wrist", 12) == "Wrist extension 12°"
+    assert (say_minutes(-8.2), say_minutes(0.2)) == ("−8 min", "0 min")
+
+
+def test_an_aim_that_fits_worse_is_told():
+    case = usual_case(seat=(500, 500), found={"seat": 415.0, "footrest": 0.0})
+    bare = replace(case, workstation=replace(case.workstation, feet=()))
+    assert assessed(bare).worse
