@@ -8,6 +8,7 @@ import pytest
 from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.core.record import FAMILIES, FIELDS
 from gentle_plumb.services.errors import NeedsConsent, NotAllowed, Withheld
+from gentle_plumb.services.papers import legacy_paper
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 
@@ -173,3 +174,25 @@ def test_a_reader_sees_health_data_only_where_the_owner_grants_it(demo_world):
     for look in looks[:1]:
         look()
     assert world.visits.open(reader, visit).visit.id == visit
+
+
+def test_a_report_signed_before_the_papers_had_models_still_has_its_workplaces_copy(demo_world):
+    world, owner, lines = demo_world
+    practice = world.accounts_port.practice(owner.practice_id)
+    draft = world.reports.draft(owner, practice, lines["Bram"].visit.id, "cm").content
+    now = draft.model_dump(mode="json")
+    old = {name: value for name, value in now.items() if name not in ("actions", "causes", "kind")}
+    for name in ("kind", "visited", "follow_up_on", "version", "signed_by", "signed_on"):
+        old["workplace"].pop(name)
+    old |= {"copy": "client", "findings": [], "signed_by": "Ines", "signed_on": "3 May 2026"}
+    paper = legacy_paper(old)
+    assert (paper.signed_by, paper.table, paper.visited) == (
+        "Ines",
+        draft.workplace.table,
+        draft.visited,
+    )
+    oldest = {**old, "findings": [{}, {}]}
+    del oldest["workplace"]
+    bare = legacy_paper(oldest)
+    assert (bare.left_out, bare.requests, bare.work, bare.scene) == (2, [], "", None)
+    assert {row.note for row in bare.table} == {""}
