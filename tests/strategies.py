@@ -15,6 +15,7 @@ from gentle_plumb.core.workstation import (
     Span,
     Workstation,
 )
+from gentle_plumb.core.workstation.kinds import AspectRatio
 from plumb_demo.photographs import HEIGHT, STAFF_MM, WIDTH, Camera, field_of_view, side_joints
 
 LUMBAR_MM = 190.0
@@ -38,7 +39,7 @@ def station(surface=(600, 1270), seat=(400, 520), thickness=25.0, kind="monitor"
     def span(ends):
         return Span(low=ends[0], high=ends[-1]) if ends else None
 
-    width, height = Screen.picture(24, "16:9")
+    width, height = Screen.picture(24, AspectRatio.WIDE)
     return Workstation(
         chair=Chair(seat=span(seat), armrests="adjustable", armrest=Span(low=180, high=280)),
         desk=Desk(
@@ -96,7 +97,7 @@ def cases(draw):
     """Bodies at all sorts of workstations, with unknown attributes among them."""
     maybe = st.none() | spans(380, 900)
     laptop = draw(st.booleans())
-    width, height = Screen.picture(draw(st.floats(10, 40)), "16:9")
+    width, height = Screen.picture(draw(st.floats(10, 40)), AspectRatio.WIDE)
     return Case(
         body=draw(bodies()),
         workstation=Workstation(

@@ -8,8 +8,10 @@ from random import Random
 
 from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue
 from gentle_plumb.core.body.dimensions import Sex
+from gentle_plumb.core.catalogue import Tier
+from gentle_plumb.core.choices import Hand
 from gentle_plumb.core.fit import Case
-from gentle_plumb.core.plans import HeightSearch, Tier
+from gentle_plumb.core.plans import HeightSearch
 from gentle_plumb.core.policy import Policy
 from gentle_plumb.core.workstation import (
     Chair,
@@ -21,6 +23,7 @@ from gentle_plumb.core.workstation import (
     Span,
     Workstation,
 )
+from gentle_plumb.core.workstation.kinds import AspectRatio, KeyboardKind, ScreenKind
 
 SEED = 20261125
 
@@ -51,7 +54,7 @@ def seldom_fits(draw: Random) -> Case:
         Item(id="book", label="Book", thickness=draw.randint(20, 40), count=draw.randint(1, 2)),
         Item(id="cushion", label="Cushion", thickness=30, uses=frozenset({"seat"})),
     ]
-    width, height = Screen.picture(24, "16:9")
+    width, height = Screen.picture(24, AspectRatio.WIDE)
     station = Workstation(
         chair=Chair(seat=Span(low=seat, high=seat + 10 * draw.randint(0, 9), step=10)),
         desk=Desk(
@@ -61,10 +64,13 @@ def seldom_fits(draw: Random) -> Case:
             risers=not movable,
             thickness=draw.choice([20.0, 40.0, 60.0]),
         ),
-        keyboard=Keyboard(kind="full", thickness=20),
-        mouse=Mouse(hand="right"),
+        keyboard=Keyboard(kind=KeyboardKind.FULL, thickness=20),
+        mouse=Mouse(hand=Hand.RIGHT),
         screen=Screen(
-            kind="monitor", width=width, height=height, top_above_surface=Span(low=top, high=top)
+            kind=ScreenKind.MONITOR,
+            width=width,
+            height=height,
+            top_above_surface=Span(low=top, high=top),
         ),
         feet=draw.choice([(), (Span(low=80, high=80),)]),
         items=tuple(draw.sample(items, draw.randint(0, 3))),

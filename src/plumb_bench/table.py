@@ -23,14 +23,15 @@ from rich.table import Table
 
 from gentle_plumb.config import ROOT
 from gentle_plumb.core.body import Earlier
+from gentle_plumb.core.catalogue import Tier
 from gentle_plumb.core.findings import Facts, Finding, Strain, findings, strain_by_region
 from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.fit.search import forget
 from gentle_plumb.core.photo import read_photo
-from gentle_plumb.core.plans import HeightSearch, Tier, make_plans, with_additions
+from gentle_plumb.core.plans import HeightSearch, make_plans, with_additions
 from gentle_plumb.core.plans.addition_sets import height_kit
-from gentle_plumb.core.record import case_from, doubts
-from gentle_plumb.core.record.texts import TEXTS
+from gentle_plumb.core.record import Record
+from gentle_plumb.core.visit import case_from, doubts
 from gentle_plumb.documents.case_format import CaseDocument
 from gentle_plumb.documents.exchange import FORMATS, exchange_format
 from gentle_plumb.documents.fit_files import brief, fit_many
@@ -139,17 +140,18 @@ def _many_row(table: Table, cases: int) -> None:
 def _findings_row(table: Table, rounds: int) -> None:
     """Every rule on the fullest visit there is: pieces, habits, room, two photographs, discomfort."""
     values, photos = full_visit("Odile Marrick")
-    case = case_from(values, sex="female")
+    record = Record(values)
+    case = case_from(record, sex="female")
     result = fit(case)
 
     def judged() -> tuple[Strain, ...]:
         read = tuple(read_photo(photo) for photo in photos)
         return strain_by_region(
-            findings(Facts(entries=values, case=case, result=result, photos=read, texts=TEXTS))
+            findings(Facts(record=record, case=case, result=result, photos=read))
         )
 
     def ruled() -> list[Finding]:
-        return findings(Facts(entries=values, case=case, result=result, photos=done, texts=TEXTS))
+        return findings(Facts(record=record, case=case, result=result, photos=done))
 
     done = tuple(read_photo(photo) for photo in photos)
     rules, whole = timed(ruled, rounds), timed(judged, rounds)
@@ -179,11 +181,11 @@ def _slips_row(table: Table, people: int) -> None:
 
 def _doubts_row(table: Table, rounds: int) -> None:
     values, _ = full_visit("Odile Marrick")
-    body = case_from(values, sex="female").body
+    body = case_from(Record(values), sex="female").body
     earlier = {
         name: Earlier(mm=one.mm, sd_mm=3, on="2026-01-01") for name, one in body.values.items()
     }
-    spent = timed(lambda: doubts(values, body, "cm", earlier), rounds)
+    spent = timed(lambda: doubts(Record(values), body, "cm", earlier), rounds)
     table.add_row(
         f"doubts about {len(body.values)} dimensions, with an earlier visit",
         f"median {statistics.median(spent):.1f} ms, p95 {p95(spent):.1f} ms",

@@ -9,8 +9,9 @@ from uuid import UUID, uuid4, uuid5
 
 from gentle_plumb.core.body import DIMENSIONS, NEEDED
 from gentle_plumb.core.photo import Photo
-from gentle_plumb.core.record import FIELDS, PhotoFile, field_of, photos_from, read_typed
+from gentle_plumb.core.record import FIELDS, Record, field_of, read_typed
 from gentle_plumb.core.units import format_length
+from gentle_plumb.core.visit import PhotoFile, photos_from
 from gentle_plumb.documents import PillowImageProcessor, TypstPdfRenderer
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.measuring import MeasuringService
@@ -95,7 +96,7 @@ def full_visit(name: str) -> tuple[dict[str, float | str | None], list[Photo]]:
         points = _drawn(shot).typed()
         typed |= {f"look.photo.{id}.{what}": text for what, text in {**said, **points}.items()}
     values = {path: read_typed(field_of(path), text) for path, text in typed.items()}
-    return values, photos_from(values, files)
+    return values, photos_from(Record(values), files)
 
 
 def _drawn(shot: DemoPhoto) -> Photograph:

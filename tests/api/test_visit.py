@@ -6,7 +6,7 @@ import pytest
 
 from api.conftest import fill, rows
 from conftest import weeks_on
-from gentle_plumb.core.record import spoken_date
+from gentle_plumb.core.visit import spoken_date
 
 
 def text_of(pdf):

@@ -12,7 +12,8 @@ from playwright.sync_api import Page, expect
 
 from browser.conftest import entry, kept, open_step, tab
 from gentle_plumb.core.policy import POLICY_QUESTIONS
-from gentle_plumb.core.record import case_from
+from gentle_plumb.core.record import Record
+from gentle_plumb.core.visit import case_from
 from gentle_plumb.core.what_if import JsonWhatIfSession, VisitInput, visit_input_to_json
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import full_visit
@@ -185,7 +186,7 @@ def generated(draw: Random) -> tuple[str, str]:
     for question in draw.sample(list(POLICY_QUESTIONS.values()), 4):
         values[f"work.policy.{question.id}"] = draw.choice(question.positions).id
     values["work.plan"] = draw.choice(["room", "little", "lasting"])
-    case_from(values)  # makes a policy of it, or the case is none
+    case_from(Record(values))  # makes a policy of it, or the case is none
     given = VisitInput(
         values=values,
         today=date(2026, 11, 25),

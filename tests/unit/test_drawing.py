@@ -17,7 +17,7 @@ from gentle_plumb.core.drawing.inks import INKS, PAPER
 from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.intake import REGIONS
 from gentle_plumb.core.observation import HABITS
-from gentle_plumb.core.record.fields import MEASURED
+from gentle_plumb.core.record.fields.measure import MEASURED
 from gentle_plumb.core.workstation import Details, Mouse, Settings, SideScreen
 from gentle_plumb.documents.scene_svg import scene_svg
 from strategies import bodies, cases, mean_body, usual_case

@@ -13,9 +13,9 @@ from gentle_plumb.core.intake import REGIONS
 from gentle_plumb.core.intake.body_chart import MAP_H, MAP_W
 from gentle_plumb.core.observation import HABITS, ROOM
 from gentle_plumb.core.photo import read_photo
-from gentle_plumb.core.record import case_from, field_of
-from gentle_plumb.core.record.texts import TEXTS
+from gentle_plumb.core.record import Record
 from gentle_plumb.core.sources import SOURCES
+from gentle_plumb.core.visit import case_from
 from plumb_demo.photographs import Angles, Camera
 from strategies import side_photo
 
@@ -23,22 +23,20 @@ HOURS = {"ask.hours.typing": 3.0, "ask.hours.mouse": 3.0, "ask.hours.paper": 1.0
 
 
 def judged(entries, *photos, unit="cm"):
-    case = case_from(entries)
+    case = case_from(Record(entries))
     read = tuple(read_photo(photo) for photo in photos)
-    facts = Facts(entries=entries, case=case, result=fit(case), photos=read, unit=unit, texts=TEXTS)
+    facts = Facts(record=Record(entries), case=case, result=fit(case), photos=read, unit=unit)
     return {one.id: one for one in findings(facts)}
 
 
-def test_each_rule_names_a_field_that_exists_and_a_source_that_is_explained():
+def test_each_rule_asks_for_answers_that_exist_and_has_a_source_that_is_explained():
     rules = [rule for _, some in RULES for rule in some] + list(HABIT_RULES)
     assert len({rule.id for rule in rules}) == len(rules) > 80
     for rule in rules:
         assert rule.source in SOURCES, rule.id
         assert rule.do, rule.id
-        for path in (getattr(rule, "path", None), *getattr(rule, "paths", ())):
-            assert path is None or field_of(path)
         for value in getattr(rule, "wrong", ()):
-            assert value in dict(field_of(rule.path).choices), rule.id
+            assert value in rule.field.members, rule.id
 
 
 @pytest.mark.parametrize(

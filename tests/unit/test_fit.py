@@ -6,13 +6,14 @@ from hypothesis import given, settings
 from gentle_plumb.core.body import Body
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import Case, Term, fit, terms_text, total, working_order
+from gentle_plumb.core.record import Record
 from gentle_plumb.core.workstation import Settings, Workstation
 from strategies import cases, mean_body, usual_case
 
 
 def judged(case, unit="mm"):
     """The findings of a case about which nothing else is recorded."""
-    return findings(Facts(entries={}, case=case, result=fit(case), unit=unit))
+    return findings(Facts(record=Record(), case=case, result=fit(case), unit=unit))
 
 
 def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():

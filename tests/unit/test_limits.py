@@ -16,7 +16,8 @@ from gentle_plumb.core.intake import PRECAUTIONS, person_limits
 from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.policy import policy_of
 from gentle_plumb.core.presentation import hard_limit_words, plan_views
-from gentle_plumb.core.record.texts import TEXTS
+from gentle_plumb.core.record import Record
+from gentle_plumb.core.visit import precautions_of
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.core.workstation import Settings, Span
 from gentle_plumb.services.models import Client, Visit, VisitSnapshot
@@ -41,11 +42,10 @@ def with_chair(case, **chair):
 
 def judged(case, entries=None):
     facts = Facts(
-        entries=entries or HOURS,
+        record=Record(entries or HOURS),
         case=replace(case, hours={"typing": 6}),
         result=fit(case),
         unit="cm",
-        texts=TEXTS,
     )
     return {one.id: one for one in findings(facts)}
 
@@ -110,18 +110,18 @@ def test_a_precaution_keeps_standing_out_of_rhythm_plans_and_words(cared):
 def test_every_combination_of_precautions_says_whom_to_ask():
     for held in product((False, True), repeat=len(PRECAUTIONS)):
         entries = {f"ask.care.{id}": "yes" for id, on in zip(PRECAUTIONS, held, strict=True) if on}
-        limits = person_limits(entries)
+        limits = person_limits(precautions_of(Record(entries)))
         assert limits.stands == (not limits.because)
         assert limits.stands or limits.ask
         assert ("Wheelchair user" in limits.because) == (not limits.walks)
-    assert person_limits({}).stands
+    assert person_limits(()).stands
 
 
 def test_an_unsteady_seat_is_not_offered_to_who_needs_a_steady_one():
     case = usual_case(surface=(980,), seat=(400, 510))
     high = {one.id for one in make_plans(case).fixes}
     assert "high_chair" in high
-    steady = replace(case, person=person_limits({"ask.care.dizziness": "yes"}))
+    steady = replace(case, person=person_limits({"dizziness"}))
     assert not {"high_chair", "seat_cushion"} & {one.id for one in make_plans(steady).fixes}
 
 

@@ -12,8 +12,9 @@ from gentle_plumb.core.drill import exercise, judge
 from gentle_plumb.core.drill.exercise import told
 from gentle_plumb.core.errors import AmbiguousValue, FieldError, ValueOutOfRange
 from gentle_plumb.core.fit import dimensions_needed, fit, suggest_remeasurement
-from gentle_plumb.core.record import Measuring, body_from, doubts, field_of, read_typed, settled
-from gentle_plumb.core.record.to_body import other_sides
+from gentle_plumb.core.record import Record, field_of, read_typed
+from gentle_plumb.core.visit import Measuring, body_from, doubts, settled
+from gentle_plumb.core.visit.body import other_sides
 from gentle_plumb.core.workstation import Chair
 from strategies import mean_body, station, usual_case
 
@@ -24,7 +25,7 @@ def pair(name, first, second=None, **about):
 
 
 def body(entries, sex="female", **more):
-    return body_from(entries, sex, **more)
+    return body_from(Record(entries), sex, **more)
 
 
 def apply(entries, doubt):
@@ -45,7 +46,7 @@ def test_shoes_come_off_what_is_measured_from_the_floor():
 
 def test_a_heel_nobody_noted_is_asked_for():
     said = pair("stature", 1650, 1650) | {"measure.footwear": "shoes"}
-    asked = doubts(said, body(said), "cm")
+    asked = doubts(Record(said), body(said), "cm")
     assert ["heel is not noted" in one.text for one in asked] == [True]
 
 
@@ -77,7 +78,7 @@ def test_the_practitioners_own_error_is_reckoned_with():
     ],
 )
 def test_when_a_dimension_is_settled(said, done):
-    assert settled(said, "stature") is done
+    assert settled(Record(said), "stature") is done
 
 
 SHEET = pair("stature", 1610, 1612) | pair("popliteal_height", 400, 402)
@@ -85,35 +86,35 @@ SHEET = pair("stature", 1610, 1612) | pair("popliteal_height", 400, 402)
 
 def test_inches_typed_as_centimetres_are_put_right_by_one_tap():
     said = SHEET | pair("thigh_clearance", 61, 62)
-    found = doubts(said, body(said), "cm")
+    found = doubts(Record(said), body(said), "cm")
     assert [one.way_out for one in found] == ["Make it 6.1 in and 6.2 in"]
     right = apply(said, found[0])
     assert right["measure.thigh_clearance.second"] == pytest.approx(157.5, abs=0.1)
-    assert doubts(right, body(right), "cm") == []
+    assert doubts(Record(right), body(right), "cm") == []
 
 
 def test_exchanged_fields_change_places_by_one_tap():
     said = (
         SHEET | pair("shoulder_elbow_length", 430, 432) | pair("elbow_fingertip_length", 330, 331)
     )
-    found = doubts(said, body(said), "cm")
+    found = doubts(Record(said), body(said), "cm")
     assert found[0].way_out == "Exchange with forearm and hand"
     right = apply(said, found[0])
     assert (
         right["measure.shoulder_elbow_length.first"],
         right["measure.elbow_fingertip_length.second"],
     ) == (330, 432)
-    assert doubts(right, body(right), "cm") == []
+    assert doubts(Record(right), body(right), "cm") == []
 
 
 def test_one_reading_in_another_unit_is_seen_beside_the_other():
     said = SHEET | pair("elbow_height_standing", 1005, 1005 / 1.5)
-    assert doubts(said, body(said), "cm") == []  # no known factor: a third reading decides
+    assert doubts(Record(said), body(said), "cm") == []  # no known factor: a third reading decides
     said = SHEET | pair("hand_breadth", 100, 40)
-    found = doubts(said, body(said), "cm")
+    found = doubts(Record(said), body(said), "cm")
     assert (found[0].kind, found[0].way_out) == ("reading", "Make it 4 in")
     said = SHEET | pair("eye_height_sitting", 736, 763)
-    assert "same digits" in doubts(said, body(said), "cm")[0].text
+    assert "same digits" in doubts(Record(said), body(said), "cm")[0].text
 
 
 @pytest.mark.parametrize(
@@ -141,14 +142,14 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
 def test_relations_are_said_with_the_names_of_what_does_not_agree(changed, text):
     values = {name: value.mm for name, value in mean_body(**changed).values.items()}
     said = {path: mm for name, mm in values.items() for path, mm in pair(name, mm, mm).items()}
-    assert any(one.text.startswith(text) for one in doubts(said, body(said), "cm"))
+    assert any(one.text.startswith(text) for one in doubts(Record(said), body(said), "cm"))
 
 
 def test_a_reason_keeps_a_value_for_as_long_as_it_is_that_value():
     said = SHEET | pair("elbow_height_sitting", 350, 352, kept="Long trunk", kept_at=351)
-    assert [one.kept for one in doubts(said, body(said), "cm")] == ["Long trunk"]
+    assert [one.kept for one in doubts(Record(said), body(said), "cm")] == ["Long trunk"]
     moved = said | pair("elbow_height_sitting", 370, 372)
-    assert [one.kept for one in doubts(moved, body(moved), "cm")] == [None]
+    assert [one.kept for one in doubts(Record(moved), body(moved), "cm")] == [None]
 
 
 def test_another_persons_sheet_is_asked_about_until_each_value_is_answered():
@@ -158,19 +159,19 @@ def test_another_persons_sheet_is_asked_about_until_each_value_is_answered():
         name: Earlier(mm=value.mm, sd_mm=3, on="2026-05-04")
         for name, value in mean_body("female").values.items()
     }
-    found = doubts(said, body(said, "male"), "cm", before)
+    found = doubts(Record(said), body(said, "male"), "cm", before)
     sheet = next(one for one in found if one.kind == "sheet")
     assert "right client's sheet" in sheet.text
     for one in found:
         said[f"measure.{one.dimension}.kept"] = "So it is"
         said[f"measure.{one.dimension}.kept_at"] = values[one.dimension]
-    assert all(one.kept for one in doubts(said, body(said, "male"), "cm", before))
+    assert all(one.kept for one in doubts(Record(said), body(said, "male"), "cm", before))
 
 
 def test_doubts_speak_in_the_unit_on_show_and_name_the_day_before():
     said = SHEET | pair("knee_height", 500, 500)
     before = {"knee_height": Earlier(mm=540, sd_mm=3, on="2026-05-04")}
-    text = doubts(said, body(said), "in", before)[0].text
+    text = doubts(Record(said), body(said), "in", before)[0].text
     assert text.startswith("Knee height 19.69 in; on 4 May 2026 it was 21.26 in.")
 
 
@@ -226,7 +227,7 @@ def test_every_choice_offered_can_be_typed(name, typed, unit):
 
 def test_the_other_side_is_kept_apart():
     said = pair("upper_limb_length", 700, 702, other=745)
-    assert other_sides(said) == {"upper_limb_length": 745}
+    assert other_sides(Record(said)) == {"upper_limb_length": 745}
     assert body(said).mm("upper_limb_length") == 701
 
 

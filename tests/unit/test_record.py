@@ -4,19 +4,10 @@ from hypothesis import strategies as st
 
 from gentle_plumb.core.errors import FieldError, UnknownName, UnreadableValue, ValueOutOfRange
 from gentle_plumb.core.fit import dimensions_needed, fit, working_order
-from gentle_plumb.core.intake import raised_red_flags
 from gentle_plumb.core.pace import RHYTHMS, day_totals
-from gentle_plumb.core.record import (
-    FIELDS,
-    applies,
-    case_from,
-    display_offset,
-    field_of,
-    paths_of,
-    progress,
-    read_typed,
-)
-from gentle_plumb.core.workstation.shelf import SHELF
+from gentle_plumb.core.record import FIELDS, Record, field_of, paths_of, read_typed
+from gentle_plumb.core.record.shelf import SHELF
+from gentle_plumb.core.visit import case_from, display_offset, progress, raised_red_flags
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 
@@ -78,7 +69,7 @@ def test_emptied_is_unknown_again():
 
 
 def test_entries_make_the_case_they_say():
-    case = case_from(demo_entries("Nadia"), sex="female")
+    case = case_from(Record(demo_entries("Nadia")), sex="female")
     assert case.workstation.desk.surface.fixed
     assert case.workstation.desk.surface.low == 720
     assert (case.lower_lens, case.workstation.mouse.hand) == ("progressive", "left")
@@ -88,24 +79,24 @@ def test_entries_make_the_case_they_say():
 
 def test_two_readings_apart_wait_for_the_third():
     entries = {"measure.popliteal_height.first": 400.0, "measure.popliteal_height.second": 430.0}
-    assert "popliteal_height" not in case_from(entries).body.values
-    settled = case_from(entries | {"measure.popliteal_height.third": 428.0})
+    assert "popliteal_height" not in case_from(Record(entries)).body.values
+    settled = case_from(Record(entries | {"measure.popliteal_height.third": 428.0}))
     assert settled.body.mm("popliteal_height") == 428
 
 
 def test_swapped_ends_of_a_range_are_put_right():
     chair = case_from(
-        {"look.chair.seat_min": 520.0, "look.chair.seat_max": 400.0}
+        Record({"look.chair.seat_min": 520.0, "look.chair.seat_max": 400.0})
     ).workstation.chair
     assert (chair.seat.low, chair.seat.high) == (400, 520)
 
 
 def test_beads_fill_by_what_is_there_and_name_what_is_not():
     entries = demo_entries("Yara")
-    case = case_from(entries, sex="female")
+    case = case_from(Record(entries), sex="female")
     result = fit(case)
     order = working_order(case, result)
-    beads = progress(entries, result, order, listed=dimensions_needed(case), signed=False)
+    beads = progress(Record(entries), result, order, listed=dimensions_needed(case), signed=False)
     assert {step: bead.ready for step, bead in beads.items()} == {
         "ask": True,
         "look": True,
@@ -118,7 +109,7 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
     assert beads["set"].next == "Surface"
     del entries["measure.stature.second"]
     assert (
-        progress(entries, result, order, listed=dimensions_needed(case), signed=False)[
+        progress(Record(entries), result, order, listed=dimensions_needed(case), signed=False)[
             "measure"
         ].next
         == "Stature"
@@ -160,7 +151,7 @@ def test_fields_apply_by_what_is_said_already():
         return {
             f.id
             for f in FIELDS.values()
-            if applies(f, {f"look.{k}": v for k, v in entries.items()})
+            if Record({f"look.{k}": v for k, v in entries.items()}).applies(f)
         }
 
     assert "look.desk.surface_min" in shown(**{"desk.kind": "sit_stand"})
@@ -206,14 +197,14 @@ def test_fields_apply_by_what_is_said_already():
     ids=["counter", "platform", "cart", "tray", "unknown"],
 )
 def test_what_the_keyboard_stands_on_for_every_kind_of_desk(entries, surface, kind):
-    desk = case_from(entries).workstation.desk
+    desk = case_from(Record(entries)).workstation.desk
     assert (desk.surface and (desk.surface.low, desk.surface.high)) == surface
     assert desk.kind == kind
 
 
 def test_a_wheelchairs_seat_is_never_moved_and_nothing_is_aimed_at_standing():
     entries = demo_entries("Otis")
-    case = case_from(entries, sex="male")
+    case = case_from(Record(entries), sex="male")
     result = fit(case)
     seat = result.row("seated", "seat")
     assert (seat.setting, seat.found) == (530, 530)
@@ -222,16 +213,16 @@ def test_a_wheelchairs_seat_is_never_moved_and_nothing_is_aimed_at_standing():
 
 
 def test_a_raised_laptop_with_keys_apart_is_a_screen_and_one_with_its_own_is_not():
-    raised = case_from(demo_entries("Pia")).workstation.screen
+    raised = case_from(Record(demo_entries("Pia"))).workstation.screen
     assert (raised.kind, raised.top_above_surface.high) == ("monitor", 450)
-    assert case_from(demo_entries("Jonas")).workstation.screen.kind == "laptop"
+    assert case_from(Record(demo_entries("Jonas"))).workstation.screen.kind == "laptop"
 
 
 def test_one_pair_of_readings_tells_how_far_the_display_is_off():
     entries = demo_entries("Odile")
-    assert display_offset(entries) == 20
-    assert display_offset(entries | {"look.desk.display_tape": None}) is None
-    assert display_offset(entries | {"look.desk.display": "no"}) is None
+    assert display_offset(Record(entries)) == 20
+    assert display_offset(Record(entries | {"look.desk.display_tape": None})) is None
+    assert display_offset(Record(entries | {"look.desk.display": "no"})) is None
 
 
 def test_the_shelf_holds_only_what_its_pieces_can_read():
@@ -253,7 +244,7 @@ def test_signs_are_the_gravest_first_with_what_waits():
         "ask.warning_done": "Phoned her doctor.",
         "ask.warning_by": "Ines",
     }
-    found = raised_red_flags(entries)
+    found = raised_red_flags(Record(entries))
     assert [(sign.id, sign.urgency, sign.done) for sign in found] == [
         ("chest", "urgent", None),
         ("calf", "same_day", None),
@@ -263,7 +254,7 @@ def test_signs_are_the_gravest_first_with_what_waits():
 
 def test_an_attribute_of_another_kind_of_piece_counts_no_more():
     chair = {"look.chair.seat_min": 420.0, "look.chair.seat_max": 530.0, "look.chair.sink": 20.0}
-    task = case_from(chair | {"look.chair.kind": "task"}).workstation.chair.seat
-    stool = case_from(chair | {"look.chair.kind": "stool"}).workstation.chair.seat
+    task = case_from(Record(chair | {"look.chair.kind": "task"})).workstation.chair.seat
+    stool = case_from(Record(chair | {"look.chair.kind": "stool"})).workstation.chair.seat
     assert (task.low, task.high) == (400, 510)
     assert (stool.low, stool.high) == (420, 530)

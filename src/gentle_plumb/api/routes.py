@@ -16,11 +16,11 @@ from ..core.intake import CONSENTS, RED_FLAGS, REGIONS, URGENCY
 from ..core.intake.body_chart import MAP_H, MAP_W
 from ..core.observation import HABITS, LIGHT_TASKS, ROOM
 from ..core.photo import LANDMARKS
-from ..core.record import FAMILIES, FIELDS, PIECES, STEPS
-from ..core.record.fields import SKIPS
+from ..core.record import FAMILIES, FIELDS, PIECES, STEPS, paths_of
+from ..core.record.fields.measure import Skip
+from ..core.record.shelf import SHELF
 from ..core.sources import SOURCES
 from ..core.units import LengthUnit
-from ..core.workstation.shelf import SHELF
 from ..documents import CaseDocument
 from ..documents.case_format import ResultDocument, result_document
 from ..documents.image_processor import MOST_BYTES, too_large
@@ -59,9 +59,12 @@ def fields(who: Signed) -> s.Fields:
     """The fields of a visit: labels, kinds, ranges, choices; and the drawing's inks."""
     return s.Fields(
         steps=STEPS,
-        fields=list(FIELDS.values()),
-        families=list(FAMILIES.values()),
-        pieces=list(PIECES.values()),
+        fields=[s.FieldOut.model_validate(field) for field in FIELDS.values()],
+        families=[s.FieldOut.model_validate(field) for field in FAMILIES.values()],
+        pieces=[
+            s.PieceOut(id=one.id, label=one.label, paths=paths_of(one.id))
+            for one in PIECES.values()
+        ],
         kinds=list(SHELF.values()),
         signs=list(RED_FLAGS.values()),
         urgencies={str(id): words for id, words in URGENCY.items()},
@@ -78,7 +81,7 @@ def fields(who: Signed) -> s.Fields:
         ],
         landmarks=list(LANDMARKS.values()),
         dimensions=[s.DimensionOut.of(entry) for entry in DIMENSIONS.values()],
-        skips=SKIPS,
+        skips=Skip.labels(),
         picture_bytes=MOST_BYTES,
         inks=INKS,
         sources={key: f"{source.title}. {source.note}" for key, source in SOURCES.items()},

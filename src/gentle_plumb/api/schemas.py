@@ -12,7 +12,7 @@ from ..core.body import Dimension
 from ..core.drawing.inks import Ink
 from ..core.drawing.marks import Mark, Scene
 from ..core.findings import Finding, Strain
-from ..core.intake import URGENCY, Consent, RaisedRedFlag, RedFlag, Region, raised_red_flags
+from ..core.intake import URGENCY, Consent, RedFlag, Region
 from ..core.observation import Habit, RoomItem
 from ..core.photo import Landmark
 from ..core.plain_text import check_texts
@@ -28,12 +28,11 @@ from ..core.presentation import (
     RowView,
     ZoneView,
 )
-from ..core.record import FIELDS, StepId
-from ..core.record import Field as RecordField
-from ..core.record.pieces import Piece
-from ..core.record.progress import StepProgress
+from ..core.record import FIELDS, Record, StepId
+from ..core.record.fields.field import Kind
+from ..core.record.shelf import ShelfKind
 from ..core.units import LengthUnit
-from ..core.workstation.shelf import ShelfKind
+from ..core.visit import RaisedRedFlag, StepProgress, raised_red_flags
 from ..services.accounts import LEAST_PASSWORD
 from ..services.measured import Measured, RemeasureView
 from ..services.models import (
@@ -209,6 +208,42 @@ class LightTask(BaseModel):
     most: float
 
 
+class FieldOut(BaseModel):
+    """A field: what it is called, which answers it takes, when it makes sense.
+
+    ``low`` and ``high`` are in mm for a length, in ``unit`` for a number; ``when`` are the answers
+    of other fields without which it makes no sense; ``pair`` is the range whose lower end it is.
+    """
+
+    model_config = ConfigDict(from_attributes=True, title="Field")
+
+    id: str
+    step: StepId
+    group: str
+    label: str
+    kind: Kind
+    section: str
+    help: str
+    unit: str
+    low: float | None
+    high: float | None
+    choices: list[tuple[str, str]]
+    needed: bool
+    part: str
+    when: list[tuple[str, list[str]]]
+    health: bool
+    pair: str
+    noted_only: bool
+
+
+class PieceOut(BaseModel):
+    """A kind of piece, and the paths of the fields that describe it."""
+
+    id: str
+    label: str
+    paths: list[str]
+
+
 class Fields(BaseModel):
     """The fields of a visit, its steps, how the drawing is inked, and what is asked and seen.
 
@@ -217,9 +252,9 @@ class Fields(BaseModel):
     """
 
     steps: dict[StepId, str]
-    fields: list[RecordField]
-    families: list[RecordField]
-    pieces: list[Piece]
+    fields: list[FieldOut]
+    families: list[FieldOut]
+    pieces: list[PieceOut]
     kinds: list[ShelfKind]
     signs: list[RedFlag]
     urgencies: dict[str, str]
@@ -327,7 +362,7 @@ class VisitLineOut(BaseModel):
 
         ``sign`` is what the gravest warning sign asks for that nobody has written an answer to.
         """
-        waiting = [one for one in raised_red_flags(line.signs) if one.done is None]
+        waiting = [one for one in raised_red_flags(Record(line.signs)) if one.done is None]
         if line.signed_at is not None:
             same = line.signed_revision == line.visit.revision
             state: Literal["new", "draft", "signed", "changed"] = "signed" if same else "changed"

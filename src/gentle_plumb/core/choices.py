@@ -1,11 +1,54 @@
-"""Narrow text to one of a few choices, so that a checker knows what came in."""
+"""Answers that are one of a few: enumerations whose members are their own wire text."""
 
 from __future__ import annotations
 
 from collections.abc import Iterable
-from typing import TypeVar
+from enum import StrEnum
+from typing import Self, TypeVar
 
 T = TypeVar("T")
+
+
+class Choice(StrEnum):
+    """One answer of a few: equals its wire text, and carries the label it is offered with.
+
+    >>> YesNo.YES == "yes", YesNo.YES.label
+    (True, 'Yes')
+
+    """
+
+    label: str
+
+    def __new__(cls, value: str, label: str) -> Self:
+        """Make a member of its wire text and label."""
+        member = str.__new__(cls, value)
+        member._value_ = value
+        member.label = label
+        return member
+
+    @classmethod
+    def labels(cls) -> dict[str, str]:
+        """Return the wire text of each answer with its label, in the order they are offered.
+
+        >>> YesNo.labels()
+        {'yes': 'Yes', 'no': 'No'}
+
+        """
+        return {str(member): member.label for member in cls}
+
+
+class YesNo(Choice):
+    """A question that is answered yes or no."""
+
+    YES = "yes", "Yes"
+    NO = "no", "No"
+
+
+class Hand(Choice):
+    """The client's left or right."""
+
+    LEFT = "left", "Left"
+    RIGHT = "right", "Right"
 
 
 def one_of(choices: Iterable[T], value: object) -> T | None:

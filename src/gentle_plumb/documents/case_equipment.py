@@ -7,20 +7,39 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from ..core.catalogue import QUANTITIES
+from ..core.choices import Hand
+from ..core.record import fields
 from ..core.workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, SideScreen, Workstation
-from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of
+from ..core.workstation.kinds import (
+    ArmrestKind,
+    AspectRatio,
+    ChairKind,
+    KeyboardKind,
+    PointerKind,
+    ScreenHolder,
+    ScreenKind,
+    ScreenPlace,
+    ScreenUse,
+    UnderDesk,
+)
+from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of, within
 
 MOST_ITEMS = 8
 """Kinds of things at hand in a case: stacks of more take a search too long for one request."""
 
 
+def _seen_as(kind: ScreenKind | None) -> ScreenKind | None:
+    """Whatever is looked at is a screen that can be moved, or a laptop whose picture can't."""
+    return kind if kind in (None, ScreenKind.LAPTOP) else ScreenKind.MONITOR
+
+
 class ChairDocument(Part):
     """A chair: seat over the floor, the rest over or along the seat; recline in degrees from upright."""
 
-    kind: Literal["task", "dining", "stool", "ball", "wheelchair", "other"] | None = None
+    kind: ChairKind | None = None
     seat: RangeDocument | None = None
     depth: RangeDocument | None = None
-    armrests: Literal["none", "fixed", "adjustable"] | None = None
+    armrests: ArmrestKind | None = None
     armrest: RangeDocument | None = None
     armrests_off: bool = False
     lumbar: RangeDocument | None = None
@@ -30,12 +49,12 @@ class ChairDocument(Part):
         """The chair in mm."""
         return Chair(
             kind=self.kind,
-            seat=span_of(self.seat, "seat", 250, 900),
-            depth=span_of(self.depth, "depth", 250, 700),
+            seat=span_of(self.seat, "seat", *fields.chair.seat.ends),
+            depth=span_of(self.depth, "depth", *fields.chair.depth.ends),
             armrests=self.armrests,
-            armrest=span_of(self.armrest, "armrest", 80, 450),
+            armrest=span_of(self.armrest, "armrest", *fields.chair.armrest.ends),
             armrests_off=self.armrests_off,
-            lumbar=span_of(self.lumbar, "lumbar", 50, 400),
+            lumbar=span_of(self.lumbar, "lumbar", *fields.chair.lumbar.ends),
             recline=degrees_of(self.recline, "recline", 0, 50),
         )
 
@@ -57,12 +76,12 @@ class DeskDocument(Part):
     underside: Length | None = None
     tilt_deg: RangeDocument | None = None
     mouse_below: Length = 0.0
-    under: Literal["free", "drawer", "crossbar"] | None = None
+    under: UnderDesk | None = None
     risers: bool | None = None
 
     def desk(self) -> Desk:
         """The desk in mm."""
-        surface = span_of(self.surface, "surface", 350, 1500)
+        surface = span_of(self.surface, "surface", *fields.desk.surface.ends)
         if (
             self.kind == "fixed"
             and self.form != "tray"
@@ -80,13 +99,14 @@ class DeskDocument(Part):
             kind=self.kind,
             form=self.form,
             surface=surface,
-            thickness=maybe_mm(self.thickness, "thickness", 5, 300),
-            depth=maybe_mm(self.depth, "depth", 200, 1500),
-            screen_base=span_of(self.screen_base, "screen_base", 350, 1500),
-            below=span_of(self.below, "below", 0, 350),
-            underside=maybe_mm(self.underside, "underside", 300, 1450),
-            tilt=degrees_of(self.tilt_deg, "tilt_deg", -20, 30),
-            mouse_below=maybe_mm(self.mouse_below, "mouse_below", 0, 300) or 0.0,
+            thickness=maybe_mm(self.thickness, "thickness", *fields.desk.thickness.ends),
+            depth=maybe_mm(self.depth, "depth", *fields.desk.depth.ends),
+            screen_base=span_of(self.screen_base, "screen_base", *fields.tray.desk.ends),
+            below=span_of(self.below, "below", *fields.tray.below.ends),
+            underside=maybe_mm(self.underside, "underside", *fields.found.underside.ends),
+            tilt=degrees_of(self.tilt_deg, "tilt_deg", *fields.tray.tilt.ends),
+            mouse_below=maybe_mm(self.mouse_below, "mouse_below", *fields.cart.mouse_below.ends)
+            or 0.0,
             under=self.under,
             risers=self.risers,
         )
@@ -95,26 +115,26 @@ class DeskDocument(Part):
 class KeyboardDocument(Part):
     """A keyboard; thickness at the home row, slope of its feet in degrees."""
 
-    kind: Literal["full", "no_number_block", "compact", "split", "tented"] | None = None
+    kind: KeyboardKind | None = None
     thickness: Length | None = None
     slope: Annotated[float, Field(ge=-30, le=30)] = 0.0
-    turned: Annotated[float, Field(ge=-45, le=45)] = 0.0
+    turned: Annotated[float, within(fields.keyboard.turned)] = 0.0
 
 
 class ScreenDocument(Part):
     """A screen: picture size by diagonal and shape, or by width and height."""
 
-    kind: Literal["monitor", "laptop"] | None = None
-    diagonal_in: Annotated[float, Field(ge=7, le=100)] | None = None
-    aspect: Literal["16:9", "16:10", "21:9", "4:3", "5:4"] | None = None
+    kind: ScreenKind | None = None
+    diagonal_in: Annotated[float, within(fields.screens.main.diagonal)] | None = None
+    aspect: AspectRatio | None = None
     width: Length | None = None
     height: Length | None = None
     top_above_surface: RangeDocument | None = None
     depth_behind: Length | None = None
     tilt_deg: RangeDocument | None = None
-    held: Literal["fixed", "stand", "arm", "wall"] | None = None
-    pixels_across: Annotated[float, Field(ge=320, le=16000)] | None = None
-    scale: Annotated[float, Field(ge=50, le=500)] | None = None
+    held: ScreenHolder | None = None
+    pixels_across: Annotated[float, within(fields.screens.main.pixels_across)] | None = None
+    scale: Annotated[float, within(fields.screens.main.scale)] | None = None
 
     def size(self) -> tuple[float | None, float | None]:
         """Width and height of the picture, mm."""
@@ -128,12 +148,16 @@ class ScreenDocument(Part):
         """The screen in mm."""
         width, height = self.size()
         return Screen(
-            kind=self.kind,
+            kind=_seen_as(self.kind),
             width=width,
             height=height,
-            top_above_surface=span_of(self.top_above_surface, "top_above_surface", 50, 1500),
-            depth_behind=maybe_mm(self.depth_behind, "depth_behind", 0, 600),
-            tilt_deg=degrees_of(self.tilt_deg, "tilt_deg", -20, 60),
+            top_above_surface=span_of(
+                self.top_above_surface, "top_above_surface", *fields.screens.main.top.ends
+            ),
+            depth_behind=maybe_mm(
+                self.depth_behind, "depth_behind", *fields.screens.main.depth_behind.ends
+            ),
+            tilt_deg=degrees_of(self.tilt_deg, "tilt_deg", *fields.screens.main.tilt.ends),
             held=self.held,
             pixels_across=self.pixels_across,
         )
@@ -142,11 +166,11 @@ class ScreenDocument(Part):
 class SideScreenDocument(ScreenDocument):
     """A second or third screen, with how much it is looked at and as it was found."""
 
-    use: Literal["equal", "some", "rare"] | None = None
-    place: Literal["beside", "above"] = "beside"
+    use: ScreenUse | None = None
+    place: ScreenPlace = ScreenPlace.BESIDE
     top: Length | None = None
     distance: Length | None = None
-    bearing: Annotated[float, Field(ge=-120, le=120)] | None = None
+    bearing: Annotated[float, within(fields.found.screen_bearing)] | None = None
 
     def found(self, id: str) -> dict[str, float | None]:
         """As it was found, by the keys of its settings; mm and degrees."""
@@ -162,16 +186,12 @@ class SideScreenDocument(ScreenDocument):
         width, height = self.size()
         return SideScreen(
             id=id,
-            kind=self.kind or "monitor",
+            kind=_seen_as(self.kind) or ScreenKind.MONITOR,
             use=self.use,
             place=self.place,
             width=width,
             height=height,
         )
-
-
-Pointer = Literal["mouse", "upright", "half_upright", "ball", "central", "pad", "pen"]
-"""The kinds of pointer the record knows."""
 
 
 class ItemDocument(Part):
@@ -204,8 +224,8 @@ class EquipmentDocument(Part):
     chair: ChairDocument = ChairDocument()
     desk: DeskDocument = DeskDocument()
     keyboard: KeyboardDocument = KeyboardDocument()
-    mouse_hand: Literal["left", "right"] | None = None
-    mouse_kind: Pointer | None = None
+    mouse_hand: Hand | None = None
+    mouse_kind: PointerKind | None = None
     screen: ScreenDocument = ScreenDocument()
     side_screens: Annotated[list[SideScreenDocument], Field(max_length=2)] = Field(default=[])
     feet: Annotated[list[RangeDocument], Field(max_length=5)] | None = None
@@ -222,7 +242,9 @@ class EquipmentDocument(Part):
             desk=self.desk.desk(),
             keyboard=Keyboard(
                 kind=self.keyboard.kind,
-                thickness=maybe_mm(self.keyboard.thickness, "keyboard thickness", 2, 80),
+                thickness=maybe_mm(
+                    self.keyboard.thickness, "keyboard thickness", *fields.keyboard.thickness.ends
+                ),
                 slope=self.keyboard.slope,
                 turned=self.keyboard.turned,
             ),

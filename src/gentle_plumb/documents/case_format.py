@@ -22,8 +22,9 @@ from pydantic import (
 )
 
 from ..core.assessment import HardLimits
-from ..core.body import DIMENSIONS, Body, BodyValue, dimension, resolve_readings
+from ..core.body import DIMENSIONS, Body, BodyValue, MeasuredPosture, dimension, resolve_readings
 from ..core.catalogue import DATUM_WORDS, QUANTITIES, TASKS, Quantity
+from ..core.choices import Hand
 from ..core.errors import FieldError
 from ..core.fit import Case, FitResult, Policy, fit
 from ..core.plain_text import check_texts
@@ -56,7 +57,7 @@ class BodyDocument(Part):
     """A body: dimensions by their identifier."""
 
     sex: Literal["female", "male"] | None = None
-    posture: Literal["as_they_work", "erect"] = "as_they_work"
+    posture: MeasuredPosture = MeasuredPosture.AS_THEY_WORK
     values: dict[str, ValueDocument]
 
     @field_validator("values")
@@ -165,7 +166,7 @@ class CaseDocument(Part):
     sharp_from: Length | None = None
     sharp_to: Length | None = None
     settle_steps: Annotated[float, Field(ge=-10, le=10)] = 0.0
-    writing_hand: Literal["left", "right"] | None = None
+    writing_hand: Hand | None = None
     hours: dict[str, Annotated[Number, Field(ge=0, le=24)]] = Field(
         default_factory=dict, description="Hours a day by task."
     )

@@ -5,8 +5,10 @@ from __future__ import annotations
 from typing import Annotated
 
 from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, Strict
+from pydantic.fields import FieldInfo
 
 from ..core.errors import FieldError
+from ..core.record import Field as RecordField
 from ..core.units import parse_length
 from ..core.workstation import LEAST_STEP, Span
 
@@ -48,6 +50,13 @@ def maybe_mm(value: float | str | None, what: str, low: float, high: float) -> f
     if not low <= mm <= high:
         raise ValueError(f"{what}: {mm:g} mm is outside {low:g} to {high:g} mm")
     return mm
+
+
+def within(field: RecordField[float]) -> FieldInfo:
+    """A number in the range of a field of the record."""
+    low, high = field.ends
+    made: FieldInfo = Field(ge=low, le=high)
+    return made
 
 
 class Part(BaseModel):

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from ..core.record import FAMILIES, FIELDS, Field
+from ..core.record import FAMILIES, FIELDS, Field, fields
+from ..core.record.fields.photo import PHOTO_FAMILY
 from .models import ErasureScope
 
 NOTES, PHOTOGRAPHS, WORKPLACE = (
-    f"ask.consent.{name}" for name in ("notes", "photographs", "workplace")
+    fields.ask.consent[name].id for name in ("notes", "photographs", "workplace")
 )
-ACTED_ON = ("ask.warning", "ask.sign.")
-"""Warning signs are recorded with or without consent: acting on them comes first."""
 
 NEEDED_FOR = {
     NOTES: "The client's consent to keep health notes is not recorded. Record it under Consent; "
@@ -19,11 +18,11 @@ NEEDED_FOR = {
 }
 
 
-def consent_for(field: Field) -> str | None:
+def consent_for(field: Field[object]) -> str | None:
     """The path of the consent a field is kept with, None for most."""
-    if field.id.startswith("look.photo.") and not field.health:
+    if field.section == "photos" and not field.health:
         return PHOTOGRAPHS
-    return NOTES if field.health and not field.id.startswith(ACTED_ON) else None
+    return NOTES if field.health and field.id not in fields.ask.RED_FLAG_PATHS else None
 
 
 def erased_by(path: str, value: object) -> ErasureScope | None:
@@ -36,5 +35,5 @@ def erased_by(path: str, value: object) -> ErasureScope | None:
             families=tuple(field.id for field in FAMILIES.values() if field.health),
         )
     if path == PHOTOGRAPHS:
-        return ErasureScope(starts=("look.photo.",), photos=True)
+        return ErasureScope(starts=(f"{PHOTO_FAMILY}.",), photos=True)
     return None

@@ -13,7 +13,10 @@ from ..core.drawing.marks import Mark
 from ..core.errors import MissingDimension
 from ..core.fit import FitResult, RemeasureSuggestion, suggest_remeasurement
 from ..core.presentation import elsewhere_text
-from ..core.record import (
+from ..core.record import fields
+from ..core.record.fields.measure import MEASURED, Origin
+from ..core.units import LengthUnit, format_length
+from ..core.visit import (
     Doubt,
     Measuring,
     body_from,
@@ -23,8 +26,6 @@ from ..core.record import (
     settled,
     spoken_date,
 )
-from ..core.record.fields import MEASURED, SKIPS
-from ..core.units import LengthUnit, format_length
 from .measuring import as_core_table
 from .models import EarlierVisit, VisitSnapshot
 
@@ -84,7 +85,7 @@ class RemeasureView:
 
 
 def measuring_of(working: VisitSnapshot) -> Measuring:
-    """What a visit's measuring rests on beside its entries."""
+    """What a visit's measuring rests on beside its record."""
     if working.table is None:
         return Measuring(errors=working.visit.errors)
     return Measuring(errors=working.visit.errors, table=as_core_table(working.table))
@@ -94,7 +95,7 @@ def listed_of(working: VisitSnapshot, needed: Sequence[str]) -> tuple[str, ...]:
     """The dimensions of the visit's list: the short one unless another was chosen."""
     if working.listed is not None:
         return working.listed.dimensions
-    return MEASURED if working.values.get("measure.list") == "full" else tuple(needed)
+    return MEASURED if working.record[fields.measure.list_] == "full" else tuple(needed)
 
 
 PastBodies = Sequence[tuple[EarlierVisit, Body]]
@@ -102,7 +103,12 @@ PastBodies = Sequence[tuple[EarlierVisit, Body]]
 
 def past_bodies(working: VisitSnapshot, measuring: Measuring) -> PastBodies:
     """The same client's body at each earlier visit, the latest first."""
-    return [(one, body_from(one.values, working.client.sex, measuring)) for one in working.earlier]
+    return [(one, body_from(one.record, working.client.sex, measuring)) for one in working.earlier]
+
+
+def _taken_on(visit: EarlierVisit, name: str) -> str:
+    """Return the day a dimension was taken: that of the visit unless another was noted."""
+    return visit.record[fields.measure.dimension[name].taken_on] or visit.started_on.isoformat()
 
 
 def _past(name: str, bodies: PastBodies, unit: LengthUnit) -> list[Past]:
@@ -112,11 +118,11 @@ def _past(name: str, bodies: PastBodies, unit: LengthUnit) -> list[Past]:
         value = body.values.get(name)
         if value is None or value.source == "carried_over":
             continue
-        day = visit.values.get(f"measure.{name}.taken_on") or visit.started_on.isoformat()
+        day = _taken_on(visit, name)
         found.append(
             Past(
-                on=str(day),
-                day=spoken_date(str(day)),
+                on=day,
+                day=spoken_date(day),
                 source=value.source,
                 value=format_length(value.mm, unit),
                 typed=format_length(value.mm, "mm", with_unit=True),
@@ -131,8 +137,8 @@ def _earlier(bodies: PastBodies) -> dict[str, Earlier]:
     for visit, body in bodies:
         for name, value in body.values.items():
             if name not in found and value.source != "carried_over":
-                day = visit.values.get(f"measure.{name}.taken_on") or visit.started_on.isoformat()
-                found[name] = Earlier(mm=value.mm, sd_mm=value.sd_mm, on=str(day))
+                day = _taken_on(visit, name)
+                found[name] = Earlier(mm=value.mm, sd_mm=value.sd_mm, on=day)
     return found
 
 
@@ -166,7 +172,7 @@ def visit_doubts(
     working: VisitSnapshot, body: Body, unit: LengthUnit, bodies: PastBodies
 ) -> list[Doubt]:
     """Every doubt about a visit's dimensions, in words."""
-    return doubts(working.values, body, unit, _earlier(bodies))
+    return doubts(working.record, body, unit, _earlier(bodies))
 
 
 def measured_views(
@@ -180,14 +186,14 @@ def measured_views(
     history: str | None = None,
 ) -> list[Measured]:
     """Every dimension of the catalogue, in the order of measuring; ``history`` names the plotted one."""
-    values, today = working.values, working.visit.started_on
+    record, today = working.record, working.visit.started_on
     asked: dict[str, list[Doubt]] = {}
     for doubt in asked_of:
         asked.setdefault(doubt.dimension, []).append(doubt)
     views = []
     for name, entry in DIMENSIONS.items():
-        readings = readings_of(values, name)
-        resolved = resolved_of(values, name, measuring)
+        readings = readings_of(record, name)
+        resolved = resolved_of(record, name, measuring)
         value = body.values.get(name)
         past = _past(name, bodies, unit)
         estimate, around, basis = (None, None, "")
@@ -196,27 +202,27 @@ def measured_views(
         elif value is None:
             basis = "Stature hardly tells it: take the tape." if entry.stats else "Take the tape."
         heel = resolved.value_mm - value.mm if value and resolved.value_mm is not None else 0.0
-        skip = values.get(f"measure.{name}.skip")
+        skip = record[fields.measure.dimension[name].skip]
         views.append(
             Measured(
                 dimension=name,
                 label=entry.label,
                 posture=entry.posture,
                 listed=name in listed,
-                done=settled(values, name),
+                done=settled(record, name),
                 value=format_length(value.mm, unit) if value else None,
                 plus_minus=format_length(2 * value.sd_mm, unit) if value else None,
                 by=BY[resolved.by],
                 needs_third=resolved.needs_third,
                 spread=format_length(resolved.spread_mm, unit) if len(readings) > 1 else None,
                 heel=format_length(heel, unit) if heel else None,
-                source=elsewhere_text(values, name, today),
-                origin=str(values.get(f"measure.{name}.origin") or "measured"),
+                source=elsewhere_text(record, name, today),
+                origin=record[fields.measure.dimension[name].origin] or Origin.MEASURED,
                 estimate=estimate,
                 estimate_plus_minus=around,
                 basis=basis,
                 percentile=_percentile(body, name, value.mm) if value else None,
-                skipped=SKIPS[str(skip)] if skip in SKIPS else None,
+                skipped=skip.label if skip else None,
                 doubts=asked.get(name, []),
                 past=past,
                 history=_history(name, bodies, body, today, unit) if name == history else [],

@@ -10,6 +10,7 @@ from uuid import UUID
 from zoneinfo import ZoneInfo
 
 from ..core.body.dimensions import Sex
+from ..core.record import Record, Value
 from ..core.units import LengthUnit
 
 Role = Literal["owner", "practitioner", "reader"]
@@ -180,7 +181,12 @@ class EarlierVisit:
 
     visit_id: UUID
     started_on: date
-    values: dict[str, float | str | None]
+    values: dict[str, Value]
+
+    @property
+    def record(self) -> Record:
+        """What was entered, read by field."""
+        return Record(self.values)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -335,13 +341,18 @@ class VisitSnapshot:
 
     visit: Visit
     client: Client
-    values: dict[str, float | str | None]
+    values: dict[str, Value]
     versions: int
     signed_revision: int | None
     photos: tuple[PhotoHead, ...] = ()
     earlier: tuple[EarlierVisit, ...] = ()
     table: PopulationTable | None = None
     listed: MeasuringList | None = None
+
+    @property
+    def record(self) -> Record:
+        """What was entered, read by field."""
+        return Record(self.values)
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -10,8 +10,8 @@ from typing import Literal
 from pydantic import BaseModel, ConfigDict
 
 from ..core.drawing import Scene
-from ..core.findings.finding import Severity
 from ..core.fit.result import Posture
+from ..core.record.fields.work import Severity
 
 Copy = Literal["client", "workplace"]
 Shows = Literal["left", "target"]

@@ -5,6 +5,9 @@ from __future__ import annotations
 import hashlib
 from uuid import UUID
 
+from ..core.record import fields
+from ..core.record.fields.ask import ConsentAnswer
+from ..core.record.fields.photo import PHOTO_FAMILY
 from .accounts import require_health, require_writer
 from .consent import NEEDED_FOR, PHOTOGRAPHS
 from .errors import NeedsConsent
@@ -24,9 +27,9 @@ class PhotoService:
         Raises NotAllowed, NotFound, NeedsConsent.
         """
         require_writer(member)
-        values = self._records.working(member.practice_id, visit_id).values
-        if values.get(PHOTOGRAPHS) != "yes":
-            raise NeedsConsent("look.photo", PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
+        record = self._records.working(member.practice_id, visit_id).record
+        if record[fields.ask.consent["photographs"]] != ConsentAnswer.GIVEN:
+            raise NeedsConsent(PHOTO_FAMILY, PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
 
     def add(self, member: Member, visit_id: UUID, photo_id: UUID, picture: bytes) -> PhotoHead:
         """Develop and keep a picture; sent twice it counts once.

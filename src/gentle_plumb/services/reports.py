@@ -6,10 +6,11 @@ import hashlib
 from dataclasses import dataclass
 from uuid import UUID, uuid4
 
-from ..core.record import Entries, spoken_date
+from ..core.record import Record, fields
+from ..core.record.fields.ask import ConsentAnswer
 from ..core.units import LengthUnit
+from ..core.visit import spoken_date
 from .accounts import require_health, require_writer
-from .consent import WORKPLACE
 from .errors import MovedOn, NotReady, Withheld
 from .models import Member, Practice, Report, ReportHead
 from .papers import ClientPaper, Copy, client_paper, legacy_paper, missing_for_signing, summary_of
@@ -67,7 +68,7 @@ class ReportService:
         paper = client_paper(practice, working, workup, unit)
         if copy == "client":
             return self._press.print(paper)
-        _require_consent(workup.values)
+        _require_consent(workup.record)
         return self._press.print(paper.workplace)
 
     def sign(
@@ -149,13 +150,13 @@ class ReportService:
         if copy == "client":
             require_health(member)
             return report, pdf
-        _require_consent(self._records.working(member.practice_id, report.visit_id).values)
+        _require_consent(self._records.working(member.practice_id, report.visit_id).record)
         return report, self._press.print(legacy_paper(report.content))
 
 
-def _require_consent(values: Entries) -> None:
+def _require_consent(record: Record) -> None:
     """Raise Withheld where the client does not agree to the workplace's copy."""
-    if values.get(WORKPLACE) != "yes":
+    if record[fields.ask.consent["workplace"]] != ConsentAnswer.GIVEN:
         raise Withheld(
             "The client's consent to give the workplace a copy is not there, or was withdrawn."
         )

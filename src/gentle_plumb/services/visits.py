@@ -13,8 +13,9 @@ from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
 from ..core.presentation import StackView, stack_view
-from ..core.record import field_of, read_typed, spoken_date
+from ..core.record import field_of, fields, read_typed
 from ..core.units import LengthUnit, format_length, parse_length
+from ..core.visit import spoken_date
 from ..core.what_if import (
     VisitInput,
     WhatIfRequest,
@@ -41,7 +42,7 @@ from .models import (
 from .ports import Clock, Records
 from .workup import Workup, given_of, work_up
 
-FOLLOW_UP = "report.follow_up"
+FOLLOW_UP = fields.report.follow_up.id
 MOST_LIFT_MM = 1000.0
 """More is no stack. House value."""
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..core.body import DIMENSIONS
+from ..core.catalogue import Tier
 from ..core.findings import Finding, Strain
 from ..core.fit import (
     Case,
@@ -15,9 +16,8 @@ from ..core.fit import (
     standing_reason,
     working_order,
 )
-from ..core.intake import PRECAUTIONS, PersonLimits, RaisedRedFlag, raised_red_flags
+from ..core.intake import PRECAUTIONS, PersonLimits
 from ..core.pace import RHYTHMS, DayTotals, Rhythm, day_totals, proposed_rhythm
-from ..core.plans import Tier
 from ..core.presentation import (
     ActionView,
     CauseView,
@@ -38,16 +38,18 @@ from ..core.presentation import (
     plan_views,
     zone_views,
 )
-from ..core.record import (
-    Entries,
+from ..core.record import Record, fields
+from ..core.units import LengthUnit, format_length
+from ..core.visit import (
     Measuring,
     PhotoFile,
+    RaisedRedFlag,
     StepProgress,
     display_offset,
     hours_at_desk,
     progress,
+    raised_red_flags,
 )
-from ..core.units import LengthUnit, format_length
 from ..core.what_if import VisitAnalysis, VisitInput, analyse_visit
 from ..core.words import say
 from .measured import (
@@ -95,7 +97,7 @@ class PrecautionView:
 class Workup:
     """Everything the page shows of a visit, and what it was made from."""
 
-    values: Entries
+    record: Record
     case: Case
     result: FitResult
     through: VisitAnalysis
@@ -136,18 +138,18 @@ class Workup:
     hours_doubt: str | None
 
 
-def _cares(values: Entries) -> list[PrecautionView]:
+def _cares(record: Record) -> list[PrecautionView]:
     return [
         PrecautionView(
             id=care.id,
             label=care.label,
             limit=care.limit,
             ask=care.ask,
-            note=str(note) if (note := values.get(f"ask.care.{care.id}.note")) else None,
-            cleared=str(by) if (by := values.get(f"ask.care.{care.id}.cleared_by")) else None,
+            note=record[fields.ask.precaution[care.id].note],
+            cleared=record[fields.ask.precaution[care.id].cleared_by],
         )
         for care in PRECAUTIONS.values()
-        if values.get(f"ask.care.{care.id}") == "yes"
+        if record.yes(fields.ask.precaution[care.id].there)
     ]
 
 
@@ -220,7 +222,7 @@ def work_up(
 
     Parameters
     ----------
-    opened : Working
+    opened : VisitSnapshot
         The visit, its client and values.
     unit : {"mm", "cm", "in"}
         For every number shown.
@@ -232,7 +234,7 @@ def work_up(
         The dimension whose earlier values are plotted.
 
     """
-    values = opened.values
+    record = opened.record
     measuring = measuring_of(opened)
     through = analyse_visit(given_of(opened, measuring), unit)
     case, result = through.case, through.result
@@ -241,23 +243,19 @@ def work_up(
     bodies = past_bodies(opened, measuring)
     asked_of = visit_doubts(opened, case.body, unit, bodies)
     order = working_order(case, result)
-    hours = hours_at_desk(values)
-    asked = sum(
-        float(value)
-        for path, value in values.items()
-        if path.startswith("ask.hours.") and isinstance(value, int | float)
-    )
+    hours = hours_at_desk(record)
+    asked = sum(record[task] or 0.0 for task in fields.ask.hours.values())
     signed = opened.signed_revision == opened.visit.revision
     stands = (
         result.standing.possible and case.workstation.desk.kind == "sit_stand" and case.may_stand
     )
-    offset = display_offset(values)
-    said = values.get("ask.day_hours")
+    offset = display_offset(record)
+    said = record[fields.ask.day_hours]
     causes = through.causes()
     hard = hard_limit_words(through.assessment.hard_limits("aimed"), unit)
     offered = plan_views(through.plans(), unit) if plans else ([], [])
     return Workup(
-        values=values,
+        record=record,
         case=case,
         result=result,
         through=through,
@@ -270,7 +268,7 @@ def work_up(
         zones=zone_views(case),
         laptop=laptop_views(case, unit),
         gazes=gaze_views(case, result, unit),
-        steps=list(progress(values, result, order, listed=listed, signed=signed).values()),
+        steps=list(progress(record, result, order, listed=listed, signed=signed).values()),
         findings=through.findings,
         hard=hard,
         worse=say("worse", because=" ".join(hard) or WORSE_BY_DEGREES)
@@ -281,8 +279,8 @@ def work_up(
         actions=action_views(through.actions(), causes.causes, unit),
         strain=through.strain(),
         photos=[photo_view(one, unit) for one in through.photos],
-        signs=raised_red_flags(values),
-        cares=_cares(values),
+        signs=raised_red_flags(record),
+        cares=_cares(record),
         limits=case.person,
         felt=[one.text for one in through.facts.felt],
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
@@ -306,5 +304,5 @@ def work_up(
         notes=list(notes_in(case, result, unit)),
         why_not_standing=_why_not_standing(case, result, unit),
         hours=hours,
-        hours_doubt=_hours_doubt(asked, float(said) if isinstance(said, int | float) else None),
+        hours_doubt=_hours_doubt(asked, said),
     )

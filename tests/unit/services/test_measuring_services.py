@@ -6,7 +6,7 @@ import pytest
 
 from conftest import weeks_on
 from gentle_plumb.core.errors import FieldError
-from gentle_plumb.core.record import spoken_date
+from gentle_plumb.core.visit import spoken_date
 from gentle_plumb.devices.stand_ins import LengthStandIn
 from gentle_plumb.services.errors import NoAnswer, NotAllowed, NotFound
 from gentle_plumb.services.instruments import InstrumentService

@@ -11,11 +11,13 @@ from dataclasses import dataclass
 from ..catalogue import QUANTITIES, MechanismId
 from ..findings import Finding
 from ..fit import FitRow
-from ..intake import RaisedRedFlag
 from ..plans import Added
+from ..record.fields.settings import ActionAnswer
+from ..visit import RaisedRedFlag
 from ..workstation import Settings
 from .action import KINDS, Action, ActionState, When, Who
 
+STATES: dict[ActionAnswer, ActionState] = {ActionAnswer.DONE: "done", ActionAnswer.LATER: "later"}
 DONE_MM, DONE_DEG = 5.0, 2.0
 """A setting so near to its aim is done, mm and degrees. Source: house-repeat."""
 ADDED_FOR: dict[str, tuple[MechanismId, ...]] = {
@@ -35,8 +37,8 @@ ADDED_FOR: dict[str, tuple[MechanismId, ...]] = {
 class ActionSources:
     """What actions are collected from.
 
-    ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan adds; ``words`` what the
-    practitioner said of an action by its id: ``done`` or ``later``.
+    ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan
+    adds; ``said`` the practitioner's answer to an action, by its identifier in the record.
     """
 
     order: Sequence[FitRow]
@@ -44,7 +46,7 @@ class ActionSources:
     added: Sequence[Added]
     findings: Sequence[Finding]
     red_flags: Sequence[RaisedRedFlag]
-    words: Mapping[str, ActionState]
+    said: Mapping[str, ActionAnswer]
 
 
 def actions_of(sources: ActionSources) -> tuple[Action, ...]:
@@ -65,7 +67,8 @@ def actions_of(sources: ActionSources) -> tuple[Action, ...]:
 
 
 def _state(sources: ActionSources, id: str, *, done: bool = False) -> ActionState:
-    return "done" if done else sources.words.get(id.replace(".", "-"), "open")
+    said = ActionAnswer.DONE if done else sources.said.get(id.replace(".", "-"))
+    return "open" if said is None else STATES[said]
 
 
 def _referrals(flags: Iterable[RaisedRedFlag]) -> list[Action]:

@@ -10,6 +10,7 @@ from ..fit.frame import Frame, legs_terms
 from ..fit.model import armrest_need
 from ..fit.terms import total
 from ..workstation import Settings
+from ..workstation.kinds import ArmrestKind
 from .condition import Condition, lacking, untold
 
 UNREACHABLE_MM = 1000.0
@@ -88,7 +89,7 @@ def _armrests(case: Case, settings: Settings, under: float | None) -> Condition:
     chair = case.workstation.chair
     idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_off
     span = chair.armrest
-    if idle or chair.armrests != "adjustable" or span is None or span.fixed:
+    if idle or chair.armrests != ArmrestKind.ADJUSTABLE or span is None or span.fixed:
         return lacking("armrests", "clearance", 0.0, hard=False)
     if settings.seat is None or under is None:
         return untold("armrests", "clearance", "Seat, or the desk's underside, is not recorded.")
@@ -152,7 +153,11 @@ def _back(case: Case, settings: Settings) -> Condition:
 def _arms(case: Case, settings: Settings) -> Condition:
     """Whether armrests that are used meet the elbows: how far they lie under them."""
     chair = case.workstation.chair
-    if case.own_seat or chair.armrests in (None, "none") or case.policy.armrest_use == "off":
+    if (
+        case.own_seat
+        or chair.armrests in (None, ArmrestKind.NONE)
+        or case.policy.armrest_use == "off"
+    ):
         return untold("arms", "support", "No armrests are used here.")
     if settings.armrest is None:
         return untold("arms", "support", "The armrests' height is not recorded.")

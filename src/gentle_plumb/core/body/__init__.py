@@ -1,7 +1,7 @@
 """Body dimensions, readings, tables, estimates, and what can't be true."""
 
 from .catalogue import DIMENSIONS, NEEDED, TWINS, dimension, in_order
-from .dimensions import TOOLS, Dimension, Sex, Spread
+from .dimensions import TOOLS, Dimension, MeasuredPosture, Sex, Spread, Tool
 from .estimates import Estimate, estimate_from_stature
 from .person import Body, BodyValue, ValueSource
 from .plausibility import Earlier, Question, Slip, questions
@@ -21,6 +21,7 @@ __all__ = [
     "Dimension",
     "Earlier",
     "Estimate",
+    "MeasuredPosture",
     "Precision",
     "Question",
     "Resolved",
@@ -28,6 +29,7 @@ __all__ = [
     "Slip",
     "Spread",
     "Table",
+    "Tool",
     "ValueSource",
     "dimension",
     "estimate_from_stature",

@@ -6,10 +6,20 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from ..choices import Choice
+
 Sex = Literal["female", "male"]
 SEXES: tuple[Sex, ...] = get_args(Sex)
 View = Literal["side", "behind", "above"]
 Tool = Literal["tape", "rod", "calliper"]
+
+
+class MeasuredPosture(Choice):
+    """How the client sat while heights were taken."""
+
+    AS_THEY_WORK = "as_they_work", "As they work"
+    ERECT = "erect", "Sitting erect"
+
 
 TOOLS: dict[Tool, str] = {"tape": "Tape", "rod": "Height rod", "calliper": "Calliper"}
 

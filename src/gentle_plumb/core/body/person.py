@@ -9,7 +9,7 @@ from typing import Literal
 
 from ..errors import MissingDimension
 from .catalogue import dimension
-from .dimensions import Sex
+from .dimensions import MeasuredPosture, Sex
 from .estimates import estimate_from_others, estimate_from_stature
 from .factor import Factor, factor_of
 from .tables import BRITISH_ADULTS, Table
@@ -57,7 +57,7 @@ class Body:
 
     values: Mapping[str, BodyValue]
     sex: Sex | None = None
-    posture: Literal["as_they_work", "erect"] = "as_they_work"
+    posture: MeasuredPosture = MeasuredPosture.AS_THEY_WORK
     table: Table = BRITISH_ADULTS
     guessed: frozenset[str] = frozenset()
 

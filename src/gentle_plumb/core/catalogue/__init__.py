@@ -14,6 +14,7 @@ from .quantities import (
     quantities_set,
 )
 from .tasks import HAND_TASKS, MOUSE_TASKS, SCREEN_TASKS, SEATED_TASKS, TASKS
+from .tiers import TIERS, Tier
 
 __all__ = [
     "DATUM_WORDS",
@@ -26,6 +27,7 @@ __all__ = [
     "SCREEN_TASKS",
     "SEATED_TASKS",
     "TASKS",
+    "TIERS",
     "Datum",
     "Drag",
     "JointName",
@@ -34,6 +36,7 @@ __all__ = [
     "Posture",
     "Quantity",
     "QuantityUnit",
+    "Tier",
     "own_numbers",
     "quantities_set",
 ]

@@ -6,6 +6,7 @@ from math import cos, radians, sin
 
 from ..fit import Case
 from ..workstation import Settings
+from ..workstation.kinds import ArmrestKind, ChairKind
 from .furniture import Ink
 from .marks import Point, box
 from .pose import Pose
@@ -33,13 +34,19 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
             back = settings.backrest
             _task(ink, seat, deep, case.recline() if back is None else back - 90)
     ink.shape(
-        role, _pan(seat, 330.0 if chair.kind in ("stool", "ball") else deep), "seat", curved=True
+        role,
+        _pan(seat, 330.0 if chair.kind in (ChairKind.STOOL, ChairKind.BALL) else deep),
+        "seat",
+        curved=True,
     )
-    if chair.armrests in ("fixed", "adjustable") and settings.armrest is not None:
+    if (
+        chair.armrests in (ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
+        and settings.armrest is not None
+    ):
         rest = seat + settings.armrest
         ink.shape("column", [(150, seat - 40), (150, rest - 20)], closed=False)
         ink.shape(role, box(40, rest - 26, 290, rest), "armrest")
-    if settings.footrest and chair.kind != "wheelchair":
+    if settings.footrest and chair.kind != ChairKind.WHEELCHAIR:
         lift = settings.footrest
         front, heel = pose.toe[0] + 40, pose.ankle[0] - 80
         ink.shape(role, [(heel, 0), (heel, lift), (front, lift), (front, 0)], "footrest")

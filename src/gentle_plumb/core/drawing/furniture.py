@@ -9,6 +9,7 @@ from ..fit import Case
 from ..posture.chain import EYE_BEFORE_SHOULDER_MM
 from ..workstation import Details, Settings
 from ..workstation.equipment import HOME_ROW_TO_FRONT_MM
+from ..workstation.kinds import ScreenKind
 from .marks import Mark, Point, Sheet, box, polyline, smooth
 from .pose import Pose
 
@@ -131,7 +132,7 @@ def screen_ends(case: Case, place: Place, settings: Settings) -> tuple[Point, Po
     tilt = radians(settings.tilt if settings.tilt is not None else 8.0)
     x = place.picture
     head: Point = (x + height * sin(tilt) * 0.5, top)
-    if screen.kind == "laptop" and settings.keys is not None:
+    if screen.kind == ScreenKind.LAPTOP and settings.keys is not None:
         return (place.keys + 110, settings.keys + 6), head
     return (x - height * sin(tilt) * 0.5, top - height * cos(tilt)), head
 
@@ -142,7 +143,9 @@ def ink_screen(ink: Ink, case: Case, pose: Pose, place: Place, settings: Setting
     if ends is None:
         return
     screen, x, (foot, head) = case.workstation.screen, place.picture, ends
-    if settings.surface is not None and not (screen.kind == "laptop" and settings.keys is not None):
+    if settings.surface is not None and not (
+        screen.kind == ScreenKind.LAPTOP and settings.keys is not None
+    ):
         behind = screen.depth_behind if screen.depth_behind is not None else STAND_SHOWN_MM
         middle = ((foot[0] + head[0]) / 2 + 14, (foot[1] + head[1]) / 2)
         base = x + behind * 0.7

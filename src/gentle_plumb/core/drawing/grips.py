@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from ..fit import Case, Joint, PostureFit
+from ..record import Field, fields
 from ..words import say_degrees
 from ..workstation import Settings
+from ..workstation.kinds import ScreenKind
 from .furniture import Place, screen_ends
 from .marks import Grip, Mark, Point, Sheet
 from .pose import Pose
@@ -31,9 +33,9 @@ def grips_of(
     """Every angle of a posture that can be tried, each where it turns."""
     seated = fit.posture == "seated"
     elbow = next((one.angle for one in joints if one.joint == "elbow"), None)
-    rings: list[tuple[str, str, float | None, Point, Point, int]] = [
+    rings: list[tuple[Field[float], str, float | None, Point, Point, int]] = [
         (
-            "work.number.elbow_angle",
+            fields.work.angle["elbow_angle"],
             "Elbow",
             elbow,
             pose.elbow,
@@ -43,9 +45,16 @@ def grips_of(
     ]
     if seated:
         rings += [
-            ("work.number.recline", "Back leans", case.recline(), pose.hip, pose.shoulder, 1),
             (
-                "work.number.thigh_slope",
+                fields.work.angle["recline"],
+                "Back leans",
+                case.recline(),
+                pose.hip,
+                pose.shoulder,
+                1,
+            ),
+            (
+                fields.work.angle["thigh_slope"],
                 "Thighs slope down",
                 case.policy.thigh_slope,
                 pose.hip,
@@ -54,10 +63,17 @@ def grips_of(
             ),
         ]
     ends = screen_ends(case, place, settings)
-    if ends is not None and case.workstation.screen.kind != "laptop":
+    if ends is not None and case.workstation.screen.kind != ScreenKind.LAPTOP:
         foot, head = ends
         rings.append(
-            (f"work.{fit.posture}.tilt", "Screen tilts back", settings.tilt, head, foot, -1)
+            (
+                fields.work.own_number[fit.posture]["tilt"].value,
+                "Screen tilts back",
+                settings.tilt,
+                head,
+                foot,
+                -1,
+            )
         )
     found = []
     for field, label, angle, centre, at, sign in rings:
@@ -66,7 +82,7 @@ def grips_of(
         (x, y), (centre_x, centre_y) = sheet.at(at), sheet.at(centre)
         found.append(
             Grip(
-                field=field,
+                field=field.id,
                 label=label,
                 posture=fit.posture,
                 degrees=angle,

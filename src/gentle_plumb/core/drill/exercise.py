@@ -21,9 +21,9 @@ from ..body import (
     made_up_body,
     resolve_readings,
 )
-from ..record import doubts, spoken_date
-from ..record.to_body import Entries, body_from
+from ..record import Record, Value, fields
 from ..units import LengthUnit, format_length
+from ..visit import body_from, doubts, spoken_date
 
 Answer = Literal["keep", "repeat", "question"]
 Kind = Literal["fine", "apart", "one", "inches", "ten", "twin", "earlier", "unusual"]
@@ -79,7 +79,7 @@ class Exercise:
 
     sex: Sex
     dimension: str
-    entries: Entries
+    record: Record
     body: Body
     earlier: dict[str, Earlier]
     readings: tuple[float, ...]
@@ -136,19 +136,18 @@ def exercise(chance: Chance) -> Exercise:
     if kind == "earlier":
         before = written + (1 if chance.random() < 0.5 else -1) * chance.uniform(*MOVED_MM)
         earlier[name] = Earlier(mm=round(before), sd_mm=3.0, on=EARLIER_ON)
-    entries: dict[str, float | str | None] = {}
+    entries: dict[str, Value] = {}
     for known in KNOWN:
         if known != name:
-            entries[f"measure.{known}.first"] = entries[f"measure.{known}.second"] = round(
-                body[known]
-            )
-    for which, mm in zip(("first", "second"), readings, strict=False):
-        entries[f"measure.{name}.{which}"] = float(mm)
+            asked = fields.measure.dimension[known]
+            entries[asked.first.id] = entries[asked.second.id] = round(body[known])
+    for reading, mm in zip(fields.measure.dimension[name].readings, readings, strict=False):
+        entries[reading.id] = float(mm)
     return Exercise(
         sex=sex,
         dimension=name,
-        entries=entries,
-        body=body_from(entries, sex),
+        record=Record(entries),
+        body=body_from(Record(entries), sex),
         earlier=earlier,
         readings=tuple(float(mm) for mm in readings),
         truth=body[name],
@@ -173,7 +172,7 @@ def judge(made: Exercise, given: Answer, unit: LengthUnit) -> Verdict:
     resolved = resolve_readings(made.readings, repeat_limit_mm=limit)
     asked = [
         one
-        for one in doubts(made.entries, _held(made), unit, made.earlier)
+        for one in doubts(made.record, _held(made), unit, made.earlier)
         if one.dimension == made.dimension
     ]
     apart = format_length(resolved.spread_mm, unit, with_unit=True)

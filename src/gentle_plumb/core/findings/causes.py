@@ -8,9 +8,10 @@ from dataclasses import dataclass
 from ..assessment import Assessment
 from ..catalogue import MECHANISMS, MechanismId
 from ..fit import Joint
+from ..record.fields.work import Severity
 from ..words import say
 from .facts import Discomfort, Facts
-from .finding import Finding, Severity, grade
+from .finding import Finding, grade
 from .strain import strain_by_region
 
 MOST_CAUSES = 8

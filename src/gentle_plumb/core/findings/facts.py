@@ -2,18 +2,17 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from functools import cached_property
 
 from ..assessment import VisitAssessment
 from ..fit import Case, FitResult
-from ..intake import OFTEN, REGIONS
+from ..intake import REGIONS, DiscomfortOften
 from ..photo import PhotoReading
+from ..record import Record, fields
 from ..units import LengthUnit
+from ..visit import SeenHabit, habits_seen
 from ..workstation import Settings
-
-Entries = Mapping[str, float | str | None]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -24,14 +23,14 @@ class Discomfort:
     label: str
     load: str
     strength: float
-    often: str | None
+    often: DiscomfortOften | None
     since: str | None
     eases: str | None
 
     @property
     def text(self) -> str:
         """In words: ``Small of the back 6 of 10, every day``."""
-        often = f", {OFTEN[self.often].lower()}" if self.often in OFTEN else ""
+        often = f", {self.often.label.lower()}" if self.often else ""
         return f"{self.label} {self.strength:g} of 10{often}"
 
 
@@ -39,24 +38,13 @@ class Discomfort:
 class Facts:
     """Everything known of a visit that a rule may look at."""
 
-    entries: Entries
+    record: Record
     case: Case
     result: FitResult
     photos: tuple[PhotoReading, ...] = ()
     unit: LengthUnit = "mm"
-    texts: Mapping[str, str] = field(default_factory=dict)
     left: tuple[Settings, Settings] = (Settings(), Settings())
     not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset())
-
-    def text(self, path: str) -> str | None:
-        """A text or choice of the record."""
-        value = self.entries.get(path)
-        return value if isinstance(value, str) else None
-
-    def number(self, path: str) -> float | None:
-        """A number or length of the record."""
-        value = self.entries.get(path)
-        return float(value) if isinstance(value, int | float) else None
 
     @cached_property
     def assessment(self) -> VisitAssessment:
@@ -68,7 +56,7 @@ class Facts:
     @cached_property
     def standing_share(self) -> float:
         """Share of the hours at the desk that are spent standing now; 0 where not recorded."""
-        standing, whole = self.number("ask.standing_hours"), sum(self.case.hours.values())
+        standing, whole = self.record[fields.ask.standing_hours], sum(self.case.hours.values())
         if not standing or not whole:
             return 0.0
         return min(1.0, standing / whole)
@@ -80,7 +68,7 @@ class Facts:
         """
         if not self.case.hours:
             return None
-        if posture == "standing" and self.number("ask.standing_hours") is None:
+        if posture == "standing" and self.record[fields.ask.standing_hours] is None:
             return None
         whole = sum(self.case.hours.get(task, 0.0) for task in tasks)
         share = self.standing_share
@@ -91,8 +79,8 @@ class Facts:
         """Discomfort, the strongest first."""
         found = []
         for id, region in REGIONS.items():
-            start = f"ask.discomfort.{id}"
-            strength = self.number(start)
+            asked = fields.ask.discomfort[id]
+            strength = self.record[asked.strength]
             if strength:
                 found.append(
                     Discomfort(
@@ -100,14 +88,19 @@ class Facts:
                         label=region.label,
                         load=region.load,
                         strength=strength,
-                        often=self.text(f"{start}.often"),
-                        since=self.text(f"{start}.since"),
-                        eases=self.text(f"{start}.eases"),
+                        often=self.record[asked.often],
+                        since=self.record[asked.since],
+                        eases=self.record[asked.eases],
                     )
                 )
         return tuple(sorted(found, key=lambda felt: -felt.strength))
 
     @cached_property
+    def seen(self) -> dict[str, SeenHabit]:
+        """The habits that were seen, by name."""
+        return habits_seen(self.record)
+
+    @cached_property
     def watched(self) -> bool:
         """Whether somebody has watched them work and said that nothing else was seen."""
-        return self.text("look.watched") == "yes"
+        return self.record.yes(fields.seen.watched)

@@ -3,18 +3,15 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Literal, get_args
+from typing import Literal
 
 from ..catalogue import MechanismId
+from ..record.fields.work import Severity, Verdict
 
 State = Literal["holds", "off", "not assessable"]
-Severity = Literal["slight", "marked", "strong"]
-Verdict = Literal["accepted", "dismissed"]
 Act = Literal["", "secure", "arrange", "technique", "habit", "ask"]
 """What sort of action an instruction is; empty where setting or adding does it all."""
 Doer = Literal["practitioner", "client", "workplace"]
-SEVERITIES: tuple[Severity, ...] = get_args(Severity)
-VERDICTS: tuple[Verdict, ...] = get_args(Verdict)
 
 MARKED_MIN = 30.0
 STRONG_MIN = 120.0
@@ -78,16 +75,23 @@ class Finding:
     adds: str = ""
     advice: str = ""
 
+    @property
+    def record_id(self) -> str:
+        """What stands for it in a path of the record, where a dot parts names."""
+        return self.id.removeprefix("own-") if self.own else self.id.replace(".", "-")
+
 
 def grade(minutes: float | None, *, safety: bool = False) -> Severity | None:
     """How severe: by load minutes a day; what is unsafe is strong at any length of time.
 
-    >>> grade(29), grade(30), grade(120), grade(None, safety=True)
-    ('slight', 'marked', 'strong', 'strong')
+    >>> grade(29).label, grade(30).label, grade(120).label, grade(None, safety=True).label
+    ('Slight', 'Marked', 'Strong', 'Strong')
 
     """
     if safety:
-        return "strong"
+        return Severity.STRONG
     if minutes is None:
         return None
-    return "strong" if minutes >= STRONG_MIN else "marked" if minutes >= MARKED_MIN else "slight"
+    if minutes >= STRONG_MIN:
+        return Severity.STRONG
+    return Severity.MARKED if minutes >= MARKED_MIN else Severity.SLIGHT

@@ -6,14 +6,15 @@ from collections.abc import Callable, Iterator
 from dataclasses import replace
 from typing import Any
 
-from ..choices import one_of
-from ..observation import HABIT_OFTEN, HABITS, SHARE, SIDES
+from ..observation import HABITS, SHARE, HabitOften, HabitSide
 from ..photo import VIEWS, PhotoReading, Reading
+from ..record import Field, fields
+from ..record.fields.work import Severity, Verdict
 from ..units import LengthUnit, format_length
 from .body import body_findings
 from .drafts import Advice, Draft, advice, with_load
 from .facts import Facts
-from .finding import SEVERITIES, VERDICTS, Finding, Severity
+from .finding import Finding
 from .rule import Amount, Angle, Answer, Pair, Rule
 from .rules import RULES
 from .rules.habits import HABIT_RULES
@@ -48,14 +49,10 @@ def _bare(rule: Rule, subject: str, id: str | None = None, **more: Any) -> Draft
     )
 
 
-def _makes_sense(facts: Facts, only_if: tuple[str, tuple[str, ...]] | None) -> bool:
-    return only_if is None or (facts.text(only_if[0]) or "") in only_if[1]
-
-
 def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
-    if not _makes_sense(facts, rule.only_if):
+    if not facts.record.holds(rule.only_if):
         return None
-    said, bare = facts.text(rule.path), _bare(rule, subject)
+    said, bare = facts.record[rule.field], _bare(rule, subject)
     if said is None:
         return bare(state="not assessable", reason=rule.asked or f"{rule.title}: not recorded.")
     wrong = rule.wrong
@@ -66,9 +63,11 @@ def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
         return bare(
             cause=f"Looked at and not found: {rule.title[0].lower()}{rule.title[1:]}.", joint=""
         )
-    note = facts.text(f"{rule.path}.note")
-    shown = facts.texts.get(f"{rule.path}={said}", said.replace("_", " "))
-    evidence = (f"Recorded: {shown}", *((f"Note: {note}",) if note else ()))
+    note = facts.record.said(rule.note) if rule.note is not None else ""
+    evidence = (
+        f"Recorded: {dict(rule.field.choices)[said]}",
+        *((f"Note: {note}",) if note else ()),
+    )
     return with_load(
         facts,
         bare,
@@ -84,10 +83,10 @@ def _answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
     )
 
 
-def _shown(value: float, path: str, facts: Facts) -> str:
-    unit = facts.texts.get(path, "")
-    if unit == "length":
+def _shown(value: float, field: Field[float], facts: Facts) -> str:
+    if field.kind == "length":
         return format_length(value, facts.unit, with_unit=True)
+    unit = field.unit
     number = f"{value:g}".replace("-", "−")
     return f"{number}{'' if unit in ('°', '%') else ' '}{unit}".strip()
 
@@ -101,14 +100,14 @@ def _limits(least: float | None, most: float | None, say: Callable[[float], str]
 
 
 def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
-    if not _makes_sense(facts, rule.only_if):
+    if not facts.record.holds(rule.only_if):
         return None
-    value, bare = facts.number(rule.path), _bare(rule, subject)
+    value, bare = facts.record[rule.field], _bare(rule, subject)
     if value is None:
         return bare(state="not assessable", reason=f"{rule.title}: not recorded.")
-    at = _shown(value, rule.path, facts)
+    at = _shown(value, rule.field, facts)
     least, most = rule.least, rule.most
-    band = _limits(least, most, lambda end: _shown(end, rule.path, facts))
+    band = _limits(least, most, lambda end: _shown(end, rule.field, facts))
     past = _past(value, least, most)
     if not past:
         return bare(cause=f"{rule.title}: {at}, in its band.", joint="")
@@ -117,7 +116,7 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     return with_load(
         facts,
         bare,
-        cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.path, facts)}. {rule.why}",
+        cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
         why=rule.why,
         **advice(facts, rule.do, rule.moves, "seated"),
         evidence=(f"Recorded {at}, band {band}",),
@@ -129,10 +128,12 @@ def _number(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     )
 
 
-def _beyond(past: float, least: float | None, most: float | None, path: str, facts: Facts) -> str:
+def _beyond(
+    past: float, least: float | None, most: float | None, field: Field[float], facts: Facts
+) -> str:
     """Return which end of a band a value lies beyond, in words."""
     end = least if past < 0 else most
-    return f"{'less' if past < 0 else 'more'} than {_shown(end or 0.0, path, facts)}"
+    return f"{'less' if past < 0 else 'more'} than {_shown(end or 0.0, field, facts)}"
 
 
 def _past(value: float, least: float | None, most: float | None) -> float:
@@ -143,15 +144,18 @@ def _past(value: float, least: float | None, most: float | None) -> float:
 
 
 def _pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
-    if not _makes_sense(facts, rule.only_if):
+    if not facts.record.holds(rule.only_if):
         return None
-    values = [facts.number(path) for path in rule.paths]
+    values = [facts.record[field] for field in rule.fields]
     bare = _bare(rule, subject)
     one, other = values
     if one is None or other is None:
         return bare(state="not assessable", reason=f"{rule.title}: needs both lengths.")
     shown = rule.words.format(
-        *(_shown(value, path, facts) for value, path in zip((one, other), rule.paths, strict=True))
+        *(
+            _shown(value, field, facts)
+            for value, field in zip((one, other), rule.fields, strict=True)
+        )
     )
     if not rule.fails(one, other):
         return bare(cause=f"{shown}: they fit.")
@@ -223,20 +227,20 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
     bare = _bare(rule, "Habits", posture=posture)
     if posture == "standing" and facts.case.own_seat:
         return bare(state="not assessable", reason=f"{rule.title}: seated in a wheelchair.")
-    if facts.text(rule.path) != "seen":
+    seen = facts.seen.get(habit.id)
+    if seen is None:
         if facts.watched:
             return bare(cause=f"{rule.title}: looked for, not seen.", joint="")
         return bare(
             state="not assessable",
             reason=f"{rule.title}: not marked, and nobody said that nothing else was seen.",
         )
-    often = facts.text(f"{rule.path}.often")
-    share = SHARE[often if often in SHARE else "often"]
-    side, note = facts.text(f"{rule.path}.side"), facts.text(f"{rule.path}.note")
-    seen = ["Seen", HABIT_OFTEN.get(often or "", "how often not said").lower()]
-    if side:
-        seen.append(f"{SIDES[side].lower()} side" if side != "both" else "both sides")
-    evidence = (", ".join(seen), *((f"Note: {note}",) if note else ()))
+    note = facts.record.said(fields.seen.habit[habit.id].note)
+    how = ["Seen", seen.often.label.lower() if seen.often else "how often not said"]
+    if seen.side:
+        both = seen.side == HabitSide.BOTH
+        how.append("both sides" if both else f"{seen.side.label.lower()} side")
+    evidence = (", ".join(how), *((f"Note: {note}",) if note else ()))
     return with_load(
         facts,
         bare,
@@ -250,7 +254,7 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
         over_deg=habit.deg,
         evidence=evidence,
         tasks=rule.tasks,
-        share=share,
+        share=SHARE[seen.often or HabitOften.OFTEN],
         weight=1.0,
         settled=False,
     )
@@ -281,7 +285,7 @@ def _all(facts: Facts) -> Iterator[Finding | None]:
                         yield _angle(facts, rule, subject, photo)
 
 
-_RANK: dict[Severity | None, int] = {"strong": 0, "marked": 1, "slight": 2, None: 3}
+_RANK = {Severity.STRONG: 0, Severity.MARKED: 1, Severity.SLIGHT: 2, None: 3}
 
 
 def rank(found: Finding) -> tuple[bool, bool, int, float, float]:
@@ -296,26 +300,19 @@ def rank(found: Finding) -> tuple[bool, bool, int, float, float]:
 
 
 def _decided(found: Finding, facts: Facts) -> Finding:
-    start = f"work.finding.{found.id.replace('.', '-')}"
-    verdict = one_of(VERDICTS, facts.text(f"{start}.verdict"))
-    if verdict is None and facts.text(f"{start}.words") is None:
+    asked, record = fields.work.finding(found.record_id), facts.record
+    verdict, words = record[asked.verdict], record[asked.words]
+    if verdict is None and words is None:
         return found
-    return replace(
-        found,
-        verdict=verdict,
-        words=facts.text(f"{start}.words"),
-        dismissed_for=facts.text(f"{start}.reason"),
-    )
+    return replace(found, verdict=verdict, words=words, dismissed_for=record[asked.reason])
 
 
 def _own(facts: Facts) -> list[Finding]:
-    """The practitioner's own findings, by the identifiers in the record."""
-    ids = dict.fromkeys(
-        path.split(".")[2] for path in facts.entries if path.startswith("work.own.")
-    )
-    found = []
-    for id in ids:
-        title = facts.text(f"work.own.{id}.title")
+    """Return the practitioner's own findings, in the order of the record."""
+    found, record = [], facts.record
+    for id in record.members("work.own"):
+        asked = fields.work.own_finding(id)
+        title = record[asked.title]
         if title:
             found.append(
                 Finding(
@@ -326,13 +323,12 @@ def _own(facts: Facts) -> list[Finding]:
                     title=title,
                     state="off",
                     cause=title,
-                    why=facts.text(f"work.own.{id}.why") or "",
-                    instruction=facts.text(f"work.own.{id}.do") or "",
-                    severity=one_of(SEVERITIES, facts.text(f"work.own.{id}.severity")),
-                    health=facts.text(f"work.own.{id}.health") == "yes",
+                    why=record.said(asked.why),
+                    instruction=record.said(asked.do),
+                    severity=record[asked.severity],
                     evidence=("Found by the practitioner",),
                     own=True,
-                    verdict="accepted",
+                    verdict=Verdict.ACCEPTED,
                 )
             )
     return found

@@ -19,6 +19,7 @@ from dataclasses import dataclass
 
 from ..catalogue import SEATED_TASKS, MechanismId
 from ..observation.habits import Moves
+from ..record import Field, When
 from .finding import Act, Doer
 
 
@@ -54,33 +55,34 @@ class Rule:
 
 @dataclass(frozen=True, kw_only=True)
 class Answer(Rule):
-    """Off where ``path`` has one of ``wrong``. ``weight`` 0 to 1 is how far off that counts.
+    """Off where ``field`` has one of ``wrong``. ``weight`` 0 to 1 is how far off that counts.
 
-    ``deg`` counts for the strain sum where a joint pays. ``only_if`` names another answer that
-    must hold for the rule to make sense. ``wrong_under`` are answers that are off as well under a
+    ``deg`` counts for the strain sum where a joint pays. ``only_if`` names other answers that
+    must hold for the rule to make sense; ``note`` is the field of a note on the answer. ``wrong_under`` are answers that are off as well under a
     policy: field of the policy, its value, answers.
     """
 
-    path: str
+    field: Field[str]
     wrong: tuple[str, ...]
+    note: Field[str] | None = None
     weight: float = 0.25
     deg: float = 0.0
-    only_if: tuple[str, tuple[str, ...]] | None = None
+    only_if: When = ()
     asked: str = ""
     wrong_under: tuple[str, str, tuple[str, ...]] | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class Amount(Rule):
-    """Off where the number at ``path`` is under ``least`` or over ``most``.
+    """Off where the number in ``field`` is under ``least`` or over ``most``.
 
     Lengths in mm; what is off counts by its share of the limit, 1 at the most.
     """
 
-    path: str
+    field: Field[float]
     least: float | None = None
     most: float | None = None
-    only_if: tuple[str, tuple[str, ...]] | None = None
+    only_if: When = ()
     deg_per_unit: float = 0.0
 
 
@@ -98,8 +100,8 @@ class Angle(Rule):
 class Pair(Rule):
     """Off where ``fails`` says so of two values of the record; ``words`` tells the two apart."""
 
-    paths: tuple[str, str]
+    fields: tuple[Field[float], Field[float]]
     fails: Callable[[float, float], bool]
     words: str
     weight: float = 0.5
-    only_if: tuple[str, tuple[str, ...]] | None = None
+    only_if: When = ()

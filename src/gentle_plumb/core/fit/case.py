@@ -7,10 +7,12 @@ from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from ..body import Body
+from ..choices import Hand
 from ..errors import MissingInput
 from ..intake.limits import PersonLimits
 from ..policy import Policy
 from ..workstation import Details, Settings, Workstation
+from ..workstation.kinds import ArmrestKind, ChairKind
 
 Lens = Literal["none", "progressive", "bifocal"]
 
@@ -42,7 +44,7 @@ class Case:
     eyewear: str | None = None
     sharp: tuple[float | None, float | None] = (None, None)
     settle_steps: float = 0.0
-    writing_hand: Literal["left", "right"] | None = None
+    writing_hand: Hand | None = None
     details: Details = Details()
     uncertain: bool = True
     person: PersonLimits = PersonLimits()
@@ -51,7 +53,7 @@ class Case:
     @property
     def own_seat(self) -> bool:
         """Whether the client sits in seating of their own that nobody moves here: a wheelchair."""
-        return self.person.own_seat or self.workstation.chair.kind == "wheelchair"
+        return self.person.own_seat or self.workstation.chair.kind == ChairKind.WHEELCHAIR
 
     @property
     def may_stand(self) -> bool:
@@ -96,13 +98,13 @@ def with_declared(found: Settings, station: Workstation) -> tuple[Settings, froz
     is never inferred.
     """
     chair, desk = station.chair, station.desk
-    if chair.kind == "wheelchair":
+    if chair.kind == ChairKind.WHEELCHAIR:
         return found, frozenset()
     spans = {
         "seat": chair.seat,
         "seat_depth": chair.depth,
         "lumbar": chair.lumbar,
-        "armrest": chair.armrest if chair.armrests == "fixed" else None,
+        "armrest": chair.armrest if chair.armrests == ArmrestKind.FIXED else None,
         "backrest": chair.recline.shifted(90.0) if chair.recline is not None else None,
         "surface": desk.surface,
     }

@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 from math import radians, sin
 
 from ..body import Body
+from ..workstation.kinds import ArmrestKind
 from .case import Case
 from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach
@@ -290,7 +291,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         lambda target: (target + below - ARMREST_BAND_MM, target + below),
         found=case.found_seated.armrest,
     )
-    if chair.armrests == "none":
+    if chair.armrests == ArmrestKind.NONE:
         return replace(
             row, status="not_assessable", reason="The chair has no armrests.", setting=None
         )

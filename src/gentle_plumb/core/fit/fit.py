@@ -9,6 +9,7 @@ from ..errors import MissingInput
 from ..memoize import memoize_last
 from ..units import LengthUnit, format_length
 from ..workstation import Settings
+from ..workstation.kinds import ArmrestKind, ScreenKind
 from .case import Case
 from .chair_rows import (
     SeatAim,
@@ -242,7 +243,7 @@ def standing_reason(case: Case, result: FitResult, unit: LengthUnit) -> str | No
 
 def _why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -> str | None:
     """What keeps this desk from being worked at standing: only what really does."""
-    if case.workstation.screen.kind == "laptop":
+    if case.workstation.screen.kind == ScreenKind.LAPTOP:
         return (
             "No work standing with this laptop alone: the picture is joined to the keys. "
             "Raised, with separate keys and mouse, it can be."
@@ -301,7 +302,12 @@ def armrest_clash(case: Case, seat: float | None, surface: float | None) -> floa
     if under is None and surface is not None and desk.thickness is not None:
         under = surface - desk.thickness
     idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_off
-    if idle or chair.armrests != "adjustable" or chair.armrest is None or chair.armrest.fixed:
+    if (
+        idle
+        or chair.armrests != ArmrestKind.ADJUSTABLE
+        or chair.armrest is None
+        or chair.armrest.fixed
+    ):
         return 0.0
     return 0.0 if under is None or seat is None else max(0.0, seat + chair.armrest.low - under)
 
@@ -335,7 +341,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         notes.append("The chair's range is not recorded: the seat is taken as free to move.")
     if station.desk.surface is None:
         notes.append("The desk's range is not recorded: the surface is taken as free to move.")
-    if station.screen.kind != "laptop" and station.screen.top_above_surface is None:
+    if station.screen.kind != ScreenKind.LAPTOP and station.screen.top_above_surface is None:
         notes.append("The screen mount's range is not recorded: it is taken as free to move.")
     if "abdominal_depth_sitting" not in case.body.values:
         notes.append("Belly room at the desk edge not checked: belly depth is not measured.")

@@ -12,6 +12,7 @@ from ..posture import abduction_deg
 from ..posture.chain import FREE_FOREARM_TURN_DEG
 from ..workstation import Span
 from ..workstation.equipment import HOME_ROW_TO_FRONT_MM, KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
+from ..workstation.kinds import PointerKind, ScreenKind
 from .case import Case
 from .frame import elbow_terms, reach, standing_elbow_terms
 from .joints import Joint
@@ -114,7 +115,7 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         why="As near as the keyboard allows, so that the upper arm can hang.",
     )
 
-    central = case.workstation.mouse.kind == "central"
+    central = case.workstation.mouse.kind == PointerKind.CENTRAL
 
     def edge() -> float:
         if central:
@@ -169,7 +170,7 @@ def keys_edge_row(case: Case) -> FitRow:
         source="house-desk-depth",
         why="The arms hang and the back stays on the backrest while the hands type.",
     )
-    if case.workstation.screen.kind == "laptop":
+    if case.workstation.screen.kind == ScreenKind.LAPTOP:
         return bare_row(
             subject,
             "not_assessable",
@@ -198,7 +199,7 @@ def mouse_forward_row(case: Case) -> FitRow:
         why="Beside the keys, so that the elbow stays at the body.",
     )
     found = case.found_seated.mouse_forward
-    if case.workstation.mouse.kind == "central":
+    if case.workstation.mouse.kind == PointerKind.CENTRAL:
         return bare_row(
             subject, "not_assessable", reason="A central pointer lies before the keys.", found=found
         )
@@ -224,7 +225,7 @@ def mouse_over(case: Case) -> float:
         If hand, keyboard or arm are not known.
 
     """
-    if case.workstation.mouse.kind == "central":
+    if case.workstation.mouse.kind == PointerKind.CENTRAL:
         return 0.0
     row = mouse_row(case, None)
     if row.target is None:

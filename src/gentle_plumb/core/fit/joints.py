@@ -12,6 +12,7 @@ from ..errors import MissingInput, OutOfReach
 from ..policy import JOINT_BANDS, POLICY_RANGES, Band
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import Settings
+from ..workstation.kinds import ArmrestKind, PointerKind
 from .case import Case
 from .frame import Frame, legs_terms, level_seat, reach
 from .screen_rules import top_band
@@ -92,7 +93,10 @@ def _wrist(case: Case, settings: Settings, seated: bool) -> float:
 
 def _shoulder(case: Case, settings: Settings) -> float:
     """How far an armrest over the elbow lifts the shoulder, about the breastbone."""
-    if case.workstation.chair.armrests in (None, "none") or case.policy.armrest_use == "off":
+    if (
+        case.workstation.chair.armrests in (None, ArmrestKind.NONE)
+        or case.policy.armrest_use == "off"
+    ):
         return 0.0
     if case.own_seat:
         raise MissingInput("armrest", "The armrests are part of the client's own seating.")
@@ -109,7 +113,7 @@ def _shoulder(case: Case, settings: Settings) -> float:
 
 
 def _upper_arm(case: Case, settings: Settings) -> float:
-    if case.workstation.mouse.kind == "central":
+    if case.workstation.mouse.kind == PointerKind.CENTRAL:
         return 0.0  # it lies before the keys, on the midline
     body = case.body
     return abduction_deg(

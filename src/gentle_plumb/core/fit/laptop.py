@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
+from ..workstation.kinds import ScreenKind
 from .case import Case
 from .costs import best_top, elbow_over
 from .model import Lengths
@@ -42,7 +43,7 @@ class Turn:
 
 def laptop_turns(case: Case) -> tuple[Turn, ...]:
     """Both ways for a laptop with its own keys; none where it is another screen, or too little known."""
-    if case.workstation.screen.kind != "laptop":
+    if case.workstation.screen.kind != ScreenKind.LAPTOP:
         return ()
     try:
         model = Lengths.of(case, "seated").model(case.workstation)

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from ..errors import MissingInput
 from ..policy import JOINT_BANDS, Band
 from ..workstation import Span, Workstation
+from ..workstation.kinds import ArmrestKind, ScreenKind
 from .case import Case
 from .distance import Depth, along_the_floor, distance_terms, laptop_distance, reachable_distance
 from .frame import (
@@ -83,7 +84,7 @@ class Lengths:
         """Eye to picture as this desk allows it, mm; the usual one where nothing tells it."""
         if self.distance is None:
             return USUAL_DISTANCE_MM
-        if self.floor is None or station.screen.kind == "laptop":
+        if self.floor is None or station.screen.kind == ScreenKind.LAPTOP:
             return self.distance
         return reachable_distance(self.case, self.floor, station, self.distance)
 
@@ -121,7 +122,7 @@ class Lengths:
         if free:
             surface = surface if fixed else None
             seat = seat if not seated or case.own_seat else None
-            lift, tops = (lift if station.screen.kind == "laptop" else None), None
+            lift, tops = (lift if station.screen.kind == ScreenKind.LAPTOP else None), None
         need, under = None, desk.underside
         if seated and not free:
             rests = armrest_need(station)
@@ -180,14 +181,14 @@ def armrest_need(station: Workstation) -> float | None:
     None where there are none, where they move or come off, or where nobody recorded their height.
     """
     chair = station.chair
-    if chair.armrests in (None, "none") or chair.armrests_off or chair.armrest is None:
+    if chair.armrests in (None, ArmrestKind.NONE) or chair.armrests_off or chair.armrest is None:
         return None
-    return chair.armrest.low if chair.armrests == "fixed" or chair.armrest.fixed else None
+    return chair.armrest.low if chair.armrests == ArmrestKind.FIXED or chair.armrest.fixed else None
 
 
 def _floor(case: Case, distance: float | None, *, seated: bool) -> Depth | None:
     """Where things stand along the floor for a distance; None where that can't be told."""
-    if distance is None or case.workstation.screen.kind == "laptop":
+    if distance is None or case.workstation.screen.kind == ScreenKind.LAPTOP:
         return None
     try:
         return along_the_floor(
@@ -200,7 +201,7 @@ def _floor(case: Case, distance: float | None, *, seated: bool) -> Depth | None:
 def reach_of(station: Workstation) -> tuple[Span | None, Span | None]:
     """Where the top of the picture can be: over the keys' surface, and over the floor, mm."""
     desk, lift = station.desk, station.screen.reach(station.keyboard)
-    if lift is None or station.screen.kind == "laptop":
+    if lift is None or station.screen.kind == ScreenKind.LAPTOP:
         return lift, None
     if desk.screen_base is None:
         return lift, None
@@ -223,7 +224,7 @@ def search_model(case: Case, posture: Posture, *, free: bool = False) -> SearchM
 def target_distance(case: Case) -> float | None:
     """Eye to picture to reckon the gaze with, mm; None where the arm is not known."""
     try:
-        if case.workstation.screen.kind == "laptop":
+        if case.workstation.screen.kind == ScreenKind.LAPTOP:
             return laptop_distance(case.body, case, elbow_deg=case.policy.elbow_angle)
         return total(distance_terms(case.body, case))
     except MissingInput:

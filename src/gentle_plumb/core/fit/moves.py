@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..workstation import Settings
+from ..workstation.kinds import ScreenKind
 from .case import Case
 from .result import Move, PostureFit
 from .rows import SAME_MM
@@ -35,7 +36,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
         )
     ]
     top, top_up = seated.setting("screen_top"), standing.setting("screen_top")
-    if top is not None and top_up is not None and case.workstation.screen.kind != "laptop":
+    if top is not None and top_up is not None and case.workstation.screen.kind != ScreenKind.LAPTOP:
         apart = desk.screen_base is not None
         over = (top, top_up) if apart else (top - low, top_up - high)
         if abs(over[1] - over[0]) > SAME_MM:

@@ -9,8 +9,10 @@ from math import sqrt
 
 from ..body import DIMENSIONS, Body, BodyValue, in_order
 from ..body.readings import REPEAT_SD_FLOOR_MM, house_error
+from ..choices import Hand
 from ..policy import Policy
 from ..workstation import Details, Keyboard, Screen, Settings, Workstation
+from ..workstation.kinds import AspectRatio, ChairKind, KeyboardKind, ScreenKind
 from .case import Case, Lens
 from .fit import fit
 from .result import FitResult, Posture
@@ -110,7 +112,7 @@ def dimensions_needed(case: Case) -> tuple[str, ...]:
     left out for want of a look. What a target reads but an estimate does for (hands, belly) is
     left to the full list. Stature comes with them: estimates and doubts rest on it.
     """
-    wheelchair = case.workstation.chair.kind == "wheelchair"
+    wheelchair = case.workstation.chair.kind == ChairKind.WHEELCHAIR
     stands = not wheelchair and case.workstation.desk.kind != "fixed"
     return _needed(case.workstation, case.lower_lens, case.policy, stands, wheelchair)
 
@@ -119,10 +121,10 @@ def dimensions_needed(case: Case) -> tuple[str, ...]:
 def _needed(
     station: Workstation, lens: Lens, policy: Policy, stands: bool, wheelchair: bool
 ) -> tuple[str, ...]:
-    usual = Screen.picture(24, "16:9")
+    usual = Screen.picture(24, AspectRatio.WIDE)
     screen = station.screen
     if screen.kind is None:
-        screen = replace(screen, kind="monitor", width=usual[0], height=usual[1])
+        screen = replace(screen, kind=ScreenKind.MONITOR, width=usual[0], height=usual[1])
     station = replace(
         station,
         desk=replace(
@@ -131,9 +133,10 @@ def _needed(
             depth=station.desk.depth or 800.0,
         ),
         keyboard=Keyboard(
-            kind=station.keyboard.kind or "full", thickness=station.keyboard.thickness or 20.0
+            kind=station.keyboard.kind or KeyboardKind.FULL,
+            thickness=station.keyboard.thickness or 20.0,
         ),
-        mouse=replace(station.mouse, hand=station.mouse.hand or "right"),
+        mouse=replace(station.mouse, hand=station.mouse.hand or Hand.RIGHT),
         screen=screen,
     )
     values = {

@@ -10,6 +10,7 @@ from ..errors import MissingInput
 from ..posture import gaze_deg
 from ..workstation import Span
 from ..workstation.equipment import HOME_ROW_TO_FRONT_MM
+from ..workstation.kinds import ScreenKind
 from .case import Case
 from .distance import (
     along_the_floor,
@@ -87,7 +88,7 @@ def top_row(
     row = target_row(case, subject, terms, ends, found=settings.screen_top)
     if row.target is None or setting is None:
         return set_row(row, setting)
-    if case.workstation.screen.kind == "laptop":
+    if case.workstation.screen.kind == ScreenKind.LAPTOP:
         joined = abs(row.target - setting) > SAME_MM
         limits = [limit("laptop", "joined", setting, row.target - setting)] if joined else []
         return set_row(row, setting, limits, neck)
@@ -120,7 +121,7 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
     if row.target is None:
         return row
     try:
-        if case.workstation.screen.kind == "laptop":
+        if case.workstation.screen.kind == ScreenKind.LAPTOP:
             joined = laptop_distance(case.body, case, elbow_deg=elbow_deg)
             return set_row(row, joined, [limit("laptop", "joined", joined, row.target - joined)])
         place = along_the_floor(
@@ -189,7 +190,7 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
     )
 
     def terms(body: Body) -> Sequence[Term]:
-        laptop = case.workstation.screen.kind == "laptop"
+        laptop = case.workstation.screen.kind == ScreenKind.LAPTOP
         distance = None if laptop else total(distance_terms(body, case))
         place = along_the_floor(body, case, elbow_deg=elbow_deg, distance=distance)
         return (

@@ -18,6 +18,7 @@ from ..body import Body
 from ..errors import MissingInput
 from ..workstation import SideScreen
 from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
+from ..workstation.kinds import ScreenKind, ScreenPlace, ScreenUse
 from .case import Case
 from .result import FitRow
 from .rows import about, kept, limit, set_row, target_row
@@ -66,8 +67,12 @@ def neck_turn(bearing: float) -> float:
 
 def at_the_seam(case: Case) -> bool:
     """Whether the main screen and the next one meet on the midline: by use, and by policy."""
-    first = next((one for one in case.details.side_screens if one.place == "beside"), None)
-    return first is not None and first.use == "equal" and case.policy.two_screens != "one_main"
+    first = next(
+        (one for one in case.details.side_screens if one.place == ScreenPlace.BESIDE), None
+    )
+    return (
+        first is not None and first.use == ScreenUse.EQUAL and case.policy.two_screens != "one_main"
+    )
 
 
 def _side(case: Case, screen: SideScreen, index: int) -> float:
@@ -89,14 +94,14 @@ def place_screens(case: Case, distance: float) -> tuple[Placed, ...]:
     """
     others = case.details.side_screens
     main = case.workstation.screen.width
-    beside = [one for one in others if one.place == "beside"]
+    beside = [one for one in others if one.place == ScreenPlace.BESIDE]
     seam = at_the_seam(case)
     ahead = 0.0
     if seam:
         ahead = -_side(case, beside[0], 0) * half_angle(main, distance)
     found = [Placed(id="screen", bearing=ahead, neck=neck_turn(ahead), seam=seam)]
     for index, screen in enumerate(others):
-        if screen.place == "above":
+        if screen.place == ScreenPlace.ABOVE:
             found.append(Placed(id=screen.id, bearing=ahead, neck=neck_turn(ahead)))
             continue
         at_seam, side = seam and screen is beside[0], _side(case, screen, index)
@@ -211,7 +216,7 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
 def _top(
     case: Case, screen: SideScreen, name: str, *, main_top: float | None, surface: float | None
 ) -> FitRow:
-    above = screen.place == "above"
+    above = screen.place == ScreenPlace.ABOVE
     subject = about(
         f"{screen.id}_top",
         "seated",
@@ -250,6 +255,6 @@ def _top(
 
 def laptop_top(screen: SideScreen, surface: float | None) -> float | None:
     """Top of a laptop's picture standing on the desk, mm; None for other screens."""
-    if screen.kind != "laptop" or surface is None:
+    if screen.kind != ScreenKind.LAPTOP or surface is None:
         return None
     return surface + LAPTOP_PICTURE_START_MM + (screen.height or LAPTOP_PICTURE_HEIGHT_MM)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..choices import Hand
 from .case import Case
 
 NEAR_MM = 380.0
@@ -91,8 +92,8 @@ def paper_zones(case: Case) -> tuple[Zone, ...]:
             Zone(
                 id="writing",
                 label="Handwriting",
-                side=side,
-                x=(1 if side == "right" else -1) * 520.0,
+                side="right" if side == Hand.RIGHT else "left",
+                x=(1 if side == Hand.RIGHT else -1) * 520.0,
                 y=160.0,
                 source="house-paper",
                 why=f"A place of its own, the whole chair turned to it, {low:.0f} to {high:.0f} mm higher "

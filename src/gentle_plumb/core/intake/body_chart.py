@@ -10,18 +10,23 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..choices import Choice
+
 View = Literal["front", "back"]
 
 MAP_W, MAP_H = 200.0, 440.0
 """Size of the figure the regions are placed on. Source: house-map."""
 STRONGEST = 10
 """Upper end of the strength, 0 is none. Source: house-map."""
-OFTEN: dict[str, str] = {
-    "now_and_then": "Now and then",
-    "most_days": "Most days",
-    "every_day": "Every day",
-    "always": "All the time",
-}
+
+
+class DiscomfortOften(Choice):
+    """How often discomfort is there."""
+
+    NOW_AND_THEN = "now_and_then", "Now and then"
+    MOST_DAYS = "most_days", "Most days"
+    EVERY_DAY = "every_day", "Every day"
+    ALWAYS = "always", "All the time"
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -6,7 +6,7 @@ lifted it, which is recorded with who and when. Sources: house-care.
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Collection
 from dataclasses import dataclass
 
 from .precautions import PRECAUTIONS
@@ -41,29 +41,17 @@ class PersonLimits:
         return ("No standing work until we confirm it.",) if barred else ()
 
 
-def precautions_of(entries: Mapping[str, float | str | None]) -> tuple[str, ...]:
-    """The precautions that hold: recorded, and not cleared by a clinician."""
-    return tuple(
-        id
-        for id in PRECAUTIONS
-        if entries.get(f"ask.care.{id}") == "yes" and not entries.get(f"ask.care.{id}.cleared_by")
-    )
-
-
-def person_limits(
-    entries: Mapping[str, float | str | None], *, wheelchair: bool = False
-) -> PersonLimits:
-    """The limits that precautions and a wheelchair make.
+def person_limits(held: Collection[str], *, wheelchair: bool = False) -> PersonLimits:
+    """Return the limits that precautions and a wheelchair make.
 
     Parameters
     ----------
-    entries : mapping
-        The values of a visit by path.
+    held : collection of str
+        The precautions that hold: recorded, and not cleared by a clinician.
     wheelchair : bool
         Whether the client sits in one, as the pieces say.
 
     """
-    held = set(precautions_of(entries))
     wheels = wheelchair or "wheelchair" in held
     barred = [id for id in (*NO_STANDING, *NO_STANDING_STILL) if id in held]
     if wheels:

@@ -1,6 +1,6 @@
 """What is seen: habits of the body at work, and the room or home around it."""
 
-from .habits import HABIT_OFTEN, HABITS, SHARE, SIDES, Habit
+from .habits import HABITS, SHARE, Habit, HabitOften, HabitSide
 from .room import LIGHT_TASKS, ROOM, RoomItem
 
-__all__ = ["HABITS", "HABIT_OFTEN", "LIGHT_TASKS", "ROOM", "SHARE", "SIDES", "Habit", "RoomItem"]
+__all__ = ["HABITS", "LIGHT_TASKS", "ROOM", "SHARE", "Habit", "HabitOften", "HabitSide", "RoomItem"]

@@ -11,19 +11,35 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..catalogue import MechanismId
+from ..choices import Choice
 
 At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
 Posture = Literal["seated", "standing", "either"]
 Moves = tuple[tuple[str, int, str], ...]
 
-HABIT_OFTEN: dict[str, str] = {
-    "now_and_then": "Now and then",
-    "often": "Often",
-    "nearly_always": "Nearly always",
+
+class HabitOften(Choice):
+    """How often a habit is there."""
+
+    NOW_AND_THEN = "now_and_then", "Now and then"
+    OFTEN = "often", "Often"
+    NEARLY_ALWAYS = "nearly_always", "Nearly always"
+
+
+class HabitSide(Choice):
+    """On which side a habit is seen."""
+
+    LEFT = "left", "Left"
+    RIGHT = "right", "Right"
+    BOTH = "both", "Both"
+
+
+SHARE: dict[HabitOften, float] = {
+    HabitOften.NOW_AND_THEN: 0.15,
+    HabitOften.OFTEN: 0.45,
+    HabitOften.NEARLY_ALWAYS: 0.85,
 }
-SHARE: dict[str, float] = {"now_and_then": 0.15, "often": 0.45, "nearly_always": 0.85}
 """Share of the time a habit is taken to be there; ``often`` where nobody said. Source: house-habits."""
-SIDES: dict[str, str] = {"left": "Left", "right": "Right", "both": "Both"}
 
 
 @dataclass(frozen=True, kw_only=True)

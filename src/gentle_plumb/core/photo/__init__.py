@@ -1,6 +1,6 @@
 """Photographs: landmarks, the camera, and the angles read from them with their errors."""
 
-from .landmarks import LANDMARKS, VIEWS, Landmark, View
+from .landmarks import LANDMARKS, VIEWS, Landmark, Taken, View
 from .measures import MEASURES, Measure
 from .reading import ASKEW_DEG, NEAREST_MM, SLIP_DEG, Photo, PhotoReading, Reading, Warn, read_photo
 
@@ -16,6 +16,7 @@ __all__ = [
     "Photo",
     "PhotoReading",
     "Reading",
+    "Taken",
     "View",
     "Warn",
     "read_photo",

@@ -11,7 +11,8 @@ from dataclasses import dataclass
 from typing import Literal
 
 View = Literal["side", "rear"]
-VIEWS: dict[str, str] = {"side": "From the side", "rear": "From behind"}
+Taken = Literal["before", "after"]
+VIEWS: dict[View, str] = {"side": "From the side", "rear": "From behind"}
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -8,10 +8,9 @@ from .addition_sets import (
     tolerance_steps,
     with_additions,
 )
-from .additions import PRICE_LABELS, PRICES, Addition, Price, Tier
+from .additions import PRICE_LABELS, PRICES, Addition, Price
 from .plans import (
     RISERS_WARNING,
-    TIERS,
     Added,
     Plan,
     PlanSet,
@@ -29,7 +28,6 @@ __all__ = [
     "PRICE_LABELS",
     "RISERS_WARNING",
     "STACK_WARNING",
-    "TIERS",
     "Added",
     "Addition",
     "AdditionSet",
@@ -42,7 +40,6 @@ __all__ = [
     "SinglePurchase",
     "Stack",
     "StackAnswer",
-    "Tier",
     "added_by",
     "best_additions",
     "best_stack",

@@ -22,6 +22,7 @@ from itertools import product
 from math import asin, degrees, floor
 from typing import Any
 
+from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case
 from ..fit.frame import elbow_terms
@@ -33,10 +34,10 @@ from ..fit.search import search
 from ..fit.search_model import Solution, hold
 from ..fit.terms import total
 from ..workstation import Settings, Workstation
+from ..workstation.kinds import ArmrestKind, ScreenKind
 from .additions import (
     PRICES,
     Addition,
-    Tier,
     desk_additions,
     feet_additions,
     keys_additions,
@@ -125,7 +126,7 @@ class HeightSearch:
         """Both postures; with any support or any height of the picture, a bound for what follows."""
         models = [one.model(station) for one in (self._seated, self._standing) if one]
         free: dict[str, Any] = {"feet": None} if any_feet else {}
-        if any_top and station.screen.kind != "laptop":
+        if any_top and station.screen.kind != ScreenKind.LAPTOP:
             free |= {"lift": None, "tops": None}
         if free:
             models = [replace(model, **free) for model in models]
@@ -151,7 +152,7 @@ def shoulder_over(case: Case, station: Workstation) -> float:
     """Degrees that armrests which can't go low enough lift the shoulder, whatever the heights."""
     chair = station.chair
     span, off = chair.armrest, case.policy.armrest_use == "off" or chair.armrests_off
-    if chair.armrests in (None, "none") or span is None or off or case.own_seat:
+    if chair.armrests in (None, ArmrestKind.NONE) or span is None or off or case.own_seat:
         return 0.0
     try:
         elbow = total(elbow_terms(case.body, case))

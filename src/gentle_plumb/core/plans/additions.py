@@ -9,13 +9,24 @@ from collections.abc import Callable
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
+from ..catalogue import Tier
+from ..choices import Hand
 from ..fit import Case
 from ..workstation import Span, Workstation
-from ..workstation.equipment import ASPECTS, LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
+from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
+from ..workstation.kinds import (
+    ArmrestKind,
+    AspectRatio,
+    ChairKind,
+    KeyboardKind,
+    PointerKind,
+    ScreenHolder,
+    ScreenKind,
+    UnderDesk,
+)
 from .stacks import Stack, stacks_of
 
 Price = Literal["nothing", "small", "medium", "large"]
-Tier = Literal["room", "little", "lasting"]
 Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone"]
 
 PRICES: dict[Price, int] = {"nothing": 0, "small": 1, "medium": 4, "large": 16}
@@ -101,7 +112,9 @@ def _arm(station: Workstation) -> Workstation:
     span = Span(low=height + ARM_OVER_DESK.low, high=height + ARM_OVER_DESK.high)
     return replace(
         station,
-        screen=replace(station.screen, top_above_surface=span, held="arm", depth_behind=0.0),
+        screen=replace(
+            station.screen, top_above_surface=span, held=ScreenHolder.ARM, depth_behind=0.0
+        ),
     )
 
 
@@ -116,12 +129,12 @@ def _apart(stand: Span | None) -> Callable[[Workstation], Workstation]:
             if stand is None
             else Span(low=top + stand.low, high=top + stand.high, step=stand.step)
         )
-        width = screen.width or height * ASPECTS["16:10"]
+        width = screen.width or height * AspectRatio.TALLER.ratio
         return replace(
             station,
             screen=replace(
                 screen,
-                kind="monitor",
+                kind=ScreenKind.MONITOR,
                 height=height,
                 width=width,
                 depth_behind=0.0,
@@ -130,7 +143,7 @@ def _apart(stand: Span | None) -> Callable[[Workstation], Workstation]:
             keyboard=replace(
                 station.keyboard,
                 thickness=SEPARATE_KEYS_MM,
-                kind=station.keyboard.kind or "no_number_block",
+                kind=station.keyboard.kind or KeyboardKind.NO_NUMBER_BLOCK,
             ),
         )
 
@@ -187,10 +200,10 @@ def _chair(seat: Span, *, ring: bool = False) -> Callable[[Workstation], Worksta
     def apply(station: Workstation) -> Workstation:
         chair = replace(
             station.chair,
-            kind="task",
+            kind=ChairKind.TASK,
             seat=seat,
             depth=Span(low=380, high=480),
-            armrests="adjustable",
+            armrests=ArmrestKind.ADJUSTABLE,
             armrest=Span(low=180, high=290),
             lumbar=Span(low=150, high=260),
             recline=Span(low=0, high=25),
@@ -201,16 +214,16 @@ def _chair(seat: Span, *, ring: bool = False) -> Callable[[Workstation], Worksta
     return apply
 
 
-def _keyboard(kind: Literal["no_number_block"]) -> Callable[[Workstation], Workstation]:
+def _keyboard(kind: KeyboardKind) -> Callable[[Workstation], Workstation]:
     return lambda station: replace(station, keyboard=replace(station.keyboard, kind=kind))
 
 
 def _central(station: Workstation) -> Workstation:
-    return replace(station, mouse=replace(station.mouse, kind="central"))
+    return replace(station, mouse=replace(station.mouse, kind=PointerKind.CENTRAL))
 
 
 def _other_hand(station: Workstation) -> Workstation:
-    hand: Literal["left", "right"] = "left" if station.mouse.hand == "right" else "right"
+    hand = Hand.LEFT if station.mouse.hand == Hand.RIGHT else Hand.RIGHT
     return replace(station, mouse=replace(station.mouse, hand=hand))
 
 
@@ -293,7 +306,7 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
 
 def desk_additions(case: Case, tier: Tier) -> list[Addition]:
     """What can be done about the height of the keys."""
-    desk, laptop = case.workstation.desk, case.workstation.screen.kind == "laptop"
+    desk, laptop = case.workstation.desk, case.workstation.screen.kind == ScreenKind.LAPTOP
     found: list[Addition] = []
     if desk.surface is None or tier == "room":
         return found
@@ -310,7 +323,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
             )
         )
     if tier == "lasting":
-        if plain and desk.under in (None, "free") and not laptop:
+        if plain and desk.under in (None, UnderDesk.FREE) and not laptop:
             found.append(
                 Addition(
                     id="tray",
@@ -337,7 +350,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
 
 def keys_additions(case: Case, tier: Tier) -> list[Addition]:
     """A laptop's picture freed from its keys."""
-    if case.workstation.screen.kind != "laptop" or tier == "room":
+    if case.workstation.screen.kind != ScreenKind.LAPTOP or tier == "room":
         return []
     return [
         Addition(
@@ -376,10 +389,10 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
 def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
     """What lifts the picture; what stands on the surface only, and only where its range is known."""
     screen = case.workstation.screen
-    if screen.kind == "laptop" or screen.top_above_surface is None:
+    if screen.kind == ScreenKind.LAPTOP or screen.top_above_surface is None:
         return []
     found: list[Addition] = []
-    stands = screen.held not in ("arm", "wall")
+    stands = screen.held not in (ScreenHolder.ARM, ScreenHolder.WALL)
     if stands and tier != "lasting":
         found += [
             _stack("screen", one) for one in stacks_of(case.workstation.items, "screen", taken)
@@ -412,7 +425,7 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
 def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
     """Ways to bring the mouse nearer, the cheapest first."""
     station = case.workstation
-    if station.mouse.kind == "central" or station.mouse.hand is None:
+    if station.mouse.kind == PointerKind.CENTRAL or station.mouse.hand is None:
         return []
     found = [
         Addition(
@@ -425,7 +438,7 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
         )
     ]
     if tier != "room":
-        if station.keyboard.kind == "full":
+        if station.keyboard.kind == KeyboardKind.FULL:
             found.append(
                 Addition(
                     id="short_keyboard",
@@ -433,7 +446,7 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
                     price="small",
                     label="Keyboard without number block",
                     does="brings the mouse nearer",
-                    apply=_keyboard("no_number_block"),
+                    apply=_keyboard(KeyboardKind.NO_NUMBER_BLOCK),
                 )
             )
         found.append(

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from ..catalogue import Tier
 from ..fit import Case
 from ..fit.chair_rows import seat_depth_row
-from .additions import Addition, Price, Slot, Tier
+from .additions import Addition, Price, Slot
 
 MOST_INSERT_MM = 80.0
 """Thickest lumbar roll or insert that shortens a seat; more pushes the client off it.

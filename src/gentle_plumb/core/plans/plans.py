@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..assessment import HardLimits, hard_limits, strain_minutes
-from ..catalogue import JOINTS
+from ..catalogue import JOINTS, TIERS, Tier
 from ..errors import MissingInput
 from ..fit import AimedSettings, Case, Joint, aimed_settings
 from ..fit.costs import UNREACHABLE_DEG
@@ -18,7 +18,6 @@ from .additions import (
     Addition,
     Price,
     Slot,
-    Tier,
     desk_additions,
     feet_additions,
     keys_additions,
@@ -30,11 +29,6 @@ from .extras import extras_of
 from .stacks import STACK_WARNING
 
 RISERS_WARNING = "Nobody lifts a loaded desk alone; risers under every leg, all alike."
-TIERS: dict[Tier, str] = {
-    "room": "With what is here",
-    "little": "For little money",
-    "lasting": "To last",
-}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -361,7 +355,6 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
 
 __all__ = [
     "RISERS_WARNING",
-    "TIERS",
     "Added",
     "OwnNumbers",
     "Plan",

@@ -10,10 +10,10 @@ from ..actions.action import ActionKind
 from ..assessment import whole_minutes
 from ..catalogue import DATUM_WORDS, QUANTITIES, MechanismId
 from ..findings import Cause
-from ..findings.finding import Severity
 from ..fit.result import Posture
 from ..fit.rows import TAPE_MM
 from ..plans import PRICE_LABELS
+from ..record.fields.work import Severity
 from ..units import LengthUnit
 from ..words import say_amount
 

@@ -5,7 +5,9 @@ from __future__ import annotations
 from datetime import date
 
 from ..body import DIMENSIONS, BodyValue
-from ..record import Entries, spoken_date
+from ..record import Record, fields
+from ..record.fields.measure import Origin
+from ..visit import spoken_date
 
 DAYS_A_MONTH = 30.4
 
@@ -25,28 +27,29 @@ def age_words(taken: date, today: date) -> str:
     return f"{months} months old" if months < 24 else f"{days / 365.25:.0f} years old"
 
 
-def elsewhere_text(values: Entries, name: str, today: date) -> str | None:
+def elsewhere_text(record: Record, name: str, today: date) -> str | None:
     """Where a value that was not taken here is from; None for one that was."""
-    origin = values.get(f"measure.{name}.origin")
-    if origin not in ("carried_over", "self_measured"):
+    asked = fields.measure.dimension[name]
+    origin = record[asked.origin]
+    if origin is None or origin == Origin.MEASURED:
         return None
-    words = "Carried over" if origin == "carried_over" else "Self-measured"
-    taken, by = values.get(f"measure.{name}.taken_on"), values.get(f"measure.{name}.taken_by")
+    words = origin.label
+    taken, by = record[asked.taken_on], record[asked.taken_by]
     parts = [words]
     if taken:
-        day = date.fromisoformat(str(taken))
+        since = "from" if origin == Origin.CARRIED_OVER else "on"
         parts = [
-            f"{words} {'from' if origin == 'carried_over' else 'on'} {spoken_date(str(taken))}",
-            age_words(day, today),
+            f"{words} {since} {spoken_date(taken)}",
+            age_words(date.fromisoformat(taken), today),
         ]
     if by:
         parts.append(f"taken by {by}")
     return ", ".join(parts)
 
 
-def origin_text(values: Entries, value: BodyValue, name: str, today: date) -> str:
+def origin_text(record: Record, value: BodyValue, name: str, today: date) -> str:
     """Where a value is from: measured today, carried over with its age, or estimated from what."""
     if value.source == "estimated":
         basis = " and ".join(DIMENSIONS[one].label.lower() for one in value.basis)
         return f"estimated from {basis}"
-    return elsewhere_text(values, name, today) or "measured at this visit"
+    return elsewhere_text(record, name, today) or "measured at this visit"

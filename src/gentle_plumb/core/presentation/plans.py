@@ -6,11 +6,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..assessment import HardLimits, whole_minutes
-from ..catalogue import QUANTITIES
+from ..catalogue import QUANTITIES, Tier
 from ..fit.costs import UNREACHABLE_DEG
 from ..fit.result import Move
 from ..fit.rows import TAPE_MM
-from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer, Tier
+from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer
 from ..plans.stacks import STACK_WARNING
 from ..units import LengthUnit, format_difference, format_length
 from ..words import say, say_amount, say_length

@@ -14,7 +14,7 @@ from ..fit.result import Posture, Status
 from ..fit.rows import SAME_MM, TAPE_MM
 from ..fit.terms import terms_parts
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults
-from ..record import Entries
+from ..record import Record, fields
 from ..sources import SOURCES
 from ..units import LengthUnit, format_length
 from ..words import bare_amount, say_change, say_degrees
@@ -192,7 +192,7 @@ def made_of(row: FitRow, unit: LengthUnit) -> str | None:
 def row_view(
     row: FitRow,
     case: Case,
-    values: Entries,
+    record: Record,
     unit: LengthUnit,
     *,
     today: date,
@@ -210,8 +210,7 @@ def row_view(
     ----------
     row : FitRow
     case : Case
-    values : mapping
-        The visit's entries.
+    record : Record
     unit : {"mm", "cm", "in"}
     today : date
         The day of the visit, for the age of what was measured before.
@@ -228,7 +227,8 @@ def row_view(
         Without what it rests on.
 
     """
-    why = values.get(f"work.{row.posture}.{row.key}.why")
+    mine = fields.work.own_number[row.posture].get(row.key)
+    why = record[mine.why] if mine is not None else None
     over = left - row.setting if left is not None and row.setting is not None else None
     if unmeasured or (over is not None and abs(over) <= LEAST_LEFT_OVER[row.unit]):
         over = None
@@ -257,13 +257,13 @@ def row_view(
         estimated=[DIMENSIONS[name].label.lower() for name in row.estimated],
         retake=DIMENSIONS[row.retake].label.lower() if row.retake else None,
         overruled=own is not None,
-        overrule_reason=str(why) if why else None,
+        overrule_reason=why,
         check=QUANTITIES[row.key].check or None,
         dial=_dial(row, unit, offset),
         computed=value_text(row, computed, unit) if own is not None else None,
         chance=chance_text(row),
         about=About(
-            inputs=[] if brief else _inputs(row, case.body, values, unit, today),
+            inputs=[] if brief else _inputs(row, case.body, record, unit, today),
             chosen=[] if brief else chosen_for(row, bundle),
             source=SOURCES[row.source].title,
         ),
@@ -314,7 +314,7 @@ LEAST_SHARE = 0.5
 """A dimension that adds less to a target's error is told without a number, mm. Source: house-repeat."""
 
 
-def _inputs(row: FitRow, body: Body, values: Entries, unit: LengthUnit, today: date) -> list[Input]:
+def _inputs(row: FitRow, body: Body, record: Record, unit: LengthUnit, today: date) -> list[Input]:
     found = []
     # equal but for the last bits of a sum: in one order everywhere
     for name, share in sorted(row.shares, key=lambda one: (-round(one[1], 6), one[0])):
@@ -331,7 +331,7 @@ def _inputs(row: FitRow, body: Body, values: Entries, unit: LengthUnit, today: d
                 dimension=name,
                 label=DIMENSIONS[name].label,
                 value=format_length(value.mm, unit, with_unit=True),
-                origin=origin_text(values, value, name, today),
+                origin=origin_text(record, value, name, today),
                 adds=adds,
             )
         )

@@ -4,34 +4,41 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from .fields import FIELDS
+from . import fields
+from .fields import Field
+from .fields.field import fields_in
 
 
 @dataclass(frozen=True, kw_only=True)
 class Piece:
-    """One kind of piece; its fields are those whose path starts with one of ``starts``."""
+    """One kind of piece, and the fields that describe it."""
 
     id: str
     label: str
-    starts: tuple[str, ...]
+    fields: tuple[Field[object], ...]
+
+
+def _piece(id: str, label: str, *holders: object) -> Piece:
+    return Piece(id=id, label=label, fields=fields_in(*holders))
 
 
 PIECES: dict[str, Piece] = {
     piece.id: piece
     for piece in (
-        Piece(id="chair", label="Chair", starts=("look.chair.",)),
-        Piece(id="desk", label="Desk", starts=("look.desk.", "look.platform.", "look.cart.")),
-        Piece(id="tray", label="Keyboard tray", starts=("look.tray.",)),
-        Piece(id="keys", label="Keys and pointer", starts=("look.keyboard.", "look.pointer.")),
-        Piece(id="screen", label="Screen", starts=("look.screen.",)),
-        Piece(id="screen2", label="Screen 2", starts=("look.screen2.",)),
-        Piece(id="screen3", label="Screen 3", starts=("look.screen3.",)),
-        Piece(id="at_hand", label="At hand", starts=("look.support.", "look.footrest.")),
+        _piece("chair", "Chair", fields.chair),
+        _piece("desk", "Desk", fields.desk, fields.platform, fields.cart),
+        _piece("tray", "Keyboard tray", fields.tray),
+        _piece("keys", "Keys and pointer", fields.keyboard, fields.pointer),
+        _piece(
+            "screen", "Screen", fields.screens.main.kind, fields.screens.keys, fields.screens.main
+        ),
+        _piece("screen2", "Screen 2", fields.screens.side["screen2"]),
+        _piece("screen3", "Screen 3", fields.screens.side["screen3"]),
+        _piece("at_hand", "At hand", fields.supports),
     )
 }
 
 
 def paths_of(piece: str) -> list[str]:
-    """The paths of a piece's fields, in order; empty for a piece nobody knows."""
-    starts = PIECES[piece].starts if piece in PIECES else ()
-    return [path for path in FIELDS if path.startswith(starts)] if starts else []
+    """Return the paths of a piece's fields, in order; empty for a piece nobody knows."""
+    return [field.id for field in PIECES[piece].fields] if piece in PIECES else []

@@ -17,17 +17,25 @@ from ..units import (
     parse_number,
 )
 from .fields import FIELDS, Field
+from .fields.measure import dimension
 
 LONGEST_TEXT = 4000
+_OTHER_POSTURE: dict[str, Field[float]] = {
+    mine.id: other
+    for pair in TWINS.items()
+    for here, there in (pair, pair[::-1])
+    for mine, other in zip(dimension[here].readings, dimension[there].readings, strict=True)
+}
+"""The same reading of the dimension that is its twin in the other posture."""
 
 
-def _fits(field: Field, value: float) -> bool:
+def _fits(field: Field[object], value: float) -> bool:
     low, high = field.low, field.high
     return low is None or high is None or low - 1e-9 <= value <= high + 1e-9
 
 
 def _in_range(
-    field: Field, typed: str, value: float, unit: LengthUnit, choices: tuple[str, ...] = ()
+    field: Field[object], typed: str, value: float, unit: LengthUnit, choices: tuple[str, ...] = ()
 ) -> float:
     low, high = field.low, field.high
     if low is None or high is None or _fits(field, value):
@@ -50,19 +58,15 @@ def _in_range(
     )
 
 
-def _named(field: Field) -> str:
+def _named(field: Field[object]) -> str:
     """A reading needs its dimension's name with it."""
     return f"{field.group}, {field.label.lower()}" if field.section == "reading" else field.label
 
 
-def _belongs(field: Field, value: float) -> str:
+def _belongs(field: Field[object], value: float) -> str:
     """The field of the other posture that the value would suit; empty for most."""
-    both = {**TWINS, **{standing: seated for seated, standing in TWINS.items()}}
-    parts = field.id.split(".")
-    if field.section != "reading" or parts[1] not in both:
-        return ""
-    other = FIELDS[f"measure.{both[parts[1]]}.{parts[2]}"]
-    return other.id if _fits(other, value) else ""
+    other = _OTHER_POSTURE.get(field.id)
+    return other.id if other is not None and _fits(other, value) else ""
 
 
 def _perhaps(choices: tuple[str, ...], belongs: str) -> str:
@@ -72,7 +76,7 @@ def _perhaps(choices: tuple[str, ...], belongs: str) -> str:
     return f" Perhaps {' or '.join(said)}?" if said else ""
 
 
-def _length(field: Field, typed: str, text: str, unit: LengthUnit) -> float:
+def _length(field: Field[object], typed: str, text: str, unit: LengthUnit) -> float:
     """A length; asks where what was typed could be two things that both suit the field."""
     suits = {}
     for meant in (*other_readings(text), *in_other_units(text)):
@@ -94,7 +98,7 @@ def _length(field: Field, typed: str, text: str, unit: LengthUnit) -> float:
 
 
 def _ambiguous(
-    field: Field, typed: str, unit: LengthUnit, choices: tuple[str, ...]
+    field: Field[object], typed: str, unit: LengthUnit, choices: tuple[str, ...]
 ) -> AmbiguousValue:
     return AmbiguousValue(
         field=field.id,
@@ -107,7 +111,7 @@ def _ambiguous(
     )
 
 
-def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | str | None:
+def read_typed(field: Field[object], typed: str, *, unit: LengthUnit = "cm") -> float | str | None:
     """Read what was typed into a field.
 
     Parameters
@@ -165,7 +169,7 @@ def read_typed(field: Field, typed: str, *, unit: LengthUnit = "cm") -> float | 
             return text
 
 
-def _point(field: Field, text: str) -> str:
+def _point(field: Field[object], text: str) -> str:
     """A point of a picture, as ``x y`` in px from its upper left corner, to a tenth."""
     found = re.fullmatch(r"(\d{1,6}(?:\.\d{1,4})?)[ ,]+(\d{1,6}(?:\.\d{1,4})?)", text)
     if found is None:
@@ -179,7 +183,7 @@ def _point(field: Field, text: str) -> str:
     return f"{x:.1f} {y:.1f}"
 
 
-def _date(field: Field, text: str) -> str:
+def _date(field: Field[object], text: str) -> str:
     if re.fullmatch(r"\d{4}-\d{2}-\d{2}", text):
         try:
             return date.fromisoformat(text).isoformat()

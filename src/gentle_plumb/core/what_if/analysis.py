@@ -9,52 +9,36 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date
-from typing import Any, get_args
+from typing import Any
 
-from ..actions import Action, ActionSources, ActionState, actions_of
+from ..actions import Action, ActionSources, actions_of
 from ..assessment import VisitAssessment
 from ..body import Sex
-from ..catalogue import QUANTITIES, own_numbers
-from ..choices import one_of
+from ..catalogue import QUANTITIES, Tier
 from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Causes, Facts, Finding, Strain, causes_of, findings, strain_by_region
 from ..fit import Case, FitResult, FitRow, aimed_settings, fit, working_order
-from ..intake import raised_red_flags
 from ..memoize import memoize_last
 from ..photo import PhotoReading, read_photo
-from ..plans import (
-    TIERS,
-    AdditionSet,
-    OwnNumbers,
-    Plan,
-    PlanSet,
-    Tier,
-    added_by,
-    make_plans,
-    one_plan,
-)
+from ..plans import AdditionSet, OwnNumbers, Plan, PlanSet, added_by, make_plans, one_plan
 from ..plans.addition_sets import best_additions, with_additions
 from ..policy import STANDING, RuleSet, question_of
 from ..presentation import JointView, RowView, joint_views, row_view
-from ..record import (
+from ..record import Record, Value, fields
+from ..units import LengthUnit
+from ..visit import (
     HOUSE,
-    Entries,
     Measuring,
     PhotoFile,
-    action_states,
     case_from,
+    chosen_policies,
     display_offset,
-    habits_seen,
     keys_not_remeasured,
     overrules,
     photos_from,
-    set_unmeasured,
+    raised_red_flags,
     settings_left,
 )
-from ..record.fields.later import POSTURES
-from ..record.texts import TEXTS
-from ..record.to_case import bundle_of
-from ..units import LengthUnit
 from ..workstation import Settings
 
 
@@ -62,15 +46,21 @@ from ..workstation import Settings
 class VisitInput:
     """What a visit is worked through from.
 
-    ``practice`` is what the practice had chosen when the visit began.
+    ``values`` is what was entered, by path; ``practice`` what the practice had chosen when the
+    visit began.
     """
 
-    values: Entries
+    values: Mapping[str, Value]
     today: date
     sex: Sex | None = None
     practice: RuleSet = field(default_factory=dict)
     measuring: Measuring = HOUSE
     photos: tuple[PhotoFile, ...] = ()
+
+    @property
+    def record(self) -> Record:
+        """What was entered, read by field."""
+        return Record(self.values)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -93,20 +83,21 @@ class VisitAnalysis:
 
     def rows(self, unit: LengthUnit, *, brief: bool = False) -> list[RowView]:
         """Every row in words; in brief without what it rests on."""
-        values = self.given.values
+        record = self.given.record
         if brief:
-            values = {path: value for path, value in values.items() if path.endswith(".why")}
-        offset = display_offset(self.given.values)
+            values = self.given.values.items()
+            record = Record({path: value for path, value in values if path in WHY})
+        offset = display_offset(self.given.record)
         return [
             _row_view(
                 row,
                 self.case,
-                values,
+                record,
                 unit,
                 today=self.given.today,
                 bundle=self.bundle,
                 left=self.left[index].get(row.key),
-                unmeasured=set_unmeasured(self.given.values, row.posture, row.key),
+                unmeasured=row.key in self.facts.not_remeasured[index],
                 own=self.own[index].get(row.key),
                 computed=self.computed[index].get(row.key),
                 offset=offset,
@@ -127,18 +118,18 @@ class VisitAnalysis:
 
     def actions(self) -> tuple[Action, ...]:
         """Return what is to be done: referrals, settings, additions, technique."""
-        said = action_states(self.given.values)
+        record = self.given.record
         return actions_of(
             ActionSources(
                 order=working_order(self.case, self.result),
                 left=self.left,
                 added=added_by(self.case, self.kit, self.plan),
                 findings=self.findings,
-                red_flags=raised_red_flags(self.given.values),
-                words={
-                    id: state
-                    for id, text in said.items()
-                    if (state := one_of(ACTION_STATES, text)) is not None
+                red_flags=raised_red_flags(record),
+                said={
+                    id: answer
+                    for id in record.members("set.action")
+                    if (answer := record[fields.settings.action(id)]) is not None
                 },
             )
         )
@@ -183,18 +174,15 @@ class VisitAnalysis:
             request,
             left=self.left,
             overruled=(keys[0], keys[1]),
-            seen=habits_seen(self.given.values),
+            seen={id: habit.text for id, habit in self.facts.seen.items()},
             behind=(behind.case, behind.result) if behind is not None else None,
         )
-
-
-ACTION_STATES: tuple[ActionState, ...] = get_args(ActionState)
 
 
 def case_of(given: VisitInput) -> Case:
     """The case that a visit makes."""
     return case_from(
-        given.values, sex=given.sex, measuring=given.measuring, practice=given.practice
+        given.record, sex=given.sex, measuring=given.measuring, practice=given.practice
     )
 
 
@@ -216,17 +204,17 @@ class _Place:
 
 
 OWN_SETTINGS = frozenset(
-    f"work.{posture}.{one.key}" for posture in POSTURES for one in own_numbers(posture)
+    one.value.id for own in fields.work.own_number.values() for one in own.values()
 )
 """What the case and its additions don't depend on."""
+WHY = frozenset(one.why.id for own in fields.work.own_number.values() for one in own.values())
+"""The reasons for numbers of one's own: all that a row in brief takes from the record."""
 
 
 @memoize_last(4)
 def _place(given: VisitInput, own: OwnNumbers, brief: bool) -> _Place:
-    values = given.values
     bare = replace(case_of(given), uncertain=not brief)
-    chosen = values.get("work.plan")
-    plan = one_of(TIERS, chosen) or "room"
+    plan = given.record[fields.work.plan] or "room"
     kit = best_additions(bare, plan, own=own)
     case = replace(bare, workstation=with_additions(bare.workstation, kit)) if kit else bare
     return _Place(bare=bare, case=case, plan=plan, kit=kit)
@@ -237,29 +225,29 @@ def analyse_visit(
     unit: LengthUnit,
     *,
     judged: bool = True,
-    kept: Entries | None = None,
+    kept: Record | None = None,
     brief: bool = False,
 ) -> VisitAnalysis:
     """Work a visit through.
 
     Parameters
     ----------
-    given : Given
+    given : VisitInput
     unit : {"mm", "cm", "in"}
         Of the findings' words.
     judged : bool
         False leaves the findings out, and the photographs they rest on.
-    kept : mapping, optional
-        The entries whose own numbers the plan's additions are chosen with, where something is only
+    kept : Record, optional
+        The record whose own numbers the plan's additions are chosen with, where something is only
         tried: a hand that drags a flag through the room must not buy a footrest on the way.
     brief : bool
         Without what would be computed under the own numbers, and without how sure targets are.
 
     """
-    values = given.values
-    own = overrules(values)
+    record = given.record
+    own = overrules(record)
     held = own if kept is None else overrules(kept)
-    others = {path: value for path, value in values.items() if path not in OWN_SETTINGS}
+    others = {path: value for path, value in given.values.items() if path not in OWN_SETTINGS}
     place = _place(
         replace(given, values=others), OwnNumbers(seated=held[0], standing=held[1]), brief
     )
@@ -269,17 +257,16 @@ def analyse_visit(
     if not brief and any(one != Settings() for one in own):
         plain = aimed_settings(case)
         computed = plain.seated, plain.standing or Settings()
-    shown = photos_from(values, given.photos) if judged else ()
+    shown = photos_from(record, given.photos) if judged else ()
     read: Sequence[PhotoReading] = [read_photo(one) for one in shown]
     facts = Facts(
-        entries=values,
+        record=record,
         case=case,
         result=result,
         photos=tuple(read),
         unit=unit,
-        texts=TEXTS,
-        left=settings_left(values),
-        not_remeasured=keys_not_remeasured(values),
+        left=settings_left(record),
+        not_remeasured=keys_not_remeasured(record),
     )
     return VisitAnalysis(
         given=given,
@@ -291,8 +278,8 @@ def analyse_visit(
         facts=facts,
         photos=tuple(read),
         findings=findings(facts) if judged else [],
-        bundle={**given.practice, **bundle_of(values)},
+        bundle={**given.practice, **chosen_policies(record)},
         own=own,
         computed=computed,
-        left=settings_left(values),
+        left=settings_left(record),
     )

@@ -11,7 +11,7 @@ from typing import Any
 from ..body import BRITISH_ADULTS, Spread, Table
 from ..drawing import SceneRequest
 from ..drawing.marks import Mark
-from ..record import Measuring, PhotoFile
+from ..visit import Measuring, PhotoFile
 from .analysis import VisitInput
 from .session import WhatIfRequest, WhatIfSession
 

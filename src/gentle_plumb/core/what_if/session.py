@@ -7,11 +7,11 @@ run on the server and in the page.
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
 from ..assessment import Assessment
-from ..catalogue import QUANTITIES, quantities_set
+from ..catalogue import QUANTITIES
 from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
 from ..findings import Finding
@@ -24,8 +24,7 @@ from ..plans import what_is_left
 from ..plans.plans import total_of
 from ..presentation import JointView, PlanView, PurchaseView, RowView, hard_limit_words, plan_views
 from ..presentation.rows import apart_text, value_text
-from ..record import field_of, read_typed
-from ..record.fields import FIELDS
+from ..record import Field, field_of, fields, read_typed
 from ..units import LengthUnit
 from ..words import say_change, say_degrees, say_joint, unit_of
 from .analysis import VisitAnalysis, VisitInput, analyse_visit
@@ -33,11 +32,15 @@ from .analysis import VisitAnalysis, VisitInput, analyse_visit
 WhatIfOverrides = Mapping[str, str]
 """What is typed, by field; an empty text clears the field."""
 
-FOUND_AT: dict[Posture, tuple[str, Iterable[str]]] = {
-    "seated": ("look.found", [one.key for one in quantities_set("seated")]),
-    "standing": ("look.found_standing", [one.key for one in quantities_set("standing")]),
+FOUND_AT: dict[Posture, dict[str, Field[float]]] = {
+    "seated": {
+        key: field
+        for key, field in fields.found.by_quantity.items()
+        if key in fields.settings.setting["seated"]
+    },
+    "standing": fields.found.standing,
 }
-"""Where each posture's settings are recorded as found, and which."""
+"""The fields of what is set, as found, by posture and quantity."""
 
 LEAST_MOVE_MM, LEAST_MOVE_DEG = 0.5, 0.5
 """Less than this has not moved. Source: house-repeat."""
@@ -131,26 +134,25 @@ def overridden_values(
 
 def as_found(given: VisitInput) -> dict[str, str]:
     """Tries that set everything as it was found, where that is recorded; lengths in mm."""
-    tries = {}
-    for posture, (prefix, keys) in FOUND_AT.items():
-        for key in keys:
-            value = given.values.get(f"{prefix}.{key}")
-            path = f"work.{posture}.{key}"
-            if isinstance(value, int | float) and path in FIELDS:
+    tries, record = {}, given.record
+    for posture, found in FOUND_AT.items():
+        for key, field in found.items():
+            value, own = record[field], fields.work.own_number[posture].get(key)
+            if value is not None and own is not None:
                 unit = " mm" if QUANTITIES[key].unit == "mm" else ""
-                tries[f"work.{posture}.{key}"] = f"{value!r}{unit}"
+                tries[own.value.id] = f"{value!r}{unit}"
     return tries
 
 
 def with_settings_applied(given: VisitInput, through: VisitAnalysis) -> VisitInput:
     """The visit as it would be found if everything were set as worked out."""
     values = dict(given.values)
-    for posture, (prefix, keys) in FOUND_AT.items():
+    for posture, found in FOUND_AT.items():
         fit = through.result.of(posture)
-        for key in keys:
+        for key, field in found.items():
             setting = fit.setting(key)
-            if fit.possible and setting is not None and f"{prefix}.{key}" in FIELDS:
-                values[f"{prefix}.{key}"] = setting
+            if fit.possible and setting is not None:
+                values[field.id] = setting
     return replace(given, values=values)
 
 
@@ -181,7 +183,7 @@ class WhatIfSession:
             self._against = (
                 key,
                 unit,
-                analyse_visit(given, unit, judged=False, kept=self.given.values),
+                analyse_visit(given, unit, judged=False, kept=self.given.record),
             )
         return self._against[2]
 
@@ -196,7 +198,7 @@ class WhatIfSession:
         tries = {**as_found(self.given), **request.tries} if request.found else request.tries
         given, troubles = overridden_values(self.given, tries, request.unit)
         through = analyse_visit(
-            given, request.unit, judged=False, kept=self.given.values, brief=request.brief
+            given, request.unit, judged=False, kept=self.given.record, brief=request.brief
         )
         before = self._compared_with(request.against or {}, request.unit)
         if request.brief:
@@ -206,7 +208,7 @@ class WhatIfSession:
         if not request.brief:
             now = self._off_now(request.unit)
             set_so = with_settings_applied(given, through)
-            then = off_in(analyse_visit(set_so, request.unit, kept=self.given.values))
+            then = off_in(analyse_visit(set_so, request.unit, kept=self.given.record))
         plans, fixes = plan_views(through.plans(), request.unit) if request.plans else ([], [])
         return WhatIfResult(
             rows=through.rows(request.unit, brief=request.brief),

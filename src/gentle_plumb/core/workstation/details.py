@@ -3,11 +3,8 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Literal, get_args
 
-ScreenUse = Literal["equal", "some", "rare"]
-USES: tuple[ScreenUse, ...] = get_args(ScreenUse)
-"""How much a side screen is looked at, the most first."""
+from .kinds import ScreenKind, ScreenPlace, ScreenUse
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -18,9 +15,9 @@ class SideScreen:
     """
 
     id: str = "screen2"
-    kind: Literal["monitor", "laptop"] = "monitor"
+    kind: ScreenKind = ScreenKind.MONITOR
     use: ScreenUse | None = None
-    place: Literal["beside", "above"] = "beside"
+    place: ScreenPlace = ScreenPlace.BESIDE
     width: float | None = None
     height: float | None = None
 

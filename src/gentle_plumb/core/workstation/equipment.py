@@ -5,9 +5,21 @@ from __future__ import annotations
 from dataclasses import dataclass
 from functools import cached_property
 from math import atan, cos, floor, sin
-from typing import Literal, get_args
+from typing import Literal
 
+from ..choices import Hand
 from ..errors import ValueOutOfRange
+from .kinds import (
+    ArmrestKind,
+    AspectRatio,
+    ChairKind,
+    KeyboardKind,
+    PointerKind,
+    ScreenHolder,
+    ScreenKind,
+    TiltLock,
+    UnderDesk,
+)
 
 KEYBOARD_RIGHT_MM = {
     "full": 300.0,
@@ -24,18 +36,7 @@ LAPTOP_PICTURE_START_MM = 20.0
 LAPTOP_PICTURE_HEIGHT_MM = 210.0
 LAPTOP_HINGE_BEHIND_KEYS_MM = 140.0
 """A laptop's picture over its keys and behind its home row, mm. Source: house-laptop."""
-ASPECTS = {"16:9": 16 / 9, "16:10": 16 / 10, "21:9": 21 / 9, "4:3": 4 / 3, "5:4": 5 / 4}
 MM_PER_INCH = 25.4
-Hand = Literal["left", "right"]
-ArmrestKind = Literal["none", "fixed", "adjustable"]
-UnderDesk = Literal["free", "drawer", "crossbar"]
-TiltLock = Literal["locks", "free", "broken"]
-TILT_LOCKS: tuple[TiltLock, ...] = get_args(TiltLock)
-KeyboardKind = Literal["full", "no_number_block", "compact", "split", "tented"]
-HANDS: tuple[Hand, ...] = get_args(Hand)
-ARMREST_KINDS: tuple[ArmrestKind, ...] = get_args(ArmrestKind)
-UNDER_KINDS: tuple[UnderDesk, ...] = get_args(UnderDesk)
-KEYBOARD_KINDS: tuple[KeyboardKind, ...] = get_args(KeyboardKind)
 LEAST_STEP = 1.0
 """The finest step of a piece, mm or degrees. Source: house-repeat."""
 
@@ -125,7 +126,7 @@ class Chair:
     can be taken off; ``lock`` what holds the tilt.
     """
 
-    kind: str | None = None
+    kind: ChairKind | None = None
     seat: Span | None = None
     depth: Span | None = None
     armrests: ArmrestKind | None = None
@@ -138,7 +139,7 @@ class Chair:
     @property
     def backless(self) -> bool:
         """Whether there is nothing to lean on."""
-        return self.kind in ("stool", "ball")
+        return self.kind in (ChairKind.STOOL, ChairKind.BALL)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -189,7 +190,7 @@ class Mouse:
     """A pointing device and the hand it is used with; a central one lies before the keys."""
 
     hand: Hand | None = None
-    kind: str | None = None
+    kind: PointerKind | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -199,36 +200,36 @@ class Screen:
     A laptop's picture is joined to its keys: see :meth:`reach`.
     """
 
-    kind: Literal["monitor", "laptop"] | None = None
+    kind: ScreenKind | None = None
     width: float | None = None
     height: float | None = None
     top_above_surface: Span | None = None
     depth_behind: float | None = None
     tilt_deg: Span | None = None
-    held: str | None = None
+    held: ScreenHolder | None = None
     pixels_across: float | None = None
 
     @staticmethod
-    def picture(diagonal_in: float, aspect: str) -> tuple[float, float]:
+    def picture(diagonal_in: float, aspect: AspectRatio) -> tuple[float, float]:
         """Width and height of the picture, mm.
 
-        >>> [round(side) for side in Screen.picture(24, "16:9")]
+        >>> [round(side) for side in Screen.picture(24, AspectRatio.WIDE)]
         [531, 299]
         """
-        angle = atan(1 / ASPECTS[aspect])
+        angle = atan(1 / aspect.ratio)
         diagonal = diagonal_in * MM_PER_INCH
         return diagonal * cos(angle), diagonal * sin(angle)
 
     @property
     def picture_height(self) -> float | None:
         """Height of the picture, mm; a laptop's usual one where its own is not recorded."""
-        if self.height is None and self.kind == "laptop":
+        if self.height is None and self.kind == ScreenKind.LAPTOP:
             return LAPTOP_PICTURE_HEIGHT_MM
         return self.height
 
     def reach(self, keyboard: Keyboard) -> Span | None:
         """How high over the surface the top of the picture can be; None where unknown."""
-        if self.kind != "laptop":
+        if self.kind != ScreenKind.LAPTOP:
             return self.top_above_surface
         if keyboard.thickness is None:
             return None

@@ -1,41 +1,221 @@
-"""Kinds of pieces and the choices of their attributes: generic, no makes."""
+"""Kinds of pieces and the answers to what they are like: generic, no makes."""
 
 from __future__ import annotations
 
-YES_NO = {"yes": "Yes", "no": "No"}
+from ..choices import Choice
 
-CHAIRS = {
-    "task": "Task chair",
-    "dining": "Dining chair",
-    "stool": "Stool",
-    "wheelchair": "Wheelchair",
-    "ball": "Ball",
-    "other": "Other",
-}
-DESKS = {
-    "fixed": "Fixed height",
-    "sit_stand": "Sit-stand",
-    "platform": "Platform on a fixed desk",
-    "counter": "Kitchen or other counter",
-    "cart": "Wheeled cart",
-}
-KEYBOARDS = {
-    "full": "Full width",
-    "no_number_block": "Tenkeyless (no number block)",
-    "compact": "Compact",
-    "split": "Split",
-    "tented": "Split and tented",
-}
-POINTERS = {
-    "mouse": "Mouse",
-    "upright": "Vertical mouse",
-    "half_upright": "Semi-vertical mouse",
-    "ball": "Trackball",
-    "central": "Central, before the keys",
-    "pad": "Trackpad",
-    "pen": "Pen and tablet",
-}
-SCREENS = {"monitor": "Screen", "laptop": "Laptop", "television": "Television"}
+
+class ChairKind(Choice):
+    """What is sat on."""
+
+    TASK = "task", "Task chair"
+    DINING = "dining", "Dining chair"
+    STOOL = "stool", "Stool"
+    WHEELCHAIR = "wheelchair", "Wheelchair"
+    BALL = "ball", "Ball"
+    OTHER = "other", "Other"
+
+
+class TiltLock(Choice):
+    """What holds the back's angle."""
+
+    LOCKS = "locks", "Locks"
+    FREE = "free", "Swings free"
+    BROKEN = "broken", "Broken"
+
+
+class LumbarKind(Choice):
+    """How the lumbar support is set."""
+
+    NONE = "none", "None"
+    FIXED = "fixed", "Fixed"
+    STEPS = "steps", "In steps"
+    FREE = "free", "Without steps"
+
+
+class NeckRest(Choice):
+    """Whether the neck rest meets the neck."""
+
+    NONE = "none", "None"
+    MEETS = "meets", "Meets the neck"
+    MISSES = "misses", "Pushes the head or misses the neck"
+
+
+class ArmrestKind(Choice):
+    """Whether there are armrests, and whether they can be set."""
+
+    NONE = "none", "None"
+    FIXED = "fixed", "Fixed"
+    ADJUSTABLE = "adjustable", "Adjustable"
+
+
+class Castors(Choice):
+    """What the chair rolls on."""
+
+    HARD = "hard", "For hard floor"
+    CARPET = "carpet", "For carpet"
+    GLIDES = "glides", "Glides, no castors"
+
+
+class Stability(Choice):
+    """How the chair stands."""
+
+    FIRM = "firm", "Firm"
+    WOBBLES = "wobbles", "Wobbles"
+    TIPS = "tips", "Tips"
+
+
+class GasSpring(Choice):
+    """Whether the gas spring carries."""
+
+    HOLDS = "holds", "Holds"
+    SINKS = "sinks", "Sinks"
+    BROKEN = "broken", "Broken"
+
+
+class DeskKind(Choice):
+    """What the work stands on."""
+
+    FIXED = "fixed", "Fixed height"
+    SIT_STAND = "sit_stand", "Sit-stand"
+    PLATFORM = "platform", "Platform on a fixed desk"
+    COUNTER = "counter", "Kitchen or other counter"
+    CART = "cart", "Wheeled cart"
+
+
+class UnderDesk(Choice):
+    """What hangs over the thighs."""
+
+    FREE = "free", "Free"
+    DRAWER = "drawer", "Drawer"
+    CROSSBAR = "crossbar", "Crossbar"
+
+
+class DeskEdge(Choice):
+    """The edge the forearms meet."""
+
+    ROUNDED = "rounded", "Rounded"
+    SHARP = "sharp", "Sharp"
+
+
+class ToolHolder(Choice):
+    """Where a cart's hand tool hangs."""
+
+    REACH = "reach", "In reach"
+    FAR = "far", "Out of reach"
+    NONE = "none", "None"
+
+
+class ArmTension(Choice):
+    """Whether a cart's arm stays where it is put."""
+
+    HOLDS = "holds", "Holds"
+    DRIFTS = "drifts", "Drifts"
+    STIFF = "stiff", "Too stiff"
+
+
+class KeyboardKind(Choice):
+    """Shape and width of the keyboard."""
+
+    FULL = "full", "Full width"
+    NO_NUMBER_BLOCK = "no_number_block", "Tenkeyless (no number block)"
+    COMPACT = "compact", "Compact"
+    SPLIT = "split", "Split"
+    TENTED = "tented", "Split and tented"
+
+
+class TiltFeet(Choice):
+    """The keyboard's feet."""
+
+    IN = "in", "Folded in"
+    OUT = "out", "Folded out"
+    NONE = "none", "None"
+
+
+class PointerKind(Choice):
+    """What points."""
+
+    MOUSE = "mouse", "Mouse"
+    UPRIGHT = "upright", "Vertical mouse"
+    HALF_UPRIGHT = "half_upright", "Semi-vertical mouse"
+    BALL = "ball", "Trackball"
+    CENTRAL = "central", "Central, before the keys"
+    PAD = "pad", "Trackpad"
+    PEN = "pen", "Pen and tablet"
+
+
+class PointerSpeed(Choice):
+    """How far the pointer goes for the same movement of the hand."""
+
+    SLOW = "slow", "Slow"
+    MIDDLE = "middle", "Middle"
+    FAST = "fast", "Fast"
+
+
+class ScreenKind(Choice):
+    """What is looked at."""
+
+    MONITOR = "monitor", "Screen"
+    LAPTOP = "laptop", "Laptop"
+    TELEVISION = "television", "Television"
+
+
+class AspectRatio(Choice):
+    """Width of a picture to its height."""
+
+    WIDE = "16:9", "16:9"
+    TALLER = "16:10", "16:10"
+    ULTRAWIDE = "21:9", "21:9"
+    CLASSIC = "4:3", "4:3"
+    SQUARISH = "5:4", "5:4"
+
+    @property
+    def ratio(self) -> float:
+        """Width over height."""
+        across, down = self.split(":")
+        return int(across) / int(down)
+
+
+class LaptopKeys(Choice):
+    """What a laptop is typed on with."""
+
+    OWN = "own", "Its own keys"
+    SEPARATE = "separate", "Separate keys and mouse"
+
+
+class ScreenHolder(Choice):
+    """What holds a screen."""
+
+    FIXED = "fixed", "Fixed foot"
+    STAND = "stand", "Adjustable stand"
+    ARM = "arm", "Arm"
+    WALL = "wall", "Wall"
+
+
+class StandsOn(Choice):
+    """What a screen stands on."""
+
+    DESK = "desk", "The desk"
+    RISER = "riser", "A riser"
+    STACK = "stack", "A stack"
+    DECK = "deck", "A screen deck"
+
+
+class ScreenUse(Choice):
+    """How much a screen beside the main one is looked at."""
+
+    EQUAL = "equal", "As much as the main one"
+    SOME = "some", "Now and then"
+    RARE = "rare", "Seldom"
+
+
+class ScreenPlace(Choice):
+    """Where a screen stands from the main one."""
+
+    BESIDE = "beside", "Beside the main one"
+    ABOVE = "above", "Above the main one"
+
+
 SUPPORTS: dict[str, tuple[str, bool]] = {
     "footrest": ("Footrest", False),
     "riser": ("Screen riser", True),
@@ -63,5 +243,5 @@ STACKED: dict[str, frozenset[str]] = {
     "towel": frozenset({"lumbar"}),
 }
 """What each may carry, or is put behind. Source: house-stack."""
-FIXED_DESKS = {"fixed", "counter"}
+FIXED_DESKS = frozenset({DeskKind.FIXED, DeskKind.COUNTER})
 """Desks with one height. Source: geometry."""

@@ -10,9 +10,11 @@ from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.intake import URGENCY
 from ...core.presentation import JointView, RowView, hard_limit_words, plan_view
-from ...core.record import FIELDS, Entries, spoken_date
+from ...core.record import FIELDS, Record, fields
 from ...core.units import LengthUnit
+from ...core.visit import spoken_date
 from ...core.words import say_length
+from ...core.workstation import Settings
 from ..measured import Measured
 from ..models import Practice, VisitSnapshot
 from ..paper_models import (
@@ -57,11 +59,11 @@ def client_paper(
         Of every length.
 
     """
-    values = workup.values
+    record = workup.record
     table = [(row, paper_row(row)) for row in _shown(workup)]
     figure, shows = _figure(workup, unit)
     plan, rhythm = _plan(workup, unit), _rhythm(workup)
-    due = str(values.get("report.follow_up") or "")
+    due = record[fields.report.follow_up] or ""
     head: dict[str, Any] = {
         "practice": practice.name,
         "local_wording": practice.local_wording,
@@ -85,7 +87,7 @@ def client_paper(
         joints=[paper_joint(joint) for joint in workup.joints],
         cautions=list(CAUTIONS),
         scene=workup.through.scene(figure),
-        reason=str(values.get("ask.reason") or ""),
+        reason=record[fields.ask.reason] or "",
         warning=[
             PaperFlag(urgency=URGENCY[flag.urgency], label=flag.label, done=flag.done or "")
             for flag in workup.signs
@@ -103,8 +105,8 @@ def client_paper(
         standing=workup.why_not_standing,
         notes=[*workup.notes, *_in_doubt(workup)],
         estimated=sorted({name for row in workup.rows for name in row.estimated}),
-        noted=_noted(values, unit),
-        note=str(values.get("report.note") or ""),
+        noted=_noted(record, unit),
+        note=record[fields.report.note] or "",
         workplace=paper,
     )
 
@@ -128,11 +130,7 @@ def _shown(workup: Workup) -> list[RowView]:
 
 
 def _figure(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
-    values = workup.values
-    left = any(
-        path.startswith(("set.seated.", "set.standing.")) and value is not None
-        for path, value in values.items()
-    )
+    left = any(settings != Settings() for settings in workup.through.left)
     shows: Shows = "left" if left else "target"
     both = workup.result.standing.possible
     return SceneRequest(
@@ -181,7 +179,7 @@ def paper_joint(joint: JointView) -> PaperJoint:
 
 
 def _rhythm(workup: Workup) -> PaperRhythm | None:
-    chosen = workup.values.get("pace.rhythm")
+    chosen = workup.record[fields.pace.rhythm]
     view: RhythmView | None = next((one for one in workup.rhythms if one.id == chosen), None)
     if view is None or not view.possible:
         return None
@@ -284,12 +282,12 @@ def _in_doubt(workup: Workup) -> list[str]:
     return [f"In doubt and not settled: {', '.join(workup.doubtful).lower()}."]
 
 
-def _noted(values: Entries, unit: LengthUnit) -> list[str]:
+def _noted(record: Record, unit: LengthUnit) -> list[str]:
     """Return what was recorded and decides nothing, so that it is not lost."""
     found = []
     for field in FIELDS.values():
-        value = values.get(field.id)
-        if not field.noted_only or value is None or value == "":
+        value = record.values.get(field.id) if field.noted_only else None
+        if value is None or value == "":
             continue
         said = str(value)
         if isinstance(value, float | int):

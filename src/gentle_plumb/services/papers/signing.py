@@ -2,21 +2,24 @@
 
 from __future__ import annotations
 
-from ...core.intake import RED_FLAGS, unasked_red_flags
+from ...core.intake import RED_FLAGS
+from ...core.record import fields
+from ...core.record.fields.ask import ConsentAnswer
+from ...core.visit import unasked_red_flags
 from ..workup import Workup
 
 
 def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     """What a signature has to wait for: path of the field and words."""
-    values, missing = workup.values, []
-    unasked = unasked_red_flags(values)
+    record, ask, missing = workup.record, fields.ask, []
+    unasked = unasked_red_flags(record)
     if unasked:
         many = (
             "red flags have" if len(unasked) == len(RED_FLAGS) else f"{len(unasked)} red flags have"
         )
-        missing.append((f"ask.sign.{unasked[0].id}", f"{many} not been asked about"))
-    if values.get("ask.warning") is None:
-        missing.append(("ask.warning", "any other sign has not been asked about"))
+        missing.append((ask.flag[unasked[0].id].there.id, f"{many} not been asked about"))
+    if ask.other_flag not in record:
+        missing.append((ask.other_flag.id, "any other sign has not been asked about"))
     missing += [
         (sign.done_path, f"write down what was done, and by whom, about: {sign.label.lower()}")
         for sign in workup.signs
@@ -24,26 +27,26 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     ]
     if _holds_nothing(workup):
         missing.append(
-            ("look.found.seat", "nothing was found or measured: there is nothing to sign")
+            (fields.found.seat.id, "nothing was found or measured: there is nothing to sign")
         )
     missing += [
         (
-            f"work.finding.{found.id.replace('.', '-')}.reason",
+            fields.work.finding(found.record_id).reason.id,
             f"give a reason for dismissing “{found.title}”",
         )
         for found in workup.findings
         if found.verdict == "dismissed" and not found.dismissed_for
     ]
-    if not values.get("report.follow_up"):
-        missing.append(("report.follow_up", "give a follow-up date"))
-    agreed = (
-        values.get("ask.consent.notes") == "yes"
-    )  # a reason is in own words: kept with consent only
-    for path, value in values.items():
-        settings = path.startswith(("work.seated.", "work.standing."))
-        own = settings and path.count(".") == 2 and value is not None
-        if own and agreed and not values.get(f"{path}.why"):
-            missing.append((f"{path}.why", "give a reason for each number of your own"))
+    if fields.report.follow_up not in record:
+        missing.append((fields.report.follow_up.id, "give a follow-up date"))
+    # a reason is in own words: kept with consent only
+    if record[ask.consent["notes"]] == ConsentAnswer.GIVEN:
+        missing += [
+            (own.why.id, "give a reason for each number of your own")
+            for by_quantity in fields.work.own_number.values()
+            for own in by_quantity.values()
+            if own.value in record and own.why not in record
+        ]
     return missing
 
 

@@ -16,8 +16,9 @@ from ...core.findings import Finding
 from ...core.fit import FitRow, limit_text
 from ...core.plans import RISERS_WARNING, STACK_WARNING
 from ...core.presentation import RowView
-from ...core.record import Entries, spoken_date
+from ...core.record import Record, fields
 from ...core.units import LengthUnit
+from ...core.visit import spoken_date
 from ..models import VisitSnapshot
 from ..paper_models import PaperJoint, PaperPlan, PaperRow, Request, Signature, WorkplacePaper
 from ..workup import Workup
@@ -46,32 +47,19 @@ SHARED_RULES = frozenset(
 )
 SHARED_SUBJECTS = frozenset({"Room"})
 """Findings about pieces and the room: their title and what to do, in the program's words."""
-TICKS: dict[str, str] = {
-    "report.share.work": "Work and place, as written with the client",
-    "report.share.eyes": "What is chosen for lenses and eyes",
-    "report.share.joints": "Angles of the joints",
-    "report.share.heights": "The person in the drawing, with eye and elbow heights",
-}
+TICKS: dict[str, str] = {field.id: field.label for field in fields.report.share.values()}
 """What is on the paper only where ticked, beside own findings and own words, each by itself."""
 
 
-def _ticked(values: Entries, path: str) -> bool:
-    return values.get(path) == "yes"
-
-
-def _requests(findings: list[Finding], values: Entries) -> tuple[list[Request], int]:
+def _requests(findings: list[Finding], record: Record) -> tuple[list[Request], int]:
     """What is asked of the workplace, and how many findings stay out."""
     found: list[Request] = []
     out = 0
     for one in findings:
         if one.state != "off" or one.verdict == "dismissed":
             continue
-        start = (
-            f"work.own.{one.id.removeprefix('own-')}"
-            if one.own
-            else (f"work.finding.{one.id.replace('.', '-')}")
-        )
-        if _ticked(values, f"{start}.workplace") and (one.own or one.words):
+        asked = fields.work.own_finding if one.own else fields.work.finding
+        if record.yes(asked(one.record_id).workplace) and (one.own or one.words):
             said = one.words or one.title
             found.append(Request(title=said, do=one.instruction if one.own else ""))
         elif not one.own and (one.id in SHARED_RULES or one.subject in SHARED_SUBJECTS):
@@ -116,9 +104,9 @@ def workplace_paper(
         That hold for everybody.
 
     """
-    values = workup.values
-    requests, out = _requests(workup.findings, values)
-    person = _ticked(values, "report.share.heights")
+    record, share = workup.record, fields.report.share
+    requests, out = _requests(workup.findings, record)
+    person = record.yes(share["heights"])
     rows = {
         (one.posture, one.key): one
         for posture in (workup.result.seated, workup.result.standing)
@@ -126,7 +114,7 @@ def workplace_paper(
     }
     return WorkplacePaper(
         **head,
-        work=opened.client.work if _ticked(values, "report.share.work") else "",
+        work=opened.client.work if record.yes(share["work"]) else "",
         requests=requests,
         limits=list(workup.limits.at_work),
         table=[_row(line, row, rows[row.posture, row.key], head["unit"]) for row, line in table],
@@ -134,13 +122,13 @@ def workplace_paper(
         cautions=[*(one for one in plan.cautions if one in SHARED_CAUTIONS), *cautions],
         moves=plan.moves,
         chosen=[one for one in plan.chosen if one.startswith("Bifocal")]
-        if _ticked(values, "report.share.eyes")
+        if record.yes(share["eyes"])
         else [],
         joints=[
             PaperJoint(**{name: getattr(one, name) for name in PaperJoint.model_fields})
             for one in workup.joints
         ]
-        if _ticked(values, "report.share.joints")
+        if record.yes(share["joints"])
         else [],
         scene=workup.through.scene(replace(figure, person=person)),
         left_out=out,

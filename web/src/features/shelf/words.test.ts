@@ -3,7 +3,7 @@ import type { Schemas } from "@/shared/api/client";
 import { words } from "./words";
 
 const field = (id: string, kind: string, label: string, unit = "", pair = "") =>
-  ({ id, kind, label, unit, pair }) as Schemas["Field"];
+  ({ id, kind, label, unit, pair }) as Schemas["FieldOut"];
 const FIELDS = [
   field("chair.kind", "choice", "Kind"),
   field("chair.seat_min", "length", "Seat, lowest", "", "Seat"),

@@ -3,7 +3,7 @@ import type { Schemas } from "@/shared/api/client";
 /** The first few values of a piece in words. */
 export function words(
   values: Record<string, string>,
-  fields: readonly Schemas["Field"][],
+  fields: readonly Schemas["FieldOut"][],
   most = 3,
 ): string {
   const known = fields.filter((field) => values[field.id] && !/\.(kind|there)$/.test(field.id));

@@ -4,7 +4,7 @@ import type { StepId } from "@/shared/steps";
 import type { ChangeQueue, FieldState } from "./saving/change-queue";
 import type { WhatIfStore } from "./what-if/what-if-store";
 
-export type Field = Schemas["Field"];
+export type Field = Schemas["FieldOut"];
 export type Pick = { part: string; posture: string; count: number };
 
 export type VisitState = {

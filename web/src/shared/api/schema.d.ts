@@ -1106,6 +1106,18 @@ export interface components {
             height: string | null;
         };
         /**
+         * ArmrestKind
+         * @description Whether there are armrests, and whether they can be set.
+         * @enum {string}
+         */
+        ArmrestKind: "none" | "fixed" | "adjustable";
+        /**
+         * AspectRatio
+         * @description Width of a picture to its height.
+         * @enum {string}
+         */
+        AspectRatio: "16:9" | "16:10" | "21:9" | "4:3" | "5:4";
+        /**
          * At
          * @description The numbers themselves, unrounded: mm, degrees or per cent; for the page's own handles.
          */
@@ -1132,12 +1144,8 @@ export interface components {
         BodyDocument: {
             /** Sex */
             sex?: ("female" | "male") | null;
-            /**
-             * Posture
-             * @default as_they_work
-             * @enum {string}
-             */
-            posture: "as_they_work" | "erect";
+            /** @default as_they_work */
+            posture: components["schemas"]["MeasuredPosture"];
             /** Values */
             values: {
                 [key: string]: components["schemas"]["ValueDocument"];
@@ -1211,8 +1219,7 @@ export interface components {
              * @default 0
              */
             settle_steps: number;
-            /** Writing Hand */
-            writing_hand?: ("left" | "right") | null;
+            writing_hand?: components["schemas"]["Hand"] | null;
             /**
              * Hours
              * @description Hours a day by task.
@@ -1255,8 +1262,7 @@ export interface components {
             id: "unsafe" | "feet" | "thighs" | "back" | "hands_height" | "wrists" | "reach" | "arms" | "screen_height" | "seeing" | "turned" | "phone_paper" | "stillness" | "room" | "own";
             /** Title */
             title: string;
-            /** Severity */
-            severity: ("slight" | "marked" | "strong") | null;
+            severity: components["schemas"]["Severity"] | null;
             /** Safety */
             safety: boolean;
             /** Minutes */
@@ -1271,12 +1277,10 @@ export interface components {
          * @description A chair: seat over the floor, the rest over or along the seat; recline in degrees from upright.
          */
         ChairDocument: {
-            /** Kind */
-            kind?: ("task" | "dining" | "stool" | "ball" | "wheelchair" | "other") | null;
+            kind?: components["schemas"]["ChairKind"] | null;
             seat?: components["schemas"]["RangeDocument"] | null;
             depth?: components["schemas"]["RangeDocument"] | null;
-            /** Armrests */
-            armrests?: ("none" | "fixed" | "adjustable") | null;
+            armrests?: components["schemas"]["ArmrestKind"] | null;
             armrest?: components["schemas"]["RangeDocument"] | null;
             /**
              * Armrests Off
@@ -1286,6 +1290,12 @@ export interface components {
             lumbar?: components["schemas"]["RangeDocument"] | null;
             recline?: components["schemas"]["RangeDocument"] | null;
         };
+        /**
+         * ChairKind
+         * @description What is sat on.
+         * @enum {string}
+         */
+        ChairKind: "task" | "dining" | "stool" | "wheelchair" | "ball" | "other";
         /**
          * ChangeIn
          * @description One change: what was typed into which field, upon which version of it.
@@ -1565,8 +1575,7 @@ export interface components {
              * @default 0
              */
             mouse_below: number | string;
-            /** Under */
-            under?: ("free" | "drawer" | "crossbar") | null;
+            under?: components["schemas"]["UnderDesk"] | null;
             /** Risers */
             risers?: boolean | null;
         };
@@ -1704,10 +1713,8 @@ export interface components {
              *     }
              */
             keyboard: components["schemas"]["KeyboardDocument"];
-            /** Mouse Hand */
-            mouse_hand?: ("left" | "right") | null;
-            /** Mouse Kind */
-            mouse_kind?: ("mouse" | "upright" | "half_upright" | "ball" | "central" | "pad" | "pen") | null;
+            mouse_hand?: components["schemas"]["Hand"] | null;
+            mouse_kind?: components["schemas"]["PointerKind"] | null;
             /** @default {} */
             screen: components["schemas"]["ScreenDocument"];
             /**
@@ -1725,15 +1732,12 @@ export interface components {
         };
         /**
          * Field
-         * @description One field. ``low`` and ``high`` in mm for a length, in ``unit`` for a number.
+         * @description A field: what it is called, which answers it takes, when it makes sense.
          *
-         *     ``part`` is the part of the drawing it belongs to; ``needed`` counts for the step's bead;
-         *     ``section`` is the part of its step; ``when`` names answers without which it makes no sense
-         *     (all of them must hold); ``health`` marks what is kept only with consent to health notes and
-         *     never goes to the workplace; ``pair`` is the name of the range whose lower end it is;
-         *     ``noted_only`` marks what is kept for the record and decides nothing.
+         *     ``low`` and ``high`` are in mm for a length, in ``unit`` for a number; ``when`` are the answers
+         *     of other fields without which it makes no sense; ``pair`` is the range whose lower end it is.
          */
-        Field: {
+        FieldOut: {
             /** Id */
             id: string;
             /**
@@ -1750,65 +1754,35 @@ export interface components {
              * @enum {string}
              */
             kind: "length" | "number" | "choice" | "text" | "date" | "point";
-            /**
-             * Section
-             * @default
-             */
+            /** Section */
             section: string;
-            /**
-             * Help
-             * @default
-             */
+            /** Help */
             help: string;
-            /**
-             * Unit
-             * @default
-             */
+            /** Unit */
             unit: string;
             /** Low */
-            low?: number | null;
+            low: number | null;
             /** High */
-            high?: number | null;
-            /**
-             * Choices
-             * @default []
-             */
+            high: number | null;
+            /** Choices */
             choices: [
                 string,
                 string
             ][];
-            /**
-             * Needed
-             * @default false
-             */
+            /** Needed */
             needed: boolean;
-            /**
-             * Part
-             * @default
-             */
+            /** Part */
             part: string;
-            /**
-             * When
-             * @default []
-             */
+            /** When */
             when: [
                 string,
                 string[]
             ][];
-            /**
-             * Health
-             * @default false
-             */
+            /** Health */
             health: boolean;
-            /**
-             * Pair
-             * @default
-             */
+            /** Pair */
             pair: string;
-            /**
-             * Noted Only
-             * @default false
-             */
+            /** Noted Only */
             noted_only: boolean;
         };
         /**
@@ -1824,11 +1798,11 @@ export interface components {
                 [key: string]: string;
             };
             /** Fields */
-            fields: components["schemas"]["Field"][];
+            fields: components["schemas"]["FieldOut"][];
             /** Families */
-            families: components["schemas"]["Field"][];
+            families: components["schemas"]["FieldOut"][];
             /** Pieces */
-            pieces: components["schemas"]["Piece"][];
+            pieces: components["schemas"]["PieceOut"][];
             /** Kinds */
             kinds: components["schemas"]["ShelfKind"][];
             /** Signs */
@@ -1945,8 +1919,7 @@ export interface components {
             minutes?: number | null;
             /** Sum */
             sum?: string | null;
-            /** Severity */
-            severity?: ("slight" | "marked" | "strong") | null;
+            severity?: components["schemas"]["Severity"] | null;
             /**
              * Evidence
              * @default []
@@ -1979,8 +1952,7 @@ export interface components {
              * @default false
              */
             own: boolean;
-            /** Verdict */
-            verdict?: ("accepted" | "dismissed") | null;
+            verdict?: components["schemas"]["gentle_plumb__core__record__fields__work__Verdict"] | null;
             /** Words */
             words?: string | null;
             /** Dismissed For */
@@ -2357,6 +2329,12 @@ export interface components {
             ][];
         };
         /**
+         * Hand
+         * @description The client's left or right.
+         * @enum {string}
+         */
+        Hand: "left" | "right";
+        /**
          * HardLimits
          * @description What does not fit at all, mm; 0 where nothing is lacking.
          *
@@ -2592,8 +2570,7 @@ export interface components {
          * @description A keyboard; thickness at the home row, slope of its feet in degrees.
          */
         KeyboardDocument: {
-            /** Kind */
-            kind?: ("full" | "no_number_block" | "compact" | "split" | "tented") | null;
+            kind?: components["schemas"]["KeyboardKind"] | null;
             /** Thickness */
             thickness?: (number | string) | null;
             /**
@@ -2607,6 +2584,12 @@ export interface components {
              */
             turned: number;
         };
+        /**
+         * KeyboardKind
+         * @description Shape and width of the keyboard.
+         * @enum {string}
+         */
+        KeyboardKind: "full" | "no_number_block" | "compact" | "split" | "tented";
         /**
          * Landmark
          * @description One point: what it is called, where it is put, in which views it is asked.
@@ -2919,6 +2902,12 @@ export interface components {
             history: components["schemas"]["Mark"][];
         };
         /**
+         * MeasuredPosture
+         * @description How the client sat while heights were taken.
+         * @enum {string}
+         */
+        MeasuredPosture: "as_they_work" | "erect";
+        /**
          * MemberIn
          * @description A new member.
          */
@@ -3058,8 +3047,7 @@ export interface components {
         PaperCause: {
             /** Title */
             title: string;
-            /** Severity */
-            severity: ("slight" | "marked" | "strong") | null;
+            severity: components["schemas"]["Severity"] | null;
             /** Minutes */
             minutes: number | null;
             /** Explains */
@@ -3096,8 +3084,7 @@ export interface components {
             cause: string;
             /** Left */
             left: string;
-            /** Severity */
-            severity: ("slight" | "marked" | "strong") | null;
+            severity: components["schemas"]["Severity"] | null;
             /** Evidence */
             evidence: string[];
         };
@@ -3308,16 +3295,16 @@ export interface components {
             warnings: components["schemas"]["Warn"][];
         };
         /**
-         * Piece
-         * @description One kind of piece; its fields are those whose path starts with one of ``starts``.
+         * PieceOut
+         * @description A kind of piece, and the paths of the fields that describe it.
          */
-        Piece: {
+        PieceOut: {
             /** Id */
             id: string;
             /** Label */
             label: string;
-            /** Starts */
-            starts: string[];
+            /** Paths */
+            paths: string[];
         };
         /**
          * PlanDocument
@@ -3379,6 +3366,12 @@ export interface components {
             /** Same As */
             same_as: string | null;
         };
+        /**
+         * PointerKind
+         * @description What points.
+         * @enum {string}
+         */
+        PointerKind: "mouse" | "upright" | "half_upright" | "ball" | "central" | "pad" | "pen";
         /**
          * PolicyOptionOut
          * @description One position, and why its followers hold it.
@@ -3589,9 +3582,9 @@ export interface components {
         };
         /**
          * RaisedRedFlag
-         * @description A sign that is there: ``done`` is what was done about it and by whom, None while that is open.
+         * @description A red flag that is there: ``done`` is what was done about it and by whom, None while open.
          *
-         *     ``done_path`` and ``by_path`` are the fields that wait for the answer.
+         *     ``done_path`` and ``by_path`` are the paths of the fields that wait for the answer.
          */
         RaisedRedFlag: {
             /** Id */
@@ -3668,7 +3661,7 @@ export interface components {
         };
         /**
          * RedFlag
-         * @description A warning sign in the words it is asked with.
+         * @description A red flag in the words it is asked with.
          */
         RedFlag: {
             /** Id */
@@ -4086,12 +4079,10 @@ export interface components {
          * @description A screen: picture size by diagonal and shape, or by width and height.
          */
         ScreenDocument: {
-            /** Kind */
-            kind?: ("monitor" | "laptop") | null;
+            kind?: components["schemas"]["ScreenKind"] | null;
             /** Diagonal In */
             diagonal_in?: number | null;
-            /** Aspect */
-            aspect?: ("16:9" | "16:10" | "21:9" | "4:3" | "5:4") | null;
+            aspect?: components["schemas"]["AspectRatio"] | null;
             /** Width */
             width?: (number | string) | null;
             /** Height */
@@ -4100,13 +4091,36 @@ export interface components {
             /** Depth Behind */
             depth_behind?: (number | string) | null;
             tilt_deg?: components["schemas"]["RangeDocument"] | null;
-            /** Held */
-            held?: ("fixed" | "stand" | "arm" | "wall") | null;
+            held?: components["schemas"]["ScreenHolder"] | null;
             /** Pixels Across */
             pixels_across?: number | null;
             /** Scale */
             scale?: number | null;
         };
+        /**
+         * ScreenHolder
+         * @description What holds a screen.
+         * @enum {string}
+         */
+        ScreenHolder: "fixed" | "stand" | "arm" | "wall";
+        /**
+         * ScreenKind
+         * @description What is looked at.
+         * @enum {string}
+         */
+        ScreenKind: "monitor" | "laptop" | "television";
+        /**
+         * ScreenPlace
+         * @description Where a screen stands from the main one.
+         * @enum {string}
+         */
+        ScreenPlace: "beside" | "above";
+        /**
+         * ScreenUse
+         * @description How much a screen beside the main one is looked at.
+         * @enum {string}
+         */
+        ScreenUse: "equal" | "some" | "rare";
         /**
          * SessionOut
          * @description A place where one is signed in; ``here`` is the one that asks.
@@ -4220,6 +4234,12 @@ export interface components {
             screen3_top?: number | null;
         };
         /**
+         * Severity
+         * @description How much a finding weighs.
+         * @enum {string}
+         */
+        Severity: "slight" | "marked" | "strong";
+        /**
          * ShelfChange
          * @description A shelf item changed upon its version.
          */
@@ -4278,7 +4298,7 @@ export interface components {
         };
         /**
          * ShelfKind
-         * @description One generic piece: its kind, a name, and what is typed for its fields.
+         * @description One generic piece: its kind, a name, and what is typed into its fields, by path.
          */
         ShelfKind: {
             /** Id */
@@ -4322,12 +4342,10 @@ export interface components {
          * @description A second or third screen, with how much it is looked at and as it was found.
          */
         SideScreenDocument: {
-            /** Kind */
-            kind?: ("monitor" | "laptop") | null;
+            kind?: components["schemas"]["ScreenKind"] | null;
             /** Diagonal In */
             diagonal_in?: number | null;
-            /** Aspect */
-            aspect?: ("16:9" | "16:10" | "21:9" | "4:3" | "5:4") | null;
+            aspect?: components["schemas"]["AspectRatio"] | null;
             /** Width */
             width?: (number | string) | null;
             /** Height */
@@ -4336,20 +4354,14 @@ export interface components {
             /** Depth Behind */
             depth_behind?: (number | string) | null;
             tilt_deg?: components["schemas"]["RangeDocument"] | null;
-            /** Held */
-            held?: ("fixed" | "stand" | "arm" | "wall") | null;
+            held?: components["schemas"]["ScreenHolder"] | null;
             /** Pixels Across */
             pixels_across?: number | null;
             /** Scale */
             scale?: number | null;
-            /** Use */
-            use?: ("equal" | "some" | "rare") | null;
-            /**
-             * Place
-             * @default beside
-             * @enum {string}
-             */
-            place: "beside" | "above";
+            use?: components["schemas"]["ScreenUse"] | null;
+            /** @default beside */
+            place: components["schemas"]["ScreenPlace"];
             /** Top */
             top?: (number | string) | null;
             /** Distance */
@@ -4621,6 +4633,12 @@ export interface components {
             detail: string;
         };
         /**
+         * UnderDesk
+         * @description What hangs over the thighs.
+         * @enum {string}
+         */
+        UnderDesk: "free" | "drawer" | "crossbar";
+        /**
          * Understood
          * @description One sheet as it was understood: whose, which visit, how many values, how many of them new.
          */
@@ -4674,21 +4692,6 @@ export interface components {
              * @description Standard deviation in mm; from the readings where not given.
              */
             sd?: number | null;
-        };
-        /**
-         * Verdict
-         * @description The right answer, the points for the one given (0, half or 1), and why.
-         */
-        Verdict: {
-            /**
-             * Answer
-             * @enum {string}
-             */
-            answer: "keep" | "repeat" | "question";
-            /** Points */
-            points: number;
-            /** Reason */
-            reason: string;
         };
         /**
          * VisitIn
@@ -5018,6 +5021,27 @@ export interface components {
             /** Source */
             source: string;
         };
+        /**
+         * Verdict
+         * @description The right answer, the points for the one given (0, half or 1), and why.
+         */
+        gentle_plumb__core__drill__exercise__Verdict: {
+            /**
+             * Answer
+             * @enum {string}
+             */
+            answer: "keep" | "repeat" | "question";
+            /** Points */
+            points: number;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * Verdict
+         * @description The practitioner's word on a finding.
+         * @enum {string}
+         */
+        gentle_plumb__core__record__fields__work__Verdict: "accepted" | "dismissed";
     };
     responses: never;
     parameters: never;
@@ -8776,7 +8800,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Verdict"];
+                    "application/json": components["schemas"]["gentle_plumb__core__drill__exercise__Verdict"];
                 };
             };
             /** @description Not signed in */

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from ...catalogue import HAND_TASKS, SEATED_TASKS
 from ...observation import HABITS
+from ...record import fields
+from ...record.fields.seen import Seen
 from ..rule import Answer
 
 OF_THE_HANDS = ("wrist", "forearm")
@@ -19,8 +21,8 @@ HABIT_RULES: tuple[Answer, ...] = tuple(
         act="technique",
         who="client",
         title=habit.label,
-        path=f"look.habit.{habit.id}",
-        wrong=("seen",),
+        field=fields.seen.habit[habit.id].seen,
+        wrong=(Seen.SEEN,),
         deg=habit.deg,
         source="house-habits",
         why=habit.why,

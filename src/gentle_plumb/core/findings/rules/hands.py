@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 from ...catalogue import HAND_TASKS
+from ...record import fields
+from ...workstation.kinds import PointerKind, PointerSpeed, TiltFeet
 from ..rule import Amount, Answer, Pair, Rule
 
 HANDS: tuple[Rule, ...] = (
@@ -10,8 +12,8 @@ HANDS: tuple[Rule, ...] = (
         id="keyboard_feet",
         mechanism="wrists",
         title="Keyboard's feet folded out",
-        path="look.keyboard.feet",
-        wrong=("out",),
+        field=fields.keyboard.feet,
+        wrong=(TiltFeet.OUT,),
         deg=10,
         source="house-keyboard",
         why="The keys rise away from the hand and the wrist bends back.",
@@ -26,7 +28,7 @@ HANDS: tuple[Rule, ...] = (
         who="workplace",
         mechanism="wrists",
         title="Thick keyboard",
-        path="look.keyboard.thickness",
+        field=fields.keyboard.thickness,
         most=30,
         source="house-keyboard",
         why="The wrist bends back to come over it, or the desk has to be lower.",
@@ -38,7 +40,7 @@ HANDS: tuple[Rule, ...] = (
         id="keyboard_turned",
         mechanism="wrists",
         title="Keyboard turned",
-        path="look.keyboard.turned",
+        field=fields.keyboard.turned,
         least=-5,
         most=5,
         source="house-keyboard",
@@ -53,7 +55,7 @@ HANDS: tuple[Rule, ...] = (
         id="mouse_level",
         mechanism="reach",
         title="Mouse not on the keys' level",
-        path="look.found.mouse_level",
+        field=fields.found.mouse_level,
         least=-15,
         most=15,
         source="house-mouse",
@@ -66,8 +68,8 @@ HANDS: tuple[Rule, ...] = (
         id="pointer_speed",
         mechanism="reach",
         title="Slow pointer",
-        path="look.pointer.speed",
-        wrong=("slow",),
+        field=fields.pointer.speed,
+        wrong=(PointerSpeed.SLOW,),
         weight=0.2,
         source="house-mouse",
         why="Every way across the screen is a long way for the arm.",
@@ -81,7 +83,7 @@ HANDS: tuple[Rule, ...] = (
         who="workplace",
         mechanism="wrists",
         title="Pointer does not fit the hand",
-        paths=("look.pointer.length", "measure.hand_length.first"),
+        fields=(fields.pointer.length, fields.measure.dimension["hand_length"].first),
         fails=lambda pointer, hand: not 0.5 <= pointer / hand <= 0.8,
         source="house-mouse",
         words="Pointer {0} long, hand {1}",
@@ -89,7 +91,9 @@ HANDS: tuple[Rule, ...] = (
         do="One of half to three quarters of the hand's length.",
         region="wrist",
         weight=0.2,
-        only_if=("look.pointer.kind", ("", "mouse", "upright", "half_upright")),
+        only_if=fields.pointer.kind.open_or(
+            PointerKind.MOUSE, PointerKind.UPRIGHT, PointerKind.HALF_UPRIGHT
+        ),
     ),
 )
 """Places of keys and mouse belong to :mod:`.settings`."""

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ...catalogue import SEATED_TASKS
 from ...observation import LIGHT_TASKS, ROOM
+from ...record import fields
 from ..rule import Amount, Answer, Rule
 
 ROOM_RULES: tuple[Rule, ...] = (
@@ -12,7 +13,7 @@ ROOM_RULES: tuple[Rule, ...] = (
             id=f"light_{id}",
             mechanism="seeing",
             title="Light on the desk",
-            path="look.room.lux",
+            field=fields.seen.lux,
             least=least,
             most=most,
             source="house-light",
@@ -20,7 +21,9 @@ ROOM_RULES: tuple[Rule, ...] = (
             do="A task lamp where it is too dark; blind or another place where it is too bright.",
             region="eyes",
             tasks=SEATED_TASKS,
-            only_if=("look.room.light_for", (id, "") if id == "screen" else (id,)),
+            only_if=fields.seen.light_for.open_or(id)
+            if id == "screen"
+            else fields.seen.light_for.among(id),
         )
         for id, (name, least, most) in LIGHT_TASKS.items()
     ),
@@ -29,7 +32,8 @@ ROOM_RULES: tuple[Rule, ...] = (
             id=f"room_{item.id}",
             mechanism="unsafe" if item.safety else "seeing" if item.group == "Light" else "room",
             title=item.label,
-            path=f"look.room.{item.id}",
+            field=fields.seen.room[item.id].answer,
+            note=fields.seen.room[item.id].note,
             wrong=("wrong",),
             source="house-room",
             why=item.why,

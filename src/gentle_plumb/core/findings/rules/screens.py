@@ -6,6 +6,9 @@ Height and distance of the main one are judged with the settings.
 from __future__ import annotations
 
 from ...catalogue import SCREEN_TASKS
+from ...choices import YesNo
+from ...record import fields
+from ...workstation.kinds import LaptopKeys, ScreenHolder, ScreenKind
 from ..rule import Answer, Rule
 
 SCREEN_RULES: tuple[Rule, ...] = (
@@ -13,15 +16,15 @@ SCREEN_RULES: tuple[Rule, ...] = (
         id="arm_holds",
         mechanism="screen_height",
         title="Screen's arm drifts",
-        path="look.screen.holds",
-        wrong=("no",),
+        field=fields.screens.main.holds,
+        wrong=(YesNo.NO,),
         weight=0.3,
         source="house-screen",
         why="What is set today hangs lower next week.",
         do="Tighten it, or a riser: those don't drift.",
         region="neck",
         tasks=SCREEN_TASKS,
-        only_if=("look.screen.held", ("arm",)),
+        only_if=fields.screens.main.held.among(ScreenHolder.ARM),
         asked="Whether the arm holds is not recorded.",
     ),
     Answer(
@@ -29,8 +32,8 @@ SCREEN_RULES: tuple[Rule, ...] = (
         who="workplace",
         mechanism="seeing",
         title="Television used as a screen",
-        path="look.screen.kind",
-        wrong=("television",),
+        field=fields.screens.main.kind,
+        wrong=(ScreenKind.TELEVISION,),
         weight=0.3,
         source="house-screen",
         why="Its picture is too large and too coarse to be near.",
@@ -43,8 +46,8 @@ SCREEN_RULES: tuple[Rule, ...] = (
         id="laptop_alone",
         mechanism="screen_height",
         title="Laptop with its own keys",
-        path="look.screen.keys",
-        wrong=("own",),
+        field=fields.screens.keys,
+        wrong=(LaptopKeys.OWN,),
         weight=0.4,
         source="house-laptop",
         why="Picture and keys can't both be right.",
@@ -52,7 +55,7 @@ SCREEN_RULES: tuple[Rule, ...] = (
         "reading and calls, low for typing.",
         region="neck",
         tasks=SCREEN_TASKS,
-        only_if=("look.screen.kind", ("laptop",)),
+        only_if=fields.screens.main.kind.among(ScreenKind.LAPTOP),
         asked="Whether the laptop has separate keys is not recorded.",
     ),
 )

@@ -3,6 +3,10 @@
 from __future__ import annotations
 
 from ...catalogue import SCREEN_TASKS
+from ...choices import YesNo
+from ...record import fields
+from ...record.fields.ask import Leans, StandingHabit, TypingBy
+from ...workstation.kinds import DeskKind
 from ..rule import Amount, Answer, Rule
 
 WORK: tuple[Rule, ...] = (
@@ -11,7 +15,7 @@ WORK: tuple[Rule, ...] = (
         act="habit",
         mechanism="stillness",
         title="Hours with the mouse",
-        path="ask.hours.mouse",
+        field=fields.ask.hours["mouse"],
         most=4,
         source="house-hours",
         why="One arm does nearly all of the work.",
@@ -24,7 +28,7 @@ WORK: tuple[Rule, ...] = (
         act="habit",
         mechanism="stillness",
         title="Hours at the desk",
-        path="ask.day_hours",
+        field=fields.ask.day_hours,
         most=10,
         source="house-hours",
         why="No setting is good for that long.",
@@ -35,8 +39,8 @@ WORK: tuple[Rule, ...] = (
         act="technique",
         mechanism="screen_height",
         title="Types by eye",
-        path="ask.typing_by",
-        wrong=("eye",),
+        field=fields.ask.typing_by,
+        wrong=(TypingBy.EYE,),
         deg=20,
         source="house-habits",
         why="The head goes down to the keys and up again with every line.",
@@ -52,8 +56,8 @@ WORK: tuple[Rule, ...] = (
         act="",
         mechanism="seeing",
         title="Leans to see",
-        path="ask.leans",
-        wrong=("forward", "back"),
+        field=fields.ask.leans,
+        wrong=(Leans.FORWARD, Leans.BACK),
         deg=10,
         source="house-habits",
         why="The back leaves the backrest to bring the eyes where they can read.",
@@ -69,14 +73,14 @@ WORK: tuple[Rule, ...] = (
         act="habit",
         mechanism="stillness",
         title="New to standing at work",
-        path="ask.sit_stand",
-        wrong=("new",),
+        field=fields.ask.sit_stand,
+        wrong=(StandingHabit.NEW,),
         weight=0.1,
         source="house-rhythm",
         why="Feet, calves and back need weeks to get used to it.",
         do="Twice 15 minutes a day in the first week, then a little more each week.",
         region="foot",
-        only_if=("look.desk.kind", ("sit_stand", "platform", "cart")),
+        only_if=fields.desk.kind.among(DeskKind.SIT_STAND, DeskKind.PLATFORM, DeskKind.CART),
         standing=True,
         asked="Whether they are used to standing is not recorded.",
     ),
@@ -86,8 +90,8 @@ WORK: tuple[Rule, ...] = (
         adds="headset",
         mechanism="phone_paper",
         title="No headset",
-        path="look.support.headset",
-        wrong=("no",),
+        field=fields.supports.at_hand["headset"].there,
+        wrong=(YesNo.NO,),
         weight=0.3,
         source="house-habits",
         why="The phone ends between ear and shoulder while the hands type.",
@@ -102,8 +106,8 @@ WORK: tuple[Rule, ...] = (
         adds="holder",
         mechanism="phone_paper",
         title="Nothing to hold papers",
-        path="look.support.document_holder",
-        wrong=("no",),
+        field=fields.supports.at_hand["document_holder"].there,
+        wrong=(YesNo.NO,),
         weight=0.3,
         source="house-habits",
         why="Paper flat on the desk takes the head down and the keyboard away.",

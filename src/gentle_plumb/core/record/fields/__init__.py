@@ -1,75 +1,72 @@
 """Every field of a visit: once, here. The page draws its forms from this table.
 
-A field's identifier is its path in the record (``look.found.seat``). Where there can be any
-number of a thing (photographs, own findings), a path holds its identifier and the field a ``*``.
-Ranges are what a field accepts, wide enough that nobody real is refused; they are no advice.
+A field is an object (``fields.chair.kind``) that the record is read with; its identifier is its
+path on the wire and in the database (``look.chair.kind``). Where there can be any number of a
+thing (photographs, findings, actions), a function makes its fields from an identifier, and the
+path of the family has a ``*``. Ranges are what a field accepts, wide enough that nobody real is
+refused; they are no advice.
 """
 
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping
 from dataclasses import replace
 
 from ...errors import UnknownName
-from .ask import ASK
-from .field import STEPS, Field, StepId
-from .later import LATER, NUMBERS, quantity_field
-from .look import LOOK, SCREEN_IDS
-from .measure import MEASURED, ORIGINS, READINGS, SKIPS
-from .own import DECISIONS, SEVERITIES
-from .photo import PHOTO
-
-NOTED_ONLY = frozenset(
-    {
-        "ask.place",
-        "look.note",
-        "look.chair.armrest_gap_max",
-        "look.chair.armrest_gap_min",
-        "look.chair.armrest_turn",
-        "look.chair.castors",
-        "look.chair.cushion",
-        "look.chair.slope_max",
-        "look.chair.slope_min",
-        "look.chair.width",
-        "look.desk.presets",
-        "look.desk.speed",
-        "look.desk.width",
-        "look.footrest.slope",
-        "look.pointer.mat",
-        "look.screen.comes_off",
-        "look.screen.frame",
-        "look.screen.pixels_down",
-        "look.screen.stands_on",
-        "look.tray.width",
-        *(
-            f"look.{screen}.{name}"
-            for screen in SCREEN_IDS[1:]
-            for name in (
-                "comes_off",
-                "depth_behind",
-                "frame",
-                "held",
-                "holds",
-                "pixels_across",
-                "pixels_down",
-                "scale",
-                "stands_on",
-                "tilt_max",
-                "tilt_min",
-                "top_max",
-                "top_min",
-            )
-        ),
-    }
+from . import (
+    ask,
+    cart,
+    chair,
+    desk,
+    found,
+    keyboard,
+    measure,
+    pace,
+    platform,
+    pointer,
+    report,
+    screens,
+    seen,
+    settings,
+    supports,
+    tray,
+    work,
 )
-"""Fields that decide nothing: they are kept, and stand on the client's paper under what was noted."""
+from .field import STEPS, Field, SpanField, StepId, Value, When, fields_in
+from .photo import photo
 
-FIELDS: dict[str, Field] = {
-    field.id: replace(field, noted_only=True) if field.id in NOTED_ONLY else field
-    for field in (*ASK, *LOOK, *LATER)
+FIELDS: dict[str, Field[object]] = {
+    field.id: field
+    for field in fields_in(
+        ask,
+        found,
+        chair,
+        desk,
+        platform,
+        cart,
+        tray,
+        keyboard,
+        pointer,
+        screens.main.kind,
+        screens.keys,
+        screens,
+        supports,
+        seen,
+        measure,
+        work,
+        settings,
+        pace,
+        report,
+    )
 }
-FAMILIES: dict[str, Field] = {field.id: field for field in (*PHOTO, *DECISIONS)}
+"""Every field by its path, in the order it is asked."""
+FAMILIES: dict[str, Field[object]] = {
+    field.id: field
+    for field in fields_in(
+        photo("*"), work.finding("*"), work.own_finding("*"), settings.action("*")
+    )
+}
+"""Fields of things there can be any number of; ``*`` stands for the identifier."""
 _MEMBER = re.compile(
     r"((?:look\.photo|work\.finding|work\.own|set\.action)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
 )
@@ -86,40 +83,44 @@ def family_of(path: str) -> tuple[str, str] | None:
     return (f"{found[1]}*{found[3]}", found[2]) if found else None
 
 
-def field_of(path: str) -> Field:
-    """Look a field up; raises UnknownName if there is none."""
-    found = FIELDS.get(path)
-    if found is not None:
-        return found
+def field_of(path: str) -> Field[object]:
+    """Look a field up by its path; raises UnknownName if there is none."""
+    known = FIELDS.get(path)
+    if known is not None:
+        return known
     family = family_of(path)
     if family is not None and family[0] in FAMILIES:
         return replace(FAMILIES[family[0]], id=path)
     raise UnknownName(field=path, value=path, message=f"There is no field “{path}”.")
 
 
-def applies(field: Field, entries: Mapping[str, object]) -> bool:
-    """Whether a field makes sense with what is already said; ``entries`` maps path to value.
-
-    An answer not given counts as the empty text.
-    """
-    return all(str(entries.get(path) or "") in values for path, values in field.when)
-
-
 __all__ = [
     "FAMILIES",
     "FIELDS",
-    "MEASURED",
-    "NUMBERS",
-    "ORIGINS",
-    "READINGS",
-    "SCREEN_IDS",
-    "SEVERITIES",
-    "SKIPS",
     "STEPS",
     "Field",
+    "SpanField",
     "StepId",
-    "applies",
+    "Value",
+    "When",
+    "ask",
+    "cart",
+    "chair",
+    "desk",
     "family_of",
     "field_of",
-    "quantity_field",
+    "found",
+    "keyboard",
+    "measure",
+    "pace",
+    "photo",
+    "platform",
+    "pointer",
+    "report",
+    "screens",
+    "seen",
+    "settings",
+    "supports",
+    "tray",
+    "work",
 ]

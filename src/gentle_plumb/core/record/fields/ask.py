@@ -2,227 +2,243 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+
 from ...catalogue import TASKS
-from ...intake import CONSENTS, OFTEN, PRECAUTIONS, RED_FLAGS, REGIONS, STRONGEST
-from .field import HAND, YES, Field, amount, choice, length, words
-
-LOWER_LENS = ("bifocal", "progressive")
-
-_CONSENT = tuple(
-    choice(
-        f"ask.consent.{consent.id}",
-        "Consent",
-        consent.label,
-        {"yes": "Given", "no": "Not given", "withdrawn": "Withdrawn"},
-        help=consent.says,
-        needed=consent.id == "notes",
-    )
-    for consent in CONSENTS.values()
-)
+from ...choices import Choice, Hand, YesNo
+from ...intake import CONSENTS, PRECAUTIONS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortOften
+from .field import Field, Place, fields_in
 
 DONE_HELP = "Whom the client was sent to, how soon, and what they were told."
-_SIGNS = (
-    choice(
-        "ask.warning",
-        "Red flags",
-        "Any other sign",
-        {"none": "No other", "clinician": "Yes: clinician first", "urgent": "Yes: care now"},
-        needed=True,
-        health=True,
-        help="Answered once all of them were asked about.",
-    ),
-    words(
-        "ask.warning_done",
-        "Red flags",
-        "What was done about it",
-        health=True,
-        help=DONE_HELP,
-        when=(("ask.warning", ("clinician", "urgent")),),
-    ),
-    words(
-        "ask.warning_by",
-        "Red flags",
-        "By whom",
-        health=True,
-        when=(("ask.warning", ("clinician", "urgent")),),
-    ),
-    *(
-        field
-        for sign in RED_FLAGS.values()
-        for field in (
-            choice(f"ask.sign.{sign.id}", "Red flags", sign.label, YES, health=True, needed=True),
-            words(
-                f"ask.sign.{sign.id}.done",
-                "Red flags",
-                "What was done about it",
-                help=DONE_HELP,
-                health=True,
-                when=((f"ask.sign.{sign.id}", ("yes",)),),
-            ),
-            words(
-                f"ask.sign.{sign.id}.by",
-                "Red flags",
-                "By whom",
-                health=True,
-                when=((f"ask.sign.{sign.id}", ("yes",)),),
-            ),
-        )
-    ),
-)
 
-_HOURS = (
-    *(
-        amount(f"ask.hours.{task}", "Hours", label, "h", 0, 24, needed=task in ("typing", "mouse"))
-        for task, label in TASKS.items()
-    ),
-    amount(
-        "ask.day_hours",
-        "Hours",
-        "At the desk in all",
-        "h",
-        0,
-        24,
-        help="As the client says; compared with the sum of the tasks.",
-    ),
-    amount("ask.standing_hours", "Hours", "Of these standing now", "h", 0, 24),
-)
 
-_HANDS = (
-    choice("ask.writing_hand", "Eyes, hands", "Writing hand", HAND, needed=True),
-    choice("ask.mouse_hand", "Eyes, hands", "Mouse hand", HAND, needed=True, part="mouse"),
-    choice(
-        "ask.typing_by",
-        "Eyes, hands",
-        "Types by",
-        {"touch": "Touch", "eye": "Eye", "mixed": "Some of both"},
-        help="By eye: the head goes down to the keys.",
-    ),
-    choice(
-        "ask.eyewear",
-        "Eyes, hands",
-        "Eyewear at the desk",
-        {
-            "none": "None",
-            "contacts": "Contact lenses",
-            "distance": "Single vision, distance",
-            "reading": "Reading glasses",
-            "computer": "Computer glasses",
-            "bifocal": "Bifocal",
-            "progressive": "Progressive",
-        },
-        needed=True,
-    ),
-    choice(
-        "ask.lower_lens",
-        "Eyes, hands",
-        "Reads through the lower part of the lens",
-        YES,
-        help="Watch the chin while they read from the screen.",
-        when=(("ask.eyewear", LOWER_LENS),),
-    ),
-    length(
-        "ask.sharp_near",
-        "Eyes, hands",
-        "Computer glasses sharp from",
-        200,
-        3000,
-        when=(("ask.eyewear", ("computer",)),),
-        help="From the eye; as the optometrist says.",
-    ),
-    length(
-        "ask.sharp_far",
-        "Eyes, hands",
-        "Computer glasses sharp up to",
-        200,
-        3000,
-        when=(("ask.eyewear", ("computer",)),),
-    ),
-    choice(
-        "ask.leans",
-        "Eyes, hands",
-        "Leans to see",
-        {"forward": "Forward", "back": "Back", "no": "No"},
-    ),
-)
+class ConsentAnswer(Choice):
+    """What was said to one consent."""
 
-_CARE = tuple(
-    field
-    for care in PRECAUTIONS.values()
-    for field in (
-        choice(f"ask.care.{care.id}", "Conditions", care.label, YES, health=True),
-        words(
-            f"ask.care.{care.id}.note",
-            "Conditions",
-            f"{care.label}: what to know",
+    GIVEN = "yes", "Given"
+    NOT_GIVEN = "no", "Not given"
+    WITHDRAWN = "withdrawn", "Withdrawn"
+
+
+class OtherFlag(Choice):
+    """Whether there is a red flag beside those that are asked about."""
+
+    NONE = "none", "No other"
+    CLINICIAN = "clinician", "Yes: clinician first"
+    URGENT = "urgent", "Yes: care now"
+
+
+class WorkPlace(Choice):
+    """Where the work is done."""
+
+    OFFICE = "office", "Office"
+    HOME = "home", "Home"
+    SITE = "site", "On site"
+    BOTH = "both", "Office and home"
+
+
+class StandingHabit(Choice):
+    """How used the client is to standing at work."""
+
+    NEW = "new", "New to it"
+    SOME = "some", "Some"
+    USED = "used", "Used to it"
+
+
+class TypingBy(Choice):
+    """What finds the keys."""
+
+    TOUCH = "touch", "Touch"
+    EYE = "eye", "Eye"
+    MIXED = "mixed", "Some of both"
+
+
+class Eyewear(Choice):
+    """What is worn at the desk."""
+
+    NONE = "none", "None"
+    CONTACTS = "contacts", "Contact lenses"
+    DISTANCE = "distance", "Single vision, distance"
+    READING = "reading", "Reading glasses"
+    COMPUTER = "computer", "Computer glasses"
+    BIFOCAL = "bifocal", "Bifocal"
+    PROGRESSIVE = "progressive", "Progressive"
+
+
+class Leans(Choice):
+    """Which way the client leans to see."""
+
+    FORWARD = "forward", "Forward"
+    BACK = "back", "Back"
+    NO = "no", "No"
+
+
+@dataclass(frozen=True, eq=False)
+class FlagFields:
+    """One red flag: whether it is there, what was done about it, and by whom."""
+
+    there: Field[YesNo]
+    done: Field[str]
+    by: Field[str]
+
+
+@dataclass(frozen=True, eq=False)
+class PrecautionFields:
+    """One condition: whether it holds, what to know, and who lifted its limit when."""
+
+    there: Field[YesNo]
+    note: Field[str]
+    cleared_by: Field[str]
+
+
+@dataclass(frozen=True, eq=False)
+class DiscomfortFields:
+    """Discomfort in one region: how strong, how often, since when, what eases it."""
+
+    strength: Field[float]
+    often: Field[DiscomfortOften]
+    since: Field[str]
+    eases: Field[str]
+
+
+_ask_consent = Place("ask.consent", "Consent")
+consent = {
+    one.id: _ask_consent.choice(
+        one.id, one.label, ConsentAnswer, help=one.says, needed=one.id == "notes"
+    )
+    for one in CONSENTS.values()
+}
+"""What was said to each consent, by name."""
+
+_reason = Place("ask", "Reason")
+reason = _reason.words(
+    "reason", "Reason for the visit", help="In the client's own words.", needed=True, health=True
+)
+place = _reason.choice("place", "Place", WorkPlace, noted_only=True)
+sit_stand = _reason.choice("sit_stand", "Used to standing at work", StandingHabit)
+
+_flags = Place("ask", "Red flags")
+other_flag = _flags.choice(
+    "warning",
+    "Any other sign",
+    OtherFlag,
+    needed=True,
+    health=True,
+    help="Answered once all of them were asked about.",
+)
+_other = other_flag.among(OtherFlag.CLINICIAN, OtherFlag.URGENT)
+other_flag_done = _flags.words(
+    "warning_done", "What was done about it", health=True, help=DONE_HELP, when=_other
+)
+other_flag_by = _flags.words("warning_by", "By whom", health=True, when=_other)
+
+
+def _flag(id: str, label: str) -> FlagFields:
+    at = Place(f"ask.sign.{id}", "Red flags")
+    there = at.choice("", label, YesNo, health=True, needed=True)
+    yes = there.among(YesNo.YES)
+    return FlagFields(
+        there=there,
+        done=at.words("done", "What was done about it", help=DONE_HELP, health=True, when=yes),
+        by=at.words("by", "By whom", health=True, when=yes),
+    )
+
+
+flag = {one.id: _flag(one.id, one.label) for one in RED_FLAGS.values()}
+"""Every red flag, by name."""
+
+RED_FLAG_PATHS = frozenset(
+    field.id for field in fields_in(other_flag, other_flag_done, other_flag_by, flag)
+)
+"""Red flags are asked about, and acted on, with or without consent to notes."""
+
+_hours = Place("ask", "Hours")
+_by_task = Place("ask.hours", "Hours")
+hours = {
+    task: _by_task.amount(task, label, "h", 0, 24, needed=task in ("typing", "mouse"))
+    for task, label in TASKS.items()
+}
+"""Hours a day at each task, by name."""
+day_hours = _hours.amount(
+    "day_hours",
+    "At the desk in all",
+    "h",
+    0,
+    24,
+    help="As the client says; compared with the sum of the tasks.",
+)
+standing_hours = _hours.amount("standing_hours", "Of these standing now", "h", 0, 24)
+
+_hands = Place("ask", "Eyes, hands")
+writing_hand = _hands.choice("writing_hand", "Writing hand", Hand, needed=True)
+mouse_hand = _hands.choice("mouse_hand", "Mouse hand", Hand, needed=True, part="mouse")
+typing_by = _hands.choice(
+    "typing_by", "Types by", TypingBy, help="By eye: the head goes down to the keys."
+)
+eyewear = _hands.choice("eyewear", "Eyewear at the desk", Eyewear, needed=True)
+lower_lens = _hands.choice(
+    "lower_lens",
+    "Reads through the lower part of the lens",
+    YesNo,
+    help="Watch the chin while they read from the screen.",
+    when=eyewear.among(Eyewear.BIFOCAL, Eyewear.PROGRESSIVE),
+)
+_computer = eyewear.among(Eyewear.COMPUTER)
+sharp_near = _hands.length(
+    "sharp_near",
+    "Computer glasses sharp from",
+    200,
+    3000,
+    when=_computer,
+    help="From the eye; as the optometrist says.",
+)
+sharp_far = _hands.length("sharp_far", "Computer glasses sharp up to", 200, 3000, when=_computer)
+leans = _hands.choice("leans", "Leans to see", Leans)
+
+
+def _precaution(id: str, label: str) -> PrecautionFields:
+    at = Place(f"ask.care.{id}", "Conditions")
+    there = at.choice("", label, YesNo, health=True)
+    yes = there.among(YesNo.YES)
+    return PrecautionFields(
+        there=there,
+        note=at.words("note", f"{label}: what to know", health=True, when=yes),
+        cleared_by=at.words(
+            "cleared_by",
+            f"{label}: cleared by, on",
             health=True,
-            when=((f"ask.care.{care.id}", ("yes",)),),
-        ),
-        words(
-            f"ask.care.{care.id}.cleared_by",
-            "Conditions",
-            f"{care.label}: cleared by, on",
-            health=True,
-            when=((f"ask.care.{care.id}", ("yes",)),),
+            when=yes,
             help="Who lifted the limit, and when.",
         ),
     )
-)
 
-_DISCOMFORT = tuple(
-    field
-    for region in REGIONS.values()
-    for field in (
-        amount(
-            f"ask.discomfort.{region.id}", "Discomfort", region.label, "", 0, STRONGEST, health=True
-        ),
-        choice(f"ask.discomfort.{region.id}.often", "Discomfort", "How often", OFTEN, health=True),
-        words(f"ask.discomfort.{region.id}.since", "Discomfort", "Since when", health=True),
-        words(f"ask.discomfort.{region.id}.eases", "Discomfort", "What eases it", health=True),
+
+precaution = {one.id: _precaution(one.id, one.label) for one in PRECAUTIONS.values()}
+"""Every condition that limits a plan, by name."""
+
+
+def _discomfort(id: str, label: str) -> DiscomfortFields:
+    at = Place(f"ask.discomfort.{id}", "Discomfort")
+    return DiscomfortFields(
+        strength=at.amount("", label, "", 0, STRONGEST, health=True),
+        often=at.choice("often", "How often", DiscomfortOften, health=True),
+        since=at.words("since", "Since when", health=True),
+        eases=at.words("eases", "What eases it", health=True),
     )
-)
 
-_FOOTWEAR = (
-    length(
-        "ask.shoe_seated",
-        "Shoes",
-        "Heel, seated",
-        0,
-        150,
-        help="Height of the shoe under the heel; 0 for barefoot.",
-        needed=True,
-        part="seat",
-    ),
-    length("ask.shoe_standing", "Shoes", "Heel, standing", 0, 150, needed=True),
-    length("ask.mat", "Shoes", "Mat underfoot, standing", 0, 60, help="0 where there is none."),
-)
 
-ASK: tuple[Field, ...] = (
-    *_CONSENT,
-    words(
-        "ask.reason",
-        "Reason",
-        "Reason for the visit",
-        help="In the client's own words.",
-        needed=True,
-        health=True,
-    ),
-    choice(
-        "ask.place",
-        "Reason",
-        "Place",
-        {"office": "Office", "home": "Home", "site": "On site", "both": "Office and home"},
-    ),
-    choice(
-        "ask.sit_stand",
-        "Reason",
-        "Used to standing at work",
-        {"new": "New to it", "some": "Some", "used": "Used to it"},
-    ),
-    *_SIGNS,
-    *_HOURS,
-    *_HANDS,
-    *_CARE,
-    *_DISCOMFORT,
-    *_FOOTWEAR,
+discomfort = {region.id: _discomfort(region.id, region.label) for region in REGIONS.values()}
+"""Discomfort in every region of the body chart, by name."""
+
+_shoes = Place("ask", "Shoes")
+shoe_seated = _shoes.length(
+    "shoe_seated",
+    "Heel, seated",
+    0,
+    150,
+    help="Height of the shoe under the heel; 0 for barefoot.",
+    needed=True,
+    part="seat",
 )
-"""All of Ask, in the order it is asked."""
+shoe_standing = _shoes.length("shoe_standing", "Heel, standing", 0, 150, needed=True)
+mat = _shoes.length("mat", "Mat underfoot, standing", 0, 60, help="0 where there is none.")

@@ -2,116 +2,106 @@
 
 from __future__ import annotations
 
-from ...body import DIMENSIONS, TOOLS, Dimension
+from dataclasses import dataclass
+
+from ...body import DIMENSIONS, TOOLS, Dimension, MeasuredPosture, Tool
 from ...body.estimates import LEAST_CORRELATION
-from .field import Field, choice, length, words
+from ...choices import Choice, YesNo
+from .field import Field, Place
 
 READINGS = {"first": "First reading", "second": "Second reading", "third": "Third reading"}
 MEASURED = tuple(DIMENSIONS)
 """Every dimension that can be taken, in the order of measuring."""
 
-ORIGINS = {
-    "measured": "Measured here",
-    "carried_over": "Carried over",
-    "self_measured": "Self-measured",
-}
-SKIPS = {
-    "posture": "The posture can't be taken",
-    "clothing": "Clothing is in the way",
-    "declined": "The client would rather not",
-    "tool": "The instrument is missing",
-    "time": "No time today",
-    "not_needed": "Not needed here",
-}
 
-_WHOLE = (
-    choice(
-        "measure.posture",
-        "How they sit",
-        "Measured",
-        {"as_they_work": "As they work", "erect": "Sitting erect"},
-        help="Erect heights are lowered by the usual slump.",
-    ),
-    choice(
-        "measure.footwear",
-        "How they sit",
-        "Feet",
-        {"barefoot": "Barefoot", "shoes": "In shoes"},
-        help="In shoes the heel is taken off every height from the floor.",
-    ),
-    length(
-        "measure.heel",
-        "How they sit",
-        "Heel of that shoe",
-        0,
-        150,
-        when=(("measure.footwear", ("shoes",)),),
-    ),
-    words("measure.list", "How they sit", "List"),
-    words("measure.table", "How they sit", "Table"),
+class Origin(Choice):
+    """Where a value is from."""
+
+    MEASURED = "measured", "Measured here"
+    CARRIED_OVER = "carried_over", "Carried over"
+    SELF_MEASURED = "self_measured", "Self-measured"
+
+
+class Skip(Choice):
+    """Why a dimension is left out."""
+
+    POSTURE = "posture", "The posture can't be taken"
+    CLOTHING = "clothing", "Clothing is in the way"
+    DECLINED = "declined", "The client would rather not"
+    TOOL = "tool", "The instrument is missing"
+    TIME = "time", "No time today"
+    NOT_NEEDED = "not_needed", "Not needed here"
+
+
+class Footwear(Choice):
+    """What is on the feet while heights are taken."""
+
+    BAREFOOT = "barefoot", "Barefoot"
+    SHOES = "shoes", "In shoes"
+
+
+@dataclass(frozen=True, eq=False)
+class DimensionFields:
+    """What is kept of one dimension: its readings, why one is kept or left out, where it is from."""
+
+    first: Field[float]
+    second: Field[float]
+    third: Field[float]
+    other: Field[float] | None
+    guess: Field[YesNo] | None
+    skip: Field[Skip]
+    kept: Field[str]
+    kept_at: Field[float]
+    tool: Field[Tool]
+    origin: Field[Origin]
+    taken_on: Field[str]
+    taken_by: Field[str]
+
+    @property
+    def readings(self) -> tuple[Field[float], Field[float], Field[float]]:
+        """The readings in the order they are taken."""
+        return self.first, self.second, self.third
+
+
+_whole = Place("measure", "How they sit")
+
+posture = _whole.choice(
+    "posture", "Measured", MeasuredPosture, help="Erect heights are lowered by the usual slump."
 )
+footwear = _whole.choice(
+    "footwear", "Feet", Footwear, help="In shoes the heel is taken off every height from the floor."
+)
+heel = _whole.length("heel", "Heel of that shoe", 0, 150, when=footwear.among(Footwear.SHOES))
+list_ = _whole.words("list", "List")
+table = _whole.words("table", "Table")
 
 
-def _of(entry: Dimension) -> tuple[Field, ...]:
-    start, group = f"measure.{entry.id}", entry.label
+def _dimension(entry: Dimension) -> DimensionFields:
+    path = f"measure.{entry.id}"
+    read = Place(path, entry.label, "reading")
+    about = Place(path, entry.label, "about")
 
-    def taken(name: str, label: str, *, needed: bool = False) -> Field:
-        return length(
-            f"{start}.{name}",
-            group,
-            label,
-            entry.low_mm,
-            entry.high_mm,
-            help=entry.how,
-            needed=needed,
-            part=entry.id,
-            section="reading",
+    def taken(name: str, label: str, *, needed: bool = False) -> Field[float]:
+        return read.length(
+            name, label, entry.low_mm, entry.high_mm, help=entry.how, needed=needed, part=entry.id
         )
 
-    readings = tuple(
-        taken(name, label, needed=entry.needed and name != "third")
-        for name, label in READINGS.items()
-    )
-    side = (taken("other", "Other side"),) if entry.two_sided else ()
-    guess: tuple[Field, ...] = ()
-    if entry.stats and entry.r_stature < LEAST_CORRELATION:
-        guess = (
-            choice(
-                f"{start}.guess",
-                group,
-                "Do with an estimate",
-                {"yes": "Yes", "no": "No"},
-                section="about",
-            ),
-        )
-    return (
-        *readings,
-        *side,
-        *guess,
-        choice(f"{start}.skip", group, "Left out", SKIPS, section="about"),
-        words(f"{start}.kept", group, "Kept because", section="about", health=True),
-        length(f"{start}.kept_at", group, "Kept at", 0, 3000, section="about"),
-        choice(
-            f"{start}.with",
-            group,
-            "Taken with",
-            {str(id): label for id, label in TOOLS.items()},
-            section="about",
-        ),
-        choice(f"{start}.origin", group, "Where it is from", ORIGINS, section="about"),
-        Field(
-            id=f"{start}.taken_on",
-            step="measure",
-            group=group,
-            label="Taken on",
-            kind="date",
-            section="about",
-        ),
-        words(f"{start}.taken_by", group, "Taken by", section="about"),
+    estimated = bool(entry.stats) and entry.r_stature < LEAST_CORRELATION
+    return DimensionFields(
+        first=taken("first", READINGS["first"], needed=entry.needed),
+        second=taken("second", READINGS["second"], needed=entry.needed),
+        third=taken("third", READINGS["third"]),
+        other=taken("other", "Other side") if entry.two_sided else None,
+        guess=about.choice("guess", "Do with an estimate", YesNo) if estimated else None,
+        skip=about.choice("skip", "Left out", Skip),
+        kept=about.words("kept", "Kept because", health=True),
+        kept_at=about.length("kept_at", "Kept at", 0, 3000),
+        tool=about.pick("with", "Taken with", TOOLS),
+        origin=about.choice("origin", "Where it is from", Origin),
+        taken_on=about.date("taken_on", "Taken on"),
+        taken_by=about.words("taken_by", "Taken by"),
     )
 
 
-MEASURE: tuple[Field, ...] = (
-    *_WHOLE,
-    *(field for entry in DIMENSIONS.values() for field in _of(entry)),
-)
+dimension = {entry.id: _dimension(entry) for entry in DIMENSIONS.values()}
+"""What is kept of every dimension, by name."""

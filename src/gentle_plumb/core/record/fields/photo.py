@@ -1,63 +1,61 @@
-"""What is said of one photograph; ``*`` stands for its identifier."""
+"""What is said of one photograph, and placed on it."""
 
 from __future__ import annotations
 
-from ...photo import LANDMARKS, VIEWS
-from .field import Field, choice, length, words
+from dataclasses import dataclass
 
+from ...catalogue import Posture
+from ...photo import LANDMARKS, VIEWS, Taken, View
+from .field import Field, Place
+
+PHOTO_FAMILY = "look.photo"
+"""What the path of everything about photographs begins with."""
 MOST_PX = 20000.0
 """Furthest a landmark can lie from the corner, px. Source: geometry."""
 
+POSTURES: dict[Posture, str] = {"seated": "Seated", "standing": "Standing"}
+TAKEN: dict[Taken, str] = {"before": "As found", "after": "As left"}
 
-def _point(id: str, label: str, help: str) -> Field:
-    return Field(
-        id=f"look.photo.*.{id}",
-        step="look",
-        group="Points",
-        label=label,
-        kind="point",
-        unit="px",
-        low=0,
-        high=MOST_PX,
-        section="photos",
-        help=help,
+
+@dataclass(frozen=True, eq=False)
+class PhotoFields:
+    """One photograph: view, posture, when it was taken, scale, note, and its landmarks by name."""
+
+    view: Field[View]
+    posture: Field[Posture]
+    when: Field[Taken]
+    known: Field[float]
+    camera: Field[float]
+    note: Field[str]
+    points: dict[str, Field[str]]
+
+
+def photo(id: str) -> PhotoFields:
+    """Return the fields of one photograph."""
+    at, points = (
+        Place(f"{PHOTO_FAMILY}.{id}", group, "photos") for group in ("Photograph", "Points")
     )
-
-
-PHOTO: tuple[Field, ...] = (
-    choice("look.photo.*.view", "Photograph", "View", VIEWS, section="photos"),
-    choice(
-        "look.photo.*.posture",
-        "Photograph",
-        "Posture",
-        {"seated": "Seated", "standing": "Standing"},
-        section="photos",
-    ),
-    choice(
-        "look.photo.*.when",
-        "Photograph",
-        "Taken",
-        {"before": "As found", "after": "As left"},
-        section="photos",
-    ),
-    length(
-        "look.photo.*.known",
-        "Photograph",
-        "Known length in the picture",
-        20,
-        3000,
-        section="photos",
-        help="Between the two scale points, in the client's plane.",
-    ),
-    length(
-        "look.photo.*.camera",
-        "Photograph",
-        "Camera to client",
-        200,
-        20000,
-        section="photos",
-        help="About 3 m is good; under 2 m the picture deceives.",
-    ),
-    words("look.photo.*.note", "Photograph", "Note", section="photos", health=True),
-    *(_point(mark.id, mark.label, mark.where) for mark in LANDMARKS.values()),
-)
+    return PhotoFields(
+        view=at.pick("view", "View", VIEWS),
+        posture=at.pick("posture", "Posture", POSTURES),
+        when=at.pick("when", "Taken", TAKEN),
+        known=at.length(
+            "known",
+            "Known length in the picture",
+            20,
+            3000,
+            help="Between the two scale points, in the client's plane.",
+        ),
+        camera=at.length(
+            "camera",
+            "Camera to client",
+            200,
+            20000,
+            help="About 3 m is good; under 2 m the picture deceives.",
+        ),
+        note=at.words("note", "Note", health=True),
+        points={
+            mark.id: points.point(mark.id, mark.label, MOST_PX, help=mark.where)
+            for mark in LANDMARKS.values()
+        },
+    )

@@ -7,21 +7,20 @@ import { FieldsForm } from "../../fields-form";
 import { applies, type Field, useVisitState } from "../../visit-context";
 import { FromShelf, KeepOnShelf, typedOf, WORKSTATION } from "./shelf-dialogs";
 
-type Piece = Schemas["Piece"];
+type Piece = Schemas["PieceOut"];
 
 /** The pieces of the workstation, each with its attributes; from the shelf, and back onto it. */
 export function Pieces() {
   const { catalogue, fields, cells, worked, readOnly, sought } = useVisitState();
   const [open, setOpen] = useState<string | null>("chair");
   useEffect(() => {
-    const holds = (piece: Piece) => piece.starts.some((start) => sought?.startsWith(start));
+    const holds = (piece: Piece) => sought !== null && piece.paths.includes(sought);
     const piece = sought && catalogue.pieces.find(holds);
     if (piece) setOpen(piece.id);
   }, [sought, catalogue.pieces]);
   const shelf = useShelf().data ?? [];
   const shared = shelf.find((item) => item.id === cells.get(fieldId("look.workstation"))?.typed);
-  const of = (piece: Piece) =>
-    fields.filter((field) => piece.starts.some((start) => field.id.startsWith(start)));
+  const of = (piece: Piece) => fields.filter((field) => piece.paths.includes(field.id));
   return (
     <div>
       <section aria-label="Shared workstation" className="mb-3 border-b border-hair pb-3">

@@ -11,9 +11,9 @@ from datetime import date
 
 from ..body import DIMENSIONS, Body, Earlier, Question, questions
 from ..body.plausibility import FACTORS
+from ..record import Record, fields
 from ..units import MM_PER, LengthUnit, format_length
-from .fields import READINGS
-from .to_body import Entries, heel_of, number_at, other_sides, resolved_of
+from .body import heel_of, other_sides, resolved_of
 
 KEPT_WITHIN_MM = 0.6
 """A reason for keeping a value holds for as long as it is shown as that value, mm. Source: house-repeat."""
@@ -76,49 +76,45 @@ def _as_other_unit(mm: float, factor: float, unit: LengthUnit) -> str:
     return f"{mm / 10:.4g} mm" if factor < 1 else f"{mm:.4g} cm"
 
 
-def _paths(entries: Entries, name: str) -> list[tuple[str, float]]:
+def _paths(record: Record, name: str) -> list[tuple[str, float]]:
     """The readings of a dimension that are there: path and mm."""
-    found = (
-        (f"measure.{name}.{reading}", number_at(entries, f"measure.{name}.{reading}"))
-        for reading in READINGS
-    )
-    return [(path, mm) for path, mm in found if mm is not None]
+    read = ((field.id, record[field]) for field in fields.measure.dimension[name].readings)
+    return [(path, mm) for path, mm in read if mm is not None]
 
 
-def _exchange(entries: Entries, a: str, b: str, unit: LengthUnit) -> tuple[Fix, ...]:
+def _exchange(record: Record, a: str, b: str, unit: LengthUnit) -> tuple[Fix, ...]:
     fixes = []
+    dimension = fields.measure.dimension
     for here, there in ((a, b), (b, a)):
-        for reading in READINGS:
-            held = number_at(entries, f"measure.{here}.{reading}")
-            other = number_at(entries, f"measure.{there}.{reading}")
-            if held is not None or other is not None:
-                fixes.append(
-                    Fix(f"measure.{here}.{reading}", _length(other, unit) if other else "")
-                )
+        both = zip(dimension[here].readings, dimension[there].readings, strict=True)
+        for mine, theirs in both:
+            other = record[theirs]
+            if mine in record or other is not None:
+                fixes.append(Fix(mine.id, _length(other, unit) if other else ""))
     return tuple(fixes)
 
 
 def _way_out(
-    entries: Entries, question: Question, unit: LengthUnit
+    record: Record, question: Question, unit: LengthUnit
 ) -> tuple[str | None, tuple[Fix, ...]]:
     slip, name = question.slip, question.dimension
     if slip is None:
         return None, ()
     if slip.other is not None:
-        moved = _exchange(entries, name, slip.other, unit)
-        if slip.kind == "exchanged" or _paths(entries, slip.other):
+        moved = _exchange(record, name, slip.other, unit)
+        if slip.kind == "exchanged" or _paths(record, slip.other):
             return f"Exchange with {_label(slip.other).lower()}", moved
         return f"Put it under {_label(slip.other).lower()}", moved
     if slip.factor is not None:
         fixes = tuple(
-            Fix(path, _as_other_unit(mm, slip.factor, unit)) for path, mm in _paths(entries, name)
+            Fix(path, _as_other_unit(mm, slip.factor, unit)) for path, mm in _paths(record, name)
         )
         return f"Make it {' and '.join(dict.fromkeys(fix.typed for fix in fixes))}", fixes
     if slip.mm is None:
         return None, ()
-    heel = heel_of(entries, name) or 0.0
+    heel = heel_of(record, name) or 0.0
     by = slip.mm - question.value_mm
-    fixes = tuple(Fix(path, _length(mm + by, unit)) for path, mm in _paths(entries, name))
+    fixes = tuple(Fix(path, _length(mm + by, unit)) for path, mm in _paths(record, name))
     return f"Make it {_length(slip.mm + heel, unit)}", fixes
 
 
@@ -154,11 +150,14 @@ def _text(question: Question, unit: LengthUnit) -> str:
     return f"{label} {value} is far from the {near} (± {spread}) that goes with {basis}.{perhaps or ' Is it right?'}"
 
 
-def _between_readings(entries: Entries, name: str, unit: LengthUnit) -> Doubt | None:
+def _between_readings(record: Record, name: str, unit: LengthUnit) -> Doubt | None:
     """Two readings of which one was typed in another unit or with its digits swapped."""
-    if entries.get(f"measure.{name}.second") is None or not resolved_of(entries, name).needs_third:
+    if (
+        fields.measure.dimension[name].second not in record
+        or not resolved_of(record, name).needs_third
+    ):
         return None
-    found = _paths(entries, name)[:2]
+    found = _paths(record, name)[:2]
     if len(found) < 2:
         return None
     limit = DIMENSIONS[name].repeat_limit_mm
@@ -186,8 +185,8 @@ def _between_readings(entries: Entries, name: str, unit: LengthUnit) -> Doubt | 
     return None
 
 
-def _shoes(entries: Entries, body: Body) -> Doubt | None:
-    inside = [name for name in body.values if heel_of(entries, name) is None]
+def _shoes(record: Record, body: Body) -> Doubt | None:
+    inside = [name for name in body.values if heel_of(record, name) is None]
     if not inside:
         return None
     return Doubt(
@@ -199,14 +198,14 @@ def _shoes(entries: Entries, body: Body) -> Doubt | None:
 
 
 def doubts(
-    entries: Entries, body: Body, unit: LengthUnit, earlier: Mapping[str, Earlier] | None = None
+    record: Record, body: Body, unit: LengthUnit, earlier: Mapping[str, Earlier] | None = None
 ) -> list[Doubt]:
     """Every doubt about a visit's dimensions, kept ones among them with their reason."""
-    found = [one for name in DIMENSIONS if (one := _between_readings(entries, name, unit))]
-    shoes = _shoes(entries, body)
+    found = [one for name in DIMENSIONS if (one := _between_readings(record, name, unit))]
+    shoes = _shoes(record, body)
     if shoes is not None:
         found.append(shoes)
-    asked = questions(body, earlier=earlier, other_side=other_sides(entries))
+    asked = questions(body, earlier=earlier, other_side=other_sides(record))
     explained = {one.dimension for one in asked if one.kind == "far" and one.slip is not None}
     for question in asked:
         if question.kind in ("earlier", "relation") and explained & {
@@ -214,9 +213,9 @@ def doubts(
             *question.others,
         }:
             continue  # a slip already says why it is off
-        way_out, fixes = _way_out(entries, question, unit)
-        kept_at = number_at(entries, f"measure.{question.dimension}.kept_at")
-        kept = entries.get(f"measure.{question.dimension}.kept")
+        way_out, fixes = _way_out(record, question, unit)
+        asked_of = fields.measure.dimension[question.dimension]
+        kept_at, kept = record[asked_of.kept_at], record[asked_of.kept]
         stays = kept_at is not None and abs(kept_at - question.value_mm) <= KEPT_WITHIN_MM
         found.append(
             Doubt(
@@ -225,7 +224,7 @@ def doubts(
                 text=_text(question, unit),
                 way_out=way_out,
                 fixes=fixes,
-                kept=str(kept) if kept and stays and question.kind != "sheet" else None,
+                kept=kept if kept and stays and question.kind != "sheet" else None,
             )
         )
     if all(one.kept for one in found if one.kind == "earlier"):

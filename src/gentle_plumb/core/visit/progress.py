@@ -7,8 +7,9 @@ from dataclasses import dataclass
 
 from ..body import DIMENSIONS
 from ..fit import NEEDED_ROWS, FitResult, FitRow
-from .fields import FIELDS, STEPS, StepId, applies
-from .to_body import Entries, settled
+from ..record import FIELDS, STEPS, Record, StepId, fields
+from ..record.fields.ask import ConsentAnswer
+from .body import settled
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -27,21 +28,20 @@ class StepProgress:
         return self.done >= self.needed
 
 
-ACTED_ON = ("ask.warning", "ask.sign.")
-"""Red flags are asked about with or without consent to notes."""
+NOTES_WITHHELD = (ConsentAnswer.NOT_GIVEN, ConsentAnswer.WITHDRAWN)
 
 
-def _by_fields(step: StepId, entries: Entries) -> StepProgress:
-    withheld = entries.get("ask.consent.notes") in ("no", "withdrawn")
+def _by_fields(step: StepId, record: Record) -> StepProgress:
+    withheld = record[fields.ask.consent["notes"]] in NOTES_WITHHELD
     needed = [
         field
         for field in FIELDS.values()
         if field.step == step
         and field.needed
-        and applies(field, entries)
-        and not (field.health and withheld and not field.id.startswith(ACTED_ON))
+        and record.applies(field)
+        and not (field.health and withheld and field.id not in fields.ask.RED_FLAG_PATHS)
     ]
-    missing = [f"{field.group}: {field.label}" for field in needed if entries.get(field.id) is None]
+    missing = [f"{field.group}: {field.label}" for field in needed if field not in record]
     return StepProgress(
         step=step,
         label=STEPS[step],
@@ -51,8 +51,8 @@ def _by_fields(step: StepId, entries: Entries) -> StepProgress:
     )
 
 
-def _measured(entries: Entries, listed: Sequence[str]) -> StepProgress:
-    missing = [DIMENSIONS[name].label for name in listed if not settled(entries, name)]
+def _measured(record: Record, listed: Sequence[str]) -> StepProgress:
+    missing = [DIMENSIONS[name].label for name in listed if not settled(record, name)]
     return StepProgress(
         step="measure",
         label=STEPS["measure"],
@@ -62,24 +62,25 @@ def _measured(entries: Entries, listed: Sequence[str]) -> StepProgress:
     )
 
 
+def _is_set(record: Record, row: FitRow) -> bool:
+    asked = fields.settings.setting[row.posture].get(row.key)
+    return asked is not None and (asked.measured in record or asked.aimed in record)
+
+
 def progress(
-    entries: Entries, result: FitResult, order: list[FitRow], *, listed: Sequence[str], signed: bool
+    record: Record, result: FitResult, order: list[FitRow], *, listed: Sequence[str], signed: bool
 ) -> Mapping[StepId, StepProgress]:
-    """Every step's progress, from the entries, the fit and its working order.
+    """Every step's progress, from the record, the fit and its working order.
 
     ``listed`` are the dimensions that this visit is to measure.
     """
     rows = [row for row in result.seated.rows if row.key in NEEDED_ROWS]
     open_rows = [row.label for row in rows if row.target is None]
-    left = [
-        row
-        for row in order
-        if all(entries.get(f"set.{row.posture}.{row.key}{end}") is None for end in ("", ".aimed"))
-    ]
+    left = [row for row in order if not _is_set(record, row)]
     steps = [
-        _by_fields("ask", entries),
-        _by_fields("look", entries),
-        _measured(entries, listed),
+        _by_fields("ask", record),
+        _by_fields("look", record),
+        _measured(record, listed),
         StepProgress(
             step="work",
             label=STEPS["work"],
@@ -94,7 +95,7 @@ def progress(
             needed=max(1, len(order)),
             next=left[0].label if left else None,
         ),
-        _by_fields("pace", entries),
+        _by_fields("pace", record),
         StepProgress(
             step="report",
             label=STEPS["report"],

@@ -1,0 +1,111 @@
+"""The chair: what it can do, loaded."""
+
+from __future__ import annotations
+
+from ...choices import YesNo
+from ...workstation.kinds import (
+    ArmrestKind,
+    Castors,
+    ChairKind,
+    GasSpring,
+    LumbarKind,
+    NeckRest,
+    Stability,
+    TiltLock,
+)
+from .field import Place
+
+_at = Place("look.chair", "Chair", "pieces")
+
+kind = _at.choice("kind", "Kind of chair", ChairKind, part="seat")
+
+_not_backless = kind.open_or(
+    ChairKind.TASK, ChairKind.DINING, ChairKind.WHEELCHAIR, ChairKind.OTHER
+)
+_task = kind.open_or(ChairKind.TASK, ChairKind.OTHER)
+
+_seat_step = _at.length(
+    "seat_step",
+    "Seat goes in steps of",
+    1,
+    100,
+    part="seat",
+    when=_task,
+    help="Left open where it stops anywhere.",
+)
+seat = _at.span(
+    "seat",
+    "Seat",
+    250,
+    900,
+    part="seat",
+    needed=True,
+    help="What it can do, loaded: somebody sits on it.",
+    when=kind.open_or(
+        ChairKind.TASK, ChairKind.DINING, ChairKind.STOOL, ChairKind.BALL, ChairKind.OTHER
+    ),
+    step=_seat_step,
+)
+sink = _at.length(
+    "sink",
+    "Sinks under load",
+    0,
+    80,
+    part="seat",
+    when=_task,
+    help="Only where the range is the maker's, unloaded: it is taken off.",
+)
+depth = _at.span("depth", "Seat depth", 250, 700, ends=("shortest", "longest"), part="seat_depth")
+slope = _at.turn("slope", "Seat slope, front down", -10, 20, when=_task, noted_only=True)
+lock = _at.choice("lock", "Tilt lock", TiltLock, when=_task)
+backrest = _at.turn("backrest", "Backrest from level", 80, 140, when=_task)
+lumbar_kind = _at.choice(
+    "lumbar_kind", "Lumbar support", LumbarKind, when=_not_backless, part="lumbar"
+)
+lumbar = _at.span(
+    "lumbar",
+    "Lumbar pad over the seat",
+    50,
+    400,
+    part="lumbar",
+    when=_not_backless,
+    step=_at.length(
+        "lumbar_step",
+        "Lumbar step",
+        1,
+        100,
+        part="lumbar",
+        when=lumbar_kind.among(LumbarKind.STEPS),
+    ),
+)
+neck_rest = _at.choice("neck_rest", "Neck rest", NeckRest, when=_not_backless)
+armrests = _at.choice("armrests", "Armrests", ArmrestKind, part="armrest")
+
+_arms = armrests.among(ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
+
+armrest = _at.span("armrest", "Armrest over the seat", 80, 450, part="armrest", when=_arms)
+armrest_gap = _at.span(
+    "armrest_gap",
+    "Between the armrests",
+    300,
+    700,
+    ends=("narrowest", "widest"),
+    part="armrest",
+    when=_arms,
+    noted_only=True,
+)
+armrests_off = _at.choice("armrests_off", "Armrests come off", YesNo, when=_arms, part="armrest")
+armrest_turn = _at.choice("armrest_turn", "Armrests turn", YesNo, when=_arms, noted_only=True)
+width = _at.length("width", "Seat width", 250, 800, noted_only=True)
+castors = _at.choice("castors", "Castors", Castors, noted_only=True)
+stability = _at.choice("stability", "Stability", Stability)
+lift = _at.choice("lift", "Gas spring", GasSpring, when=_task)
+cushion = _at.length(
+    "cushion",
+    "Own cushion, loaded",
+    0,
+    150,
+    when=kind.among(ChairKind.WHEELCHAIR),
+    help="Part of the seat's height; never changed without the seating therapist.",
+    noted_only=True,
+)

@@ -1,0 +1,176 @@
+"""As found, in the order in which one walks round a desk: chair, feet, desk, hands, screen, standing."""
+
+from __future__ import annotations
+
+from ...catalogue import QUANTITIES
+from ...workstation.kinds import ArmrestKind, ChairKind, DeskKind, ScreenKind
+from . import chair as _chair
+from . import desk as _desk
+from . import screens as _screens
+from .field import Field, Place
+
+_at = Place("look.found", "As found", "walk")
+_with_back = _chair.kind.open_or(
+    ChairKind.TASK, ChairKind.DINING, ChairKind.WHEELCHAIR, ChairKind.OTHER
+)
+_with_arms = _chair.armrests.open_or(ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
+
+seat = _at.quantity(
+    QUANTITIES["seat"],
+    "Seat, loaded",
+    part="seat",
+    needed=True,
+    help="Floor to the seat with the client on it, under the sit bones.",
+)
+seat_depth = _at.quantity(
+    QUANTITIES["seat_depth"],
+    "Seat depth",
+    part="seat_depth",
+    help="Front edge to the backrest, along the seat.",
+)
+backrest = _at.quantity(
+    QUANTITIES["backrest"], "Backrest from level", when=_with_back, help="Upright is 90."
+)
+lumbar = _at.quantity(
+    QUANTITIES["lumbar"],
+    "Lumbar pad over the seat",
+    part="lumbar",
+    when=_with_back,
+    help="Loaded seat to the middle of the pad.",
+)
+armrest = _at.quantity(
+    QUANTITIES["armrest"], "Armrest over the seat", part="armrest", when=_with_arms
+)
+armrest_gap = _at.length(
+    "armrest_gap",
+    "Between the armrests",
+    300,
+    700,
+    part="armrest",
+    when=_with_arms,
+    help="Inner edge to inner edge.",
+)
+footrest = _at.quantity(
+    QUANTITIES["footrest"],
+    "Footrest",
+    part="footrest",
+    help="Floor to the middle of the sole; 0 where there is none.",
+)
+surface = _at.quantity(
+    QUANTITIES["surface"],
+    "Surface",
+    part="surface",
+    needed=True,
+    help="Floor to what the keyboard stands on.",
+)
+underside = _at.length(
+    "underside",
+    "Lowest part over the thighs",
+    300,
+    1450,
+    part="surface",
+    help="Floor to underside, drawer or crossbar.",
+)
+keys_edge = _at.quantity(QUANTITIES["keys_edge"], "Desk edge to the home row", part="keys")
+mouse = _at.quantity(
+    QUANTITIES["mouse"],
+    "Mouse from the midline",
+    part="mouse",
+    needed=True,
+    help="Centre of the mouse to the B key.",
+)
+mouse_forward = _at.quantity(
+    QUANTITIES["mouse_forward"],
+    "Desk edge to the mouse",
+    part="mouse_forward",
+    help="Desk edge to the middle of the mouse.",
+)
+mouse_level = _at.length(
+    "mouse_level",
+    "Mouse above or below the keys' surface",
+    -300,
+    300,
+    part="mouse",
+    help="Below is negative; 0 on the same level.",
+)
+screen_top = _at.quantity(
+    QUANTITIES["screen_top"],
+    "Screen top, picture not frame",
+    part="screen_top",
+    needed=True,
+    help="Floor to the upper edge of the picture.",
+)
+distance = _at.quantity(
+    QUANTITIES["distance"],
+    "Eye to screen",
+    part="distance",
+    needed=True,
+    help="Corner of the eye to the middle of the picture.",
+)
+tilt = _at.quantity(QUANTITIES["tilt"], "Screen tilted back", part="tilt")
+
+
+def _beside(id: str, index: int) -> dict[str, Field[float]]:
+    """Where a second or third screen stands, by quantity."""
+    there = _screens.side[id].kind.among(*ScreenKind)
+    return {
+        f"{id}_top": _at.quantity(QUANTITIES[f"{id}_top"], f"Screen {index} top", when=there),
+        f"{id}_distance": _at.quantity(
+            QUANTITIES[f"{id}_distance"], f"Eye to screen {index}", when=there
+        ),
+        f"{id}_bearing": _at.quantity(
+            QUANTITIES[f"{id}_bearing"],
+            f"Screen {index} to the side",
+            help="From straight ahead to its middle; left is negative.",
+            when=there,
+        ),
+    }
+
+
+beside = {
+    key: field
+    for index, id in enumerate(_screens.side, start=2)
+    for key, field in _beside(id, index).items()
+}
+"""Where the second and third screen stand, by quantity."""
+screen_bearing = _at.quantity(
+    QUANTITIES["screen_bearing"],
+    "Main screen to the side",
+    part="distance",
+    help="From straight ahead to its middle; left is negative.",
+)
+
+by_quantity: dict[str, Field[float]] = {
+    "seat": seat,
+    "seat_depth": seat_depth,
+    "backrest": backrest,
+    "lumbar": lumbar,
+    "armrest": armrest,
+    "footrest": footrest,
+    "surface": surface,
+    "keys_edge": keys_edge,
+    "mouse": mouse,
+    "mouse_forward": mouse_forward,
+    "screen_top": screen_top,
+    "distance": distance,
+    "tilt": tilt,
+    "screen_bearing": screen_bearing,
+    **beside,
+}
+"""The field of each quantity as found seated."""
+
+_stands = _desk.kind.among(DeskKind.SIT_STAND, DeskKind.PLATFORM, DeskKind.CART, DeskKind.COUNTER)
+_up = Place("look.found_standing", "As found standing", "walk")
+
+standing: dict[str, Field[float]] = {
+    "surface": _up.quantity(
+        QUANTITIES["surface"], "Surface, standing", part="surface", when=_stands
+    ),
+    "screen_top": _up.quantity(
+        QUANTITIES["screen_top"], "Screen top, standing", part="screen_top", when=_stands
+    ),
+    "distance": _up.quantity(
+        QUANTITIES["distance"], "Eye to screen, standing", part="distance", when=_stands
+    ),
+}
+"""As found standing, by quantity."""

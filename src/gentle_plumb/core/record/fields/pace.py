@@ -1,0 +1,10 @@
+"""Pace: the rhythm of the day."""
+
+from __future__ import annotations
+
+from ...pace import RHYTHMS
+from .field import Place
+
+rhythm = Place("pace", "Rhythm").pick(
+    "rhythm", "Rhythm", {one.id: one.label for one in RHYTHMS.values()}, needed=True
+)

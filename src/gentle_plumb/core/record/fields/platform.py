@@ -1,0 +1,22 @@
+"""A platform on a fixed desk: a deck for the keys, and one for the screen."""
+
+from __future__ import annotations
+
+from ...workstation.kinds import DeskKind
+from . import desk as _desk
+from .field import Place
+
+_at = Place("look.platform", "Desk", "pieces")
+_there = _desk.kind.among(DeskKind.PLATFORM)
+
+desk = _at.length("desk", "Desk under the platform", 350, 1200, when=_there)
+keys = _at.span("keys", "Platform's key deck over the desk", 0, 700, part="surface", when=_there)
+screen = _at.span(
+    "screen",
+    "Platform's screen deck over the desk",
+    0,
+    900,
+    part="screen_top",
+    when=_there,
+    help="Lowered for sitting, the screen has to be set again.",
+)

@@ -1,0 +1,153 @@
+"""The main screen, and up to two more."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...choices import YesNo
+from ...workstation.kinds import (
+    AspectRatio,
+    LaptopKeys,
+    ScreenHolder,
+    ScreenKind,
+    ScreenPlace,
+    ScreenUse,
+    StandsOn,
+)
+from .field import Field, Place, SpanField, When
+
+STANDING = (ScreenKind.MONITOR, ScreenKind.TELEVISION)
+
+
+@dataclass(frozen=True, eq=False)
+class ScreenFields:
+    """What is asked of any screen."""
+
+    kind: Field[ScreenKind]
+    diagonal: Field[float]
+    aspect: Field[AspectRatio]
+    pixels_across: Field[float]
+    pixels_down: Field[float]
+    scale: Field[float]
+    frame: Field[float]
+    held: Field[ScreenHolder]
+    top: SpanField
+    holds: Field[YesNo]
+    tilt: SpanField
+    stands_on: Field[StandsOn]
+    comes_off: Field[YesNo]
+    depth_behind: Field[float]
+
+
+@dataclass(frozen=True, eq=False)
+class SideScreenFields(ScreenFields):
+    """A second or third screen: how much it is looked at, and where it stands."""
+
+    use: Field[ScreenUse]
+    place: Field[ScreenPlace]
+
+
+def _fields_of(
+    at: Place, kind: Field[ScreenKind], raised: When, *, part: str, side: bool
+) -> ScreenFields:
+    """Make the fields of one screen; the main one decides most, of the others much is only noted.
+
+    ``raised`` is when its picture can go up and down.
+    """
+    there: When = kind.among(*ScreenKind) if side else ()
+    stands = kind.among(*STANDING) if side else kind.open_or(*STANDING)
+    held = at.choice("held", "Held by", ScreenHolder, when=stands, noted_only=side)
+    stands_on = at.choice("stands_on", "Stands on", StandsOn, when=stands, noted_only=True)
+    return ScreenFields(
+        kind=kind,
+        diagonal=at.amount(
+            "diagonal",
+            "Diagonal of the picture",
+            "in",
+            7,
+            100,
+            part=part,
+            needed=not side,
+            when=stands,
+        ),
+        aspect=at.choice("aspect", "Shape", AspectRatio, part=part, needed=not side, when=stands),
+        pixels_across=at.amount(
+            "pixels_across", "Pixels across", "px", 320, 16000, when=there, noted_only=side
+        ),
+        pixels_down=at.amount(
+            "pixels_down", "Pixels down", "px", 200, 16000, when=there, noted_only=True
+        ),
+        scale=at.amount("scale", "Display scale", "%", 50, 500, when=there, noted_only=side),
+        frame=at.length("frame", "Frame over the picture", 0, 120, when=stands, noted_only=True),
+        held=held,
+        top=at.span(
+            "top",
+            "Picture top over the surface",
+            50,
+            1500,
+            part=part,
+            help="Where its holder lets it go.",
+            when=raised,
+            noted_only=side,
+            step=at.length(
+                "top_step",
+                "Goes in steps of",
+                1,
+                200,
+                part=part,
+                when=raised,
+                help="Left open where it stops anywhere.",
+                noted_only=side,
+            ),
+        ),
+        holds=at.choice(
+            "holds",
+            "Arm holds its place",
+            YesNo,
+            when=held.among(ScreenHolder.ARM),
+            noted_only=side,
+        ),
+        tilt=at.turn("tilt", "Tilt back", -20, 60, when=stands, noted_only=side),
+        stands_on=stands_on,
+        comes_off=at.choice(
+            "comes_off",
+            "That comes off",
+            YesNo,
+            when=stands_on.among(StandsOn.RISER, StandsOn.STACK),
+            noted_only=True,
+        ),
+        depth_behind=at.length(
+            "depth_behind",
+            "Stand behind the picture",
+            0,
+            600,
+            part="" if side else "desk_depth",
+            when=stands,
+            noted_only=side,
+        ),
+    )
+
+
+def _side(id: str, label: str) -> SideScreenFields:
+    at = Place(f"look.{id}", label, "pieces")
+    kind = at.choice("kind", "Kind of screen", ScreenKind)
+    there = kind.among(*ScreenKind)
+    every = _fields_of(at, kind, there, part="", side=True)
+    return SideScreenFields(
+        **vars(every),
+        use=at.choice("use", "Looked at", ScreenUse, when=there),
+        place=at.choice("place", "Stands", ScreenPlace, when=there),
+    )
+
+
+_at = Place("look.screen", "Screen", "pieces")
+_kind = _at.choice("kind", "Kind of screen", ScreenKind, needed=True, part="screen_top")
+
+keys = _at.choice(
+    "keys", "Laptop used with", LaptopKeys, when=_kind.among(ScreenKind.LAPTOP), part="screen_top"
+)
+"""What a laptop that is the main screen is typed on with."""
+main = _fields_of(_at, _kind, keys.open_or(LaptopKeys.SEPARATE), part="screen_top", side=False)
+"""The main screen."""
+side = {"screen2": _side("screen2", "Screen 2"), "screen3": _side("screen3", "Screen 3")}
+"""The second and third screen, by name."""

@@ -1,0 +1,79 @@
+"""What is seen: habits, and the room or home list."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...choices import Choice, YesNo
+from ...observation import HABITS, LIGHT_TASKS, ROOM, Habit, HabitOften, HabitSide, RoomItem
+from .field import Field, Place
+
+
+class Seen(Choice):
+    """A habit is noted where it is seen, and only there."""
+
+    SEEN = "seen", "Seen"
+
+
+@dataclass(frozen=True, eq=False)
+class HabitFields:
+    """One habit: seen, on which side, how often, and a note."""
+
+    seen: Field[Seen]
+    side: Field[HabitSide]
+    often: Field[HabitOften]
+    note: Field[str]
+
+
+@dataclass(frozen=True, eq=False)
+class RoomFields:
+    """One item of the room or home list: in order or not, and a note."""
+
+    answer: Field[str]
+    note: Field[str]
+
+
+def _habit(habit: Habit) -> HabitFields:
+    at = Place(f"look.habit.{habit.id}", "Habits", "habits")
+    seen = at.choice("", habit.label, Seen)
+    when = seen.among(Seen.SEEN)
+    return HabitFields(
+        seen=seen,
+        side=at.choice("side", "Side", HabitSide, when=when),
+        often=at.choice("often", "How often", HabitOften, when=when),
+        note=at.words("note", "Note", health=True, when=when),
+    )
+
+
+def _room(item: RoomItem) -> RoomFields:
+    at = Place(f"look.room.{item.id}", item.group, "room")
+    answer = at.pick("", item.label, {"right": item.right, "wrong": item.wrong})
+    return RoomFields(
+        answer=answer,
+        note=at.words("note", f"{item.label}: note", health=True, when=answer.among("wrong")),
+    )
+
+
+habit = {one.id: _habit(one) for one in HABITS.values()}
+"""Every habit, by name."""
+
+_light = Place("look.room", "Light", "room")
+
+light_for = _light.pick(
+    "light_for", "Light is for", {id: label for id, (label, _, _) in LIGHT_TASKS.items()}
+)
+lux = _light.amount(
+    "lux", "Light on the desk", "lux", 0, 20000, help="Meter flat beside the keyboard."
+)
+room = {item.id: _room(item) for item in ROOM.values()}
+"""Every item of the room or home list, by name."""
+
+workstation = Place("look", "Workstation", "pieces").words(
+    "workstation", "Shared workstation", help="The kept workstation these pieces came from."
+)
+watched = Place("look", "Habits", "habits").choice(
+    "watched", "Watched for some minutes: nothing else seen", YesNo
+)
+note = Place("look", "Notes", "habits").words(
+    "note", "Notes of this visit", health=True, noted_only=True
+)

@@ -1,0 +1,60 @@
+"""What is at hand: for feet, screen, back and hands."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...choices import YesNo
+from ...workstation.kinds import STACKED, SUPPORTS
+from .field import Field, Place
+
+
+@dataclass(frozen=True, eq=False)
+class SupportFields:
+    """One thing: whether it is there; how thick a piece is and how many, where that is asked."""
+
+    there: Field[YesNo]
+    height: Field[float] | None
+    count: Field[float] | None
+
+
+NOTED_ONLY = frozenset({"palm", "task_lamp"})
+"""Nothing is worked out from these."""
+NO_HEIGHT_READ = frozenset({"palm", "rail"})
+"""What these measure decides nothing."""
+
+
+def _support(id: str, label: str, *, thick: bool) -> SupportFields:
+    at = Place(f"look.support.{id}", "At hand", "pieces")
+    there = at.choice(
+        "", label, YesNo, part="footrest" if id == "footrest" else "", noted_only=id in NOTED_ONLY
+    )
+    yes = there.among(YesNo.YES)
+    return SupportFields(
+        there=there,
+        height=at.length(
+            "height", f"{label}, height", 1, 400, when=yes, noted_only=id in NO_HEIGHT_READ
+        )
+        if thick
+        else None,
+        count=at.amount("count", f"{label}: how many", "", 1, 20, when=yes)
+        if id in STACKED
+        else None,
+    )
+
+
+at_hand = {id: _support(id, label, thick=thick) for id, (label, thick) in SUPPORTS.items()}
+"""Everything that may be at hand, by name."""
+
+_footrest = Place("look.footrest", "At hand", "pieces")
+_there = at_hand["footrest"].there.among(YesNo.YES)
+
+footrest_height = _footrest.span(
+    "height", "Footrest's height", 20, 400, part="footrest", when=_there
+)
+footrest_slope = _footrest.amount(
+    "slope", "Footrest's slope", "°", 0, 40, when=_there, noted_only=True
+)
+
+thickness = {id: one.height for id, one in at_hand.items() if one.height is not None}
+"""Thickness or height of what has one, by name."""

@@ -1,0 +1,141 @@
+"""Work out: numbers of one's own, policies, the plan, and the word on each finding."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...catalogue import TIERS, Posture, Quantity, own_numbers
+from ...choices import Choice, YesNo
+from ...policy import POLICY_QUESTIONS, POLICY_RANGES, STANDING, PolicyQuestion
+from .field import Field, Place
+
+POSTURES: tuple[Posture, ...] = ("seated", "standing")
+ANGLES = {
+    "elbow_angle": "Elbow, target",
+    "recline": "Back leans",
+    "flexion": "Upper arm forward",
+    "thigh_slope": "Thighs slope down",
+}
+"""Angles of the policy that can be typed for one visit, degrees."""
+
+
+class Severity(Choice):
+    """How much a finding weighs."""
+
+    SLIGHT = "slight", "Slight"
+    MARKED = "marked", "Marked"
+    STRONG = "strong", "Strong"
+
+
+class Verdict(Choice):
+    """The practitioner's word on a finding."""
+
+    ACCEPTED = "accepted", "Accepted"
+    DISMISSED = "dismissed", "Dismissed"
+
+
+@dataclass(frozen=True, eq=False)
+class OwnNumberFields:
+    """A number of the practitioner's own in place of the computed one, and why."""
+
+    value: Field[float]
+    why: Field[str]
+
+
+@dataclass(frozen=True, eq=False)
+class FindingFields:
+    """The practitioner's word on one computed finding."""
+
+    verdict: Field[Verdict]
+    words: Field[str]
+    reason: Field[str]
+    workplace: Field[YesNo]
+
+
+@dataclass(frozen=True, eq=False)
+class OwnFindingFields:
+    """A finding of the practitioner's own."""
+
+    title: Field[str]
+    why: Field[str]
+    do: Field[str]
+    severity: Field[Severity]
+    workplace: Field[YesNo]
+
+
+def _own_number(posture: Posture, quantity: Quantity) -> OwnNumberFields:
+    at = Place(f"work.{posture}", posture.title())
+    return OwnNumberFields(
+        value=at.quantity(quantity, f"{quantity.label}, my number", part=quantity.key),
+        why=at.words(f"{quantity.key}.why", "Why", part=quantity.key, health=True),
+    )
+
+
+own_number = {
+    posture: {one.key: _own_number(posture, one) for one in own_numbers(posture)}
+    for posture in POSTURES
+}
+"""Numbers of one's own, by posture and quantity."""
+
+_plan = Place("work", "Plan", "plan")
+plan = _plan.pick("plan", "Plan", TIERS)
+settle = _plan.amount(
+    "settle",
+    "Settle-in test moved the screen by",
+    "steps",
+    -10,
+    10,
+    part="distance",
+    help="After 15 to 20 minutes of work: nearer is negative.",
+)
+
+_angles = Place("work.number", "Angles", "policies")
+angle = {
+    name: _angles.amount(name, label, "°", POLICY_RANGES[name][0].low, POLICY_RANGES[name][0].high)
+    for name, label in ANGLES.items()
+}
+"""Angles typed for this visit, by their name in the policy."""
+
+
+def _positions(question: PolicyQuestion) -> dict[str, Field[str]]:
+    offered = {one.id: one.label for one in question.positions}
+    seated = Place("work.policy", "Policies", "policies")
+    made = {question.id: seated.pick(question.id, question.label, offered)}
+    if question.standing:
+        standing, id = (
+            Place("work.policy", "Policies, standing", "policies"),
+            STANDING + question.id,
+        )
+        made[id] = standing.pick(id, question.label, offered)
+    return made
+
+
+policy = {
+    id: field
+    for question in POLICY_QUESTIONS.values()
+    for id, field in _positions(question).items()
+}
+"""The position taken on each question, by question."""
+
+
+def finding(id: str) -> FindingFields:
+    """Return what is kept of the practitioner's word on one finding; ``id`` as in its path."""
+    at = Place(f"work.finding.{id}", "Findings", "findings")
+    return FindingFields(
+        verdict=at.choice("verdict", "Verdict", Verdict),
+        words=at.words("words", "In my own words", health=True),
+        reason=at.words("reason", "Why dismissed", health=True),
+        workplace=at.choice("workplace", "My words on the workplace's paper, too", YesNo),
+    )
+
+
+def own_finding(id: str) -> OwnFindingFields:
+    """Return what is kept of one finding of the practitioner's own."""
+    at = Place(f"work.own.{id}", "Findings", "findings")
+    return OwnFindingFields(
+        title=at.words("title", "What I found", health=True),
+        why=at.words("why", "Why it matters", health=True),
+        do=at.words("do", "What to do", health=True),
+        severity=at.choice("severity", "Severity", Severity),
+        workplace=at.choice("workplace", "On the workplace's paper, too", YesNo),
+    )

@@ -1,0 +1,125 @@
+"""Generic screens. Heights are loaded and in cm."""
+
+from __future__ import annotations
+
+from ...choices import YesNo
+from ...workstation.kinds import AspectRatio, LaptopKeys, ScreenHolder, ScreenKind, StandsOn
+from ..fields import screens
+from .kind import shelf_kind
+
+SCREENS = (
+    shelf_kind(
+        "screen_22",
+        "screen",
+        "Screen 22 in, fixed foot",
+        {
+            screens.main.kind: ScreenKind.MONITOR,
+            screens.main.diagonal: "22",
+            screens.main.aspect: AspectRatio.TALLER,
+            screens.main.held: ScreenHolder.FIXED,
+            screens.main.pixels_across: "1680",
+            screens.main.pixels_down: "1050",
+            screens.main.frame: "2 cm",
+            screens.main.top.low: "46 cm",
+            screens.main.top.high: "46 cm",
+            screens.main.depth_behind: "10 cm",
+            screens.main.stands_on: StandsOn.DESK,
+        },
+    ),
+    shelf_kind(
+        "screen_24",
+        "screen",
+        "Screen 24 in, adjustable stand",
+        {
+            screens.main.kind: ScreenKind.MONITOR,
+            screens.main.diagonal: "24",
+            screens.main.aspect: AspectRatio.WIDE,
+            screens.main.held: ScreenHolder.STAND,
+            screens.main.pixels_across: "1920",
+            screens.main.pixels_down: "1080",
+            screens.main.frame: "1 cm",
+            screens.main.top.low: "37 cm",
+            screens.main.top.high: "56 cm",
+            screens.main.tilt.low: "-5",
+            screens.main.tilt.high: "20",
+            screens.main.depth_behind: "12 cm",
+            screens.main.stands_on: StandsOn.DESK,
+        },
+    ),
+    shelf_kind(
+        "screen_27",
+        "screen",
+        "Screen 27 in on an arm",
+        {
+            screens.main.kind: ScreenKind.MONITOR,
+            screens.main.diagonal: "27",
+            screens.main.aspect: AspectRatio.WIDE,
+            screens.main.held: ScreenHolder.ARM,
+            screens.main.pixels_across: "2560",
+            screens.main.pixels_down: "1440",
+            screens.main.frame: "1 cm",
+            screens.main.top.low: "30 cm",
+            screens.main.top.high: "70 cm",
+            screens.main.tilt.low: "-5",
+            screens.main.tilt.high: "30",
+            screens.main.depth_behind: "6 cm",
+            screens.main.stands_on: StandsOn.DESK,
+            screens.main.holds: YesNo.YES,
+        },
+    ),
+    shelf_kind(
+        "screen_34",
+        "screen",
+        "Wide screen 34 in",
+        {
+            screens.main.kind: ScreenKind.MONITOR,
+            screens.main.diagonal: "34",
+            screens.main.aspect: AspectRatio.ULTRAWIDE,
+            screens.main.held: ScreenHolder.STAND,
+            screens.main.pixels_across: "3440",
+            screens.main.pixels_down: "1440",
+            screens.main.frame: "1 cm",
+            screens.main.top.low: "40 cm",
+            screens.main.top.high: "52 cm",
+            screens.main.tilt.low: "-5",
+            screens.main.tilt.high: "15",
+            screens.main.depth_behind: "14 cm",
+            screens.main.stands_on: StandsOn.DESK,
+        },
+    ),
+    shelf_kind(
+        "television",
+        "screen",
+        "Television used as a screen",
+        {
+            screens.main.kind: ScreenKind.TELEVISION,
+            screens.main.diagonal: "43",
+            screens.main.aspect: AspectRatio.WIDE,
+            screens.main.held: ScreenHolder.FIXED,
+            screens.main.pixels_across: "3840",
+            screens.main.pixels_down: "2160",
+            screens.main.frame: "1 cm",
+            screens.main.top.low: "62 cm",
+            screens.main.top.high: "62 cm",
+            screens.main.depth_behind: "14 cm",
+            screens.main.stands_on: StandsOn.DESK,
+        },
+    ),
+    shelf_kind(
+        "laptop",
+        "screen",
+        "Laptop with its own keys",
+        {screens.main.kind: ScreenKind.LAPTOP, screens.keys: LaptopKeys.OWN},
+    ),
+    shelf_kind(
+        "laptop_raised",
+        "screen",
+        "Laptop raised, separate keys",
+        {
+            screens.main.kind: ScreenKind.LAPTOP,
+            screens.keys: LaptopKeys.SEPARATE,
+            screens.main.top.low: "33 cm",
+            screens.main.top.high: "45 cm",
+        },
+    ),
+)

@@ -1,0 +1,48 @@
+"""From the record of a visit to the case it makes, and what is asked about it."""
+
+from .body import HOUSE, Measuring, body_from, heel_of, readings_of, resolved_of, settled
+from .case import (
+    case_from,
+    chosen_policies,
+    keys_not_remeasured,
+    overrules,
+    precautions_of,
+    settings_left,
+)
+from .doubts import Doubt, Fix, doubts, spoken_date
+from .look import PhotoFile, SeenHabit, display_offset, habits_seen, hours_at_desk, photos_from
+from .progress import StepProgress, progress
+from .red_flags import RaisedRedFlag, raised_red_flags, unasked_red_flags
+from .workstation import workstation_from
+
+__all__ = [
+    "HOUSE",
+    "Doubt",
+    "Fix",
+    "Measuring",
+    "PhotoFile",
+    "RaisedRedFlag",
+    "SeenHabit",
+    "StepProgress",
+    "body_from",
+    "case_from",
+    "chosen_policies",
+    "display_offset",
+    "doubts",
+    "habits_seen",
+    "heel_of",
+    "hours_at_desk",
+    "keys_not_remeasured",
+    "overrules",
+    "photos_from",
+    "precautions_of",
+    "progress",
+    "raised_red_flags",
+    "readings_of",
+    "resolved_of",
+    "settings_left",
+    "settled",
+    "spoken_date",
+    "unasked_red_flags",
+    "workstation_from",
+]

@@ -1,0 +1,209 @@
+"""From the record of a visit to a case for the fit."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..body import Sex
+from ..catalogue import QUANTITIES, TASKS, Posture
+from ..fit import Case
+from ..fit.case import Lens, with_declared
+from ..intake.limits import person_limits
+from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
+from ..record import Field, Record, fields
+from ..record.fields.ask import Eyewear
+from ..workstation import Details, Settings, SideScreen
+from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM
+from ..workstation.kinds import ChairKind, ScreenKind, ScreenPlace
+from .body import HOUSE, Measuring, body_from
+from .workstation import LAPTOP_RATIO, picture_of, workstation_from
+
+SETTABLE = tuple(one.key for one in QUANTITIES.values() if one.settable)
+LOWER_LENSES: dict[Eyewear | None, Lens] = {
+    Eyewear.PROGRESSIVE: "progressive",
+    Eyewear.BIFOCAL: "bifocal",
+}
+FOUND: dict[Posture, dict[str, Field[float]]] = {
+    "seated": fields.found.by_quantity,
+    "standing": fields.found.standing,
+}
+"""The field of each quantity as found, by posture."""
+
+
+def case_from(
+    record: Record,
+    *,
+    sex: Sex | None = None,
+    measuring: Measuring = HOUSE,
+    practice: RuleSet | None = None,
+) -> Case:
+    """Return the case that the record makes. Nothing missing is filled in.
+
+    ``practice`` is the practice's own default of what is chosen; the visit's choices go over it.
+
+    Progressive and bifocal lenses count as read through their lower part until somebody has
+    looked and said no.
+    """
+    ask, station = fields.ask, workstation_from(record)
+    bundles = practice or {}, chosen_policies(record)
+    policy = _with_angles(policy_of(*bundles), record)
+    standing = _with_angles(standing_policy_of(*bundles), record)
+    keys = record[fields.keyboard.thickness]
+    found, declared = with_declared(_found_seated(record, keys), station)
+    computer = record[ask.eyewear] == Eyewear.COMPUTER
+    return Case(
+        body=body_from(record, sex, measuring),
+        workstation=station,
+        found_seated=found,
+        declared=declared,
+        found_standing=_settings(record, FOUND["standing"], keys),
+        shoe_seated=record[ask.shoe_seated],
+        shoe_standing=record[ask.shoe_standing],
+        mat=_mat(record),
+        lower_lens=_lens(record),
+        standing_hours=record[ask.standing_hours],
+        policy=policy,
+        standing_policy=standing if standing != policy else None,
+        eyewear=record[ask.eyewear],
+        sharp=(record[ask.sharp_near], record[ask.sharp_far]) if computer else (None, None),
+        settle_steps=record[fields.work.settle] or 0.0,
+        writing_hand=record[ask.writing_hand],
+        hours={task: spent for task in TASKS if (spent := record[ask.hours[task]]) is not None},
+        details=_details(record),
+        person=person_limits(
+            precautions_of(record), wheelchair=station.chair.kind == ChairKind.WHEELCHAIR
+        ),
+    )
+
+
+def precautions_of(record: Record) -> tuple[str, ...]:
+    """Return the precautions that hold: recorded, and not cleared by a clinician."""
+    return tuple(
+        id
+        for id, asked in fields.ask.precaution.items()
+        if record.yes(asked.there) and not record.said(asked.cleared_by)
+    )
+
+
+def overrules(record: Record) -> tuple[Settings, Settings]:
+    """Return the practitioner's own numbers, seated and standing."""
+    seated, standing = (
+        _settings(record, {key: one.value for key, one in own.items()}, None)
+        for own in fields.work.own_number.values()
+    )
+    return seated, standing
+
+
+def settings_left(record: Record) -> tuple[Settings, Settings]:
+    """Return what was set, seated and standing: re-measured, or set to an aim and not measured."""
+    keyboard = record[fields.keyboard.thickness]
+    seated, standing = (
+        _settings(
+            record,
+            {
+                key: one.measured if one.measured in record else one.aimed
+                for key, one in fields.settings.setting[posture].items()
+            },
+            keyboard,
+        )
+        for posture in fields.work.POSTURES
+    )
+    return seated, standing
+
+
+def keys_not_remeasured(record: Record) -> tuple[frozenset[str], frozenset[str]]:
+    """Return the quantities set to their aim and never measured again, seated and standing."""
+    seated, standing = (
+        frozenset(
+            key
+            for key, one in fields.settings.setting[posture].items()
+            if one.measured not in record and one.aimed in record
+        )
+        for posture in fields.work.POSTURES
+    )
+    return seated, standing
+
+
+def chosen_policies(record: Record) -> dict[str, str]:
+    """Return the positions this visit has chosen, by question."""
+    return {
+        id: position
+        for id, asked in fields.work.policy.items()
+        if (position := record[asked]) is not None
+    }
+
+
+def _settings(record: Record, asked: dict[str, Field[float]], keyboard: float | None) -> Settings:
+    values = {key: record[asked[key]] for key in SETTABLE if key in asked}
+    surface = values.get("surface")
+    keys = surface + keyboard if surface is not None and keyboard is not None else None
+    return Settings(**values, keys=keys)
+
+
+def _found_seated(record: Record, keyboard: float | None) -> Settings:
+    """Return what was found; where somebody looked and there is no footrest, the feet have none."""
+    found = replace(
+        _settings(record, FOUND["seated"], keyboard), scale=record[fields.screens.main.scale]
+    )
+    footrest = record[fields.supports.at_hand["footrest"].there]
+    return replace(found, footrest=0.0) if found.footrest is None and footrest == "no" else found
+
+
+def _details(record: Record) -> Details:
+    """Return what was found beside the settings."""
+    return Details(
+        underside=record[fields.found.underside],
+        armrest_gap=record[fields.found.armrest_gap],
+        side_screens=tuple(
+            screen for id in fields.screens.side if (screen := _side_screen(record, id))
+        ),
+    )
+
+
+def _side_screen(record: Record, id: str) -> SideScreen | None:
+    asked = fields.screens.side[id]
+    kind = record[asked.kind]
+    if kind is None:
+        return None
+    width, height = picture_of(record, asked)
+    laptop = kind == ScreenKind.LAPTOP
+    if laptop and width is None:
+        height = LAPTOP_PICTURE_HEIGHT_MM
+        width = height * LAPTOP_RATIO.ratio
+    return SideScreen(
+        id=id,
+        kind=ScreenKind.LAPTOP if laptop else ScreenKind.MONITOR,
+        use=record[asked.use],
+        place=record[asked.place] or ScreenPlace.BESIDE,
+        width=width,
+        height=height,
+    )
+
+
+def _mat(record: Record) -> float:
+    """Return how thick the mat underfoot is, mm: as asked, or as the mat that is at hand."""
+    asked, at_hand = record[fields.ask.mat], fields.supports.at_hand["anti_fatigue_mat"]
+    if asked is not None:
+        return asked
+    there = record.yes(at_hand.there)
+    return (record[fields.supports.thickness["anti_fatigue_mat"]] or 0.0) if there else 0.0
+
+
+def _lens(record: Record) -> Lens:
+    if record[fields.ask.lower_lens] == "no":
+        return "none"
+    return LOWER_LENSES.get(record[fields.ask.eyewear], "none")
+
+
+def _with_angles(policy: Policy, record: Record) -> Policy:
+    """Return the policy with the angles typed for this visit; the elbow's band stretches to its own."""
+    typed = {
+        name: value
+        for name, asked in fields.work.angle.items()
+        if (value := record[asked]) is not None
+    }
+    if not typed:
+        return policy
+    elbow = typed.get("elbow_angle", policy.elbow_angle)
+    band = {"elbow_low": min(policy.elbow_low, elbow), "elbow_high": max(policy.elbow_high, elbow)}
+    return with_values(policy, {**typed, **band})
