@@ -21,7 +21,7 @@ from gentle_plumb.core.body import (
 from gentle_plumb.core.body.plausibility import neighbours
 from gentle_plumb.core.body.readings import house_error
 from gentle_plumb.core.errors import FieldError
-from gentle_plumb.core.record import field_of, read_typed
+from gentle_plumb.core.record import fields, read_typed
 from gentle_plumb.core.units import parse_length
 
 SHARE = 0.05
@@ -123,7 +123,7 @@ def _right(name: str, mm: float, truth: float, found: Iterable[Question], outsid
         f"{mm / 25.4:.4f} in",
     ):  # as it may have been typed
         try:
-            read_typed(field_of(f"measure.{name}.first"), typed, unit="cm")
+            read_typed(fields.measure.dimension[name].first, typed, unit="cm")
         except FieldError as refused:
             offered = [parse_length(choice) for choice in refused.choices]
             if refused.belongs or any(abs(one - truth) < 2 for one in offered):

@@ -1,9 +1,11 @@
 """Every field is read by something, or says that it is only noted; nothing is asked twice."""
 
+import ast
 import re
 from collections import Counter
 from datetime import UTC, datetime
 from itertools import product
+from pathlib import Path
 from uuid import UUID
 
 from gentle_plumb.core.record import FIELDS, Record, fields
@@ -118,3 +120,15 @@ def test_nothing_is_asked_twice():
         if field.kind != "text" and field.id.count(".") == 2
     )
     assert not {what: many for what, many in asked.items() if many > 1}
+
+
+def test_no_path_of_a_field_stands_in_quotes_outside_the_wire():
+    core = Path(__file__).parents[2] / "src" / "gentle_plumb" / "core"
+    quoted = [
+        (file.name, node.value)
+        for file in core.rglob("*.py")
+        if core / "record" / "fields" not in file.parents
+        for node in ast.walk(ast.parse(file.read_text("utf-8")))
+        if isinstance(node, ast.Constant) and node.value in FIELDS
+    ]
+    assert quoted == []

@@ -28,7 +28,7 @@ from ..core.presentation import (
     RowView,
     ZoneView,
 )
-from ..core.record import FIELDS, Record, StepId
+from ..core.record import Record, StepId, fields
 from ..core.record.fields.field import Kind
 from ..core.record.shelf import ShelfKind
 from ..core.units import LengthUnit
@@ -298,7 +298,7 @@ class DimensionOut(BaseModel):
         same = {name: getattr(entry, name) for name in cls.model_fields if name != "can_guess"}
         return cls(
             **{**same, "mistakes": list(entry.mistakes)},
-            can_guess=f"measure.{entry.id}.guess" in FIELDS,
+            can_guess=fields.measure.dimension[entry.id].guess is not None,
         )
 
 

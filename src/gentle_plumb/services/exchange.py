@@ -9,7 +9,7 @@ from uuid import UUID, uuid4
 
 from ..core.body import DIMENSIONS, resolve_readings
 from ..core.errors import FieldError
-from ..core.record import field_of, read_typed
+from ..core.record import field_of, fields, read_typed
 from .accounts import require_health, require_writer
 from .consent import consent_for
 from .errors import BadFile
@@ -27,7 +27,7 @@ from .models import (
 )
 from .ports import Clock, Exchange, Records
 
-KEPT_OUT = ("measure.table",)
+KEPT_OUT = (fields.measure.table.id,)
 """What means something in its own practice only."""
 OWN_LISTS = ("short", "full")
 SAME_MM = 0.05
@@ -64,17 +64,13 @@ def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> Measurem
         entry.path: entry.typed
         for entry in entries
         if entry.path not in KEPT_OUT
-        and not (entry.path == "measure.list" and entry.typed not in OWN_LISTS)
+        and not (entry.path == fields.measure.list_.id and entry.typed not in OWN_LISTS)
     }
-    takers = {
-        entry.path.split(".")[1]: entry.changed_by
-        for entry in entries
-        if entry.path.endswith(".first")
-    }
-    for name, by in takers.items():
-        if name in DIMENSIONS:
-            said.setdefault(f"measure.{name}.taken_by", by)
-            said.setdefault(f"measure.{name}.taken_on", visit.started_on.isoformat())
+    takers = {entry.path: entry.changed_by for entry in entries}
+    for asked in fields.measure.dimension.values():
+        if asked.first.id in takers:
+            said.setdefault(asked.taken_by.id, takers[asked.first.id])
+            said.setdefault(asked.taken_on.id, visit.started_on.isoformat())
     return MeasurementSheet(
         client_id=client.origin_id or str(client.id),
         name=client.name,
@@ -297,8 +293,8 @@ class _Planner:
         held = self._held.get(visit.id, {})
         readings = [
             entry.value
-            for which in ("first", "second", "third")
-            if (entry := held.get(f"measure.{name}.{which}")) is not None
+            for reading in fields.measure.dimension[name].readings
+            if (entry := held.get(reading.id)) is not None
         ]
         known = [float(mm) for mm in readings if isinstance(mm, int | float)]
         limit = DIMENSIONS[name].repeat_limit_mm

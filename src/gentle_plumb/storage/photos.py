@@ -10,6 +10,7 @@ from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
+from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound
 from ..services.models import ErasureScope, PhotoHead
@@ -92,7 +93,7 @@ class SqlPhotos:
         with self._engine.begin() as connection:
             if connection.execute(LOCK, keys).first() is None:
                 raise NotFound("There is no such visit.")
-            need_consent(connection, photo.visit_id, consent, f"look.photo.{photo.id}")
+            need_consent(connection, photo.visit_id, consent, f"{PHOTO_FAMILY}.{photo.id}")
             columns = [PhotoRow.__table__.c[name] for name in PHOTO]
             held = connection.execute(select(*columns).where(PhotoRow.id == photo.id)).first()
             if held is not None:
@@ -122,5 +123,5 @@ class SqlPhotos:
             keys = {"practice": practice_id, "visit": found.visit_id}
             connection.execute(LOCK, keys)
             connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
-            erase(connection, found.visit_id, ErasureScope(starts=(f"look.photo.{photo_id}.",)))
+            erase(connection, found.visit_id, ErasureScope(starts=(f"{PHOTO_FAMILY}.{photo_id}.",)))
             _raise(connection, found.visit_id)

@@ -8,13 +8,14 @@ from datetime import date, datetime
 from typing import TypeVar
 from uuid import UUID
 
-from sqlalchemy import Connection, Engine, delete, func, or_, select, update
+from sqlalchemy import Connection, Engine, delete, func, select, update
 from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
 from ..core.body.dimensions import SEXES
 from ..core.choices import one_of
+from ..core.record import fields
 from ..services.consent import WORKPLACE
 from ..services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, ReusedChange, Stale
 from ..services.models import (
@@ -184,18 +185,13 @@ class SqlRecords(SqlPhotos):
         )
         follow_up = (
             select(EntryRow.value)
-            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == "report.follow_up")
+            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == fields.report.follow_up.id)
             .scalar_subquery()
         )
         signs = (
             select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
             .where(EntryRow.visit_id == VisitRow.id)
-            .where(
-                or_(
-                    EntryRow.path.startswith("ask.sign.", autoescape=True),
-                    EntryRow.path.in_(("ask.warning", "ask.warning_done")),
-                )
-            )
+            .where(EntryRow.path.in_(fields.ask.RED_FLAG_PATHS))
             .scalar_subquery()
         )
         signed = (
@@ -283,8 +279,8 @@ class SqlRecords(SqlPhotos):
                 found = connection.execute(PHOTOS, keys)
                 photos = tuple(PhotoHead(**photo._mapping) for photo in found)
             values = row[-3] or {}
-            table = chosen_table(connection, practice_id, values.get("measure.table"))
-            listed = chosen_list(connection, practice_id, values.get("measure.list"))
+            table = chosen_table(connection, practice_id, values.get(fields.measure.table.id))
+            listed = chosen_list(connection, practice_id, values.get(fields.measure.list_.id))
         visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
         return VisitSnapshot(
             visit=Visit(**dict(zip(VISIT, visit, strict=True))),

@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlalchemy import Engine, String, cast, delete, select
 from sqlalchemy.orm import Session as Db
 
+from ..core.record import fields
 from ..services.errors import NotFound, Stale
 from ..services.models import ShelfItem
 from .errors import mapped_errors
@@ -45,7 +46,7 @@ class SqlShelf:
             .distinct()
             .join(VisitRow, VisitRow.id == EntryRow.visit_id)
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
-            .where(VisitRow.practice_id == practice_id, EntryRow.path == "look.workstation")
+            .where(VisitRow.practice_id == practice_id, EntryRow.path == fields.seen.workstation.id)
             .where(EntryRow.typed.in_(select(cast(ShelfItemRow.id, String))))
             .order_by(ClientRow.name)
         )

@@ -310,7 +310,7 @@ def _decided(found: Finding, facts: Facts) -> Finding:
 def _own(facts: Facts) -> list[Finding]:
     """Return the practitioner's own findings, in the order of the record."""
     found, record = [], facts.record
-    for id in record.members("work.own"):
+    for id in record.members(fields.work.OWN_FINDINGS):
         asked = fields.work.own_finding(id)
         title = record[asked.title]
         if title:

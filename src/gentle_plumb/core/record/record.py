@@ -48,7 +48,7 @@ class Record:
         return self.holds(field.when)
 
     def members(self, family: str) -> Iterator[str]:
-        """Yield the identifiers under a family's path, as ``work.own``, in the order entered."""
+        """Yield the identifiers under what a family's paths begin with, in the order entered."""
         start = f"{family}."
         seen = dict.fromkeys(
             path.removeprefix(start).split(".", 1)[0]

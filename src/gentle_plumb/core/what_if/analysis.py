@@ -128,7 +128,7 @@ class VisitAnalysis:
                 red_flags=raised_red_flags(record),
                 said={
                     id: answer
-                    for id in record.members("set.action")
+                    for id in record.members(fields.settings.ACTIONS)
                     if (answer := record[fields.settings.action(id)]) is not None
                 },
             )

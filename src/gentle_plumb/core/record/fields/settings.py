@@ -3,11 +3,15 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from ...catalogue import Posture, Quantity, quantities_set
 from ...choices import Choice
 from .field import Field, Place
 from .work import POSTURES
+
+ACTIONS = "set.action"
+"""What the path of an action that is no setting begins with."""
 
 
 class ActionAnswer(Choice):
@@ -41,6 +45,7 @@ setting = {
 """What was set, by posture and quantity."""
 
 
+@lru_cache(maxsize=512)
 def action(id: str) -> Field[ActionAnswer]:
     """Return the field of what was said of one action that is no setting."""
-    return Place(f"set.action.{id}", "Actions", "actions").choice("state", "State", ActionAnswer)
+    return Place(f"{ACTIONS}.{id}", "Actions", "actions").choice("state", "State", ActionAnswer)

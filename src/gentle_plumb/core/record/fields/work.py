@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from ...catalogue import TIERS, Posture, Quantity, own_numbers
 from ...choices import Choice, YesNo
@@ -17,6 +18,8 @@ ANGLES = {
     "thigh_slope": "Thighs slope down",
 }
 """Angles of the policy that can be typed for one visit, degrees."""
+OWN_FINDINGS = "work.own"
+"""What the path of a finding of one's own begins with."""
 
 
 class Severity(Choice):
@@ -118,6 +121,7 @@ policy = {
 """The position taken on each question, by question."""
 
 
+@lru_cache(maxsize=512)
 def finding(id: str) -> FindingFields:
     """Return what is kept of the practitioner's word on one finding; ``id`` as in its path."""
     at = Place(f"work.finding.{id}", "Findings", "findings")
@@ -129,9 +133,10 @@ def finding(id: str) -> FindingFields:
     )
 
 
+@lru_cache(maxsize=512)
 def own_finding(id: str) -> OwnFindingFields:
     """Return what is kept of one finding of the practitioner's own."""
-    at = Place(f"work.own.{id}", "Findings", "findings")
+    at = Place(f"{OWN_FINDINGS}.{id}", "Findings", "findings")
     return OwnFindingFields(
         title=at.words("title", "What I found", health=True),
         why=at.words("why", "Why it matters", health=True),
