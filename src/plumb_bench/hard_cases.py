@@ -6,24 +6,25 @@ from collections.abc import Iterator
 from dataclasses import replace
 from random import Random
 
-from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue
-from gentle_plumb.core.body.dimensions import Sex
+from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue, Sex
 from gentle_plumb.core.catalogue import Tier
 from gentle_plumb.core.choices import Hand
 from gentle_plumb.core.fit import Case
 from gentle_plumb.core.plans import HeightSearch
 from gentle_plumb.core.policy import Policy
 from gentle_plumb.core.workstation import (
+    AspectRatio,
     Chair,
     Desk,
     Item,
     Keyboard,
+    KeyboardKind,
     Mouse,
     Screen,
+    ScreenKind,
     Span,
     Workstation,
 )
-from gentle_plumb.core.workstation.kinds import AspectRatio, KeyboardKind, ScreenKind
 
 SEED = 20261125
 

@@ -10,16 +10,24 @@ from math import ceil, floor, isfinite
 from typing import Any
 
 from gentle_plumb.core.catalogue import Tier
-from gentle_plumb.core.fit import Case
-from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
-from gentle_plumb.core.fit.model import Lengths
-from gentle_plumb.core.fit.search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel
-from gentle_plumb.core.plans import PRICES, Addition, tolerance_steps
-from gentle_plumb.core.plans.additions import (
+from gentle_plumb.core.fit import (
+    SEAT_LATTICE,
+    SURFACE_LATTICE,
+    Case,
+    Lengths,
+    SearchModel,
+    elbow_over,
+    gaze_over,
+    legs_at,
+)
+from gentle_plumb.core.plans import (
+    PRICES,
+    Addition,
     desk_additions,
     feet_additions,
     screen_additions,
     seat_additions,
+    tolerance_steps,
 )
 from gentle_plumb.core.workstation import Span, Workstation
 

@@ -15,11 +15,11 @@ from gentle_plumb.core.body import (
     BodyValue,
     Question,
     Sex,
+    house_error,
     made_up_body,
+    neighbours,
     questions,
 )
-from gentle_plumb.core.body.plausibility import neighbours
-from gentle_plumb.core.body.readings import house_error
 from gentle_plumb.core.errors import FieldError
 from gentle_plumb.core.record import fields, read_typed
 from gentle_plumb.core.units import parse_length

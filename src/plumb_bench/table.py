@@ -25,11 +25,9 @@ from gentle_plumb.config import ROOT
 from gentle_plumb.core.body import Earlier
 from gentle_plumb.core.catalogue import Tier
 from gentle_plumb.core.findings import Facts, Finding, Strain, findings, strain_by_region
-from gentle_plumb.core.fit import Case, fit
-from gentle_plumb.core.fit.search import forget
+from gentle_plumb.core.fit import Case, fit, forget
 from gentle_plumb.core.photo import read_photo
-from gentle_plumb.core.plans import HeightSearch, make_plans, with_additions
-from gentle_plumb.core.plans.addition_sets import height_kit
+from gentle_plumb.core.plans import HeightSearch, height_kit, make_plans, with_additions
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.visit import case_from, doubts
 from gentle_plumb.documents.case_format import CaseDocument

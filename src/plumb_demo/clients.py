@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from gentle_plumb.core.observation import ROOM
-from gentle_plumb.core.record.shelf import SHELF
+from gentle_plumb.core.record import SHELF
 
 from .people import NO_FLAGS, DemoClient, DemoPhoto
 from .photographs import Angles, Camera, Rear

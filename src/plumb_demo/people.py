@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
-from gentle_plumb.core.body.dimensions import Sex
+from gentle_plumb.core.body import Sex
 from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.services.models import Role
 

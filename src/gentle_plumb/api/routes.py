@@ -10,15 +10,12 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
 from ..core.body import DIMENSIONS
-from ..core.drawing import SceneRequest, body_chart
-from ..core.drawing.inks import INKS
-from ..core.intake import CONSENTS, RED_FLAGS, REGIONS, URGENCY
-from ..core.intake.body_chart import MAP_H, MAP_W
+from ..core.drawing import INKS, SceneRequest, body_chart
+from ..core.intake import CONSENTS, MAP_H, MAP_W, RED_FLAGS, REGIONS, URGENCY
 from ..core.observation import HABITS, LIGHT_TASKS, ROOM
 from ..core.photo import LANDMARKS
-from ..core.record import FAMILIES, FIELDS, PIECES, STEPS, paths_of
+from ..core.record import FAMILIES, FIELDS, PIECES, SHELF, STEPS, paths_of
 from ..core.record.fields.measure import Skip
-from ..core.record.shelf import SHELF
 from ..core.sources import SOURCES
 from ..core.units import LengthUnit
 from ..documents import CaseDocument

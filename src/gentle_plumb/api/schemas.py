@@ -9,8 +9,7 @@ from uuid import UUID
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, model_validator
 
 from ..core.body import Dimension
-from ..core.drawing.inks import Ink
-from ..core.drawing.marks import Mark, Scene
+from ..core.drawing import Ink, Mark, Scene
 from ..core.findings import Finding, Strain
 from ..core.intake import URGENCY, Consent, RedFlag, Region
 from ..core.observation import Habit, RoomItem
@@ -28,9 +27,8 @@ from ..core.presentation import (
     RowView,
     ZoneView,
 )
-from ..core.record import Record, StepId, fields
+from ..core.record import Record, ShelfKind, StepId, fields
 from ..core.record.fields.field import Kind
-from ..core.record.shelf import ShelfKind
 from ..core.units import LengthUnit
 from ..core.visit import RaisedRedFlag, StepProgress, raised_red_flags
 from ..services.accounts import LEAST_PASSWORD

@@ -16,8 +16,7 @@ from collections.abc import Callable, Mapping
 from hashlib import sha256
 from typing import Protocol
 
-from ..core.body import DIMENSIONS, Sex, made_up_body
-from ..core.body.readings import house_error
+from ..core.body import DIMENSIONS, Sex, house_error, made_up_body
 from ..core.units import MM_PER
 from .light_stand_in import LightStandIn
 

@@ -9,18 +9,25 @@ from pydantic import Field
 from ..core.catalogue import QUANTITIES
 from ..core.choices import Hand
 from ..core.record import fields
-from ..core.workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, SideScreen, Workstation
-from ..core.workstation.kinds import (
+from ..core.workstation import (
     ArmrestKind,
     AspectRatio,
+    Chair,
     ChairKind,
+    Desk,
+    Item,
+    Keyboard,
     KeyboardKind,
+    Mouse,
     PointerKind,
+    Screen,
     ScreenHolder,
     ScreenKind,
     ScreenPlace,
     ScreenUse,
+    SideScreen,
     UnderDesk,
+    Workstation,
 )
 from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of, within
 

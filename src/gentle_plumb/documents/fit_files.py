@@ -17,8 +17,7 @@ from pydantic import ValidationError
 
 from ..core.drawing import SceneRequest, draw_scene
 from ..core.errors import FieldError
-from ..core.fit import FitResult
-from ..core.fit.moves import settings_of
+from ..core.fit import FitResult, settings_of
 from ..core.what_if import to_jsonable
 from .case_format import CaseDocument, CaseWorked
 from .scene_svg import scene_svg

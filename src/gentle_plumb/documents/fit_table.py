@@ -7,8 +7,7 @@ from rich.table import Table
 
 from ..core.fit import FitRow, PostureFit, limit_text, notes_in
 from ..core.plans import PlanSet
-from ..core.presentation import move_views, plan_views
-from ..core.presentation.rows import apart_text, terms_words, value_text
+from ..core.presentation import apart_text, move_views, plan_views, terms_words, value_text
 from ..core.units import LengthUnit
 from .case_format import CaseWorked
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 from xml.sax.saxutils import escape, quoteattr
 
-from ..core.drawing.inks import INKS, PAPER
+from ..core.drawing import INKS, PAPER
 
 _PRINT = PAPER | {"ground": "#FFFFFF"}
 """The day palette on white paper."""

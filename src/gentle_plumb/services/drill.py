@@ -5,12 +5,9 @@ from __future__ import annotations
 import random
 from dataclasses import dataclass, replace
 
-from ..core.body import DIMENSIONS, BodyValue
-from ..core.body.readings import REPEAT_SD_FLOOR_MM
-from ..core.drawing.marks import Scene
-from ..core.drawing.measuring import draw_measuring
-from ..core.drill import Answer, Verdict, exercise, judge
-from ..core.drill.exercise import Exercise, told
+from ..core.body import DIMENSIONS, REPEAT_SD_FLOOR_MM, BodyValue
+from ..core.drawing import Scene, draw_measuring
+from ..core.drill import Answer, Exercise, Verdict, exercise, judge, told
 from ..core.fit import Case
 from ..core.units import LengthUnit, format_length
 

@@ -6,10 +6,8 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from ..core.body import DIMENSIONS, NEEDED, Body, Earlier
-from ..core.body.estimates import LEAST_CORRELATION
-from ..core.drawing.history import HistoryPoint, history_marks
-from ..core.drawing.marks import Mark
+from ..core.body import DIMENSIONS, LEAST_CORRELATION, NEEDED, Body, Earlier
+from ..core.drawing import HistoryPoint, Mark, history_marks
 from ..core.errors import MissingDimension
 from ..core.fit import FitResult, RemeasureSuggestion, suggest_remeasurement
 from ..core.presentation import elsewhere_text

@@ -10,8 +10,17 @@ from dataclasses import dataclass
 from itertools import islice
 from uuid import UUID, uuid4
 
-from ..core.body import DIMENSIONS, Precision, Spread, Table, dimension, in_order, precision_of
-from ..core.body.dimensions import SEXES, Sex
+from ..core.body import (
+    DIMENSIONS,
+    SEXES,
+    Precision,
+    Sex,
+    Spread,
+    Table,
+    dimension,
+    in_order,
+    precision_of,
+)
 from ..core.choices import one_of
 from .accounts import require_writer
 from .errors import BadFile

@@ -9,7 +9,7 @@ from typing import Any, Literal
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
-from ..core.body.dimensions import Sex
+from ..core.body import Sex
 from ..core.record import Record, Value
 from ..core.units import LengthUnit
 

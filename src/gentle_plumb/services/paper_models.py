@@ -10,7 +10,7 @@ from typing import Literal
 from pydantic import BaseModel, ConfigDict
 
 from ..core.drawing import Scene
-from ..core.fit.result import Posture
+from ..core.fit import Posture
 from ..core.record.fields.work import Severity
 
 Copy = Literal["client", "workplace"]

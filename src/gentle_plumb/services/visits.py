@@ -8,7 +8,7 @@ from datetime import date
 from typing import Any
 from uuid import UUID, uuid4
 
-from ..core.body.dimensions import Sex
+from ..core.body import Sex
 from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack

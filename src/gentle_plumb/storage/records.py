@@ -13,7 +13,7 @@ from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
-from ..core.body.dimensions import SEXES
+from ..core.body import SEXES
 from ..core.choices import one_of
 from ..core.record import fields
 from ..services.consent import WORKPLACE

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..catalogue import MechanismId
-from ..fit.result import Posture
+from ..fit import Posture
 from ..plans import Price
 
 ActionKind = Literal["refer", "secure", "set", "add", "arrange", "technique", "habit", "ask"]

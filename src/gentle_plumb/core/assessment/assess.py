@@ -7,9 +7,7 @@ from functools import cached_property
 from typing import Literal
 
 from ..catalogue import QUANTITIES, Quantity
-from ..fit import Case, FitResult, FitRow, Joint, Limit, PostureFit, joints_of
-from ..fit.moves import settings_of
-from ..fit.result import Posture
+from ..fit import Case, FitResult, FitRow, Joint, Limit, Posture, PostureFit, joints_of, settings_of
 from ..policy import SAME
 from ..workstation import Settings
 from .condition import Condition, State

@@ -3,14 +3,8 @@
 from __future__ import annotations
 
 from ..errors import MissingInput
-from ..fit import Case, Joint
-from ..fit.chair_rows import finger
-from ..fit.distance import along_the_floor
-from ..fit.frame import Frame, legs_terms
-from ..fit.model import armrest_need
-from ..fit.terms import total
-from ..workstation import Settings
-from ..workstation.kinds import ArmrestKind
+from ..fit import Case, Frame, Joint, along_the_floor, armrest_need, finger, legs_terms, total
+from ..workstation import ArmrestKind, Settings
 from .condition import Condition, lacking, untold
 
 UNREACHABLE_MM = 1000.0

@@ -5,8 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from ..fit import AimedSettings, Case
-from ..fit.result import Posture
+from ..fit import AimedSettings, Case, Posture
 from .condition import SAME_MM, Condition
 from .conditions import conditions_of
 

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from itertools import pairwise
 
-from ..intake.body_chart import MAP_H, MAP_W
+from ..intake import MAP_H, MAP_W
 from .marks import Mark, Point, polyline, smooth, tapered
 
 _TRUNK = (

@@ -5,8 +5,7 @@ from __future__ import annotations
 from math import cos, radians, sin
 
 from ..fit import Case
-from ..workstation import Settings
-from ..workstation.kinds import ArmrestKind, ChairKind
+from ..workstation import ArmrestKind, ChairKind, Settings
 from .furniture import Ink
 from .marks import Point, box
 from .pose import Pose

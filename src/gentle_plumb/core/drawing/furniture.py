@@ -6,10 +6,8 @@ from dataclasses import dataclass
 from math import cos, radians, sin
 
 from ..fit import Case
-from ..posture.chain import EYE_BEFORE_SHOULDER_MM
-from ..workstation import Details, Settings
-from ..workstation.equipment import HOME_ROW_TO_FRONT_MM
-from ..workstation.kinds import ScreenKind
+from ..posture import EYE_BEFORE_SHOULDER_MM
+from ..workstation import HOME_ROW_TO_FRONT_MM, Details, ScreenKind, Settings
 from .marks import Mark, Point, Sheet, box, polyline, smooth
 from .pose import Pose
 

@@ -5,8 +5,7 @@ from __future__ import annotations
 from ..fit import Case, Joint, PostureFit
 from ..record import Field, fields
 from ..words import say_degrees
-from ..workstation import Settings
-from ..workstation.kinds import ScreenKind
+from ..workstation import ScreenKind, Settings
 from .furniture import Place, screen_ends
 from .marks import Grip, Mark, Point, Sheet
 from .pose import Pose

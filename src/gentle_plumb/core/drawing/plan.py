@@ -5,12 +5,10 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from math import cos, pi, radians, sin
 
-from ..fit import Case, Joint
-from ..fit.zones import NEAR_MM, zones_of
+from ..fit import NEAR_MM, Case, Joint, zones_of
 from ..posture import reach_to_keys
 from ..units import LengthUnit, format_length
-from ..workstation import Details, Settings, SideScreen
-from ..workstation.equipment import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
+from ..workstation import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM, Details, Settings, SideScreen
 from .marks import Mark, Point, arc, box, number, polyline, smooth
 from .pose import drawable
 

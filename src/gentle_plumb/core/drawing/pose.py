@@ -12,8 +12,13 @@ from math import atan2, cos, degrees, radians, sin, sqrt
 from ..body import DIMENSIONS, NEEDED, Body, BodyValue
 from ..fit import Case
 from ..memoize import memoize_last
-from ..posture import hip_above_seat, reach_to_keys, trunk_drop
-from ..posture.chain import EYE_BEFORE_SHOULDER_MM, SHOULDER_FROM_BACKREST_MM
+from ..posture import (
+    EYE_BEFORE_SHOULDER_MM,
+    SHOULDER_FROM_BACKREST_MM,
+    hip_above_seat,
+    reach_to_keys,
+    trunk_drop,
+)
 from ..workstation import Settings
 from .marks import Point
 

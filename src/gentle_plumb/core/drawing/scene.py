@@ -8,10 +8,7 @@ from typing import Literal
 
 from ..body import DIMENSIONS
 from ..errors import MissingInput
-from ..fit import Case, FitResult, Joint, PostureFit, joints_of
-from ..fit.frame import Frame
-from ..fit.moves import settings_of
-from ..fit.rows import TAPE_MM
+from ..fit import TAPE_MM, Case, FitResult, Frame, Joint, PostureFit, joints_of, settings_of
 from ..memoize import memoize_last
 from ..units import LengthUnit
 from ..workstation import Settings

@@ -4,6 +4,7 @@ from .causes import Cause, Causes, causes_of
 from .facts import Discomfort, Facts
 from .finding import MARKED_MIN, STRONG_MIN, Direction, Finding, grade
 from .judge import findings
+from .settings import effect_of
 from .strain import Strain, StrainPart, strain_by_region
 
 __all__ = [
@@ -18,6 +19,7 @@ __all__ = [
     "Strain",
     "StrainPart",
     "causes_of",
+    "effect_of",
     "findings",
     "grade",
     "strain_by_region",

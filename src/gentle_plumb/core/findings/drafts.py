@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any, TypedDict
 
 from ..assessment import strain_minutes, sum_text, whole_minutes
-from ..observation.habits import Moves
+from ..observation import Moves
 from .facts import Facts
 from .finding import Direction, Finding, grade
 from .strain import region_of

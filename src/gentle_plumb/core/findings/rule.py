@@ -18,7 +18,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from ..catalogue import SEATED_TASKS, MechanismId
-from ..observation.habits import Moves
+from ..observation import Moves
 from ..record import Field, When
 from .finding import Act, Doer
 

@@ -11,10 +11,7 @@ from collections.abc import Iterator
 from ..assessment import Assessment, SettingState
 from ..catalogue import JOINTS, Quantity
 from ..errors import MissingInput
-from ..fit import NO_LIMIT, FitRow, Joint, limit_text
-from ..fit.frame import legs_terms
-from ..fit.result import RANGE_ENDS
-from ..fit.terms import total
+from ..fit import NO_LIMIT, RANGE_ENDS, FitRow, Joint, legs_terms, limit_text, total
 from ..words import say, say_amount, say_degrees, say_joint, say_length
 from .drafts import Draft, with_load
 from .facts import Facts

@@ -1,41 +1,101 @@
 """Targets from a body, and what real equipment makes of them."""
 
 from ..policy import JOINT_BANDS, Band, Policy
-from .case import Case
+from .case import Case, Lens, with_declared
+from .chair_rows import finger, seat_depth_row
+from .costs import UNREACHABLE_DEG, elbow_over, gaze_over, legs_at
+from .distance import along_the_floor
 from .fit import AimedSettings, aimed_settings, fit, notes_in, standing_reason
+from .frame import Frame, elbow_terms, legs_terms
+from .hand_rows import mouse_over
 from .joints import Joint, joints_of
+from .laptop import laptop_turns
+from .model import Lengths, armrest_need, target_distance
+from .moves import settings_of
 from .order import NEEDED_ROWS, working_order
+from .pair import stands_too
 from .remeasurement import RemeasureSuggestion, dimensions_needed, suggest_remeasurement
-from .result import NO_LIMIT, Cost, FitResult, FitRow, Limit, Move, PostureFit
-from .terms import Term, terms_text, total
+from .result import (
+    NO_LIMIT,
+    RANGE_ENDS,
+    Cost,
+    FitResult,
+    FitRow,
+    Limit,
+    Move,
+    Posture,
+    PostureFit,
+    Status,
+)
+from .rows import SAME_MM, TAPE_MM
+from .screen_rules import gaze_by_rule
+from .search import forget, search
+from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution, hold
+from .terms import Term, terms_parts, terms_text, total
 from .wording import limit_text
+from .zones import NEAR_MM, zones_of
 
 __all__ = [
     "JOINT_BANDS",
+    "NEAR_MM",
     "NEEDED_ROWS",
     "NO_LIMIT",
+    "RANGE_ENDS",
+    "SAME_MM",
+    "SEAT_LATTICE",
+    "SURFACE_LATTICE",
+    "TAPE_MM",
+    "UNREACHABLE_DEG",
     "AimedSettings",
     "Band",
     "Case",
     "Cost",
     "FitResult",
     "FitRow",
+    "Frame",
     "Joint",
+    "Lengths",
+    "Lens",
     "Limit",
     "Move",
     "Policy",
+    "Posture",
     "PostureFit",
     "RemeasureSuggestion",
+    "SearchModel",
+    "Solution",
+    "Status",
     "Term",
     "aimed_settings",
+    "along_the_floor",
+    "armrest_need",
     "dimensions_needed",
+    "elbow_over",
+    "elbow_terms",
+    "finger",
     "fit",
+    "forget",
+    "gaze_by_rule",
+    "gaze_over",
+    "hold",
     "joints_of",
+    "laptop_turns",
+    "legs_at",
+    "legs_terms",
     "limit_text",
+    "mouse_over",
     "notes_in",
+    "search",
+    "seat_depth_row",
+    "settings_of",
     "standing_reason",
+    "stands_too",
     "suggest_remeasurement",
+    "target_distance",
+    "terms_parts",
     "terms_text",
     "total",
+    "with_declared",
     "working_order",
+    "zones_of",
 ]

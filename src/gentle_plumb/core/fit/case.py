@@ -9,10 +9,9 @@ from typing import Literal
 from ..body import Body
 from ..choices import Hand
 from ..errors import MissingInput
-from ..intake.limits import PersonLimits
+from ..intake import PersonLimits
 from ..policy import Policy
-from ..workstation import Details, Settings, Workstation
-from ..workstation.kinds import ArmrestKind, ChairKind
+from ..workstation import ArmrestKind, ChairKind, Details, Settings, Workstation
 
 Lens = Literal["none", "progressive", "bifocal"]
 

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from math import radians, sin
 
 from ..body import Body
-from ..workstation.kinds import ArmrestKind
+from ..workstation import ArmrestKind
 from .case import Case
 from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach

@@ -6,10 +6,8 @@ from dataclasses import dataclass
 from math import radians, tan
 
 from ..body import Body
-from ..posture import belly_front_x, keys_x, shoulder_x
-from ..posture.chain import EYE_BEFORE_SHOULDER_MM
-from ..workstation import Workstation
-from ..workstation.equipment import HOME_ROW_TO_FRONT_MM, LAPTOP_HINGE_BEHIND_KEYS_MM
+from ..posture import EYE_BEFORE_SHOULDER_MM, belly_front_x, keys_x, shoulder_x
+from ..workstation import HOME_ROW_TO_FRONT_MM, LAPTOP_HINGE_BEHIND_KEYS_MM, Workstation
 from .case import Case
 from .frame import reach
 from .terms import Term, total

@@ -8,8 +8,7 @@ from dataclasses import dataclass, replace
 from ..errors import MissingInput
 from ..memoize import memoize_last
 from ..units import LengthUnit, format_length
-from ..workstation import Settings
-from ..workstation.kinds import ArmrestKind, ScreenKind
+from ..workstation import ArmrestKind, ScreenKind, Settings
 from .case import Case
 from .chair_rows import (
     SeatAim,

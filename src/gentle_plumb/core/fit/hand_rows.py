@@ -8,11 +8,15 @@ from math import radians, sin
 from ..body import Body
 from ..errors import MissingInput
 from ..policy import JOINT_BANDS
-from ..posture import abduction_deg
-from ..posture.chain import FREE_FOREARM_TURN_DEG
-from ..workstation import Span
-from ..workstation.equipment import HOME_ROW_TO_FRONT_MM, KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM
-from ..workstation.kinds import PointerKind, ScreenKind
+from ..posture import FREE_FOREARM_TURN_DEG, abduction_deg
+from ..workstation import (
+    HOME_ROW_TO_FRONT_MM,
+    KEYBOARD_LEFT_MM,
+    KEYBOARD_RIGHT_MM,
+    PointerKind,
+    ScreenKind,
+    Span,
+)
 from .case import Case
 from .frame import elbow_terms, reach, standing_elbow_terms
 from .joints import Joint

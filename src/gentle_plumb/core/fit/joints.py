@@ -11,8 +11,7 @@ from ..catalogue import JOINTS
 from ..errors import MissingInput, OutOfReach
 from ..policy import JOINT_BANDS, POLICY_RANGES, Band
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
-from ..workstation import Settings
-from ..workstation.kinds import ArmrestKind, PointerKind
+from ..workstation import ArmrestKind, PointerKind, Settings
 from .case import Case
 from .frame import Frame, legs_terms, level_seat, reach
 from .screen_rules import top_band

@@ -9,7 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
-from ..workstation.kinds import ScreenKind
+from ..workstation import ScreenKind
 from .case import Case
 from .costs import best_top, elbow_over
 from .model import Lengths

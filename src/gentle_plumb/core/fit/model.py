@@ -6,8 +6,7 @@ from dataclasses import dataclass
 
 from ..errors import MissingInput
 from ..policy import JOINT_BANDS, Band
-from ..workstation import Span, Workstation
-from ..workstation.kinds import ArmrestKind, ScreenKind
+from ..workstation import ArmrestKind, ScreenKind, Span, Workstation
 from .case import Case
 from .distance import Depth, along_the_floor, distance_terms, laptop_distance, reachable_distance
 from .frame import (

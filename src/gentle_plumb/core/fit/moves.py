@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from ..workstation import Settings
-from ..workstation.kinds import ScreenKind
+from ..workstation import ScreenKind, Settings
 from .case import Case
 from .result import Move, PostureFit
 from .rows import SAME_MM

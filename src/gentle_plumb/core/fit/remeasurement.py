@@ -7,12 +7,20 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from math import sqrt
 
-from ..body import DIMENSIONS, Body, BodyValue, in_order
-from ..body.readings import REPEAT_SD_FLOOR_MM, house_error
+from ..body import DIMENSIONS, REPEAT_SD_FLOOR_MM, Body, BodyValue, house_error, in_order
 from ..choices import Hand
 from ..policy import Policy
-from ..workstation import Details, Keyboard, Screen, Settings, Workstation
-from ..workstation.kinds import AspectRatio, ChairKind, KeyboardKind, ScreenKind
+from ..workstation import (
+    AspectRatio,
+    ChairKind,
+    Details,
+    Keyboard,
+    KeyboardKind,
+    Screen,
+    ScreenKind,
+    Settings,
+    Workstation,
+)
 from .case import Case, Lens
 from .fit import fit
 from .result import FitResult, Posture

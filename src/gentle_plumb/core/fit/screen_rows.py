@@ -8,9 +8,7 @@ from math import ceil, radians, tan
 from ..body import Body
 from ..errors import MissingInput
 from ..posture import gaze_deg
-from ..workstation import Span
-from ..workstation.equipment import HOME_ROW_TO_FRONT_MM
-from ..workstation.kinds import ScreenKind
+from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
 from .case import Case
 from .distance import (
     along_the_floor,

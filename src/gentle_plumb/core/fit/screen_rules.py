@@ -16,8 +16,7 @@ from dataclasses import dataclass, replace
 from math import radians, tan
 
 from ..errors import MissingInput
-from ..policy import Policy
-from ..policy.policy import ScreenRule
+from ..policy import Policy, ScreenRule
 from ..posture import gaze_deg
 from .case import Case
 

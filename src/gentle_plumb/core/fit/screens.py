@@ -16,9 +16,14 @@ from math import atan, degrees
 
 from ..body import Body
 from ..errors import MissingInput
-from ..workstation import SideScreen
-from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
-from ..workstation.kinds import ScreenKind, ScreenPlace, ScreenUse
+from ..workstation import (
+    LAPTOP_PICTURE_HEIGHT_MM,
+    LAPTOP_PICTURE_START_MM,
+    ScreenKind,
+    ScreenPlace,
+    ScreenUse,
+    SideScreen,
+)
 from .case import Case
 from .result import FitRow
 from .rows import about, kept, limit, set_row, target_row

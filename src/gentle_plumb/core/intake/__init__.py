@@ -1,6 +1,6 @@
 """What is asked before anything is touched: warning signs, care groups, discomfort, consents."""
 
-from .body_chart import REGIONS, STRONGEST, DiscomfortOften, Region
+from .body_chart import MAP_H, MAP_W, REGIONS, STRONGEST, DiscomfortOften, Region
 from .consents import CONSENTS, Consent
 from .limits import PersonLimits, person_limits
 from .precautions import PRECAUTIONS, Precaution
@@ -8,6 +8,8 @@ from .red_flags import RED_FLAGS, URGENCY, RedFlag, Urgency
 
 __all__ = [
     "CONSENTS",
+    "MAP_H",
+    "MAP_W",
     "PRECAUTIONS",
     "RED_FLAGS",
     "REGIONS",

@@ -5,10 +5,20 @@ from .addition_sets import (
     HeightSearch,
     OwnNumbers,
     best_additions,
+    height_kit,
     tolerance_steps,
     with_additions,
 )
-from .additions import PRICE_LABELS, PRICES, Addition, Price
+from .additions import (
+    PRICE_LABELS,
+    PRICES,
+    Addition,
+    Price,
+    desk_additions,
+    feet_additions,
+    screen_additions,
+    seat_additions,
+)
 from .plans import (
     RISERS_WARNING,
     Added,
@@ -19,6 +29,7 @@ from .plans import (
     added_by,
     make_plans,
     one_plan,
+    total_of,
     what_is_left,
 )
 from .stacks import STACK_WARNING, Stack, StackAnswer, best_stack, stacks_of
@@ -43,10 +54,16 @@ __all__ = [
     "added_by",
     "best_additions",
     "best_stack",
+    "desk_additions",
+    "feet_additions",
+    "height_kit",
     "make_plans",
     "one_plan",
+    "screen_additions",
+    "seat_additions",
     "stacks_of",
     "tolerance_steps",
+    "total_of",
     "what_is_left",
     "with_additions",
 ]

@@ -24,17 +24,19 @@ from typing import Any
 
 from ..catalogue import Tier
 from ..errors import MissingInput
-from ..fit import Case
-from ..fit.frame import elbow_terms
-from ..fit.hand_rows import mouse_over
-from ..fit.model import Lengths
-from ..fit.pair import stands_too
-from ..fit.rows import SAME_MM
-from ..fit.search import search
-from ..fit.search_model import Solution, hold
-from ..fit.terms import total
-from ..workstation import Settings, Workstation
-from ..workstation.kinds import ArmrestKind, ScreenKind
+from ..fit import (
+    SAME_MM,
+    Case,
+    Lengths,
+    Solution,
+    elbow_terms,
+    hold,
+    mouse_over,
+    search,
+    stands_too,
+    total,
+)
+from ..workstation import ArmrestKind, ScreenKind, Settings, Workstation
 from .additions import (
     PRICES,
     Addition,

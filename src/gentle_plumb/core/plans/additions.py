@@ -12,9 +12,9 @@ from typing import Literal
 from ..catalogue import Tier
 from ..choices import Hand
 from ..fit import Case
-from ..workstation import Span, Workstation
-from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM, LAPTOP_PICTURE_START_MM
-from ..workstation.kinds import (
+from ..workstation import (
+    LAPTOP_PICTURE_HEIGHT_MM,
+    LAPTOP_PICTURE_START_MM,
     ArmrestKind,
     AspectRatio,
     ChairKind,
@@ -22,7 +22,9 @@ from ..workstation.kinds import (
     PointerKind,
     ScreenHolder,
     ScreenKind,
+    Span,
     UnderDesk,
+    Workstation,
 )
 from .stacks import Stack, stacks_of
 

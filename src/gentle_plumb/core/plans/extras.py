@@ -5,8 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..catalogue import Tier
-from ..fit import Case
-from ..fit.chair_rows import seat_depth_row
+from ..fit import Case, seat_depth_row
 from .additions import Addition, Price, Slot
 
 MOST_INSERT_MM = 80.0

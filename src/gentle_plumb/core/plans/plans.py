@@ -7,9 +7,7 @@ from dataclasses import dataclass, replace
 from ..assessment import HardLimits, hard_limits, strain_minutes
 from ..catalogue import JOINTS, TIERS, Tier
 from ..errors import MissingInput
-from ..fit import AimedSettings, Case, Joint, aimed_settings
-from ..fit.costs import UNREACHABLE_DEG
-from ..fit.result import Posture
+from ..fit import UNREACHABLE_DEG, AimedSettings, Case, Joint, Posture, aimed_settings
 from ..workstation import Settings
 from .addition_sets import AdditionSet, HeightSearch, OwnNumbers, best_additions, with_additions
 from .additions import (

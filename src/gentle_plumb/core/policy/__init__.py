@@ -1,7 +1,7 @@
 """What practitioners choose: bands, policies, and the schools they come from."""
 
 from .bands import JOINT_BANDS, SAME, Band
-from .policy import POLICY_RANGES, Policy, with_values
+from .policy import POLICY_RANGES, Policy, ScreenRule, with_values
 from .schools import (
     POLICY_QUESTIONS,
     STANDING,
@@ -26,6 +26,7 @@ __all__ = [
     "PolicyOption",
     "PolicyQuestion",
     "RuleSet",
+    "ScreenRule",
     "check_rule_set",
     "defaults",
     "policy_of",

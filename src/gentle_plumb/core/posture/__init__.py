@@ -1,6 +1,9 @@
 """The body chain: from settings to joints, angles and coordinates."""
 
 from .chain import (
+    EYE_BEFORE_SHOULDER_MM,
+    FREE_FOREARM_TURN_DEG,
+    SHOULDER_FROM_BACKREST_MM,
     abduction_deg,
     belly_front_x,
     elbow_above_seat,
@@ -18,6 +21,9 @@ from .chain import (
 )
 
 __all__ = [
+    "EYE_BEFORE_SHOULDER_MM",
+    "FREE_FOREARM_TURN_DEG",
+    "SHOULDER_FROM_BACKREST_MM",
     "abduction_deg",
     "belly_front_x",
     "elbow_above_seat",

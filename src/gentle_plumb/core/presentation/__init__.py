@@ -15,7 +15,7 @@ from .plans import (
     plan_views,
     stack_view,
 )
-from .rows import RowView, chance_in_band, plain, row_view
+from .rows import RowView, apart_text, chance_in_band, plain, row_view, terms_words, value_text
 
 __all__ = [
     "ActionView",
@@ -32,6 +32,7 @@ __all__ = [
     "action_text",
     "action_views",
     "age_words",
+    "apart_text",
     "cause_views",
     "chance_in_band",
     "elsewhere_text",
@@ -46,5 +47,7 @@ __all__ = [
     "plan_views",
     "row_view",
     "stack_view",
+    "terms_words",
+    "value_text",
     "zone_views",
 ]

@@ -5,13 +5,11 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from ..actions import KINDS, WHEN, WHO, Action, ActionState
-from ..actions.action import ActionKind
+from ..actions import KINDS, WHEN, WHO, Action, ActionKind, ActionState
 from ..assessment import whole_minutes
 from ..catalogue import DATUM_WORDS, QUANTITIES, MechanismId
 from ..findings import Cause
-from ..fit.result import Posture
-from ..fit.rows import TAPE_MM
+from ..fit import TAPE_MM, Posture
 from ..plans import PRICE_LABELS
 from ..record.fields.work import Severity
 from ..units import LengthUnit

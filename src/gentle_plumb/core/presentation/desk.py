@@ -5,11 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..errors import MissingInput
-from ..fit import Case, FitResult
-from ..fit.laptop import laptop_turns
-from ..fit.model import target_distance
-from ..fit.screen_rules import gaze_by_rule
-from ..fit.zones import zones_of
+from ..fit import Case, FitResult, gaze_by_rule, laptop_turns, target_distance, zones_of
 from ..policy import POLICY_QUESTIONS
 from ..sources import SOURCES
 from ..units import LengthUnit, format_difference

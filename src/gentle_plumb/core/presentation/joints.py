@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..fit import FitResult
-from ..fit.result import Posture
+from ..fit import FitResult, Posture
 from .rows import plain
 
 

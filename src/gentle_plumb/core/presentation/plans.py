@@ -7,11 +7,8 @@ from dataclasses import dataclass
 
 from ..assessment import HardLimits, whole_minutes
 from ..catalogue import QUANTITIES, Tier
-from ..fit.costs import UNREACHABLE_DEG
-from ..fit.result import Move
-from ..fit.rows import TAPE_MM
-from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer
-from ..plans.stacks import STACK_WARNING
+from ..fit import TAPE_MM, UNREACHABLE_DEG, Move
+from ..plans import STACK_WARNING, Added, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer
 from ..units import LengthUnit, format_difference, format_length
 from ..words import say, say_amount, say_length
 from ..workstation import Settings

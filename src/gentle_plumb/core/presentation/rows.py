@@ -9,10 +9,7 @@ from typing import Literal
 
 from ..body import DIMENSIONS, Body
 from ..catalogue import DATUM_WORDS, QUANTITIES, Drag
-from ..fit import NO_LIMIT, Case, FitRow, limit_text
-from ..fit.result import Posture, Status
-from ..fit.rows import SAME_MM, TAPE_MM
-from ..fit.terms import terms_parts
+from ..fit import NO_LIMIT, SAME_MM, TAPE_MM, Case, FitRow, Posture, Status, limit_text, terms_parts
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults
 from ..record import Record, fields
 from ..sources import SOURCES

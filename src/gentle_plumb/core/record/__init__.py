@@ -16,15 +16,18 @@ from .fields import (
 from .pieces import PIECES, Piece, paths_of
 from .reading import read_typed
 from .record import Record
+from .shelf import SHELF, ShelfKind
 
 __all__ = [
     "FAMILIES",
     "FIELDS",
     "PIECES",
+    "SHELF",
     "STEPS",
     "Field",
     "Piece",
     "Record",
+    "ShelfKind",
     "SpanField",
     "StepId",
     "Value",

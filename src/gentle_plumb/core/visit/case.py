@@ -6,15 +6,20 @@ from dataclasses import replace
 
 from ..body import Sex
 from ..catalogue import QUANTITIES, TASKS, Posture
-from ..fit import Case
-from ..fit.case import Lens, with_declared
-from ..intake.limits import person_limits
+from ..fit import Case, Lens, with_declared
+from ..intake import person_limits
 from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..record import Field, Record, fields
 from ..record.fields.ask import Eyewear
-from ..workstation import Details, Settings, SideScreen
-from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM
-from ..workstation.kinds import ChairKind, ScreenKind, ScreenPlace
+from ..workstation import (
+    LAPTOP_PICTURE_HEIGHT_MM,
+    ChairKind,
+    Details,
+    ScreenKind,
+    ScreenPlace,
+    Settings,
+    SideScreen,
+)
 from .body import HOUSE, Measuring, body_from
 from .workstation import LAPTOP_RATIO, picture_of, workstation_from
 

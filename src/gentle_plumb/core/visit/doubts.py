@@ -9,8 +9,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date
 
-from ..body import DIMENSIONS, Body, Earlier, Question, questions
-from ..body.plausibility import FACTORS
+from ..body import DIMENSIONS, FACTORS, Body, Earlier, Question, questions
 from ..record import Record, fields
 from ..units import MM_PER, LengthUnit, format_length
 from .body import heel_of, other_sides, resolved_of

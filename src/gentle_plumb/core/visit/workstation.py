@@ -7,19 +7,26 @@ from dataclasses import replace
 from ..choices import YesNo
 from ..record import Field, Record, SpanField, fields
 from ..record.fields.screens import ScreenFields
-from ..workstation import Chair, Desk, Item, Keyboard, Mouse, Screen, Span, Workstation
-from ..workstation.equipment import LAPTOP_PICTURE_HEIGHT_MM
-from ..workstation.kinds import (
+from ..workstation import (
     FIXED_DESKS,
+    LAPTOP_PICTURE_HEIGHT_MM,
     STACKED,
     SUPPORTS,
     AspectRatio,
+    Chair,
     ChairKind,
+    Desk,
     DeskKind,
+    Item,
+    Keyboard,
     LaptopKeys,
     LumbarKind,
+    Mouse,
+    Screen,
     ScreenKind,
+    Span,
     TiltFeet,
+    Workstation,
 )
 
 FEET_OUT_DEG = 8.0

@@ -20,8 +20,17 @@ from ..findings import Causes, Facts, Finding, Strain, causes_of, findings, stra
 from ..fit import Case, FitResult, FitRow, aimed_settings, fit, working_order
 from ..memoize import memoize_last
 from ..photo import PhotoReading, read_photo
-from ..plans import AdditionSet, OwnNumbers, Plan, PlanSet, added_by, make_plans, one_plan
-from ..plans.addition_sets import best_additions, with_additions
+from ..plans import (
+    AdditionSet,
+    OwnNumbers,
+    Plan,
+    PlanSet,
+    added_by,
+    best_additions,
+    make_plans,
+    one_plan,
+    with_additions,
+)
 from ..policy import STANDING, RuleSet, question_of
 from ..presentation import JointView, RowView, joint_views, row_view
 from ..record import Record, Value, fields

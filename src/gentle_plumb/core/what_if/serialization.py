@@ -9,8 +9,7 @@ from datetime import date
 from typing import Any
 
 from ..body import BRITISH_ADULTS, Spread, Table
-from ..drawing import SceneRequest
-from ..drawing.marks import Mark
+from ..drawing import Mark, SceneRequest
 from ..visit import Measuring, PhotoFile
 from .analysis import VisitInput
 from .session import WhatIfRequest, WhatIfSession

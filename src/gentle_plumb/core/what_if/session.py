@@ -14,16 +14,20 @@ from ..assessment import Assessment
 from ..catalogue import QUANTITIES
 from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
-from ..findings import Finding
-from ..findings.settings import effect_of
-from ..fit import FitResult, FitRow, PostureFit, notes_in
-from ..fit.fit import AimedSettings
-from ..fit.result import Posture
+from ..findings import Finding, effect_of
+from ..fit import AimedSettings, FitResult, FitRow, Posture, PostureFit, notes_in
 from ..memoize import memoize_last
-from ..plans import what_is_left
-from ..plans.plans import total_of
-from ..presentation import JointView, PlanView, PurchaseView, RowView, hard_limit_words, plan_views
-from ..presentation.rows import apart_text, value_text
+from ..plans import total_of, what_is_left
+from ..presentation import (
+    JointView,
+    PlanView,
+    PurchaseView,
+    RowView,
+    apart_text,
+    hard_limit_words,
+    plan_views,
+    value_text,
+)
 from ..record import Field, field_of, fields, read_typed
 from ..units import LengthUnit
 from ..words import say_change, say_degrees, say_joint, unit_of

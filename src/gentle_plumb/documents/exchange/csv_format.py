@@ -6,8 +6,7 @@ import csv
 import io
 from collections.abc import Iterable, Sequence
 
-from ...core.body import DIMENSIONS, resolve_readings
-from ...core.body.dimensions import SEXES
+from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
 from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, Read, agreeing, day, dimensions_in, mm_of, mm_text

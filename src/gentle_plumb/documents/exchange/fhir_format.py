@@ -15,8 +15,7 @@ from typing import TYPE_CHECKING, Any
 
 from pydantic import ValidationError
 
-from ...core.body import DIMENSIONS, resolve_readings
-from ...core.body.dimensions import SEXES
+from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
 from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in, mm_of

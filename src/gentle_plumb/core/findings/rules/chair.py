@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...record import fields
-from ...workstation.kinds import ChairKind, GasSpring, LumbarKind, NeckRest, Stability, TiltLock
+from ...workstation import ChairKind, GasSpring, LumbarKind, NeckRest, Stability, TiltLock
 from ..rule import Answer, Pair, Rule
 
 CHAIR: tuple[Rule, ...] = (

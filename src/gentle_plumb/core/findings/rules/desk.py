@@ -5,7 +5,7 @@ from __future__ import annotations
 from ...catalogue import HAND_TASKS
 from ...choices import YesNo
 from ...record import fields
-from ...workstation.kinds import ArmTension, DeskEdge, DeskKind, ToolHolder, UnderDesk
+from ...workstation import ArmTension, DeskEdge, DeskKind, ToolHolder, UnderDesk
 from ..rule import Answer, Pair, Rule
 
 DESK: tuple[Rule, ...] = (

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ...catalogue import HAND_TASKS
 from ...record import fields
-from ...workstation.kinds import PointerKind, PointerSpeed, TiltFeet
+from ...workstation import PointerKind, PointerSpeed, TiltFeet
 from ..rule import Amount, Answer, Pair, Rule
 
 HANDS: tuple[Rule, ...] = (

@@ -8,7 +8,7 @@ from __future__ import annotations
 from ...catalogue import SCREEN_TASKS
 from ...choices import YesNo
 from ...record import fields
-from ...workstation.kinds import LaptopKeys, ScreenHolder, ScreenKind
+from ...workstation import LaptopKeys, ScreenHolder, ScreenKind
 from ..rule import Answer, Rule
 
 SCREEN_RULES: tuple[Rule, ...] = (

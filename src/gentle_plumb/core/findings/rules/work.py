@@ -6,7 +6,7 @@ from ...catalogue import SCREEN_TASKS
 from ...choices import YesNo
 from ...record import fields
 from ...record.fields.ask import Leans, StandingHabit, TypingBy
-from ...workstation.kinds import DeskKind
+from ...workstation import DeskKind
 from ..rule import Amount, Answer, Rule
 
 WORK: tuple[Rule, ...] = (

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...workstation.kinds import ArmTension, DeskKind, ToolHolder
+from ...workstation import ArmTension, DeskKind, ToolHolder
 from . import desk as _desk
 from .field import Place
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation.kinds import (
+from ...workstation import (
     ArmrestKind,
     Castors,
     ChairKind,

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation.kinds import DeskEdge, DeskKind, UnderDesk
+from ...workstation import DeskEdge, DeskKind, UnderDesk
 from .field import Place
 
 _at = Place("look.desk", "Desk", "pieces")

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...catalogue import QUANTITIES
-from ...workstation.kinds import ArmrestKind, ChairKind, DeskKind, ScreenKind
+from ...workstation import ArmrestKind, ChairKind, DeskKind, ScreenKind
 from . import chair as _chair
 from . import desk as _desk
 from . import screens as _screens

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...workstation.kinds import KeyboardKind, TiltFeet
+from ...workstation import KeyboardKind, TiltFeet
 from .field import Place
 
 _at = Place("look.keyboard", "Keys and mouse", "pieces")

@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ...body import DIMENSIONS, TOOLS, Dimension, MeasuredPosture, Tool
-from ...body.estimates import LEAST_CORRELATION
+from ...body import DIMENSIONS, LEAST_CORRELATION, TOOLS, Dimension, MeasuredPosture, Tool
 from ...choices import Choice, YesNo
 from .field import Field, Place
 

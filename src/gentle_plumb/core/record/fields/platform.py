@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...workstation.kinds import DeskKind
+from ...workstation import DeskKind
 from . import desk as _desk
 from .field import Place
 

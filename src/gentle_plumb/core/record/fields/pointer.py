@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation.kinds import PointerKind, PointerSpeed
+from ...workstation import PointerKind, PointerSpeed
 from .field import Place
 
 _at = Place("look.pointer", "Keys and mouse", "pieces")

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...choices import YesNo
-from ...workstation.kinds import (
+from ...workstation import (
     AspectRatio,
     LaptopKeys,
     ScreenHolder,

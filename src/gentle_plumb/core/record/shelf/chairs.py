@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...workstation.kinds import (
+from ...workstation import (
     ArmrestKind,
     Castors,
     ChairKind,

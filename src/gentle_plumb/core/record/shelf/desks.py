@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation.kinds import DeskEdge, DeskKind, UnderDesk
+from ...workstation import DeskEdge, DeskKind, UnderDesk
 from ..fields import cart, desk, platform, tray
 from .kind import shelf_kind
 

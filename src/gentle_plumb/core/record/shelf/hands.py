@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...workstation.kinds import KeyboardKind, PointerKind
+from ...workstation import KeyboardKind, PointerKind
 from ..fields import keyboard, pointer
 from .kind import shelf_kind
 

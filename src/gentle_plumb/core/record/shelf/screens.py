@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation.kinds import AspectRatio, LaptopKeys, ScreenHolder, ScreenKind, StandsOn
+from ...workstation import AspectRatio, LaptopKeys, ScreenHolder, ScreenKind, StandsOn
 from ..fields import screens
 from .kind import shelf_kind
 

@@ -1,0 +1,39 @@
+"""The house's rules that no linter holds: what crosses packages, and how large a file may grow."""
+
+import ast
+from pathlib import Path
+
+SOURCE = Path(__file__).parents[2] / "src"
+CORE = SOURCE / "gentle_plumb" / "core"
+
+
+def imports(file):
+    """Every import of a file from the program's own packages: module path and names."""
+    here = file.relative_to(SOURCE).with_suffix("").parts
+    package = here[:-1]
+    for node in ast.walk(ast.parse(file.read_text("utf-8"))):
+        if isinstance(node, ast.ImportFrom):
+            base = package[: len(package) - node.level + 1] if node.level else ()
+            module = (*base, *(node.module or "").split("."))
+            yield tuple(part for part in module if part), [alias.name for alias in node.names]
+
+
+def test_packages_of_the_core_import_from_each_other_only_what_is_public():
+    public = {}
+    for package in CORE.iterdir():
+        init = package / "__init__.py"
+        if init.exists():
+            for node in ast.parse(init.read_text("utf-8")).body:
+                if isinstance(node, ast.Assign) and node.targets[0].id == "__all__":
+                    public[package.name] = set(ast.literal_eval(node.value))
+    crossed = []
+    for file in SOURCE.rglob("*.py"):
+        for module, names in imports(file):
+            if module[:2] != ("gentle_plumb", "core") or len(module) < 3:
+                continue
+            name = module[2]
+            inside = (CORE / name) in file.parents or name not in public
+            fields = module[2:4] == ("record", "fields")  # each of its modules is a namespace
+            if not inside and not fields and (len(module) > 3 or not set(names) <= public[name]):
+                crossed.append((str(file.relative_to(SOURCE)), ".".join(module), names))
+    assert crossed == []
