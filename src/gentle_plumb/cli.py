@@ -40,12 +40,12 @@ def say(words: str) -> None:
 @app.command()
 def demo(
     fresh: Annotated[
-        bool, typer.Option("--fresh", help="Start over: erases the demo's data.")
+        bool, typer.Option("--fresh", help="Erase the demo data and start again.")
     ] = False,
-    yes: Annotated[bool, typer.Option("--yes", help="Do not ask.")] = False,
+    yes: Annotated[bool, typer.Option("--yes", help="Don't ask for confirmation.")] = False,
     port: Annotated[int, typer.Option(help="Port to answer on; 0 for any free one.")] = 8750,
 ) -> None:
-    """Start everything with the demo practice."""
+    """Start with the demo practice."""
     from .hosting import run
 
     if fresh and not yes and not typer.confirm("Erase all data of this database and start over?"):
@@ -99,7 +99,7 @@ def serve(
 def practice(
     name: Annotated[str, typer.Option(prompt="Name of the practice")],
     owner: Annotated[str, typer.Option(prompt="Owner's name")],
-    email: Annotated[str, typer.Option(prompt="Owner's address")],
+    email: Annotated[str, typer.Option(prompt="Owner's email")],
     password: Annotated[
         str, typer.Option(prompt="Owner's password", hide_input=True, confirmation_prompt=True)
     ],
@@ -178,19 +178,22 @@ def password(
 @app.command()
 def fit(
     case: Annotated[Path, typer.Argument(help="A case file (docs/formats), or -")] = Path("-"),
-    table: Annotated[bool, typer.Option("--table", help="For people, not JSON.")] = False,
+    table: Annotated[
+        bool, typer.Option("--table", help="Print a readable table instead of JSON.")
+    ] = False,
     unit: Annotated[str, typer.Option("--unit", help="With --table: mm, cm or in.")] = "mm",
-    as_csv: Annotated[bool, typer.Option("--csv", help="Every row as CSV.")] = False,
-    svg: Annotated[bool, typer.Option("--svg", help="The drawing.")] = False,
+    as_csv: Annotated[bool, typer.Option("--csv", help="Print as CSV.")] = False,
+    svg: Annotated[bool, typer.Option("--svg", help="Print the drawing as SVG.")] = False,
     many: Annotated[
-        Path | None, typer.Option("--many", help="A file with one case a line, or -.")
+        Path | None,
+        typer.Option("--many", help="File with one case per line, or - for standard input."),
     ] = None,
-    out: Annotated[Path | None, typer.Option("--out", help="Write there.")] = None,
+    out: Annotated[Path | None, typer.Option("--out", help="Output file.")] = None,
     processes: Annotated[
         int, typer.Option("--processes", min=0, max=64, help="With --many; 0: one for each core.")
     ] = 0,
 ) -> None:
-    """Work out a case file, or many."""
+    """Calculate one case file, or many."""
     from .documents.case_format import result_document
     from .documents.fit_files import result_csv, result_svg
 
@@ -282,7 +285,7 @@ def _print_table(document: CaseDocument, unit: LengthUnit) -> None:
 
 @app.command()
 def formats() -> None:
-    """Write the generated files: JSON Schemas, OpenAPI, results of the worked examples."""
+    """Generate JSON Schemas, OpenAPI and the results of the worked examples."""
     from .formats import write_formats
 
     for path in write_formats(ROOT / "docs" / "formats"):
@@ -290,8 +293,10 @@ def formats() -> None:
 
 
 @app.command()
-def bench(quick: Annotated[bool, typer.Option("--quick", help="Fewer rounds.")] = False) -> None:
-    """Measure what must hold, and print it."""
+def bench(
+    quick: Annotated[bool, typer.Option("--quick", help="Run fewer rounds.")] = False,
+) -> None:
+    """Run the performance checks and print the results."""
     from plumb_bench import run_bench
 
     run_bench(console, quick=quick)

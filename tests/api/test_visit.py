@@ -155,14 +155,14 @@ def test_the_clients_paper_tells_all_and_the_workplaces_nothing_of_health(owner)
         for copy in ("client", "workplace")
     )
     health = (
-        "Stop and seek care now",
+        "Stop: urgent medical care",
         "Sent home by taxi.",
         "Wheelchair user",
         "seating therapist",
         "Left shoulder, front 4 of 10",
         "Strain minutes a day",
         "Knees meet the drawer",
-        "Elbow ahead of the body",
+        "Elbow forward of the body",
     )
     for words in health:
         assert words in mine, words

@@ -59,7 +59,7 @@ def test_every_target_says_where_it_is_from(owner):
             assert row["terms"]
     seat = worked["seated.seat"]["about"]
     assert [one["dimension"] for one in seat["inputs"]] == ["popliteal_height"]
-    assert seat["inputs"][0]["origin"] == "measured at this visit"
+    assert seat["inputs"][0]["origin"] == "measured today"
     assert worked["seated.seat"]["chance"] is not None
 
 

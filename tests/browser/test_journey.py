@@ -13,20 +13,20 @@ from browser.conftest import all_the_same, kept, tab, walk_to
 pytestmark = pytest.mark.browser
 
 READINGS = {
-    "Lower leg": ("41.2", "41.4"),
-    "Thigh thickness": ("15.0", "15.2"),
-    "Elbow, seated": ("23.5", "23.7"),
-    "Small of the back": ("19", "19.4"),
-    "Shoulder, seated": ("56.5", "56.1"),
-    "Eye, seated": ("75.0", "75.4"),
-    "Thigh length": ("49.0", "48.8"),
-    "Upper arm": ("33.4", "33.6"),
-    "Forearm and hand": ("43.6", "17 1/8 in"),
+    "Popliteal height": ("41.2", "41.4"),
+    "Thigh clearance": ("15.0", "15.2"),
+    "Elbow height, seated": ("23.5", "23.7"),
+    "Lower back": ("19", "19.4"),
+    "Shoulder height, seated": ("56.5", "56.1"),
+    "Eye height, seated": ("75.0", "75.4"),
+    "Buttock-popliteal length": ("49.0", "48.8"),
+    "Shoulder-elbow length": ("33.4", "33.6"),
+    "Elbow-fingertip length": ("43.6", "17 1/8 in"),
     "Arm length": ("71.5", "71.9"),
-    "Shoulder points apart": ("35.8", "36.0"),
+    "Biacromial breadth": ("35.8", "36.0"),
     "Stature": ("163.5", "5'4 3/8\""),
-    "Eye, standing": ("152.8", "153"),
-    "Elbow, standing": ("102", "101.6"),
+    "Eye height, standing": ("152.8", "153"),
+    "Elbow height, standing": ("102", "101.6"),
 }
 
 
@@ -69,39 +69,39 @@ def ask(page: Page) -> None:
         choose(page, question, answer)
     tab(page, "Shoes")
     page.get_by_label("Heel, seated").fill("1 in")
-    page.get_by_label("Heel, standing").fill("25 mm")
+    page.get_by_label("Heel height, standing").fill("25 mm")
 
 
 def look(page: Page) -> None:
     for label, typed in (
-        ("Seat, loaded", "46"),
+        ("Seat height, client seated", "46"),
         ("Surface", "72"),
-        ("Mouse from the midline", "44"),
-        ("Screen top, picture not frame", "106"),
+        ("Mouse distance from midline", "44"),
+        ("Top of screen", "106"),
         ("Eye to screen", "55"),
     ):
         take(page, label, typed)
     tab(page, "Pieces")
     fill(page, **{"Seat, lowest": "40", "Seat, highest": "51"})
     piece(page, "Desk")
-    choose(page, "Kind of desk", "Sit-stand")
+    choose(page, "Desk type", "Sit-stand")
     fill(
         page,
         **{
             "Surface, lowest": "60",
             "Surface, highest": "125",
             "Depth, front to back": "80",
-            "Surface to lowest part over the thighs": "2.5",
+            "Desk surface to lowest point above the thighs": "2.5",
         },
     )
-    piece(page, "Keys and pointer")
+    piece(page, "Keyboard and mouse")
     page.get_by_role("button", name="Choose from shelf").click()
     page.get_by_role("button", name="Full keyboard and mouse").click()
-    expect(page.get_by_label("Thickness at the home row")).to_have_value("20 mm")
+    expect(page.get_by_label("Keyboard height at the home row")).to_have_value("20 mm")
     piece(page, "Screen")
     choose(page, "Kind of screen", "Screen")
-    page.get_by_label("Diagonal of the picture").fill("24")
-    choose(page, "Shape", "16:9")
+    page.get_by_label("Screen diagonal").fill("24")
+    choose(page, "Aspect ratio", "16:9")
     fill(
         page,
         **{
@@ -176,7 +176,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_visible()
     expect(sign).to_be_disabled()
     due = datetime.now(UTC).date() + timedelta(days=28)
-    desk.get_by_label("Follow-up on").fill(due.isoformat())
+    desk.get_by_label("Follow-up date").fill(due.isoformat())
     sign.click()
     summary = desk.get_by_role("list", name="What is signed")
     expect(summary).to_contain_text("not re-measured")

@@ -15,7 +15,7 @@ pytestmark = pytest.mark.browser
 def test_bad_input_is_answered_in_place_and_the_rest_stays(desk: Page, program):
     open_step(desk, program, "Jonas", "look")
     walk_to(desk, "Surface").fill("76")
-    seat = walk_to(desk, "Seat, loaded")
+    seat = walk_to(desk, "Seat height, client seated")
     seat.fill("4")
     seat.press("Tab")
     expect(desk.get_by_role("alert")).to_have_text(
@@ -24,8 +24,8 @@ def test_bad_input_is_answered_in_place_and_the_rest_stays(desk: Page, program):
     expect(seat).to_have_value("4")
     expect(desk.get_by_role("button", name="Surface 76 cm")).to_be_visible()
     desk.reload()
-    expect(walk_to(desk, "Seat, loaded")).to_have_value("4")
-    walk_to(desk, "Seat, loaded").fill("45,5")
+    expect(walk_to(desk, "Seat height, client seated")).to_have_value("4")
+    walk_to(desk, "Seat height, client seated").fill("45,5")
     kept(desk)
     expect(desk.get_by_role("alert")).to_be_hidden()
     assert entry(desk, program, "look.found.seat", "Jonas")["value"] == 455
@@ -53,18 +53,18 @@ def test_typed_without_network_waits_on_the_device_and_arrives(desk: Page, progr
 
 def test_a_restart_of_the_server_loses_nothing(desk: Page, program):
     open_step(desk, program, "Jonas", "look")
-    walk_to(desk, "Mouse from the midline").fill("31")
+    walk_to(desk, "Mouse distance from midline").fill("31")
     kept(desk)
     program.stop()
-    top = walk_to(desk, "Screen top, picture not frame")
+    top = walk_to(desk, "Top of screen")
     top.fill("98")
     top.press("Tab")
     expect(desk.get_by_role("status").first).to_contain_text("on this device")
     program.start()
     kept(desk)
     desk.reload()
-    expect(walk_to(desk, "Mouse from the midline")).to_have_value("31")
-    expect(walk_to(desk, "Screen top, picture not frame")).to_have_value("98")
+    expect(walk_to(desk, "Mouse distance from midline")).to_have_value("31")
+    expect(walk_to(desk, "Top of screen")).to_have_value("98")
 
 
 def test_two_people_see_both_versions_and_choose(
@@ -101,7 +101,7 @@ def test_two_people_see_both_versions_and_choose(
 def test_undo_puts_the_old_text_back(desk: Page, program):
     open_step(desk, program, "Yara", "look")
     before = entry(desk, program, "look.found.seat", "Yara")["typed"]
-    seat = walk_to(desk, "Seat, loaded")
+    seat = walk_to(desk, "Seat height, client seated")
     seat.fill("60")
     seat.press("Tab")
     kept(desk)
@@ -121,7 +121,7 @@ def test_a_reader_opens_a_visit_only_where_the_owner_lets_them(page: Page, progr
     request.getfixturevalue("sees_health")
     page.goto(program.address)
     open_step(page, program, "Odile", "look")
-    expect(walk_to(page, "Seat, loaded")).not_to_be_editable()
+    expect(walk_to(page, "Seat height, client seated")).not_to_be_editable()
     page.locator("h1").click()
     page.keyboard.press("4")
     expect(page.get_by_role("heading", name=re.compile("things to set"))).to_be_visible()
@@ -156,7 +156,7 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
     mine.press("Tab")
     show = other.get_by_role("button", name="1 to settle: show")
     expect(show).to_be_visible()
-    refused = walk_to(other, "Seat, loaded")
+    refused = walk_to(other, "Seat height, client seated")
     refused.fill("4")
     refused.press("Enter")
     expect(refused).to_be_visible()  # one stays where the value was refused
@@ -169,9 +169,9 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
     expect(alert).to_contain_text("you typed 67")
     other.get_by_role("button", name="Mine").click()
     other.get_by_role("button", name="1 not kept: show").click()
-    expect(walk_to(other, "Seat, loaded")).to_have_value("4")
+    expect(walk_to(other, "Seat height, client seated")).to_have_value("4")
     expect(other.get_by_role("alert")).to_contain_text("outside 25.0 to 90.0 cm")
-    walk_to(other, "Seat, loaded").fill("47")
+    walk_to(other, "Seat height, client seated").fill("47")
     kept(other)
     assert entry(desk, program, "look.found.distance", "Yara")["typed"] == "67 cm"
     other.context.close()
@@ -198,7 +198,7 @@ def test_what_is_deleted_comes_back_by_undo(desk: Page, program):
 
 def test_a_date_is_kept_once_it_is_whole(desk: Page, program):
     open_step(desk, program, "Bram", "report")
-    field = desk.get_by_label("Follow-up on")
+    field = desk.get_by_label("Follow-up date")
     year = datetime.now(UTC).year + 1
     sent = []
     desk.on(

@@ -25,7 +25,7 @@ def arrow(page: Page) -> float:
 
 
 def test_the_figure_turns_and_the_arrow_grows_with_the_number(desk: Page, program):
-    open_dimension(desk, program, "Saskia", "Small of the back")
+    open_dimension(desk, program, "Saskia", "Lower back")
     stage = desk.get_by_test_id("elevation")
     expect(stage.get_by_text("Seated, from behind")).to_be_visible()
     assert arrow(desk) == 0
@@ -43,11 +43,11 @@ def test_the_figure_turns_and_the_arrow_grows_with_the_number(desk: Page, progra
     desk.keyboard.press("ArrowDown")
     expect(stage.get_by_text("Seated, from the side")).to_be_visible()
     desk.get_by_role("radio", name="At the desk").click()
-    expect(stage.get_by_text("From above")).to_be_visible()
+    expect(stage.get_by_text("Plan view")).to_be_visible()
 
 
 def test_a_dimension_without_the_mouse_from_reading_to_reason(desk: Page, program):
-    open_dimension(desk, program, "Saskia", "Shoulder, seated")
+    open_dimension(desk, program, "Saskia", "Shoulder height, seated")
     desk.keyboard.type("54")
     desk.keyboard.press("Enter")
     desk.keyboard.type("57")
@@ -56,7 +56,7 @@ def test_a_dimension_without_the_mouse_from_reading_to_reason(desk: Page, progra
     expect(desk.get_by_label("Third reading")).to_be_focused()
     desk.keyboard.type("54.4")
     desk.keyboard.press("Enter")
-    expect(desk.get_by_role("heading", name="Eye, seated", exact=True)).to_be_visible()
+    expect(desk.get_by_role("heading", name="Eye height, seated", exact=True)).to_be_visible()
     expect(desk.get_by_label("First reading")).to_be_focused()
     desk.keyboard.press("x")
     desk.get_by_role("button", name="Clothing is in the way").press("Enter")
@@ -66,7 +66,7 @@ def test_a_dimension_without_the_mouse_from_reading_to_reason(desk: Page, progra
 
 
 def test_the_tape_answers_one_key_in_the_unit_it_is_set_to(desk: Page, program):
-    open_dimension(desk, program, "Greta", "Lower leg")
+    open_dimension(desk, program, "Greta", "Popliteal height")
     desk.get_by_label("The tape's unit").select_option("mm")
     for _ in range(8):  # it fails now and then, as things do
         if desk.get_by_label("First reading").input_value():
@@ -82,7 +82,7 @@ def test_the_tape_answers_one_key_in_the_unit_it_is_set_to(desk: Page, program):
 
 
 def test_a_device_that_types_needs_no_field_and_a_digit_stays_a_step_key(desk: Page, program):
-    open_dimension(desk, program, "Greta", "Thigh thickness")
+    open_dimension(desk, program, "Greta", "Thigh clearance")
     desk.get_by_role("heading", name="Measure", exact=True).click()
     desk.evaluate("document.activeElement.blur()")
     desk.keyboard.type("15.3 cm\n", delay=8)
@@ -99,7 +99,7 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
     ).to_be_visible()
     desk.get_by_role("button", name="Check in Measure").click()
     expect(
-        desk.get_by_role("heading", name="Upper arm", exact=True)
+        desk.get_by_role("heading", name="Shoulder-elbow length", exact=True)
     ).to_be_visible()  # the first in doubt
     desk.get_by_role("button", name="doubtful: Forearm and hand").click()
     expect(desk.get_by_text("would each fit far better in the other's place")).to_be_visible()
@@ -120,7 +120,7 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
 
 
 def test_an_unclear_number_is_asked_about_in_place(desk: Page, program):
-    open_dimension(desk, program, "Ruben", "Lower leg")
+    open_dimension(desk, program, "Ruben", "Popliteal height")
     desk.keyboard.type("17")
     desk.keyboard.press("Enter")
     desk.get_by_role("button", name="17 in", exact=True).click()
@@ -129,7 +129,7 @@ def test_an_unclear_number_is_asked_about_in_place(desk: Page, program):
         "value"
     ] == pytest.approx(431.8)
     desk.keyboard.press("Escape")
-    desk.get_by_role("heading", name="Lower leg").click()
+    desk.get_by_role("heading", name="Popliteal height").click()
     desk.get_by_label("First reading").blur()
     desk.keyboard.press("u")
     desk.keyboard.press("u")
@@ -137,7 +137,7 @@ def test_an_unclear_number_is_asked_about_in_place(desk: Page, program):
 
 
 def test_a_later_visit_carries_over_and_shows_where_from(desk: Page, program):
-    open_dimension(desk, program, "Mirela", "Lower leg")
+    open_dimension(desk, program, "Mirela", "Popliteal height")
     desk.get_by_label("First reading").press("b")
     expect(desk.get_by_text(re.compile("Carried over from .* months old"))).to_be_visible()
     expect(desk.get_by_role("figure", name=re.compile("Earlier visits"))).to_be_visible()
@@ -200,7 +200,7 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
     file = tmp_path / "table.csv"
     file.write_text("dimension,sex,mean_mm,sd_mm\nstature,female,1700,0.2\nnose,female,50,5\n")
     desk.get_by_label("Name").fill("Pilots")
-    desk.get_by_label("Where it is from").fill("Made up")
+    desk.get_by_label("Source").fill("Made up")
     desk.get_by_label("CSV file").set_input_files(file)
     desk.get_by_role("button", name="Check and save").click()
     alert = desk.get_by_role("alert")
@@ -222,7 +222,7 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
 def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program, sees_health):
     sign_in(page, program, who=2)
     open_step(page, program, "Odile", "measure")
-    expect(page.get_by_role("heading", name="Lower leg", exact=True)).to_be_visible()
+    expect(page.get_by_role("heading", name="Popliteal height", exact=True)).to_be_visible()
     expect(page.get_by_label("First reading")).not_to_be_editable()
     expect(page.get_by_label("List")).to_be_disabled()
     for name in ("Take reading", "Leave it out …", "Keep it …"):
@@ -236,14 +236,14 @@ def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program, sees_
 
 
 def test_shoes_are_asked_for_their_heel_and_lose_it(desk: Page, program):
-    open_dimension(desk, program, "Otis", "Lower leg")
+    open_dimension(desk, program, "Otis", "Popliteal height")
     barefoot = (
         desk.get_by_test_id("elevation").get_by_text(re.compile(r"^4\d\.\d cm$")).text_content()
     )
     desk.get_by_role("radio", name="In shoes").click()
     expect(desk.get_by_text("the heel is not noted")).to_be_visible()
-    desk.get_by_label("Heel of that shoe").fill("3")
-    desk.get_by_label("Heel of that shoe").press("Tab")
+    desk.get_by_label("Heel height of that shoe").fill("3")
+    desk.get_by_label("Heel height of that shoe").press("Tab")
     expect(desk.get_by_text("the heel is not noted")).to_be_hidden()
     expect(desk.get_by_text("heel of 3.0 taken off")).to_be_visible()
     less = f"{float(barefoot.removesuffix(' cm')) - 3:.1f} cm"
@@ -253,8 +253,8 @@ def test_shoes_are_asked_for_their_heel_and_lose_it(desk: Page, program):
 def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(desk: Page, program):
     open_dimension(desk, program, "Pia", "Hand length")
     expect(desk.get_by_text(re.compile("estimated from "))).to_be_visible()
-    open_dimension(desk, program, "Wilma", "Elbow, seated")
-    expect(desk.get_by_text("Stature hardly tells it: take the tape.")).to_be_visible()
+    open_dimension(desk, program, "Wilma", "Elbow height, seated")
+    expect(desk.get_by_text("Can't be estimated reliably: please measure.")).to_be_visible()
     desk.get_by_role("button", name="Stature open").click()
     desk.get_by_label("First reading").fill("165.5")
     desk.get_by_label("Second reading").fill("165.3")

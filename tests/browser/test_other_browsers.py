@@ -131,8 +131,8 @@ def short_visit(hand, program, name):
     visit = hand.run("return location.pathname.split('/')[2]", [])
     look = f"{program.address}/visits/{visit}/look"
     hand.go_to(look)
-    hand.press("Seat, loaded")
-    hand.type("Seat, loaded", "46,5")
+    hand.press("Seat height, client seated")
+    hand.type("Seat height, client seated", "46,5")
     hand.sees("kept on the server ")
     hand.until("return document.querySelector('[data-testid=elevation]') !== null")
     hand.browser.refresh()

@@ -69,7 +69,7 @@ def test_by_key_alone(desk: Page, program):
     expect(desk.get_by_label("Reason for the visit")).to_be_visible()
     desk.keyboard.press("ArrowLeft")
     desk.keyboard.press("2")
-    seat = desk.get_by_role("textbox", name="Seat, loaded")
+    seat = desk.get_by_role("textbox", name="Seat height, client seated")
     expect(seat).to_be_focused()
     seat.press("Enter")
     expect(desk.get_by_role("textbox", name="Seat depth")).to_be_focused()

@@ -98,7 +98,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     desk.mouse.up()
     expect(tried(desk).get_by_role("row", name=re.compile("^Surface"))).to_contain_text("up")
     desk.get_by_role("button", name="Snapshot to compare").click()
-    desk.get_by_label("Back leans", exact=True).fill("20")
+    desk.get_by_label("Recline", exact=True).fill("20")
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
     assert entry(desk, program, "work.seated.seat", "Odile") == before
     flag = desk.get_by_role("button", name="Go to screen top, seated")
@@ -123,9 +123,9 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
 def test_every_number_opens_to_what_it_rests_on(desk: Page, program):
     open_step(desk, program, "Odile", "work")
     desk.get_by_role("button", name="Seat").first.click()
-    desk.get_by_text("Where it is from").click()
+    desk.get_by_text("Source").click()
     expect(desk.get_by_text(re.compile("Lower leg .* adds ±"))).to_be_visible()
-    expect(desk.get_by_text(re.compile("What is set first"))).to_be_visible()
+    expect(desk.get_by_text(re.compile("What to set first"))).to_be_visible()
     expect(desk.get_by_text(re.compile("% that [\\d.]+ cm lies in its band"))).to_be_visible()
     expect(desk.get_by_text(re.compile("^Rule: "))).to_be_visible()
 
@@ -147,7 +147,7 @@ def test_house_rules_are_kept_as_bundles(desk: Page, program):
 def test_a_ring_is_turned_by_hand_and_by_key(desk: Page, program):
     open_step(desk, program, "Odile", "work")
     in_page(desk)
-    ring = desk.get_by_role("slider", name="Back leans")
+    ring = desk.get_by_role("slider", name="Recline")
     box = ring.bounding_box()
     desk.mouse.move(box["x"] + 18, box["y"] + 18)
     desk.mouse.down()
@@ -155,10 +155,10 @@ def test_a_ring_is_turned_by_hand_and_by_key(desk: Page, program):
     desk.mouse.up()
     expect(tried(desk)).to_contain_text("Findings of this visit")  # the hand rests
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+")
-    turned = int(desk.get_by_label("Back leans", exact=True).input_value())
+    turned = int(desk.get_by_label("Recline", exact=True).input_value())
     expect(ring).to_have_accessible_name(f"Back leans {turned}°")
     ring.press("ArrowDown")
-    expect(desk.get_by_label("Back leans", exact=True)).to_have_value(f"{turned - 1}")
+    expect(desk.get_by_label("Recline", exact=True)).to_have_value(f"{turned - 1}")
 
 
 @pytest.mark.parametrize("part", ["Plans", "Choices", "Try"])

@@ -39,7 +39,7 @@ class FakeAccounts:
                 raise AlreadyThere("Somebody else has this id.")
             return held
         if self.member_by_email(member.email):
-            raise AlreadyThere("Somebody with this address is there already.")
+            raise AlreadyThere("This email is already in use.")
         self.people[member.id] = member
         return member
 

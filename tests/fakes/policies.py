@@ -18,7 +18,7 @@ class FakePolicies:
     def _settle(self, bundle):
         others = [one for one in self.bundles(bundle.practice_id) if one.id != bundle.id]
         if any(one.name == bundle.name for one in others):
-            raise AlreadyThere("There is a bundle of this name already.")
+            raise AlreadyThere("A rule set with this name already exists.")
         for one in others if bundle.is_default else ():
             if one.is_default:
                 self.kept[one.id] = replace(one, is_default=False, version=one.version + 1)

@@ -327,6 +327,6 @@ class FakeRecords:
         if self.visit_by_id[report.visit_id].revision != report.revision:
             raise MovedOn("The visit was changed in this moment.")
         if any(r.number == report.number for r in self._reports(report.visit_id)):
-            raise AlreadyThere("This version was signed a moment ago. Look at it first.")
+            raise AlreadyThere("This version has just been signed. Reload to see it.")
         self.signed[report.id] = (report, pdf)
         return self.report_of(report.visit_id, report.id)

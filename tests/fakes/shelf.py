@@ -12,7 +12,7 @@ class FakeShelf:
     def _mine(self, practice_id, item_id):
         found = self.kept.get(item_id)
         if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such thing on the shelf.")
+            raise NotFound("That item is no longer on the shelf.")
         return found
 
     def _free(self, item):

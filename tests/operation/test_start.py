@@ -91,7 +91,7 @@ def test_it_starts_is_joined_stops_and_survives_a_kill(folder):
 
     killed = Running(folder, port)
     killed.until("answers at")
-    assert "Data of the last time kept." in killed.said
+    assert "Using the existing data." in killed.said
     killed.end(signal.SIGKILL)
     assert Cluster(folder).running()  # nobody could stop it
     again = Running(folder, free_port())

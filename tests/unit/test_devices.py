@@ -97,7 +97,7 @@ def test_troubles_of_the_line_and_what_becomes_of_them(tape):
         read(instrument)
     stand_in.answer(b"FAULT garbage\n")
     noisy = read(instrument)
-    assert "noise on the line" in noisy.warning
+    assert "signal was unclear" in noisy.warning
     assert parse_length(noisy.typed) == pytest.approx(400, abs=15)
     assert read(instrument).warning is None
     stand_in.answer(b"FAULT low\n")
@@ -145,7 +145,7 @@ def test_endless_babble_nobody_there_and_none_set_up():
         SocketInstrument("tape", address).state()
     with pytest.raises(NoAnswer, match="No height rod is set up"):
         SocketInstrument("rod", "").state()
-    with pytest.raises(NoAnswer, match="set up"):
+    with pytest.raises(NoAnswer, match="No light meter"):
         SocketLightMeter("").read()
 
 

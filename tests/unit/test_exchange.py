@@ -139,7 +139,7 @@ def test_semicolons_and_unknown_columns_are_understood():
     read = exchange_format(raw.encode())[1]
     assert read.sheets[0].entries == {"measure.stature.first": "1662 mm"}
     assert [(field, reason) for _, field, reason in read.left_out] == [
-        ("shoe size", "a column this program does not know")
+        ("shoe size", "unknown column")
     ]
 
 

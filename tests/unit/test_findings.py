@@ -119,7 +119,7 @@ def test_a_picture_too_near_the_bands_end_to_tell_does_not_tell():
     off = wrist(30)
     assert off.state == "off"
     assert off.over_deg == pytest.approx(15, abs=0.1)
-    assert off.evidence[0].startswith("Photograph from the side, seated: wrist bent back 30° ±")
+    assert off.evidence[0].startswith("Photograph from the side, seated: wrist extended 30° ±")
 
 
 def test_an_after_picture_is_no_evidence_of_what_was_found():

@@ -21,7 +21,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
     seat = result.row("seated", "seat")
     assert (round(seat.target, 1), seat.setting) == (564.2, 510)
     assert terms_text(seat.terms) == (
-        "564 = 740 surface + 20 keyboard − 228 elbow over the seat + 32 forearm at 95°"
+        "564 = 740 surface + 20 keyboard − 228 elbow height above the seat + 32 forearm at 95°"
     )
     assert (
         [limit.text for limit in seat.limits]
@@ -75,7 +75,7 @@ def test_what_is_joined_is_nothing_to_set_but_has_a_way_out():
     assert result.row("seated", "screen_top").change is None
     assert not {"screen_top", "distance"} & {row.key for row in working_order(case, result)}
     top = next(one for one in judged(case) if one.key == "screen_top")
-    assert top.instruction.startswith("Raise the laptop and add separate keys and mouse")
+    assert top.instruction.startswith("Raise the laptop and add a separate keyboard and mouse")
 
 
 def test_lower_lens_lowers_the_screen_by_its_angle():
@@ -130,7 +130,7 @@ def test_stature_alone_estimates_all_but_the_elbow():
 
 def test_unknown_equipment_is_said_not_assumed():
     notes = " ".join(fit(replace(usual_case(), workstation=Workstation())).notes)
-    for word in ("thighs", "chair's range", "desk's range", "screen mount"):
+    for word in ("Thigh clearance", "Chair height range", "Desk height range", "Screen height range"):
         assert word in notes
 
 

@@ -73,8 +73,8 @@ def test_the_cameras_field_of_view_is_all_that_is_remembered():
 @pytest.mark.parametrize(
     ("data", "words", "numbers"),
     [
-        (b"", "no picture", {}),
-        (b"%PDF-1.7 not a picture", "no picture", {}),
+        (b"", "JPEG, PNG or WebP", {}),
+        (b"%PDF-1.7 not a picture", "JPEG, PNG or WebP", {}),
         (picture()[:900], "damaged", {}),
         (picture(300, 900), "least", {"value": 300, "low": 320, "unit": "px"}),
         (

@@ -98,7 +98,7 @@ def test_exchanged_fields_change_places_by_one_tap():
         SHEET | pair("shoulder_elbow_length", 430, 432) | pair("elbow_fingertip_length", 330, 331)
     )
     found = doubts(Record(said), body(said), "cm")
-    assert found[0].way_out == "Exchange with forearm and hand"
+    assert found[0].way_out == "Exchange with elbow-fingertip length"
     right = apply(said, found[0])
     assert (
         right["measure.shoulder_elbow_length.first"],
@@ -122,20 +122,20 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
     [
         (
             {"elbow_height_standing": 1320, "shoulder_height_standing": 1310},
-            "Elbow, standing 132.0 cm can't be above shoulder, standing. One of them is off.",
+            "Elbow height, standing 132.0 cm can't be above shoulder height, standing. One of them is off.",
         ),
         (
             {"knee_height": 565},
-            "Knee height 56.5 cm is usually 60 to 160 mm more than lower leg; here it is not.",
+            "Knee height 56.5 cm is usually 60 to 160 mm more than popliteal height; here it is not.",
         ),
         (
             {"shoulder_elbow_length": 380},
-            "Shoulder, seated 55.5 cm less elbow, seated comes to the length of "
-            "the upper arm, within 15 %; here it does not.",
+            "Shoulder height, seated 55.5 cm less elbow height, seated should come to "
+            "shoulder-elbow length, within 15 %; here it does not.",
         ),
         (
             {"hand_length": 158},
-            "Forearm and hand 43.0 cm is 2.1 to 2.7 times the hand length; here it is not.",
+            "Elbow-fingertip length 43.0 cm is 2.1 to 2.7 times the hand length; here it is not.",
         ),
     ],
 )
@@ -208,7 +208,7 @@ def test_a_standing_height_is_told_where_it_belongs():
     with pytest.raises(ValueOutOfRange) as refused:
         read_typed(field_of("measure.eye_height_sitting.second"), "150.3")
     assert refused.value.belongs == "measure.eye_height_standing.second"
-    assert "Eye, seated, second reading" in refused.value.message
+    assert "Eye height, seated, second reading" in refused.value.message
 
 
 @given(

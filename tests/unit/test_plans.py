@@ -78,7 +78,7 @@ def test_items_are_whole_used_once_and_marked_temporary():
     ]
     assert [one.items for one in room.kit] == [(("ream", 2),), (("box", 1),)]
     assert room.temporary
-    assert room.cautions[1].startswith("Non-slip")
+    assert room.cautions[1].startswith("Use non-slip")
     assert room.added[0].sd == pytest.approx(3.0)
 
 

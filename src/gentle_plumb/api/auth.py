@@ -54,9 +54,9 @@ def caller(
     if request.method not in SAFE:
         check_origin(request)
         if csrf is None:
-            raise NotAllowed("The request carries no CSRF token.")
+            raise NotAllowed("Your session has expired. Reload the page.")
         if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
-            raise NotAllowed("The CSRF token does not fit this session.")
+            raise NotAllowed("Your session has changed. Reload the page.")
     return CurrentUser(session=session, member=member, practice=practice)
 
 

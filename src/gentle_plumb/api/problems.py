@@ -87,7 +87,7 @@ def _field(_: Request, error: FieldError) -> JSONResponse:
     return answer(
         Problem(
             type="bad-value",
-            title="This can't be kept as it is",
+            title="This value can't be saved",
             status=422,
             detail=error.message,
             field=error.field,
@@ -132,7 +132,7 @@ def _validation(_: Request, error: RequestValidationError) -> JSONResponse:
     return answer(
         Problem(
             type="bad-request",
-            title="This can't be read",
+            title="Invalid request",
             status=422,
             detail=f"{where or 'request'}: {first['msg']}",
             field=where,
@@ -151,9 +151,9 @@ def _database(_: Request, __: Exception) -> JSONResponse:
     return answer(
         Problem(
             type="no-database",
-            title="The database does not answer",
+            title="The database is not responding",
             status=503,
-            detail="Nothing was lost on this page. It will be sent again.",
+            detail="Nothing has been lost. Your change will be sent again automatically.",
         ),
         {"Retry-After": "2"},
     )

@@ -46,7 +46,7 @@ SOURCES: dict[str, Source] = {
     "house-correlation": Source(
         kind="house",
         title="Correlation of each dimension with stature",
-        note="Deliberately cautious, so that an estimate never looks surer than it is.",
+        note="Deliberately cautious, so estimates never look more certain than they are.",
     ),
     "house-repeat": Source(
         kind="house",
@@ -55,7 +55,7 @@ SOURCES: dict[str, Source] = {
     ),
     "house-precision": Source(
         kind="house",
-        title="Ten pairs of the house's error beside the practitioner's own",
+        title="Default error weighted as ten pairs of readings",
         note="Few pairs tell little: the own error counts fully only as pairs come in.",
     ),
     "house-origin": Source(
@@ -70,7 +70,7 @@ SOURCES: dict[str, Source] = {
     ),
     "house-doubt": Source(
         kind="house",
-        title="Asked from 2.5 standard errors, set aside from 4",
+        title="Queried from 2.5 standard errors, set aside from 4",
         note="Of a hundred true values about one is asked about; slips of unit lie far beyond.",
     ),
     "house-relations": Source(
@@ -90,17 +90,17 @@ SOURCES: dict[str, Source] = {
     ),
     "house-chain": Source(
         kind="house",
-        title="The body chain",
+        title="Body-segment model",
         note="Simple, stated and testable: one hip joint, one trunk, one upper arm, one forearm.",
     ),
     "house-relief": Source(
         kind="house",
-        title="Relief under the thigh, 15 mm (0 to 25)",
+        title="Thigh clearance at the seat edge, 15 mm (0 to 25)",
         note="Keeps the front edge of the seat off the soft underside of the thigh.",
     ),
     "house-joint-bands": Source(
         kind="house",
-        title="Bands of the joints at a desk",
+        title="Joint ranges at a desk",
         note="Middle of the postures in common use; the practitioner may choose others.",
     ),
     "iso-9241-303": Source(
@@ -110,23 +110,23 @@ SOURCES: dict[str, Source] = {
     ),
     "house-text": Source(
         kind="house",
-        title="Usual text at 100 %: 16 pixels, capitals 0.7 of it",
+        title="Standard text at 100 %: 16 px, capitals 0.7 of that",
         note="What browsers and office programs take where nobody chose; in steps of 25 %.",
     ),
     "house-order": Source(
         kind="house",
-        title="Hard limits, degrees outside the bands, additions, change: in this order",
-        note="A body comes before a purse, a purse before habit; under 1 degree nothing is bought.",
+        title="Order: physical limits, joint angles, purchases, amount of change",
+        note="Comfort before cost, cost before habit; nothing is bought for less than 1 degree.",
     ),
     "house-weights": Source(
         kind="house",
-        title="Every joint's degree counts alike",
+        title="A degree counts the same at every joint",
         note="Nothing better is known that would hold for everybody; strain minutes weigh by hours.",
     ),
     "house-price": Source(
         kind="house",
         title="Price classes: nothing, small, medium, large",
-        note="One medium piece outweighs several small ones, one large several medium ones.",
+        note="One medium item costs more than several small ones; one large item more than several medium.",
     ),
     "house-additions": Source(
         kind="house",
@@ -161,7 +161,7 @@ SOURCES: dict[str, Source] = {
     "house-temporary": Source(
         kind="house",
         title="Improvised answers are marked temporary, with a review date",
-        note="What has no date stays.",
+        note="Without a date, temporary becomes permanent.",
     ),
     "house-slump": Source(
         kind="house",
@@ -170,7 +170,7 @@ SOURCES: dict[str, Source] = {
     ),
     "house-thigh-room": Source(
         kind="house",
-        title="Room above the thighs, 20 mm",
+        title="Thigh clearance, 20 mm",
         note="Enough to cross the feet and to roll in without touching.",
     ),
     "house-seat-depth": Source(
@@ -242,14 +242,14 @@ SOURCES: dict[str, Source] = {
     ),
     "house-habits": Source(
         kind="house",
-        title="Habits: stand-in degrees, and shares of the time",
+        title="Habits: estimated degrees and share of time",
         note="Cautious stand-ins where no photograph measures; now and then 0.15, often 0.45, "
         "nearly always 0.85 of the time.",
     ),
     "house-room": Source(
         kind="house",
-        title="The room or home list",
-        note="What trips, burns, tips, dazzles or disturbs; what is unsafe goes out of use.",
+        title="Room or home checklist",
+        note="Hazards and disturbances; anything unsafe is taken out of use.",
     ),
     "house-light": Source(
         kind="house",
@@ -264,8 +264,8 @@ SOURCES: dict[str, Source] = {
     ),
     "house-hours": Source(
         kind="house",
-        title="Hours worth a word: 4 with the mouse, 10 at the desk",
-        note="A reason to talk about breaks, no limit of health.",
+        title="Hours that prompt advice: 4 of mouse use, 10 at the desk",
+        note="A prompt to discuss breaks, not a health limit.",
     ),
     "house-bearing": Source(
         kind="house",
@@ -279,7 +279,7 @@ SOURCES: dict[str, Source] = {
     ),
     "house-camera": Source(
         kind="house",
-        title="Camera: 1 px and 5 degrees for the stated error, warned over 5 degrees and under 2 m",
+        title="Photo error stated for 1 px and 5 degrees of camera angle; warning over 5 degrees or under 2 m",
         note="A careful finger on a screen, a careful eye along a wall, an arm's length too near.",
     ),
     "house-photo-bands": Source(

@@ -51,7 +51,7 @@ class SocketInstrument:
         found, noise = ask(self._address, f"READ {dimension} {subject}", _READING, name=self._name)
         warnings = []
         if noise:
-            warnings.append("There was noise on the line: look whether the number is right.")
+            warnings.append("The signal was unclear: check the reading.")
         if found[3] is not None and int(found[3]) <= LOW_BATTERY:
             warnings.append(f"Its battery is at {int(found[3])} %.")
         unit = one_of(UNITS, found[2]) or "mm"  # the pattern lets no other through

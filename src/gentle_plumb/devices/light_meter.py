@@ -29,7 +29,7 @@ class SocketLightMeter:
 
         """
         if not self._address:
-            raise NoAnswer("No light meter is set up. Type the reading of your own.")
+            raise NoAnswer("No light meter connected. Type the reading.")
         found, _ = ask(self._address, "READ", _READING, name="light meter")
         lux = float(found[1])
         if not DARKEST <= lux <= BRIGHTEST:

@@ -78,11 +78,9 @@ class PillowImageProcessor:
             with Image.open(BytesIO(picture), formats=FORMATS) as opened:
                 return self._develop(opened)
         except (UnidentifiedImageError, Image.DecompressionBombError):
-            raise BadPicture(
-                "This is no picture that can be read here: JPEG, PNG or WebP, please."
-            ) from None
+            raise BadPicture("This file isn't a JPEG, PNG or WebP photo.") from None
         except (OSError, SyntaxError, ValueError, TypeError, EOFError, struct.error):
-            raise BadPicture("The picture is damaged and can't be read to its end.") from None
+            raise BadPicture("The photo is damaged and can't be opened.") from None
 
     def _develop(self, opened: Image.Image) -> ProcessedPhoto:
         width, height = opened.size

@@ -36,7 +36,7 @@ def database(say: Say, folder: Path = VAR / "postgres") -> Iterator[str]:
     """The address of the database: the one from the environment, or a private one, stopped after."""
     given = Settings().database_url
     if given:
-        say("Database: the one GENTLE_PLUMB_DATABASE_URL names.")
+        say("Database: from GENTLE_PLUMB_DATABASE_URL.")
         yield given
         return
     cluster = Cluster(folder)
@@ -108,7 +108,7 @@ def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
             SqlAccounts(engine), SqlRecords(engine), SqlShelf(engine), SqlMeasuring(engine), now
         )
     else:
-        say("Data of the last time kept.")
+        say("Using the existing data.")
 
 
 def erase(engine: Engine) -> None:
@@ -211,7 +211,7 @@ def _greet(server: uvicorn.Server, port: int, demo: bool, say: Say) -> None:
 
         for person in DEMO_MEMBERS:
             say(f"  sign in as {person.email}  password {person.password}   ({person.says})")
-    say("Ctrl-C stops everything.")
+    say("Press Ctrl-C to stop.")
 
 
 def end_on_signals() -> None:

@@ -96,7 +96,7 @@ class AccountService:
             raise LockedOut(int(wait.total_seconds()) + 1)
         right = _hasher.verify(password, member.password_hash if member else _DUMMY)
         if member is None or not right:
-            raise NotSignedIn("Address or password is wrong.")
+            raise NotSignedIn("Email or password is incorrect.")
         if self._published.get(address) == password:
             raise NotSignedIn(
                 "This password is published with the demo and opens nothing here. "
@@ -181,7 +181,7 @@ class AccountService:
         Owners only; raises NotAllowed, AlreadyThere.
         """
         if by.role != "owner":
-            raise NotAllowed("Only an owner adds people.")
+            raise NotAllowed("Only an owner can add people.")
         return self.create_member(
             by.practice_id, id=id, email=email, name=name, title=title, role=role, password=password
         )
@@ -253,7 +253,7 @@ class AccountService:
 def require_writer(member: Member) -> None:
     """Raises NotAllowed for readers."""
     if member.role not in WRITERS:
-        raise NotAllowed("You may read here, but not change anything.")
+        raise NotAllowed("You have read-only access.")
 
 
 def require_health(member: Member) -> None:

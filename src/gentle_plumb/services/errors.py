@@ -66,7 +66,9 @@ class Stale(ServiceError):
     """Somebody else changed this since it was read; ``current`` is how it stands now."""
 
     def __init__(self, current: Entry | ShelfItem | MeasuringList | StoredRuleSet | Client) -> None:
-        super().__init__("This was changed elsewhere in the meantime. Both versions are kept.")
+        super().__init__(
+            "This was changed elsewhere while you were editing. Choose which version to keep."
+        )
         self.current = current
 
 

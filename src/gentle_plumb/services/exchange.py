@@ -194,7 +194,7 @@ class _Planner:
         held = self._visit_by_id.get(sheet.visit_id) if sheet.visit_id else None
         if held is not None:
             if held.client_id != client.id:
-                self.troubles.append((sheet.place, "visit_id", "belongs to another client here"))
+                self.troubles.append((sheet.place, "visit_id", "already belongs to another client"))
             if held.started_on != sheet.on:
                 self.troubles.append(
                     (
@@ -257,7 +257,7 @@ class _Planner:
             return False
         if (visit.id, path) in self._planned:
             self.troubles.append(
-                (where, path.removeprefix("measure."), "stands in this file twice")
+                (where, path.removeprefix("measure."), "appears twice in this file")
             )
             return False
         consent = consent_for(field_of(path))
@@ -369,7 +369,7 @@ class ExchangeService:
         require_writer(member)
         preview, intake = self._look(member, raw)
         if preview.troubles:
-            raise BadFile("The file was not taken in.", preview.troubles)
+            raise BadFile("The file was not imported.", preview.troubles)
         self._records.import_batch(member.practice_id, intake, self._clock())
         return preview
 
@@ -382,7 +382,7 @@ class ExchangeService:
         understood = planner.take_all(read.sheets)
         troubles = joined(read.troubles, planner.troubles)
         if not understood and not troubles:
-            troubles.append(("1", "", "no measurement in this file"))
+            troubles.append(("1", "", "no measurements in this file"))
         preview = Preview(
             format=label,
             understood=understood,

@@ -149,7 +149,7 @@ def _percentile(body: Body, name: str, mm: float) -> str | None:
     if share is None:
         return None
     if share < 1 or share > 99:
-        return "under the 1st" if share < 1 else "over the 99th"
+        return "below the 1st" if share < 1 else "above the 99th"
     whole = round(share)
     ending = (
         {1: "st", 2: "nd", 3: "rd"}.get(whole % 10, "th") if whole not in (11, 12, 13) else "th"
@@ -198,7 +198,9 @@ def measured_views(
         if value is None and (entry.r_stature >= LEAST_CORRELATION or name in body.guessed):
             estimate, around, basis = _estimate(body, name, unit)
         elif value is None:
-            basis = "Stature hardly tells it: take the tape." if entry.stats else "Take the tape."
+            basis = (
+                "Can't be estimated reliably: please measure." if entry.stats else "Please measure."
+            )
         heel = resolved.value_mm - value.mm if value and resolved.value_mm is not None else 0.0
         skip = record[fields.measure.dimension[name].skip]
         views.append(

@@ -158,5 +158,5 @@ def _require_consent(record: Record) -> None:
     """Raise Withheld where the client does not agree to the workplace's copy."""
     if record[fields.ask.consent["workplace"]] != ConsentAnswer.GIVEN:
         raise Withheld(
-            "The client's consent to give the workplace a copy is not there, or was withdrawn."
+            "The client has not consented to a workplace copy, or has withdrawn consent."
         )

@@ -11,17 +11,17 @@ from sqlalchemy.exc import IntegrityError
 from ..services.errors import AlreadyThere, ServiceError
 
 _BY_CONSTRAINT: dict[str, ServiceError] = {
-    "uq_member_email": AlreadyThere("Somebody with this address is there already."),
-    "uq_shelf_item_name": AlreadyThere("One of this name is on the shelf already."),
-    "uq_client_origin_id": AlreadyThere("This client came in a moment ago. Look at them first."),
-    "uq_visit_origin_id": AlreadyThere("This visit came in a moment ago. Look at it first."),
-    "uq_measuring_list_name": AlreadyThere("There is a list of this name already."),
+    "uq_member_email": AlreadyThere("This email is already in use."),
+    "uq_shelf_item_name": AlreadyThere("An item with this name already exists."),
+    "uq_client_origin_id": AlreadyThere("This client was just added. Open it to check."),
+    "uq_visit_origin_id": AlreadyThere("This visit was just added. Open it to check."),
+    "uq_measuring_list_name": AlreadyThere("A list with this name already exists."),
     "uq_population_table_name": AlreadyThere("There is a table of this name already."),
-    "uq_policy_bundle_name": AlreadyThere("There is a bundle of this name already."),
+    "uq_policy_bundle_name": AlreadyThere("A rule set with this name already exists."),
     "uq_policy_bundle_default": AlreadyThere(
         "Another default was set in the same moment. Look at it first."
     ),
-    "uq_report_number": AlreadyThere("This version was signed a moment ago. Look at it first."),
+    "uq_report_number": AlreadyThere("This version has just been signed. Reload to see it."),
 }
 
 

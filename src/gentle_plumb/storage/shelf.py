@@ -79,5 +79,5 @@ class SqlShelf:
     def _mine(self, db: Db, practice_id: UUID, item_id: UUID) -> ShelfItemRow:
         row = db.get(ShelfItemRow, item_id, with_for_update=True)
         if row is None or row.practice_id != practice_id:
-            raise NotFound("There is no such thing on the shelf.")
+            raise NotFound("That item is no longer on the shelf.")
         return row

@@ -146,7 +146,7 @@ def test_the_report_says_what_was_measured_and_where_it_is_from(world, clock):
     ).content.model_dump(mode="json")
     said = {line["label"]: (line["value"], line["how"]) for line in draft["body"]}
     assert said == {
-        "Stature": ("161.0 cm", "Self-measured"),
+        "Stature": ("161.0 cm", "Measured by the client"),
         "Hand length": ("17.5 cm", "mean of two"),
         "Knee height": ("50.1 cm", f"Carried over from {spoken_date(first)}, 3 months old"),
         "Foot length": ("", "left out: clothing is in the way"),
@@ -158,7 +158,7 @@ def test_an_unsure_stature_is_helped_by_the_rest(world):
     _, visit = measured_visit(world, stature=("161",), elbow_height_standing=("109", "109"))
     alone = view_of(world, visit, "popliteal_height")
     assert alone.basis.startswith("from ")
-    assert "elbow, standing" in alone.basis
+    assert "elbow height, standing" in alone.basis
     world.type(visit, "measure.stature.second", "161")
     sure = view_of(world, visit, "popliteal_height")
     assert sure.basis == "from stature"
@@ -171,7 +171,7 @@ def test_a_doubt_does_not_keep_a_report_from_being_signed_but_is_said_in_it(worl
         world.type(visit, path, typed)
     world.type(visit, "report.follow_up", weeks_on(clock))
     world.reports.sign(world.office.owner, world.office.practice, visit, "cm")
-    assert "In doubt and not settled: thigh thickness." in world.press.printed[0]["notes"]
+    assert "In doubt and not settled: thigh clearance." in world.press.printed[0]["notes"]
     world.type(visit, "ask.consent.notes", "yes")
     world.type(visit, "measure.thigh_clearance.kept", "Measured again")
     world.type(visit, "measure.thigh_clearance.kept_at", "6.1")

@@ -78,7 +78,7 @@ def test_a_published_password_opens_nothing_in_earnest(world, clock):
     strict = AccountService(world.accounts_port, clock, {email: PASSWORD})
     with pytest.raises(NotSignedIn, match="published"):
         strict.sign_in(email, PASSWORD)
-    with pytest.raises(NotSignedIn, match="is wrong"):
+    with pytest.raises(NotSignedIn, match="incorrect"):
         strict.sign_in(email, "wrong")
 
 

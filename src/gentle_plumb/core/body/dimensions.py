@@ -18,7 +18,7 @@ class MeasuredPosture(Choice):
     """How the client sat while heights were taken."""
 
     AS_THEY_WORK = "as_they_work", "As they work"
-    ERECT = "erect", "Sitting erect"
+    ERECT = "erect", "Sitting upright"
 
 
 TOOLS: dict[Tool, str] = {"tape": "Tape", "rod": "Height rod", "calliper": "Calliper"}

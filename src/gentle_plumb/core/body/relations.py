@@ -68,7 +68,7 @@ RELATIONS: tuple[Relation, ...] = (
         made=lambda shoulder, elbow, arm: (shoulder - elbow) / arm,
         low=0.85,
         high=1.15,
-        words="less {0} comes to the length of the {1}, within 15 %; here it does not",
+        words="less {0} should come to {1}, within 15 %; here it does not",
     ),
     Relation(
         of=("elbow_fingertip_length", "hand_length"),

@@ -43,7 +43,7 @@ JOINTS: dict[str, JointName] = {
     for joint in (
         JointName(
             key="neck",
-            label="Gaze to the top edge",
+            label="Gaze angle to top of screen",
             plain="Eyes to the top of the screen",
             region="neck",
             tasks=SCREEN_TASKS,
@@ -112,7 +112,7 @@ JOINTS: dict[str, JointName] = {
             region="knee",
             tasks=SEATED_TASKS,
             over="the thighs slope down steeply and the weight goes to the feet",
-            under="the knees come above the hips and the lower back rounds",
+            under="the knees are higher than the hips and the lower back rounds",
         ),
     )
 }

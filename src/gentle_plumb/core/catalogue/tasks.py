@@ -4,13 +4,13 @@ from __future__ import annotations
 
 TASKS: dict[str, str] = {
     "typing": "Typing",
-    "mouse": "Mouse work",
+    "mouse": "Using the mouse",
     "reading": "Reading on screen",
     "paper": "Reading paper",
     "writing": "Handwriting",
     "calls": "Calls",
     "meetings": "Video meetings",
-    "thinking": "Demanding thought",
+    "thinking": "Concentrated work",
 }
 """Every task that hours are asked of, with its label."""
 SEATED_TASKS: tuple[str, ...] = tuple(TASKS)

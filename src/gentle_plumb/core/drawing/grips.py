@@ -44,17 +44,10 @@ def grips_of(
     ]
     if seated:
         rings += [
-            (
-                fields.work.angle["recline"],
-                "Back leans",
-                case.recline(),
-                pose.hip,
-                pose.shoulder,
-                1,
-            ),
+            (fields.work.angle["recline"], "Recline", case.recline(), pose.hip, pose.shoulder, 1),
             (
                 fields.work.angle["thigh_slope"],
-                "Thighs slope down",
+                "Thigh slope",
                 case.policy.thigh_slope,
                 pose.hip,
                 _along(pose.hip, pose.knee, ALONG),
@@ -67,7 +60,7 @@ def grips_of(
         rings.append(
             (
                 fields.work.own_number[fit.posture]["tilt"].value,
-                "Screen tilts back",
+                "Screen tilt",
                 settings.tilt,
                 head,
                 foot,

@@ -141,7 +141,7 @@ def ink_plan(
             role="caption",
             x=left,
             y=top + height - 4,
-            text="From above",
+            text="Plan view",
             posture="plan",
         )
     )

@@ -157,11 +157,23 @@ def _rule(
     if settings.distance is not None and person:
         eye = side.pose.shoulder[0] + 80.0
         spans.append(
-            ("distance", "eye to screen", px(eye), px(eye + settings.distance), settings.distance)
+            (
+                "distance",
+                "viewing distance",
+                px(eye),
+                px(eye + settings.distance),
+                settings.distance,
+            )
         )
     if settings.surface is not None:
         spans.append(
-            ("keys", "edge to keys", px(place.edge), px(place.keys), place.keys - place.edge)
+            (
+                "keys",
+                "desk edge to home row",
+                px(place.edge),
+                px(place.keys),
+                place.keys - place.edge,
+            )
         )
     depth = case.workstation.desk.depth
     if depth is not None and settings.surface is not None:

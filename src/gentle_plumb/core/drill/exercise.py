@@ -186,7 +186,7 @@ def judge(made: Exercise, given: Answer, unit: LengthUnit) -> Verdict:
         why = f"The readings are {apart} apart; up to {allowed} is the tape's. A third one decides."
     elif resolved.by == "one":
         answer = "repeat"
-        why = "One reading: nothing has confirmed it yet. Take the second."
+        why = "Only one reading so far. Take a second."
     else:
         answer = "keep"
         why = f"Two readings {apart} apart, within {allowed}, and it goes with the rest. It was {truth}."

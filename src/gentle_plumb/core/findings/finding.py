@@ -85,7 +85,7 @@ def grade(minutes: float | None, *, safety: bool = False) -> Severity | None:
     """How severe: by load minutes a day; what is unsafe is strong at any length of time.
 
     >>> grade(29).label, grade(30).label, grade(120).label, grade(None, safety=True).label
-    ('Slight', 'Marked', 'Strong', 'Strong')
+    ('Slight', 'Marked', 'Severe', 'Severe')
 
     """
     if safety:

@@ -236,7 +236,7 @@ def _habit(facts: Facts, rule: Answer) -> Finding:
             reason=f"{rule.title}: not marked, and nobody said that nothing else was seen.",
         )
     note = facts.record.said(fields.seen.habit[habit.id].note)
-    how = ["Seen", seen.often.label.lower() if seen.often else "how often not said"]
+    how = ["Seen", seen.often.label.lower() if seen.often else "frequency not recorded"]
     if seen.side:
         both = seen.side == HabitSide.BOTH
         how.append("both sides" if both else f"{seen.side.label.lower()} side")

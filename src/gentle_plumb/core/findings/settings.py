@@ -197,11 +197,11 @@ def _instruction(facts: Facts, state: SettingState, row: FitRow) -> tuple[str, D
         return say("setting.deeper", by=by), ()
     if any(limit.kind == "joined" for limit in row.limits):
         return (
-            "Raise the laptop and add separate keys and mouse; without them, short spells only.",
+            "Raise the laptop and add a separate keyboard and mouse; without them, short spells only.",
             (),
         )
     if row.change is None or row.setting is None or row.found is None or row.target is None:
-        return row.reason or "Set by hand and test on the person.", ()
+        return row.reason or "Adjust by feel and check on the client.", ()
     to = say_amount(quantity, row.setting, unit)
     if abs(row.change) < SAME:
         return say("setting.stays", to=to), ()

@@ -50,7 +50,7 @@ def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -
     return (
         Term(label="surface", value=surface),
         Term(label="keyboard", value=case.keyboard_thickness()),
-        Term(label="elbow over the seat", value=-total(elbow_terms(body, case))),
+        Term(label="elbow height above the seat", value=-total(elbow_terms(body, case))),
         Term(
             label=f"forearm at {elbow_deg:.0f}°", value=reach(body) * sin(radians(elbow_deg - 90))
         ),
@@ -72,9 +72,9 @@ def seat_row(
         "seat",
         "seated",
         source="house-relief",
-        why="The surface can't move, so the hands decide and the feet are supported."
+        why="The desk can't move, so the hands set the seat height and the feet are supported."
         if by_hands
-        else "Feet stand flat, thighs level.",
+        else "Feet flat, thighs level.",
     )
 
     def terms(body: Body) -> Sequence[Term]:
@@ -84,7 +84,7 @@ def seat_row(
         extra = aim.height - total(legs_terms(case.body, case)) if aim is not None else 0.0
         if abs(extra) < SAME_MM:
             return legs
-        return (*legs, Term(label="within the band for the hands", value=extra))
+        return (*legs, Term(label="within range for the hands", value=extra))
 
     def ends(target: float) -> tuple[float, float]:
         if by_hands and fixed_surface is not None:
@@ -151,7 +151,7 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
         "footrest",
         "seated",
         source="house-relief",
-        why="Hanging feet press the thighs on the seat's edge.",
+        why="With feet hanging, the seat edge presses under the thighs.",
     )
 
     if case.own_seat:
@@ -197,7 +197,7 @@ def seat_depth_row(case: Case) -> FitRow:
         "seat_depth",
         "seated",
         source="house-seat-depth",
-        why="Room behind the knee with the back on the backrest.",
+        why="Space behind the knee with the back against the backrest.",
     )
 
     fingers = policy.knee_gap_unit == "fingers"
@@ -229,7 +229,7 @@ def lumbar_row(case: Case) -> FitRow:
         "lumbar",
         "seated",
         source="house-lumbar",
-        why="The pad meets the small of the back; felt again after any change of recline.",
+        why="The support meets the lumbar curve; check again after changing the recline.",
     )
     if case.own_seat:
         return _own_row(subject, case.found_seated.lumbar, PART_OF_WHEELCHAIR, None)
@@ -237,7 +237,7 @@ def lumbar_row(case: Case) -> FitRow:
         case,
         subject,
         lambda body: (
-            Term(label="small of the back over the seat", value=body.mm("lumbar_height_sitting")),
+            Term(label="lumbar curve above the seat", value=body.mm("lumbar_height_sitting")),
             Term(label="at the belt", value=case.policy.lumbar_offset),
         ),
         lambda target: (target - LUMBAR_BAND_MM, target + LUMBAR_BAND_MM),
@@ -279,7 +279,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         "armrest",
         "seated",
         source="house-armrest",
-        why="Light support just under the elbow; never lifting the shoulder.",
+        why="Light support just below the elbow, never raising the shoulder.",
     )
     below = case.policy.armrest_below_elbow
     if case.own_seat:
@@ -299,7 +299,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         return row.but(
             status="not_assessable",
             setting=None,
-            reason="Armrests are kept off by choice: lower them out of the way.",
+            reason="Armrests not used (your choice): lower them out of the way.",
         )
     row = kept(case, ranged_row(row, "armrest", chair.armrest), "armrest")
     if (
@@ -327,6 +327,6 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
     if chair.armrests_off:
         return replace(
             set_row(row, None, [meets]),
-            reason="They meet the desk even at their lowest: take them off.",
+            reason="They hit the desk even at their lowest: remove them.",
         )
     return set_row(row, row.setting, [*row.limits, meets])

@@ -26,14 +26,14 @@ def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
         terms = [Term(label="arm", value=body.mm("upper_limb_length"))]
         if policy.distance_rule == "fist":
             terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
-        terms.append(Term(label="eye ahead of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))
+        terms.append(Term(label="eye forward of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))
     if case.settle_steps:
         terms.append(Term(label="settle-in test", value=case.settle_steps * policy.settle_step))
     if least > total(terms):
         terms.append(Term(label=why, value=least - total(terms)))
     near, far = case.sharp
     if near is not None and near > total(terms):
-        terms.append(Term(label="glasses sharp from", value=near - total(terms)))
+        terms.append(Term(label="glasses focus from", value=near - total(terms)))
     if far is not None and max(far, policy.least_distance) < total(terms):
         value = max(far, policy.least_distance) - total(terms)
         terms.append(Term(label="glasses sharp up to", value=value))
@@ -43,14 +43,14 @@ def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
 def least_distance(case: Case) -> tuple[float, str]:
     """The nearest the picture may come, mm, and what asks for it."""
     policy, screen = case.policy, case.workstation.screen
-    limits = [(policy.least_distance, "never nearer")]
+    limits = [(policy.least_distance, "minimum distance")]
     if screen.width is not None:
         across = screen.width / 2 / tan(radians(policy.widest_picture_deg / 2))
         limits.append((across, "picture's width"))
     if screen.height is not None:
         tall = screen.height / 2 / tan(radians(policy.tallest_picture_deg / 2))
         alone = screen.height / tan(radians(policy.lowest_gaze_deg))
-        limits += [(tall, "picture's height"), (alone, "read with the eyes alone")]
+        limits += [(tall, "picture's height"), (alone, "readable by eye movement")]
     return max(limits)
 
 

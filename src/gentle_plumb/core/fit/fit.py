@@ -222,7 +222,7 @@ def _possible(
     if posture == "seated":
         return True, None
     if case.own_seat:
-        return False, "Seated in a wheelchair: nothing is worked out for standing."
+        return False, "Wheelchair user: no standing set-up."
     if not case.person.stands:
         because = " and ".join(case.person.because).lower()
         return False, f"No standing plan before it is cleared: {because}. Ask: {case.person.ask}."
@@ -335,17 +335,17 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     notes: list[str] = []
     station, real = case.workstation, pair.seated
     if station.desk.thickness is None and station.desk.underside is None:
-        notes.append("Room above the thighs not checked: the desk's thickness is not recorded.")
+        notes.append("Thigh clearance not checked: desk thickness not recorded.")
     if station.chair.seat is None:
-        notes.append("The chair's range is not recorded: the seat is taken as free to move.")
+        notes.append("Chair height range not recorded: assumed fully adjustable.")
     if station.desk.surface is None:
-        notes.append("The desk's range is not recorded: the surface is taken as free to move.")
+        notes.append("Desk height range not recorded: assumed fully adjustable.")
     if station.screen.kind != ScreenKind.LAPTOP and station.screen.top_above_surface is None:
-        notes.append("The screen mount's range is not recorded: it is taken as free to move.")
+        notes.append("Screen height range not recorded: assumed fully adjustable.")
     if "abdominal_depth_sitting" not in case.body.values:
-        notes.append("Belly room at the desk edge not checked: belly depth is not measured.")
+        notes.append("Space at the desk edge not checked: abdominal depth not measured.")
     if real is not None and real.footrest and station.feet is None and not case.own_seat:
-        notes.append("Whether there is a footrest is not recorded: one is taken as to be had.")
+        notes.append("Footrest not recorded: assumed available.")
     if real is not None and real.presses:
         armrests = armrest_need(station)
         thighs = (

@@ -66,7 +66,7 @@ def elbow_terms(body: Body, case: Case) -> tuple[Term, ...]:
         flexion_deg=policy.flexion,
     )
     return (
-        Term(label="elbow over the seat", value=height),
+        Term(label="elbow height above the seat", value=height),
         Term(label="recline", value=-drop),
         Term(label="arm forward", value=whole - height + drop),
         Term(label="slump", value=-slumped),

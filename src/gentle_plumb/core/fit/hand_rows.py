@@ -58,7 +58,7 @@ def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> Fit
         key,
         posture,
         source="house-joint-bands",
-        why="The keys come to hands with hanging shoulders and straight wrists."
+        why="Keyboard at hand height with shoulders relaxed and wrists straight."
         if surface
         else "Home row level with the hands, wrists straight.",
     )
@@ -116,7 +116,7 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         "mouse",
         "seated",
         source="house-mouse",
-        why="As near as the keyboard allows, so that the upper arm can hang.",
+        why="As close as the keyboard allows, so the upper arm hangs by the side.",
     )
 
     central = case.workstation.mouse.kind == PointerKind.CENTRAL
@@ -142,12 +142,12 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         subject,
         lambda body: (
             Term(
-                label="before the keys, on the midline"
+                label="in front of the keyboard, on the midline"
                 if central
                 else f"{hand} edge of the keyboard",
                 value=edge(),
             ),
-            Term(label="half a mouse and a gap", value=0.0 if central else case.policy.mouse_gap),
+            Term(label="half a mouse plus a gap", value=0.0 if central else case.policy.mouse_gap),
         ),
         lambda target: (edge(), max(target, widest(case.body))),
         found=case.found_seated.mouse,
@@ -233,7 +233,7 @@ def mouse_over(case: Case) -> float:
         return 0.0
     row = mouse_row(case, None)
     if row.target is None:
-        raise MissingInput("mouse", row.reason or "The mouse's place can't be told.")
+        raise MissingInput("mouse", row.reason or "The mouse position can't be worked out.")
     angle = abduction_deg(
         offset=row.target,
         biacromial=case.body.mm("shoulder_breadth_biacromial"),
@@ -250,13 +250,13 @@ def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
         "slope",
         posture,
         source="house-joint-bands",
-        why="The keys lie along the forearm, so that the wrist stays straight.",
+        why="The keyboard follows the forearm so the wrist stays straight.",
     )
 
     def terms(_: Body) -> Sequence[Term]:
         if elbow is None or elbow.angle is None:
             raise MissingInput("elbow", "The elbow's angle is not known yet.")
-        return (Term(label="forearm's fall", value=90 - elbow.angle),)
+        return (Term(label="forearm slope", value=90 - elbow.angle),)
 
     band = JOINT_BANDS["wrist"]
     row = target_row(

@@ -65,7 +65,7 @@ def laptop_turns(case: Case) -> tuple[Turn, ...]:
     return (
         Turn(
             id="low",
-            label="Low, for typing",
+            label="Flat on the desk, for typing",
             tasks=LOW_TASKS,
             hours=hours(LOW_TASKS),
             raise_mm=0.0,

@@ -7,7 +7,7 @@ from .case import Case
 from .result import Move, PostureFit
 from .rows import SAME_MM
 
-SCREEN_BACK = "lower the screen again when sitting down"
+SCREEN_BACK = "lower the screen again for sitting"
 
 
 def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple[Move, ...]:
@@ -29,7 +29,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
     found = [
         Move(
             piece="surface",
-            label="Keys' surface" if desk.form in ("platform", "cart", "tray") else "Desk",
+            label="Keyboard surface" if desk.form in ("platform", "cart", "tray") else "Desk",
             seated=low,
             standing=high,
         )
@@ -39,7 +39,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
         apart = desk.screen_base is not None
         over = (top, top_up) if apart else (top - low, top_up - high)
         if abs(over[1] - over[0]) > SAME_MM:
-            label = "Screen top over the floor" if apart else "Screen top over the desk"
+            label = "Screen top over the floor" if apart else "Top of screen above the desk"
             found.append(
                 Move(
                     piece="screen", label=label, seated=over[0], standing=over[1], text=SCREEN_BACK
@@ -53,13 +53,15 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
         found.append(
             Move(
                 piece="slope",
-                label="Keys' slope",
+                label="Keyboard slope",
                 text=f"{slopes[0]:.0f}° seated, {slopes[1]:.0f}° standing",
             )
         )
-    found.append(Move(piece="chair", label="Chair", text="out of the way, not behind the heels"))
+    found.append(Move(piece="chair", label="Chair", text="move it away, not behind the heels"))
     if case.mat:
-        found.append(Move(piece="mat", label="Mat", text="under the feet, and away before sitting"))
+        found.append(
+            Move(piece="mat", label="Mat", text="in place for standing; move it before sitting")
+        )
     if (
         case.shoe_seated is not None
         and case.shoe_standing is not None

@@ -104,7 +104,7 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
         "distance",
         posture,
         source="house-screen",
-        why="Fingertips reach the picture; the settle-in test corrects it.",
+        why="Arm's length, adjusted after the settle-in test.",
     )
     row = target_row(
         case,
@@ -141,22 +141,19 @@ def tilt_row(
     settings = case.found_seated if posture == "seated" else case.found_standing
     screen = case.workstation.screen
     subject = about(
-        "tilt",
-        posture,
-        source="house-screen",
-        why="The picture stands square to the line of sight.",
+        "tilt", posture, source="house-screen", why="Screen square to the line of sight."
     )
 
     def terms(_: Body) -> Sequence[Term]:
         if top is None or eye is None or distance is None:
-            raise MissingInput("screen_top", "Height and distance of the screen come first.")
+            raise MissingInput("screen_top", "Set screen height and distance first.")
         height = screen.picture_height
         if height is None:
             raise MissingInput("screen_size", "The size of the screen is not recorded.")
         down = -gaze_deg(above_eye=top - height / 2 - eye, distance=distance)
         return (
             Term(
-                label="gaze down to the picture's centre",
+                label="gaze angle to the centre of the screen",
                 value=Span(low=0, high=case.policy.most_tilt).clamp(down),
             ),
         )
@@ -184,7 +181,7 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         "desk_depth",
         "seated",
         source="house-desk-depth",
-        why="Keys at the front edge and the picture at arm's length fit on it together.",
+        why="Deep enough for the keyboard at the front and the screen at arm's length.",
     )
 
     def terms(body: Body) -> Sequence[Term]:
@@ -193,10 +190,10 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         place = along_the_floor(body, case, elbow_deg=elbow_deg, distance=distance)
         return (
             Term(
-                label="keys behind the front edge",
+                label="keyboard back from the front edge",
                 value=max(HOME_ROW_TO_FRONT_MM, place.keys - place.edge),
             ),
-            Term(label="picture behind the keys", value=place.picture - place.keys),
+            Term(label="screen behind the keyboard", value=place.picture - place.keys),
             Term(label="stand behind the picture", value=place.back - place.picture),
         )
 
@@ -237,7 +234,7 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
         "scale",
         "seated",
         source="house-text",
-        why="Enlarge before leaning: capitals 20 minutes of arc high at the eye.",
+        why="Enlarge text rather than lean: capitals should be 20 arc minutes high.",
     )
 
     def raw() -> float:

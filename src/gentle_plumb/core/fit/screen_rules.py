@@ -28,7 +28,7 @@ RULE_LABELS: dict[ScreenRule, str] = {
     "top_third": "eyes at the top third",
     "middle_third": "eyes at the middle third",
     "gaze_drop": "centre under the eye line",
-    "eyes_alone": "eyes alone reach all of it",
+    "eyes_alone": "whole screen readable by eye movement",
 }
 
 

@@ -156,7 +156,7 @@ def side_screen_rows(
 def _bearing(
     case: Case, id: str, name: str, placed: Callable[[str], Placed], found: float | None
 ) -> FitRow:
-    why = "What is looked at most stands straight ahead."
+    why = "Put what is looked at most straight ahead."
     try:
         at = placed(id)
         turn = f"turned in by {at.turn_in:.0f}° to face the client"
@@ -200,7 +200,7 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
         f"{screen.id}_distance",
         "seated",
         source="house-bearing",
-        why="As far as the main one, so that the eyes need not refocus.",
+        why="Same distance as the main screen, so the eyes don't have to refocus.",
     )
 
     def terms(_: Body) -> Sequence[Term]:
@@ -226,9 +226,9 @@ def _top(
         f"{screen.id}_top",
         "seated",
         source="house-bearing",
-        why="Above the main one: for glances only, the neck bends back to it."
+        why="Above the main screen: for glances only, as the neck has to extend."
         if above
-        else "As high as the main one, so that the head only turns.",
+        else "Level with the main screen, so the head only has to turn.",
     )
 
     def terms(_: Body) -> Sequence[Term]:
@@ -242,7 +242,7 @@ def _top(
         return (
             top,
             Term(label="frames", value=FRAMES_MM),
-            Term(label="its own picture", value=screen.height),
+            Term(label="height of this screen", value=screen.height),
         )
 
     row = target_row(

@@ -53,7 +53,9 @@ def phone_zone(case: Case) -> Zone | None:
             f"opposite the mouse is {by_mouse}. Taken: {side}."
         )
     why = (
-        "The hand that writes stays free." if side == by_writing else "The mouse hand stays on it."
+        "Leaves the writing hand free."
+        if side == by_writing
+        else "The mouse hand stays on the mouse."
     )
     if case.hours["calls"] > HEADSET_H:
         why += f" Over {HEADSET_H:g} h of calls a day: a headset."

@@ -107,12 +107,12 @@ REGIONS: dict[str, Region] = {
             id="chest", view="front", label="Chest", x=100, y=108, w=19, h=20, load="upper_back"
         ),
         Region(
-            id="belly", view="front", label="Belly", x=100, y=157, w=21, h=24, load="lower_back"
+            id="belly", view="front", label="Abdomen", x=100, y=157, w=21, h=24, load="lower_back"
         ),
         *_pair("upper_arm_front", "front", "Upper arm, front", 54, 121, 9, 22, 8, load="shoulder"),
-        *_pair("forearm_front", "front", "Forearm, inside", 43, 173, 8, 23, 12, load="forearm"),
+        *_pair("forearm_front", "front", "Forearm, palm side", 43, 173, 8, 23, 12, load="forearm"),
         *_pair("hand_front", "front", "Palm and fingers", 32, 217, 9, 17, 12, load="wrist"),
-        *_pair("groin", "front", "Hip and groin", 83, 201, 12, 14, load="hip"),
+        *_pair("groin", "front", "Hip or groin", 83, 201, 12, 14, load="hip"),
         *_pair("thigh_front", "front", "Thigh, front", 80, 253, 13, 34, 2, load="hip"),
         *_pair("knee_front", "front", "Knee, front", 79, 307, 11, 14, load="knee"),
         *_pair("shin", "front", "Shin", 78, 362, 9, 36, load="knee"),
@@ -121,9 +121,9 @@ REGIONS: dict[str, Region] = {
             id="crown", view="back", label="Back of the head", x=100, y=32, w=17, h=20, load="neck"
         ),
         Region(
-            id="nape", view="back", label="Nape of the neck", x=100, y=66, w=12, h=10, load="neck"
+            id="nape", view="back", label="Back of the neck", x=100, y=66, w=12, h=10, load="neck"
         ),
-        *_pair("shoulder_top", "back", "Shoulder, top", 74, 83, 14, 9, 18, load="shoulder"),
+        *_pair("shoulder_top", "back", "Top of the shoulder", 74, 83, 14, 9, 18, load="shoulder"),
         *_pair("blade", "back", "Shoulder blade", 81, 111, 13, 17, load="upper_back"),
         Region(
             id="between_blades",
@@ -148,7 +148,7 @@ REGIONS: dict[str, Region] = {
         Region(
             id="low_back",
             view="back",
-            label="Small of the back",
+            label="Lower back",
             x=100,
             y=177,
             w=20,
@@ -157,13 +157,13 @@ REGIONS: dict[str, Region] = {
         ),
         *_pair("upper_arm_back", "back", "Upper arm, back", 54, 119, 9, 22, 8, load="shoulder"),
         *_pair("elbow", "back", "Elbow", 47, 152, 9, 10, load="forearm"),
-        *_pair("forearm_back", "back", "Forearm, outside", 41, 183, 8, 18, 12, load="forearm"),
+        *_pair("forearm_back", "back", "Forearm, back", 41, 183, 8, 18, 12, load="forearm"),
         *_pair(
             "wrist_back", "back", "Wrist and back of the hand", 31, 219, 9, 15, 12, load="wrist"
         ),
         *_pair("buttock", "back", "Buttock", 83, 209, 16, 17, load="hip"),
         *_pair("thigh_back", "back", "Thigh, back", 80, 263, 13, 34, 2, load="hip"),
-        *_pair("knee_hollow", "back", "Hollow of the knee", 79, 310, 11, 12, load="knee"),
+        *_pair("knee_hollow", "back", "Back of the knee", 79, 310, 11, 12, load="knee"),
         *_pair("calf", "back", "Calf", 78, 355, 11, 30, load="knee"),
         *_pair("heel", "back", "Ankle and heel", 77, 414, 10, 16, load="foot"),
     )

@@ -28,14 +28,14 @@ CONSENTS: dict[str, Consent] = {
         Consent(
             id="photographs",
             label="To take and keep photographs",
-            says="Side and rear views, kept here and shown only inside this practice.",
-            effect="All photographs of this visit and the points on them are erased.",
+            says="Side and rear views, stored here and seen only by this practice.",
+            effect="All photos from this visit and their points are erased.",
         ),
         Consent(
             id="workplace",
-            label="To give the workplace a copy",
-            says="Without symptoms, conditions, photographs or reasons of health.",
-            effect="No workplace copy can be made or opened any more.",
+            label="To send the workplace a copy",
+            says="Without symptoms, conditions, photos or health-related reasons.",
+            effect="Workplace copies can no longer be created or opened.",
         ),
     )
 }

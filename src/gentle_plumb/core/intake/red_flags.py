@@ -12,9 +12,9 @@ from typing import Literal
 Urgency = Literal["urgent", "same_day", "clinician"]
 
 URGENCY: dict[Urgency, str] = {
-    "urgent": "Stop and seek care now",
+    "urgent": "Stop: urgent medical care",
     "same_day": "Seen by a clinician the same day",
-    "clinician": "See a clinician first",
+    "clinician": "Refer first",
 }
 
 
@@ -38,21 +38,21 @@ RED_FLAGS: dict[str, RedFlag] = {
         RedFlag(
             id="sudden",
             urgency="urgent",
-            label="Sudden weakness, drooping face or trouble speaking",
+            label="Sudden weakness, facial droop or difficulty speaking",
         ),
         RedFlag(id="chest", urgency="urgent", label="Chest pain or breathlessness"),
-        RedFlag(id="headache", urgency="urgent", label="A new severe headache"),
-        RedFlag(id="sight", urgency="urgent", label="Loss of sight"),
-        RedFlag(id="fall", urgency="clinician", label="A recent fall or accident with pain"),
+        RedFlag(id="headache", urgency="urgent", label="A sudden or new severe headache"),
+        RedFlag(id="sight", urgency="urgent", label="Sudden loss of vision"),
+        RedFlag(id="fall", urgency="clinician", label="Pain after a recent fall or accident"),
         RedFlag(
             id="fever", urgency="clinician", label="Fever or unexplained weight loss with back pain"
         ),
-        RedFlag(id="night", urgency="clinician", label="Pain at night that no position eases"),
+        RedFlag(id="night", urgency="clinician", label="Night pain that no position relieves"),
         RedFlag(
             id="tingling",
             urgency="clinician",
-            label="Numbness, tingling or weakness that stays or spreads",
+            label="Persistent or spreading numbness, tingling or weakness",
         ),
-        RedFlag(id="calf", urgency="same_day", label="A hot, swollen calf"),
+        RedFlag(id="calf", urgency="same_day", label="Hot, swollen or painful calf"),
     )
 }

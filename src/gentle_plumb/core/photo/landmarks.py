@@ -33,44 +33,66 @@ LANDMARKS: dict[str, Landmark] = {
             id="scale_a",
             label="Known length, one end",
             views=("side", "rear"),
-            where="One end of something of known length in the client's plane.",
+            where="One end of an object of known length, at the same distance as the client.",
         ),
         Landmark(
             id="scale_b",
             label="Known length, other end",
             views=("side", "rear"),
-            where="Its other end.",
+            where="The other end of it.",
         ),
         Landmark(
             id="upright_a",
-            label="Upright, top",
+            label="Vertical reference, top",
             views=("side", "rear"),
-            where="Top of something plumb: a door frame, the staff.",
+            where="Top of something vertical, such as a door frame.",
         ),
-        Landmark(id="upright_b", label="Upright, foot", views=("side", "rear"), where="Its foot."),
+        Landmark(
+            id="upright_b", label="Upright, foot", views=("side", "rear"), where="The bottom of it."
+        ),
         Landmark(id="eye", label="Eye", where="Outer corner of the eye.", depth=30),
-        Landmark(id="ear", label="Ear", where="The small flap before the ear's opening.", depth=75),
+        Landmark(
+            id="ear",
+            label="Ear",
+            where="The tragus (small flap in front of the ear opening).",
+            depth=75,
+        ),
         Landmark(
             id="c7",
-            label="Seventh neck vertebra",
+            label="C7",
             views=("side", "rear"),
-            where="The knob at the foot of the neck, felt with the head bent.",
+            where="The bony bump at the base of the neck; tilt the head forward to feel it.",
+        ),
+        Landmark(id="shoulder", label="Shoulder", where="Middle of the outer shoulder.", depth=175),
+        Landmark(
+            id="elbow",
+            label="Elbow",
+            where="Lateral epicondyle (outer bump of the elbow).",
+            depth=200,
+        ),
+        Landmark(id="wrist", label="Wrist", where="Middle of the wrist.", depth=150),
+        Landmark(
+            id="knuckle",
+            label="Knuckle",
+            where="Knuckle of the little finger (5th metacarpal head).",
+            depth=140,
         ),
         Landmark(
-            id="shoulder", label="Shoulder", where="Middle of the shoulder's outside.", depth=175
+            id="hip",
+            label="Hip",
+            where="Greater trochanter (bony bump at the side of the hip).",
+            depth=160,
         ),
-        Landmark(id="elbow", label="Elbow", where="The outer knob of the elbow.", depth=200),
-        Landmark(id="wrist", label="Wrist", where="Middle of the wrist.", depth=150),
-        Landmark(id="knuckle", label="Knuckle", where="The hand's outer knuckle.", depth=140),
-        Landmark(id="hip", label="Hip", where="The bony knob at the side of the hip.", depth=160),
-        Landmark(id="knee", label="Knee", where="Middle of the knee's outside.", depth=110),
-        Landmark(id="ankle", label="Ankle", where="The outer knob of the ankle.", depth=90),
+        Landmark(id="knee", label="Knee", where="Middle of the outer knee.", depth=110),
+        Landmark(
+            id="ankle", label="Ankle", where="Lateral malleolus (outer ankle bone).", depth=90
+        ),
         Landmark(id="screen_top", label="Screen top", where="Upper edge of the picture."),
         Landmark(id="screen_bottom", label="Screen bottom", where="Lower edge of the picture."),
         Landmark(
             id="other_shoulder",
             label="The other shoulder",
-            where="If it is seen: tells how far the camera stood askew.",
+            where="If visible: shows whether the camera was at an angle.",
             depth=-175,
         ),
         Landmark(
@@ -88,10 +110,7 @@ LANDMARKS: dict[str, Landmark] = {
         Landmark(id="elbow_left", label="Left elbow", views=("rear",), where="Middle of it."),
         Landmark(id="elbow_right", label="Right elbow", views=("rear",), where="Middle of it."),
         Landmark(
-            id="hip_left",
-            label="Left hip",
-            views=("rear",),
-            where="Highest point of the left hip bone.",
+            id="hip_left", label="Left hip", views=("rear",), where="Top of the left iliac crest."
         ),
         Landmark(
             id="hip_right",

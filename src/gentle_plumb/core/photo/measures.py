@@ -121,15 +121,15 @@ def _ahead(of: Point, what: Point) -> float:
 
 
 MEASURES: tuple[Measure, ...] = (
-    _side("ear_shoulder", "Ear ahead of the shoulder", "mm", "shoulder ear", _ahead),
+    _side("ear_shoulder", "Ear forward of the shoulder", "mm", "shoulder ear", _ahead),
     _side("shoulder_hip", "Shoulder ahead of the hip", "mm", "hip shoulder", _ahead),
     _side("hip_ankle", "Hip ahead of the ankle", "mm", "ankle hip", _ahead, standing_only=True),
-    _side("neck", "Neck forward", "deg", "c7 ear", from_plumb, joint="neck"),
-    _side("trunk", "Trunk forward", "deg", "hip shoulder", from_plumb, joint="trunk"),
+    _side("neck", "Neck angle", "deg", "c7 ear", from_plumb, joint="neck"),
+    _side("trunk", "Trunk lean", "deg", "hip shoulder", from_plumb, joint="trunk"),
     _side("elbow", "Elbow", "deg", "shoulder elbow wrist", included, joint="elbow", plumb=False),
     _side(
         "wrist",
-        "Wrist bent back",
+        "Wrist extended",
         "deg",
         "elbow wrist knuckle",
         bent_back,
@@ -138,8 +138,8 @@ MEASURES: tuple[Measure, ...] = (
     ),
     _side("hip", "Hip", "deg", "shoulder hip knee", included, joint="hip", plumb=False),
     _side("knee", "Knee", "deg", "hip knee ankle", included, joint="knee", plumb=False),
-    _side("gaze_top", "Gaze to the screen's top", "deg", "eye screen_top", from_level),
-    _side("gaze_bottom", "Gaze to the screen's bottom", "deg", "eye screen_bottom", from_level),
+    _side("gaze_top", "Gaze angle to top of screen", "deg", "eye screen_top", from_level),
+    _side("gaze_bottom", "Gaze angle to bottom of screen", "deg", "eye screen_bottom", from_level),
     _rear(
         "shoulder_line",
         "Right shoulder lower",
@@ -170,7 +170,7 @@ MEASURES: tuple[Measure, ...] = (
     ),
     _rear(
         "arm_right",
-        "Right upper arm outwards",
+        "Right upper arm out to the side",
         "deg",
         "shoulder_right elbow_right",
         lambda shoulder, elbow: -from_plumb(elbow, shoulder),

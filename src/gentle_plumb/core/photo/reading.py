@@ -225,7 +225,7 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
     if missing:
         return bare(f"Not placed: {', '.join(missing)}.")
     if measure.unit == "mm" and scale_of(photo) is None:
-        return bare("No scale: place two points of a known length.")
+        return bare("No scale: mark both ends of a known length.")
     eye = _Eye(photo, facing=facing, distance=distance)
     at = eye.all(photo, measure.points)
     value = measure.read(at)
@@ -299,7 +299,7 @@ def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple
             Warn(
                 id="tipped",
                 state="not assessable",
-                text="Whether the camera was tipped: place the upright's two points.",
+                text="Camera tilt unknown: mark the vertical reference.",
             )
         )
     elif abs(tip) > ASKEW_DEG:
@@ -323,7 +323,7 @@ def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple
                 id="turned",
                 state="not assessable",
                 text="Whether the camera stood "
-                "askew: place both shoulders, the scale, and say how far the camera was.",
+                "Camera angle unknown: mark both shoulders and the scale, and enter the camera distance.",
             )
         )
     elif abs(turned) > ASKEW_DEG:
@@ -345,11 +345,7 @@ def _warnings(photo: Photo, facing: int | None, distance: float | None) -> tuple
         )
     if distance is None:
         found.append(
-            Warn(
-                id="near",
-                state="not assessable",
-                text="Whether the camera was too near: say how far it was.",
-            )
+            Warn(id="near", state="not assessable", text="Camera distance unknown: enter it.")
         )
     elif distance < NEAREST_MM:
         found.append(
@@ -424,7 +420,7 @@ def _read_once(said: tuple[Any, ...], points: tuple[tuple[str, Point], ...]) -> 
                 unit=one.unit,
                 joint=one.joint,
                 value=None,
-                reason="Which way the client looks is not known: place eye and ear.",
+                reason="Direction of view unknown: mark eye and ear.",
             )
             for one in chosen
         )

@@ -34,7 +34,7 @@ Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "pho
 PRICES: dict[Price, int] = {"nothing": 0, "small": 1, "medium": 4, "large": 16}
 """What a price class weighs. Source: house-price."""
 PRICE_LABELS: dict[Price, str] = {
-    "nothing": "in the room",
+    "nothing": "already here",
     "small": "small",
     "medium": "medium",
     "large": "large",
@@ -237,7 +237,7 @@ def _stack(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
         slot=slot,
         label=f"{stack.text} {where}",
         price="nothing",
-        does="holds the feet" if slot == "feet" else "lifts the picture",
+        does="supports the feet" if slot == "feet" else "raises the screen",
         temporary=True,
         items=stack.items,
         height=stack.height,
@@ -289,7 +289,7 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
                 slot="seat",
                 label="Task chair, 40 to 53 cm",
                 price="medium",
-                does="sets the seat to the legs",
+                does="brings the seat to leg height",
                 apply=_chair(TASK_SEAT),
             ),
             Addition(
@@ -297,7 +297,7 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
                 slot="seat",
                 label="High chair with a foot ring, 53 to 80 cm",
                 price="medium",
-                does="brings the hands over a high surface",
+                does="brings the hands up to a high surface",
                 apply=_chair(HIGH_SEAT, ring=True),
             ),
         ]
@@ -332,7 +332,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                     slot="desk",
                     label="Keyboard tray under the desk",
                     price="medium",
-                    does="lowers and slopes the keys",
+                    does="lowers and angles the keyboard",
                     apply=_tray,
                 )
             )
@@ -359,7 +359,7 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
             id="laptop_apart",
             slot="keys",
             price="small",
-            does="frees the picture from the keys",
+            does="separates screen and keyboard",
             label="Laptop stand, with separate keyboard and mouse",
             apply=_apart(LAPTOP_STAND),
         )
@@ -381,7 +381,7 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
                 slot="feet",
                 label="Footrest, 6 to 15 cm",
                 price="small",
-                does="holds the feet",
+                does="supports the feet",
                 apply=_feet(FOOTREST),
             )
         )
@@ -406,7 +406,7 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
                 slot="screen",
                 label="Screen riser, 5 to 15 cm",
                 price="small",
-                does="lifts the picture",
+                does="raises the screen",
                 apply=_lift(SCREEN_RISER),
             )
         )
@@ -417,7 +417,7 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
                 slot="screen",
                 label="Screen arm",
                 price="medium",
-                does="lifts, lowers and brings the picture",
+                does="adjusts screen height and distance",
                 apply=_arm,
             )
         )
@@ -433,7 +433,7 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
         Addition(
             id="other_hand",
             slot="pointer",
-            label="Mouse in the other hand, to be tried",
+            label="Try the mouse in the other hand",
             price="nothing",
             does="brings the mouse nearer",
             apply=_other_hand,
@@ -446,7 +446,7 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
                     id="short_keyboard",
                     slot="pointer",
                     price="small",
-                    label="Keyboard without number block",
+                    label="Keyboard without number pad",
                     does="brings the mouse nearer",
                     apply=_keyboard(KeyboardKind.NO_NUMBER_BLOCK),
                 )
@@ -456,8 +456,8 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
                 id="central_pointer",
                 slot="pointer",
                 price="small",
-                label="Central pointer before the keys",
-                does="keeps the arm at the side",
+                label="Central pointing device",
+                does="keeps the arm close to the body",
                 apply=_central,
             )
         )

@@ -39,14 +39,18 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
     if tier != "room" and case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0) > CALLS_H:
         found.append(
             _plain(
-                "headset", "Headset", "small", "frees ear and shoulder for long calls", slot="phone"
+                "headset",
+                "Headset",
+                "small",
+                "frees the neck and shoulder on long calls",
+                slot="phone",
             )
         )
     if tier != "room" and case.hours.get("paper", 0.0) >= PAPER_H:
         found.append(
             _plain(
                 "holder",
-                "Document holder between keys and screen",
+                "Document holder between keyboard and screen",
                 "small",
                 "brings paper into the line of sight",
                 slot="phone",
@@ -113,7 +117,7 @@ def _shorter_seat(case: Case, tier: Tier, deep: float) -> list[Addition]:
             "insert",
             "Lumbar insert",
             "small",
-            "shortens the seat and fills the small of the back",
+            "reduces seat depth and supports the lower back",
             slot="back",
             height=deep,
         )

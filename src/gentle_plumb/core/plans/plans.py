@@ -26,7 +26,7 @@ from .additions import (
 from .extras import extras_of
 from .stacks import STACK_WARNING
 
-RISERS_WARNING = "Nobody lifts a loaded desk alone; risers under every leg, all alike."
+RISERS_WARNING = "Don't lift a loaded desk alone. Use identical risers under every leg."
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -236,19 +236,21 @@ def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
     if any(one.temporary for one in kit):
         dated = case.policy.temporary == "dated"
         found.append(
-            "Temporary, and only until a date: write it as the follow-up."
+            "Temporary. Set an end date as the follow-up date."
             if dated
-            else "Temporary: looked at again by the follow-up's date."
+            else "Temporary. Review at the follow-up."
         )
     if any(one.items for one in kit):
         found.append(STACK_WARNING)
     if any(one.id == "risers" for one in kit):
         found.append(RISERS_WARNING)
     if case.own_seat:
-        found.append("The client's own seating stays as it is; changes go through their therapist.")
+        found.append(
+            "Leave the client's own seating unchanged; any change goes through their therapist."
+        )
     if any(one.id == "high_chair" for one in kit):
         found.append(
-            "A high chair on castors only with a brake or glides; the foot ring set first."
+            "Use a high chair on castors only with brakes or glides; set the foot ring first."
         )
     return tuple(found)
 

@@ -13,7 +13,9 @@ from ..workstation import Item
 
 MOST_ITEMS = 3
 HIGHEST_STACK_MM = 200.0
-STACK_WARNING = "Non-slip between the pieces, not under castors, felt for firmness before use."
+STACK_WARNING = (
+    "Use non-slip material between layers, never under castors, and check stability before use."
+)
 
 
 @dataclass(frozen=True, kw_only=True)

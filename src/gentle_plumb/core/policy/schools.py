@@ -61,46 +61,46 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
     for question in (
         PolicyQuestion(
             id="first",
-            label="What is set first",
+            label="What to set first",
             default="fixed",
             targets=("seat", "footrest", "surface"),
             positions=(
                 _at(
                     "fixed",
-                    "The piece that can't move",
-                    "It decides anyway, and it contains the other two.",
+                    "The item that can't be adjusted",
+                    "It dictates the rest, and covers the other two cases.",
                     first="fixed",
                 ),
                 _at(
                     "feet",
                     "Feet and chair",
-                    "A pelvis on a steady base before everything else.",
+                    "A stable base for the pelvis comes first.",
                     first="feet",
                 ),
                 _at(
                     "hands",
-                    "Hands, feet propped up",
-                    "The hands do the work; feet are quickly supported.",
+                    "Hands first, support the feet",
+                    "The hands do the work; feet are easy to support.",
                     first="hands",
                 ),
             ),
         ),
         PolicyQuestion(
             id="keep",
-            label="What is in its band already",
+            label="Settings already in range",
             default="leave",
             targets=("seat", "surface", "screen_top"),
             positions=(
                 _at(
                     "leave",
                     "Leave it",
-                    "The least change; a client keeps what is right.",
+                    "Least change: the client keeps what is right.",
                     keep_what_holds=True,
                 ),
                 _at(
                     "target",
                     "Set it to the target",
-                    "The middle of a band forgives more than its edge.",
+                    "Mid-range leaves more margin than the edge.",
                     keep_what_holds=False,
                 ),
             ),
@@ -114,8 +114,8 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "open",
-                    "90 to 110, target 95",
-                    "A little open: less pull in the forearm.",
+                    "90° to 110°, target 95°",
+                    "Slightly open: less strain in the forearm.",
                     elbow_low=90.0,
                     elbow_angle=95.0,
                     elbow_high=110.0,
@@ -123,7 +123,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 _at(
                     "square",
                     "90",
-                    "Forearms level, easily seen and taught.",
+                    "Forearms level: easy to see and teach.",
                     elbow_low=85.0,
                     elbow_angle=90.0,
                     elbow_high=95.0,
@@ -131,7 +131,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 _at(
                     "never_under",
                     "Never under 90, target 100",
-                    "A closed elbow narrows the nerve's room; open does no harm.",
+                    "A sharply bent elbow strains the ulnar nerve; a more open one does no harm.",
                     elbow_low=90.0,
                     elbow_angle=100.0,
                     elbow_high=120.0,
@@ -147,28 +147,28 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 _at(
                     "supported",
                     "100 to 105, supported",
-                    "The backrest carries a part; the arms still reach.",
+                    "The backrest takes some of the load and the arms still reach.",
                     recline=10.0,
                     thigh_slope=0.0,
                 ),
                 _at(
                     "upright",
                     "Upright, 90 to 100",
-                    "The trunk works over the pelvis, ready to move.",
+                    "Trunk balanced over the pelvis, ready to move.",
                     recline=3.0,
                     thigh_slope=0.0,
                 ),
                 _at(
                     "leaning",
                     "Hips about 110, leaning back",
-                    "Least pressure in the discs when leaning.",
+                    "Reclining reduces disc pressure.",
                     recline=20.0,
                     thigh_slope=0.0,
                 ),
                 _at(
                     "hips_high",
-                    "Hips above knees, back upright",
-                    "The pelvis tips forward and the curve keeps itself.",
+                    "Hips higher than knees, back upright",
+                    "The pelvis tilts forward and the lumbar curve looks after itself.",
                     recline=0.0,
                     thigh_slope=12.0,
                 ),
@@ -182,12 +182,15 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "by_back",
-                    "Level, or as the back asks",
-                    "Weight over the whole thigh; up to 10° down allowed.",
+                    "Level, or to suit the back",
+                    "Weight spread along the thigh; up to 10° down is allowed.",
                 ),
                 _at("level", "Level", "Weight over the whole thigh.", thigh_slope=0.0),
                 _at(
-                    "down", "Sloping down, 8°", "A wider hip without leaning back.", thigh_slope=8.0
+                    "down",
+                    "Sloping down, 8°",
+                    "A more open hip without reclining.",
+                    thigh_slope=8.0,
                 ),
             ),
         ),
@@ -200,7 +203,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 _at(
                     "two_three",
                     "2 to 3 fingers",
-                    "Free vessels and nerves, thigh still carried.",
+                    "No pressure on vessels and nerves; thigh still supported.",
                     knee_gap_low=2.0,
                     knee_gap_high=3.0,
                     knee_gap_unit="fingers",
@@ -208,7 +211,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 _at(
                     "narrow",
                     "1.5 to 2 fingers",
-                    "As much thigh carried as can be.",
+                    "Maximum thigh support.",
                     knee_gap_low=1.5,
                     knee_gap_high=2.0,
                     knee_gap_unit="fingers",
@@ -223,8 +226,8 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 ),
                 _at(
                     "two_cm",
-                    "2 cm at least",
-                    "A number that needs no hand to measure by.",
+                    "At least 2 cm",
+                    "A fixed figure that doesn't depend on hand size.",
                     knee_gap_low=20.0,
                     knee_gap_high=60.0,
                     knee_gap_unit="mm",
@@ -247,8 +250,8 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "above",
-                    "Just above the belt, then feel",
-                    "The small of the back lies there.",
+                    "Just above the belt, then check by feel",
+                    "That is where the lumbar curve is.",
                     lumbar_offset=0.0,
                 ),
                 _at(
@@ -267,22 +270,22 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "light",
-                    "Light support, never lifting",
-                    "They carry the arm's weight between strokes.",
+                    "Light support, shoulders relaxed",
+                    "They take the arm's weight between bursts of typing.",
                     armrest_use="light",
                     armrest_below_elbow=10.0,
                 ),
                 _at(
                     "elbow",
                     "Forearms supported at elbow height",
-                    "The neck need not carry the arms.",
+                    "The neck doesn't have to hold up the arms.",
                     armrest_use="elbow",
                     armrest_below_elbow=0.0,
                 ),
                 _at(
                     "off",
-                    "Keep off them",
-                    "They pin the elbow and keep the client from the desk.",
+                    "Don't use them",
+                    "They restrict the elbows and keep the client away from the desk.",
                     armrest_use="off",
                 ),
             ),
@@ -296,14 +299,14 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "float",
-                    "Float while typing, rest between; keyboard at the front edge",
-                    "The hand moves from the arm, nothing presses on the wrist.",
+                    "Hands float while typing, rest in between; keyboard at the front edge",
+                    "The arm moves the hand and nothing presses on the wrist.",
                     set_back=0.0,
                 ),
                 _at(
                     "rest",
                     "Forearms rest on the desk, keyboard set back",
-                    "Where neck and shoulders tire.",
+                    "For tired necks and shoulders.",
                     set_back=120.0,
                 ),
             ),
@@ -318,13 +321,13 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 _at(
                     "top_edge",
                     "Top edge at the eye line",
-                    "All of it lies below: read with the eyes alone.",
+                    "The whole screen is below eye level: read by moving the eyes only.",
                     screen_rule="top_edge",
                 ),
                 _at(
                     "top_third",
                     "Eyes at the top third",
-                    "Where the lines one works on mostly are.",
+                    "That is where most of the text worked on is.",
                     screen_rule="top_third",
                 ),
                 _at(
@@ -336,13 +339,13 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 _at(
                     "gaze_drop",
                     "Centre 15° under the eye line",
-                    "Where a resting gaze falls.",
+                    "Where the eyes rest naturally.",
                     screen_rule="gaze_drop",
                 ),
                 _at(
                     "eyes_alone",
-                    "Eyes alone from top to bottom",
-                    "Whatever the eyes reach without the head is right.",
+                    "Readable top to bottom by eye movement alone",
+                    "Anything within reach of the eyes without moving the head is acceptable.",
                     screen_rule="eyes_alone",
                 ),
             ),
@@ -356,8 +359,8 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "fingertip",
-                    "Fingertips reach it",
-                    "Easily shown; then vision, size and the settle-in test correct it.",
+                    "Arm's length",
+                    "Easy to show; then adjusted for vision, screen size and the settle-in test.",
                     distance_rule="fingertip",
                 ),
                 _at(
@@ -367,7 +370,10 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                     distance_rule="fist",
                 ),
                 _at(
-                    "near", "As near as comfortable", "So that one sits back.", distance_rule="near"
+                    "near",
+                    "As near as comfortable",
+                    "So that the client sits back.",
+                    distance_rule="near",
                 ),
             ),
         ),
@@ -385,7 +391,7 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "by_use",
-                    "Seam on the midline if use is 40:60 or closer",
+                    "Centre the join if use is 40:60 or more even",
                     "Equal work, equal turning.",
                     two_screens="by_use",
                 ),
@@ -397,8 +403,8 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
                 ),
                 _at(
                     "one_main",
-                    "Never at the seam, one is the main one",
-                    "Nobody should look at a gap.",
+                    "Never centre the join: one is always the main screen",
+                    "Nobody should face a gap.",
                     two_screens="one_main",
                 ),
             ),
@@ -412,14 +418,14 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "lower",
-                    "Lower the screen and test; suggest the optometrist",
-                    "It helps today; the chin test decides.",
+                    "Lower the screen and test; suggest an eye test",
+                    "Helps now; the chin test decides.",
                     lens_answer="lower",
                 ),
                 _at(
                     "glasses",
                     "Computer glasses first",
-                    "Low screens bend the neck instead; the screen stays by its rule.",
+                    "A low screen flexes the neck instead; keep the normal height.",
                     lens_answer="glasses",
                 ),
             ),
@@ -452,8 +458,8 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "by_desk",
-                    "20-8-2 where the desk allows, else up every 30",
-                    "Short turns that a day can keep.",
+                    "20-8-2 if the desk allows, otherwise up every 30 min",
+                    "Short cycles that people can keep up all day.",
                     rhythm="",
                 ),
                 *(_at(one.id, one.label, one.says, rhythm=one.id) for one in RHYTHMS.values()),
@@ -461,13 +467,13 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
         ),
         PolicyQuestion(
             id="neck_rest",
-            label="Neck rest",
+            label="Headrest",
             default="if_it_meets",
             positions=(
                 _at(
                     "if_it_meets",
-                    "Off unless it meets the neck",
-                    "Often in the wrong place, pushing the head forward.",
+                    "Remove unless it supports the neck",
+                    "Often misplaced, pushing the head forward.",
                     neck_rest="if_it_meets",
                 ),
                 _at("off", "Off", "Seldom useful at a desk.", neck_rest="off"),
@@ -480,14 +486,14 @@ POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
             positions=(
                 _at(
                     "marked",
-                    "Allowed, marked temporary, with a review date",
-                    "Possible before perfect.",
+                    "Allowed, marked as temporary with a review date",
+                    "A workable set-up now beats a perfect one later.",
                     temporary="marked",
                 ),
                 _at(
                     "dated",
                     "Only with an end date",
-                    "What has no end date stays.",
+                    "Without an end date, temporary becomes permanent.",
                     temporary="dated",
                 ),
                 _at("never", "Not at all", "Stacks slip.", temporary="never"),

@@ -52,4 +52,4 @@ def origin_text(record: Record, value: BodyValue, name: str, today: date) -> str
     if value.source == "estimated":
         basis = " and ".join(DIMENSIONS[one].label.lower() for one in value.basis)
         return f"estimated from {basis}"
-    return elsewhere_text(record, name, today) or "measured at this visit"
+    return elsewhere_text(record, name, today) or "measured today"

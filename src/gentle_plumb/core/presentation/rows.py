@@ -322,7 +322,7 @@ def _inputs(row: FitRow, body: Body, record: Record, unit: LengthUnit, today: da
             else (f"± {format_length(2 * share, unit, with_unit=True)}")
         )
         if 2 * share < LEAST_SHARE:
-            adds = "next to nothing"
+            adds = "negligible"
         found.append(
             Input(
                 dimension=name,

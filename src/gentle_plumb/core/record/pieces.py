@@ -28,13 +28,13 @@ PIECES: dict[str, Piece] = {
         _piece("chair", "Chair", fields.chair),
         _piece("desk", "Desk", fields.desk, fields.platform, fields.cart),
         _piece("tray", "Keyboard tray", fields.tray),
-        _piece("keys", "Keys and pointer", fields.keyboard, fields.pointer),
+        _piece("keys", "Keyboard and mouse", fields.keyboard, fields.pointer),
         _piece(
             "screen", "Screen", fields.screens.main.kind, fields.screens.keys, fields.screens.main
         ),
         _piece("screen2", "Screen 2", fields.screens.side["screen2"]),
         _piece("screen3", "Screen 3", fields.screens.side["screen3"]),
-        _piece("at_hand", "At hand", fields.supports),
+        _piece("at_hand", "Available in the room", fields.supports),
     )
 }
 

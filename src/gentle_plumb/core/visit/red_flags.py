@@ -38,7 +38,7 @@ def raised_red_flags(record: Record) -> list[RaisedRedFlag]:
     other = one_of(URGENCY, record[ask.other_flag])
     if other is not None:
         done, by = ask.other_flag_done, ask.other_flag_by
-        raised.append(_raised(record, "other", other, "Another sign", done, by))
+        raised.append(_raised(record, "other", other, "Another red flag", done, by))
     return sorted(raised, key=lambda one: tuple(URGENCY).index(one.urgency))
 
 

@@ -20,7 +20,7 @@ class TiltLock(Choice):
     """What holds the back's angle."""
 
     LOCKS = "locks", "Locks"
-    FREE = "free", "Swings free"
+    FREE = "free", "Rocks freely"
     BROKEN = "broken", "Broken"
 
 
@@ -37,8 +37,8 @@ class NeckRest(Choice):
     """Whether the neck rest meets the neck."""
 
     NONE = "none", "None"
-    MEETS = "meets", "Meets the neck"
-    MISSES = "misses", "Pushes the head or misses the neck"
+    MEETS = "meets", "Supports the neck"
+    MISSES = "misses", "Pushes the head forward or misses the neck"
 
 
 class ArmrestKind(Choice):
@@ -54,7 +54,7 @@ class Castors(Choice):
 
     HARD = "hard", "For hard floor"
     CARPET = "carpet", "For carpet"
-    GLIDES = "glides", "Glides, no castors"
+    GLIDES = "glides", "Glides"
 
 
 class Stability(Choice):
@@ -78,7 +78,7 @@ class DeskKind(Choice):
 
     FIXED = "fixed", "Fixed height"
     SIT_STAND = "sit_stand", "Sit-stand"
-    PLATFORM = "platform", "Platform on a fixed desk"
+    PLATFORM = "platform", "Desktop converter"
     COUNTER = "counter", "Kitchen or other counter"
     CART = "cart", "Wheeled cart"
 
@@ -121,7 +121,7 @@ class KeyboardKind(Choice):
     NO_NUMBER_BLOCK = "no_number_block", "Tenkeyless (no number block)"
     COMPACT = "compact", "Compact"
     SPLIT = "split", "Split"
-    TENTED = "tented", "Split and tented"
+    TENTED = "tented", "Split, tented"
 
 
 class TiltFeet(Choice):
@@ -139,7 +139,7 @@ class PointerKind(Choice):
     UPRIGHT = "upright", "Vertical mouse"
     HALF_UPRIGHT = "half_upright", "Semi-vertical mouse"
     BALL = "ball", "Trackball"
-    CENTRAL = "central", "Central, before the keys"
+    CENTRAL = "central", "Central pointing device"
     PAD = "pad", "Trackpad"
     PEN = "pen", "Pen and tablet"
 
@@ -198,7 +198,7 @@ class StandsOn(Choice):
     DESK = "desk", "The desk"
     RISER = "riser", "A riser"
     STACK = "stack", "A stack"
-    DECK = "deck", "A screen deck"
+    DECK = "deck", "Screen deck"
 
 
 class ScreenUse(Choice):
@@ -229,7 +229,7 @@ SUPPORTS: dict[str, tuple[str, bool]] = {
     "document_holder": ("Document holder", False),
     "headset": ("Headset", False),
     "anti_fatigue_mat": ("Anti-fatigue mat", True),
-    "rail": ("Standing foot rail", True),
+    "rail": ("Foot rail", True),
     "task_lamp": ("Task lamp", False),
 }
 """Name, and whether its thickness or height is asked."""

@@ -103,7 +103,7 @@ def read_csv(raw: bytes) -> Read:
     try:
         text = raw.decode("utf-8-sig")
     except UnicodeDecodeError as error:
-        read.troubles.append((str(raw[: error.start].count(b"\n") + 1), "", "not a text in UTF-8"))
+        read.troubles.append((str(raw[: error.start].count(b"\n") + 1), "", "not UTF-8 text"))
         return read
     sample = text.split("\n", 1)[0]
     mark = ";" if sample.count(";") > sample.count(",") else ","
@@ -121,14 +121,14 @@ def read_csv(raw: bytes) -> Read:
             return read
         for name in columns:
             if name not in known:
-                read.left_out.append(("1", name, "a column this program does not know"))
+                read.left_out.append(("1", name, "unknown column"))
         for line in lines:
             number = str(lines.line_num)
             if lines.line_num > MOST_LINES:
                 read.troubles.append((number, "", f"more than {MOST_LINES} lines"))
                 break
             if None in line or None in line.values():
-                read.troubles.append((number, "", "another number of cells than columns"))
+                read.troubles.append((number, "", "wrong number of cells in this row"))
                 continue
             cells = {key: _plain(value) for key, value in line.items()}
             sheet = _sheet(read, sheets, cells, number)

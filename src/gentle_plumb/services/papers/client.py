@@ -39,10 +39,10 @@ from .workplace import workplace_paper
 CAUTIONS = (
     "These are starting points. Comfort and the tests on the person overrule the number, "
     "and pain overrules comfort.",
-    "Stop and ask the treating clinician if pain, tingling, numbness or dizziness comes or stays.",
+    "Stop and see your clinician if pain, tingling, numbness or dizziness starts or persists.",
     "Nobody lifts a loaded desk alone. Stacks stay under 20 cm (8 in), non-slip, never under "
     "castors.",
-    "This report supports a qualified person's advice. It is no diagnosis and no promise.",
+    "This report supports professional advice. It is not a diagnosis and does not guarantee results.",
 )
 
 

@@ -38,11 +38,11 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
         if found.verdict == "dismissed" and not found.dismissed_for
     ]
     if fields.report.follow_up not in record:
-        missing.append((fields.report.follow_up.id, "give a follow-up date"))
+        missing.append((fields.report.follow_up.id, "enter a follow-up date"))
     # a reason is in own words: kept with consent only
     if record[ask.consent["notes"]] == ConsentAnswer.GIVEN:
         missing += [
-            (own.why.id, "give a reason for each number of your own")
+            (own.why.id, "enter a reason for each of your own values")
             for by_quantity in fields.work.own_number.values()
             for own in by_quantity.values()
             if own.value in record and own.why not in record

@@ -9,7 +9,7 @@ function line(client: string, state: Schemas["VisitLineOut"]["state"], follow_up
 }
 
 test("a warning sign nobody has answered comes first", () => {
-  const signed = { ...line("Sign", "draft", null), sign: "See a clinician first" };
+  const signed = { ...line("Sign", "draft", null), sign: "Refer first" };
   const [open] = groupVisits([line("Draft", "draft", null), signed], TODAY);
   expect(open?.lines.map((one) => one.client)).toEqual(["Sign", "Draft"]);
 });

@@ -2150,7 +2150,7 @@ export interface components {
             surface?: (number | string) | null;
             /**
              * Slope Deg
-             * @description Keys' slope, from level.
+             * @description Keyboard slope, from level.
              */
             slope_deg?: number | null;
             /**
@@ -2170,7 +2170,7 @@ export interface components {
             mouse_forward?: (number | string) | null;
             /**
              * Screen Bearing Deg
-             * @description Main screen to the side, from straight ahead.
+             * @description Main screen, angle from straight ahead, from straight ahead.
              */
             screen_bearing_deg?: number | null;
             /**

@@ -196,7 +196,7 @@ LEAN: DirectionWords = {
     "down": "upright",
 }
 TILT: DirectionWords = {
-    "more": "Tilt back",
+    "more": "Screen tilt",
     "less": "Tilt up",
     "over": "tilted back more than",
     "under": "tilted back less than",

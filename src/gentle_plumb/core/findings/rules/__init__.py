@@ -13,7 +13,7 @@ RULES: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Work", WORK),
     ("Chair", CHAIR),
     ("Desk", DESK),
-    ("Keys and mouse", HANDS),
+    ("Keyboard and mouse", HANDS),
     ("Screens", SCREEN_RULES),
     ("Photographs", PHOTOGRAPHS),
     ("Room", ROOM_RULES),

@@ -12,13 +12,13 @@ ROOM_RULES: tuple[Rule, ...] = (
         Amount(
             id=f"light_{id}",
             mechanism="seeing",
-            title="Light on the desk",
+            title="Light level on the desk",
             field=fields.seen.lux,
             least=least,
             most=most,
             source="house-light",
             why=f"{name} asks for {least:.0f} to {most:.0f} lux.",
-            do="A task lamp where it is too dark; blind or another place where it is too bright.",
+            do="If too dark, add a task lamp; if too bright, fit a blind or move the desk.",
             region="eyes",
             tasks=SEATED_TASKS,
             only_if=fields.seen.light_for.open_or(id)

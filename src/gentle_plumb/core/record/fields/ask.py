@@ -115,20 +115,20 @@ reason = _reason.words(
     "reason", "Reason for the visit", help="In the client's own words.", needed=True, health=True
 )
 place = _reason.choice("place", "Place", WorkPlace, noted_only=True)
-sit_stand = _reason.choice("sit_stand", "Used to standing at work", StandingHabit)
+sit_stand = _reason.choice("sit_stand", "Experience of standing to work", StandingHabit)
 
 _flags = Place("ask", "Red flags")
 other_flag = _flags.choice(
     "warning",
-    "Any other sign",
+    "Any other red flag",
     OtherFlag,
     needed=True,
     health=True,
-    help="Answered once all of them were asked about.",
+    help="Answer this after asking about all of the above.",
 )
 _other = other_flag.among(OtherFlag.CLINICIAN, OtherFlag.URGENT)
 other_flag_done = _flags.words(
-    "warning_done", "What was done about it", health=True, help=DONE_HELP, when=_other
+    "warning_done", "Action taken", health=True, help=DONE_HELP, when=_other
 )
 other_flag_by = _flags.words("warning_by", "By whom", health=True, when=_other)
 
@@ -139,7 +139,7 @@ def _flag(id: str, label: str) -> FlagFields:
     yes = there.among(YesNo.YES)
     return FlagFields(
         there=there,
-        done=at.words("done", "What was done about it", help=DONE_HELP, health=True, when=yes),
+        done=at.words("done", "Action taken", help=DONE_HELP, health=True, when=yes),
         by=at.words("by", "By whom", health=True, when=yes),
     )
 
@@ -161,39 +161,41 @@ hours = {
 """Hours a day at each task, by name."""
 day_hours = _hours.amount(
     "day_hours",
-    "At the desk in all",
+    "Total hours at the desk",
     "h",
     0,
     24,
     help="As the client says; compared with the sum of the tasks.",
 )
-standing_hours = _hours.amount("standing_hours", "Of these standing now", "h", 0, 24)
+standing_hours = _hours.amount("standing_hours", "Of which standing", "h", 0, 24)
 
 _hands = Place("ask", "Eyes, hands")
 writing_hand = _hands.choice("writing_hand", "Writing hand", Hand, needed=True)
 mouse_hand = _hands.choice("mouse_hand", "Mouse hand", Hand, needed=True, part="mouse")
 typing_by = _hands.choice(
-    "typing_by", "Types by", TypingBy, help="By eye: the head goes down to the keys."
+    "typing_by", "Types by", TypingBy, help="Looking at the keys bends the neck."
 )
 eyewear = _hands.choice("eyewear", "Eyewear at the desk", Eyewear, needed=True)
 lower_lens = _hands.choice(
     "lower_lens",
-    "Reads through the lower part of the lens",
+    "Reads the screen through the lower part of the lens",
     YesNo,
-    help="Watch the chin while they read from the screen.",
+    help="Does the chin lift while they read the screen?",
     when=eyewear.among(Eyewear.BIFOCAL, Eyewear.PROGRESSIVE),
 )
 _computer = eyewear.among(Eyewear.COMPUTER)
 sharp_near = _hands.length(
     "sharp_near",
-    "Computer glasses sharp from",
+    "Computer glasses: nearest clear distance",
     200,
     3000,
     when=_computer,
-    help="From the eye; as the optometrist says.",
+    help="From the eye, as prescribed or tested.",
 )
-sharp_far = _hands.length("sharp_far", "Computer glasses sharp up to", 200, 3000, when=_computer)
-leans = _hands.choice("leans", "Leans to see", Leans)
+sharp_far = _hands.length(
+    "sharp_far", "Computer glasses: furthest clear distance", 200, 3000, when=_computer
+)
+leans = _hands.choice("leans", "Leans to see the screen", Leans)
 
 
 def _precaution(id: str, label: str) -> PrecautionFields:
@@ -222,8 +224,8 @@ def _discomfort(id: str, label: str) -> DiscomfortFields:
     return DiscomfortFields(
         strength=at.amount("", label, "", 0, STRONGEST, health=True),
         often=at.choice("often", "How often", DiscomfortOften, health=True),
-        since=at.words("since", "Since when", health=True),
-        eases=at.words("eases", "What eases it", health=True),
+        since=at.words("since", "Since when?", health=True),
+        eases=at.words("eases", "What helps?", health=True),
     )
 
 
@@ -236,9 +238,9 @@ shoe_seated = _shoes.length(
     "Heel, seated",
     0,
     150,
-    help="Height of the shoe under the heel; 0 for barefoot.",
+    help="Thickness of shoe under the heel; 0 if barefoot.",
     needed=True,
     part="seat",
 )
-shoe_standing = _shoes.length("shoe_standing", "Heel, standing", 0, 150, needed=True)
-mat = _shoes.length("mat", "Mat underfoot, standing", 0, 60, help="0 where there is none.")
+shoe_standing = _shoes.length("shoe_standing", "Heel height, standing", 0, 150, needed=True)
+mat = _shoes.length("mat", "Standing mat thickness", 0, 60, help="0 if there is none.")

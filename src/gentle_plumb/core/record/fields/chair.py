@@ -17,7 +17,7 @@ from .field import Place
 
 _at = Place("look.chair", "Chair", "pieces")
 
-kind = _at.choice("kind", "Kind of chair", ChairKind, part="seat")
+kind = _at.choice("kind", "Chair type", ChairKind, part="seat")
 
 _not_backless = kind.open_or(
     ChairKind.TASK, ChairKind.DINING, ChairKind.WHEELCHAIR, ChairKind.OTHER
@@ -26,12 +26,12 @@ _task = kind.open_or(ChairKind.TASK, ChairKind.OTHER)
 
 _seat_step = _at.length(
     "seat_step",
-    "Seat goes in steps of",
+    "Seat height adjusts in steps of",
     1,
     100,
     part="seat",
     when=_task,
-    help="Left open where it stops anywhere.",
+    help="Leave blank if it adjusts continuously.",
 )
 seat = _at.span(
     "seat",
@@ -40,7 +40,7 @@ seat = _at.span(
     900,
     part="seat",
     needed=True,
-    help="What it can do, loaded: somebody sits on it.",
+    help="Adjustment range with someone sitting on it.",
     when=kind.open_or(
         ChairKind.TASK, ChairKind.DINING, ChairKind.STOOL, ChairKind.BALL, ChairKind.OTHER
     ),
@@ -48,15 +48,15 @@ seat = _at.span(
 )
 sink = _at.length(
     "sink",
-    "Sinks under load",
+    "Seat compresses by",
     0,
     80,
     part="seat",
     when=_task,
-    help="Only where the range is the maker's, unloaded: it is taken off.",
+    help="Only if the range is the manufacturer's (unloaded); this is subtracted.",
 )
 depth = _at.span("depth", "Seat depth", 250, 700, ends=("shortest", "longest"), part="seat_depth")
-slope = _at.turn("slope", "Seat slope, front down", -10, 20, when=_task, noted_only=True)
+slope = _at.turn("slope", "Seat tilt", -10, 20, when=_task, noted_only=True)
 lock = _at.choice("lock", "Tilt lock", TiltLock, when=_task)
 backrest = _at.turn("backrest", "Backrest from level", 80, 140, when=_task)
 lumbar_kind = _at.choice(
@@ -64,7 +64,7 @@ lumbar_kind = _at.choice(
 )
 lumbar = _at.span(
     "lumbar",
-    "Lumbar pad over the seat",
+    "Lumbar support height above the seat",
     50,
     400,
     part="lumbar",
@@ -78,15 +78,15 @@ lumbar = _at.span(
         when=lumbar_kind.among(LumbarKind.STEPS),
     ),
 )
-neck_rest = _at.choice("neck_rest", "Neck rest", NeckRest, when=_not_backless)
+neck_rest = _at.choice("neck_rest", "Headrest", NeckRest, when=_not_backless)
 armrests = _at.choice("armrests", "Armrests", ArmrestKind, part="armrest")
 
 _arms = armrests.among(ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
 
-armrest = _at.span("armrest", "Armrest over the seat", 80, 450, part="armrest", when=_arms)
+armrest = _at.span("armrest", "Armrest height above the seat", 80, 450, part="armrest", when=_arms)
 armrest_gap = _at.span(
     "armrest_gap",
-    "Between the armrests",
+    "Distance between armrests",
     300,
     700,
     ends=("narrowest", "widest"),
@@ -95,17 +95,17 @@ armrest_gap = _at.span(
     noted_only=True,
 )
 armrests_off = _at.choice("armrests_off", "Armrests come off", YesNo, when=_arms, part="armrest")
-armrest_turn = _at.choice("armrest_turn", "Armrests turn", YesNo, when=_arms, noted_only=True)
+armrest_turn = _at.choice("armrest_turn", "Armrests swivel", YesNo, when=_arms, noted_only=True)
 width = _at.length("width", "Seat width", 250, 800, noted_only=True)
 castors = _at.choice("castors", "Castors", Castors, noted_only=True)
 stability = _at.choice("stability", "Stability", Stability)
 lift = _at.choice("lift", "Gas spring", GasSpring, when=_task)
 cushion = _at.length(
     "cushion",
-    "Own cushion, loaded",
+    "Own cushion",
     0,
     150,
     when=kind.among(ChairKind.WHEELCHAIR),
-    help="Part of the seat's height; never changed without the seating therapist.",
+    help="Counts towards seat height. Change only with the seating therapist.",
     noted_only=True,
 )

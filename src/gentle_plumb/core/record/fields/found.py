@@ -17,10 +17,10 @@ _with_arms = _chair.armrests.open_or(ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
 
 seat = _at.quantity(
     QUANTITIES["seat"],
-    "Seat, loaded",
+    "Seat height, client seated",
     part="seat",
     needed=True,
-    help="Floor to the seat with the client on it, under the sit bones.",
+    help="Floor to the seat under the sitting bones, with the client seated.",
 )
 seat_depth = _at.quantity(
     QUANTITIES["seat_depth"],
@@ -29,21 +29,21 @@ seat_depth = _at.quantity(
     help="Front edge to the backrest, along the seat.",
 )
 backrest = _at.quantity(
-    QUANTITIES["backrest"], "Backrest from level", when=_with_back, help="Upright is 90."
+    QUANTITIES["backrest"], "Backrest from level", when=_with_back, help="90° is upright."
 )
 lumbar = _at.quantity(
     QUANTITIES["lumbar"],
-    "Lumbar pad over the seat",
+    "Lumbar support height above the seat",
     part="lumbar",
     when=_with_back,
-    help="Loaded seat to the middle of the pad.",
+    help="Seat (client seated) to the middle of the support.",
 )
 armrest = _at.quantity(
-    QUANTITIES["armrest"], "Armrest over the seat", part="armrest", when=_with_arms
+    QUANTITIES["armrest"], "Armrest height above the seat", part="armrest", when=_with_arms
 )
 armrest_gap = _at.length(
     "armrest_gap",
-    "Between the armrests",
+    "Distance between armrests",
     300,
     700,
     part="armrest",
@@ -54,30 +54,30 @@ footrest = _at.quantity(
     QUANTITIES["footrest"],
     "Footrest",
     part="footrest",
-    help="Floor to the middle of the sole; 0 where there is none.",
+    help="Floor to the middle of the sole; 0 if there is none.",
 )
 surface = _at.quantity(
     QUANTITIES["surface"],
     "Surface",
     part="surface",
     needed=True,
-    help="Floor to what the keyboard stands on.",
+    help="Floor to the surface the keyboard stands on.",
 )
 underside = _at.length(
     "underside",
-    "Lowest part over the thighs",
+    "Lowest part above the thighs",
     300,
     1450,
     part="surface",
-    help="Floor to underside, drawer or crossbar.",
+    help="Floor to the underside, drawer or crossbar.",
 )
-keys_edge = _at.quantity(QUANTITIES["keys_edge"], "Desk edge to the home row", part="keys")
+keys_edge = _at.quantity(QUANTITIES["keys_edge"], "Desk edge to home row", part="keys")
 mouse = _at.quantity(
     QUANTITIES["mouse"],
-    "Mouse from the midline",
+    "Mouse distance from midline",
     part="mouse",
     needed=True,
-    help="Centre of the mouse to the B key.",
+    help="Centre of mouse to the B key.",
 )
 mouse_forward = _at.quantity(
     QUANTITIES["mouse_forward"],
@@ -87,15 +87,15 @@ mouse_forward = _at.quantity(
 )
 mouse_level = _at.length(
     "mouse_level",
-    "Mouse above or below the keys' surface",
+    "Mouse level relative to the keyboard surface",
     -300,
     300,
     part="mouse",
-    help="Below is negative; 0 on the same level.",
+    help="Negative if lower; 0 if level.",
 )
 screen_top = _at.quantity(
     QUANTITIES["screen_top"],
-    "Screen top, picture not frame",
+    "Top of screen",
     part="screen_top",
     needed=True,
     help="Floor to the upper edge of the picture.",
@@ -105,9 +105,9 @@ distance = _at.quantity(
     "Eye to screen",
     part="distance",
     needed=True,
-    help="Corner of the eye to the middle of the picture.",
+    help="Outer corner of the eye to the centre of the screen.",
 )
-tilt = _at.quantity(QUANTITIES["tilt"], "Screen tilted back", part="tilt")
+tilt = _at.quantity(QUANTITIES["tilt"], "Screen tilt", part="tilt")
 
 
 def _beside(id: str, index: int) -> dict[str, Field[float]]:
@@ -121,7 +121,7 @@ def _beside(id: str, index: int) -> dict[str, Field[float]]:
         f"{id}_bearing": _at.quantity(
             QUANTITIES[f"{id}_bearing"],
             f"Screen {index} to the side",
-            help="From straight ahead to its middle; left is negative.",
+            help="To the centre of the screen; left is negative.",
             when=there,
         ),
     }
@@ -135,9 +135,9 @@ beside = {
 """Where the second and third screen stand, by quantity."""
 screen_bearing = _at.quantity(
     QUANTITIES["screen_bearing"],
-    "Main screen to the side",
+    "Main screen, angle from straight ahead",
     part="distance",
-    help="From straight ahead to its middle; left is negative.",
+    help="To the centre of the screen; left is negative.",
 )
 
 by_quantity: dict[str, Field[float]] = {

@@ -18,16 +18,16 @@ class Origin(Choice):
 
     MEASURED = "measured", "Measured here"
     CARRIED_OVER = "carried_over", "Carried over"
-    SELF_MEASURED = "self_measured", "Self-measured"
+    SELF_MEASURED = "self_measured", "Measured by the client"
 
 
 class Skip(Choice):
     """Why a dimension is left out."""
 
-    POSTURE = "posture", "The posture can't be taken"
+    POSTURE = "posture", "Can't adopt the posture"
     CLOTHING = "clothing", "Clothing is in the way"
-    DECLINED = "declined", "The client would rather not"
-    TOOL = "tool", "The instrument is missing"
+    DECLINED = "declined", "Client declined"
+    TOOL = "tool", "Instrument not available"
     TIME = "time", "No time today"
     NOT_NEEDED = "not_needed", "Not needed here"
 
@@ -65,12 +65,17 @@ class DimensionFields:
 _whole = Place("measure", "How they sit")
 
 posture = _whole.choice(
-    "posture", "Measured", MeasuredPosture, help="Erect heights are lowered by the usual slump."
+    "posture", "Measured", MeasuredPosture, help="Upright heights are reduced by the usual slump."
 )
 footwear = _whole.choice(
-    "footwear", "Feet", Footwear, help="In shoes the heel is taken off every height from the floor."
+    "footwear",
+    "Feet",
+    Footwear,
+    help="With shoes on, the heel height is subtracted from every floor height.",
 )
-heel = _whole.length("heel", "Heel of that shoe", 0, 150, when=footwear.among(Footwear.SHOES))
+heel = _whole.length(
+    "heel", "Heel height of that shoe", 0, 150, when=footwear.among(Footwear.SHOES)
+)
 list_ = _whole.words("list", "List")
 table = _whole.words("table", "Table")
 
@@ -91,12 +96,12 @@ def _dimension(entry: Dimension) -> DimensionFields:
         second=taken("second", READINGS["second"], needed=entry.needed),
         third=taken("third", READINGS["third"]),
         other=taken("other", "Other side") if entry.two_sided else None,
-        guess=about.choice("guess", "Do with an estimate", YesNo) if estimated else None,
+        guess=about.choice("guess", "Use an estimate", YesNo) if estimated else None,
         skip=about.choice("skip", "Left out", Skip),
-        kept=about.words("kept", "Kept because", health=True),
+        kept=about.words("kept", "Reason for keeping", health=True),
         kept_at=about.length("kept_at", "Kept at", 0, 3000),
         tool=about.pick("with", "Taken with", TOOLS),
-        origin=about.choice("origin", "Where it is from", Origin),
+        origin=about.choice("origin", "Source", Origin),
         taken_on=about.date("taken_on", "Taken on"),
         taken_by=about.words("taken_by", "Taken by"),
     )

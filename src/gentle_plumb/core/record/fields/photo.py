@@ -43,17 +43,17 @@ def photo(id: str) -> PhotoFields:
         when=at.pick("when", "Taken", TAKEN),
         known=at.length(
             "known",
-            "Known length in the picture",
+            "Known length in the photo",
             20,
             3000,
-            help="Between the two scale points, in the client's plane.",
+            help="Between the two scale points, at the same distance from the camera as the client.",
         ),
         camera=at.length(
             "camera",
             "Camera to client",
             200,
             20000,
-            help="About 3 m is good; under 2 m the picture deceives.",
+            help="About 3 m is best; under 2 m the angles are unreliable.",
         ),
         note=at.words("note", "Note", health=True),
         points={

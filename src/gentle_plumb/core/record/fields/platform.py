@@ -9,14 +9,14 @@ from .field import Place
 _at = Place("look.platform", "Desk", "pieces")
 _there = _desk.kind.among(DeskKind.PLATFORM)
 
-desk = _at.length("desk", "Desk under the platform", 350, 1200, when=_there)
-keys = _at.span("keys", "Platform's key deck over the desk", 0, 700, part="surface", when=_there)
+desk = _at.length("desk", "Height of the desk under the platform", 350, 1200, when=_there)
+keys = _at.span("keys", "Keyboard deck above the desk", 0, 700, part="surface", when=_there)
 screen = _at.span(
     "screen",
-    "Platform's screen deck over the desk",
+    "Screen deck above the desk",
     0,
     900,
     part="screen_top",
     when=_there,
-    help="Lowered for sitting, the screen has to be set again.",
+    help="Readjust the screen after lowering for sitting.",
 )

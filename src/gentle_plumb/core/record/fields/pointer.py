@@ -6,11 +6,11 @@ from ...choices import YesNo
 from ...workstation import PointerKind, PointerSpeed
 from .field import Place
 
-_at = Place("look.pointer", "Keys and mouse", "pieces")
+_at = Place("look.pointer", "Keyboard and mouse", "pieces")
 
 kind = _at.choice("kind", "Pointer", PointerKind, part="mouse")
 length = _at.length(
-    "length", "Pointer's length", 30, 300, part="mouse", help="Held against the hand's length."
+    "length", "Mouse length", 30, 300, part="mouse", help="Compared with hand length."
 )
 speed = _at.choice("speed", "Pointer speed", PointerSpeed, part="mouse")
-mat = _at.choice("mat", "Mat marks its place", YesNo, part="mouse", noted_only=True)
+mat = _at.choice("mat", "Mouse mat fixes its position", YesNo, part="mouse", noted_only=True)

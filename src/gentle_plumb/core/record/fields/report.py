@@ -15,8 +15,8 @@ SHARED = {
 
 _at = Place("report", "Report")
 
-note = _at.words("note", "A word to the client", health=True)
-follow_up = _at.date("follow_up", "Follow-up on", needed=True)
+note = _at.words("note", "Message to the client", health=True)
+follow_up = _at.date("follow_up", "Follow-up date", needed=True)
 
 _share = Place("report.share", "Workplace", "share")
 share = {id: _share.choice(id, label, YesNo) for id, label in SHARED.items()}

@@ -61,64 +61,59 @@ def _fields_of(
     return ScreenFields(
         kind=kind,
         diagonal=at.amount(
-            "diagonal",
-            "Diagonal of the picture",
-            "in",
-            7,
-            100,
-            part=part,
-            needed=not side,
-            when=stands,
+            "diagonal", "Screen diagonal", "in", 7, 100, part=part, needed=not side, when=stands
         ),
-        aspect=at.choice("aspect", "Shape", AspectRatio, part=part, needed=not side, when=stands),
+        aspect=at.choice(
+            "aspect", "Aspect ratio", AspectRatio, part=part, needed=not side, when=stands
+        ),
         pixels_across=at.amount(
             "pixels_across", "Pixels across", "px", 320, 16000, when=there, noted_only=side
         ),
         pixels_down=at.amount(
             "pixels_down", "Pixels down", "px", 200, 16000, when=there, noted_only=True
         ),
-        scale=at.amount("scale", "Display scale", "%", 50, 500, when=there, noted_only=side),
-        frame=at.length("frame", "Frame over the picture", 0, 120, when=stands, noted_only=True),
+        scale=at.amount("scale", "Display scaling", "%", 50, 500, when=there, noted_only=side),
+        frame=at.length("frame", "Bezel above the picture", 0, 120, when=stands, noted_only=True),
         held=held,
         top=at.span(
             "top",
-            "Picture top over the surface",
+            "Top of picture above the desk",
             50,
             1500,
             part=part,
-            help="Where its holder lets it go.",
+            help="The range its stand or arm allows.",
             when=raised,
             noted_only=side,
             step=at.length(
                 "top_step",
-                "Goes in steps of",
+                "Adjusts in steps of",
                 1,
                 200,
                 part=part,
                 when=raised,
-                help="Left open where it stops anywhere.",
+                help="Leave blank if it adjusts continuously.",
                 noted_only=side,
             ),
         ),
         holds=at.choice(
             "holds",
-            "Arm holds its place",
+            "Arm stays where it is set",
             YesNo,
             when=held.among(ScreenHolder.ARM),
             noted_only=side,
         ),
-        tilt=at.turn("tilt", "Tilt back", -20, 60, when=stands, noted_only=side),
+        tilt=at.turn("tilt", "Screen tilt", -20, 60, when=stands, noted_only=side),
         stands_on=stands_on,
         comes_off=at.choice(
             "comes_off",
-            "That comes off",
+            "Removable",
             YesNo,
             when=stands_on.among(StandsOn.RISER, StandsOn.STACK),
             noted_only=True,
         ),
         depth_behind=at.length(
             "depth_behind",
-            "Stand behind the picture",
+            "Depth of stand behind the picture",
             0,
             600,
             part="" if side else "desk_depth",
@@ -144,7 +139,7 @@ _at = Place("look.screen", "Screen", "pieces")
 _kind = _at.choice("kind", "Kind of screen", ScreenKind, needed=True, part="screen_top")
 
 keys = _at.choice(
-    "keys", "Laptop used with", LaptopKeys, when=_kind.among(ScreenKind.LAPTOP), part="screen_top"
+    "keys", "Laptop keyboard", LaptopKeys, when=_kind.among(ScreenKind.LAPTOP), part="screen_top"
 )
 """What a laptop that is the main screen is typed on with."""
 main = _fields_of(_at, _kind, keys.open_or(LaptopKeys.SEPARATE), part="screen_top", side=False)

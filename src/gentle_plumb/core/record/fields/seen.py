@@ -60,20 +60,25 @@ habit = {one.id: _habit(one) for one in HABITS.values()}
 _light = Place("look.room", "Light", "room")
 
 light_for = _light.pick(
-    "light_for", "Light is for", {id: label for id, (label, _, _) in LIGHT_TASKS.items()}
+    "light_for", "Light is needed for", {id: label for id, (label, _, _) in LIGHT_TASKS.items()}
 )
 lux = _light.amount(
-    "lux", "Light on the desk", "lux", 0, 20000, help="Meter flat beside the keyboard."
+    "lux",
+    "Light level on the desk",
+    "lux",
+    0,
+    20000,
+    help="Lay the meter flat beside the keyboard.",
 )
 room = {item.id: _room(item) for item in ROOM.values()}
 """Every item of the room or home list, by name."""
 
 workstation = Place("look", "Workstation", "pieces").words(
-    "workstation", "Shared workstation", help="The kept workstation these pieces came from."
+    "workstation",
+    "Shared workstation",
+    help="The saved workstation this equipment was loaded from.",
 )
 watched = Place("look", "Habits", "habits").choice(
     "watched", "Watched for some minutes: nothing else seen", YesNo
 )
-note = Place("look", "Notes", "habits").words(
-    "note", "Notes of this visit", health=True, noted_only=True
-)
+note = Place("look", "Notes", "habits").words("note", "Visit notes", health=True, noted_only=True)

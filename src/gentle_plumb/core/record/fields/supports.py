@@ -25,7 +25,7 @@ NO_HEIGHT_READ = frozenset({"palm", "rail"})
 
 
 def _support(id: str, label: str, *, thick: bool) -> SupportFields:
-    at = Place(f"look.support.{id}", "At hand", "pieces")
+    at = Place(f"look.support.{id}", "Available in the room", "pieces")
     there = at.choice(
         "", label, YesNo, part="footrest" if id == "footrest" else "", noted_only=id in NOTED_ONLY
     )
@@ -46,14 +46,14 @@ def _support(id: str, label: str, *, thick: bool) -> SupportFields:
 at_hand = {id: _support(id, label, thick=thick) for id, (label, thick) in SUPPORTS.items()}
 """Everything that may be at hand, by name."""
 
-_footrest = Place("look.footrest", "At hand", "pieces")
+_footrest = Place("look.footrest", "Available in the room", "pieces")
 _there = at_hand["footrest"].there.among(YesNo.YES)
 
 footrest_height = _footrest.span(
-    "height", "Footrest's height", 20, 400, part="footrest", when=_there
+    "height", "Footrest height range", 20, 400, part="footrest", when=_there
 )
 footrest_slope = _footrest.amount(
-    "slope", "Footrest's slope", "°", 0, 40, when=_there, noted_only=True
+    "slope", "Footrest angle", "°", 0, 40, when=_there, noted_only=True
 )
 
 thickness = {id: one.height for id, one in at_hand.items() if one.height is not None}

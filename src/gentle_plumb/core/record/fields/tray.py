@@ -5,7 +5,7 @@ from __future__ import annotations
 from ...choices import YesNo
 from .field import Place
 
-_at = Place("look.tray", "Keys and mouse", "pieces")
+_at = Place("look.tray", "Keyboard and mouse", "pieces")
 
 there = _at.choice("there", "Keyboard tray", YesNo, part="surface")
 
@@ -13,19 +13,24 @@ _there = there.among(YesNo.YES)
 
 desk = _at.length(
     "desk",
-    "Desk over the tray",
+    "Desk height above the tray",
     350,
     1500,
     when=_there,
-    help="Floor to the desk's surface; the keyboard's own surface is the tray.",
+    help="Floor to desk surface. The keyboard stands on the tray.",
 )
 below = _at.span("below", "Tray below the desk", 0, 350, part="surface", when=_there)
 tilt = _at.turn("tilt", "Tray tilt", -20, 30, when=_there)
 thickness = _at.length(
-    "thickness", "Tray with its bracket, thickness", 5, 120, when=_there, part="surface"
+    "thickness", "Thickness of tray and bracket", 5, 120, when=_there, part="surface"
 )
 width = _at.length("width", "Tray width", 200, 1200, when=_there, noted_only=True)
-mouse = _at.choice("mouse", "The mouse fits on it", YesNo, when=_there, part="mouse")
+mouse = _at.choice("mouse", "Room for the mouse", YesNo, when=_there, part="mouse")
 track = _at.length(
-    "track", "Tray's track", 100, 800, when=_there, help="Held against a crossbar underneath."
+    "track",
+    "Track length",
+    100,
+    800,
+    when=_there,
+    help="Checked against a crossbar under the desk.",
 )

@@ -12,10 +12,10 @@ from .field import Field, Place
 
 POSTURES: tuple[Posture, ...] = ("seated", "standing")
 ANGLES = {
-    "elbow_angle": "Elbow, target",
-    "recline": "Back leans",
-    "flexion": "Upper arm forward",
-    "thigh_slope": "Thighs slope down",
+    "elbow_angle": "Elbow angle",
+    "recline": "Recline",
+    "flexion": "Shoulder flexion",
+    "thigh_slope": "Thigh slope",
 }
 """Angles of the policy that can be typed for one visit, degrees."""
 OWN_FINDINGS = "work.own"
@@ -27,7 +27,7 @@ class Severity(Choice):
 
     SLIGHT = "slight", "Slight"
     MARKED = "marked", "Marked"
-    STRONG = "strong", "Strong"
+    STRONG = "strong", "Severe"
 
 
 class Verdict(Choice):
@@ -84,7 +84,7 @@ _plan = Place("work", "Plan", "plan")
 plan = _plan.pick("plan", "Plan", TIERS)
 settle = _plan.amount(
     "settle",
-    "Settle-in test moved the screen by",
+    "Settle-in test: screen moved by",
     "steps",
     -10,
     10,
@@ -127,8 +127,8 @@ def finding(id: str) -> FindingFields:
     at = Place(f"work.finding.{id}", "Findings", "findings")
     return FindingFields(
         verdict=at.choice("verdict", "Verdict", Verdict),
-        words=at.words("words", "In my own words", health=True),
-        reason=at.words("reason", "Why dismissed", health=True),
+        words=at.words("words", "My wording", health=True),
+        reason=at.words("reason", "Reason for dismissing", health=True),
         workplace=at.choice("workplace", "My words on the workplace's paper, too", YesNo),
     )
 

@@ -18,7 +18,7 @@ CHAIRS = (
     shelf_kind(
         "task",
         "chair",
-        "Task chair, seat and arms adjustable",
+        "Task chair, adjustable seat and armrests",
         {
             chair.kind: ChairKind.TASK,
             chair.seat.low: "41 cm",

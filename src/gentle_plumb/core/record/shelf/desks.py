@@ -57,7 +57,7 @@ DESKS = (
     shelf_kind(
         "platform",
         "desk",
-        "Platform on a fixed desk",
+        "Desktop converter",
         {
             desk.kind: DeskKind.PLATFORM,
             desk.thickness: "3 cm",
@@ -116,7 +116,7 @@ DESKS = (
     shelf_kind(
         "tray",
         "tray",
-        "Tray under the desk",
+        "Under-desk keyboard tray",
         {
             tray.there: YesNo.YES,
             tray.below.low: "5 cm",

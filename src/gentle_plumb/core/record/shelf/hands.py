@@ -30,7 +30,7 @@ HANDS = (
     shelf_kind(
         "keys_compact",
         "keys",
-        "Compact keyboard and pad",
+        "Compact keyboard and touchpad",
         {
             keyboard.kind: KeyboardKind.COMPACT,
             keyboard.thickness: "12 mm",

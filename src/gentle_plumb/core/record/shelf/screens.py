@@ -11,7 +11,7 @@ SCREENS = (
     shelf_kind(
         "screen_22",
         "screen",
-        "Screen 22 in, fixed foot",
+        "22-inch monitor, fixed foot",
         {
             screens.main.kind: ScreenKind.MONITOR,
             screens.main.diagonal: "22",
@@ -29,7 +29,7 @@ SCREENS = (
     shelf_kind(
         "screen_24",
         "screen",
-        "Screen 24 in, adjustable stand",
+        "24-inch monitor, adjustable stand",
         {
             screens.main.kind: ScreenKind.MONITOR,
             screens.main.diagonal: "24",
@@ -49,7 +49,7 @@ SCREENS = (
     shelf_kind(
         "screen_27",
         "screen",
-        "Screen 27 in on an arm",
+        "27-inch monitor on an arm",
         {
             screens.main.kind: ScreenKind.MONITOR,
             screens.main.diagonal: "27",
@@ -70,7 +70,7 @@ SCREENS = (
     shelf_kind(
         "screen_34",
         "screen",
-        "Wide screen 34 in",
+        "34-inch ultrawide monitor",
         {
             screens.main.kind: ScreenKind.MONITOR,
             screens.main.diagonal: "34",
@@ -108,13 +108,13 @@ SCREENS = (
     shelf_kind(
         "laptop",
         "screen",
-        "Laptop with its own keys",
+        "Laptop on its own",
         {screens.main.kind: ScreenKind.LAPTOP, screens.keys: LaptopKeys.OWN},
     ),
     shelf_kind(
         "laptop_raised",
         "screen",
-        "Laptop raised, separate keys",
+        "Laptop on a stand, separate keyboard",
         {
             screens.main.kind: ScreenKind.LAPTOP,
             screens.keys: LaptopKeys.SEPARATE,

@@ -10,7 +10,7 @@ SUPPORTS = (
     shelf_kind(
         "home",
         "at_hand",
-        "Found at home",
+        "Household items",
         {
             supports.at_hand["book"].there: YesNo.YES,
             supports.thickness["book"]: "3 cm",

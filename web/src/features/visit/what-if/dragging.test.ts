@@ -55,7 +55,7 @@ describe("dragging on the drawing", () => {
   it("turns a ring about its centre, the short way round, and by keys degree by degree", () => {
     const ring = {
       field: "work.number.recline",
-      label: "Back leans",
+      label: "Recline",
       posture: "seated",
       degrees: 10,
       x: 100,
