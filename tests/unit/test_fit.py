@@ -130,7 +130,12 @@ def test_stature_alone_estimates_all_but_the_elbow():
 
 def test_unknown_equipment_is_said_not_assumed():
     notes = " ".join(fit(replace(usual_case(), workstation=Workstation())).notes)
-    for word in ("Thigh clearance", "Chair height range", "Desk height range", "Screen height range"):
+    for word in (
+        "Thigh clearance",
+        "Chair height range",
+        "Desk height range",
+        "Screen height range",
+    ):
         assert word in notes
 
 

@@ -70,7 +70,7 @@ CATALOGUE = (
         low_mm=80, high_mm=470,
     ),
     Dimension(
-        id="lumbar_height_sitting", label="Lower back", iso_name="",
+        id="lumbar_height_sitting", label="Lumbar height, seated", iso_name="",
         how="Seat to the deepest point of the lumbar curve, at or just above belt level.",
         posture="seated", view="behind", instrument="tape",
         start="Seat surface", end="Deepest point of the small of the back",
@@ -240,7 +240,7 @@ CATALOGUE = (
         low_mm=1020, high_mm=2120,
     ),
     Dimension(
-        id="shoulder_height_standing", label="Shoulder, standing", iso_name="shoulder height",
+        id="shoulder_height_standing", label="Shoulder height, standing", iso_name="shoulder height",
         how="Floor to the acromion.",
         posture="standing", view="side", instrument="rod",
         start="Floor", end="Acromion (bony tip of the shoulder)",
