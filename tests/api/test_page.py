@@ -59,4 +59,4 @@ def test_a_database_that_is_gone_is_said_and_nothing_breaks(owner, monkeypatch):
     monkeypatch.setattr(type(records), "clients", gone)
     answer = owner.http.get("/api/clients")
     assert (answer.status_code, answer.headers["retry-after"]) == (503, "2")
-    assert "Nothing was lost" in answer.json()["detail"]
+    assert "Nothing has been lost" in answer.json()["detail"]

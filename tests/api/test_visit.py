@@ -121,7 +121,7 @@ def test_the_paper_says_what_was_found_and_done(owner, clock):
     ):
         assert words in said
     assert "Screen top" in said
-    assert "no diagnosis" in said
+    assert "not a diagnosis" in said
 
 
 def test_the_open_format_is_worked_out_without_keeping_it(owner):

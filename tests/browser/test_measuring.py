@@ -95,7 +95,9 @@ def test_a_device_that_types_needs_no_field_and_a_digit_stays_a_step_key(desk: P
 def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: Page, program):
     open_step(desk, program, "Hugo", "work")
     expect(
-        desk.get_by_text("In doubt, so every target with it: upper arm, forearm and hand.")
+        desk.get_by_text(
+            "In doubt, so every target with it: shoulder-elbow length, elbow-fingertip length."
+        )
     ).to_be_visible()
     desk.get_by_role("button", name="Check in Measure").click()
     expect(

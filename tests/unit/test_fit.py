@@ -26,7 +26,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
     assert (
         [limit.text for limit in seat.limits]
         == [
-            "chair stops at 510 mm, 54 mm short"  # the thighs would stop it at 540: that decides nothing
+            "chair stops at 510 mm, 54 mm lower than its target"  # the thighs would stop it at 540: that decides nothing
         ]
     )
     assert (seat.cost.joint, round(seat.cost.over, 1)) == ("elbow", -3.4)
@@ -34,7 +34,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
     assert not result.standing.possible
     assert (
         result.standing.why_not
-        == "No work standing at this desk: desk fixed at 740 mm, 238 mm short."
+        == "No work standing at this desk: desk fixed at 740 mm, 238 mm lower than its target."
     )
 
 

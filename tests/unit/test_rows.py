@@ -127,7 +127,7 @@ def test_tilt_is_square_to_the_sight_line_and_ends_at_twenty():
     )
     assert row(low, "tilt").target == 20
     stiff = with_station(usual_case(), screen=replace(screen, tilt_deg=Span(low=-5, high=5)))
-    assert row(stiff, "tilt").limits[0].text.startswith("screen tilt ends at 5°")
+    assert row(stiff, "tilt").limits[0].text.startswith("screen tilt stops at 5°")
 
 
 def test_the_screen_goes_as_far_as_its_stand_and_no_further():

@@ -115,7 +115,7 @@ def seat_row(
 def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list[Limit]:
     """Return what keeps the seat from its target: its range, the thighs, the feet's support."""
     desk, feet = case.workstation.desk, case.workstation.feet
-    limits = end_limit("chair", case.workstation.chair.seat, target)
+    limits = end_limit("seat", "chair", case.workstation.chair.seat, target)
     under = desk.underside
     if under is None and fixed_surface is not None and desk.thickness is not None:
         under = fixed_surface - desk.thickness
@@ -126,12 +126,12 @@ def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list
         if rests is not None and under - rests < highest:
             kind, highest = "armrests", under - rests
         if target > highest + SAME_MM:
-            limits.append(limit("desk", kind, highest, target - highest))
+            limits.append(limit("seat", "desk", kind, highest, target - highest))
     legs, margin = total(legs_terms(case.body, case)), case.policy.flat_feet_margin
     if feet is not None and target > legs + margin + SAME_MM:
         highest = max((legs + span.high for span in feet), default=legs) + margin
         if target > highest + SAME_MM:
-            limits.append(limit("feet", "hangs", highest, target - highest))
+            limits.append(limit("seat", "feet", "hangs", highest, target - highest))
     return limits
 
 
@@ -181,7 +181,7 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
     ).height
     limits: list[Limit] = []
     if row.target - best > case.policy.flat_feet_margin + SAME_MM:
-        limits = [limit("feet", "hangs", best, row.target - best)]
+        limits = [limit(row.key, "feet", "hangs", best, row.target - best)]
     return set_row(row, best, limits)
 
 
@@ -320,7 +320,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
     if under is None or row.setting <= under - seat + SAME_MM:
         return row
     highest = under - seat
-    meets = limit("armrest", "collides", highest, row.setting - highest)
+    meets = limit(row.key, "armrest", "collides", highest, row.setting - highest)
     lowest = chair.armrest.low if chair.armrest is not None else None
     if lowest is not None and lowest <= highest:
         return set_row(row, highest, [meets])

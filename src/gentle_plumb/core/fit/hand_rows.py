@@ -81,7 +81,7 @@ def surface_limits(
 ) -> list[Limit]:
     """What keeps the surface from its target: the desk's range, or the thighs."""
     station, desk = case.workstation, case.workstation.desk
-    limits = end_limit("desk", desk.surface, target)
+    limits = end_limit("surface", "desk", desk.surface, target)
     if seated and seat is not None and desk.thickness is not None and desk.underside is None:
         room, rests = (
             case.body.mm("thigh_clearance") + case.policy.thigh_room,
@@ -90,7 +90,7 @@ def surface_limits(
         kind: LimitKind = "thighs" if rests is None or rests <= room else "armrests"
         lowest = seat + max(room, rests or 0.0) + desk.thickness
         if target < lowest - SAME_MM:
-            limits.append(limit("desk", kind, lowest, target - lowest))
+            limits.append(limit("surface", "desk", kind, lowest, target - lowest))
     return limits
 
 
@@ -106,7 +106,11 @@ def hand_rows(
         top, surface, surface_limits(case, top.target, seat, surface, seated=seated), "desk"
     )
     thickness = case.keyboard_thickness()
-    return [set_row(top, surface, limits, elbow), set_row(keys, surface + thickness, limits, elbow)]
+    on_keys = [limit("keys", one.piece, one.kind, one.at + thickness, one.short) for one in limits]
+    return [
+        set_row(top, surface, limits, elbow),
+        set_row(keys, surface + thickness, on_keys, elbow),
+    ]
 
 
 def mouse_row(case: Case, arm: Joint | None) -> FitRow:
@@ -149,19 +153,21 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
             ),
             Term(label="half a mouse plus a gap", value=0.0 if central else case.policy.mouse_gap),
         ),
-        lambda target: (edge(), max(target, widest(case.body))),
+        lambda target: (edge(), CENTRAL_ASIDE_MM if central else max(target, widest(case.body))),
         found=case.found_seated.mouse,
     )
     if row.target is None:
         return row
     over = row.target - widest(case.body)
-    limits = [limit("keyboard", "wide", row.target, -over)] if over > SAME_MM else []
+    limits = [limit(row.key, "keyboard", "wide", row.target, -over)] if over > SAME_MM else []
     low = case.workstation.desk.mouse_below
     if low > SAME_MM:
-        limits.append(limit("mouse_shelf", "low", low, low))
+        limits.append(limit(row.key, "mouse_shelf", "low", low, low))
     return kept(case, set_row(row, row.target, limits, arm), "mouse")
 
 
+CENTRAL_ASIDE_MM = 50.0
+"""How far a central pointer may lie off the midline. Source: house-mouse."""
 KEYS_EDGE_NEARER_MM, KEYS_EDGE_FURTHER_MM = 20.0, 50.0
 MOUSE_FORWARD_BAND_MM = 50.0
 """How far keyboard and pointer may lie from their places, mm. Source: house-desk-depth, house-mouse."""

@@ -35,15 +35,16 @@ Status = Literal["holds", "off", "not_assessable"]
 
 @dataclass(frozen=True, kw_only=True)
 class Limit:
-    """What keeps a setting from its target.
+    """What keeps a setting of the quantity ``key`` from its target.
 
-    ``piece`` ends at ``at`` (mm, or degrees for a tilt); ``short`` is target less ``at``, so
+    ``piece`` ends at ``at``, in the quantity's unit; ``short`` is target less ``at``, so
     negative where the piece is too high or too far. ``kind`` says how: it stops, starts or is
     fixed there, it goes in steps, the thighs or the armrests are in the way, the feet would hang, it would meet the
     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, or a better choice.
     """
 
+    key: str
     piece: str
     kind: LimitKind
     at: float

@@ -129,13 +129,15 @@ def set_row(
     return row.but(setting=setting, limits=tuple(limits), cost=cost, change=change)
 
 
-def limit(piece: str, kind: LimitKind, at: float, short: float) -> Limit:
-    """A limit with its sentence; ``short`` is target less ``at``."""
-    bare = Limit(piece=piece, kind=kind, at=at, short=short, text="")
+def limit(key: str, piece: str, kind: LimitKind, at: float, short: float) -> Limit:
+    """A limit of a quantity with its sentence; ``short`` is target less ``at``, in its unit."""
+    bare = Limit(key=key, piece=piece, kind=kind, at=at, short=short, text="")
     return replace(bare, text=limit_text(bare))
 
 
-def end_limit(piece: str, span: Span | None, target: float, offset: float = 0.0) -> list[Limit]:
+def end_limit(
+    key: str, piece: str, span: Span | None, target: float, offset: float = 0.0
+) -> list[Limit]:
     """The end of a range that keeps a piece from its target, if one does."""
     if span is None:
         return []
@@ -143,18 +145,20 @@ def end_limit(piece: str, span: Span | None, target: float, offset: float = 0.0)
     if low - SAME_MM <= target <= high + SAME_MM:
         place = span.clamp(target - offset) + offset
         return (
-            [limit(piece, "steps", place, target - place)] if abs(target - place) > SAME_MM else []
+            [limit(key, piece, "steps", place, target - place)]
+            if abs(target - place) > SAME_MM
+            else []
         )
     kind: LimitKind = "fixed" if span.fixed else "stops" if target > high else "starts"
     at = high if target > high else low
-    return [limit(piece, kind, at, target - at)]
+    return [limit(key, piece, kind, at, target - at)]
 
 
 def ranged_row(row: FitRow, piece: str, span: Span | None) -> FitRow:
     """A row whose piece simply moves within a range."""
     if row.target is None or span is None:
         return set_row(row, row.target)
-    return set_row(row, span.clamp(row.target), end_limit(piece, span, row.target))
+    return set_row(row, span.clamp(row.target), end_limit(row.key, piece, span, row.target))
 
 
 BODILY: frozenset[LimitKind] = frozenset({"thighs", "armrests", "hangs"})
@@ -195,4 +199,4 @@ def chosen(row: FitRow, setting: float, piece: str) -> list[Limit]:
     if row.target is None or abs(setting - row.target) <= SAME_MM:
         return []
     kept = row.found is not None and abs(setting - row.found) <= SAME_MM
-    return [limit(piece, "kept" if kept else "choice", setting, row.target - setting)]
+    return [limit(row.key, piece, "kept" if kept else "choice", setting, row.target - setting)]

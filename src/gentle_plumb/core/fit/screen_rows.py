@@ -88,12 +88,14 @@ def top_row(
         return set_row(row, setting)
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
         joined = abs(row.target - setting) > SAME_MM
-        limits = [limit("laptop", "joined", setting, row.target - setting)] if joined else []
+        limits = (
+            [limit(row.key, "laptop", "joined", setting, row.target - setting)] if joined else []
+        )
         return set_row(row, setting, limits, neck)
     lift, tops = reach_of(case.workstation)
-    limits = end_limit("screen", tops, row.target)
+    limits = end_limit(row.key, "screen", tops, row.target)
     if not limits and lift is not None and surface is not None:
-        limits = end_limit("screen", lift, row.target, offset=surface)
+        limits = end_limit(row.key, "screen", lift, row.target, offset=surface)
     return set_row(row, setting, binding(row, setting, limits, "screen"), neck)
 
 
@@ -121,7 +123,9 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
     try:
         if case.workstation.screen.kind == ScreenKind.LAPTOP:
             joined = laptop_distance(case.body, case, elbow_deg=elbow_deg)
-            return set_row(row, joined, [limit("laptop", "joined", joined, row.target - joined)])
+            return set_row(
+                row, joined, [limit(row.key, "laptop", "joined", joined, row.target - joined)]
+            )
         place = along_the_floor(
             case.body, case, elbow_deg=elbow_deg, distance=row.target, seated=posture == "seated"
         )
@@ -131,7 +135,7 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
     near = reachable_distance(case, place, case.workstation, row.target)
     if depth is None or place.needed <= depth + SAME_MM:
         return set_row(row, row.target)
-    return set_row(row, near, [limit("desk", "shallow", depth, place.needed - depth)])
+    return set_row(row, near, [limit(row.key, "desk", "shallow", depth, place.needed - depth)])
 
 
 def tilt_row(
@@ -171,7 +175,7 @@ def tilt_row(
     span = screen.tilt_deg
     if row.target is None or span is None:
         return kept(case, set_row(row, row.target), "tilt")
-    limits = end_limit("tilt", span, row.target)
+    limits = end_limit(row.key, "tilt", span, row.target)
     return kept(case, set_row(row, span.clamp(row.target), limits), "tilt")
 
 
@@ -201,13 +205,17 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
     row = target_row(case, subject, terms, lambda target: (target, None), found=depth)
     if row.target is None or depth is None:
         return set_row(row, None)
-    limits = [limit("desk", "shallow", depth, row.target - depth)] if row.status == "off" else []
+    limits = (
+        [limit(row.key, "desk", "shallow", depth, row.target - depth)]
+        if row.status == "off"
+        else []
+    )
     try:
         over = along_the_floor(case.body, case, elbow_deg=elbow_deg, distance=0.0).belly_short
     except MissingInput:
         over = 0.0
     if over > SAME_MM:
-        limits.append(limit("desk", "belly", depth, over))
+        limits.append(limit(row.key, "desk", "belly", depth, over))
     return set_row(row, depth, limits)
 
 

@@ -255,7 +255,7 @@ def _top(
     own = laptop_top(screen, surface)
     if row.target is None or own is None or abs(own - row.target) <= HEIGHT_BAND_MM:
         return kept(case, set_row(row, row.target), "screen")
-    return set_row(row, own, [limit("laptop", "joined", own, row.target - own)])
+    return set_row(row, own, [limit(row.key, "laptop", "joined", own, row.target - own)])
 
 
 def laptop_top(screen: SideScreen, surface: float | None) -> float | None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ..catalogue import QUANTITIES
 from ..units import LengthUnit
-from ..words import say, say_degrees, say_joint, say_length
+from ..words import say, say_amount, say_degrees, say_joint
 from .joints import Joint
 from .result import Cost, Limit
 
@@ -27,22 +27,18 @@ def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
     Parameters
     ----------
     limit : Limit
-        Lengths in mm; degrees for a tilt or a slope.
     unit : {"mm", "cm", "in"}
+        For lengths.
 
     """
-    if limit.piece in ("tilt", "slope"):
-        at, apart = say_degrees(limit.at), say_degrees(abs(limit.short))
-        return say(f"limit.{limit.piece}", at=at, apart=apart)
-    short = limit.short > 0
-    deep = "too deep" if limit.piece == "seat_depth" else "too high"
-    far = "too far" if limit.kind == "joined" else deep
+    quantity = QUANTITIES[limit.key]
+    apart = say_amount(quantity, abs(limit.short), unit)
     return say(
         f"limit.{limit.kind}",
         piece=PIECES.get(limit.piece, limit.piece),
-        at=say_length(limit.at, unit),
-        apart=say_length(abs(limit.short), unit),
-        side="short" if short else far,
+        at=say_amount(quantity, limit.at, unit),
+        apart=apart,
+        side=f"{apart} {quantity.under if limit.short > 0 else quantity.over} its target",
     )
 
 

@@ -196,10 +196,10 @@ LEAN: DirectionWords = {
     "down": "upright",
 }
 TILT: DirectionWords = {
-    "more": "Screen tilt",
+    "more": "Tilt back",
     "less": "Tilt up",
-    "over": "tilted back more than",
-    "under": "tilted back less than",
+    "over": "more tilted back than",
+    "under": "less tilted back than",
     "up": "back",
     "down": "up",
 }

@@ -56,7 +56,15 @@ sink = _at.length(
     help="Only if the range is the manufacturer's (unloaded); this is subtracted.",
 )
 depth = _at.span("depth", "Seat depth", 250, 700, ends=("shortest", "longest"), part="seat_depth")
-slope = _at.turn("slope", "Seat tilt", -10, 20, when=_task, noted_only=True)
+slope = _at.turn(
+    "slope",
+    "Seat tilt",
+    -10,
+    20,
+    when=_task,
+    noted_only=True,
+    help="Front edge lower than the back is positive.",
+)
 lock = _at.choice("lock", "Tilt lock", TiltLock, when=_task)
 backrest = _at.turn("backrest", "Backrest from level", 80, 140, when=_task)
 lumbar_kind = _at.choice(
