@@ -16,7 +16,7 @@ READINGS = {
     "Popliteal height": ("41.2", "41.4"),
     "Thigh clearance": ("15.0", "15.2"),
     "Elbow height, seated": ("23.5", "23.7"),
-    "Lower back": ("19", "19.4"),
+    "Lumbar height, seated": ("19", "19.4"),
     "Shoulder height, seated": ("56.5", "56.1"),
     "Eye height, seated": ("75.0", "75.4"),
     "Buttock-popliteal length": ("49.0", "48.8"),
@@ -59,7 +59,7 @@ def ask(page: Page) -> None:
     tab(page, "Red flags")
     page.get_by_role("button", name="All asked about: none of them is there").click()
     tab(page, "Hours")
-    fill(page, Typing="3", Mouse_work="2.5")
+    fill(page, Typing="3", Using_the_mouse="2.5")
     tab(page, "Eyes, hands")
     for question, answer in (
         ("Writing hand", "Left"),
@@ -105,8 +105,8 @@ def look(page: Page) -> None:
     fill(
         page,
         **{
-            "Picture top over the surface, lowest": "38",
-            "Picture top over the surface, highest": "55",
+            "Top of picture above the desk, lowest": "38",
+            "Top of picture above the desk, highest": "55",
         },
     )
 
@@ -173,7 +173,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_role("button", name="Continue to Report").click()
 
     sign = desk.get_by_role("button", name="Sign version 1 …")
-    expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_visible()
+    expect(desk.get_by_text("Before signing: enter a follow-up date.")).to_be_visible()
     expect(sign).to_be_disabled()
     due = datetime.now(UTC).date() + timedelta(days=28)
     desk.get_by_label("Follow-up date").fill(due.isoformat())

@@ -19,7 +19,7 @@ def test_bad_input_is_answered_in_place_and_the_rest_stays(desk: Page, program):
     seat.fill("4")
     seat.press("Tab")
     expect(desk.get_by_role("alert")).to_have_text(
-        "Seat, loaded: 4.0 cm is outside 25.0 to 90.0 cm. Not kept yet."
+        "Seat height, client seated: 4.0 cm is outside 25.0 to 90.0 cm. Not kept yet."
     )
     expect(seat).to_have_value("4")
     expect(desk.get_by_role("button", name="Surface 76 cm")).to_be_visible()
@@ -210,7 +210,7 @@ def test_a_date_is_kept_once_it_is_whole(desk: Page, program):
         ),
     )
     field.press_sequentially(f"1215{year}", delay=470)  # slower than a pause in typing
-    expect(desk.get_by_text("Before signing: give a follow-up date.")).to_be_hidden()
+    expect(desk.get_by_text("Before signing: enter a follow-up date.")).to_be_hidden()
     assert sent == [f"{year}-12-15"]
     assert entry(desk, program, "report.follow_up", "Bram")["typed"] == f"{year}-12-15"
 

@@ -25,7 +25,7 @@ def arrow(page: Page) -> float:
 
 
 def test_the_figure_turns_and_the_arrow_grows_with_the_number(desk: Page, program):
-    open_dimension(desk, program, "Saskia", "Lower back")
+    open_dimension(desk, program, "Saskia", "Lumbar height, seated")
     stage = desk.get_by_test_id("elevation")
     expect(stage.get_by_text("Seated, from behind")).to_be_visible()
     assert arrow(desk) == 0
@@ -103,7 +103,7 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
     expect(
         desk.get_by_role("heading", name="Shoulder-elbow length", exact=True)
     ).to_be_visible()  # the first in doubt
-    desk.get_by_role("button", name="doubtful: Forearm and hand").click()
+    desk.get_by_role("button", name="doubtful: Elbow-fingertip length").click()
     expect(desk.get_by_text("would each fit far better in the other's place")).to_be_visible()
     desk.get_by_label("First reading").press("o")
     expect(desk.get_by_text("would each fit far better")).to_be_hidden()
@@ -111,7 +111,7 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
     for label in ("First reading", "Second reading"):
         desk.get_by_label(label).fill("52")
     expect(
-        desk.get_by_text(re.compile("Forearm and hand 52.0 cm is far from the 4"))
+        desk.get_by_text(re.compile("Elbow-fingertip length 52.0 cm is far from the 4"))
     ).to_be_visible()
     desk.get_by_label("Second reading").press("k")
     desk.get_by_role("button", name="Unusual build").click()
@@ -143,7 +143,7 @@ def test_a_later_visit_carries_over_and_shows_where_from(desk: Page, program):
     desk.get_by_label("First reading").press("b")
     expect(desk.get_by_text(re.compile("Carried over from .* months old"))).to_be_visible()
     expect(desk.get_by_role("figure", name=re.compile("Earlier visits"))).to_be_visible()
-    row = desk.get_by_role("button", name=re.compile("^Lower leg .*↶"))
+    row = desk.get_by_role("button", name=re.compile("^Popliteal height .*↶"))
     expect(row).to_be_visible()
     desk.get_by_label("Second reading").fill("42.2")  # taken today: the old one is no reading
     expect(desk.get_by_text("one reading")).to_be_visible()
@@ -261,10 +261,10 @@ def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(de
     desk.get_by_label("First reading").fill("165.5")
     desk.get_by_label("Second reading").fill("165.3")
     kept(desk)
-    desk.get_by_role("button", name=re.compile("^Elbow, seated")).click()
+    desk.get_by_role("button", name=re.compile("^Elbow height, seated")).click()
     desk.get_by_role("button", name="Do with an estimate all the same").click()
     expect(desk.get_by_text(re.compile("± 5.7")).first).to_be_visible()
-    expect(desk.get_by_role("button", name=re.compile("^Elbow, seated ~2"))).to_be_visible()
+    expect(desk.get_by_role("button", name=re.compile("^Elbow height, seated ~2"))).to_be_visible()
 
 
 def test_the_drill_is_played_with_keys_and_keeps_score_nowhere(desk: Page, program):

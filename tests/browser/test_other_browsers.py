@@ -89,7 +89,7 @@ class Hand:
         deadline = time.monotonic() + PATIENCE_S
         while not (found := self.run(script, args)):
             page = self.run("return document.body.innerText", [])
-            assert time.monotonic() < deadline, (script, args, page)
+            assert time.monotonic() < deadline, f"{args}: {page}"
             time.sleep(0.1)
         return found
 

@@ -124,7 +124,7 @@ def test_every_number_opens_to_what_it_rests_on(desk: Page, program):
     open_step(desk, program, "Odile", "work")
     desk.get_by_role("button", name="Seat").first.click()
     desk.get_by_text("Source").click()
-    expect(desk.get_by_text(re.compile("Lower leg .* adds ±"))).to_be_visible()
+    expect(desk.get_by_text(re.compile("Popliteal height .* adds ±"))).to_be_visible()
     expect(desk.get_by_text(re.compile("What to set first"))).to_be_visible()
     expect(desk.get_by_text(re.compile("% that [\\d.]+ cm lies in its band"))).to_be_visible()
     expect(desk.get_by_text(re.compile("^Rule: "))).to_be_visible()
@@ -156,7 +156,7 @@ def test_a_ring_is_turned_by_hand_and_by_key(desk: Page, program):
     expect(tried(desk)).to_contain_text("Findings of this visit")  # the hand rests
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+")
     turned = int(desk.get_by_label("Recline", exact=True).input_value())
-    expect(ring).to_have_accessible_name(f"Back leans {turned}°")
+    expect(ring).to_have_accessible_name(f"Recline {turned}°")
     ring.press("ArrowDown")
     expect(desk.get_by_label("Recline", exact=True)).to_have_value(f"{turned - 1}")
 

@@ -78,7 +78,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
         <form onSubmit={save} className="mt-3 max-w-[560px] space-y-3 border border-ink/40 p-4">
           <LabelledInput label="Name" name="name" required maxLength={200} />
           <LabelledInput
-            label="Where it is from"
+            label="Source"
             name="origin"
             required
             maxLength={200}

@@ -52,9 +52,7 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
       )}
       {one.value && (
         <details>
-          <summary className="min-h-8 cursor-pointer content-center text-soft">
-            Where it is from
-          </summary>
+          <summary className="min-h-8 cursor-pointer content-center text-soft">Source</summary>
           <div className="space-y-2">
             {held && (
               <p>

@@ -265,7 +265,7 @@ function TargetDetail({ row }: { row: Row }) {
         </Notice>
       )}
       <details className="mt-1">
-        <summary className="flex min-h-11 items-center text-soft">Where it is from</summary>
+        <summary className="flex min-h-11 items-center text-soft">Source</summary>
         <ul className="mb-2">
           {row.about.inputs.map((one) => (
             <li key={one.dimension} className="figures border-b border-hair py-1">
