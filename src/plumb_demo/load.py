@@ -22,7 +22,7 @@ from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
 
-from .clients import DEMO_CLIENTS, DEMO_LISTS, DEMO_SHELF, DEMO_TABLE
+from .clients import DEMO_CLIENTS
 from .people import (
     DEMO_MEMBERS,
     NO_FLAGS,
@@ -43,6 +43,7 @@ from .photographs import (
     photograph_rear,
     photograph_side,
 )
+from .practice import DEMO_LISTS, DEMO_SHELF, DEMO_TABLE
 
 SPACE = UUID("6f1d3a5e-0b1c-4c7e-9a54-2f6b1f7d9c10")
 LUMBAR_MEAN_MM = 190.0

@@ -10,9 +10,10 @@ from gentle_plumb.core.fit import Case, Policy, fit, total
 from gentle_plumb.core.fit.distance import distance_terms
 from gentle_plumb.core.fit.frame import legs_terms
 from gentle_plumb.core.fit.hand_rows import keys_terms
-from gentle_plumb.core.fit.screen_rows import capital_mm, eye_height_terms
+from gentle_plumb.core.fit.screen_places import place_screens
+from gentle_plumb.core.fit.screen_rows import eye_height_terms
 from gentle_plumb.core.fit.screen_rules import gaze_by_rule
-from gentle_plumb.core.fit.screens import place_screens
+from gentle_plumb.core.fit.text_row import capital_mm
 from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.posture import abduction_deg, gaze_deg, reach_to_keys
 from gentle_plumb.core.presentation import chance_in_band

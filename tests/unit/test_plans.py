@@ -10,7 +10,7 @@ from gentle_plumb.core.errors import MissingInput, UnknownName
 from gentle_plumb.core.fit import aimed_settings, fit, joints_of
 from gentle_plumb.core.fit.laptop import laptop_turns
 from gentle_plumb.core.fit.model import Lengths
-from gentle_plumb.core.fit.screens import place_screens
+from gentle_plumb.core.fit.screen_places import place_screens
 from gentle_plumb.core.fit.zones import zones_of
 from gentle_plumb.core.plans import OwnNumbers, best_stack, make_plans, stacks_of
 from gentle_plumb.core.plans.addition_sets import HeightSearch

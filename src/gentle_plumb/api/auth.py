@@ -9,7 +9,7 @@ from typing import Annotated
 from fastapi import Depends, Request, Security
 from fastapi.security import APIKeyCookie, APIKeyHeader
 
-from ..services.errors import NotAllowed, NotSignedIn
+from ..services.errors import NotAllowed
 from ..services.models import Member, Practice, Session
 from .dependencies import Services
 
@@ -62,15 +62,3 @@ def caller(
 
 Signed = Annotated[CurrentUser, Depends(caller)]
 With = Annotated[Services, Depends(services)]
-
-__all__ = [
-    "COOKIE",
-    "CSRF_HEADER",
-    "KNOWN_COOKIE",
-    "CurrentUser",
-    "NotSignedIn",
-    "Signed",
-    "With",
-    "check_origin",
-    "services",
-]

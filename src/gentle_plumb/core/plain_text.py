@@ -4,8 +4,6 @@ from __future__ import annotations
 
 from .errors import UnreadableValue
 
-__all__ = ["check_text", "check_texts"]
-
 
 def check_text(text: str, field: str) -> None:
     r"""Raise UnreadableValue for text with NUL, or with half of a sign of two halves.

@@ -11,17 +11,6 @@ from typing import Literal, get_args
 
 from .errors import UnreadableValue
 
-__all__ = [
-    "LengthUnit",
-    "fine_length",
-    "format_difference",
-    "format_length",
-    "in_other_units",
-    "other_readings",
-    "parse_length",
-    "parse_number",
-]
-
 LengthUnit = Literal["mm", "cm", "in"]
 UNITS: tuple[LengthUnit, ...] = get_args(LengthUnit)
 

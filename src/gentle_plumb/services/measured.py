@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from ..core.body import DIMENSIONS, LEAST_CORRELATION, NEEDED, Body, Earlier
+from ..core.body import DIMENSIONS, LEAST_CORRELATION, Body, Earlier
 from ..core.drawing import HistoryPoint, Mark, history_marks
 from ..core.errors import MissingDimension
 from ..core.fit import FitResult, RemeasureSuggestion, suggest_remeasurement
@@ -273,15 +273,3 @@ def _again(one: RemeasureSuggestion, body: Body, unit: LengthUnit) -> RemeasureV
             for row in one.narrows[:3]
         ],
     )
-
-
-__all__ = [
-    "NEEDED",
-    "Measured",
-    "Past",
-    "RemeasureView",
-    "again_views",
-    "listed_of",
-    "measured_views",
-    "measuring_of",
-]

@@ -4,10 +4,11 @@ from .catalogue import DIMENSIONS, NEEDED, TWINS, dimension, in_order
 from .dimensions import SEXES, TOOLS, Dimension, MeasuredPosture, Sex, Spread, Tool
 from .estimates import LEAST_CORRELATION, Estimate, estimate_from_stature
 from .person import Body, BodyValue, ValueSource
-from .plausibility import FACTORS, Earlier, Question, Slip, neighbours, questions
+from .plausibility import Earlier, Question, questions
 from .population import made_up_body
 from .precision import Precision, precision_of
 from .readings import REPEAT_SD_FLOOR_MM, Resolved, house_error, resolve_readings
+from .slips import FACTORS, Slip, neighbours
 from .tables import BRITISH_ADULTS, Table
 
 __all__ = [

@@ -47,6 +47,16 @@ def mixed(stats: Mapping[Sex, Spread], sex: Sex | None) -> Spread | None:
     return Spread(mean_mm=(man.mean_mm + woman.mean_mm) / 2, sd_mm=variance**0.5)
 
 
+def of_both(
+    male_mean: float, male_sd: float, female_mean: float, female_sd: float
+) -> dict[Sex, Spread]:
+    """Means and standard deviations of men and women, mm."""
+    return {
+        "male": Spread(mean_mm=male_mean, sd_mm=male_sd),
+        "female": Spread(mean_mm=female_mean, sd_mm=female_sd),
+    }
+
+
 @dataclass(frozen=True, kw_only=True)
 class Dimension:
     """One body dimension. Lengths in mm; ``r_stature`` is a correlation, 0 to 1.

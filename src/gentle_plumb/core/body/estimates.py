@@ -11,8 +11,6 @@ from .dimensions import Sex
 from .factor import Factor
 from .tables import BRITISH_ADULTS, Table
 
-__all__ = ["LEAST_CORRELATION", "Estimate", "estimate_from_others", "estimate_from_stature"]
-
 LEAST_CORRELATION = 0.25
 """Under this correlation stature says nothing useful; ask for the tape. Source: house-correlation."""
 LEAST_TOLD = 0.5

@@ -18,8 +18,6 @@ from .catalogue import DIMENSIONS
 from .dimensions import Sex
 from .tables import FOR_DOUBTS, Table
 
-__all__ = ["Expected", "Factor", "factor_of"]
-
 
 @dataclass(frozen=True, kw_only=True)
 class Expected:

@@ -14,8 +14,6 @@ from .estimates import estimate_from_others, estimate_from_stature
 from .factor import Factor, factor_of
 from .tables import BRITISH_ADULTS, Table
 
-__all__ = ["Body", "BodyValue", "ValueSource"]
-
 SURE_STATURE_MM = 8.0
 """A stature less sure than this (read once, self-measured) is helped by whatever else is measured.
 Source: house-correlation."""

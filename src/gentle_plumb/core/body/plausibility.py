@@ -6,55 +6,32 @@ and the rest looked at again, so that one slip does not put its neighbours in do
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Mapping
 from dataclasses import dataclass
-from itertools import pairwise
 from typing import Literal
 
-from .catalogue import DIMENSIONS, TWINS
+from .catalogue import DIMENSIONS
 from .factor import Expected, Factor, factor_of
 from .person import Body
 from .relations import Relation, broken
+from .slips import (
+    FITS_AT_SE,
+    QUESTION_AT_SE,
+    SLIP_AT_SE,
+    Slip,
+    exchanged_fields,
+    furthest_off,
+    slip_of,
+    standard_errors_off,
+    typed_in_the_other_field,
+)
 
-__all__ = ["Earlier", "Question", "Slip", "questions"]
-
-QUESTION_AT_SE = 2.5
-SLIP_AT_SE = 4.0
-"""Standard errors from what the others say at which to ask, and to set a value aside. Source:
-house-doubt."""
-FITS_AT_SE = 2.0
-"""A value put right must come as near as this, in standard errors. Source: house-doubt."""
-SWAP_LEAST_MM = 12.0
-SWAP_GAIN = 9.0
-"""Two values count as exchanged if they differ by more than this, and squares of standard errors
-fall by more than that when they change places. Source: house-doubt."""
-DIGITS_AT_SE = 1.0
-"""Digits are called swapped only where putting them right comes this near. Source: house-doubt."""
 SHEET_LEAST, SHEET_SHARE = 4, 0.5
 """So many values off, and such a share of all, speak of another person's sheet. Source: house-doubt."""
 SIDES_SHARE = 0.04
 """Left and right differ in most people by less than this share. Source: house-sides."""
 
-FACTORS: tuple[tuple[float, str], ...] = (
-    (2.54, "inches typed as centimetres"),
-    (1 / 2.54, "centimetres typed as inches"),
-    (10.0, "centimetres typed as millimetres"),
-    (0.1, "millimetres typed as centimetres"),
-)
-
-SlipKind = Literal["unit", "digits", "exchanged", "other_posture"]
 Kind = Literal["far", "relation", "earlier", "sheet", "sides"]
-
-
-@dataclass(frozen=True, kw_only=True)
-class Slip:
-    """What may have happened: the value it should be, or the dimension it belongs to."""
-
-    kind: SlipKind
-    words: str
-    mm: float | None = None
-    factor: float | None = None
-    other: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -84,99 +61,17 @@ class Earlier:
     on: str
 
 
-def _worst(factor: Factor, values: Mapping[str, float]) -> tuple[str, float]:
-    worst, far = "", 0.0
-    for name in factor.known:
-        said = factor.expected_of(name)
-        off = abs(values[name] - said.mm) / said.sd_mm
-        if off > far:
-            worst, far = name, off
-    return worst, far
-
-
-def _digits_swapped(mm: float) -> Iterator[float]:
-    """The value with two neighbouring digits exchanged, as typed in whole mm or tenths of a cm."""
-    text = f"{mm:.0f}"
-    for at in range(len(text) - 1):
-        if text[at] != text[at + 1] and not (at == 0 and text[1] == "0"):
-            yield float(text[:at] + text[at + 1] + text[at] + text[at + 2 :])
-
-
-def _off(mm: float, said: Expected) -> float:
-    return abs(mm - said.mm) / said.sd_mm
-
-
-def _slip(name: str, mm: float, said: Expected) -> Slip | None:
-    """A slip of one value that would put it where the others want it; the nearest one."""
-    found = [
-        (_off(mm * factor, said), Slip(kind="unit", words=words, mm=mm * factor, factor=factor))
-        for factor, words in FACTORS
-        if _off(mm * factor, said) <= FITS_AT_SE
-    ]
-    found += [
-        (_off(turned, said), Slip(kind="digits", words="two digits swapped", mm=turned))
-        for turned in _digits_swapped(mm)
-        if _off(turned, said) <= DIGITS_AT_SE
-    ]
-    return min(found, key=lambda one: one[0])[1] if found else None
-
-
-def _in_the_other_field(name: str, mm: float, rest: Factor) -> Slip | None:
-    """A standing value typed in a seated field, or the other way round."""
-    for seated, standing in TWINS.items():
-        if name not in (seated, standing):
-            continue
-        other = standing if name == seated else seated
-        said = rest.without(other).expected(other)
-        if said is not None and _off(mm, said) <= FITS_AT_SE:
-            posture = DIMENSIONS[other].posture
-            return Slip(
-                kind="other_posture", words=f"a {posture} value in this field", mm=mm, other=other
-            )
-    return None
-
-
-def neighbours() -> tuple[tuple[str, str], ...]:
-    """Pairs whose fields are easily taken for each other: next in order, or twins."""
-    names = tuple(DIMENSIONS)
-    return (*pairwise(names), *TWINS.items())
-
-
-def _exchanged(values: Mapping[str, float], rest: Factor) -> dict[str, tuple[str, Expected]]:
-    """Values that would fit far better in each other's place: by name, with the other's name."""
-    found: dict[str, tuple[float, str, Expected]] = {}
-    for a, b in neighbours():
-        if a not in values or b not in values or abs(values[a] - values[b]) < SWAP_LEAST_MM:
-            continue
-        others = rest.without(a, b)
-        want_a, want_b = others.expected(a), others.expected(b)
-        if want_a is None or want_b is None:
-            continue
-        now = _off(values[a], want_a) ** 2 + _off(values[b], want_b) ** 2
-        then = _off(values[b], want_a) ** 2 + _off(values[a], want_b) ** 2
-        fits = max(_off(values[b], want_a), _off(values[a], want_b)) <= QUESTION_AT_SE
-        if fits and now - then > SWAP_GAIN:
-            for name, other, want in ((a, b, want_a), (b, a, want_b)):
-                if name not in found or found[name][0] < now - then:
-                    found[name] = (now - then, other, want)
-    return {
-        name: (other, want)
-        for name, (_, other, want) in found.items()
-        if other in found and found[other][1] == name
-    }
-
-
 def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
     taken = {name: (mm, body.values[name].sd_mm) for name, mm in values.items()}
     factor = factor_of(taken, table=body.table, sex=body.sex)
     aside: list[str] = []
     while True:
-        worst, far = _worst(factor, values)
+        worst, far = furthest_off(factor, values)
         if far <= SLIP_AT_SE:
             break
         aside.append(worst)
         factor = factor.without(worst)
-    exchanged = _exchanged(values, factor)
+    exchanged = exchanged_fields(values, factor)
     found = []
     for name, mm in values.items():
         read = taken[name][1]
@@ -198,9 +93,9 @@ def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
             continue
         inside = name in factor.known
         said = factor.expected_of(name) if inside else factor.expected(name, read_sd_mm=read)
-        if said is None or _off(mm, said) <= QUESTION_AT_SE:
+        if said is None or standard_errors_off(mm, said) <= QUESTION_AT_SE:
             continue
-        slip = _in_the_other_field(name, mm, factor) or _slip(name, mm, said)
+        slip = typed_in_the_other_field(name, mm, factor) or slip_of(name, mm, said)
         basis = _basis(name, factor)
         found.append(
             Question(
@@ -253,7 +148,7 @@ def _earlier(
                 kind="earlier",
                 value_mm=mm,
                 expected=said,
-                slip=_slip(name, mm, said),
+                slip=slip_of(name, mm, said),
                 since=before.on,
             )
         )

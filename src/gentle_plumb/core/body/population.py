@@ -10,8 +10,6 @@ from .dimensions import Sex
 from .relations import broken
 from .tables import BRITISH_ADULTS, FOR_DOUBTS, Table
 
-__all__ = ["made_up_body"]
-
 MOST_DRAWS = 1000
 
 

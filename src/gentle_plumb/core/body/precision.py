@@ -8,8 +8,6 @@ from math import exp, inf, lgamma, log, sqrt
 
 from .readings import house_error
 
-__all__ = ["Precision", "chi_square_quantile", "precision_of"]
-
 TAIL = 0.05
 """Left out at each end of the 90 % interval."""
 HOUSE_PAIRS = 10

@@ -8,8 +8,6 @@ from math import sqrt
 from statistics import fmean, median
 from typing import Literal
 
-__all__ = ["REPEAT_SD_FLOOR_MM", "Resolved", "house_error", "resolve_readings"]
-
 REPEAT_SD_FLOOR_MM = 3.0
 """Smallest standard deviation a tape reading is given, mm. Source: house-repeat."""
 REPEATABILITY = 1.96 * sqrt(2)

@@ -5,8 +5,6 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
 
-__all__ = ["RELATIONS", "Relation", "broken"]
-
 
 @dataclass(frozen=True, kw_only=True)
 class Relation:

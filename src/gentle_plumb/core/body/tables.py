@@ -9,8 +9,6 @@ from statistics import NormalDist
 from .catalogue import DIMENSIONS
 from .dimensions import Sex, Spread, mixed
 
-__all__ = ["BRITISH_ADULTS", "Table"]
-
 _LUMBAR = Spread(mean_mm=190.0, sd_mm=30.0)
 """The small of the back over the seat: enough to doubt a slip by, too wide to estimate. Source:
 house-lumbar-height."""

@@ -5,7 +5,8 @@ from .history import HistoryPoint, history_marks
 from .inks import INKS, PAPER, Ink
 from .marks import Mark, Scene
 from .measuring import draw_measuring
-from .scene import SceneRequest, draw_scene
+from .scene import draw_scene
+from .scene_request import SceneRequest
 
 __all__ = [
     "INKS",

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from itertools import pairwise
 
-from ..intake import MAP_H, MAP_W
+from ..intake import MAP_W
 from .marks import Mark, Point, polyline, smooth, tapered
 
 _TRUNK = (
@@ -71,6 +71,3 @@ def body_chart() -> tuple[Mark, ...]:
         for points, curved in _parts()
     )
     return tuple(Mark(kind="path", role=role, d=data) for role in ("figure-line", "figure-fill"))
-
-
-__all__ = ["MAP_H", "MAP_W", "body_chart"]

@@ -159,6 +159,3 @@ def _by_side(joint: Joint | None, *, under: str, over: str) -> str | None:
     if joint is None or not joint.over:
         return None
     return over if joint.over > 0 else under
-
-
-__all__ = ["MOST_CAUSES", "Cause", "Causes", "causes_of"]

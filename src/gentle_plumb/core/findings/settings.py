@@ -231,6 +231,3 @@ def _seat_and_feet(facts: Facts, row: FitRow) -> str:
         f"First a support for the feet, {support} high; then raise the seat to {aim}. "
         f"Until then {to}."
     )
-
-
-__all__ = ["effect_of", "setting_findings"]

@@ -5,15 +5,16 @@ from .case import Case, Lens, with_declared
 from .chair_rows import finger, seat_depth_row
 from .costs import UNREACHABLE_DEG, elbow_over, gaze_over, legs_at
 from .distance import along_the_floor
-from .fit import AimedSettings, aimed_settings, fit, notes_in, standing_reason
+from .fit import AimedSettings, aimed_settings, fit
 from .frame import Frame, elbow_terms, legs_terms
-from .hand_rows import mouse_over
 from .joints import Joint, joints_of
 from .laptop import laptop_turns
 from .model import Lengths, armrest_need, target_distance
 from .moves import settings_of
+from .notes import notes_in, standing_reason
 from .order import NEEDED_ROWS, working_order
 from .pair import stands_too
+from .pointer_rows import mouse_over
 from .remeasurement import RemeasureSuggestion, dimensions_needed, suggest_remeasurement
 from .result import (
     NO_LIMIT,

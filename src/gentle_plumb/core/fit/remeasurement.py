@@ -172,12 +172,3 @@ def _needed(
     standing = {name for name, entry in DIMENSIONS.items() if entry.posture == "standing"}
     wanted = {name for name in (seen if stands else seen - standing) if DIMENSIONS[name].needed}
     return in_order(wanted if wheelchair else {*wanted, "stature"})
-
-
-__all__ = [
-    "LEAST_GAIN_MM",
-    "RemeasureSuggestion",
-    "UncertaintyReduction",
-    "dimensions_needed",
-    "suggest_remeasurement",
-]

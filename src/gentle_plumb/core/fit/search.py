@@ -25,64 +25,19 @@ a guess; the tests hold it against every pair and against a general solver.
 
 from __future__ import annotations
 
-from collections.abc import Iterable
 from dataclasses import replace
 from functools import lru_cache
 from heapq import heappop, heappush
 from itertools import pairwise
-from math import ceil, floor, inf, radians, sin
+from math import ceil, floor, inf
 from typing import NamedTuple
 
 from ..memoize import clear_caches
 from ..workstation import Span
+from .candidates import by_legs, strata_of, turning_seats
 from .costs import best_top
 from .gaps import Gaps, known
 from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution
-
-
-def _turning_seats(model: SearchModel, span: Span, surface: Span, gaps: list[float]) -> set[float]:
-    """Seats where something changes, within the span."""
-    points = {span.low, span.high}
-    legs = model.legs
-    if legs is not None:
-        points.add(legs)
-        level, margin = legs if model.level is None else model.level, model.flat_margin
-        closed = model.thigh_length * _sin(model.hip_level - model.hip_band.low)
-        opened = model.thigh_length * _sin(model.hip_band.low - model.hip_level)
-        turns = (
-            legs - margin,
-            legs + margin,
-            level,
-            level - margin,
-            level - margin - closed,
-            level + opened,
-        )
-        places = {
-            place for feet in model.feet or () for place in feet.places() or (feet.low, feet.high)
-        }
-        points |= {turn + place for place in {0.0, *places} for turn in turns}
-    if model.highest_seat is not None:
-        points.add(model.highest_seat)
-    ends = surface.places() if surface.fixed else (surface.low, surface.high)
-    for gap in gaps:
-        points |= {end - gap for end in ends or ()}
-    if model.eye is not None and model.tops is not None:
-        for top in model.tops.places() or (model.tops.low, model.tops.high):
-            points |= {top - model.eye - edge for edge in (model.top_band.low, model.top_band.high)}
-    return {seat for seat in points if span.low <= seat <= span.high}
-
-
-def _sin(angle: float) -> float:
-    return sin(radians(max(0.0, angle)))
-
-
-def _by_legs(model: SearchModel, seats: Iterable[float]) -> list[float]:
-    """Nearest the legs first."""
-    legs = model.legs
-    return (
-        sorted(seats) if legs is None else sorted(seats, key=lambda seat: (abs(seat - legs), seat))
-    )
-
 
 _Best = tuple[tuple[float, ...], float, float, float, float]
 
@@ -154,18 +109,6 @@ def _parts(model: SearchModel, gaps: Gaps, seat: float, surface: float) -> _Part
     return _Parts(presses + hangs, first, hands, gaps.gaze(seat, surface - seat)[0], legs)
 
 
-FEW_PLACES = 24
-"""A surface with no more places than this is looked at place by place."""
-
-
-def _strata(surfaces: Span) -> list[Span]:
-    """The surface as places one by one where it has few, else as it is."""
-    places = surfaces.places()
-    if places is None or len(places) > FEW_PLACES:
-        return [surfaces]
-    return [Span(low=place, high=place) for place in places]
-
-
 FEW_SEATS = 6
 """Seats of the lattice that are looked at one by one rather than split further."""
 
@@ -197,7 +140,7 @@ def _split(
             continue
         inside = range(ceil(low + 1e-9), floor(high - 1e-9) + 1)
         if len(inside) <= FEW_SEATS:
-            seats = _by_legs(model, map(float, inside))
+            seats = by_legs(model, map(float, inside))
             best = _best_of(model, gaps, surfaces, seats, best)
             continue
         middle = float(inside[len(inside) // 2])
@@ -242,21 +185,21 @@ def search(model: SearchModel) -> Solution:
     best: _Best | None = None
     places = seats.places()
     if places is not None:
-        best = _best_of(model, gaps, surfaces, _by_legs(model, places), None)
+        best = _best_of(model, gaps, surfaces, by_legs(model, places), None)
     else:
         # Seats that cost nothing form intervals whose ends are turning points, and so is what is
         # preferred on them: only where nothing is free of cost does every lattice point count.
-        strata = _strata(surfaces)
-        found = [(one, _turning_seats(model, seats, one, turns)) for one in strata]
+        strata = strata_of(surfaces)
+        found = [(one, turning_seats(model, seats, one, turns)) for one in strata]
         for one, points in found:
-            best = _best_of(model, gaps, one, _by_legs(model, points), best)
+            best = _best_of(model, gaps, one, by_legs(model, points), best)
         if best is None or best[0][:3] != (0.0, 0.0, 0.0):
             for one, points in found:
                 if one.fixed:
                     best = _split(model, gaps, one, points, best)
                 else:
                     lattice = {float(at) for at in range(ceil(seats.low), floor(seats.high) + 1)}
-                    best = _best_of(model, gaps, one, _by_legs(model, lattice - points), best)
+                    best = _best_of(model, gaps, one, by_legs(model, lattice - points), best)
     if best is None:  # the lattice's ends are always among the points
         raise AssertionError("no seat and surface on the lattice")
     rank, seat, surface, hang, presses = best

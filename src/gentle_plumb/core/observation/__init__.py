@@ -1,6 +1,7 @@
 """What is seen: habits of the body at work, and the room or home around it."""
 
-from .habits import HABITS, SHARE, Habit, HabitOften, HabitSide, Moves
+from .habit import SHARE, Habit, HabitOften, HabitSide, Moves
+from .habits import HABITS
 from .room import LIGHT_TASKS, ROOM, RoomItem
 
 __all__ = [

@@ -2,7 +2,9 @@
 
 from .landmarks import LANDMARKS, VIEWS, Landmark, Taken, View
 from .measures import MEASURES, Measure
-from .reading import ASKEW_DEG, NEAREST_MM, SLIP_DEG, Photo, PhotoReading, Reading, Warn, read_photo
+from .photo import ASKEW_DEG, NEAREST_MM, SLIP_DEG, Photo
+from .reading import PhotoReading, Reading, read_photo
+from .warnings import Warn
 
 __all__ = [
     "ASKEW_DEG",

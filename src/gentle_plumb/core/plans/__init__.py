@@ -1,37 +1,21 @@
 """Plans: what can be added to a workstation, what it costs, and what it leaves over."""
 
-from .addition_sets import (
-    AdditionSet,
-    HeightSearch,
-    OwnNumbers,
-    best_additions,
-    height_kit,
-    tolerance_steps,
-    with_additions,
-)
-from .additions import (
-    PRICE_LABELS,
-    PRICES,
-    Addition,
-    Price,
-    desk_additions,
-    feet_additions,
-    screen_additions,
-    seat_additions,
-)
-from .plans import (
+from .addition import PRICE_LABELS, PRICES, Addition, Price
+from .addition_set import AdditionSet, tolerance_steps, with_additions
+from .addition_sets import HeightSearch, OwnNumbers, best_additions, height_kit
+from .additions import desk_additions, feet_additions, seat_additions
+from .plan import (
     RISERS_WARNING,
     Added,
     Plan,
     PlanSet,
     ResidualExcess,
     SinglePurchase,
-    added_by,
-    make_plans,
-    one_plan,
     total_of,
     what_is_left,
 )
+from .plans import added_by, make_plans, one_plan
+from .screen_additions import screen_additions
 from .stacks import STACK_WARNING, Stack, StackAnswer, best_stack, stacks_of
 
 __all__ = [

@@ -19,7 +19,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from itertools import product
-from math import asin, degrees, floor
+from math import asin, degrees
 from typing import Any
 
 from ..catalogue import Tier
@@ -37,36 +37,18 @@ from ..fit import (
     total,
 )
 from ..workstation import ArmrestKind, ScreenKind, Settings, Workstation
+from .addition import PRICES, Addition
+from .addition_set import AdditionSet, price_of, tolerance_steps, with_additions
 from .additions import (
-    PRICES,
-    Addition,
     desk_additions,
     feet_additions,
     keys_additions,
     pointer_additions,
-    screen_additions,
     seat_additions,
 )
+from .screen_additions import screen_additions
 
-AdditionSet = tuple[Addition, ...]
 Key = tuple[bool, float, float, int, int, int, float]
-
-
-def price_of(kit: AdditionSet) -> int:
-    """Sum of the price classes' weights."""
-    return sum(PRICES[one.price] for one in kit)
-
-
-def with_additions(station: Workstation, kit: AdditionSet) -> Workstation:
-    """The pieces with the additions in place."""
-    for one in kit:
-        station = one.apply(station)
-    return station
-
-
-def tolerance_steps(over: float, worth_deg: float) -> int:
-    """Degrees in whole steps of what is worth an addition; thousandths where nothing is set."""
-    return floor(over / (worth_deg or 0.001) + 1e-6)
 
 
 @dataclass(frozen=True, kw_only=True)

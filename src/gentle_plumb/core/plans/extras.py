@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..catalogue import Tier
 from ..fit import Case, seat_depth_row
-from .additions import Addition, Price, Slot
+from .addition import Addition, Price, Slot
 
 MOST_INSERT_MM = 80.0
 """Thickest lumbar roll or insert that shortens a seat; more pushes the client off it.

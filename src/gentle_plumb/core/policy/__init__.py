@@ -2,11 +2,9 @@
 
 from .bands import JOINT_BANDS, SAME, Band
 from .policy import POLICY_RANGES, Policy, ScreenRule, with_values
-from .schools import (
-    POLICY_QUESTIONS,
+from .questions import POLICY_QUESTIONS, PolicyOption, PolicyQuestion
+from .rule_sets import (
     STANDING,
-    PolicyOption,
-    PolicyQuestion,
     RuleSet,
     check_rule_set,
     defaults,

@@ -3,19 +3,11 @@
 from .actions import ActionView, CauseView, action_text, action_views, cause_views
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .joints import JointView, joint_views
+from .moves import MoveView, StackView, move_views, stack_view
 from .origins import age_words, elsewhere_text, origin_text
-from .plans import (
-    MoveView,
-    PlanView,
-    PurchaseView,
-    StackView,
-    hard_limit_words,
-    move_views,
-    plan_view,
-    plan_views,
-    stack_view,
-)
-from .rows import RowView, apart_text, chance_in_band, plain, row_view, terms_words, value_text
+from .plans import PlanView, PurchaseView, hard_limit_words, plan_view, plan_views
+from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
+from .rows import RowView, chance_in_band, row_view
 
 __all__ = [
     "ActionView",
@@ -35,6 +27,7 @@ __all__ = [
     "apart_text",
     "cause_views",
     "chance_in_band",
+    "chosen_otherwise",
     "elsewhere_text",
     "gaze_views",
     "hard_limit_words",

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..fit import FitResult, Posture
-from .rows import plain
+from .row_parts import plain
 
 
 @dataclass(frozen=True, kw_only=True)

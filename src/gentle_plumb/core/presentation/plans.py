@@ -7,9 +7,9 @@ from dataclasses import dataclass
 
 from ..assessment import HardLimits, whole_minutes
 from ..catalogue import QUANTITIES, Tier
-from ..fit import TAPE_MM, UNREACHABLE_DEG, Move
-from ..plans import STACK_WARNING, Added, Plan, PlanSet, ResidualExcess, SinglePurchase, StackAnswer
-from ..units import LengthUnit, format_difference, format_length
+from ..fit import TAPE_MM, UNREACHABLE_DEG
+from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase
+from ..units import LengthUnit, format_length
 from ..words import say, say_amount, say_length
 from ..workstation import Settings
 
@@ -79,18 +79,6 @@ class PurchaseView:
     left: str
     mends: bool
     lacks: list[str]
-
-
-@dataclass(frozen=True, kw_only=True)
-class MoveView:
-    """What moves between sitting and standing."""
-
-    piece: str
-    label: str
-    seated: str | None
-    standing: str | None
-    by: str | None
-    text: str
 
 
 def _minutes(minutes: float | None) -> str | None:
@@ -220,47 +208,3 @@ def _removes(one: SinglePurchase) -> str:
     if one.removes < 0.5:
         return "mends what does not fit"
     return _both(one.removes, one.minutes)
-
-
-def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:
-    """What moves between sitting and standing, in words."""
-
-    def said(value: float | None) -> str | None:
-        return format_length(value, unit) if value is not None else None
-
-    return [
-        MoveView(
-            piece=one.piece,
-            label=one.label,
-            seated=said(one.seated),
-            standing=said(one.standing),
-            by=format_difference(one.by, unit, up="up", down="down")
-            if one.by is not None
-            else None,
-            text=one.text,
-        )
-        for one in moves
-    ]
-
-
-@dataclass(frozen=True, kw_only=True)
-class StackView:
-    """The best stack for a lift in words; all None where nothing at hand serves."""
-
-    text: str | None
-    height: str | None
-    short: str | None
-    warning: str
-
-
-def stack_view(answer: StackAnswer, unit: LengthUnit) -> StackView:
-    """A stack in words, with its error and what it is short of."""
-    if answer.stack is None:
-        return StackView(text=None, height=None, short=None, warning=STACK_WARNING)
-    height = format_length(answer.stack.height, unit, with_unit=True)
-    return StackView(
-        text=answer.stack.text,
-        height=f"{height} ± {format_length(2 * answer.sd, unit)}",
-        short=format_difference(answer.short, unit, up="short by", down="over by"),
-        warning=STACK_WARNING,
-    )

@@ -5,87 +5,29 @@ from __future__ import annotations
 from dataclasses import dataclass
 from datetime import date
 from math import erf, sqrt
-from typing import Literal
 
-from ..body import DIMENSIONS, Body
+from ..body import DIMENSIONS
 from ..catalogue import DATUM_WORDS, QUANTITIES, Drag
-from ..fit import NO_LIMIT, SAME_MM, TAPE_MM, Case, FitRow, Posture, Status, limit_text, terms_parts
-from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults
+from ..fit import NO_LIMIT, Case, FitRow, Posture, Status, limit_text
+from ..policy import RuleSet
 from ..record import Record, fields
 from ..sources import SOURCES
-from ..units import LengthUnit, format_length
-from ..words import bare_amount, say_change, say_degrees
-from .origins import origin_text
-
-LEAST_LEFT_OVER = {"mm": TAPE_MM, "deg": 1.0, "%": 1.0}
-"""Less than this a tape can't tell from nothing. Source: house-repeat."""
-
-
-@dataclass(frozen=True, kw_only=True)
-class Input:
-    """A dimension that a target is reckoned from, where it is from, and what it adds to the error."""
-
-    dimension: str
-    label: str
-    value: str
-    origin: str
-    adds: str
-
-
-@dataclass(frozen=True, kw_only=True)
-class Chosen:
-    """A choice that a target follows: the question, the position taken, and why."""
-
-    question: str
-    label: str
-    position: str
-    why: str
-    usual: bool
-
-
-@dataclass(frozen=True, kw_only=True)
-class About:
-    """Where a number is from: its inputs, the choices behind it, and the source of its rule."""
-
-    inputs: list[Input]
-    chosen: list[Chosen]
-    source: str
-
-
-@dataclass(frozen=True, kw_only=True)
-class At:
-    """The numbers themselves, unrounded: mm, degrees or per cent; for the page's own handles."""
-
-    target: float | None
-    low: float | None
-    high: float | None
-    setting: float | None
-    sd: float | None
-    found: float | None
-    left: float | None
-
-
-RowState = Literal["to_set", "as_found", "in_band", "stopped", "unknown"]
-"""What is to be done with a quantity; ``stopped``: set, but a limit ends it outside its band."""
-TOGETHER = frozenset({"seat", "footrest", "surface", "keys", "screen_top"})
-"""Quantities that are worked out together: in its band alone, one may yet have to move."""
-
-
-def row_state(row: FitRow) -> RowState:
-    """Return what is to be done with a row, from its numbers alone."""
-    if row.setting is None or row.target is None:
-        return "unknown"
-    least = LEAST_LEFT_OVER[row.unit] if row.unit != "mm" else SAME_MM
-    outside = (row.low is not None and row.setting < row.low - least) or (
-        row.high is not None and row.setting > row.high + least
-    )
-    if outside and any(limit.kind not in NO_LIMIT for limit in row.limits):
-        return "stopped"
-    if row.found is None:
-        return "to_set"
-    if abs(row.setting - row.found) <= least:
-        return "as_found"
-    return "in_band" if row.status == "holds" and row.key not in TOGETHER else "to_set"
+from ..units import LengthUnit
+from .row_parts import (
+    LEAST_LEFT_OVER,
+    About,
+    At,
+    RowState,
+    apart_text,
+    band_text,
+    chosen_for,
+    dial_text,
+    inputs_of,
+    made_of,
+    row_state,
+    terms_words,
+    value_text,
+)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -132,58 +74,6 @@ class RowView:
     datum: str
     drag: Drag | None
     at: At
-
-
-def plain(value: float) -> str:
-    """Return whole degrees or per cent with a true minus, never minus nought."""
-    return say_degrees(value).removesuffix("°")
-
-
-def value_text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
-    """Return a number of the row's kind, without its unit."""
-    return None if value is None else bare_amount(QUANTITIES[row.key], value, unit)
-
-
-def apart_text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
-    """Return a difference of the row's kind, with its direction."""
-    return None if value is None else say_change(QUANTITIES[row.key], value, unit)
-
-
-def _band(row: FitRow, unit: LengthUnit) -> str | None:
-    low, high = value_text(row, row.low, unit), value_text(row, row.high, unit)
-    if low and high:
-        return f"{low} to {high}"
-    return f"{low} or more" if low else f"{high} or less" if high else None
-
-
-def _sum_and_parts(row: FitRow, unit: LengthUnit) -> tuple[str, str]:
-    """Return a target and what it is made of, in words."""
-    if row.unit == "mm":
-        return terms_parts(row.terms, unit)
-    sign = "°" if row.unit == "deg" else " %"
-    parts = ", ".join(
-        f"{plain(term.value)}{sign} {term.label}"
-        for term in row.terms
-        if len(row.terms) == 1 or abs(term.value) >= SMALLEST_TERM
-    )
-    return f"{plain(row.target or 0.0)}{sign}", parts
-
-
-SMALLEST_TERM = 0.5
-"""A term of less is not said, degrees or per cent. Source: house-repeat."""
-
-
-def terms_words(row: FitRow, unit: LengthUnit) -> str | None:
-    """Return a target with what it is made of; None where it can't be told."""
-    if not row.terms:
-        return None
-    whole, parts = _sum_and_parts(row, unit)
-    return f"{whole} = {parts}" if len(row.terms) > 1 or row.unit == "mm" else parts
-
-
-def made_of(row: FitRow, unit: LengthUnit) -> str | None:
-    """Return the terms of a target without their sum; None where it can't be told."""
-    return _sum_and_parts(row, unit)[1] if row.terms else None
 
 
 def row_view(
@@ -238,7 +128,7 @@ def row_view(
         status=row.status,
         reason=row.reason,
         target=value_text(row, row.target, unit),
-        band=_band(row, unit),
+        band=band_text(row, unit),
         plus_minus=value_text(row, 2 * row.sd, unit) if row.sd else None,
         terms=terms_words(row, unit),
         setting=value_text(row, row.setting, unit),
@@ -256,11 +146,11 @@ def row_view(
         overruled=own is not None,
         overrule_reason=why,
         check=QUANTITIES[row.key].check or None,
-        dial=_dial(row, unit, offset),
+        dial=dial_text(row, unit, offset),
         computed=value_text(row, computed, unit) if own is not None else None,
         chance=chance_text(row),
         about=About(
-            inputs=[] if brief else _inputs(row, case.body, record, unit, today),
+            inputs=[] if brief else inputs_of(row, case.body, record, unit, today),
             chosen=[] if brief else chosen_for(row, bundle),
             source=SOURCES[row.source].title,
         ),
@@ -305,61 +195,3 @@ def chance_text(row: FitRow) -> str | None:
     if chance < 0.01 or chance > 0.99:
         return "under 1 %" if chance < 0.01 else "over 99 %"
     return f"{100 * chance:.0f} %"
-
-
-LEAST_SHARE = 0.5
-"""A dimension that adds less to a target's error is told without a number, mm. Source: house-repeat."""
-
-
-def _inputs(row: FitRow, body: Body, record: Record, unit: LengthUnit, today: date) -> list[Input]:
-    found = []
-    # equal but for the last bits of a sum: in one order everywhere
-    for name, share in sorted(row.shares, key=lambda one: (-round(one[1], 6), one[0])):
-        value = body.value(name)
-        adds = (
-            f"± {plain(2 * share)}°"
-            if row.unit == "deg"
-            else (f"± {format_length(2 * share, unit, with_unit=True)}")
-        )
-        if 2 * share < LEAST_SHARE:
-            adds = "negligible"
-        found.append(
-            Input(
-                dimension=name,
-                label=DIMENSIONS[name].label,
-                value=format_length(value.mm, unit, with_unit=True),
-                origin=origin_text(record, value, name, today),
-                adds=adds,
-            )
-        )
-    return found
-
-
-def chosen_for(row: FitRow, bundle: RuleSet) -> list[Chosen]:
-    """The choices that a row follows, in the posture's own positions."""
-    usual, found = defaults(), []
-    for id, question in POLICY_QUESTIONS.items():
-        mine = row.key in question.targets or row.key.split("_")[0] in question.targets
-        if not mine or len(question.positions) < 2:
-            continue
-        at = bundle.get(id, usual[id])
-        if row.posture == "standing":
-            at = bundle.get(f"{STANDING}{id}", at)
-        position = question.position(at)
-        found.append(
-            Chosen(
-                question=id,
-                label=question.label,
-                position=position.label,
-                why=position.why,
-                usual=at == usual[id],
-            )
-        )
-    return found
-
-
-def _dial(row: FitRow, unit: LengthUnit, offset: float | None) -> str | None:
-    """What the desk's display has to read for the setting."""
-    if row.key != "surface" or offset is None or row.setting is None:
-        return None
-    return format_length(row.setting - offset, unit)

@@ -1,6 +1,7 @@
 """Working a visit through, and trying what would happen if something were otherwise."""
 
-from .analysis import VisitAnalysis, VisitInput, analyse_visit, case_of
+from .analysis import VisitAnalysis, analyse_visit
+from .changes import SettingChange, setting_changes
 from .serialization import (
     JsonWhatIfSession,
     request_from_json,
@@ -8,14 +9,8 @@ from .serialization import (
     visit_input_from_json,
     visit_input_to_json,
 )
-from .session import (
-    SettingChange,
-    WhatIfRequest,
-    WhatIfResult,
-    WhatIfSession,
-    as_found,
-    setting_changes,
-)
+from .session import WhatIfRequest, WhatIfResult, WhatIfSession, as_found
+from .visit_input import VisitInput, case_of
 
 __all__ = [
     "JsonWhatIfSession",

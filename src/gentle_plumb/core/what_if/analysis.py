@@ -7,13 +7,11 @@ would.
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field, replace
-from datetime import date
+from dataclasses import dataclass, replace
 from typing import Any
 
 from ..actions import Action, ActionSources, actions_of
 from ..assessment import VisitAssessment
-from ..body import Sex
 from ..catalogue import QUANTITIES, Tier
 from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Causes, Facts, Finding, Strain, causes_of, findings, strain_by_region
@@ -31,15 +29,10 @@ from ..plans import (
     one_plan,
     with_additions,
 )
-from ..policy import STANDING, RuleSet, question_of
 from ..presentation import JointView, RowView, joint_views, row_view
-from ..record import Record, Value, fields
+from ..record import Record, fields
 from ..units import LengthUnit
 from ..visit import (
-    HOUSE,
-    Measuring,
-    PhotoFile,
-    case_from,
     chosen_policies,
     display_offset,
     keys_not_remeasured,
@@ -49,27 +42,7 @@ from ..visit import (
     settings_left,
 )
 from ..workstation import Settings
-
-
-@dataclass(frozen=True, kw_only=True)
-class VisitInput:
-    """What a visit is worked through from.
-
-    ``values`` is what was entered, by path; ``practice`` what the practice had chosen when the
-    visit began.
-    """
-
-    values: Mapping[str, Value]
-    today: date
-    sex: Sex | None = None
-    practice: RuleSet = field(default_factory=dict)
-    measuring: Measuring = HOUSE
-    photos: tuple[PhotoFile, ...] = ()
-
-    @property
-    def record(self) -> Record:
-        """What was entered, read by field."""
-        return Record(self.values)
+from .visit_input import VisitInput, case_of
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -161,16 +134,6 @@ class VisitAnalysis:
             self.bare, self.plan, own=OwnNumbers(seated=self.own[0], standing=self.own[1])
         )
 
-    def chosen_otherwise(self) -> list[str]:
-        """What is chosen otherwise than usual, in words."""
-        found = []
-        for id, at in self.bundle.items():
-            question = question_of(id)
-            if id.startswith(STANDING) or at != question.default:
-                where = ", standing" if id.startswith(STANDING) else ""
-                found.append(f"{question.label}{where}: {question.position(at).label}")
-        return found
-
     def scene(self, request: SceneRequest, *, behind: VisitAnalysis | None = None) -> Scene:
         """The drawing; another one faintly behind it where there is one to compare with."""
         keys = tuple(
@@ -186,13 +149,6 @@ class VisitAnalysis:
             seen={id: habit.text for id, habit in self.facts.seen.items()},
             behind=(behind.case, behind.result) if behind is not None else None,
         )
-
-
-def case_of(given: VisitInput) -> Case:
-    """The case that a visit makes."""
-    return case_from(
-        given.record, sex=given.sex, measuring=given.measuring, practice=given.practice
-    )
 
 
 def _which(row: FitRow, *_: Any, **__: Any) -> tuple[str, str]:

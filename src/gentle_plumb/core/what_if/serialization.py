@@ -11,8 +11,8 @@ from typing import Any
 from ..body import BRITISH_ADULTS, Spread, Table
 from ..drawing import Mark, SceneRequest
 from ..visit import Measuring, PhotoFile
-from .analysis import VisitInput
 from .session import WhatIfRequest, WhatIfSession
+from .visit_input import VisitInput
 
 _ENCODER = json.JSONEncoder(separators=(",", ":"), ensure_ascii=False)
 _NAMES: dict[type, tuple[str, ...]] = {}

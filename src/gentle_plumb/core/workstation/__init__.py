@@ -8,14 +8,12 @@ from .equipment import (
     LAPTOP_HINGE_BEHIND_KEYS_MM,
     LAPTOP_PICTURE_HEIGHT_MM,
     LAPTOP_PICTURE_START_MM,
-    LEAST_STEP,
     Chair,
     Desk,
     Item,
     Keyboard,
     Mouse,
     Screen,
-    Span,
     Workstation,
 )
 from .kinds import (
@@ -48,6 +46,7 @@ from .kinds import (
     UnderDesk,
 )
 from .settings import Settings
+from .span import LEAST_STEP, Span
 
 __all__ = [
     "FIXED_DESKS",

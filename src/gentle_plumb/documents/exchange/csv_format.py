@@ -9,7 +9,7 @@ from collections.abc import Iterable, Sequence
 from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
 from ...services.models import MeasurementSheet
-from .about import ABOUT, READINGS, Read, agreeing, day, dimensions_in, mm_of, mm_text
+from .about import READINGS, Read, agreeing, day, dimensions_in, mm_of, mm_text
 
 WHO = ("client_id", "client", "sex", "work", "visit_id", "visit_on")
 HOW = ("posture", "footwear", "heel_mm")
@@ -238,6 +238,3 @@ def _client(sheet: MeasurementSheet, cells: dict[str, str], number: str) -> None
         if value:
             path = f"measure.{name}.first"
             sheet.entries[path], sheet.places[path] = f"{value} mm", number
-
-
-__all__ = ["ABOUT", "BY_CLIENT", "BY_READING", "read_csv", "write_clients", "write_readings"]

@@ -285,6 +285,3 @@ def _parts(read: Read, seen: Observation, place: str) -> dict[str, str]:
         else:
             parts[code] = typed
     return parts
-
-
-__all__ = ["read_fhir", "write_fhir"]

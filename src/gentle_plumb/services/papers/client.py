@@ -9,7 +9,7 @@ from ...core.catalogue import QUANTITIES
 from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.intake import URGENCY
-from ...core.presentation import JointView, RowView, hard_limit_words, plan_view
+from ...core.presentation import JointView, RowView, chosen_otherwise, hard_limit_words, plan_view
 from ...core.record import FIELDS, Record, fields
 from ...core.units import LengthUnit
 from ...core.visit import spoken_date
@@ -207,7 +207,7 @@ def _plan(workup: Workup, unit: LengthUnit) -> PaperPlan:
             else f"{one.label}: {one.text}"
             for one in workup.moves
         ],
-        chosen=workup.through.chosen_otherwise(),
+        chosen=chosen_otherwise(workup.through.bundle),
     )
 
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from ...catalogue import HAND_TASKS
 from ...record import fields
 from ...workstation import PointerKind, PointerSpeed, TiltFeet
 from ..rule import Amount, Answer, Pair, Rule
@@ -97,5 +96,3 @@ HANDS: tuple[Rule, ...] = (
     ),
 )
 """Places of keys and mouse belong to :mod:`.settings`."""
-
-__all__ = ["HANDS", "HAND_TASKS"]

@@ -32,8 +32,9 @@ from . import (
     tray,
     work,
 )
-from .field import STEPS, Field, SpanField, StepId, Value, When, fields_in
+from .field import STEPS, Field, SpanField, StepId, Value, When
 from .photo import photo
+from .place import fields_in
 
 FIELDS: dict[str, Field[object]] = {
     field.id: field

@@ -7,7 +7,8 @@ from dataclasses import dataclass
 from ...catalogue import TASKS
 from ...choices import Choice, Hand, YesNo
 from ...intake import CONSENTS, PRECAUTIONS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortOften
-from .field import Field, Place, fields_in
+from .field import Field
+from .place import Place, fields_in
 
 DONE_HELP = "Whom the client was sent to, how soon, and what they were told."
 

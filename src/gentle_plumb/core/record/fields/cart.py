@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ...workstation import ArmTension, DeskKind, ToolHolder
 from . import desk as _desk
-from .field import Place
+from .place import Place
 
 _at = Place("look.cart", "Desk", "pieces")
 _there = _desk.kind.among(DeskKind.CART)

@@ -13,7 +13,7 @@ from ...workstation import (
     Stability,
     TiltLock,
 )
-from .field import Place
+from .place import Place
 
 _at = Place("look.chair", "Chair", "pieces")
 

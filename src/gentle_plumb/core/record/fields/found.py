@@ -7,7 +7,8 @@ from ...workstation import ArmrestKind, ChairKind, DeskKind, ScreenKind
 from . import chair as _chair
 from . import desk as _desk
 from . import screens as _screens
-from .field import Field, Place
+from .field import Field
+from .place import Place
 
 _at = Place("look.found", "As found", "walk")
 _with_back = _chair.kind.open_or(

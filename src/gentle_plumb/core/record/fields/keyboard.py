@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...workstation import KeyboardKind, TiltFeet
-from .field import Place
+from .place import Place
 
 _at = Place("look.keyboard", "Keyboard and mouse", "pieces")
 

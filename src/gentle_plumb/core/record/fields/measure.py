@@ -6,7 +6,8 @@ from dataclasses import dataclass
 
 from ...body import DIMENSIONS, LEAST_CORRELATION, TOOLS, Dimension, MeasuredPosture, Tool
 from ...choices import Choice, YesNo
-from .field import Field, Place
+from .field import Field
+from .place import Place
 
 READINGS = {"first": "First reading", "second": "Second reading", "third": "Third reading"}
 MEASURED = tuple(DIMENSIONS)

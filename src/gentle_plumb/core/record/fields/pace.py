@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...pace import RHYTHMS
-from .field import Place
+from .place import Place
 
 rhythm = Place("pace", "Rhythm").pick(
     "rhythm", "Rhythm", {one.id: one.label for one in RHYTHMS.values()}, needed=True

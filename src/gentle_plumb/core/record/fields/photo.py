@@ -7,7 +7,8 @@ from functools import lru_cache
 
 from ...catalogue import Posture
 from ...photo import LANDMARKS, VIEWS, Taken, View
-from .field import Field, Place
+from .field import Field
+from .place import Place
 
 PHOTO_FAMILY = "look.photo"
 """What the path of everything about photographs begins with."""

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ...choices import YesNo
 from ...workstation import PointerKind, PointerSpeed
-from .field import Place
+from .place import Place
 
 _at = Place("look.pointer", "Keyboard and mouse", "pieces")
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from .field import Place
+from .place import Place
 
 SHARED = {
     "work": "Work and place, as written with the client",

@@ -14,7 +14,8 @@ from ...workstation import (
     ScreenUse,
     StandsOn,
 )
-from .field import Field, Place, SpanField, When
+from .field import Field, SpanField, When
+from .place import Place
 
 STANDING = (ScreenKind.MONITOR, ScreenKind.TELEVISION)
 

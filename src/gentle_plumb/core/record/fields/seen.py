@@ -6,7 +6,8 @@ from dataclasses import dataclass
 
 from ...choices import Choice, YesNo
 from ...observation import HABITS, LIGHT_TASKS, ROOM, Habit, HabitOften, HabitSide, RoomItem
-from .field import Field, Place
+from .field import Field
+from .place import Place
 
 
 class Seen(Choice):

@@ -7,7 +7,8 @@ from functools import lru_cache
 
 from ...catalogue import Posture, Quantity, quantities_set
 from ...choices import Choice
-from .field import Field, Place
+from .field import Field
+from .place import Place
 from .work import POSTURES
 
 ACTIONS = "set.action"

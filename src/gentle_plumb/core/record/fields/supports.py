@@ -6,7 +6,8 @@ from dataclasses import dataclass
 
 from ...choices import YesNo
 from ...workstation import STACKED, SUPPORTS
-from .field import Field, Place
+from .field import Field
+from .place import Place
 
 
 @dataclass(frozen=True, eq=False)

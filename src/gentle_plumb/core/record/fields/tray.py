@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from .field import Place
+from .place import Place
 
 _at = Place("look.tray", "Keyboard and mouse", "pieces")
 

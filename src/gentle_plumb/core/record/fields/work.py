@@ -8,7 +8,8 @@ from functools import lru_cache
 from ...catalogue import TIERS, Posture, Quantity, own_numbers
 from ...choices import Choice, YesNo
 from ...policy import POLICY_QUESTIONS, POLICY_RANGES, STANDING, PolicyQuestion
-from .field import Field, Place
+from .field import Field
+from .place import Place
 
 POSTURES: tuple[Posture, ...] = ("seated", "standing")
 ANGLES = {

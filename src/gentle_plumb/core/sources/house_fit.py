@@ -1,48 +1,10 @@
-"""Where every constant comes from: one key each, so that a number can be traced.
-
-A *published* source is a standard or a book; a *house* value is this project's own choice
-and says why it was chosen. Rules, targets and tables name these keys only.
-"""
+"""House values of measuring, fit and additions, and why."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-from typing import Literal
+from .source import Source
 
-
-@dataclass(frozen=True, kw_only=True)
-class Source:
-    """One origin of a constant."""
-
-    kind: Literal["published", "house", "geometry"]
-    title: str
-    note: str
-
-
-SOURCES: dict[str, Source] = {
-    "iso-7250-1": Source(
-        kind="published",
-        title="ISO 7250-1, basic human body measurements for technological design",
-        note="Names and landmarks of the body dimensions.",
-    ),
-    "iso-9241-5": Source(
-        kind="published",
-        title="ISO 9241-5, workstation layout and postural requirements",
-        note="Support for feet, thighs, back and forearms; room for the legs.",
-    ),
-    "bodyspace": Source(
-        kind="published",
-        title="Pheasant and Haslegrave, Bodyspace",
-        note="Estimated means and standard deviations for British adults of 19 to 65.",
-    ),
-    "loinc": Source(
-        kind="published", title="LOINC", note="8302-2, body height; other dimensions have no code."
-    ),
-    "ucum": Source(
-        kind="published",
-        title="Unified Code for Units of Measure",
-        note="mm, cm, m, [in_i], [ft_i].",
-    ),
+HOUSE_FIT: dict[str, Source] = {
     "house-correlation": Source(
         kind="house",
         title="Correlation of each dimension with stature",
@@ -102,11 +64,6 @@ SOURCES: dict[str, Source] = {
         kind="house",
         title="Joint ranges at a desk",
         note="Middle of the postures in common use; the practitioner may choose others.",
-    ),
-    "iso-9241-303": Source(
-        kind="published",
-        title="ISO 9241-303, requirements for electronic visual displays",
-        note="Capitals 20 to 22 minutes of arc high at the eye, 16 at least.",
     ),
     "house-text": Source(
         kind="house",
@@ -219,88 +176,5 @@ SOURCES: dict[str, Source] = {
         kind="house",
         title="Needed depth of the desk",
         note="From the front edge to the picture plane, and the stand behind it.",
-    ),
-    "house-rhythm": Source(
-        kind="house",
-        title="Rhythms of sitting, standing and moving",
-        note="No posture is good for hours; patterns that practitioners give, to choose from.",
-    ),
-    "house-signs": Source(
-        kind="house",
-        title="Warning signs in two urgencies",
-        note="What practitioners ask about before they adjust anything; local rules come first.",
-    ),
-    "house-care": Source(
-        kind="house",
-        title="Care groups, their limits and who is asked",
-        note="Cautious: the treating clinician's word replaces each of them.",
-    ),
-    "house-map": Source(
-        kind="house",
-        title="The map of the body",
-        note="Our own regions, as coarse as people can tell apart; strength from 0 to 10.",
-    ),
-    "house-habits": Source(
-        kind="house",
-        title="Habits: estimated degrees and share of time",
-        note="Cautious stand-ins where no photograph measures; now and then 0.15, often 0.45, "
-        "nearly always 0.85 of the time.",
-    ),
-    "house-room": Source(
-        kind="house",
-        title="Room or home checklist",
-        note="Hazards and disturbances; anything unsafe is taken out of use.",
-    ),
-    "house-light": Source(
-        kind="house",
-        title="Light on the desk: 300 to 750 lux for screens, 500 to 1000 with paper, 750 to 1500 "
-        "for fine print",
-        note="In the range of what lighting standards ask of offices; local rules come first.",
-    ),
-    "house-shelf": Source(
-        kind="house",
-        title="Generic pieces to start from",
-        note="Everyday ranges of such pieces; each is checked with the tape before it counts.",
-    ),
-    "house-hours": Source(
-        kind="house",
-        title="Hours that prompt advice: 4 of mouse use, 10 at the desk",
-        note="A prompt to discuss breaks, not a health limit.",
-    ),
-    "house-bearing": Source(
-        kind="house",
-        title="Screens to the side: 15 degrees, 25 where two are equal, 35 for a glance",
-        note="What eyes and a little neck do without effort.",
-    ),
-    "house-depths": Source(
-        kind="house",
-        title="Landmarks' distance from the body's middle plane",
-        note="Half the breadth at that place, from the table's means, rounded.",
-    ),
-    "house-camera": Source(
-        kind="house",
-        title="Photo error stated for 1 px and 5 degrees of camera angle; warning over 5 degrees or under 2 m",
-        note="A careful finger on a screen, a careful eye along a wall, an arm's length too near.",
-    ),
-    "house-photo-bands": Source(
-        kind="house",
-        title="Bands for what a photograph shows",
-        note="Ear within 50 mm of the shoulder, neck 15 to 50 degrees forward from seventh vertebra "
-        "to ear, trunk 25 back to 5 forward, wrist within 15, shoulders and hips within 4.",
-    ),
-    "house-strain": Source(
-        kind="house",
-        title="Strain minutes: hours times degrees outside the band, full at 30 degrees",
-        note="Simple enough to be checked by hand; a way to rank, no forecast of injury.",
-    ),
-    "house-severity": Source(
-        kind="house",
-        title="Severity: marked from 30 load minutes a day, strong from 120",
-        note="Half an hour and two hours in full load: two degrees and eight degrees of a full day.",
-    ),
-    "geometry": Source(
-        kind="geometry",
-        title="Plane geometry",
-        note="Follows from the drawing; nothing is assumed.",
     ),
 }

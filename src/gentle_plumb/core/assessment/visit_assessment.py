@@ -1,0 +1,89 @@
+"""The three stages of a visit assessed: as found, as aimed at, as set."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cached_property
+
+from ..fit import Case, FitResult, settings_of
+from ..workstation import Settings
+from .assess import Pair, Stage, assess
+from .hard_limits import HardLimits, hard_limits_in
+
+WORSE_DEG = 1.0
+"""Degrees that an aim may exceed what was found before it is said. Source: house-order."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitAssessment:
+    """Both postures at the three stages, each assessed once it is asked for.
+
+    Parameters
+    ----------
+    case : Case
+    result : FitResult
+    left : pair of Settings
+        What was set, seated and standing; what was not set counts as found.
+    not_remeasured : pair of frozenset
+        Keys that were set to their aim and not measured again.
+
+    """
+
+    case: Case
+    result: FitResult
+    left: tuple[Settings, Settings]
+    not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset())
+
+    @cached_property
+    def found(self) -> Pair:
+        """Return what is true as found."""
+        case, result = self.case, self.result
+        return (
+            assess(case, result.seated, case.found_seated, "found", declared=case.declared),
+            assess(case, result.standing, case.found_standing, "found"),
+        )
+
+    @cached_property
+    def aimed(self) -> Pair:
+        """Return what is true as aimed at."""
+        case, (seated, standing) = self.case, (self.result.seated, self.result.standing)
+        return (
+            assess(case, seated, settings_of(seated), "aimed"),
+            assess(case, standing, settings_of(standing), "aimed"),
+        )
+
+    @cached_property
+    def set(self) -> Pair:
+        """Return what is true as set; what was not set counts as found."""
+        case, result = self.case, self.result
+        seated, standing = (
+            found.over(left)
+            for found, left in zip((case.found_seated, case.found_standing), self.left, strict=True)
+        )
+        unmeasured = self.not_remeasured
+        return (
+            assess(case, result.seated, seated, "set", not_remeasured=unmeasured[0]),
+            assess(case, result.standing, standing, "set", not_remeasured=unmeasured[1]),
+        )
+
+    def at(self, stage: Stage) -> Pair:
+        """Return both postures at a stage."""
+        return {"found": lambda: self.found, "aimed": lambda: self.aimed, "set": lambda: self.set}[
+            stage
+        ]()
+
+    def hard_limits(self, stage: Stage) -> HardLimits:
+        """Return what does not fit at all at a stage, postures that are possible alone."""
+        return hard_limits_in(
+            (one.posture, one.conditions) for one in self.at(stage) if one.possible
+        )
+
+    @property
+    def worse(self) -> bool:
+        """Whether what is aimed at fits worse than what was found: hard limits, then degrees."""
+        found, aimed = self.hard_limits("found"), self.hard_limits("aimed")
+        if aimed.worse_than(found):
+            return True
+        if aimed.mends(found):
+            return False
+        return self.aimed[0].over_deg > self.found[0].over_deg + WORSE_DEG

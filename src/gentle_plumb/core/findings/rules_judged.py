@@ -1,0 +1,211 @@
+"""Each kind of rule judged against the facts."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+from ..observation import HABITS, SHARE, HabitOften, HabitSide
+from ..record import Field, fields
+from ..units import format_length
+from .drafts import Advice, Draft, advice, with_load
+from .facts import Facts
+from .finding import Finding
+from .rule import Amount, Answer, Pair, Rule
+
+NO_STANDING = "No standing work before it is cleared."
+
+SAME = 0.5
+"""Differences under half a mm or half a degree are none. Source: house-repeat."""
+
+
+# ---- kinds of rule -------------------------------------------------------------------------
+
+
+def bare_draft(rule: Rule, subject: str, id: str | None = None, **more: Any) -> Draft:
+    """Return a rule's finding before it is loaded and decided."""
+    return Draft(
+        id=id or rule.id,
+        subject=subject,
+        mechanism=rule.mechanism,
+        act="secure" if rule.safety else rule.act,
+        who=rule.who,
+        adds=rule.adds,
+        advice=rule.do,
+        title=rule.title,
+        state="holds",
+        cause="",
+        region=rule.region,
+        joint=rule.joint,
+        source=rule.source,
+        safety=rule.safety,
+        health=rule.health,
+        **more,
+    )
+
+
+def judge_answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
+    """Return the finding of an answer that speaks for one; None for another."""
+    if not facts.record.holds(rule.only_if):
+        return None
+    said, bare = facts.record[rule.field], bare_draft(rule, subject)
+    if said is None:
+        return bare(state="not assessable", reason=rule.asked or f"{rule.title}: not recorded.")
+    wrong = rule.wrong
+    if rule.wrong_under is not None:
+        name, value, more = rule.wrong_under
+        wrong += more if getattr(facts.case.policy, name) == value else ()
+    if said not in wrong:
+        return bare(
+            cause=f"Looked at and not found: {rule.title[0].lower()}{rule.title[1:]}.", joint=""
+        )
+    note = facts.record.said(rule.note) if rule.note is not None else ""
+    evidence = (
+        f"Recorded: {dict(rule.field.choices)[said]}",
+        *((f"Note: {note}",) if note else ()),
+    )
+    return with_load(
+        facts,
+        bare,
+        cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
+        why=rule.why,
+        **advice(facts, rule.do, rule.moves, "seated"),
+        evidence=evidence,
+        over_deg=rule.deg or None,
+        joint=rule.joint if rule.deg else "",
+        tasks=rule.tasks,
+        share=rule.share,
+        weight=rule.weight,
+    )
+
+
+def _shown(value: float, field: Field[float], facts: Facts) -> str:
+    if field.kind == "length":
+        return format_length(value, facts.unit, with_unit=True)
+    unit = field.unit
+    number = f"{value:g}".replace("-", "−")
+    return f"{number}{'' if unit in ('°', '%') else ' '}{unit}".strip()
+
+
+def limits_text(least: float | None, most: float | None, say: Callable[[float], str]) -> str:
+    """Return the limits in words."""
+    if least is not None and most is not None:
+        return f"{say(least)} to {say(most)}"
+    if least is not None:
+        return f"at least {say(least)}"
+    return f"at most {say(most)}" if most is not None else "any"
+
+
+def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
+    """Return the finding of a number outside its limits; None within them."""
+    if not facts.record.holds(rule.only_if):
+        return None
+    value, bare = facts.record[rule.field], bare_draft(rule, subject)
+    if value is None:
+        return bare(state="not assessable", reason=f"{rule.title}: not recorded.")
+    at = _shown(value, rule.field, facts)
+    least, most = rule.least, rule.most
+    band = limits_text(least, most, lambda end: _shown(end, rule.field, facts))
+    past = past_limits(value, least, most)
+    if not past:
+        return bare(cause=f"{rule.title}: {at}, in its band.", joint="")
+    limit = least if past < 0 else most
+    off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
+    return with_load(
+        facts,
+        bare,
+        cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
+        why=rule.why,
+        **advice(facts, rule.do, rule.moves, "seated"),
+        evidence=(f"Recorded {at}, band {band}",),
+        over_deg=abs(past) * rule.deg_per_unit or None,
+        joint=rule.joint if rule.deg_per_unit else "",
+        tasks=rule.tasks,
+        share=rule.share,
+        weight=off,
+    )
+
+
+def _beyond(
+    past: float, least: float | None, most: float | None, field: Field[float], facts: Facts
+) -> str:
+    """Return which end of a band a value lies beyond, in words."""
+    end = least if past < 0 else most
+    return f"{'less' if past < 0 else 'more'} than {_shown(end or 0.0, field, facts)}"
+
+
+def past_limits(value: float, least: float | None, most: float | None) -> float:
+    """How far outside, signed; 0 inside."""
+    if least is not None and value < least:
+        return value - least
+    return value - most if most is not None and value > most else 0.0
+
+
+def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
+    """Return the finding of two numbers that do not go together; None where they do."""
+    if not facts.record.holds(rule.only_if):
+        return None
+    values = [facts.record[field] for field in rule.fields]
+    bare = bare_draft(rule, subject)
+    one, other = values
+    if one is None or other is None:
+        return bare(state="not assessable", reason=f"{rule.title}: needs both lengths.")
+    shown = rule.words.format(
+        *(
+            _shown(value, field, facts)
+            for value, field in zip((one, other), rule.fields, strict=True)
+        )
+    )
+    if not rule.fails(one, other):
+        return bare(cause=f"{shown}: they fit.")
+    return with_load(
+        facts,
+        bare,
+        cause=f"{shown}. {rule.why}",
+        why=rule.why,
+        **advice(facts, rule.do, rule.moves, "seated"),
+        evidence=(shown,),
+        tasks=rule.tasks,
+        share=rule.share,
+        weight=rule.weight,
+    )
+
+
+def judge_habit(facts: Facts, rule: Answer) -> Finding:
+    """Return the finding of a habit that was seen."""
+    habit = HABITS[rule.id.removeprefix("habit_")]
+    posture = "standing" if habit.posture == "standing" else "seated"
+    bare = bare_draft(rule, "Habits", posture=posture)
+    if posture == "standing" and facts.case.own_seat:
+        return bare(state="not assessable", reason=f"{rule.title}: seated in a wheelchair.")
+    seen = facts.seen.get(habit.id)
+    if seen is None:
+        if facts.watched:
+            return bare(cause=f"{rule.title}: looked for, not seen.", joint="")
+        return bare(
+            state="not assessable",
+            reason=f"{rule.title}: not marked, and nobody said that nothing else was seen.",
+        )
+    note = facts.record.said(fields.seen.habit[habit.id].note)
+    how = ["Seen", seen.often.label.lower() if seen.often else "frequency not recorded"]
+    if seen.side:
+        both = seen.side == HabitSide.BOTH
+        how.append("both sides" if both else f"{seen.side.label.lower()} side")
+    evidence = (", ".join(how), *((f"Note: {note}",) if note else ()))
+    return with_load(
+        facts,
+        bare,
+        cause=f"{habit.label}. {habit.why}",
+        why=habit.why,
+        **(
+            Advice(instruction=NO_STANDING, directions=())
+            if posture == "standing" and not facts.case.may_stand
+            else advice(facts, rule.do, rule.moves, posture)
+        ),
+        over_deg=habit.deg,
+        evidence=evidence,
+        tasks=rule.tasks,
+        share=SHARE[seen.often or HabitOften.OFTEN],
+        weight=1.0,
+        settled=False,
+    )

@@ -1,0 +1,133 @@
+"""What is said beside the rows: what was assumed, what can't be checked, why no standing."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from ..errors import MissingInput
+from ..units import LengthUnit, format_length
+from ..workstation import ArmrestKind, ScreenKind
+from .case import Case
+from .distance import along_the_floor
+from .model import armrest_need
+from .pair import Pair
+from .result import RANGE_ENDS, FitResult, FitRow
+from .rows import SAME_MM
+from .wording import limit_text
+
+
+def standing_reason(case: Case, result: FitResult, unit: LengthUnit) -> str | None:
+    """Why nobody stands here, lengths in a unit; None where somebody does."""
+    if result.standing.possible or not case.may_stand:
+        return result.standing.why_not
+    return why_not_at_this_desk(case.standing(), result.standing.rows, unit)
+
+
+def why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -> str | None:
+    """What keeps this desk from being worked at standing: only what really does."""
+    if case.workstation.screen.kind == ScreenKind.LAPTOP:
+        return (
+            "No work standing with this laptop alone: the picture is joined to the keys. "
+            "Raised, with separate keys and mouse, it can be."
+        )
+    for key in ("surface", "screen_top"):
+        row = next(row for row in rows if row.key == key)
+        binding = next((one for one in row.limits if one.kind in RANGE_ENDS), None)
+        outside = row.setting is not None and (
+            (row.low is not None and row.setting < row.low - SAME_MM)
+            or (row.high is not None and row.setting > row.high + SAME_MM)
+        )
+        if binding is not None and outside:
+            return f"No work standing at this desk: {limit_text(binding, unit)}."
+    return None
+
+
+def belly_short(case: Case) -> float:
+    """How far the keyboard hangs over the desk's edge because of the belly, mm; 0 where unknown."""
+    try:
+        return along_the_floor(
+            case.body, case, elbow_deg=case.policy.elbow_angle, distance=0.0
+        ).belly_short
+    except MissingInput:
+        return 0.0
+
+
+def armrest_clash(case: Case, seat: float | None, surface: float | None) -> float:
+    """How far armrests that move stand into the desk even at their lowest, mm; 0 where unknown.
+
+    Those that can't be moved are a hard limit of the search.
+    """
+    chair, desk = case.workstation.chair, case.workstation.desk
+    under = desk.underside
+    if under is None and surface is not None and desk.thickness is not None:
+        under = surface - desk.thickness
+    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_off
+    if (
+        idle
+        or chair.armrests != ArmrestKind.ADJUSTABLE
+        or chair.armrest is None
+        or chair.armrest.fixed
+    ):
+        return 0.0
+    return 0.0 if under is None or seat is None else max(0.0, seat + chair.armrest.low - under)
+
+
+def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]:
+    """All notes of a result, those with lengths in a unit."""
+    notes, short, depth = [*result.notes], belly_short(case), case.workstation.desk.depth
+    if short > SAME_MM:
+        notes.append(
+            "The belly keeps the desk's edge from the keys: the keyboard would hang over it by "
+            f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms "
+            "forward, or put the keys on a tray that comes to the body."
+        )
+    least, far = case.policy.least_distance, result.row("seated", "distance")
+    shallow = any(one.kind == "shallow" for one in far.limits)
+    if depth is not None and shallow and far.setting is not None and far.setting <= least + SAME_MM:
+        notes.append(
+            "The desk is too shallow even for the nearest picture, "
+            f"{format_length(least, unit, with_unit=True)} from the eye: an arm, a tray or a deeper desk."
+        )
+    return tuple(notes)
+
+
+def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
+    """What could not be judged, and what no setting can do, in words."""
+    notes: list[str] = []
+    station, real = case.workstation, pair.seated
+    if station.desk.thickness is None and station.desk.underside is None:
+        notes.append("Thigh clearance not checked: desk thickness not recorded.")
+    if station.chair.seat is None:
+        notes.append("Chair height range not recorded: assumed fully adjustable.")
+    if station.desk.surface is None:
+        notes.append("Desk height range not recorded: assumed fully adjustable.")
+    if station.screen.kind != ScreenKind.LAPTOP and station.screen.top_above_surface is None:
+        notes.append("Screen height range not recorded: assumed fully adjustable.")
+    if "abdominal_depth_sitting" not in case.body.values:
+        notes.append("Space at the desk edge not checked: abdominal depth not measured.")
+    if real is not None and real.footrest and station.feet is None and not case.own_seat:
+        notes.append("Footrest not recorded: assumed available.")
+    if real is not None and real.presses:
+        armrests = armrest_need(station)
+        thighs = (
+            case.body.mm("thigh_clearance") + case.policy.thigh_room
+            if case.body.has("thigh_clearance")
+            else 0.0
+        )
+        notes.append(
+            "No setting leaves room for the thighs under this desk: raise the desk, or take a "
+            "thinner top or a lower chair."
+            if armrests is None or thighs >= armrests
+            else "At every setting the armrests meet the desk: take them off, take lower ones, or raise "
+            "the desk."
+        )
+    if real is not None and real.hangs:
+        notes.append(
+            "No setting holds the feet: a footrest, a box or a lower chair is needed before anything "
+            "else."
+        )
+    notes += [
+        f"{label}: recorded as here, but its thickness is not; it is left out of every stack."
+        for label in station.unmeasured
+    ]
+    return tuple(notes)

@@ -1,0 +1,175 @@
+"""Rows of the seat and of what holds the feet."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from math import radians, sin
+
+from ..body import Body
+from .case import Case
+from .costs import footing_at
+from .frame import elbow_terms, legs_terms, reach
+from .joints import Joint
+from .model import armrest_need
+from .result import FitRow, Limit, LimitKind
+from .rows import (
+    SAME_MM,
+    RowSubject,
+    about,
+    bare_row,
+    binding,
+    end_limit,
+    limit,
+    set_row,
+    target_row,
+)
+from .terms import Term, total
+
+
+@dataclass(frozen=True, kw_only=True)
+class SeatAim:
+    """What the search with free pieces made of the seat: its height, and which part decided."""
+
+    height: float
+    by_hands: bool
+
+
+def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -> tuple[Term, ...]:
+    """Seat height that brings the elbow to keys on a surface that can't move."""
+    return (
+        Term(label="surface", value=surface),
+        Term(label="keyboard", value=case.keyboard_thickness()),
+        Term(label="elbow height above the seat", value=-total(elbow_terms(body, case))),
+        Term(
+            label=f"forearm at {elbow_deg:.0f}°", value=reach(body) * sin(radians(elbow_deg - 90))
+        ),
+    )
+
+
+def seat_row(
+    case: Case,
+    aim: SeatAim | None,
+    setting: float | None,
+    elbow: Joint | None,
+    knee: Joint | None,
+    fixed_surface: float | None,
+) -> FitRow:
+    """The seat: set to the legs, or to the hands where the surface can't move."""
+    policy = case.policy
+    by_hands = aim is not None and aim.by_hands and fixed_surface is not None
+    subject = about(
+        "seat",
+        "seated",
+        source="house-relief",
+        why="The desk can't move, so the hands set the seat height and the feet are supported."
+        if by_hands
+        else "Feet flat, thighs level.",
+    )
+
+    def terms(body: Body) -> Sequence[Term]:
+        if by_hands and fixed_surface is not None:
+            return hands_seat_terms(body, case, fixed_surface, policy.elbow_angle)
+        legs = legs_terms(body, case)
+        extra = aim.height - total(legs_terms(case.body, case)) if aim is not None else 0.0
+        if abs(extra) < SAME_MM:
+            return legs
+        return (*legs, Term(label="within range for the hands", value=extra))
+
+    def ends(target: float) -> tuple[float, float]:
+        if by_hands and fixed_surface is not None:
+            ends = [
+                total(hands_seat_terms(case.body, case, fixed_surface, angle))
+                for angle in (policy.elbow_low, policy.elbow_high)
+            ]
+            return ends[0], ends[1]
+        legs = total(legs_terms(case.body, case))
+        return legs - policy.flat_feet_margin, legs + policy.flat_feet_margin
+
+    if case.own_seat:
+        return row_by_reason(
+            subject,
+            case.found_seated.seat,
+            "The client's own seating is never moved: surface, keys and screen come to it.",
+            setting,
+        )
+    row = target_row(case, subject, terms, ends, found=case.found_seated.seat)
+    if row.target is None or setting is None:
+        return set_row(row, setting)
+    limits = _seat_limits(case, row.target, fixed_surface)
+    return set_row(
+        row, setting, binding(row, setting, limits, "chair"), elbow if by_hands else knee
+    )
+
+
+def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list[Limit]:
+    """Return what keeps the seat from its target: its range, the thighs, the feet's support."""
+    desk, feet = case.workstation.desk, case.workstation.feet
+    limits = end_limit("seat", "chair", case.workstation.chair.seat, target)
+    under = desk.underside
+    if under is None and fixed_surface is not None and desk.thickness is not None:
+        under = fixed_surface - desk.thickness
+    if under is not None:
+        highest = under - case.policy.thigh_room - case.body.mm("thigh_clearance")
+        rests = armrest_need(case.workstation)
+        kind: LimitKind = "thighs"
+        if rests is not None and under - rests < highest:
+            kind, highest = "armrests", under - rests
+        if target > highest + SAME_MM:
+            limits.append(limit("seat", "desk", kind, highest, target - highest))
+    legs, margin = total(legs_terms(case.body, case)), case.policy.flat_feet_margin
+    if feet is not None and target > legs + margin + SAME_MM:
+        highest = max((legs + span.high for span in feet), default=legs) + margin
+        if target > highest + SAME_MM:
+            limits.append(limit("seat", "feet", "hangs", highest, target - highest))
+    return limits
+
+
+def row_by_reason(
+    subject: RowSubject, found: float | None, reason: str, setting: float | None = None
+) -> FitRow:
+    """Return a row without a target, with the reason."""
+    return bare_row(subject, "not_assessable", reason=reason, found=found, setting=setting)
+
+
+PART_OF_WHEELCHAIR = "Part of the client's own seating: changes go through their therapist."
+
+
+def footrest_row(case: Case, seat: float | None) -> FitRow:
+    """What the feet stand on where the seat is higher than the legs."""
+    subject = about(
+        "footrest",
+        "seated",
+        source="house-relief",
+        why="With feet hanging, the seat edge presses under the thighs.",
+    )
+
+    if case.own_seat:
+        return row_by_reason(
+            subject,
+            case.found_seated.footrest,
+            "The wheelchair's footplates carry the feet: looked at by eye, no footrest is added.",
+            None,
+        )
+
+    def terms(body: Body) -> Sequence[Term]:
+        legs = total(legs_terms(body, case))
+        if seat is None or seat - legs <= case.policy.flat_feet_margin + 1e-9:
+            return (Term(label="feet reach the floor", value=0.0),)
+        return Term(label="seat", value=seat), Term(label="seat for the legs", value=-legs)
+
+    def ends(target: float) -> tuple[float, float]:
+        margin = case.policy.flat_feet_margin
+        return max(0.0, target - margin), target + margin
+
+    found = case.found_seated.footrest
+    row = target_row(case, subject, terms, ends, found=found)
+    if not row.target or case.workstation.feet is None:
+        return set_row(row, row.target)
+    best = footing_at(
+        row.target, legs=0.0, margin=case.policy.flat_feet_margin, feet=case.workstation.feet
+    ).height
+    limits: list[Limit] = []
+    if row.target - best > case.policy.flat_feet_margin + SAME_MM:
+        limits = [limit(row.key, "feet", "hangs", best, row.target - best)]
+    return set_row(row, best, limits)

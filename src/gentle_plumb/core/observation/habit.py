@@ -1,0 +1,96 @@
+"""Habits seen after some minutes of work: one mark each on the figure.
+
+``at`` names the joint of the drawn pose the mark is tied to. ``deg`` is what the habit counts
+for in the strain sum when no photograph measures it: a stated, cautious stand-in for degrees
+outside the joint's band. Source: house-habits.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+from ..catalogue import MechanismId
+from ..choices import Choice
+
+At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
+Posture = Literal["seated", "standing", "either"]
+Moves = tuple[tuple[str, int, str], ...]
+
+
+class HabitOften(Choice):
+    """How often a habit is there."""
+
+    NOW_AND_THEN = "now_and_then", "Now and then"
+    OFTEN = "often", "Often"
+    NEARLY_ALWAYS = "nearly_always", "Nearly always"
+
+
+class HabitSide(Choice):
+    """On which side a habit is seen."""
+
+    LEFT = "left", "Left"
+    RIGHT = "right", "Right"
+    BOTH = "both", "Both"
+
+
+SHARE: dict[HabitOften, float] = {
+    HabitOften.NOW_AND_THEN: 0.15,
+    HabitOften.OFTEN: 0.45,
+    HabitOften.NEARLY_ALWAYS: 0.85,
+}
+"""Share of the time a habit is taken to be there; ``often`` where nobody said. Source: house-habits."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Habit:
+    """One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
+
+    ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
+    sign of its change, words; each is given only where the worked-out change goes that way.
+    """
+
+    id: str
+    mechanism: MechanismId
+    label: str
+    at: At
+    posture: Posture
+    joint: str
+    region: str
+    deg: float
+    why: str
+    do: str
+    sided: bool = False
+    moves: Moves = ()
+
+
+def habit(
+    id: str,
+    mechanism: MechanismId,
+    label: str,
+    at: At,
+    joint: str,
+    region: str,
+    deg: float,
+    why: str,
+    do: str,
+    *,
+    posture: Posture = "seated",
+    sided: bool = False,
+    moves: Moves = (),
+) -> Habit:
+    """Return a habit; see :class:`Habit`."""
+    return Habit(
+        id=id,
+        mechanism=mechanism,
+        label=label,
+        at=at,
+        posture=posture,
+        joint=joint,
+        region=region,
+        deg=deg,
+        why=why,
+        do=do,
+        sided=sided,
+        moves=moves,
+    )

@@ -1,0 +1,38 @@
+"""A thing that can be added: its price, its slot, what it does to the pieces."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from typing import Literal
+
+from ..workstation import Workstation
+
+Price = Literal["nothing", "small", "medium", "large"]
+Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone"]
+
+PRICES: dict[Price, int] = {"nothing": 0, "small": 1, "medium": 4, "large": 16}
+"""What a price class weighs. Source: house-price."""
+PRICE_LABELS: dict[Price, str] = {
+    "nothing": "already here",
+    "small": "small",
+    "medium": "medium",
+    "large": "large",
+}
+CUSHION_PRICE: Price = "small"
+
+
+@dataclass(frozen=True, kw_only=True)
+class Addition:
+    """One thing added: its slot, price, whether it is temporary, and what it does to the pieces."""
+
+    id: str
+    slot: Slot
+    label: str
+    price: Price
+    does: str
+    temporary: bool = False
+    items: tuple[tuple[str, int], ...] = ()
+    height: float | None = None
+    sd: float = 0.0
+    apply: Callable[[Workstation], Workstation] = field(compare=False, repr=False)

@@ -1,0 +1,27 @@
+"""A set of additions: its price, and the pieces with it."""
+
+from __future__ import annotations
+
+from math import floor
+
+from ..workstation import Workstation
+from .addition import PRICES, Addition
+
+AdditionSet = tuple[Addition, ...]
+
+
+def price_of(kit: AdditionSet) -> int:
+    """Sum of the price classes' weights."""
+    return sum(PRICES[one.price] for one in kit)
+
+
+def with_additions(station: Workstation, kit: AdditionSet) -> Workstation:
+    """The pieces with the additions in place."""
+    for one in kit:
+        station = one.apply(station)
+    return station
+
+
+def tolerance_steps(over: float, worth_deg: float) -> int:
+    """Degrees in whole steps of what is worth an addition; thousandths where nothing is set."""
+    return floor(over / (worth_deg or 0.001) + 1e-6)

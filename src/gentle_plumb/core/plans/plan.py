@@ -1,0 +1,140 @@
+"""A plan: what it adds, what is left over, in degrees and strain minutes."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assessment import HardLimits, strain_minutes
+from ..catalogue import JOINTS, Tier
+from ..fit import UNREACHABLE_DEG, AimedSettings, Case, Joint, Posture
+from ..workstation import Settings
+from .addition import Price, Slot
+from .addition_set import AdditionSet
+
+RISERS_WARNING = "Don't lift a loaded desk alone. Use identical risers under every leg."
+
+
+@dataclass(frozen=True, kw_only=True)
+class ResidualExcess:
+    """A joint that stays outside its band: degrees, and strain minutes a day where hours are known."""
+
+    joint: str
+    label: str
+    posture: Posture
+    over: float
+    minutes: float | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Added:
+    """One addition of a plan, with the degrees and strain minutes it removes there."""
+
+    id: str
+    slot: Slot
+    label: str
+    does: str
+    price: Price
+    price_label: str
+    temporary: bool
+    removes: float
+    minutes: float | None
+    height: float | None = None
+    sd: float = 0.0
+
+
+@dataclass(frozen=True, kw_only=True)
+class Plan:
+    """One plan: what is added, how everything is set then, and what is left over."""
+
+    id: Tier
+    label: str
+    added: tuple[Added, ...]
+    seated: Settings
+    standing: Settings | None
+    left: tuple[ResidualExcess, ...]
+    over: float
+    minutes: float | None
+    lacks: HardLimits
+    temporary: bool
+    cautions: tuple[str, ...]
+    case: Case
+    kit: AdditionSet
+
+
+@dataclass(frozen=True, kw_only=True)
+class SinglePurchase:
+    """One purchase on top of what is in the room: what it alone removes.
+
+    ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
+    """
+
+    id: str
+    label: str
+    does: str
+    price: Price
+    price_label: str
+    removes: float
+    minutes: float | None
+    left: float
+    mends: bool = False
+    lacks: HardLimits = HardLimits()
+
+
+@dataclass(frozen=True, kw_only=True)
+class PlanSet:
+    """All three plans, and single purchases by what they remove."""
+
+    plans: tuple[Plan, ...]
+    fixes: tuple[SinglePurchase, ...]
+
+    def plan(self, tier: Tier) -> Plan:
+        """The plan of a tier."""
+        return next(one for one in self.plans if one.id == tier)
+
+
+def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | None:
+    """Hours a day of these tasks in a posture; None where nobody recorded hours."""
+    whole = sum(case.hours.values())
+    if not whole:
+        return None
+    share = min(1.0, (case.standing_hours or 0.0) / whole)
+    share = share if posture == "standing" else 1 - share
+    return share * sum(case.hours.get(task, 0.0) for task in tasks)
+
+
+def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[ResidualExcess]:
+    found = []
+    for joint in joints:
+        over = UNREACHABLE_DEG if joint.out_of_reach else joint.over
+        if not over or (posture == "standing" and joint.joint == "upper_arm"):
+            continue
+        hours = hours_of(case, JOINTS[joint.joint].tasks, posture)
+        found.append(
+            ResidualExcess(
+                joint=joint.joint,
+                label=joint.label,
+                posture=posture,
+                over=over,
+                minutes=None
+                if hours is None
+                else strain_minutes(hours=hours, share=1.0, over_deg=over),
+            )
+        )
+    return found
+
+
+def what_is_left(case: Case, settled: AimedSettings) -> tuple[ResidualExcess, ...]:
+    """Every joint that stays outside its band, the most degrees first.
+
+    Keys that no arm reaches count as much as any joint can be off.
+    """
+    found = _left_of(case, "seated", settled.joints_seated)
+    found += _left_of(case, "standing", settled.joints_standing)
+    return tuple(sorted(found, key=lambda one: (-abs(one.over), one.posture, one.joint)))
+
+
+def total_of(left: tuple[ResidualExcess, ...]) -> tuple[float, float | None]:
+    """Degrees and strain minutes together; minutes None where no hours are known."""
+    known = [one.minutes for one in left if one.minutes is not None]
+    minutes = sum(known) if known or not left else None
+    return sum(abs(one.over) for one in left), minutes

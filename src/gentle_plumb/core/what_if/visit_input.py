@@ -1,0 +1,41 @@
+"""What a visit is worked through from, and the case it makes."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from datetime import date
+
+from ..body import Sex
+from ..fit import Case
+from ..policy import RuleSet
+from ..record import Record, Value
+from ..visit import HOUSE, Measuring, PhotoFile, case_from
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitInput:
+    """What a visit is worked through from.
+
+    ``values`` is what was entered, by path; ``practice`` what the practice had chosen when the
+    visit began.
+    """
+
+    values: Mapping[str, Value]
+    today: date
+    sex: Sex | None = None
+    practice: RuleSet = field(default_factory=dict)
+    measuring: Measuring = HOUSE
+    photos: tuple[PhotoFile, ...] = ()
+
+    @property
+    def record(self) -> Record:
+        """What was entered, read by field."""
+        return Record(self.values)
+
+
+def case_of(given: VisitInput) -> Case:
+    """The case that a visit makes."""
+    return case_from(
+        given.record, sex=given.sex, measuring=given.measuring, practice=given.practice
+    )

@@ -1,0 +1,89 @@
+"""A range that a piece moves in, with or without steps."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cached_property
+from math import floor
+
+from ..errors import ValueOutOfRange
+
+LEAST_STEP = 1.0
+"""The finest step of a piece, mm or degrees. Source: house-repeat."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Span:
+    """From lowest to highest; both the same where the piece is fixed. mm or degrees.
+
+    ``step`` is the distance between the places it can be set to, counted from ``low``; None where
+    it moves freely. The highest place is always one of them.
+    """
+
+    low: float
+    high: float
+    step: float | None = None
+
+    def __post_init__(self) -> None:
+        if self.low > self.high:
+            raise ValueOutOfRange(
+                field="range",
+                value=f"{self.low:g} to {self.high:g}",
+                message=f"The lowest ({self.low:g}) is above the highest ({self.high:g}).",
+                high=self.high,
+            )
+        if self.step is not None and self.step < LEAST_STEP:
+            raise ValueOutOfRange(
+                field="step",
+                value=f"{self.step:g}",
+                low=LEAST_STEP,
+                unit="mm",
+                message=f"A step of {self.step:g} mm is finer than any hand sets: at least "
+                f"{LEAST_STEP:g} mm.",
+            )
+
+    @property
+    def fixed(self) -> bool:
+        """Whether there is nothing to adjust."""
+        return self.low == self.high
+
+    def places(self) -> tuple[float, ...] | None:
+        """Every place it can be set to; None where it moves freely."""
+        if self.low == self.high:
+            return (self.low,)
+        return None if self.step is None else self._steps
+
+    @cached_property
+    def _steps(self) -> tuple[float, ...]:
+        assert self.step is not None
+        steps = floor((self.high - self.low) / self.step + 1e-9)
+        found = [self.low + index * self.step for index in range(steps + 1)]
+        if self.high - found[-1] > 1e-6:
+            found.append(self.high)
+        return tuple(found)
+
+    def clamp(self, value: float) -> float:
+        """The nearest place to the value; of two equally near the lower.
+
+        >>> Span(low=100, high=160, step=25).clamp(140), Span(low=100, high=160).clamp(170)
+        (150, 160)
+        """
+        near = min(self.high, max(self.low, value))
+        if self.step is None or self.fixed:
+            return near
+        under = self.low + floor((near - self.low) / self.step + 1e-9) * self.step
+        over = min(self.high, under + self.step)
+        return under if near - under <= over - near else over
+
+    def within(self, low: float, high: float) -> float | None:
+        """The highest place between two ends, both included; None where there is none."""
+        top = min(self.high, high)
+        if self.step is not None and not self.fixed and top < self.high:
+            if top < self.low:
+                return None
+            top = self.low + floor((top - self.low) / self.step + 1e-9) * self.step
+        return top if top >= max(self.low, low) - 1e-9 else None
+
+    def shifted(self, by: float) -> Span:
+        """The same range, higher by so much."""
+        return Span(low=self.low + by, high=self.high + by, step=self.step)
