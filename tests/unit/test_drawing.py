@@ -10,12 +10,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_plumb.core.body import DIMENSIONS, Body
-from gentle_plumb.core.drawing import SceneRequest, body_chart, draw_scene
+from gentle_plumb.core.drawing import SceneRequest, draw_scene
 from gentle_plumb.core.drawing.flags import FLAG_H, GAP, fan_out
 from gentle_plumb.core.drawing.history import HistoryPoint, history_marks
 from gentle_plumb.core.drawing.inks import INKS, PAPER
 from gentle_plumb.core.fit import Case, fit
-from gentle_plumb.core.intake import REGIONS
 from gentle_plumb.core.observation import HABITS
 from gentle_plumb.core.record.fields.measure import MEASURED
 from gentle_plumb.core.workstation import Details, Mouse, Settings, SideScreen
@@ -369,38 +368,3 @@ def test_what_is_found_beside_the_settings_is_drawn_at_once():
     ]
     assert len(sides) == 2  # from the side and from above
     assert marks(show="target", found={"keys_edge": 150.0}) == marks(show="target")
-
-
-def inside(point, outline):
-    """Whether a point lies in a polygon, by the crossings of a ray."""
-    x, y = point
-    crossed = False
-    for (x1, y1), (x2, y2) in pairwise([*outline, outline[0]]):
-        if (y1 > y) != (y2 > y) and x < (x2 - x1) * (y - y1) / (y2 - y1) + x1:
-            crossed = not crossed
-    return crossed
-
-
-def test_every_region_of_the_body_lies_on_it_and_has_its_own_place():
-    line, fill = body_chart()
-    assert line.d == fill.d
-    parts = []
-    for part in re.findall(r"M([^MZ]+)Z", line.d):
-        numbers = [float(n) for n in re.findall(r"-?\d+\.\d", part)]
-        step = 6 if "C" in part else 2
-        start = [tuple(numbers[:2])]
-        ends = [tuple(numbers[i + step - 2 : i + step]) for i in range(2, len(numbers) - 1, step)]
-        parts.append(start + ends)
-    for region in REGIONS.values():
-        assert any(inside((region.x, region.y), part) for part in parts), region.id
-    for view in ("front", "back"):
-        mine = [region for region in REGIONS.values() if region.view == view]
-        for one in mine:
-            nearest = min(mine, key=lambda r: hypot((r.x - one.x) / r.w, (r.y - one.y) / r.h))
-            assert nearest is one
-
-
-def test_left_and_right_change_sides_from_behind():
-    nape = REGIONS["nape"].x
-    assert REGIONS["shoulder_front_left"].x > nape > REGIONS["shoulder_front_right"].x
-    assert REGIONS["shoulder_top_left"].x < nape < REGIONS["shoulder_top_right"].x

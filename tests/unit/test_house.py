@@ -37,3 +37,17 @@ def test_packages_of_the_core_import_from_each_other_only_what_is_public():
             if not inside and not fields and (len(module) > 3 or not set(names) <= public[name]):
                 crossed.append((str(file.relative_to(SOURCE)), ".".join(module), names))
     assert crossed == []
+
+
+def test_no_file_grows_too_long():
+    root = SOURCE.parent
+    longest = {CORE: 250, SOURCE: 400, root / "tests": 400, root / "web" / "src": 400}
+    generated = {"schema.d.ts", "field-ids.ts"}
+    long = [
+        (str(file.relative_to(root)), lines)
+        for folder, most in longest.items()
+        for file in folder.rglob("*")
+        if file.suffix in {".py", ".ts", ".tsx", ".css"} and file.name not in generated
+        if (lines := len(file.read_text("utf-8").splitlines())) > most
+    ]
+    assert long == []

@@ -2,26 +2,22 @@
 
 from __future__ import annotations
 
-from collections import Counter
-from collections.abc import Iterable, Sequence, Set
-from datetime import date, datetime
+from collections.abc import Set
+from datetime import datetime
 from typing import TypeVar
 from uuid import UUID
 
-from sqlalchemy import Connection, Engine, delete, func, select, update
+from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
-from ..core.body import SEXES
-from ..core.choices import one_of
 from ..core.record import fields
 from ..services.consent import WORKPLACE
-from ..services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, ReusedChange, Stale
+from ..services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, Stale
 from ..services.models import (
     Change,
     Client,
-    EarlierVisit,
     Entry,
     ImportBatch,
     PhotoHead,
@@ -31,76 +27,15 @@ from ..services.models import (
     VisitLine,
     VisitSnapshot,
 )
+from .changes import write_change, write_changes
 from .errors import mapped_errors
 from .measuring import chosen_list, chosen_table
-from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
-from .photos import SqlPhotos, erase, need_consent, photo_of, photos_of
-from .statements import BEFORE, CLIENT, LOCK, PHOTOS, PUT, VISIT, WORKING
+from .models import ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
+from .photos import SqlPhotos, photo_of, photos_of
+from .rows import client_of, earlier_visits, entry_of, head_of, visit_of
+from .statements import CLIENT, PHOTOS, VISIT, WORKING
 
 Mine = TypeVar("Mine", ClientRow, VisitRow)
-
-
-def client_of(row: ClientRow) -> Client:
-    """The client a row holds."""
-    return Client(
-        id=row.id,
-        practice_id=row.practice_id,
-        name=row.name,
-        sex=one_of(SEXES, row.sex),
-        work=row.work,
-        version=row.version,
-        origin_id=row.origin_id,
-    )
-
-
-def visit_of(row: VisitRow) -> Visit:
-    """The visit a row holds."""
-    return Visit(
-        id=row.id,
-        practice_id=row.practice_id,
-        client_id=row.client_id,
-        member_id=row.member_id,
-        started_on=row.started_on,
-        revision=row.revision,
-        errors=row.errors or {},
-        policies=row.policies or {},
-        origin_id=row.origin_id,
-    )
-
-
-def entry_of(row: EntryRow, by: str) -> Entry:
-    """The entry a row holds, with the name of who changed it."""
-    return Entry(
-        path=row.path,
-        value=row.value,
-        typed=row.typed,
-        version=row.version,
-        changed_at=row.changed_at,
-        changed_by=by,
-    )
-
-
-def head_of(row: ReportRow) -> ReportHead:
-    """The signed version a row holds, without content and PDF."""
-    return ReportHead(
-        id=row.id,
-        visit_id=row.visit_id,
-        number=row.number,
-        revision=row.revision,
-        sha256=row.sha256,
-        signed_by=row.signed_by,
-        signed_at=row.signed_at,
-    )
-
-
-def _keys(practice_id: UUID, change: Change) -> dict[str, object]:
-    return {
-        "practice": practice_id,
-        "visit": change.visit_id,
-        "path": change.path,
-        "change": change.id,
-        "member": change.member_id,
-    }
 
 
 class SqlRecords(SqlPhotos):
@@ -289,14 +224,14 @@ class SqlRecords(SqlPhotos):
             versions=row[-2],
             signed_revision=row[-1],
             photos=photos,
-            earlier=_earlier(row.earlier or ()),
+            earlier=earlier_visits(row.earlier or ()),
             table=table,
             listed=listed,
         )
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
         with self._engine.begin() as connection:
-            return _write(connection, practice_id, change, now)
+            return write_change(connection, practice_id, change, now)
 
     def measured(
         self, practice_id: UUID, visit_ids: Set[UUID] | None = None
@@ -325,7 +260,7 @@ class SqlRecords(SqlPhotos):
             for table, rows in ((ClientRow, intake.clients), (VisitRow, intake.visits)):
                 if rows:
                     connection.execute(insert(table), [vars(row) for row in rows])
-            _write_all(connection, practice_id, intake.changes, now)
+            write_changes(connection, practice_id, intake.changes, now)
 
     def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
         query = (
@@ -368,142 +303,3 @@ def _mine(db: Db, table: type[Mine], practice_id: UUID, id: UUID) -> Mine:
     if row is None or row.practice_id != practice_id:
         raise NotFound("There is no such thing here.")
     return row
-
-
-def _write(
-    connection: Connection, practice_id: UUID, change: Change, now: datetime
-) -> tuple[Entry, int]:
-    """Apply a change within a transaction."""
-    # the visit's row is the lock: changes to one visit come one after the other; what
-    # is held is read after it, or a change that waited would see the time before
-    if connection.execute(LOCK, _keys(practice_id, change)).first() is None:
-        raise NotFound("There is no such visit.")
-    found = connection.execute(BEFORE, _keys(practice_id, change)).one()
-    held = None
-    if found.version is not None:
-        held = Entry(
-            path=change.path,
-            value=found.value,
-            typed=found.typed,
-            version=found.version,
-            changed_at=found.changed_at,
-            changed_by=found.holder,
-        )
-    if found.change_path is not None:
-        same = (found.change_visit, found.change_path, found.change_typed) == (
-            change.visit_id,
-            change.path,
-            change.typed,
-        )
-        if not same or held is None:
-            raise ReusedChange("This change was made before, with other content.")
-        return held, found.revision
-    need_consent(connection, change.visit_id, change.consent, change.path)
-    version = held.version if held is not None else 0
-    if version != change.expected_version:
-        raise Stale(
-            held
-            or Entry(
-                path=change.path, value=None, typed="", version=0, changed_at=now, changed_by=""
-            )
-        )
-    new = {
-        "visit_id": change.visit_id,
-        "path": change.path,
-        "value": change.value,
-        "typed": change.typed,
-        "version": version + 1,
-        "member_id": change.member_id,
-    }
-    keys = {f"new_{name}": value for name, value in new.items()}
-    keys |= {"change": change.id, "now": now}
-    revision = connection.execute(PUT, keys).scalar_one()
-    if change.erase is not None:
-        erase(connection, change.visit_id, change.erase, now)
-    return (
-        Entry(
-            path=change.path,
-            value=change.value,
-            typed=change.typed,
-            version=version + 1,
-            changed_at=now,
-            changed_by=found.writer,
-        ),
-        revision,
-    )
-
-
-def _write_all(
-    connection: Connection, practice_id: UUID, changes: Sequence[Change], now: datetime
-) -> None:
-    """Apply changes that need no consent, in a few statements however many they are."""
-    counts = Counter(change.visit_id for change in changes)
-    mine = (
-        select(VisitRow.id)
-        .where(VisitRow.id.in_(counts), VisitRow.practice_id == practice_id)
-        .order_by(VisitRow.id)
-        .with_for_update()
-    )
-    if len(connection.execute(mine).all()) != len(counts):
-        raise NotFound("There is no such visit.")
-    held = {
-        (row.visit_id, row.path): row
-        for row in connection.execute(
-            select(EntryRow.__table__).where(EntryRow.visit_id.in_(counts))
-        )
-    }
-    rows = []
-    for change in changes:
-        before = held.get((change.visit_id, change.path))
-        version = before.version if before is not None else 0
-        if version != change.expected_version:
-            raise Stale(
-                Entry(
-                    path=change.path,
-                    value=before.value if before is not None else None,
-                    typed=before.typed if before is not None else "",
-                    version=version,
-                    changed_at=before.changed_at if before is not None else now,
-                    changed_by="",
-                )
-            )
-        rows.append(
-            {
-                "visit_id": change.visit_id,
-                "path": change.path,
-                "value": change.value,
-                "typed": change.typed,
-                "version": version + 1,
-                "member_id": change.member_id,
-            }
-        )
-    if not rows:
-        return
-    put = insert(EntryRow)
-    same = ("value", "typed", "version", "member_id", "changed_at")
-    put = put.on_conflict_do_update(
-        index_elements=["visit_id", "path"], set_={name: put.excluded[name] for name in same}
-    )
-    connection.execute(put, [{**row, "changed_at": now} for row in rows])
-    connection.execute(
-        insert(ChangeRow),
-        [
-            {**row, "id": change.id, "made_at": now}
-            for row, change in zip(rows, changes, strict=True)
-        ],
-    )
-    for visit_id, count in counts.items():
-        raised = update(VisitRow).where(VisitRow.id == visit_id)
-        connection.execute(raised.values(revision=VisitRow.revision + count))
-
-
-def _earlier(found: Iterable[tuple[str, str, str, float | str | None]]) -> tuple[EarlierVisit, ...]:
-    """Visits from lines of visit, day, path and value; the latest first."""
-    visits: dict[str, EarlierVisit] = {}
-    for visit, day, path, value in found:
-        if visit not in visits:
-            visits[visit] = EarlierVisit(
-                visit_id=UUID(visit), started_on=date.fromisoformat(day), values={}
-            )
-        visits[visit].values[path] = value
-    return tuple(sorted(visits.values(), key=lambda one: one.started_on, reverse=True))

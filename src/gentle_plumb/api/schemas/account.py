@@ -1,0 +1,122 @@
+"""Signing in, people and the practice."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Annotated, Literal
+from uuid import UUID
+
+from pydantic import BaseModel, StringConstraints
+
+from ...core.units import LengthUnit
+from ...services.models import Member, Practice, Session
+from .common import Address, Line, Name, New, Password, RequestModel
+
+
+class SignIn(RequestModel):
+    """Credentials."""
+
+    email: Annotated[str, StringConstraints(max_length=200)]
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class DemoPerson(BaseModel):
+    """Credentials shown in demo mode."""
+
+    email: str
+    password: str
+    says: str
+
+
+class Welcome(BaseModel):
+    """What the sign-in page may know."""
+
+    product: str = "Gentle Plumb"
+    demo: list[DemoPerson] = []
+
+
+class Me(BaseModel):
+    """The signed-in member."""
+
+    name: str
+    title: str
+    email: str
+    role: str
+    sees_health: bool
+    practice: str
+    time_zone: str
+    local_wording: str
+    unit: LengthUnit
+    csrf: str
+
+    @classmethod
+    def of(cls, session: Session, member: Member, practice: Practice) -> Me:
+        """From the records."""
+        return cls(
+            name=member.name,
+            title=member.title,
+            email=member.email,
+            role=member.role,
+            sees_health=member.sees_health,
+            practice=practice.name,
+            time_zone=practice.time_zone,
+            local_wording=practice.local_wording,
+            unit=practice.unit,
+            csrf=session.csrf,
+        )
+
+
+class PasswordChange(RequestModel):
+    """The present password and the next one."""
+
+    current: Annotated[str, StringConstraints(max_length=200)]
+    password: Password
+
+
+class SessionOut(BaseModel):
+    """A place where one is signed in; ``here`` is the one that asks."""
+
+    id: UUID
+    started_at: datetime
+    expires_at: datetime
+    browser: str
+    here: bool
+
+
+class HealthGrant(RequestModel):
+    """Whether a reader sees health data."""
+
+    sees_health: bool
+
+
+class PracticeIn(RequestModel):
+    """What an owner sets for the practice: its time zone (an IANA name) and its own wording."""
+
+    time_zone: Annotated[str, StringConstraints(max_length=60)]
+    local_wording: Annotated[str, StringConstraints(strip_whitespace=True, max_length=1000)]
+
+
+class MemberOut(BaseModel):
+    """A member, without secrets."""
+
+    id: UUID
+    name: str
+    title: str
+    email: str
+    role: str
+    sees_health: bool
+
+    @classmethod
+    def of(cls, member: Member) -> MemberOut:
+        """From the record."""
+        return cls(**{name: getattr(member, name) for name in cls.model_fields})
+
+
+class MemberIn(New):
+    """A new member."""
+
+    email: Address
+    name: Name
+    title: Line = ""
+    role: Literal["owner", "practitioner", "reader"]
+    password: Password

@@ -1,0 +1,141 @@
+"""Clients and their visits."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Annotated, Literal
+from uuid import UUID
+
+from pydantic import BaseModel, Field
+
+from ...core.intake import URGENCY
+from ...core.record import Record
+from ...core.visit import raised_red_flags
+from ...services.models import Client, PhotoHead, ReportHead, VisitLine
+from .common import Line, Name, New, RequestModel, Sex
+
+
+class ClientFacts(RequestModel):
+    """What is said of a client."""
+
+    name: Name
+    sex: Sex | None = None
+    work: Line = ""
+
+
+class ClientIn(New, ClientFacts):
+    """A new client."""
+
+
+class ClientChange(ClientFacts):
+    """A client corrected upon its version."""
+
+    version: Annotated[int, Field(ge=1, le=2_000_000_000)]
+
+
+class ClientOut(BaseModel):
+    """A client."""
+
+    id: UUID
+    name: str
+    sex: Sex | None
+    work: str
+    version: int
+
+    @classmethod
+    def of(cls, client: Client) -> ClientOut:
+        """From the record."""
+        return cls(**{name: getattr(client, name) for name in cls.model_fields})
+
+
+class VisitIn(New):
+    """A new visit."""
+
+    client_id: UUID
+
+
+class VisitLineOut(BaseModel):
+    """A visit in a list."""
+
+    id: UUID
+    client_id: UUID
+    client: str
+    work: str
+    practitioner: str
+    started_on: date
+    changed_at: datetime | None
+    follow_up: str | None
+    state: Literal["new", "draft", "signed", "changed"]
+    sign: str | None
+    shared_report: UUID | None
+
+    @classmethod
+    def of(cls, line: VisitLine) -> VisitLineOut:
+        """From the record; ``changed`` is signed, then changed again.
+
+        ``sign`` is what the gravest warning sign asks for that nobody has written an answer to.
+        """
+        waiting = [one for one in raised_red_flags(Record(line.signs)) if one.done is None]
+        if line.signed_at is not None:
+            same = line.signed_revision == line.visit.revision
+            state: Literal["new", "draft", "signed", "changed"] = "signed" if same else "changed"
+        else:
+            state = "draft" if line.visit.revision else "new"
+        return cls(
+            id=line.visit.id,
+            client_id=line.client.id,
+            client=line.client.name,
+            work=line.client.work,
+            practitioner=line.practitioner,
+            started_on=line.visit.started_on,
+            changed_at=line.changed_at,
+            follow_up=line.follow_up,
+            state=state,
+            sign=URGENCY[waiting[0].urgency] if waiting else None,
+            shared_report=line.shared_report,
+        )
+
+
+class ReportOut(BaseModel):
+    """A signed version."""
+
+    id: UUID
+    number: int
+    signed_by: str
+    signed_at: datetime
+    sha256: str
+    current: bool
+
+    @classmethod
+    def of(cls, report: ReportHead, revision: int) -> ReportOut:
+        """From the record; ``current`` while nothing has changed since."""
+        return cls(
+            id=report.id,
+            number=report.number,
+            signed_by=report.signed_by,
+            signed_at=report.signed_at,
+            sha256=report.sha256,
+            current=report.revision == revision,
+        )
+
+
+class PhotoOut(BaseModel):
+    """A kept photograph without its picture."""
+
+    id: UUID
+    width: int
+    height: int
+    size: int
+    added_by: str
+    added_at: datetime
+
+    @classmethod
+    def of(cls, photo: PhotoHead) -> PhotoOut:
+        """From the record."""
+        return cls(**{name: getattr(photo, name) for name in cls.model_fields})
+
+
+class SignatureIn(RequestModel):
+    """What is signed: the visit as it stood at this revision."""
+
+    revision: Annotated[int, Field(ge=0, le=2_000_000_000)]

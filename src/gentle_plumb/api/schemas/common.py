@@ -1,0 +1,60 @@
+"""Kinds of text that several requests share."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any, Literal
+from uuid import UUID
+
+from pydantic import BaseModel, ConfigDict, StringConstraints, model_validator
+
+from ...core.plain_text import check_texts
+from ...services.accounts import LEAST_PASSWORD
+from ...services.papers import ClientPaper
+
+Name = Annotated[
+    str,
+    StringConstraints(
+        strip_whitespace=True, min_length=1, max_length=200, pattern=r"^[^\x00-\x1f]*$"
+    ),
+]
+Line = Annotated[
+    str, StringConstraints(strip_whitespace=True, max_length=200, pattern=r"^[^\x00-\x1f]*$")
+]
+Password = Annotated[str, StringConstraints(min_length=LEAST_PASSWORD, max_length=200)]
+Address = Annotated[
+    str,
+    StringConstraints(
+        strip_whitespace=True, max_length=200, pattern=r"^[^@\s\x00-\x1f]+@[^@\s\x00-\x1f]+$"
+    ),
+]
+Sex = Literal["female", "male"]
+
+
+class RequestModel(BaseModel):
+    """Base of what comes in: nothing unknown is taken silently, and every text can be written.
+
+    Raises UnreadableValue with the field's path where a text is not.
+    """
+
+    model_config = ConfigDict(extra="forbid")
+
+    @model_validator(mode="before")
+    @classmethod
+    def _whole_texts(cls, given: Any) -> Any:
+        check_texts(given)
+        return given
+
+
+class New(RequestModel):
+    """Something new; its ``id`` is made on the page, so that it counts once however often it is sent."""
+
+    id: UUID
+
+
+class Draft(BaseModel):
+    """What a report says at a revision, what a signature waits for, and what it would sign."""
+
+    content: ClientPaper
+    missing: list[dict[str, str]]
+    summary: list[str]
+    revision: int

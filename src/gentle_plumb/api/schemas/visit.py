@@ -1,0 +1,169 @@
+"""A visit: entries, changes and the whole of it worked through."""
+
+from __future__ import annotations
+
+from datetime import date
+from typing import Annotated, Literal
+from uuid import UUID
+
+from pydantic import BaseModel, Field, StringConstraints
+
+from ...core.drawing import Scene
+from ...core.findings import Finding, Strain
+from ...core.presentation import (
+    ActionView,
+    CauseView,
+    GazeView,
+    JointView,
+    LaptopView,
+    MoveView,
+    PlanView,
+    PurchaseView,
+    RowView,
+    ZoneView,
+)
+from ...core.units import LengthUnit
+from ...core.visit import RaisedRedFlag, StepProgress
+from ...services.measured import Measured, RemeasureView
+from ...services.models import Entry
+from ...services.photo_views import PhotoView
+from ...services.workup import PrecautionView, RhythmView, Workup
+from .client import ClientOut, PhotoOut, ReportOut
+from .common import RequestModel
+
+
+class VisitOut(BaseModel):
+    """A visit with its entries."""
+
+    id: UUID
+    client: ClientOut
+    started_on: date
+    revision: int
+    entries: dict[str, Entry]
+    reports: list[ReportOut]
+    photos: list[PhotoOut]
+
+
+class ChangeIn(RequestModel):
+    """One change: what was typed into which field, upon which version of it."""
+
+    path: Annotated[str, StringConstraints(max_length=200)]
+    typed: Annotated[str, StringConstraints(max_length=8000)]
+    expected_version: Annotated[int, Field(ge=0, le=2_000_000_000)]
+    unit: LengthUnit = "cm"
+
+
+class RestOut(BaseModel):
+    """A rule that holds, or can't be told yet with the reason: in one sentence."""
+
+    id: str
+    subject: str
+    state: Literal["holds", "not assessable"]
+    text: str
+
+
+class VisitWorkup(BaseModel):
+    """A visit worked out, with its drawing."""
+
+    revision: int
+    rows: list[RowView]
+    plan: str
+    plans: list[PlanView]
+    fixes: list[PurchaseView]
+    moves: list[MoveView]
+    zones: list[ZoneView]
+    laptop: list[LaptopView]
+    gazes: list[GazeView]
+    bundle: dict[str, str]
+    order: list[str]
+    steps: list[StepProgress]
+    findings: list[Finding]
+    rest: list[RestOut]
+    hard: list[str]
+    worse: str | None
+    causes: list[CauseView]
+    unexplained: list[str]
+    actions: list[ActionView]
+    strain: list[Strain]
+    photos: list[PhotoView]
+    signs: list[RaisedRedFlag]
+    cares: list[PrecautionView]
+    display: str | None
+    measured: list[Measured]
+    doubtful: list[str]
+    again: list[RemeasureView]
+    table_origin: str
+    rhythms: list[RhythmView]
+    proposed_rhythm: str
+    joints: list[JointView]
+    notes: list[str]
+    standing_possible: bool
+    why_not_standing: str | None
+    hours: float
+    hours_doubt: str | None
+    over_found: float | None
+    over_set: float | None
+    scene: Scene
+
+    @classmethod
+    def of(cls, workup: Workup, scene: Scene, revision: int) -> VisitWorkup:
+        """From the workup."""
+        result = workup.result
+        return cls(
+            revision=revision,
+            rows=workup.rows,
+            plan=workup.plan,
+            plans=workup.plans,
+            fixes=workup.fixes,
+            moves=workup.moves,
+            zones=workup.zones,
+            laptop=workup.laptop,
+            gazes=workup.gazes,
+            bundle=dict(workup.through.bundle),
+            order=[f"{row.posture}.{row.key}" for row in workup.order],
+            steps=workup.steps,
+            findings=[found for found in workup.findings if found.state == "off"],
+            rest=[
+                RestOut(
+                    id=found.id,
+                    subject=found.subject,
+                    state=found.state,
+                    text=found.reason or found.cause,
+                )
+                for found in workup.findings
+                if found.state != "off"
+            ],
+            hard=workup.hard,
+            worse=workup.worse,
+            causes=workup.causes,
+            unexplained=workup.unexplained,
+            actions=workup.actions,
+            strain=workup.strain,
+            photos=workup.photos,
+            signs=workup.signs,
+            cares=workup.cares,
+            display=workup.display,
+            measured=workup.measured,
+            doubtful=workup.doubtful,
+            again=workup.again,
+            table_origin=workup.table[1],
+            rhythms=workup.rhythms,
+            proposed_rhythm=workup.proposed_rhythm,
+            joints=workup.joints,
+            notes=workup.notes,
+            standing_possible=result.standing.possible,
+            why_not_standing=workup.why_not_standing,
+            hours=workup.hours,
+            hours_doubt=workup.hours_doubt,
+            over_found=result.seated.over_found,
+            over_set=result.seated.over_set,
+            scene=scene,
+        )
+
+
+class ChangeOut(BaseModel):
+    """The entry as it is now; the visit worked out anew where that was asked for."""
+
+    entry: Entry
+    revision: int
+    worked: VisitWorkup | None = None

@@ -1,0 +1,63 @@
+"""People of a practice and their sessions."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+from zoneinfo import ZoneInfo
+
+from ...core.units import LengthUnit
+
+Role = Literal["owner", "practitioner", "reader"]
+WRITERS: tuple[Role, ...] = ("owner", "practitioner")
+
+
+@dataclass(frozen=True, kw_only=True)
+class Practice:
+    """A practice; ``local_wording`` is its own sentence about local rules for reports.
+
+    ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands.
+    """
+
+    id: UUID
+    name: str
+    unit: LengthUnit
+    local_wording: str
+    time_zone: str = "UTC"
+
+    def local(self, moment: datetime) -> datetime:
+        """A moment by the clock on the practice's wall."""
+        return moment.astimezone(ZoneInfo(self.time_zone))
+
+    def day(self, moment: datetime) -> date:
+        """The practice's day of a moment."""
+        return self.local(moment).date()
+
+
+@dataclass(frozen=True, kw_only=True)
+class Member:
+    """Somebody who signs in; ``sees_health`` is granted to readers one by one."""
+
+    id: UUID
+    practice_id: UUID
+    email: str
+    name: str
+    title: str
+    role: Role
+    password_hash: str
+    sees_health: bool = True
+
+
+@dataclass(frozen=True, kw_only=True)
+class Session:
+    """A signed-in browser; only a hash of its token is stored."""
+
+    id: UUID
+    token_hash: bytes
+    member_id: UUID
+    csrf: str
+    started_at: datetime
+    expires_at: datetime
+    browser: str = ""

@@ -1,0 +1,191 @@
+"""Clients, visits, what was typed in them, and their reports."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from datetime import date, datetime
+from typing import Any
+from uuid import UUID
+
+from ...core.body import Sex
+from ...core.record import Record, Value
+from .shared import MeasuringList, PopulationTable
+
+
+@dataclass(frozen=True, kw_only=True)
+class Client:
+    """A person who is helped; ``origin_id`` is the identifier in the file they came from."""
+
+    id: UUID
+    practice_id: UUID
+    name: str
+    sex: Sex | None
+    work: str
+    version: int = 1
+    origin_id: str | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Visit:
+    """One visit; ``revision`` counts its changes.
+
+    ``errors`` is the practitioner's error of one reading by dimension, mm, as it stood when the
+    visit began: a tolerance must not move while one measures. ``policies`` is what the practice
+    had chosen then: another choice later must not move a target that somebody has set.
+    """
+
+    id: UUID
+    practice_id: UUID
+    client_id: UUID
+    member_id: UUID
+    started_on: date
+    revision: int = 0
+    errors: Mapping[str, float] = field(default_factory=dict)
+    policies: Mapping[str, str] = field(default_factory=dict)
+    origin_id: str | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Entry:
+    """What a field of a visit holds: the value, and what was typed for it."""
+
+    path: str
+    value: float | str | None
+    typed: str
+    version: int
+    changed_at: datetime
+    changed_by: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class PhotoHead:
+    """A kept photograph without its picture; ``size`` in bytes, ``fov_deg`` where the camera told it."""
+
+    id: UUID
+    visit_id: UUID
+    width: int
+    height: int
+    fov_deg: float | None
+    size: int
+    sha256: str
+    added_by: str
+    added_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class ProcessedPhoto:
+    """A picture made fit to be kept: upright, without metadata, as JPEG."""
+
+    jpeg: bytes
+    width: int
+    height: int
+    fov_deg: float | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class ErasureScope:
+    """What a withdrawn consent takes with it: values at these paths, and the photographs.
+
+    ``families`` are paths with a ``*`` for the identifier of one of many.
+    """
+
+    paths: tuple[str, ...] = ()
+    families: tuple[str, ...] = ()
+    starts: tuple[str, ...] = ()
+    photos: bool = False
+
+
+@dataclass(frozen=True, kw_only=True)
+class EarlierVisit:
+    """What was measured at an earlier visit of the same client: values by path."""
+
+    visit_id: UUID
+    started_on: date
+    values: dict[str, Value]
+
+    @property
+    def record(self) -> Record:
+        """What was entered, read by field."""
+        return Record(self.values)
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitSnapshot:
+    """What working a visit out needs: the values by path, and the revision signed last.
+
+    ``earlier`` are the same client's visits before this day, the latest first; ``table`` and
+    ``listed`` what the visit chose of the practice's own, where it did.
+    """
+
+    visit: Visit
+    client: Client
+    values: dict[str, Value]
+    versions: int
+    signed_revision: int | None
+    photos: tuple[PhotoHead, ...] = ()
+    earlier: tuple[EarlierVisit, ...] = ()
+    table: PopulationTable | None = None
+    listed: MeasuringList | None = None
+
+    @property
+    def record(self) -> Record:
+        """What was entered, read by field."""
+        return Record(self.values)
+
+
+@dataclass(frozen=True, kw_only=True)
+class Change:
+    """One small change, with an id made on the page.
+
+    ``consent`` is the path that must hold ``yes`` for it to be kept; ``erase`` what it takes away.
+    """
+
+    id: UUID
+    visit_id: UUID
+    path: str
+    typed: str
+    value: float | str | None
+    expected_version: int
+    member_id: UUID
+    consent: str | None = None
+    erase: ErasureScope | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class ReportHead:
+    """A signed version: which revision of the visit it froze, and its PDF's digest."""
+
+    id: UUID
+    visit_id: UUID
+    number: int
+    revision: int
+    sha256: str
+    signed_by: str
+    signed_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class Report(ReportHead):
+    """A signed version with its frozen content."""
+
+    content: dict[str, Any]
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitLine:
+    """A visit in a list; ``signs`` are its entries about warning signs.
+
+    ``shared_report`` is the latest signed version, where the client's consent to a copy for the
+    workplace stands.
+    """
+
+    visit: Visit
+    client: Client
+    practitioner: str
+    changed_at: datetime | None
+    follow_up: str | None
+    signs: Mapping[str, float | str | None]
+    signed_at: datetime | None
+    signed_revision: int | None
+    shared_report: UUID | None

@@ -1,0 +1,79 @@
+"""Rows of the database as the services' models."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from datetime import date
+from uuid import UUID
+
+from ..core.body import SEXES
+from ..core.choices import one_of
+from ..services.models import Client, EarlierVisit, Entry, ReportHead, Visit
+from .models import ClientRow, EntryRow, ReportRow, VisitRow
+
+
+def client_of(row: ClientRow) -> Client:
+    """The client a row holds."""
+    return Client(
+        id=row.id,
+        practice_id=row.practice_id,
+        name=row.name,
+        sex=one_of(SEXES, row.sex),
+        work=row.work,
+        version=row.version,
+        origin_id=row.origin_id,
+    )
+
+
+def visit_of(row: VisitRow) -> Visit:
+    """The visit a row holds."""
+    return Visit(
+        id=row.id,
+        practice_id=row.practice_id,
+        client_id=row.client_id,
+        member_id=row.member_id,
+        started_on=row.started_on,
+        revision=row.revision,
+        errors=row.errors or {},
+        policies=row.policies or {},
+        origin_id=row.origin_id,
+    )
+
+
+def entry_of(row: EntryRow, by: str) -> Entry:
+    """The entry a row holds, with the name of who changed it."""
+    return Entry(
+        path=row.path,
+        value=row.value,
+        typed=row.typed,
+        version=row.version,
+        changed_at=row.changed_at,
+        changed_by=by,
+    )
+
+
+def head_of(row: ReportRow) -> ReportHead:
+    """The signed version a row holds, without content and PDF."""
+    return ReportHead(
+        id=row.id,
+        visit_id=row.visit_id,
+        number=row.number,
+        revision=row.revision,
+        sha256=row.sha256,
+        signed_by=row.signed_by,
+        signed_at=row.signed_at,
+    )
+
+
+def earlier_visits(
+    found: Iterable[tuple[str, str, str, float | str | None]],
+) -> tuple[EarlierVisit, ...]:
+    """Visits from lines of visit, day, path and value; the latest first."""
+    visits: dict[str, EarlierVisit] = {}
+    for visit, day, path, value in found:
+        if visit not in visits:
+            visits[visit] = EarlierVisit(
+                visit_id=UUID(visit), started_on=date.fromisoformat(day), values={}
+            )
+        visits[visit].values[path] = value
+    return tuple(sorted(visits.values(), key=lambda one: one.started_on, reverse=True))
