@@ -28,6 +28,7 @@ from rich.table import Table
 from sqlalchemy import text
 
 from gentle_plumb.config import ROOT
+from gentle_plumb.core.record import fields
 from gentle_plumb.hosting import run
 from gentle_plumb.hosting.postgres import Cluster, free_port
 from gentle_plumb.storage import make_engine
@@ -189,7 +190,7 @@ def _browser_row(table: Table, caller: CurrentUser, address: str, rounds: int) -
         page.get_by_role("button", name="Sign in").click()
         page.get_by_role("heading", name="Today").wait_for()
         page.goto(f"{address}/visits/{caller.visit}/look")
-        seat = page.get_by_role("textbox", name="Seat, loaded", exact=True)
+        seat = page.get_by_role("textbox", name=fields.found.seat.label, exact=True)
         page.get_by_test_id("elevation").wait_for()
         watch = Stopwatch(page, "keydown", "event.key === 'Tab'")
         for index in range(max(12, rounds // 3)):
@@ -300,9 +301,9 @@ def _photo_times(page: Page, address: str, rounds: int) -> tuple[list[float], li
               (row) => row.textContent.startsWith('Elbow') && row.textContent.includes('±'))"""
         )
         read.append((time.perf_counter() - start) * 1000)
-        page.get_by_role("button", name="Erase this photograph").click()
-        page.get_by_role("button", name="Erase it").click()
-        page.get_by_role("button", name="Erase it").wait_for(state="hidden")
+        page.get_by_role("button", name="Delete this photo").click()
+        page.get_by_role("button", name="Delete", exact=True).click()
+        page.get_by_role("button", name="Delete", exact=True).wait_for(state="hidden")
     return shown, read
 
 

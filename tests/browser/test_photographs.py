@@ -75,6 +75,6 @@ def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, progr
     x, y = ear.get_attribute("aria-label").split()[1:3]
     desk.keyboard.press("ArrowLeft")
     expect(desk.get_by_role("button", name=f"Ear, {int(x) - 1} {y} px")).to_be_visible()
-    desk.get_by_role("button", name="Erase this photograph").click()
-    desk.get_by_role("button", name="Delete").click()
+    desk.get_by_role("button", name="Delete this photo").click()
+    desk.get_by_role("button", name="Delete", exact=True).click()
     expect(pictures).to_have_count(1)

@@ -222,7 +222,7 @@ function Correct({ client, onDone }: { client: Client; onDone: () => void }) {
               Keep the client
             </Button>
             <Button type="submit" disabled={typed.trim() !== client.name.trim() || erase.isPending}>
-              Erase everything
+              Delete everything
             </Button>
           </div>
         </form>
@@ -240,10 +240,10 @@ function Correct({ client, onDone }: { client: Client; onDone: () => void }) {
           {error && <Notice role="alert">{error.message}</Notice>}
           <div className="flex justify-between gap-2">
             <Button type="submit" look="next" disabled={change.isPending}>
-              Keep the change
+              Save
             </Button>
             <Button look="quiet" onClick={() => setErasing(true)}>
-              Erase this client …
+              Delete this client …
             </Button>
           </div>
         </form>

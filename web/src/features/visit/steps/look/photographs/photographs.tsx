@@ -171,12 +171,12 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
   return (
     <>
       <Button look="quiet" className="-ml-4" onClick={() => setAsking(true)}>
-        <Trash2 size={16} aria-hidden="true" /> Erase this photograph
+        <Trash2 size={16} aria-hidden="true" /> Delete this photo
       </Button>
       <Modal
         open={asking}
         onOpenChange={setAsking}
-        title="Erase this photograph?"
+        title="Delete this photo?"
         says="The photo and its points will be deleted permanently."
       >
         <Button
