@@ -185,9 +185,11 @@ def parse_number(text: str, *, field: str, what: str, unit: str) -> float:
     return float(cleaned.replace(",", ".").replace("−", "-"))
 
 
+_DECIMALS: dict[LengthUnit, int] = {"mm": 0, "cm": 1, "in": 2}
+
+
 def _rounded(value_mm: float, unit: LengthUnit) -> str:
-    decimals = {"mm": 0, "cm": 1, "in": 2}[unit]
-    text = f"{value_mm / MM_PER[unit]:.{decimals}f}"
+    text = f"{value_mm / MM_PER[unit]:.{_DECIMALS[unit]}f}"
     return text[1:] if text.startswith("-") and float(text) == 0 else text
 
 

@@ -84,13 +84,12 @@ def advice(facts: Facts, do: str, moves: Moves, posture: str) -> Advice:
     posture : {"seated", "standing"}
 
     """
-    rows = {
-        row.key: row
-        for row in facts.result.of("standing" if posture == "standing" else "seated").rows
-    }
+    if not moves:
+        return Advice(instruction=do.strip(), directions=())
+    changes = facts.changes["standing" if posture == "standing" else "seated"]
     agree, directions = [], []
     for key, sign, words in moves:
-        change = rows[key].change if key in rows else None
+        change = changes.get(key)
         if change is not None and change * sign > LEAST_MOVE_MM:
             agree.append(words)
             directions.append(Direction(quantity=key, sign=1 if sign > 0 else -1))

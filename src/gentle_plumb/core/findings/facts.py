@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from ..assessment import VisitAssessment
-from ..fit import Case, FitResult
+from ..fit import Case, FitResult, Posture
 from ..intake import REGIONS, DiscomfortOften
 from ..photo import PhotoReading
 from ..record import Record, fields
@@ -54,6 +54,14 @@ class Facts:
         )
 
     @cached_property
+    def changes(self) -> dict[Posture, dict[str, float | None]]:
+        """The change that was worked out for each quantity of each posture, in its unit."""
+        return {
+            one.posture: {row.key: row.change for row in one.rows}
+            for one in (self.result.seated, self.result.standing)
+        }
+
+    @cached_property
     def standing_share(self) -> float:
         """Share of the hours at the desk that are spent standing now; 0 where not recorded."""
         standing, whole = self.record[fields.ask.standing_hours], sum(self.case.hours.values())
@@ -66,6 +74,16 @@ class Facts:
 
         Where nobody said how long they stand, sitting has all hours and standing is unknown.
         """
+        asked = (tasks, posture)
+        if asked not in self._hours:
+            self._hours[asked] = self._hours_of(tasks, posture)
+        return self._hours[asked]
+
+    @cached_property
+    def _hours(self) -> dict[tuple[tuple[str, ...], str], float | None]:
+        return {}
+
+    def _hours_of(self, tasks: tuple[str, ...], posture: str) -> float | None:
         if not self.case.hours:
             return None
         if posture == "standing" and self.record[fields.ask.standing_hours] is None:

@@ -57,10 +57,9 @@ def rank(found: Finding) -> tuple[bool, bool, int, float, float]:
 
 
 def _decided(found: Finding, facts: Facts) -> Finding:
+    """Return a finding with what the practitioner said of it."""
     asked, record = fields.work.finding(found.record_id), facts.record
     verdict, words = record[asked.verdict], record[asked.words]
-    if verdict is None and words is None:
-        return found
     return replace(found, verdict=verdict, words=words, dismissed_for=record[asked.reason])
 
 
@@ -105,6 +104,10 @@ def findings(facts: Facts) -> list[Finding]:
         reason.
 
     """
-    found = [_decided(one, facts) for one in _all(facts) if one is not None] + _own(facts)
+    said = set(facts.record.members(fields.work.FINDINGS))
+    found = [one for one in _all(facts) if one is not None]
+    if said:
+        found = [_decided(one, facts) if one.record_id in said else one for one in found]
+    found += _own(facts)
     off = sorted((one for one in found if one.state == "off"), key=rank)
     return off + [one for one in found if one.state != "off"]

@@ -23,9 +23,9 @@ from ..record import Field, When
 from .finding import Act, Doer
 
 
-@dataclass(frozen=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True, eq=False)
 class Rule:
-    """What every kind has.
+    """What every kind has. Rules are compared by identity: each is there once.
 
     ``mechanism`` is what it has in common with others; ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
     count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
@@ -53,7 +53,7 @@ class Rule:
     adds: str = ""
 
 
-@dataclass(frozen=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True, eq=False)
 class Answer(Rule):
     """Off where ``field`` has one of ``wrong``. ``weight`` 0 to 1 is how far off that counts.
 
@@ -72,7 +72,7 @@ class Answer(Rule):
     wrong_under: tuple[str, str, tuple[str, ...]] | None = None
 
 
-@dataclass(frozen=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True, eq=False)
 class Amount(Rule):
     """Off where the number in ``field`` is under ``least`` or over ``most``.
 
@@ -86,7 +86,7 @@ class Amount(Rule):
     deg_per_unit: float = 0.0
 
 
-@dataclass(frozen=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True, eq=False)
 class Angle(Rule):
     """Off where a photograph's ``reading`` is outside by more than its own error."""
 
@@ -96,7 +96,7 @@ class Angle(Rule):
     under: str = ""
 
 
-@dataclass(frozen=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True, eq=False)
 class Pair(Rule):
     """Off where ``fails`` says so of two values of the record; ``words`` tells the two apart."""
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from functools import cache
 from typing import Any
 
 from ..observation import HABITS, SHARE, HabitOften, HabitSide
@@ -20,6 +21,24 @@ SAME = 0.5
 
 
 # ---- kinds of rule -------------------------------------------------------------------------
+
+
+@cache
+def rule_draft(rule: Rule, subject: str, posture: str = "") -> Draft:
+    """Return what every finding of a rule says, whatever the visit."""
+    return bare_draft(rule, subject, **({"posture": posture} if posture else {}))
+
+
+@cache
+def in_order(rule: Rule, subject: str, cause: str, posture: str = "") -> Finding:
+    """Return that a rule holds, where nothing of the visit but that is said."""
+    return rule_draft(rule, subject, posture)(cause=cause, joint="")
+
+
+@cache
+def unanswered(rule: Rule, subject: str, reason: str, posture: str = "") -> Finding:
+    """Return that a rule can't be held against a visit, and why."""
+    return rule_draft(rule, subject, posture)(state="not assessable", reason=reason)
 
 
 def bare_draft(rule: Rule, subject: str, id: str | None = None, **more: Any) -> Draft:
@@ -48,17 +67,17 @@ def judge_answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
     """Return the finding of an answer that speaks for one; None for another."""
     if not facts.record.holds(rule.only_if):
         return None
-    said, bare = facts.record[rule.field], bare_draft(rule, subject)
+    said = facts.record[rule.field]
     if said is None:
-        return bare(state="not assessable", reason=rule.asked or f"{rule.title}: not recorded.")
+        return unanswered(rule, subject, rule.asked or f"{rule.title}: not recorded.")
     wrong = rule.wrong
     if rule.wrong_under is not None:
         name, value, more = rule.wrong_under
         wrong += more if getattr(facts.case.policy, name) == value else ()
     if said not in wrong:
-        return bare(
-            cause=f"Looked at and not found: {rule.title[0].lower()}{rule.title[1:]}.", joint=""
-        )
+        cause = f"Looked at and not found: {rule.title[0].lower()}{rule.title[1:]}."
+        return in_order(rule, subject, cause)
+    bare = rule_draft(rule, subject)
     note = facts.record.said(rule.note) if rule.note is not None else ""
     evidence = (
         f"Recorded: {dict(rule.field.choices)[said]}",
@@ -100,20 +119,20 @@ def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     """Return the finding of a number outside its limits; None within them."""
     if not facts.record.holds(rule.only_if):
         return None
-    value, bare = facts.record[rule.field], bare_draft(rule, subject)
+    value = facts.record[rule.field]
     if value is None:
-        return bare(state="not assessable", reason=f"{rule.title}: not recorded.")
+        return unanswered(rule, subject, f"{rule.title}: not recorded.")
     at = _shown(value, rule.field, facts)
     least, most = rule.least, rule.most
     band = limits_text(least, most, lambda end: _shown(end, rule.field, facts))
     past = past_limits(value, least, most)
     if not past:
-        return bare(cause=f"{rule.title}: {at}, in its band.", joint="")
+        return rule_draft(rule, subject)(cause=f"{rule.title}: {at}, in its band.", joint="")
     limit = least if past < 0 else most
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return with_load(
         facts,
-        bare,
+        rule_draft(rule, subject),
         cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
         why=rule.why,
         **advice(facts, rule.do, rule.moves, "seated"),
@@ -146,10 +165,10 @@ def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
     if not facts.record.holds(rule.only_if):
         return None
     values = [facts.record[field] for field in rule.fields]
-    bare = bare_draft(rule, subject)
     one, other = values
     if one is None or other is None:
-        return bare(state="not assessable", reason=f"{rule.title}: needs both lengths.")
+        return unanswered(rule, subject, f"{rule.title}: needs both lengths.")
+    bare = rule_draft(rule, subject)
     shown = rule.words.format(
         *(
             _shown(value, field, facts)
@@ -175,17 +194,16 @@ def judge_habit(facts: Facts, rule: Answer) -> Finding:
     """Return the finding of a habit that was seen."""
     habit = HABITS[rule.id.removeprefix("habit_")]
     posture = "standing" if habit.posture == "standing" else "seated"
-    bare = bare_draft(rule, "Habits", posture=posture)
     if posture == "standing" and facts.case.own_seat:
-        return bare(state="not assessable", reason=f"{rule.title}: seated in a wheelchair.")
+        reason = f"{rule.title}: seated in a wheelchair."
+        return unanswered(rule, "Habits", reason, posture)
     seen = facts.seen.get(habit.id)
     if seen is None:
         if facts.watched:
-            return bare(cause=f"{rule.title}: looked for, not seen.", joint="")
-        return bare(
-            state="not assessable",
-            reason=f"{rule.title}: not marked, and nobody said that nothing else was seen.",
-        )
+            return in_order(rule, "Habits", f"{rule.title}: looked for, not seen.", posture)
+        reason = f"{rule.title}: not marked, and nobody said that nothing else was seen."
+        return unanswered(rule, "Habits", reason, posture)
+    bare = rule_draft(rule, "Habits", posture)
     note = facts.record.said(fields.seen.habit[habit.id].note)
     how = ["Seen", seen.often.label.lower() if seen.often else "frequency not recorded"]
     if seen.side:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
+from functools import cached_property
 from typing import Literal
 
 from ..body import Body
@@ -60,7 +61,11 @@ class Case:
         return self.person.stands and not self.own_seat
 
     def standing(self) -> Case:
-        """The same case under the policy for standing."""
+        """The same case under the policy for standing, made once."""
+        return self._standing
+
+    @cached_property
+    def _standing(self) -> Case:
         if self.standing_policy is None:
             return self
         return replace(self, policy=self.standing_policy, standing_policy=None)

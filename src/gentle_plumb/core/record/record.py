@@ -53,6 +53,6 @@ class Record:
         seen = dict.fromkeys(
             path.removeprefix(start).split(".", 1)[0]
             for path, value in self.values.items()
-            if value is not None and path.startswith(start)
+            if path.startswith(start) and value is not None
         )
         yield from seen

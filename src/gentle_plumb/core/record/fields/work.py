@@ -20,7 +20,8 @@ ANGLES = {
 }
 """Angles of the policy that can be typed for one visit, degrees."""
 OWN_FINDINGS = "work.own"
-"""What the path of a finding of one's own begins with."""
+FINDINGS = "work.finding"
+"""What the paths of findings begin with: of one's own, and of the rules."""
 
 
 class Severity(Choice):
@@ -125,7 +126,7 @@ policy = {
 @lru_cache(maxsize=512)
 def finding(id: str) -> FindingFields:
     """Return what is kept of the practitioner's word on one finding; ``id`` as in its path."""
-    at = Place(f"work.finding.{id}", "Findings", "findings")
+    at = Place(f"{FINDINGS}.{id}", "Findings", "findings")
     return FindingFields(
         verdict=at.choice("verdict", "Verdict", Verdict),
         words=at.words("words", "My wording", health=True),
