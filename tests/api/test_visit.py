@@ -58,7 +58,7 @@ def test_a_visit_works_itself_out_in_the_unit_asked_for(owner):
     cm, inches = (rows(owner.worked(visit, unit=unit)) for unit in ("cm", "in"))
     seat = cm["seated.seat"]
     assert (seat["setting"], seat["found"], seat["change"]) == ("51.0", "47.0", "up 4.0")
-    assert seat["limits"][0].startswith("chair stops at 51.0 cm")
+    assert seat["limits"][0].startswith("chair stops at 51.0 cm")
     assert inches["seated.seat"]["setting"] == "20.08"
     assert cm["seated.footrest"]["setting"] == cm["seated.footrest"]["change"].removeprefix("up ")
 
@@ -100,8 +100,8 @@ def test_signed_is_frozen_and_later_changes_make_a_new_version(owner, clock):
     assert (first["number"], second["number"]) == (1, 2)
     assert owner.http.get(f"/api/reports/{first['id']}.pdf").content == before
     after = owner.http.get(f"/api/reports/{second['id']}.pdf").content
-    assert "45.5 cm" in text_of(before)
-    assert "50.0 cm" in text_of(after)
+    assert "45.5 cm" in text_of(before)
+    assert "50.0 cm" in text_of(after)
 
 
 def test_the_paper_says_what_was_found_and_done(owner, clock):
@@ -113,8 +113,8 @@ def test_the_paper_says_what_was_found_and_done(owner, clock):
     assert reader.trailer["/Root"]["/MarkInfo"]["/Marked"]
     for words in (
         "Zoë Ångström-Łęcka",
-        "45.5 cm",
-        "43.0 cm",
+        "45.5 cm",
+        "43.0 cm",
         "20 sit · 8 stand · 2 move",
         spoken_date(weeks_on(clock)),
         "Draft. Not signed.",

@@ -102,12 +102,12 @@ def test_a_finding_does_not_ask_for_what_the_plan_adds():
 def test_an_action_says_from_where_to_where_and_from_what():
     visit = analysed()
     texts = {one.id: action_text(one, "cm") for one in visit.actions()}
-    assert texts["set.seated.seat"] == "Seat: raise from 47.0 cm to 51.0 cm from the floor."
-    assert texts["set.seated.surface"] == "Surface: leave at 74.0 cm from the floor."
+    assert texts["set.seated.seat"] == "Seat: raise from 47.0 cm to 51.0 cm from the floor."
+    assert texts["set.seated.surface"] == "Surface: leave at 74.0 cm from the floor."
     views = action_views(visit.actions(), visit.causes().causes, "in")
     seat = next(one for one in views if one.id == "set.seated.seat")
     assert (seat.text, seat.changes) == (
-        "Seat: raise from 18.50 in to 20.08 in from the floor.",
+        "Seat: raise from 18.50 in to 20.08 in from the floor.",
         True,
     )
 
@@ -124,7 +124,7 @@ def test_a_practice_can_say_it_in_its_own_language():
 def test_joints_and_minutes_are_said_by_their_terms():
     assert say_joint("wrist", -28) == "Wrist flexion 28°"
     assert say_joint("wrist", 12) == "Wrist extension 12°"
-    assert (say_minutes(-8.2), say_minutes(0.2)) == ("−8 min", "0 min")
+    assert (say_minutes(-8.2), say_minutes(0.2)) == ("−8 min", "0 min")
 
 
 def test_an_aim_that_fits_worse_is_told():

@@ -284,7 +284,7 @@ def test_the_ground_rule_is_to_scale():
     line = next(m for m in scene.marks if (m.role, m.part) == ("rule", "distance"))
     left, _, right, _ = spread(line)
     assert right - left == pytest.approx(540 * scene.px_per_mm, abs=0.2)
-    assert "54.0 cm" in [m.text for m in scene.marks if m.role == "rule-value"]
+    assert "54.0 cm" in [m.text for m in scene.marks if m.role == "rule-value"]
 
 
 def test_words_in_a_printed_drawing_are_escaped():

@@ -69,7 +69,7 @@ def test_two_numbers_held_against_each_other():
     pair = {"look.pointer.length": 110.0, "measure.hand_length.first": 250.0}
     assert judged(HOURS | {"look.pointer.length": 110.0})["pointer_size"].state == "not assessable"
     off = judged(HOURS | pair)["pointer_size"]
-    assert (off.state, off.evidence) == ("off", ("Pointer 11.0 cm long, hand 25.0 cm",))
+    assert (off.state, off.evidence) == ("off", ("Pointer 11.0 cm long, hand 25.0 cm",))
     assert (
         judged(HOURS | pair | {"measure.hand_length.first": 180.0})["pointer_size"].state == "holds"
     )
@@ -104,7 +104,7 @@ def test_habits_not_marked_are_not_seen_only_once_somebody_looked():
     assert judged({**marked, "look.watched": "yes"})["habit_slumping"].state == "holds"
     wrist = found["habit_wrist_back"]
     assert wrist.evidence == ("Seen, often, right side",)
-    assert wrist.sum == "6 h × 60 × 0.45 of the time × 20° ÷ 30° = 108 min"
+    assert wrist.sum == "6 h × 60 × 0.45 of the time × 20° ÷ 30° = 108 min"
 
 
 def test_a_picture_too_near_the_bands_end_to_tell_does_not_tell():

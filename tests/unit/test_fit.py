@@ -26,7 +26,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
     assert (
         [limit.text for limit in seat.limits]
         == [
-            "chair stops at 510 mm, 54 mm lower than its target"  # the thighs would stop it at 540: that decides nothing
+            "chair stops at 510 mm, 54 mm lower than its target"  # the thighs would stop it at 540: that decides nothing
         ]
     )
     assert (seat.cost.joint, round(seat.cost.over, 1)) == ("elbow", -3.4)
@@ -34,7 +34,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
     assert not result.standing.possible
     assert (
         result.standing.why_not
-        == "No work standing at this desk: desk fixed at 740 mm, 238 mm lower than its target."
+        == "No work standing at this desk: desk fixed at 740 mm, 238 mm lower than its target."
     )
 
 
@@ -185,12 +185,12 @@ def test_findings_say_cause_before_instruction_worst_first():
     found = [one for one in judged(case, "cm") if one.state == "off"]
     assert [one.key for one in found] == ["mouse", "screen_top"]
     assert found[0].cause == (
-        "Mouse 45.0 cm, 10.5 cm further out than its target: "
+        "Mouse 45.0 cm, 10.5 cm further out than its target: "
         "the upper arm stands out from the body (shoulder abduction 32°)."
     )
-    assert found[0].instruction == "Bring in by 10.5 cm to 34.5 cm."
+    assert found[0].instruction == "Bring in by 10.5 cm to 34.5 cm."
     assert found[1].cause.startswith(
-        "Screen top 103.3 cm, 11.0 cm lower than its target: the neck bends down"
+        "Screen top 103.3 cm, 11.0 cm lower than its target: the neck bends down"
     )
     assert found[1].instruction.startswith("Raise by 1")
 

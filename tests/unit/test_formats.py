@@ -59,7 +59,7 @@ def test_there_are_the_four_worked_examples():
     assert len(EXAMPLES) == 4
     fixed = json.loads((FORMATS / "examples" / "fixed-desk.result.json").read_text("utf-8"))
     seat = next(row for row in fixed["result"]["seated"]["rows"] if row["key"] == "seat")
-    assert seat["limits"][0]["text"] == "chair stops at 510 mm, 54 mm lower than its target"
+    assert seat["limits"][0]["text"] == "chair stops at 510 mm, 54 mm lower than its target"
 
 
 def test_the_command_prints_json_and_a_table():
@@ -70,7 +70,7 @@ def test_the_command_prints_json_and_a_table():
         capture_output=True,
         env={"PYTHONPATH": str(ROOT / "src"), "COLUMNS": "200"},
     )
-    assert "chair stops at 510 mm, 54 mm lower than its target" in table.stdout
+    assert "chair stops at 510 mm, 54 mm lower than its target" in table.stdout
     plain = plumb_fit(FIXED)
     assert json.loads(plain.stdout)["format"] == "gentle-plumb-fit-2"
     assert plumb_fit("-", text=FIXED.read_text("utf-8")).stdout == plain.stdout
@@ -155,7 +155,7 @@ def test_a_result_is_saved_as_csv_and_as_a_drawing(tmp_path):
     seat = next(line for line in lines if line["key"] == "seat")
     assert (seat["unit"], seat["limits"]) == (
         "mm",
-        "chair stops at 510 mm, 54 mm lower than its target",
+        "chair stops at 510 mm, 54 mm lower than its target",
     )
 
 

@@ -197,7 +197,7 @@ def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
     assert ids[0] in ("risers", "sit_stand")
     assert not {"seat_cushion", "high_chair"} & set(ids)
     shown = plan_views(worked, "cm")[0][0]
-    assert shown.lacks[0].startswith("Thighs or armrests do not fit under the desk: 8.0 cm short")
+    assert shown.lacks[0].startswith("Thighs or armrests do not fit under the desk: 8.0 cm short")
 
 
 def test_keys_out_of_reach_count_and_are_said():

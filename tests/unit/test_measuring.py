@@ -122,20 +122,20 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
     [
         (
             {"elbow_height_standing": 1320, "shoulder_height_standing": 1310},
-            "Elbow height, standing 132.0 cm can't be above shoulder height, standing. One of them is off.",
+            "Elbow height, standing 132.0 cm can't be above shoulder height, standing. One of them is off.",
         ),
         (
             {"knee_height": 565},
-            "Knee height 56.5 cm is usually 60 to 160 mm more than popliteal height; here it is not.",
+            "Knee height 56.5 cm is usually 6.0 to 16.0 cm more than popliteal height; here it is not.",
         ),
         (
             {"shoulder_elbow_length": 380},
-            "Shoulder height, seated 55.5 cm less elbow height, seated should come to "
+            "Shoulder height, seated 55.5 cm less elbow height, seated should come to "
             "shoulder-elbow length, within 15 %; here it does not.",
         ),
         (
             {"hand_length": 158},
-            "Elbow-fingertip length 43.0 cm is 2.1 to 2.7 times the hand length; here it is not.",
+            "Elbow-fingertip length 43.0 cm is 2.1 to 2.7 times the hand length; here it is not.",
         ),
     ],
 )
@@ -172,7 +172,7 @@ def test_doubts_speak_in_the_unit_on_show_and_name_the_day_before():
     said = SHEET | pair("knee_height", 500, 500)
     before = {"knee_height": Earlier(mm=540, sd_mm=3, on="2026-05-04")}
     text = doubts(Record(said), body(said), "in", before)[0].text
-    assert text.startswith("Knee height 19.69 in; on 4 May 2026 it was 21.26 in.")
+    assert text.startswith("Knee height 19.69 in; on 4 May 2026 it was 21.26 in.")
 
 
 @pytest.mark.parametrize(

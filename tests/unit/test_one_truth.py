@@ -210,10 +210,10 @@ def test_a_number_is_the_same_in_list_drawing_set_and_plan(seed):
         for action in visit.actions():
             if (action.posture, action.quantity) == ("seated", key) and action.to_value:
                 said = say_amount(QUANTITIES[key], action.to_value, "cm")
-                assert said == f"{row.setting} cm", (seed, key)
+                assert said == f"{row.setting} cm", (seed, key)
                 assert said in action_text(action, "cm"), (seed, key)
     shown = {one.label: one.value for one in plan_view(visit.chosen_plan(), "cm").seated}
     for label, value in shown.items():
         key = next(one.key for one in QUANTITIES.values() if one.label == label)
         if key != "mouse":
-            assert value == f"{rows['seated', key].setting} cm", (seed, label)
+            assert value == f"{rows['seated', key].setting} cm", (seed, label)

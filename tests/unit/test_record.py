@@ -31,7 +31,7 @@ def test_refusal_names_field_value_range_and_unit():
         900,
         "mm",
     )
-    assert error.message == "Seat height, client seated: 4.6 cm is outside 25.0 to 90.0 cm."
+    assert error.message == "Seat height, client seated: 4.6 cm is outside 25.0 to 90.0 cm."
 
 
 @pytest.mark.parametrize(

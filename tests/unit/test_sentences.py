@@ -81,7 +81,7 @@ def test_thighs_that_stand_in_a_tray_are_said():
     )
     told = judged(case)["seated.thighs"]
     assert (told.state, told.safety) == ("off", True)
-    assert told.cause == "The thighs do not fit: they stand 2.1 cm in what is over them."
+    assert told.cause == "The thighs do not fit: they stand 2.1 cm in what is over them."
 
 
 def test_a_screen_at_its_own_target_is_no_fault():

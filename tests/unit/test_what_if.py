@@ -91,7 +91,7 @@ def test_what_can_not_be_read_is_said_and_the_rest_counts(bram):
         )
     )
     assert [one.field for one in tried.troubles] == ["work.seated.seat", "work.number.recline"]
-    assert "25.0 to 90.0 cm" in tried.troubles[0].detail
+    assert "25.0 to 90.0 cm" in tried.troubles[0].detail
     assert next(row for row in tried.rows if row.key == "surface").setting == "70.0"
 
 
@@ -104,7 +104,7 @@ def test_a_hand_that_tries_buys_nothing_on_its_way():
 
     high = footrest(**{"work.seated.seat": "54"})
     assert high.setting == footrest().setting == "13.0"
-    assert high.limits == ["the feet's support ends at 13.0 cm, 3.1 cm short"]
+    assert high.limits == ["the feet's support ends at 13.0 cm, 3.1 cm short"]
 
 
 def test_the_visits_own_findings_go_come_or_stay(bram):

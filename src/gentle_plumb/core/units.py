@@ -185,6 +185,8 @@ def parse_number(text: str, *, field: str, what: str, unit: str) -> float:
     return float(cleaned.replace(",", ".").replace("−", "-"))
 
 
+NO_BREAK = "\u00a0"
+"""Between a number and its unit, so that no line ends between them."""
 _DECIMALS: dict[LengthUnit, int] = {"mm": 0, "cm": 1, "in": 2}
 
 
@@ -194,16 +196,16 @@ def _rounded(value_mm: float, unit: LengthUnit) -> str:
 
 
 def format_length(value_mm: float, unit: LengthUnit, *, with_unit: bool = False) -> str:
-    """Show a length: whole millimetres, tenths of a centimetre, hundredths of an inch.
+    r"""Show a length: whole millimetres, tenths of a centimetre, hundredths of an inch.
 
     Examples
     --------
     >>> format_length(462.04, "cm"), format_length(462.04, "in", with_unit=True)
-    ('46.2', '18.19 in')
+    ('46.2', '18.19\xa0in')
 
     """
     text = _rounded(value_mm, unit).replace("-", "−")
-    return f"{text} {unit}" if with_unit else text
+    return f"{text}{NO_BREAK}{unit}" if with_unit else text
 
 
 def fine_length(value_mm: float, unit: LengthUnit) -> str:

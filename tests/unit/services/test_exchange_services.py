@@ -39,7 +39,7 @@ def test_a_file_that_says_otherwise_is_refused_whole_and_nothing_is_written(worl
     extra = line.replace(",stature,first,1612,161.2 cm", ",hand_length,first,175,17.5 cm")
     for changed, reason in (
         (raw.replace("1612,161.2 cm", "1622,162.2 cm") + extra, "here it is “161.2 cm” already"),
-        (raw + extra.replace("175,17.5 cm", "1750,175 cm"), "outside 100 to 270 mm"),
+        (raw + extra.replace("175,17.5 cm", "1750,175 cm"), "outside 100 to 270 mm"),
         (raw + extra.replace("Odile", "Somebody"), "differs from line 2"),
         (
             raw + extra.replace("175,17.5", "1750,175") + "\r\n" + extra.replace("2026", "x"),

@@ -146,9 +146,9 @@ def test_the_report_says_what_was_measured_and_where_it_is_from(world, clock):
     ).content.model_dump(mode="json")
     said = {line["label"]: (line["value"], line["how"]) for line in draft["body"]}
     assert said == {
-        "Stature": ("161.0 cm", "Measured by the client"),
-        "Hand length": ("17.5 cm", "mean of two"),
-        "Knee height": ("50.1 cm", f"Carried over from {spoken_date(first)}, 3 months old"),
+        "Stature": ("161.0 cm", "Measured by the client"),
+        "Hand length": ("17.5 cm", "mean of two"),
+        "Knee height": ("50.1 cm", f"Carried over from {spoken_date(first)}, 3 months old"),
         "Foot length": ("", "left out: clothing is in the way"),
     }
     assert "body" not in draft["workplace"]

@@ -249,11 +249,11 @@ def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
         mode="json"
     )
     heights = [row["before"] for row in draft["table"] if not row["before"].endswith("°")]
-    assert {text.split(" ")[-1] for text in heights if text != "–"} == {unit}
+    assert {text.split(" ")[-1] for text in heights if text != "–"} == {unit}
     others = {"cm", "mm", "in"} - {unit}
     said = " ".join(found["cause"] for cause in draft["causes"] for found in cause["findings"])
-    assert f" {unit}" in said
-    assert not any(f"0 {other}" in said for other in others if other != "in")
+    assert f" {unit}" in said
+    assert not any(f"0 {other}" in said for other in others if other != "in")
 
 
 def test_the_draft_holds_before_target_and_after(demo_world):
@@ -263,7 +263,7 @@ def test_the_draft_holds_before_target_and_after(demo_world):
         mode="json"
     )
     seat = next(row for row in draft["table"] if row["label"] == "Seat")
-    assert (seat["before"], seat["target"], seat["after"]) == ("45.5 cm", "43.2 cm", "43.0 cm")
+    assert (seat["before"], seat["target"], seat["after"]) == ("45.5 cm", "43.2 cm", "43.0 cm")
     assert seat["left"] == ""  # two millimetres are less than a tape can tell
     assert "Footrest" not in {row["label"] for row in draft["table"]}
     assert draft["rhythm"]["sit"] + draft["rhythm"]["stand"] + draft["rhythm"]["move"] == 450
@@ -280,7 +280,7 @@ def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
     )
     assert {row["posture"] for row in draft["table"]} == {"seated"}
     assert {joint["posture"] for joint in draft["joints"]} == {"seated"}
-    assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0 cm")
+    assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0 cm")
     assert draft["estimated"] == ["hand breadth", "hand length"]
 
 
@@ -341,7 +341,7 @@ def test_the_desks_display_is_told_what_to_show(demo_world):
     world, owner, lines = demo_world
     _, workup = world.visits.worked(owner, lines["Odile"].visit.id, "cm")
     row = next(row for row in workup.rows if (row.posture, row.key) == ("seated", "surface"))
-    assert workup.display == "The display reads 2.0 cm too low."
+    assert workup.display == "The display reads 2.0 cm too low."
     assert float(row.setting) - float(row.dial) == pytest.approx(2.0)
 
 

@@ -8,6 +8,8 @@ from __future__ import annotations
 
 from math import floor
 
+from ..units import NO_BREAK
+
 CAP_DEG = 30.0
 """Degrees outside a band that count in full; more count no more. Source: house-strain."""
 
@@ -42,14 +44,14 @@ def whole_minutes(minutes: float) -> int:
 
 
 def sum_text(*, hours: float, share: float, over_deg: float) -> str:
-    """The arithmetic in words.
+    r"""The arithmetic in words.
 
     >>> sum_text(hours=4, share=0.5, over_deg=45)
-    '4 h × 60 × 0.5 of the time × 30° (capped) ÷ 30° = 120 min'
+    '4\xa0h × 60 × 0.5 of the time × 30° (capped) ÷ 30° = 120\xa0min'
 
     """
     part = f" × {share:g} of the time" if share != 1 else ""
     over = min(abs(over_deg), CAP_DEG)
     capped = " (capped)" if abs(over_deg) > CAP_DEG else ""
     minutes = strain_minutes(hours=hours, share=share, over_deg=over_deg)
-    return f"{hours:.3g} h × 60{part} × {over:.3g}°{capped} ÷ {CAP_DEG:.0f}° = {whole_minutes(minutes)} min"
+    return f"{hours:.3g}{NO_BREAK}h × 60{part} × {over:.3g}°{capped} ÷ {CAP_DEG:.0f}° = {whole_minutes(minutes)}{NO_BREAK}min"

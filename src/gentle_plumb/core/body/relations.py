@@ -11,7 +11,7 @@ class Relation:
     """A number made of some dimensions, and between which ends it lies. Source: house-relations.
 
     ``of`` are the dimensions, the one to ask about first; ``words`` says what must hold, with the names of
-    the others after the first in its braces.
+    the others after the first in its braces, and both ends as lengths where it is one.
     """
 
     of: tuple[str, ...]
@@ -43,7 +43,7 @@ def _between(longer: str, shorter: str, low: float, high: float) -> Relation:
         made=lambda a, b: a - b,
         low=low,
         high=high,
-        words=f"is usually {low:g} to {high:g} mm more than {{0}}; here it is not",
+        words="is usually {low} to {high} more than {0}; here it is not",
     )
 
 

@@ -6,6 +6,7 @@ from typing import Any, TypedDict
 
 from ..assessment import strain_minutes, sum_text, whole_minutes
 from ..observation import Moves
+from ..units import NO_BREAK
 from .facts import Facts
 from .finding import Direction, Finding, grade
 from .strain import region_of
@@ -52,7 +53,7 @@ def with_load(
     elif hours is not None:
         minutes = hours * 60 * share * weight
         part = f" × {share:g} of the time" if share != 1 else ""
-        text = f"{hours:g} h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)} min"
+        text = f"{hours:g}{NO_BREAK}h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)}{NO_BREAK}min"
     region = region_of(joint, whole["region"])
     felt = tuple(one.text for one in facts.felt if region and one.load == region)
     return bare(

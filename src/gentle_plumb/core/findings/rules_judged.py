@@ -9,6 +9,7 @@ from typing import Any
 from ..observation import HABITS, SHARE, HabitOften, HabitSide
 from ..record import Field, fields
 from ..units import format_length
+from ..words import with_unit
 from .drafts import Advice, Draft, advice, with_load
 from .facts import Facts
 from .finding import Finding
@@ -103,7 +104,7 @@ def _shown(value: float, field: Field[float], facts: Facts) -> str:
         return format_length(value, facts.unit, with_unit=True)
     unit = field.unit
     number = f"{value:g}".replace("-", "−")
-    return f"{number}{'' if unit in ('°', '%') else ' '}{unit}".strip()
+    return with_unit(number, unit)
 
 
 def limits_text(least: float | None, most: float | None, say: Callable[[float], str]) -> str:

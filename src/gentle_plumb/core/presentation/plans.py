@@ -5,12 +5,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..assessment import HardLimits, whole_minutes
+from ..assessment import HardLimits
 from ..catalogue import QUANTITIES, Tier
 from ..fit import TAPE_MM, UNREACHABLE_DEG
 from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase
 from ..units import LengthUnit, format_length
-from ..words import say, say_amount, say_length
+from ..words import say, say_amount, say_length, say_minutes
 from ..workstation import Settings
 
 
@@ -82,7 +82,7 @@ class PurchaseView:
 
 
 def _minutes(minutes: float | None) -> str | None:
-    return None if minutes is None else f"{whole_minutes(minutes)} min a day"
+    return None if minutes is None else f"{say_minutes(minutes)} a day"
 
 
 def _both(over: float, minutes: float | None) -> str:

@@ -12,7 +12,7 @@ from ..catalogue import QUANTITIES
 from ..fit import NO_LIMIT, SAME_MM, TAPE_MM, FitRow, terms_parts
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults, question_of
 from ..record import Record
-from ..units import LengthUnit, format_length
+from ..units import NO_BREAK, LengthUnit, format_length
 from ..words import bare_amount, say_change, say_degrees
 from .origins import origin_text
 
@@ -114,7 +114,7 @@ def _sum_and_parts(row: FitRow, unit: LengthUnit) -> tuple[str, str]:
     """Return a target and what it is made of, in words."""
     if row.unit == "mm":
         return terms_parts(row.terms, unit)
-    sign = "°" if row.unit == "deg" else " %"
+    sign = "°" if row.unit == "deg" else f"{NO_BREAK}%"
     parts = ", ".join(
         f"{plain(term.value)}{sign} {term.label}"
         for term in row.terms

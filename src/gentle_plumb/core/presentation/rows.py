@@ -13,6 +13,7 @@ from ..policy import RuleSet
 from ..record import Record, fields
 from ..sources import SOURCES
 from ..units import LengthUnit
+from ..words import say_percent
 from .row_parts import (
     LEAST_LEFT_OVER,
     About,
@@ -193,5 +194,5 @@ def chance_text(row: FitRow) -> str | None:
     if chance is None:
         return None
     if chance < 0.01 or chance > 0.99:
-        return "under 1 %" if chance < 0.01 else "over 99 %"
-    return f"{100 * chance:.0f} %"
+        return f"{'under' if chance < 0.01 else 'over'} {say_percent(1 if chance < 0.01 else 99)}"
+    return say_percent(100 * chance)

@@ -89,7 +89,7 @@ def _exchange(record: Record, a: str, b: str, unit: LengthUnit) -> tuple[Fix, ..
         for mine, theirs in both:
             other = record[theirs]
             if mine in record or other is not None:
-                fixes.append(Fix(mine.id, _length(other, unit) if other else ""))
+                fixes.append(Fix(mine.id, f"{format_length(other, unit)} {unit}" if other else ""))
     return tuple(fixes)
 
 
@@ -128,7 +128,10 @@ def _text(question: Question, unit: LengthUnit) -> str:
         )
     if question.kind == "relation" and question.relation is not None:
         others = [_label(name).lower() for name in question.others]
-        return f"{label} {value} {question.relation.words.format(*others)}. One of them is off."
+        relation = question.relation
+        low, high = format_length(relation.low, unit), _length(relation.high, unit)
+        words = relation.words.format(*others, low=low, high=high)
+        return f"{label} {value} {words}. One of them is off."
     if said is None:
         return f"{label} {value}: is it right?"
     near = _length(said.mm, unit)

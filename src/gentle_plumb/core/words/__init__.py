@@ -11,6 +11,7 @@ from .numbers import (
     say_minutes,
     say_percent,
     unit_of,
+    with_unit,
 )
 
 __all__ = [
@@ -26,4 +27,5 @@ __all__ = [
     "say_minutes",
     "say_percent",
     "unit_of",
+    "with_unit",
 ]

@@ -5,16 +5,24 @@ from __future__ import annotations
 from math import floor
 
 from ..catalogue import JOINTS, Quantity
-from ..units import LengthUnit, format_difference, format_length
+from ..units import NO_BREAK, LengthUnit, format_difference, format_length
 
-UNIT_WORDS = {"deg": "°", "%": " %"}
+
+def with_unit(number: str, unit: str) -> str:
+    r"""Return a finished number with its unit: no space before a degree sign, an unbreaking one else.
+
+    >>> with_unit("46.2", "cm"), with_unit("95", "°"), with_unit("7", "")
+    ('46.2\xa0cm', '95°', '7')
+
+    """
+    return f"{number}{unit}" if unit in ("°", "") else f"{number}{NO_BREAK}{unit}"
 
 
 def say_length(value_mm: float, unit: LengthUnit) -> str:
-    """Return a length with its unit.
+    r"""Return a length with its unit.
 
     >>> say_length(462.04, "cm")
-    '46.2 cm'
+    '46.2\xa0cm'
 
     """
     return format_length(value_mm, unit, with_unit=True)
@@ -32,24 +40,24 @@ def say_degrees(value: float, digits: int = 0) -> str:
 
 
 def say_percent(value: float) -> str:
-    """Return a whole per cent.
+    r"""Return a whole per cent.
 
     >>> say_percent(125.0)
-    '125 %'
+    '125\xa0%'
 
     """
-    return f"{value:.0f} %"
+    return f"{value:.0f}{NO_BREAK}%"
 
 
 def say_minutes(minutes: float) -> str:
-    """Return strain minutes, halves up; less than none is a true minus.
+    r"""Return strain minutes, halves up; less than none is a true minus.
 
     >>> say_minutes(178.5), say_minutes(-2.2)
-    ('179 min', '−2 min')
+    ('179\xa0min', '−2\xa0min')
 
     """
     whole = floor(abs(minutes) + 0.5)
-    return f"{'−' if minutes < 0 and whole else ''}{whole} min"
+    return f"{'−' if minutes < 0 and whole else ''}{whole}{NO_BREAK}min"
 
 
 def say_amount(quantity: Quantity, value: float, unit: LengthUnit) -> str:

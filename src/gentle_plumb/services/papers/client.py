@@ -13,7 +13,7 @@ from ...core.presentation import JointView, RowView, chosen_otherwise, hard_limi
 from ...core.record import FIELDS, Record, fields
 from ...core.units import LengthUnit
 from ...core.visit import spoken_date
-from ...core.words import say_length
+from ...core.words import say_length, with_unit
 from ...core.workstation import Settings
 from ..measured import Measured
 from ..models import Practice, VisitSnapshot
@@ -144,23 +144,22 @@ def _figure(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
 
 def paper_row(row: RowView) -> PaperRow:
     """Return a row as a line of the table."""
-    unit = "°" if row.unit == "°" else f" {row.unit}"
     target = row.setting if row.setting is not None else row.target
     note = row.limits[0] if row.limits else row.reason if target is None else None
     if row.overruled:
         note = f"set by the practitioner: {row.overrule_reason or 'no reason given'}"
-        note += f" (computed: {row.computed}{unit})" if row.computed else ""
+        note += f" (computed: {with_unit(row.computed, row.unit)})" if row.computed else ""
 
-    def with_unit(text: str | None) -> str:
-        return f"{text}{unit}" if text is not None else "–"
+    def said(text: str | None) -> str:
+        return with_unit(text, row.unit) if text is not None else "–"
 
     return PaperRow(
         posture=row.posture,
         label=row.label,
-        before=with_unit(row.found),
-        target=("~" if row.estimated else "") + with_unit(target),
-        after=with_unit(row.left) + (" (set, not re-measured)" if row.left_unmeasured else ""),
-        left=with_unit(row.left_over) if row.left_over else "",
+        before=said(row.found),
+        target=("~" if row.estimated else "") + said(target),
+        after=said(row.left) + (" (set, not re-measured)" if row.left_unmeasured else ""),
+        left=said(row.left_over) if row.left_over else "",
         note=note or "",
     )
 
@@ -202,7 +201,7 @@ def _plan(workup: Workup, unit: LengthUnit) -> PaperPlan:
         ],
         cautions=plan.cautions,
         moves=[
-            f"{one.label}: {one.seated} to {one.standing} {unit} ({one.by})"
+            f"{one.label}: {one.seated} to {with_unit(one.standing or '', unit)} ({one.by})"
             if one.by
             else f"{one.label}: {one.text}"
             for one in workup.moves
@@ -268,7 +267,7 @@ def _strain(workup: Workup) -> list[PaperStrain]:
 
 
 def _dimension(one: Measured, unit: LengthUnit) -> PaperDimension:
-    value = f"{one.value} {unit}" if one.value else ""
+    value = with_unit(one.value, unit) if one.value else ""
     how = one.source or one.by if one.value else f"left out: {(one.skipped or '').lower()}"
     return PaperDimension(
         label=one.label, value=value, plus_minus=one.plus_minus or "", how=how or ""
@@ -291,7 +290,11 @@ def _noted(record: Record, unit: LengthUnit) -> list[str]:
             continue
         said = str(value)
         if isinstance(value, float | int):
-            said = say_length(value, unit) if field.kind == "length" else f"{value:g} {field.unit}"
+            said = (
+                say_length(value, unit)
+                if field.kind == "length"
+                else with_unit(f"{value:g}", field.unit)
+            )
         elif field.choices:
             said = dict(field.choices).get(value, value)
         found.append(f"{field.group}, {field.label.lower()}: {said.strip()}")

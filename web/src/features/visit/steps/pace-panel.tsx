@@ -71,9 +71,9 @@ function Totals({ rhythm }: { rhythm: Rhythm }) {
       <span className="figures mt-1 block text-sm">
         {parts
           .filter(([, minutes]) => minutes > 0)
-          .map(([name, minutes]) => `${Math.round(minutes)} min ${name}`)
+          .map(([name, minutes]) => `${Math.round(minutes)}\u00a0min ${name}`)
           .join(" · ")}
-        {` · ${changes} changes · ${Math.round(longest_sit)} min seated at a stretch`}
+        {` · ${changes} changes · ${Math.round(longest_sit)}\u00a0min seated at a stretch`}
       </span>
     </>
   );

@@ -49,7 +49,7 @@ export function Findings() {
             <Strokes severity={cause.severity} />
             <span className="flex-1">{cause.title}</span>
             {cause.minutes !== null && (
-              <span className="figures text-sm font-normal">{cause.minutes} min a day</span>
+              <span className="figures text-sm font-normal">{cause.minutes}&nbsp;min a day</span>
             )}
           </h3>
           {cause.explains.length > 0 && (
@@ -141,7 +141,7 @@ function One({ found, open, onToggle }: { found: Found; open: boolean; onToggle:
           )}
         </span>
         <span className="figures text-right text-sm">
-          {found.joint && found.minutes != null && <b>{Math.round(found.minutes)} min</b>}
+          {found.joint && found.minutes != null && <b>{Math.round(found.minutes)}&nbsp;min</b>}
           {found.verdict === "accepted" && <span className="block text-soft">accepted</span>}
         </span>
       </button>

@@ -200,7 +200,7 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
             </span>
             {one.seated && (
               <span className="figures text-right">
-                {one.seated} to {one.standing} {unit}
+                {one.seated} to {one.standing}&nbsp;{unit}
                 <span className="block font-semibold">{one.by}</span>
               </span>
             )}
