@@ -9,5 +9,5 @@ export default defineConfig({
   build: { target: "es2022", sourcemap: false },
   worker: { format: "es", plugins: () => [coreInPage()] },
   server: { proxy: { "/api": "http://127.0.0.1:8750" } },
-  test: { environment: "node", include: ["src/**/*.test.ts"] },
+  test: { environment: "node", include: ["src/**/*.test.{ts,tsx}"] },
 });

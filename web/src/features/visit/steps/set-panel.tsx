@@ -104,7 +104,7 @@ export function SetPanel() {
 }
 
 function withUnit(row: Row, text: string | null): string {
-  return text === null ? "–" : `${text}${row.unit === "°" ? "°" : ` ${row.unit}`}`;
+  return text === null ? "–" : `${text}${row.unit === "°" ? "°" : `\u00a0${row.unit}`}`;
 }
 
 /** What is to be done beside the settings: the same actions as plans and report have. */

@@ -1,0 +1,51 @@
+// @vitest-environment jsdom
+import { screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { expect, test } from "vitest";
+import { aField, aRow, aWorkup, renderInVisit } from "@/test/visit";
+import { Targets } from "./targets";
+
+const limited = aRow({
+  ...{ key: "surface", label: "Surface", state: "stopped", limits: ["thighs stop it at 64.4 cm"] },
+});
+const left = aRow({ key: "lumbar", label: "Lumbar pad", state: "as_found", change: "0" });
+
+test("only what has to move is counted, by its state and not by its words", () => {
+  const order = ["seated.seat", "seated.surface", "seated.lumbar"];
+  renderInVisit(<Targets />, { worked: aWorkup({ rows: [aRow(), limited, left], order }) });
+  expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Two things to set");
+  const surface = screen.getByRole("button", { name: /Surface/ });
+  expect(surface.textContent).toContain("thighs stop it at 64.4 cm");
+  expect(screen.getByRole("button", { name: /Lumbar pad/ }).textContent).toContain("as found");
+});
+
+test("what does not fit at all is said before any degrees", () => {
+  const hard = ["Thighs or armrests do not fit under the desk: 3.0 cm short."];
+  renderInVisit(<Targets />, { worked: aWorkup({ hard, over_set: 0 }) });
+  expect(screen.getByText(hard[0] ?? "")).toBeTruthy();
+  expect(screen.queryByText(/Degrees outside the bands/)).toBeNull();
+});
+
+test("what is still missing is listed, and one press leads to it", async () => {
+  const shoe = aField({
+    id: "ask.shoe_seated",
+    label: "Heel, seated",
+    group: "Shoes",
+    needed: true,
+  });
+  const unknown = aRow({ target: null, setting: null, change: null, state: "unknown" });
+  const done = renderInVisit(<Targets />, {
+    fields: [shoe],
+    worked: aWorkup({ rows: [unknown] }),
+  });
+  const missing = screen.getByRole("list", { name: "Missing" });
+  await userEvent.click(within(missing).getByRole("button", { name: "Heel, seated" }));
+  expect(done.seek).toHaveBeenCalledWith("ask.shoe_seated");
+});
+
+test("a dimension in doubt puts its name over the targets", async () => {
+  const done = renderInVisit(<Targets />, { worked: aWorkup({ doubtful: ["Arm length"] }) });
+  expect(screen.getByText("In doubt, so every target with it: arm length.")).toBeTruthy();
+  await userEvent.click(screen.getByRole("button", { name: "Check in Measure" }));
+  expect(done.go).toHaveBeenCalledWith("measure");
+});

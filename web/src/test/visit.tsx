@@ -1,0 +1,126 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, render } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { afterEach, vi } from "vitest";
+import type { ChangeQueue, FieldState } from "@/features/visit/saving/change-queue";
+import { type Field, VisitContext, type VisitState } from "@/features/visit/visit-context";
+import type { WhatIfStore } from "@/features/visit/what-if/what-if-store";
+import type { Schemas } from "@/shared/api/client";
+
+type Row = Schemas["RowView"];
+type Workup = Schemas["VisitWorkup"];
+
+afterEach(cleanup);
+
+/** A target of 44.0 cm, found at 48.0 cm: to be set, and nothing in the way. */
+export function aRow(over: Partial<Row> = {}): Row {
+  return {
+    ...{ key: "seat", posture: "seated", label: "Seat", unit: "cm", why: "Feet flat." },
+    ...{ status: "off", state: "to_set", reason: null, target: "44.0", band: "42.0 to 45.0" },
+    ...{ plus_minus: "0.8", terms: "44.0 = 44.0 lower leg", made_of: "44.0 lower leg" },
+    ...{ setting: "44.0", found: "48.0", change: "down 4.0", left: null, left_unmeasured: false },
+    ...{ left_over: null, limits: [], limited: false, cost: null, cost_off: false },
+    ...{ estimated: [], retake: null, overruled: false, overrule_reason: null, check: null },
+    ...{ dial: null, computed: null, chance: "99 %", datum: "from the floor", drag: null },
+    about: { inputs: [], chosen: [], source: "iso-9241-5" },
+    at: { target: 440, low: 420, high: 450, setting: 440, sd: 8, found: 480, left: null },
+    ...over,
+  };
+}
+
+export function aFinding(over: Partial<Schemas["Finding"]> = {}): Schemas["Finding"] {
+  return {
+    ...{ id: "seated.seat", subject: "Settings", mechanism: "feet", title: "Seat", state: "off" },
+    ...{ cause: "Seat 48.0 cm, 4.0 cm higher than its target.", why: "", advice: "", adds: "" },
+    ...{
+      instruction: "Lower by 4.0 cm to 44.0 cm.",
+      key: "seat",
+      posture: "seated",
+      region: "knee",
+    },
+    ...{ joint: "", minutes: 88, severity: "marked", evidence: ["As found 48.0 cm"], felt: [] },
+    ...{ source: "iso-9241-5", safety: false, health: false, own: false, directions: [] },
+    ...{ act: "arrange", who: "practitioner" },
+    ...over,
+  };
+}
+
+export function anAction(over: Partial<Schemas["ActionView"]> = {}): Schemas["ActionView"] {
+  return {
+    ...{ id: "add.footrest", field: "add-footrest", kind: "add", heading: "Add", text: "Footrest" },
+    ...{ who: "Practitioner", when: "today", price: "small", temporary: false, state: "open" },
+    ...{ posture: "seated", step: "", changes: true, resolves: ["The feet hang"] },
+    ...over,
+  };
+}
+
+export function aField(over: Partial<Field> = {}): Field {
+  return {
+    ...{ id: "set.seated.seat", step: "set", group: "Set", label: "Seat", kind: "length" },
+    ...{ section: "set", help: "", unit: "cm", low: 250, high: 900, choices: [], needed: false },
+    ...{ part: "", when: [], health: false, pair: "", noted_only: false },
+    ...over,
+  };
+}
+
+/** A yes-or-no question of the record. */
+export function aQuestion(id: string, label: string): Field {
+  const choices: Field["choices"] = [
+    ["yes", "Yes"],
+    ["no", "No"],
+  ];
+  return aField({ id, label, kind: "choice", choices });
+}
+
+export function aWorkup(over: Partial<Workup> = {}): Workup {
+  const scene: Schemas["Scene"] = { width: 1, height: 1, marks: [] } as unknown as Schemas["Scene"];
+  return {
+    ...{ revision: 1, rows: [aRow()], plan: "room", plans: [], fixes: [], moves: [], zones: [] },
+    ...{ laptop: [], gazes: [], bundle: {}, order: ["seated.seat"], steps: [], findings: [] },
+    ...{ rest: [], hard: [], worse: null, causes: [], unexplained: [], actions: [], strain: [] },
+    ...{ photos: [], signs: [], cares: [], display: null, measured: [], doubtful: [], again: [] },
+    ...{ table_origin: "", rhythms: [], proposed_rhythm: "", joints: [], notes: [], scene },
+    ...{ standing_possible: false, why_not_standing: null, hours: 6, hours_doubt: null },
+    ...{ over_found: 8, over_set: 0 },
+    ...over,
+  };
+}
+
+export function cell(typed: string): FieldState {
+  return { typed, version: 1, held: null, state: "kept", problem: null };
+}
+
+/** What a panel did: everything it typed, sought and went to. */
+export type Done = ReturnType<typeof spies>;
+
+function spies() {
+  return { type: vi.fn(), typeAll: vi.fn(), go: vi.fn(), seek: vi.fn(), setActive: vi.fn() };
+}
+
+/** Render a panel in a visit; what is not said is an open visit with one seat to set. */
+export function renderInVisit(panel: ReactNode, over: Partial<VisitState> = {}): Done {
+  const done = spies();
+  const { go, seek, setActive, type, typeAll } = done;
+  const queue = { type, typeAll, onFlush: () => () => {} } as unknown as ChangeQueue;
+  const nothing = {};
+  const bench = { subscribe: () => () => {}, read: () => nothing } as unknown as WhatIfStore;
+  const catalogue = {
+    ...{ families: [], sources: {}, signs: [], urgencies: {}, consents: [] },
+  } as unknown as Schemas["Fields"];
+  const state: VisitState = {
+    visit: {} as Schemas["VisitOut"],
+    ...{ catalogue, fields: [aField()], queue, cells: new Map(), worked: aWorkup(), unit: "cm" },
+    ...{ readOnly: false, step: "work", active: null, setActive, picked: null, sought: null, seek },
+    ...{ setTape: () => {}, setHabits: () => {}, stageRoom: null, takeStage: () => {} },
+    ...{ part: null, setPart: () => {}, go, bench },
+    ...over,
+  };
+  const queries = new QueryClient();
+  queries.setQueryData(["me"], { name: "Ines Calloway" });
+  render(
+    <QueryClientProvider client={queries}>
+      <VisitContext.Provider value={state}>{panel}</VisitContext.Provider>
+    </QueryClientProvider>,
+  );
+  return done;
+}
