@@ -148,7 +148,7 @@ HOUSE_FIT: dict[str, Source] = {
     "house-keyboard": Source(
         kind="house",
         title="Half widths of keyboards from the B key; home row 70 mm from the front edge",
-        note="Right edge about 300 with a number block, 215 without, 160 compact; left about 150.",
+        note="Right edge about 300 with a number pad, 215 without, 160 compact; left about 150.",
     ),
     "house-mouse": Source(
         kind="house",

@@ -118,7 +118,7 @@ class KeyboardKind(Choice):
     """Shape and width of the keyboard."""
 
     FULL = "full", "Full width"
-    NO_NUMBER_BLOCK = "no_number_block", "Tenkeyless (no number block)"
+    NO_NUMBER_BLOCK = "no_number_block", "Tenkeyless (no number pad)"
     COMPACT = "compact", "Compact"
     SPLIT = "split", "Split"
     TENTED = "tented", "Split, tented"
