@@ -70,12 +70,12 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         if name == "findings":
             page.get_by_role("button", name="Elbow away from the side").click()
         if name == "measure":
-            page.get_by_role("button", name="doubtful: Forearm and hand").click()
+            page.get_by_role("button", name="doubtful: Elbow-fingertip length").click()
         if name == "trying":
             page.get_by_role("button", name="Night").click()
             page.get_by_text("Worked out in this page").wait_for(timeout=60_000)
             page.get_by_label("Surface", exact=True).first.fill("70")
-            page.get_by_label("Back leans", exact=True).fill("18")
+            page.get_by_label("Recline", exact=True).fill("18")
             page.get_by_text("Findings of this visit").wait_for()
             page.get_by_role("region", name="Result of the trial").evaluate(
                 "one => one.scrollIntoView()"

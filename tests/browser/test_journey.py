@@ -158,7 +158,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     seat = desk.get_by_role("button", name=re.compile("^next Seat"))
     expect(seat).to_contain_text("42.3")
     seat.click()
-    expect(desk.get_by_text("42.3 = 41.3 lower leg + 2.5 shoe − 1.5 relief")).to_be_visible()
+    expect(desk.get_by_text("42.3 = 41.3 popliteal height + 2.5 shoe − 1.5 relief")).to_be_visible()
 
     desk.get_by_role("button", name="Continue to Set").click()
     while desk.get_by_role("button", name="Set to target").is_visible():

@@ -47,8 +47,8 @@ def test_thighs_decide_where_the_top_is_thick():
 
 def test_terms_of_a_seat_read_as_a_sum():
     man = fit(usual_case("male")).row("seated", "seat")
-    assert terms_text(man.terms) == "450 = 440 lower leg + 25 shoe − 15 relief"
-    assert terms_text(man.terms, "cm") == "45.0 = 44.0 lower leg + 2.5 shoe − 1.5 relief"
+    assert terms_text(man.terms) == "450 = 440 popliteal height + 25 shoe − 15 relief"
+    assert terms_text(man.terms, "cm") == "45.0 = 44.0 popliteal height + 2.5 shoe − 1.5 relief"
 
 
 @given(...)

@@ -301,7 +301,7 @@ def test_overruled_flags_follow_the_practitioner(world):
     assert (row.setting, row.change, row.terms) == (
         "44.0",
         "down 2.0",
-        "42.0 = 41.0 lower leg + 2.5 shoe − 1.5 relief",
+        "42.0 = 41.0 popliteal height + 2.5 shoe − 1.5 relief",
     )
 
 

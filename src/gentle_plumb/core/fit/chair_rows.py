@@ -46,7 +46,7 @@ def seat_depth_row(case: Case) -> FitRow:
         middle = (policy.knee_gap_low + policy.knee_gap_high) / 2
         label = f"gap of {middle:g} fingers" if fingers else "gap behind the knee"
         return (
-            Term(label="thigh", value=body.mm("buttock_popliteal_length")),
+            Term(label="buttock-popliteal length", value=body.mm("buttock_popliteal_length")),
             Term(label=label, value=-gap(body, middle)),
         )
 

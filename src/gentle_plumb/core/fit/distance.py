@@ -23,7 +23,7 @@ def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
     if policy.distance_rule == "near":
         terms = [Term(label=why, value=least)]
     else:
-        terms = [Term(label="arm", value=body.mm("upper_limb_length"))]
+        terms = [Term(label="arm length", value=body.mm("upper_limb_length"))]
         if policy.distance_rule == "fist":
             terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
         terms.append(Term(label="eye forward of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))

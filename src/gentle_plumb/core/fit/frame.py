@@ -34,7 +34,7 @@ def legs_terms(body: Body, case: Case) -> tuple[Term, ...]:
         thigh_slope_deg=policy.thigh_slope,
     )
     return (
-        Term(label="lower leg", value=leg),
+        Term(label="popliteal height", value=leg),
         Term(label="shoe", value=shoe),
         Term(label="relief", value=-policy.relief),
         Term(label="thigh slope", value=whole - leg - shoe + policy.relief),

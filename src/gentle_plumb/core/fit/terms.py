@@ -1,4 +1,4 @@
-"""The terms a target is made of, and how they read: ``450 = 440 lower leg + 25 shoe − 15 relief``."""
+"""The terms a target is made of, and how they read: ``450 = 440 popliteal height + 25 shoe − 15 relief``."""
 
 from __future__ import annotations
 
@@ -26,8 +26,8 @@ def terms_parts(terms: Sequence[Term], unit: LengthUnit = "mm") -> tuple[str, st
 
     Examples
     --------
-    >>> terms_parts([Term(label="lower leg", value=440), Term(label="shoe", value=25)], "cm")
-    ('46.5', '44.0 lower leg + 2.5 shoe')
+    >>> terms_parts([Term(label="popliteal height", value=440), Term(label="shoe", value=25)], "cm")
+    ('46.5', '44.0 popliteal height + 2.5 shoe')
 
     """
     grain = {"mm": 1.0, "cm": 1.0, "in": 0.254}[unit]
@@ -52,9 +52,9 @@ def terms_text(terms: Sequence[Term], unit: LengthUnit = "mm") -> str:
 
     Examples
     --------
-    >>> terms_text([Term(label="lower leg", value=440), Term(label="shoe", value=25),
+    >>> terms_text([Term(label="popliteal height", value=440), Term(label="shoe", value=25),
     ...             Term(label="relief", value=-15)])
-    '450 = 440 lower leg + 25 shoe − 15 relief'
+    '450 = 440 popliteal height + 25 shoe − 15 relief'
 
     """
     return " = ".join(terms_parts(terms, unit))

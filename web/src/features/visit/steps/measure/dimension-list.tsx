@@ -63,7 +63,7 @@ function Group({
                 one.dimension === present ? "border-ink bg-deep font-semibold" : "border-hair"
               }`}
             >
-              <span className="truncate">
+              <span className="leading-tight">
                 {one.doubts.some((doubt) => !doubt.kept) && (
                   <>
                     <span aria-hidden="true">? </span>
