@@ -75,7 +75,7 @@ def test_by_key_alone(desk: Page, program):
     expect(desk.get_by_role("textbox", name="Seat depth")).to_be_focused()
     desk.evaluate("() => document.activeElement.blur()")
     desk.keyboard.press("4")
-    expect(desk.get_by_role("button", name=re.compile("Seat .*46.0 cm"))).to_be_visible()
+    expect(desk.get_by_role("button", name=re.compile(r"Seat .*46.0\scm"))).to_be_visible()
     desk.keyboard.press("u")
     desk.keyboard.press("u")
     expect(desk.get_by_role("button", name=re.compile("Seat .*18.1. in"))).to_be_visible()

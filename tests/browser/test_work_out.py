@@ -115,7 +115,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     assert entry(desk, program, "work.seated.distance", "Odile")["value"] == 660
     tab(desk, "Targets")
     desk.get_by_role("button", name="Eye to screen").first.click()
-    expect(desk.get_by_text(re.compile("Overruled: computed .* set 66.0 cm by"))).to_be_visible()
+    expect(desk.get_by_text(re.compile(r"Overruled: computed .* set 66.0\scm by"))).to_be_visible()
     desk.get_by_label("Eye to screen, my number").fill("")
     kept(desk)
 
