@@ -15,6 +15,7 @@ from gentle_plumb.core.fit.screen_rows import eye_height_terms
 from gentle_plumb.core.fit.screen_rules import gaze_by_rule
 from gentle_plumb.core.fit.text_row import capital_mm
 from gentle_plumb.core.plans import make_plans
+from gentle_plumb.core.policy import policy_of
 from gentle_plumb.core.posture import abduction_deg, gaze_deg, reach_to_keys
 from gentle_plumb.core.presentation import chance_in_band
 from gentle_plumb.core.workstation import Details, Item, SideScreen
@@ -99,10 +100,20 @@ def left(plan):
 def test_plans_at_a_fixed_desk():
     known = WORKED["plans_at_a_fixed_desk"]
     bare, little, _ = make_plans(at_a_fixed_desk(), fixes=False).plans
-    assert bare.seated.seat == pytest.approx(known["bare"]["seat"])
-    assert left(bare) == pytest.approx(
-        {name: known["bare"][name] for name in ("elbow", "wrist")}, abs=0.01
+    assert (bare.seated.seat, bare.added[0].height) == pytest.approx(
+        (known["bare"]["seat"], known["bare"]["footrest"])
     )
+    assert left(bare) == pytest.approx({"elbow": known["bare"]["elbow"]}, abs=0.01)
+    strict = replace(at_a_fixed_desk(), policy=policy_of({"temporary": "never"}))
+    never = make_plans(strict, fixes=False).plan("room")
+    assert never.seated.seat == pytest.approx(known["never_improvised"]["seat"])
+    assert left(never) == pytest.approx(
+        {name: known["never_improvised"][name] for name in ("elbow", "wrist")}, abs=0.01
+    )
+    free = usual_case(surface=(740,), seat=(400, 620), thickness=0)
+    free = replace(free, workstation=replace(free.workstation, feet=()))
+    high = make_plans(free, fixes=False).plan("room")
+    assert (high.seated.seat, high.added[0].height) == pytest.approx((564.16, 154.16), abs=0.01)
     ream = Item(id="ream", label="Ream", thickness=50, count=2)
     reams = make_plans(at_a_fixed_desk(items=(ream,)), fixes=False).plan("room")
     assert (reams.seated.seat, reams.seated.footrest) == pytest.approx((510, 100))

@@ -14,7 +14,8 @@ from gentle_plumb.core.fit.pair import solve_pair
 from gentle_plumb.core.fit.search import search
 from gentle_plumb.core.fit.search_model import SearchModel
 from gentle_plumb.core.plans.addition_set import with_additions
-from gentle_plumb.core.plans.addition_sets import HeightSearch, height_kit
+from gentle_plumb.core.plans.addition_sets import height_kit
+from gentle_plumb.core.plans.height_search import HeightSearch
 from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Settings, Span
 from plumb_bench.hard_cases import SEED, hard_cases, seldom_fits
@@ -110,7 +111,7 @@ def test_the_search_finds_what_trying_every_place_finds():
 
 def every_kit(case, tier):
     """The key of every set of additions there is, with nothing left out."""
-    from gentle_plumb.core.plans import additions, screen_additions
+    from gentle_plumb.core.plans import additions, feet_additions, screen_additions
 
     solver = HeightSearch(case)
     bare = solver.heights(case.workstation)
@@ -120,7 +121,7 @@ def every_kit(case, tier):
             additions.seat_additions,
             additions.desk_additions,
             additions.keys_additions,
-            additions.feet_additions,
+            feet_additions.feet_additions,
             screen_additions,
         )
     ]

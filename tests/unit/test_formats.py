@@ -140,7 +140,9 @@ def test_a_case_holds_every_kind_of_equipment_choices_and_own_numbers():
     assert rows["distance"]["setting"] == 700
     assert rows["screen_bearing"]["target"] == -rows["screen2_bearing"]["target"]
     assert [plan["id"] for plan in made["plans"]] == ["room", "little", "lasting"]
-    assert any(one["id"] == "feet_stack" for one in made["plans"][0]["added"])
+    added = {one["id"]: one["label"] for one in made["plans"][0]["added"]}
+    assert added["screen_stack"] == "2 × ream under the screen"  # none left: the feet's is fetched
+    assert added["feet_to_find"] == "Box, books or a footrest, to be found"
     case["hours"] = {"sleeping": 8}
     assert "there is no task “sleeping”" in plumb_fit("-", text=json.dumps(case)).stdout
 

@@ -121,7 +121,7 @@ def _additions(sources: ActionSources) -> list[Action]:
 
 
 def _addition(sources: ActionSources, one: Added) -> Action:
-    here = one.price == "nothing"
+    here = one.price in ("nothing", "found")
     id = f"add.{one.id}"
     return Action(
         id=id,

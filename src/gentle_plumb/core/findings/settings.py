@@ -209,6 +209,9 @@ def _instruction(facts: Facts, state: SettingState, row: FitRow) -> tuple[str, D
         return _seat_and_feet(facts, row), ()
     verb = quantity.more if row.change > 0 else quantity.less
     said = say("setting.move", verb=verb, by=say_amount(quantity, abs(row.change), unit), to=to)
+    rest = facts.result.row("seated", "footrest") if quantity.key == "seat" else None
+    if rest is not None and row.change > 0 and (rest.setting or 0.0) > (rest.found or 0.0) + SAME:
+        said = f"{say('feet.first', at=say_length(rest.setting or 0.0, unit))} {said}"
     limit = next((one for one in row.limits if one.kind in RANGE_ENDS), None)
     short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
     if short and limit is not None:

@@ -198,5 +198,6 @@ def chosen(row: FitRow, setting: float, piece: str) -> list[Limit]:
     """Why a setting that nothing keeps from its target is another: left as found, or a choice."""
     if row.target is None or abs(setting - row.target) <= SAME_MM:
         return []
-    kept = row.found is not None and abs(setting - row.found) <= SAME_MM
+    same = row.found is not None and abs(setting - row.found) <= SAME_MM
+    kept = same and row.status == "holds"
     return [limit(row.key, piece, "kept" if kept else "choice", setting, row.target - setting)]

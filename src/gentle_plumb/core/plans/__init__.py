@@ -2,8 +2,10 @@
 
 from .addition import PRICE_LABELS, PRICES, Addition, Price
 from .addition_set import AdditionSet, tolerance_steps, with_additions
-from .addition_sets import HeightSearch, OwnNumbers, best_additions, height_kit
-from .additions import desk_additions, feet_additions, seat_additions
+from .addition_sets import best_additions, height_kit
+from .additions import desk_additions, seat_additions
+from .feet_additions import feet_additions
+from .height_search import HeightSearch, OwnNumbers
 from .plan import (
     RISERS_WARNING,
     Added,

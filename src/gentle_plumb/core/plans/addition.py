@@ -8,13 +8,16 @@ from typing import Literal
 
 from ..workstation import Workstation
 
-Price = Literal["nothing", "small", "medium", "large"]
+Price = Literal["nothing", "found", "small", "medium", "large"]
 Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone"]
 
-PRICES: dict[Price, int] = {"nothing": 0, "small": 1, "medium": 4, "large": 16}
-"""What a price class weighs. Source: house-price."""
+PRICES: dict[Price, int] = {"nothing": 0, "found": 1, "small": 1, "medium": 4, "large": 16}
+"""What a price class weighs; what costs nothing and is yet to be found weighs as little money.
+
+Source: house-price."""
 PRICE_LABELS: dict[Price, str] = {
     "nothing": "already here",
+    "found": "to be found",
     "small": "small",
     "medium": "medium",
     "large": "large",

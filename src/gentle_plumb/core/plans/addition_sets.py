@@ -17,134 +17,18 @@ far is left out, so nothing is missed.
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from itertools import product
-from math import asin, degrees
-from typing import Any
 
 from ..catalogue import Tier
 from ..errors import MissingInput
-from ..fit import (
-    SAME_MM,
-    Case,
-    Lengths,
-    Solution,
-    elbow_terms,
-    hold,
-    mouse_over,
-    search,
-    stands_too,
-    total,
-)
-from ..workstation import ArmrestKind, ScreenKind, Settings, Workstation
+from ..fit import Case, legs_terms, mouse_over, total
 from .addition import PRICES, Addition
 from .addition_set import AdditionSet, price_of, tolerance_steps, with_additions
-from .additions import (
-    desk_additions,
-    feet_additions,
-    keys_additions,
-    pointer_additions,
-    seat_additions,
-)
+from .additions import desk_additions, keys_additions, pointer_additions, seat_additions
+from .feet_additions import feet_additions, feet_to_find
+from .height_search import Heights, HeightSearch, Key, OwnNumbers
 from .screen_additions import screen_additions
-
-Key = tuple[bool, float, float, int, int, int, float]
-
-
-@dataclass(frozen=True, kw_only=True)
-class Heights:
-    """Both postures of one set of pieces."""
-
-    seated: Solution
-    standing: Solution | None
-    shoulder: float = 0.0
-
-    def key(self, kit: AdditionSet, worth_deg: float, bare: Heights | None = None) -> Key:
-        """What sets are compared by; ``bare`` are the heights without additions."""
-        hard, first, over = self.seated.rank
-        over += self.shoulder
-        worse = bare is not None and (
-            self.seated.presses > bare.seated.presses + SAME_MM
-            or self.seated.hangs > bare.seated.hangs + SAME_MM
-        )
-        if self.standing is not None:
-            first += self.standing.first
-            over += self.standing.over
-        return (
-            worse,
-            hard,
-            round(first, 6),
-            tolerance_steps(over, worth_deg),
-            price_of(kit),
-            len(kit),
-            round(over, 6),
-        )
-
-
-@dataclass(frozen=True, kw_only=True)
-class OwnNumbers:
-    """The practitioner's own numbers, seated and standing."""
-
-    seated: Settings = Settings()
-    standing: Settings = Settings()
-
-
-class HeightSearch:
-    """Solves sets of pieces for one case, the practitioner's own numbers held."""
-
-    def __init__(self, case: Case, own: OwnNumbers | None = None) -> None:
-        """Raises MissingInput where elbow, reach, shoes or keyboard are not known."""
-        self.case, self.own = case, own or OwnNumbers()
-        self._seated = Lengths.of(case, "seated")
-        self._standing: Lengths | None = None
-        try:
-            standing = Lengths.of(case.standing(), "standing")
-            if stands_too(case, search(standing.model(case.workstation))):
-                self._standing = standing
-        except MissingInput:
-            pass
-
-    def heights(
-        self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
-    ) -> Heights:
-        """Both postures; with any support or any height of the picture, a bound for what follows."""
-        models = [one.model(station) for one in (self._seated, self._standing) if one]
-        free: dict[str, Any] = {"feet": None} if any_feet else {}
-        if any_top and station.screen.kind != ScreenKind.LAPTOP:
-            free |= {"lift": None, "tops": None}
-        if free:
-            models = [replace(model, **free) for model in models]
-        own = (self.own.seated, self.own.standing)
-        models = [
-            hold(
-                model,
-                seat=mine.seat if model.legs is not None else None,
-                surface=mine.surface,
-                top=mine.screen_top,
-            )
-            for model, mine in zip(models, own, strict=False)
-        ]
-        found = [search(model) for model in models]
-        return Heights(
-            seated=found[0],
-            standing=found[1] if len(found) > 1 else None,
-            shoulder=shoulder_over(self.case, station),
-        )
-
-
-def shoulder_over(case: Case, station: Workstation) -> float:
-    """Degrees that armrests which can't go low enough lift the shoulder, whatever the heights."""
-    chair = station.chair
-    span, off = chair.armrest, case.policy.armrest_use == "off" or chair.armrests_off
-    if chair.armrests in (None, ArmrestKind.NONE) or span is None or off or case.own_seat:
-        return 0.0
-    try:
-        elbow = total(elbow_terms(case.body, case))
-        half = case.body.mm("shoulder_breadth_biacromial") / 2
-    except MissingInput:
-        return 0.0
-    lift = max(0.0, span.clamp(elbow - case.policy.armrest_below_elbow) - elbow)
-    return degrees(asin(min(1.0, lift / half)))
 
 
 def _bases(case: Case, tier: Tier) -> list[AdditionSet]:
@@ -206,7 +90,16 @@ def height_kit(solver: HeightSearch, tier: Tier) -> AdditionSet:
                 key = solver.heights(with_additions(footed, screen)).key(kit, worth, bare)
                 if key < best[0]:
                     best = key, kit
-    return best[1]
+    return tuple(_measured(solver, best[1], one) for one in best[1])
+
+
+def _measured(solver: HeightSearch, kit: AdditionSet, one: Addition) -> Addition:
+    """Return an addition with the height it has to have, where that follows from the seat."""
+    if one.id != "feet_to_find":
+        return one
+    case = solver.case
+    seat = solver.heights(with_additions(case.workstation, kit)).seated.seat
+    return feet_to_find(seat - total(legs_terms(case.body, case)))
 
 
 def pointer_kit(case: Case, tier: Tier) -> AdditionSet:

@@ -13,7 +13,6 @@ from ..workstation import KeyboardKind, PointerKind, ScreenKind, Span, UnderDesk
 from .addition import CUSHION_PRICE, Addition
 from .alterations import (
     CUSHION_MM,
-    FOOTREST,
     HIGH_SEAT,
     LAPTOP_STAND,
     TASK_SEAT,
@@ -168,28 +167,6 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
             apply=separate_keys(LAPTOP_STAND),
         )
     ]
-
-
-def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
-    """Supports for the feet beside those that are there already; a wheelchair has its footplates."""
-    station = case.workstation
-    if station.feet is None or case.own_seat:
-        return []
-    found: list[Addition] = []
-    if tier != "lasting":
-        found += [stack_addition("feet", one) for one in stacks_of(station.items, "feet", taken)]
-    if tier != "room":
-        found.append(
-            Addition(
-                id="footrest",
-                slot="feet",
-                label="Footrest, 6 to 15 cm",
-                price="small",
-                does="supports the feet",
-                apply=add_foot_support(FOOTREST),
-            )
-        )
-    return found
 
 
 def pointer_additions(case: Case, tier: Tier) -> list[Addition]:

@@ -10,15 +10,11 @@ from ..errors import MissingInput
 from ..fit import AimedSettings, Case, aimed_settings
 from .addition import PRICE_LABELS, PRICES, Addition
 from .addition_set import AdditionSet, with_additions
-from .addition_sets import HeightSearch, OwnNumbers, best_additions
-from .additions import (
-    desk_additions,
-    feet_additions,
-    keys_additions,
-    pointer_additions,
-    seat_additions,
-)
+from .addition_sets import best_additions
+from .additions import desk_additions, keys_additions, pointer_additions, seat_additions
 from .extras import extras_of
+from .feet_additions import feet_additions
+from .height_search import HeightSearch, OwnNumbers
 from .plan import RISERS_WARNING, Added, Plan, PlanSet, SinglePurchase, total_of, what_is_left
 from .screen_additions import screen_additions
 from .stacks import STACK_WARNING
@@ -136,7 +132,7 @@ def _purchases(case: Case) -> list[Addition]:
             *screen_additions(case, tier),
             *pointer_additions(case, tier),
         ):
-            if one.price != "nothing":
+            if one.price not in ("nothing", "found"):
                 found.setdefault(one.id, one)
     return sorted(found.values(), key=lambda one: (PRICES[one.price], one.id))
 

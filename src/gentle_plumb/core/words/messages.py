@@ -29,6 +29,7 @@ ENGLISH: dict[str, str] = {
     "feet.off": "The feet hang: {gap} short of a support. The thighs press on the seat's edge.",
     "feet.evidence": "As found the soles lack {gap}",
     "feet.why": "The thighs press on the seat's edge, and nothing carries the legs.",
+    "feet.first": "First a support for the feet, {at} high.",
     "feet.lower": "Lower the seat to {to}.",
     "feet.support": "Support the feet at {to}.",
     "feet.lacking": "{gap} of support are still lacking: a footrest, a box or a lower chair is "

@@ -1068,7 +1068,7 @@ export interface components {
              * Price
              * @enum {string}
              */
-            price: "nothing" | "small" | "medium" | "large";
+            price: "nothing" | "found" | "small" | "medium" | "large";
             /** Price Label */
             price_label: string;
             /** Temporary */
@@ -4406,7 +4406,7 @@ export interface components {
              * Price
              * @enum {string}
              */
-            price: "nothing" | "small" | "medium" | "large";
+            price: "nothing" | "found" | "small" | "medium" | "large";
             /** Price Label */
             price_label: string;
             /** Removes */
