@@ -121,7 +121,7 @@ def every_kit(case, tier):
             additions.seat_additions,
             additions.desk_additions,
             additions.keys_additions,
-            feet_additions.feet_additions,
+            feet_additions,
             screen_additions,
         )
     ]

@@ -17,7 +17,11 @@ export function aRow(over: Partial<Row> = {}): Row {
   return {
     ...{ key: "seat", posture: "seated", label: "Seat", unit: "cm", why: "Feet flat." },
     ...{ status: "off", state: "to_set", reason: null, target: "44.0", band: "42.0 to 45.0" },
-    ...{ plus_minus: "0.8", terms: "44.0 = 44.0 popliteal height", made_of: "44.0 popliteal height" },
+    ...{
+      plus_minus: "0.8",
+      terms: "44.0 = 44.0 popliteal height",
+      made_of: "44.0 popliteal height",
+    },
     ...{ setting: "44.0", found: "48.0", change: "down 4.0", left: null, left_unmeasured: false },
     ...{ left_over: null, limits: [], limited: false, cost: null, cost_off: false },
     ...{ estimated: [], retake: null, overruled: false, overrule_reason: null, check: null },
