@@ -110,6 +110,22 @@ def test_the_neck_rest_rule_changes_something():
     assert "neck_rest" in sentences({**values, "work.policy.neck_rest": "off"})[1]
 
 
+def test_a_lower_lens_sends_the_client_for_an_eye_test():
+    values = full_visit("Odile Marrick")[0] | {"ask.eyewear": "progressive"}
+    made, off = sentences(values | {"ask.lower_lens": "yes"})
+    assert off["lower_lens"].health  # on the workplace's copy only where ticked
+    asked = next(one for one in made.actions() if one.id == "lower_lens")
+    assert (asked.kind, asked.who) == ("ask", "client")
+    assert "lower_lens" not in sentences(values | {"ask.lower_lens": "no"})[1]
+
+
+def test_a_screen_ten_centimetres_off_its_distance_is_left_where_it_is():
+    far = fit(usual_case(found={"distance": 720})).row("seated", "distance")  # 705 - 80 = 625
+    assert far.status == "holds"
+    further = fit(usual_case(found={"distance": 730})).row("seated", "distance")
+    assert (further.status, further.setting) == ("off", 625)
+
+
 OPPOSITE = (
     {"raise the screen", "lower the screen"},
     {"bring the picture nearer", "move away"},

@@ -78,6 +78,10 @@
     - #if a.posture == "standing" [_Standing._ ]#a.text#done(a)#if a.who != "Practitioner" [ #text(fill: soft)[#a.who, #a.when#if a.price != "" [, price: #a.price].]]#if a.temporary [ #text(fill: soft)[Temporary: agree on a date to look again.]]
   ]
 ]
+#if c.at("desk", default: ()).len() > 0 [
+  == Desk heights to come back to
+  #for line in c.desk [ - #line ]
+]
 == Why
 #if c.causes.len() == 0 [Nothing measured lies outside its band.] else [
   #for cause in c.causes [

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from pydantic import BaseModel, ConfigDict
+from pydantic import BaseModel, ConfigDict, Field
 
 from ..core.drawing import Scene
 from ..core.fit import Posture
@@ -228,4 +228,5 @@ class ClientPaper(PaperHead):
     estimated: list[str]
     noted: list[str]
     note: str
+    desk: list[str] = Field(default_factory=list)
     workplace: WorkplacePaper

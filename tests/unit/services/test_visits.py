@@ -345,6 +345,18 @@ def test_the_desks_display_is_told_what_to_show(demo_world):
     assert float(row.setting) - float(row.dial) == pytest.approx(2.0)
 
 
+def test_the_report_says_the_desks_heights_its_display_and_its_keys(demo_world):
+    world, owner, lines = demo_world
+    visit = lines["Odile"].visit.id
+    world.type(visit, "set.preset.standing", "2", by=owner)
+    practice = world.accounts_port.practice(owner.practice_id)
+    desk = world.reports.draft(owner, practice, visit, "cm").content.desk
+    assert desk == [
+        "Sitting: desk at 63.5 cm, its display reads 61.5 cm.",
+        "Standing: desk at 102.7 cm, its display reads 100.7 cm, saved on key 2.",
+    ]
+
+
 def test_the_shelf_takes_readable_values_with_their_unit(world):
     shelf, owner = ShelfService(world.shelf), world.office.owner
     kept = shelf.add(

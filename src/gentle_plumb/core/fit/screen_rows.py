@@ -24,9 +24,9 @@ from .rows import SAME_MM, about, binding, end_limit, kept, limit, set_row, targ
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
 from .terms import Term, total
 
-DISTANCE_BAND_MM = 50.0
+DISTANCE_BAND_MM = 100.0
 TILT_BAND_DEG = 5.0
-"""One settle-in step either way; what a hand sets by eye. Source: house-screen."""
+"""What practitioners leave by eye, either way: mm of distance, degrees of tilt. Source: house-screen."""
 
 
 def eye_height_terms(

@@ -158,7 +158,7 @@ HOUSE_FIT: dict[str, Source] = {
     "house-screen": Source(
         kind="house",
         title="Screen height, distance and tilt",
-        note="Top edge at the eye line (50 under it to level), fingertip distance, at least 400, "
+        note="Top edge at the eye line (50 under it to level), fingertip distance, 100 either way, at least 400, "
         "at most 60 degrees across and 30 up and down, bottom edge within 30 degrees of level.",
     ),
     "house-lens": Source(

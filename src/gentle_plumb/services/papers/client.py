@@ -12,8 +12,8 @@ from ...core.intake import URGENCY
 from ...core.presentation import JointView, RowView, chosen_otherwise, hard_limit_words, plan_view
 from ...core.record import FIELDS, Record, fields
 from ...core.units import LengthUnit
-from ...core.visit import spoken_date
-from ...core.words import say_length, with_unit
+from ...core.visit import display_offset, spoken_date
+from ...core.words import say, say_length, with_unit
 from ...core.workstation import Settings
 from ..measured import Measured
 from ..models import Practice, VisitSnapshot
@@ -107,8 +107,32 @@ def client_paper(
         estimated=sorted({name for row in workup.rows for name in row.estimated}),
         noted=_noted(record, unit),
         note=record[fields.report.note] or "",
+        desk=_desk_heights(workup, unit),
         workplace=paper,
     )
+
+
+def _desk_heights(workup: Workup, unit: LengthUnit) -> list[str]:
+    """Return the desk's heights to come back to: by tape, on its display, and on which key."""
+    record, found = workup.record, []
+    offset = display_offset(record)
+    for row in workup.rows:
+        at = row.at.left if row.at.left is not None else row.at.setting
+        key = record[fields.settings.preset[row.posture]]
+        possible = row.posture == "seated" or workup.result.standing.possible
+        if row.key != "surface" or at is None or not possible or (offset is None and not key):
+            continue
+        reads = say_length(at - offset, unit) if offset is not None else ""
+        found.append(
+            say(
+                "desk.height",
+                posture="Sitting" if row.posture == "seated" else "Standing",
+                at=say_length(at, unit),
+                display=say("desk.display", reads=reads) if reads else "",
+                key=say("desk.key", key=f"{key:g}") if key else "",
+            )
+        )
+    return found
 
 
 def _shown(workup: Workup) -> list[RowView]:

@@ -988,6 +988,8 @@ export type FieldId =
   | "set.standing.screen_top.aimed"
   | "set.standing.tilt"
   | "set.standing.tilt.aimed"
+  | "set.preset.seated"
+  | "set.preset.standing"
   | "pace.rhythm"
   | "report.note"
   | "report.follow_up"

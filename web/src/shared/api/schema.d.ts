@@ -1481,6 +1481,8 @@ export interface components {
             noted: string[];
             /** Note */
             note: string;
+            /** Desk */
+            desk?: string[];
             workplace: components["schemas"]["WorkplacePaper"];
         };
         /**

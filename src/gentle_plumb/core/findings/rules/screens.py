@@ -8,6 +8,7 @@ from __future__ import annotations
 from ...catalogue import SCREEN_TASKS
 from ...choices import YesNo
 from ...record import fields
+from ...record.fields.ask import Eyewear
 from ...workstation import LaptopKeys, ScreenHolder, ScreenKind
 from ..rule import Answer, Rule
 
@@ -26,6 +27,24 @@ SCREEN_RULES: tuple[Rule, ...] = (
         tasks=SCREEN_TASKS,
         only_if=fields.screens.main.held.among(ScreenHolder.ARM),
         asked="Whether the arm holds is not recorded.",
+    ),
+    Answer(
+        id="lower_lens",
+        who="client",
+        act="ask",
+        health=True,
+        mechanism="seeing",
+        title="Reads through the lower lens",
+        field=fields.ask.lower_lens,
+        wrong=(YesNo.YES,),
+        weight=0.3,
+        source="house-lens",
+        why="The chin lifts to bring the lower part of the lens to the screen.",
+        do="Have the eyes tested for this screen's distance, and take the distance along.",
+        region="neck",
+        tasks=SCREEN_TASKS,
+        only_if=fields.ask.eyewear.among(Eyewear.BIFOCAL, Eyewear.PROGRESSIVE),
+        asked="Whether the screen is read through the lower lens is not recorded.",
     ),
     Answer(
         id="television",

@@ -10,7 +10,7 @@ _at = Place("look.desk", "Desk", "pieces")
 
 kind = _at.choice("kind", "Desk type", DeskKind, needed=True, part="surface")
 
-_moves = kind.among(DeskKind.SIT_STAND)
+moves = kind.among(DeskKind.SIT_STAND)
 
 surface = _at.span(
     "surface",
@@ -18,7 +18,7 @@ surface = _at.span(
     350,
     1500,
     part="surface",
-    when=_moves,
+    when=moves,
     help="Height range. For a fixed desk, use the height as found.",
     step=_at.length(
         "surface_step",
@@ -26,7 +26,7 @@ surface = _at.span(
         1,
         200,
         part="surface",
-        when=_moves,
+        when=moves,
         help="Leave blank if it adjusts continuously.",
     ),
 )
@@ -43,7 +43,7 @@ under = _at.choice("under", "Underneath", UnderDesk, part="surface")
 depth = _at.length("depth", "Depth, front to back", 200, 1500, part="desk_depth")
 width = _at.length("width", "Width", 300, 4000, noted_only=True)
 edge = _at.choice("edge", "Front edge", DeskEdge)
-display = _at.choice("display", "Height display", YesNo, when=_moves, part="surface")
+display = _at.choice("display", "Height display", YesNo, when=moves, part="surface")
 display_reads = _at.length(
     "display_reads",
     "Display shows",
@@ -56,8 +56,8 @@ display_reads = _at.length(
 display_tape = _at.length(
     "display_tape", "Tape shows", 300, 1600, when=display.among(YesNo.YES), part="surface"
 )
-presets = _at.amount("presets", "Presets", "", 0, 20, when=_moves, noted_only=True)
-speed = _at.amount("speed", "Speed", "mm/s", 1, 100, when=_moves, noted_only=True)
+presets = _at.amount("presets", "Presets", "", 0, 20, when=moves, noted_only=True)
+speed = _at.amount("speed", "Speed", "mm/s", 1, 100, when=moves, noted_only=True)
 risers = _at.choice(
     "risers", "Can take desk risers", YesNo, when=kind.among(DeskKind.FIXED, DeskKind.PLATFORM)
 )

@@ -7,6 +7,7 @@ from functools import lru_cache
 
 from ...catalogue import Posture, Quantity, quantities_set
 from ...choices import Choice
+from .desk import moves
 from .field import Field
 from .place import Place
 from .work import POSTURES
@@ -44,6 +45,15 @@ setting = {
     for posture in POSTURES
 }
 """What was set, by posture and quantity."""
+
+
+preset = {
+    posture: Place("set.preset", "Presets").amount(
+        posture, f"Saved on key, {posture}", "", 1, 20, when=moves, part="surface"
+    )
+    for posture in POSTURES
+}
+"""The key of the desk that holds its height, by posture."""
 
 
 @lru_cache(maxsize=512)

@@ -47,6 +47,14 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
           </li>
         ))}
       </ul>
+      {(report.desk ?? []).length > 0 && (
+        <>
+          <h4 className="mt-4 font-semibold">Desk heights to come back to</h4>
+          {(report.desk ?? []).map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </>
+      )}
       <h4 className="mt-4 font-semibold">Why</h4>
       {report.causes.length === 0 && <p>Nothing measured is out of range.</p>}
       {report.causes.map((cause) => (

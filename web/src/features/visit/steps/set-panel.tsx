@@ -2,8 +2,8 @@ import { useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
-import { TextEntry, Trouble } from "../field-row";
-import { rowOf, useVisitState } from "../visit-context";
+import { FieldRow, TextEntry, Trouble } from "../field-row";
+import { applies, rowOf, useVisitState } from "../visit-context";
 
 type Row = Schemas["RowView"];
 
@@ -153,13 +153,15 @@ const STATES = [
 ];
 
 function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
-  const { fields, queue, unit, readOnly, worked } = useVisitState();
+  const { fields, cells, queue, unit, readOnly, worked } = useVisitState();
   const action = worked?.actions.find((one) => one.step === `${row.posture}.${row.key}`);
   const text = [action?.text, row.why].filter(Boolean).join(" ");
   const id = useId();
   const path = `set.${row.posture}.${row.key}`;
   const field = fields.find((each) => each.id === path);
   const to = withUnit(row, row.setting);
+  const preset =
+    row.key === "surface" && fields.find((each) => each.id === `set.preset.${row.posture}`);
   return (
     <section className="mt-3 border border-ink/40 bg-ground p-4" aria-labelledby={`${id}-name`}>
       <p className="text-sm text-soft capitalize">{row.posture}</p>
@@ -196,6 +198,11 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
               Set to target
             </Button>
           )}
+        </div>
+      )}
+      {preset && applies(preset, cells) && (
+        <div className="mt-3">
+          <FieldRow field={preset} />
         </div>
       )}
       <Trouble path={path} id={id} />
