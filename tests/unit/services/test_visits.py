@@ -353,7 +353,7 @@ def test_the_report_says_the_desks_heights_its_display_and_its_keys(demo_world):
     desk = world.reports.draft(owner, practice, visit, "cm").content.desk
     assert desk == [
         "Sitting: desk at 63.5 cm, its display reads 61.5 cm.",
-        "Standing: desk at 102.7 cm, its display reads 100.7 cm, saved on key 2.",
+        "Standing: desk at 102.5 cm, its display reads 100.5 cm, saved on key 2.",
     ]
 
 
