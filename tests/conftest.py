@@ -11,6 +11,7 @@ from uuid import UUID, uuid4
 
 import psycopg
 import pytest
+from hypothesis import settings
 from pwdlib import PasswordHash
 from sqlalchemy import Engine
 from sqlalchemy.engine import make_url
@@ -18,6 +19,10 @@ from sqlalchemy.engine import make_url
 from gentle_plumb.hosting.postgres import Cluster
 from gentle_plumb.services.models import Member, Practice
 from gentle_plumb.storage import SqlAccounts, SqlRecords, make_engine, migrate
+
+settings.register_profile("plumb", deadline=None)  # no test is timed
+settings.load_profile("plumb")
+
 
 ROOT = Path(__file__).parents[1]
 PASSWORD = "spring-tide-at-noon"

@@ -85,7 +85,7 @@ def _solver_row(table: Table, rounds: int) -> None:
 
         def mine(case: Case = case, tier: Tier = tier) -> tuple[float, ...]:
             forget()
-            solver = HeightSearch(case)
+            solver = HeightSearch(case, together=True)
             kit = height_kit(solver, tier)
             station = with_additions(case.workstation, kit)
             return solver.heights(station).key(kit, case.policy.worth_deg)

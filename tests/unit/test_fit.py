@@ -6,6 +6,7 @@ from hypothesis import given, settings
 from gentle_plumb.core.body import Body
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import Case, Term, fit, terms_text, total, working_order
+from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.workstation import Settings, Workstation
 from strategies import cases, mean_body, usual_case
@@ -203,3 +204,18 @@ def test_both_ends_of_a_band_belong_to_it():
         for height in (399.9, 400, 420, 420.1)
     }
     assert states == {399.9: "off", 400: "holds", 420: "holds", 420.1: "off"}
+
+
+@pytest.mark.parametrize("lift", [(300, 300), (300, 420), (620, 700)])
+def test_keys_never_move_to_serve_a_screen(lift):
+    free, kept = fit(usual_case(lift=(100, 900))), fit(usual_case(lift=lift))
+    for posture in ("seated", "standing"):
+        hands = free.row(posture, "surface").setting
+        assert kept.row(posture, "surface").setting == pytest.approx(hands)
+    top = kept.row("standing", "screen_top")
+    assert top.setting != pytest.approx(top.target)
+    assert [one.kind for one in top.limits] in (["stops"], ["starts"], ["fixed"])
+    plan = make_plans(usual_case(lift=lift), fixes=False).plan("little")
+    if lift[1] < 500:  # a screen too low gets a riser, and the desk stays
+        assert "screen_riser" in {one.id for one in plan.added}
+    assert plan.standing.surface == pytest.approx(hands)

@@ -169,8 +169,7 @@ def test_more_adjustable_is_never_worse(case, piece, down, up):
         after = HeightSearch(changed).heights(changed.workstation).seated.rank
     except MissingInput:
         assume(False)
-    hard, first, over = (one + 1e-6 for one in before)
-    assert after <= (hard, first, over)
+    assert after <= tuple(one + 1e-6 for one in before)
 
 
 @settings(max_examples=40, deadline=None)

@@ -24,6 +24,7 @@ def models(draw):
     surface = draw(spans(560, 800))
     seat = draw(spans(380, 560))
     return SearchModel(
+        together=True,  # a general solver weighs all degrees at once
         elbow=draw(st.floats(150, 300)),
         reach=draw(st.floats(300, 450)),
         keyboard=draw(st.floats(5, 40)),

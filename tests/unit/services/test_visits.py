@@ -8,7 +8,7 @@ import pytest
 
 from conftest import PASSWORD, weeks_on
 from gentle_plumb.core.drawing import SceneRequest
-from gentle_plumb.core.errors import FieldError, ValueOutOfRange
+from gentle_plumb.core.errors import ValueOutOfRange
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.errors import (
     LockedOut,
@@ -18,7 +18,6 @@ from gentle_plumb.services.errors import (
     NotSignedIn,
     WrongPassword,
 )
-from gentle_plumb.services.shelves import ShelfService
 from plumb_demo import load_demo
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.people import NO_FLAGS
@@ -355,24 +354,6 @@ def test_the_report_says_the_desks_heights_its_display_and_its_keys(demo_world):
         "Sitting: desk at 63.5 cm, its display reads 61.5 cm.",
         "Standing: desk at 102.5 cm, its display reads 100.5 cm, saved on key 2.",
     ]
-
-
-def test_the_shelf_takes_readable_values_with_their_unit(world):
-    shelf, owner = ShelfService(world.shelf), world.office.owner
-    kept = shelf.add(
-        owner,
-        piece="chair",
-        name="Bridge chair",
-        place="",
-        unit="in",
-        values={"look.chair.seat_min": "17", "look.chair.kind": "task", "look.chair.seat_max": ""},
-    )
-    assert kept.values == {"look.chair.seat_min": "17 in", "look.chair.kind": "task"}
-    for values in ({"look.desk.kind": "fixed"}, {"look.chair.seat_min": "tall"}):
-        with pytest.raises(FieldError):
-            shelf.add(owner, piece="chair", name="Other", place="", unit="cm", values=values)
-    with pytest.raises(NotAllowed):
-        shelf.drop(world.office.reader, kept.id)
 
 
 def test_demo_uses_all_of_it(demo_world):

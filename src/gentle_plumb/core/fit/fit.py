@@ -111,7 +111,7 @@ def _possible(
     if not case.person.stands:
         because = " and ".join(case.person.because).lower()
         return False, f"No standing plan before it is cleared: {because}. Ask: {case.person.ask}."
-    if real is not None and real.over > STANDING_OVER_DEG:
+    if real is not None and real.over - real.gaze > STANDING_OVER_DEG:
         why = why_not_at_this_desk(case, rows, "mm")
         if why is not None:
             return False, why

@@ -87,7 +87,9 @@ class Lengths:
             return self.distance
         return reachable_distance(self.case, self.floor, station, self.distance)
 
-    def model(self, station: Workstation, *, free: bool = False) -> SearchModel:
+    def model(
+        self, station: Workstation, *, free: bool = False, together: bool = False
+    ) -> SearchModel:
         """The search's numbers for these pieces.
 
         Parameters
@@ -96,6 +98,8 @@ class Lengths:
         free : bool
             True lets every movable piece move without end and ignores thighs and feet: what body
             and fixed pieces ask for.
+        together : bool
+            True weighs the picture with the hands; a laptop always does.
 
         Raises
         ------
@@ -157,6 +161,7 @@ class Lengths:
             feet=station.feet if seated and not free else None,
             first=policy.first,
             hands_first=fixed and policy.first != "feet",
+            together=together or station.screen.kind == ScreenKind.LAPTOP,
         )
 
 

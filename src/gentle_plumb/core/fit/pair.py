@@ -165,7 +165,7 @@ def stands_too(case: Case, standing: Solution | None) -> bool:
         case.workstation.desk.kind == "sit_stand"
         and case.may_stand
         and standing is not None
-        and standing.over <= STANDING_OVER_DEG
+        and standing.over - standing.gaze <= STANDING_OVER_DEG
     )
 
 

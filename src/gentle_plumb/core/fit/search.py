@@ -165,6 +165,10 @@ def _over(bound: tuple[float, float, float], rank: tuple[float, ...]) -> bool:
 def search(model: SearchModel) -> Solution:
     """Find the best seat, surface and top.
 
+    Seat and surface are for legs and hands: keys never move to serve a screen. The picture follows
+    as well as its stand lets it, and what it lacks counts. Where keys and picture are one piece
+    (``together``), all degrees are weighed at once.
+
     Parameters
     ----------
     model : SearchModel
@@ -177,6 +181,15 @@ def search(model: SearchModel) -> Solution:
         is taken and said.
 
     """
+    if model.together or model.eye is None or (model.lift is None and model.tops is None):
+        return _search(model)
+    found = _search(replace(model, eye=None, lift=None, tops=None))
+    gaze, _, top = best_top(model, found.seat, found.surface)
+    gaze = round(gaze, 6)
+    return replace(found, top=top, gaze=gaze, over=round(found.over + gaze, 6))
+
+
+def _search(model: SearchModel) -> Solution:
     seats = model.seat or (SEAT_LATTICE if model.legs is not None else Span(low=0, high=0))
     surfaces = model.surface or SURFACE_LATTICE
     low, high = surfaces.low - seats.high, surfaces.high - seats.low

@@ -27,6 +27,8 @@ class SearchModel:
     where unknown or no matter, and never both. ``feet`` are the supports there are, None where any will do.
     ``slopes`` is how the keys can slope. ``hip_level`` is the hip with level thighs, ``level`` the seat
     for them (None: the same as ``legs``), ``thigh_slope`` the slope that ``legs`` is for. ``hands_first`` is the order of preference 5.
+    ``together`` weighs the picture with the hands, as where keys and picture are one piece; else seat and surface
+    are for legs and hands, and the picture follows.
     """
 
     elbow: float
@@ -57,6 +59,7 @@ class SearchModel:
     feet: tuple[Span, ...] | None = None
     first: str = "fixed"
     hands_first: bool = False
+    together: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -64,7 +67,8 @@ class Solution:
     """The optimum: heights in mm, degrees outside bands, and what hard limits lack, mm.
 
     ``top`` is None where the picture can stand anywhere or the eye is unknown. ``first`` is what
-    the policy's first piece is off by: mm of the seat, or degrees of the hands.
+    the policy's first piece is off by: mm of the seat, or degrees of the hands. ``gaze`` is the part of
+    ``over`` that the picture has where it only follows.
     """
 
     seat: float
@@ -75,6 +79,7 @@ class Solution:
     hangs: float
     presses: float
     first: float = 0.0
+    gaze: float = 0.0
 
     @property
     def thighs_pressed(self) -> bool:
@@ -82,9 +87,17 @@ class Solution:
         return self.presses > 0
 
     @property
-    def rank(self) -> tuple[float, float, float]:
-        """What counts before additions do: hard limits, the policy's first piece, degrees."""
-        return round(self.hangs + self.presses, 6), self.first, self.over
+    def lacks(self) -> float:
+        """Mm that hard limits lack, all together."""
+        return round(self.hangs + self.presses, 6)
+
+    @property
+    def rank(self) -> tuple[float, float, float, float]:
+        """What counts before additions do: hard limits, the policy's first piece, degrees.
+
+        Those of legs and hands come before those of a picture that follows.
+        """
+        return self.lacks, self.first, round(self.over - self.gaze, 6), self.gaze
 
 
 def hold(

@@ -24,8 +24,8 @@ class Heights:
 
     def key(self, kit: AdditionSet, worth_deg: float, bare: Heights | None = None) -> Key:
         """What sets are compared by; ``bare`` are the heights without additions."""
-        hard, first, over = self.seated.rank
-        over += self.shoulder
+        hard, first = self.seated.lacks, self.seated.first
+        over = self.seated.over + self.shoulder
         worse = bare is not None and (
             self.seated.presses > bare.seated.presses + SAME_MM
             or self.seated.hangs > bare.seated.hangs + SAME_MM
@@ -55,9 +55,14 @@ class OwnNumbers:
 class HeightSearch:
     """Solves sets of pieces for one case, the practitioner's own numbers held."""
 
-    def __init__(self, case: Case, own: OwnNumbers | None = None) -> None:
-        """Raises MissingInput where elbow, reach, shoes or keyboard are not known."""
-        self.case, self.own = case, own or OwnNumbers()
+    def __init__(
+        self, case: Case, own: OwnNumbers | None = None, *, together: bool = False
+    ) -> None:
+        """Raises MissingInput where elbow, reach, shoes or keyboard are not known.
+
+        ``together`` weighs the picture with the hands, as a general solver does.
+        """
+        self.case, self.own, self._together = case, own or OwnNumbers(), together
         self._seated = Lengths.of(case, "seated")
         self._standing: Lengths | None = None
         try:
@@ -71,7 +76,11 @@ class HeightSearch:
         self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
     ) -> Heights:
         """Both postures; with any support or any height of the picture, a bound for what follows."""
-        models = [one.model(station) for one in (self._seated, self._standing) if one]
+        models = [
+            one.model(station, together=self._together)
+            for one in (self._seated, self._standing)
+            if one
+        ]
         free: dict[str, Any] = {"feet": None} if any_feet else {}
         if any_top and station.screen.kind != ScreenKind.LAPTOP:
             free |= {"lift": None, "tops": None}
