@@ -4,6 +4,7 @@ import pytest
 from hypothesis import given, settings
 
 from gentle_plumb.core.body import Body
+from gentle_plumb.core.catalogue import QUANTITIES
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import Case, Term, fit, terms_text, total, working_order
 from gentle_plumb.core.plans import make_plans
@@ -114,7 +115,9 @@ def test_nothing_known_means_nothing_claimed():
     assert all(row.status == "not_assessable" and row.reason for row in rows)
     chosen = {"backrest", "keys_edge", "mouse_forward", "screen_bearing"}  # by policy alone
     assert {row.key for row in rows if row.target is not None} == chosen
-    assert working_order(Case(body=Body(values={})), result) == []
+    by_eye = [row.key for row in working_order(Case(body=Body(values={})), result)]
+    assert by_eye[:4] == ["seat", "footrest", "seat_depth", "lumbar"]  # with the tests on the person
+    assert all(QUANTITIES[key].check for key in by_eye)
 
 
 def test_stature_alone_estimates_all_but_the_elbow():

@@ -12,7 +12,7 @@ from .laptop import laptop_turns
 from .model import Lengths, armrest_need, target_distance
 from .moves import settings_of
 from .notes import notes_in, standing_reason
-from .order import NEEDED_ROWS, working_order
+from .order import NEEDED_ROWS, by_eye, working_order
 from .pair import stands_too
 from .pointer_rows import mouse_over
 from .remeasurement import RemeasureSuggestion, dimensions_needed, suggest_remeasurement
@@ -70,6 +70,7 @@ __all__ = [
     "aimed_settings",
     "along_the_floor",
     "armrest_need",
+    "by_eye",
     "dimensions_needed",
     "elbow_over",
     "elbow_terms",

@@ -17,7 +17,8 @@ def working_order(case: Case, result: FitResult) -> list[FitRow]:
     """Return the rows in the order in which they are set: seated, then standing where possible.
 
     Where the surface can't move, hands come first and the chair follows; keys are re-measured with
-    their surface and are no step of their own.
+    their surface and are no step of their own. Where nothing of the body is known yet, everything is
+    gone through by eye, with the tests on the person.
     """
     hands_first = fixed_surface(case) is not None
 
@@ -27,6 +28,8 @@ def working_order(case: Case, result: FitResult) -> list[FitRow]:
     def standing(quantity: Quantity) -> int:
         return quantity.order_standing
 
+    if by_eye(result):
+        return _by_eye(case, result.seated.rows, seated)
     steps = _steps(result.seated.rows, seated)
     if result.standing.possible:
         steps += _steps(result.standing.rows, standing)
@@ -41,6 +44,24 @@ def _steps(rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[Fit
         if row.setting is not None and not _joined(row) and _worth_a_step(row)
     ]
     return [row for at, row in sorted(found, key=lambda pair: pair[0]) if at]
+
+
+def by_eye(result: FitResult) -> bool:
+    """Whether no height can be told: nothing of the body is measured, and nothing estimated."""
+    heights = [result.row("seated", key) for key in ("seat", "surface", "screen_top")]
+    return all(one.setting is None for one in (*heights, result.row("standing", "surface")))
+
+
+def _by_eye(case: Case, rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[FitRow]:
+    """Return what is set by eye, in its order; a client's own seating is left alone."""
+    chair = {"seat", "footrest", "seat_depth", "lumbar", "armrest"}
+    found = [
+        row
+        for row in rows
+        if QUANTITIES[row.key].own_number and not (case.own_seat and row.key in chair)
+    ]
+    found.sort(key=lambda row: place(QUANTITIES[row.key]))
+    return [row for row in found if place(QUANTITIES[row.key])]
 
 
 def _worth_a_step(row: FitRow) -> bool:

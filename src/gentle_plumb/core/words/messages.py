@@ -20,6 +20,7 @@ ENGLISH: dict[str, str] = {
     "setting.declared": "(as the piece says)",
     "setting.move": "{verb} by {by} to {to}.",
     "setting.stays": "It stays at {to}: nothing here moves it nearer to its target.",
+    "setting.by_eye": "{label}, by eye: {check}",
     "setting.done": "Done: set to {at}, {how}.",
     "setting.follows": "It follows the piece it is joined to.",
     "setting.deeper": "A deeper desk, an arm behind it, or keys on a tray: {by} are lacking.",

@@ -148,8 +148,12 @@ export function TextEntry({
   sendLatest.current = send;
   useEffect(() => queue.onFlush(() => sendLatest.current()), [queue]);
   useEffect(() => () => sendLatest.current(), []);
+  const mounted = useRef(false);
   useEffect(() => {
-    if (autoFocus) input.current?.focus();
+    // Later on it never takes the focus from a field that is being typed in.
+    const typing = document.activeElement instanceof HTMLInputElement;
+    if (autoFocus && !(mounted.current && typing)) input.current?.focus();
+    mounted.current = true;
   }, [autoFocus]);
 
   const suffix = field.kind === "length" ? unit : field.unit;

@@ -22,7 +22,11 @@ export function SetPanel() {
     .map((name) => rowOf(worked, name.split(".")[0] ?? "", name.split(".")[1] ?? ""))
     .filter((row) => row !== undefined);
   const name = (row: Row) => `${row.posture}.${row.key}`;
-  const firstOpen = steps.find((row) => row.left === null);
+  const isDone = (row: Row) =>
+    row.left !== null ||
+    (row.setting === null &&
+      worked?.actions.find((one) => one.step === name(row))?.state === "done");
+  const firstOpen = steps.find((row) => !isDone(row));
   const now = steps.find((row) => name(row) === chosen) ?? firstOpen ?? steps[0];
   const part = now?.key ?? null;
   useEffect(() => setActive(part), [part, setActive]);
@@ -42,7 +46,7 @@ export function SetPanel() {
     );
   const after = steps[steps.indexOf(now) + 1];
   const onward = () => (after ? setChosen(name(after)) : go("pace"));
-  const done = steps.filter((row) => row.left !== null).length;
+  const done = steps.filter(isDone).length;
   return (
     <div className="flex min-h-full flex-col pb-5">
       <div className="flex items-baseline justify-between">
@@ -155,6 +159,7 @@ const STATES = [
 function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
   const { fields, cells, queue, unit, readOnly, worked } = useVisitState();
   const action = worked?.actions.find((one) => one.step === `${row.posture}.${row.key}`);
+  const byEye = row.setting === null;
   const text = [action?.text, row.why].filter(Boolean).join(" ");
   const id = useId();
   const path = `set.${row.posture}.${row.key}`;
@@ -166,13 +171,25 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
     <section className="mt-3 border border-ink/40 bg-ground p-4" aria-labelledby={`${id}-name`}>
       <p className="text-sm text-soft capitalize">{row.posture}</p>
       <h3 id={`${id}-name`} className="text-2xl">
-        {row.label} <span className="figures">{to}</span>
+        {row.label} {byEye ? "by eye" : <span className="figures">{to}</span>}
       </h3>
       <p className="mt-0.5 first-letter:uppercase">{text}</p>
       {row.dial && (
         <p className="mt-1">
           The desk's display has to read <b className="figures">{`${row.dial} ${row.unit}`}</b>.
         </p>
+      )}
+      {byEye && action && !readOnly && (
+        <div className="mt-3">
+          <Segments
+            label={`${row.label}, by eye`}
+            value={action.state}
+            choices={STATES}
+            onChange={(state) =>
+              queue.type(`set.action.${action.field}.state`, state === "open" ? "" : state, unit)
+            }
+          />
+        </div>
       )}
       {row.limits.length > 0 && <p className="mt-1 text-sm">Limit: {row.limits[0]}.</p>}
       {field && (
@@ -225,7 +242,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
           Still off: <b className="figures">{withUnit(row, row.left_over)}</b> to the target.
         </p>
       )}
-      {row.check && (
+      {row.check && !byEye && (
         <p className="mt-3 border-t border-hair pt-2 text-sm">
           <span className="font-semibold">Check on the client.</span> {row.check}
         </p>
