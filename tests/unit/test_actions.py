@@ -1,7 +1,7 @@
 """Causes and actions: what is grouped, what is said of it, what counts as done."""
 
 from dataclasses import fields, replace
-from datetime import UTC, datetime
+from datetime import UTC, date, datetime
 
 import pytest
 
@@ -131,3 +131,15 @@ def test_an_aim_that_fits_worse_is_told():
     case = usual_case(seat=(500, 500), found={"seat": 415.0, "footrest": 0.0})
     bare = replace(case, workstation=replace(case.workstation, feet=()))
     assert assessed(bare).worse
+
+
+def test_without_a_measure_set_is_a_checklist_with_the_tests_on_the_person():
+    def made(**more):
+        given = VisitInput(values={"look.desk.kind": "sit_stand", **more}, today=date(2026, 11, 26))
+        return {one.id: one for one in analyse_visit(given, "cm").actions() if one.kind == "set"}
+
+    seat = made()["set.seated.seat"]
+    assert action_text(seat, "cm").startswith("Seat, by eye: Feet flat on the floor")
+    assert (seat.to_value, seat.state) == (None, "open")
+    assert made(**{"set.action.set-seated-seat.state": "done"})["set.seated.seat"].state == "done"
+    assert made(**{"set.seated.seat": 440.0})["set.seated.seat"].state == "done"

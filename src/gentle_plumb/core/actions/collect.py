@@ -8,12 +8,13 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
-from ..catalogue import QUANTITIES, MechanismId
+from ..catalogue import QUANTITIES, MechanismId, Quantity
 from ..findings import Finding
 from ..fit import FitRow
 from ..plans import Added
 from ..record.fields.settings import ActionAnswer
 from ..visit import RaisedRedFlag
+from ..words import say
 from ..workstation import Settings
 from .action import KINDS, Action, ActionState, When, Who
 
@@ -89,8 +90,6 @@ def _referrals(flags: Iterable[RaisedRedFlag]) -> list[Action]:
 def _settings(sources: ActionSources) -> list[Action]:
     found = []
     for row in sources.order:
-        if row.setting is None:
-            continue
         index = 0 if row.posture == "seated" else 1
         left, id = sources.left[index].get(row.key), f"set.{row.posture}.{row.key}"
         near = DONE_MM if row.unit == "mm" else DONE_DEG
@@ -101,19 +100,27 @@ def _settings(sources: ActionSources) -> list[Action]:
                 kind="set",
                 who="practitioner",
                 when="today",
-                what=quantity.label,
+                what=quantity.label if row.setting is not None else _by_eye(quantity),
                 quantity=row.key,
                 posture=row.posture,
                 from_value=row.found,
                 to_value=row.setting,
-                state=_state(
-                    sources, id, done=left is not None and abs(left - row.setting) <= near
-                ),
+                state=_state(sources, id, done=_is_set(left, row.setting, near)),
                 resolves=(quantity.mechanism,),
                 shared=True,
             )
         )
     return found
+
+
+def _is_set(left: float | None, aim: float | None, near: float) -> bool:
+    """Whether a thing was set: near its aim, or anywhere at all where it is set by eye."""
+    return left is not None and (aim is None or abs(left - aim) <= near)
+
+
+def _by_eye(quantity: Quantity) -> str:
+    """Return what is done where nothing is worked out: the test on the person decides."""
+    return say("setting.by_eye", label=quantity.label, check=quantity.check)
 
 
 def _additions(sources: ActionSources) -> list[Action]:

@@ -40,3 +40,14 @@ test("with nothing worked out it leads back to measuring", async () => {
   await userEvent.click(screen.getByRole("button", { name: "Back to Measure" }));
   expect(acts.go).toHaveBeenCalledWith("measure");
 });
+
+test("by eye, a thing is ticked off by its test on the person, and the next comes up", async () => {
+  const eye = { target: null, setting: null, state: "unknown", change: null } as const;
+  const rows = [aRow({ ...eye }), aRow({ ...eye, key: "surface", label: "Surface" })];
+  const step = { kind: "set", step: "seated.seat", field: "set-seated-seat" } as const;
+  const seat = anAction({ ...step, text: "Seat, by eye: Feet flat on the floor." });
+  const acts = renderInVisit(<SetPanel />, { worked: aWorkup({ rows, order, actions: [seat] }) });
+  expect(screen.getByRole("heading", { level: 3, name: "Seat by eye" })).toBeTruthy();
+  await userEvent.click(screen.getByRole("radio", { name: "Done" }));
+  expect(acts.type).toHaveBeenCalledWith("set.action.set-seated-seat.state", "done", "cm");
+});

@@ -242,7 +242,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
           Still off: <b className="figures">{withUnit(row, row.left_over)}</b> to the target.
         </p>
       )}
-      {row.check && !byEye && (
+      {row.check && !(byEye && action) && (
         <p className="mt-3 border-t border-hair pt-2 text-sm">
           <span className="font-semibold">Check on the client.</span> {row.check}
         </p>
