@@ -116,7 +116,12 @@ def test_nothing_known_means_nothing_claimed():
     chosen = {"backrest", "keys_edge", "mouse_forward", "screen_bearing"}  # by policy alone
     assert {row.key for row in rows if row.target is not None} == chosen
     by_eye = [row.key for row in working_order(Case(body=Body(values={})), result)]
-    assert by_eye[:4] == ["seat", "footrest", "seat_depth", "lumbar"]  # with the tests on the person
+    assert by_eye[:4] == [
+        "seat",
+        "footrest",
+        "seat_depth",
+        "lumbar",
+    ]  # with the tests on the person
     assert all(QUANTITIES[key].check for key in by_eye)
 
 
