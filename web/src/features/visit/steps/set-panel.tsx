@@ -113,11 +113,9 @@ function withUnit(row: Row, text: string | null): string {
 
 /** What is to be done beside the settings: the same actions as plans and report have. */
 function AlsoToDo() {
-  const { worked, readOnly, queue, unit } = useVisitState();
+  const { worked, readOnly } = useVisitState();
   const actions = worked?.actions.filter((one) => one.kind !== "set" && one.kind !== "refer") ?? [];
   if (actions.length === 0) return null;
-  const say = (field: string, state: string) =>
-    queue.type(`set.action.${field}.state`, state === "open" ? "" : state, unit);
   return (
     <section className="mt-5" aria-label="Also to do">
       <h3 className="border-b border-ink pb-1 text-sm font-semibold">Also to do</h3>
@@ -134,19 +132,37 @@ function AlsoToDo() {
             </p>
             {!readOnly && (
               <div className="mt-1">
-                <Segments
-                  compact
-                  label={one.text}
-                  value={one.state}
-                  choices={STATES}
-                  onChange={(state) => say(one.field, state)}
-                />
+                <StateOf action={one} label={one.text} compact />
               </div>
             )}
           </li>
         ))}
       </ul>
     </section>
+  );
+}
+
+/** Whether an action is open, done or not for today; open is the answer taken back. */
+function StateOf({
+  action,
+  label,
+  compact = false,
+}: {
+  action: Schemas["ActionView"];
+  label: string;
+  compact?: boolean;
+}) {
+  const { queue, unit } = useVisitState();
+  return (
+    <Segments
+      compact={compact}
+      label={label}
+      value={action.state}
+      choices={STATES}
+      onChange={(state) =>
+        queue.type(`set.action.${action.field}.state`, state === "open" ? "" : state, unit)
+      }
+    />
   );
 }
 
@@ -181,14 +197,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
       )}
       {byEye && action && !readOnly && (
         <div className="mt-3">
-          <Segments
-            label={`${row.label}, by eye`}
-            value={action.state}
-            choices={STATES}
-            onChange={(state) =>
-              queue.type(`set.action.${action.field}.state`, state === "open" ? "" : state, unit)
-            }
-          />
+          <StateOf action={action} label={`${row.label}, by eye`} />
         </div>
       )}
       {row.limits.length > 0 && <p className="mt-1 text-sm">Limit: {row.limits[0]}.</p>}
