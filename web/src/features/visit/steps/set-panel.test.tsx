@@ -41,7 +41,7 @@ test("with nothing worked out it leads back to measuring", async () => {
   expect(acts.go).toHaveBeenCalledWith("measure");
 });
 
-test("by eye, a thing is ticked off by its test on the person, and the next comes up", async () => {
+test("by eye, a thing is ticked off by its test on the person", async () => {
   const eye = { target: null, setting: null, state: "unknown", change: null } as const;
   const rows = [aRow({ ...eye }), aRow({ ...eye, key: "surface", label: "Surface" })];
   const step = { kind: "set", step: "seated.seat", field: "set-seated-seat" } as const;
