@@ -95,7 +95,7 @@ def test_a_laptop_is_freed_from_its_keys_or_takes_turns():
     low, raised = laptop_turns(case)
     assert (low.hours, raised.hours) == (6, 2)
     assert raised.neck < low.neck
-    assert raised.raise_mm == 200  # the stack's own limit
+    assert raised.raise_mm == pytest.approx(178, abs=0.1)  # inside its band, under a stack's 200
     assert laptop_turns(usual_case()) == ()
 
 

@@ -120,8 +120,8 @@ def test_fist_rule_brings_the_screen_nearer_than_fingertips():
 
 def test_tilt_is_square_to_the_sight_line_and_ends_at_twenty():
     screen = usual_case().workstation.screen
-    found = row(usual_case(lift=(300, 700)), "tilt")
-    assert found.target == pytest.approx(13.45, abs=0.1)
+    found = row(usual_case(lift=(300, 700), surface=(600, 700)), "tilt")
+    assert found.target == pytest.approx(15.60, abs=0.01)  # atan((25 + 149.5) / 625)
     low = with_station(
         usual_case(), screen=replace(screen, top_above_surface=Span(low=50, high=60))
     )

@@ -74,7 +74,9 @@ class DeskDocument(Part):
     """
 
     kind: Literal["fixed", "sit_stand"] | None = None
-    form: Literal["fixed", "sit_stand", "platform", "counter", "cart", "tray"] | None = None
+    form: Literal["fixed", "sit_stand", "platform", "carrier", "counter", "cart", "tray"] | None = (
+        None
+    )
     surface: RangeDocument | None = None
     thickness: Length | None = None
     depth: Length | None = None

@@ -26,7 +26,7 @@ from ..core.body import DIMENSIONS, Body, BodyValue, MeasuredPosture, dimension,
 from ..core.catalogue import DATUM_WORDS, QUANTITIES, TASKS, Quantity
 from ..core.choices import Hand
 from ..core.errors import FieldError
-from ..core.fit import Case, FitResult, Policy, fit
+from ..core.fit import Case, FitResult, Policy, fit, hung_on_wall
 from ..core.plain_text import check_texts
 from ..core.plans import (
     Added,
@@ -224,11 +224,13 @@ class CaseDocument(Part):
         tasks = set(self.hours) - set(TASKS)
         if tasks:
             raise ValueError(f"there is no task “{sorted(tasks)[0]}”; one of {', '.join(TASKS)}")
+        found = self._found_seated(station.keyboard.thickness)
+        up = self.found_standing.settings(station.keyboard.thickness)
         return Case(
             body=self.body.body(),
-            workstation=station,
-            found_seated=self._found_seated(station.keyboard.thickness),
-            found_standing=self.found_standing.settings(station.keyboard.thickness),
+            workstation=hung_on_wall(station, found, up),
+            found_seated=found,
+            found_standing=up,
             shoe_seated=maybe_mm(self.shoe_seated, "shoe_seated", 0, 150),
             shoe_standing=maybe_mm(self.shoe_standing, "shoe_standing", 0, 150),
             mat=maybe_mm(self.mat, "mat", 0, 60) or 0.0,

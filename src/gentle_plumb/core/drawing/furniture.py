@@ -92,7 +92,7 @@ def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings) -> None:
     elif desk.form == "counter":
         ink.shape("leg", box(place.edge + 60, 90, back, under), "surface")
         ink.shape("leg", box(place.edge + 110, 0, back, 90), "surface")
-    elif desk.form in ("platform", "tray") and desk.beside is not None:
+    elif desk.form in ("platform", "carrier", "tray") and desk.beside is not None:
         # the desk proper: a tray hangs before and under it, a platform stands on it
         tray = desk.form == "tray"
         front, end = (place.edge + 190, back + 190) if tray else (place.edge - 20, back)

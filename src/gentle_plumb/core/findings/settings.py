@@ -214,6 +214,8 @@ def _instruction(facts: Facts, state: SettingState, row: FitRow) -> tuple[str, D
         said = f"{say('feet.first', at=say_length(rest.setting or 0.0, unit))} {said}"
     limit = next((one for one in row.limits if one.kind in RANGE_ENDS), None)
     short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
+    if any(one.kind == "inside" for one in row.limits):
+        said = f"{said.rstrip('.')}, inside its band and not on its end."
     if short and limit is not None:
         said = f"{said.rstrip('.')}; {limit_text(limit, unit)}."
     return said, (Direction(quantity=quantity.key, sign=1 if row.change > 0 else -1),)

@@ -1,7 +1,7 @@
 """Targets from a body, and what real equipment makes of them."""
 
 from ..policy import JOINT_BANDS, Band, Policy
-from .case import Case, Lens, with_declared
+from .case import Case, Lens, hung_on_wall, with_declared
 from .chair_rows import finger, seat_depth_row
 from .costs import UNREACHABLE_DEG, elbow_over, gaze_over, legs_at
 from .distance import along_the_floor
@@ -80,6 +80,7 @@ __all__ = [
     "gaze_by_rule",
     "gaze_over",
     "hold",
+    "hung_on_wall",
     "joints_of",
     "laptop_turns",
     "legs_at",

@@ -82,7 +82,7 @@ def _wanted_top(case: Case, eye: float | None, distance: float | None) -> float 
     try:
         if distance is None and case.lower_lens != "none":
             return None
-        return eye + top_band(case, distance or 600.0).target
+        return eye + top_band(case, distance or 600.0).aim
     except MissingInput:
         return None
 

@@ -12,7 +12,7 @@ from ..choices import Hand
 from ..errors import MissingInput
 from ..intake import PersonLimits
 from ..policy import Policy
-from ..workstation import ArmrestKind, ChairKind, Details, Settings, Workstation
+from ..workstation import ArmrestKind, ChairKind, Details, Settings, Span, Workstation
 
 Lens = Literal["none", "progressive", "bifocal"]
 
@@ -93,6 +93,26 @@ class Case:
         if thickness is None:
             raise MissingInput("keyboard_thickness", "The keyboard's thickness is not recorded.")
         return thickness
+
+
+def hung_on_wall(
+    station: Workstation, found: Settings, found_standing: Settings | None = None
+) -> Workstation:
+    """Return the pieces with a screen on a wall at its heights over the floor.
+
+    It is where it was found; where its mount moves, within the range that was recorded over the desk
+    as that stood then. Unknown stays unknown.
+    """
+    screen, lift = station.screen, station.screen.top_above_surface
+    if not screen.on_wall:
+        return station
+    at = found.screen_top
+    if at is None and found_standing is not None:
+        at = found_standing.screen_top
+    span = Span(low=at, high=at) if at is not None else None
+    if lift is not None and found.surface is not None and (span is None or not lift.fixed):
+        span = lift.shifted(found.surface)
+    return replace(station, screen=replace(screen, on_wall_at=span))
 
 
 def with_declared(found: Settings, station: Workstation) -> tuple[Settings, frozenset[str]]:

@@ -120,7 +120,7 @@ class Lengths:
         surface, seat = desk.surface, station.chair.seat if seated else LEVEL
         if seated and case.own_seat:
             seat = own_seat_span(case)
-        lift, tops = reach_of(station)
+        lift, tops = reach_of(station, self.posture)
         fixed = surface is not None and surface.fixed
         if free:
             surface = surface if fixed else None
@@ -153,7 +153,7 @@ class Lengths:
             lift=lift,
             tops=tops,
             top_band=Band(low=band.low, high=band.high) if band else Band(low=-50, high=0),
-            top_target=band.target if band else 0.0,
+            top_target=band.aim if band else 0.0,
             least_gap=need + desk.thickness
             if need is not None and desk.thickness is not None and under is None
             else None,
@@ -202,9 +202,13 @@ def _floor(case: Case, distance: float | None, *, seated: bool) -> Depth | None:
         return None
 
 
-def reach_of(station: Workstation) -> tuple[Span | None, Span | None]:
+def reach_of(station: Workstation, posture: Posture = "seated") -> tuple[Span | None, Span | None]:
     """Where the top of the picture can be: over the keys' surface, and over the floor, mm."""
     desk, lift = station.desk, station.screen.reach(station.keyboard)
+    if station.screen.on_wall:
+        return None, station.screen.on_wall_at
+    if posture == "standing" and station.screen.riser_standing is not None and lift is not None:
+        lift = lift.raised(station.screen.riser_standing)
     if lift is None or station.screen.kind == ScreenKind.LAPTOP:
         return lift, None
     if desk.screen_base is None:

@@ -7,6 +7,7 @@ from .case import Case
 from .result import Move, PostureFit
 from .rows import SAME_MM
 
+RISER_OUT = "in for standing, out again for sitting"
 SCREEN_BACK = "lower the screen again for sitting"
 
 
@@ -29,15 +30,29 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
     found = [
         Move(
             piece="surface",
-            label="Keyboard surface" if desk.form in ("platform", "cart", "tray") else "Desk",
+            label="Keyboard surface"
+            if desk.form in ("platform", "carrier", "cart", "tray")
+            else "Desk",
             seated=low,
             standing=high,
         )
     ]
     top, top_up = seated.setting("screen_top"), standing.setting("screen_top")
     if top is not None and top_up is not None and case.workstation.screen.kind != ScreenKind.LAPTOP:
-        apart = desk.screen_base is not None
+        apart = desk.screen_base is not None or case.workstation.screen.on_wall
         over = (top, top_up) if apart else (top - low, top_up - high)
+        riser = riser_at(case, over)
+        if riser:
+            found.append(
+                Move(
+                    piece="riser",
+                    label="Under the screen",
+                    seated=0.0,
+                    standing=riser,
+                    text=RISER_OUT,
+                )
+            )
+            over = over[0], over[1] - riser
         if abs(over[1] - over[0]) > SAME_MM:
             label = "Screen top over the floor" if apart else "Top of screen above the desk"
             found.append(
@@ -71,6 +86,29 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             Move(piece="shoes", label="Shoes", seated=case.shoe_seated, standing=case.shoe_standing)
         )
     return tuple(found)
+
+
+def riser_at(case: Case, over: tuple[float, float]) -> float:
+    """How high what goes under the screen for standing is, mm; 0 where nothing does.
+
+    Parameters
+    ----------
+    case : Case
+    over : tuple of float
+        The picture's top over what the screen stands on, seated and standing, mm.
+
+    """
+    screen = case.workstation.screen
+    span, lift = screen.riser_standing, screen.top_above_surface
+    if span is None or lift is None:
+        return 0.0
+    seated, standing = over
+
+    def apart(place: float) -> tuple[float, float]:
+        stand = lift.clamp(standing - place)
+        return round(abs(stand + place - standing), 3), abs(stand - seated)
+
+    return min(span.places() or (span.clamp(standing - seated),), key=apart)
 
 
 def settings_of(fit: PostureFit) -> Settings:

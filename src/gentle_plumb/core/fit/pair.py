@@ -130,8 +130,9 @@ def _share_screen(
 ) -> tuple[Solution, Solution]:
     """Tops of both postures with the screen moved on its stand as little as can be.
 
-    Among tops that cost no degree: the seated one as found or nearest its target, the standing
-    one nearest to the same height over the surface; where both ranges don't meet, their near ends.
+    Among tops that cost no degree: the seated one as found, the standing one at the same height over
+    what the screen stands on; where both ranges meet, as far inside both bands as can be; else their
+    near ends. A screen on a wall stays where it is.
     """
     seated, standing = pair
     if seated.top is None or standing.top is None:
@@ -140,16 +141,21 @@ def _share_screen(
     keep = case.policy.keep_what_holds
     kept = _kept(first, case.found_seated.screen_top) if keep else None
     want = kept if kept is not None else seated.top
-    base = seated.surface, standing.surface
+    hangs = case.workstation.screen.on_wall
+    base = (0.0, 0.0) if hangs else (seated.surface, standing.surface)
     tries = [want] if kept is not None else [want, *_ends(first)]
-    tries += (
-        [] if kept is not None else [_near(first, end - base[1] + base[0]) for end in _ends(second)]
-    )
+    if kept is None:
+        between = (seated.top + standing.top + base[0] - base[1]) / 2
+        tries += [
+            _near(first, at - base[1] + base[0])
+            for at in (*_ends(second), between + base[1] - base[0])
+        ]
     best: tuple[float, float, float, float] | None = None
     for top in tries:
         other = _near(second, top - base[0] + base[1])
         move = abs((top - base[0]) - (other - base[1]))
-        rank = (round(move, 6), round(abs(top - seated.top), 6), top, other)
+        off = (top - seated.top) ** 2 + (other - standing.top) ** 2
+        rank = (round(move, 6), round(off, 6), top, other)
         best = rank if best is None or rank < best else best
     assert best is not None
     return replace(seated, top=best[2]), replace(standing, top=best[3])

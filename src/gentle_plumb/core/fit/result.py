@@ -24,9 +24,10 @@ LimitKind = Literal[
     "low",
     "belly",
     "kept",
+    "inside",
     "choice",
 ]
-NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "choice"})
+NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "inside", "choice"})
 """Kinds that don't keep a piece from where it belongs."""
 RANGE_ENDS: frozenset[LimitKind] = frozenset({"stops", "starts", "fixed", "steps"})
 """Kinds that are the end of what a piece can do."""
@@ -41,7 +42,8 @@ class Limit:
     negative where the piece is too high or too far. ``kind`` says how: it stops, starts or is
     fixed there, it goes in steps, the thighs or the armrests are in the way, the feet would hang, it would meet the
     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
-    low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, or a better choice.
+    low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, put inside
+    its band and not on its end, or a better choice.
     """
 
     key: str

@@ -19,7 +19,7 @@ from .distance import (
 from .frame import eye_terms, standing_eye_terms
 from .joints import Joint
 from .model import reach_of
-from .result import FitRow, Posture
+from .result import FitRow, Limit, Posture
 from .rows import SAME_MM, about, binding, end_limit, kept, limit, set_row, target_row
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
 from .terms import Term, total
@@ -91,11 +91,21 @@ def top_row(
             [limit(row.key, "laptop", "joined", setting, row.target - setting)] if joined else []
         )
         return set_row(row, setting, limits, neck)
-    lift, tops = reach_of(case.workstation)
-    limits = end_limit(row.key, "screen", tops, row.target)
-    if not limits and lift is not None and surface is not None:
+    lift, tops = reach_of(case.workstation, posture)
+    band = top_band(case, far())
+    there = abs(row.target + band.aim - band.target - setting) <= SAME_MM
+    limits = [] if there else end_limit(row.key, "screen", tops, row.target)
+    if not there and not limits and lift is not None and surface is not None:
         limits = end_limit(row.key, "screen", lift, row.target, offset=surface)
-    return set_row(row, setting, binding(row, setting, limits, "screen"), neck)
+    binds = binding(row, setting, limits, "screen")
+    if row.low is not None and row.high is not None and row.low <= setting <= row.high:
+        binds = [_put_inside(one) for one in binds]
+    return set_row(row, setting, binds, neck)
+
+
+def _put_inside(one: Limit) -> Limit:
+    """Return why a picture in its band is not on its target: it is kept off the band's end."""
+    return limit(one.key, one.piece, "inside", one.at, one.short) if one.kind == "choice" else one
 
 
 def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:

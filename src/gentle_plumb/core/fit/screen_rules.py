@@ -23,6 +23,10 @@ from .case import Case
 GAZE_DROP_LEAST_DEG, GAZE_DROP_MOST_DEG = 10.0, 20.0
 """Band of the gaze to the picture's centre. Source: house-screen."""
 
+INSIDE_MM = 25.0
+"""How far inside its band a picture is put, where there is room: so that the tape and a slack back may
+err without leaving it, mm. Source: house-screen."""
+
 RULE_LABELS: dict[ScreenRule, str] = {
     "top_edge": "top edge at the eye",
     "top_third": "eyes at the top third",
@@ -39,6 +43,16 @@ class TopBand:
     low: float
     target: float
     high: float
+
+    @property
+    def aim(self) -> float:
+        """Where a free picture is put: the target, kept away from the band's ends.
+
+        >>> TopBand(low=-50, target=0, high=0).aim
+        -25.0
+        """
+        inside = min(INSIDE_MM, (self.high - self.low) / 2)
+        return min(max(self.target, self.low + inside), self.high - inside)
 
 
 def rule_band(policy: Policy, *, height: float | None, distance: float) -> TopBand:

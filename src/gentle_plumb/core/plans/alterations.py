@@ -68,11 +68,20 @@ def lift_picture(by: Span) -> Callable[[Workstation], Workstation]:
         lift = station.screen.top_above_surface
         if lift is None:
             return station
-        step = by.step if lift.fixed and not by.fixed else None
-        raised = Span(
-            low=lift.low + by.low, high=lift.high + by.high, step=lift.step if by.fixed else step
-        )
-        return replace(station, screen=replace(station.screen, top_above_surface=raised))
+        return replace(station, screen=replace(station.screen, top_above_surface=lift.raised(by)))
+
+    return apply
+
+
+def lift_for_standing(
+    lift: Callable[[Workstation], Workstation],
+) -> Callable[[Workstation], Workstation]:
+    """Return what lifts the picture while standing, from what lifts it always."""
+
+    def apply(station: Workstation) -> Workstation:
+        bare = replace(station.screen, top_above_surface=Span(low=0, high=0))
+        riser = lift(replace(station, screen=bare)).screen.top_above_surface
+        return replace(station, screen=replace(station.screen, riser_standing=riser))
 
     return apply
 

@@ -2,13 +2,32 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from ..catalogue import Tier
 from ..fit import Case
 from ..workstation import ScreenHolder, ScreenKind
 from .addition import Addition
 from .additions import stack_addition
-from .alterations import SCREEN_RISER, lift_picture, mount_on_arm
+from .alterations import SCREEN_RISER, lift_for_standing, lift_picture, mount_on_arm
 from .stacks import stacks_of
+
+
+def _stands_up(case: Case) -> bool:
+    """Whether this place is worked at standing as well, with the screen on what the keys stand on."""
+    desk = case.workstation.desk
+    return desk.kind == "sit_stand" and desk.screen_base is None and case.may_stand
+
+
+def _for_standing(one: Addition) -> Addition:
+    """Return what lifts the picture as something that is in for standing and out for sitting."""
+    return replace(
+        one,
+        id=f"{one.id}_standing",
+        label=f"{one.label}, for standing only",
+        does="raises the screen for standing; out again for sitting",
+        apply=lift_for_standing(one.apply),
+    )
 
 
 def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
@@ -18,11 +37,13 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
         return []
     found: list[Addition] = []
     stands = screen.held not in (ScreenHolder.ARM, ScreenHolder.WALL)
-    if stands and tier != "lasting":
-        found += [
-            stack_addition("screen", one)
-            for one in stacks_of(case.workstation.items, "screen", taken)
-        ]
+    in_and_out = stands and _stands_up(case)
+    stacks = (
+        stacks_of(case.workstation.items, "screen", taken) if stands and tier != "lasting" else []
+    )
+    found += [stack_addition("screen", one) for one in stacks]
+    if in_and_out:
+        found += [_for_standing(stack_addition("screen", one)) for one in stacks]
     if stands and tier != "room":
         found.append(
             Addition(
@@ -34,6 +55,8 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
                 apply=lift_picture(SCREEN_RISER),
             )
         )
+        if in_and_out:
+            found.append(_for_standing(found[-1]))
     if stands and tier == "lasting" and screen.height is not None:
         found.append(
             Addition(

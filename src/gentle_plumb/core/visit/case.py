@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..body import Sex
 from ..catalogue import QUANTITIES, TASKS, Posture
-from ..fit import Case, Lens, with_declared
+from ..fit import Case, Lens, hung_on_wall, with_declared
 from ..intake import person_limits
 from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..record import Field, Record, fields
@@ -55,13 +55,14 @@ def case_from(
     standing = _with_angles(standing_policy_of(*bundles), record)
     keys = record[fields.keyboard.thickness]
     found, declared = with_declared(_found_seated(record, keys), station)
+    up = _settings(record, FOUND["standing"], keys)
     computer = record[ask.eyewear] == Eyewear.COMPUTER
     return Case(
         body=body_from(record, sex, measuring),
-        workstation=station,
+        workstation=hung_on_wall(station, found, up),
         found_seated=found,
         declared=declared,
-        found_standing=_settings(record, FOUND["standing"], keys),
+        found_standing=up,
         shoe_seated=record[ask.shoe_seated],
         shoe_standing=record[ask.shoe_standing],
         mat=_mat(record),

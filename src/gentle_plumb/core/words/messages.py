@@ -72,6 +72,7 @@ ENGLISH: dict[str, str] = {
     "limit.belly": "the belly keeps the edge from the keys: the keyboard hangs over it by {apart}",
     "limit.shallow": "desk is {at} deep, {apart} short: screen or keys give way",
     "limit.wide": "keyboard reaches out to {at}, {apart} beyond the arm's band",
+    "limit.inside": "at {at}, {side}: inside its band, not on its end",
     "limit.choice": "at {at} all joints together pay least, {side}",
     # causes
     "cause.keys_above": "The keys are above the hands",

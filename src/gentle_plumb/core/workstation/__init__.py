@@ -18,6 +18,7 @@ from .equipment import (
 )
 from .kinds import (
     FIXED_DESKS,
+    PLATFORMS,
     STACKED,
     SUPPORTS,
     ArmrestKind,
@@ -57,6 +58,7 @@ __all__ = [
     "LAPTOP_PICTURE_HEIGHT_MM",
     "LAPTOP_PICTURE_START_MM",
     "LEAST_STEP",
+    "PLATFORMS",
     "STACKED",
     "SUPPORTS",
     "ArmTension",

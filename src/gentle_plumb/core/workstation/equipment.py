@@ -117,7 +117,9 @@ class Mouse:
 class Screen:
     """A screen: its picture, and how high over the desk surface the picture's top can be; mm.
 
-    A laptop's picture is joined to its keys: see :meth:`reach`.
+    A laptop's picture is joined to its keys: see :meth:`reach`. What hangs on a wall has its heights
+    over the floor in ``on_wall_at``, and never moves with a desk. ``riser_standing`` is what goes under
+    the screen for standing and comes out for sitting, by the heights it can have.
     """
 
     kind: ScreenKind | None = None
@@ -128,6 +130,13 @@ class Screen:
     tilt_deg: Span | None = None
     held: ScreenHolder | None = None
     pixels_across: float | None = None
+    on_wall_at: Span | None = None
+    riser_standing: Span | None = None
+
+    @property
+    def on_wall(self) -> bool:
+        """Whether it hangs on a wall, at whatever height."""
+        return self.held == ScreenHolder.WALL
 
     @staticmethod
     def picture(diagonal_in: float, aspect: AspectRatio) -> tuple[float, float]:

@@ -78,7 +78,8 @@ class DeskKind(Choice):
 
     FIXED = "fixed", "Fixed height"
     SIT_STAND = "sit_stand", "Sit-stand"
-    PLATFORM = "platform", "Desktop converter"
+    PLATFORM = "platform", "Desktop converter, screen on its own deck"
+    CARRIER = "carrier", "Desktop converter that lifts keys and screen together"
     COUNTER = "counter", "Kitchen or other counter"
     CART = "cart", "Wheeled cart"
 
@@ -243,5 +244,7 @@ STACKED: dict[str, frozenset[str]] = {
     "towel": frozenset({"lumbar"}),
 }
 """What each may carry, or is put behind. Source: house-stack."""
+PLATFORMS = frozenset({DeskKind.PLATFORM, DeskKind.CARRIER})
+"""What stands on a fixed desk and carries the keys, and the screen with them or apart."""
 FIXED_DESKS = frozenset({DeskKind.FIXED, DeskKind.COUNTER})
 """Desks with one height. Source: geometry."""

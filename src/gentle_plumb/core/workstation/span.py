@@ -84,6 +84,19 @@ class Span:
             top = self.low + floor((top - self.low) / self.step + 1e-9) * self.step
         return top if top >= max(self.low, low) - 1e-9 else None
 
+    def raised(self, by: Span) -> Span:
+        """What stands on another piece: the range of both together.
+
+        A piece with one place on one that goes in steps goes in those steps.
+
+        >>> Span(low=300, high=300).raised(Span(low=50, high=150, step=25))
+        Span(low=350, high=450, step=25)
+        """
+        step = by.step if self.fixed and not by.fixed else None
+        return Span(
+            low=self.low + by.low, high=self.high + by.high, step=self.step if by.fixed else step
+        )
+
     def shifted(self, by: float) -> Span:
         """The same range, higher by so much."""
         return Span(low=self.low + by, high=self.high + by, step=self.step)

@@ -1560,7 +1560,7 @@ export interface components {
             /** Kind */
             kind?: ("fixed" | "sit_stand") | null;
             /** Form */
-            form?: ("fixed" | "sit_stand" | "platform" | "counter" | "cart" | "tray") | null;
+            form?: ("fixed" | "sit_stand" | "platform" | "carrier" | "counter" | "cart" | "tray") | null;
             surface?: components["schemas"]["RangeDocument"] | null;
             /** Thickness */
             thickness?: (number | string) | null;
@@ -2670,7 +2670,8 @@ export interface components {
          *     negative where the piece is too high or too far. ``kind`` says how: it stops, starts or is
          *     fixed there, it goes in steps, the thighs or the armrests are in the way, the feet would hang, it would meet the
          *     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
-         *     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, or a better choice.
+         *     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, put inside
+         *     its band and not on its end, or a better choice.
          */
         Limit: {
             /** Key */
@@ -2681,7 +2682,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "stops" | "starts" | "fixed" | "steps" | "thighs" | "armrests" | "hangs" | "collides" | "joined" | "shallow" | "wide" | "low" | "belly" | "kept" | "choice";
+            kind: "stops" | "starts" | "fixed" | "steps" | "thighs" | "armrests" | "hangs" | "collides" | "joined" | "shallow" | "wide" | "low" | "belly" | "kept" | "inside" | "choice";
             /** At */
             at: number;
             /** Short */

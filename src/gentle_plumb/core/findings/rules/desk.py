@@ -5,7 +5,7 @@ from __future__ import annotations
 from ...catalogue import HAND_TASKS
 from ...choices import YesNo
 from ...record import fields
-from ...workstation import ArmTension, DeskEdge, DeskKind, ToolHolder, UnderDesk
+from ...workstation import PLATFORMS, ArmTension, DeskEdge, DeskKind, ToolHolder, UnderDesk
 from ..rule import Answer, Pair, Rule
 
 DESK: tuple[Rule, ...] = (
@@ -108,7 +108,7 @@ DESK: tuple[Rule, ...] = (
         region="foot",
         standing=True,
         only_if=fields.desk.kind.among(
-            DeskKind.SIT_STAND, DeskKind.PLATFORM, DeskKind.CART, DeskKind.COUNTER
+            DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART, DeskKind.COUNTER
         ),
         asked="Whether there is a mat is not recorded.",
     ),
@@ -126,7 +126,7 @@ DESK: tuple[Rule, ...] = (
         region="lower_back",
         standing=True,
         only_if=fields.desk.kind.among(
-            DeskKind.SIT_STAND, DeskKind.PLATFORM, DeskKind.CART, DeskKind.COUNTER
+            DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART, DeskKind.COUNTER
         ),
         asked="Whether there is a rail is not recorded.",
     ),

@@ -6,7 +6,7 @@ from ...catalogue import SCREEN_TASKS
 from ...choices import YesNo
 from ...record import fields
 from ...record.fields.ask import Leans, StandingHabit, TypingBy
-from ...workstation import DeskKind
+from ...workstation import PLATFORMS, DeskKind
 from ..rule import Amount, Answer, Rule
 
 WORK: tuple[Rule, ...] = (
@@ -80,7 +80,7 @@ WORK: tuple[Rule, ...] = (
         why="Feet, calves and back need weeks to adapt.",
         do="Start with 15 minutes twice a day and add a little each week.",
         region="foot",
-        only_if=fields.desk.kind.among(DeskKind.SIT_STAND, DeskKind.PLATFORM, DeskKind.CART),
+        only_if=fields.desk.kind.among(DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART),
         standing=True,
         asked="Whether they are used to standing is not recorded.",
     ),

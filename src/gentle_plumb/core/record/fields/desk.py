@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation import DeskEdge, DeskKind, UnderDesk
+from ...workstation import PLATFORMS, DeskEdge, DeskKind, UnderDesk
 from .place import Place
 
 _at = Place("look.desk", "Desk", "pieces")
@@ -59,5 +59,5 @@ display_tape = _at.length(
 presets = _at.amount("presets", "Presets", "", 0, 20, when=moves, noted_only=True)
 speed = _at.amount("speed", "Speed", "mm/s", 1, 100, when=moves, noted_only=True)
 risers = _at.choice(
-    "risers", "Can take desk risers", YesNo, when=kind.among(DeskKind.FIXED, DeskKind.PLATFORM)
+    "risers", "Can take desk risers", YesNo, when=kind.among(DeskKind.FIXED, *PLATFORMS)
 )

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...catalogue import QUANTITIES
-from ...workstation import ArmrestKind, ChairKind, DeskKind, ScreenKind
+from ...workstation import PLATFORMS, ArmrestKind, ChairKind, DeskKind, ScreenKind
 from . import chair as _chair
 from . import desk as _desk
 from . import screens as _screens
@@ -160,7 +160,7 @@ by_quantity: dict[str, Field[float]] = {
 }
 """The field of each quantity as found seated."""
 
-_stands = _desk.kind.among(DeskKind.SIT_STAND, DeskKind.PLATFORM, DeskKind.CART, DeskKind.COUNTER)
+_stands = _desk.kind.among(DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART, DeskKind.COUNTER)
 _up = Place("look.found_standing", "As found standing", "walk")
 
 standing: dict[str, Field[float]] = {

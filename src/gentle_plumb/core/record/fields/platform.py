@@ -1,13 +1,14 @@
-"""A platform on a fixed desk: a deck for the keys, and one for the screen."""
+"""A platform on a fixed desk: a deck for the keys, and one for the screen, apart or carried along."""
 
 from __future__ import annotations
 
-from ...workstation import DeskKind
+from ...workstation import PLATFORMS, DeskKind
 from . import desk as _desk
 from .place import Place
 
 _at = Place("look.platform", "Desk", "pieces")
-_there = _desk.kind.among(DeskKind.PLATFORM)
+_there = _desk.kind.among(*PLATFORMS)
+_own_deck = _desk.kind.among(DeskKind.PLATFORM)
 
 desk = _at.length("desk", "Height of the desk under the platform", 350, 1200, when=_there)
 keys = _at.span("keys", "Keyboard deck above the desk", 0, 700, part="surface", when=_there)
@@ -17,6 +18,15 @@ screen = _at.span(
     0,
     900,
     part="screen_top",
-    when=_there,
+    when=_own_deck,
     help="Readjust the screen after lowering for sitting.",
+)
+deck_over_keys = _at.length(
+    "deck_over_keys",
+    "Screen shelf above the keyboard deck",
+    0,
+    400,
+    part="screen_top",
+    when=_desk.kind.among(DeskKind.CARRIER),
+    help="0 if keyboard and screen stand on one level.",
 )

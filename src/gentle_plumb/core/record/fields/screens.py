@@ -37,6 +37,7 @@ class ScreenFields:
     tilt: SpanField
     stands_on: Field[StandsOn]
     comes_off: Field[YesNo]
+    lifted_by: Field[float]
     depth_behind: Field[float]
 
 
@@ -58,7 +59,16 @@ def _fields_of(
     there: When = kind.among(*ScreenKind) if side else ()
     stands = kind.among(*STANDING) if side else kind.open_or(*STANDING)
     held = at.choice("held", "Held by", ScreenHolder, when=stands, noted_only=side)
-    stands_on = at.choice("stands_on", "Stands on", StandsOn, when=stands, noted_only=True)
+    stands_on = at.choice(
+        "stands_on",
+        "Stands on",
+        StandsOn,
+        part=part,
+        when=stands,
+        help="The top of the picture above the desk is as it stands there.",
+        noted_only=side,
+    )
+    propped = stands_on.among(StandsOn.RISER, StandsOn.STACK)
     return ScreenFields(
         kind=kind,
         diagonal=at.amount(
@@ -106,11 +116,16 @@ def _fields_of(
         tilt=at.turn("tilt", "Screen tilt", -20, 60, when=stands, noted_only=side),
         stands_on=stands_on,
         comes_off=at.choice(
-            "comes_off",
-            "Removable",
-            YesNo,
-            when=stands_on.among(StandsOn.RISER, StandsOn.STACK),
-            noted_only=True,
+            "comes_off", "Removable", YesNo, part=part, when=propped, noted_only=side
+        ),
+        lifted_by=at.length(
+            "lifted_by",
+            "Height of what it stands on",
+            1,
+            400,
+            part=part,
+            when=propped,
+            noted_only=side,
         ),
         depth_behind=at.length(
             "depth_behind",

@@ -71,6 +71,21 @@ DESKS = (
         },
     ),
     shelf_kind(
+        "carrier",
+        "desk",
+        "Desktop converter, one piece",
+        {
+            desk.kind: DeskKind.CARRIER,
+            desk.thickness: "3 cm",
+            desk.under: UnderDesk.FREE,
+            desk.depth: "60 cm",
+            desk.edge: DeskEdge.ROUNDED,
+            platform.keys.low: "3 cm",
+            platform.keys.high: "40 cm",
+            platform.deck_over_keys: "12 cm",
+        },
+    ),
+    shelf_kind(
         "counter",
         "desk",
         "Kitchen counter",

@@ -1,0 +1,75 @@
+"""Decisions as practitioners take them, against cases worked out by hand."""
+
+import json
+from dataclasses import replace
+from pathlib import Path
+
+import pytest
+
+from gentle_plumb.core.fit import fit, hung_on_wall
+from gentle_plumb.core.plans import make_plans
+from gentle_plumb.core.workstation import Item, ScreenHolder, Span
+from strategies import usual_case
+
+WORKED = json.loads((Path(__file__).parents[1] / "reference" / "worked_cases.json").read_text())
+REAM = Item(id="ream", label="Ream of paper", thickness=50, count=3, error=1.5)
+
+
+def at(case, **pieces):
+    return replace(case, workstation=replace(case.workstation, **pieces))
+
+
+# ---- screens -------------------------------------------------------------------------------
+
+
+def test_a_free_picture_is_put_inside_its_band_and_not_on_its_end():
+    case = replace(
+        usual_case(surface=(600, 700)), person=replace(usual_case().person, stands=False)
+    )
+    top = fit(case).row("seated", "screen_top")
+    assert top.target - top.setting == pytest.approx(WORKED["inside_the_band"]["under_the_eye"])
+    assert [one.kind for one in top.limits] == ["inside"]
+
+
+def test_a_screen_that_cannot_follow_gets_a_riser_in_for_standing_and_out_for_sitting():
+    worked = WORKED["riser_in_and_out"]
+    case = usual_case(surface=(720, 1270), seat=(400, 420), lift=(420, 420))
+    bare = fit(case)
+    assert bare.standing.joint("neck").over == pytest.approx(-worked["standing_without"], abs=0.01)
+    room = make_plans(at(case, items=(REAM,))).plan("room")
+    assert [one.id for one in room.added] == ["screen_stack_standing"]
+    assert room.seated.screen_top == pytest.approx(worked["seated_top"])
+    assert room.standing.screen_top == pytest.approx(worked["standing_top"], abs=0.1)
+    moves = {one.piece: one for one in fit(room.case).moves}
+    assert (moves["riser"].seated, moves["riser"].standing) == (0, worked["riser"])
+    assert "screen" not in moves  # the stand itself stays
+
+
+def test_a_screen_on_the_wall_stays_on_the_wall():
+    top = WORKED["screen_on_the_wall"]["top"]
+    case = usual_case(found={"screen_top": top, "surface": 750}, lift=(611, 611))
+    screen = replace(case.workstation.screen, held=ScreenHolder.WALL)
+    case = at(case, screen=screen)
+    case = replace(case, workstation=hung_on_wall(case.workstation, case.found_seated))
+    result = fit(case)
+    assert {result.row(one, "screen_top").setting for one in ("seated", "standing")} == {top}
+    assert "screen" not in {one.piece for one in result.moves}
+    assert make_plans(case).plan("room").seated.surface == pytest.approx(
+        fit(at(case, screen=replace(screen, on_wall_at=Span(low=900, high=1300)))).seated.setting(
+            "surface"
+        )
+    )  # the keys do not move for it
+
+
+def test_a_platform_that_carries_its_screen_takes_it_along():
+    case = usual_case(surface=(740, 1100), lift=(420, 420))
+    desk = replace(
+        case.workstation.desk,
+        form="carrier",
+        screen_base=Span(low=860, high=1220),
+        below=Span(low=120, high=120),
+    )
+    result = fit(at(case, desk=desk))
+    for posture in ("seated", "standing"):
+        over = result.row(posture, "screen_top").setting - result.row(posture, "surface").setting
+        assert over == pytest.approx(540)
