@@ -93,10 +93,11 @@ def top_row(
         return set_row(row, setting, limits, neck)
     lift, tops = reach_of(case.workstation, posture)
     band = top_band(case, far())
-    there = abs(row.target + band.aim - band.target - setting) <= SAME_MM
-    limits = [] if there else end_limit(row.key, "screen", tops, row.target)
-    if not there and not limits and lift is not None and surface is not None:
+    limits = end_limit(row.key, "screen", tops, row.target)
+    if not limits and lift is not None and surface is not None:
         limits = end_limit(row.key, "screen", lift, row.target, offset=surface)
+    aim = row.target + band.aim - band.target
+    limits = [one for one in limits if (aim - one.at) * one.short > 0]  # it keeps it from the aim
     binds = binding(row, setting, limits, "screen")
     if row.low is not None and row.high is not None and row.low <= setting <= row.high:
         binds = [_put_inside(one) for one in binds]
