@@ -6,7 +6,7 @@ from pathlib import Path
 
 import pytest
 
-from gentle_plumb.core.fit import fit, hung_on_wall
+from gentle_plumb.core.fit import Policy, fit, hung_on_wall, working_order
 from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.workstation import Item, ScreenHolder, Span
 from strategies import usual_case
@@ -73,3 +73,38 @@ def test_a_platform_that_carries_its_screen_takes_it_along():
     for posture in ("seated", "standing"):
         over = result.row(posture, "screen_top").setting - result.row(posture, "surface").setting
         assert over == pytest.approx(540)
+
+
+# ---- armrests ------------------------------------------------------------------------------
+
+
+@pytest.mark.parametrize(
+    ("chair", "policy", "remedy", "setting"),
+    [
+        ({"armrests_off": True}, {}, "take_off", None),
+        ({"armrests_turn": True}, {}, "turn_away", None),
+        ({}, {}, "keep_off", 200),
+        ({"armrests_off": True}, {"armrest_use": "off"}, "take_off", None),
+        ({}, {"armrest_use": "off"}, "lower", None),
+    ],
+)
+def test_armrests_that_do_not_serve_are_taken_off_turned_away_or_kept_off(
+    chair, policy, remedy, setting
+):
+    case = usual_case(surface=(620,), seat=(410,), found={"armrest": 230})
+    made = replace(case.workstation.chair, armrest=Span(low=200, high=280), **chair)
+    case = replace(at(case, chair=made), policy=Policy(**policy))
+    result = fit(case)  # desk 620 less its 25 leaves 185 over the seat: 15 under their lowest
+    row = result.row("seated", "armrest")
+    assert (row.remedy, row.setting) == (remedy, setting)
+    assert row in working_order(case, result)
+    assert result.seated.joint("shoulder").over == 0
+
+
+def test_how_far_apart_armrests_are_is_judged_and_set():
+    worked = WORKED["armrests_apart"]
+    case = usual_case(found={"armrest_gap": 520})
+    chair = replace(case.workstation.chair, armrest_gap=Span(low=440, high=540))
+    row = fit(at(case, chair=chair)).row("seated", "armrest_gap")
+    assert (row.target, row.high, row.setting) == (worked["target"], worked["most"], 440)
+    assert row.status == "off"

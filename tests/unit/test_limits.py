@@ -215,7 +215,7 @@ def test_a_lifted_shoulder_counts_in_the_search_for_additions():
     assert [one.id for one in lasting.added] == ["task_chair"]
     assert lasting.over < make_plans(case).plan("room").over - 3
     off = with_chair(case, armrests_off=True)
-    assert fit(off).row("seated", "armrest").reason.endswith("take them off.")
+    assert fit(off).row("seated", "armrest").reason.endswith("Take them off.")
     assert make_plans(off).plan("room").over == pytest.approx(0, abs=0.5)
 
 

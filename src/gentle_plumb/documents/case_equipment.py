@@ -49,6 +49,8 @@ class ChairDocument(Part):
     armrests: ArmrestKind | None = None
     armrest: RangeDocument | None = None
     armrests_off: bool = False
+    armrests_turn: bool = False
+    armrest_gap: RangeDocument | None = None
     lumbar: RangeDocument | None = None
     recline: RangeDocument | None = None
 
@@ -61,6 +63,8 @@ class ChairDocument(Part):
             armrests=self.armrests,
             armrest=span_of(self.armrest, "armrest", *fields.chair.armrest.ends),
             armrests_off=self.armrests_off,
+            armrests_turn=self.armrests_turn,
+            armrest_gap=span_of(self.armrest_gap, "armrest_gap", *fields.chair.armrest_gap.ends),
             lumbar=span_of(self.lumbar, "lumbar", *fields.chair.lumbar.ends),
             recline=degrees_of(self.recline, "recline", 0, 50),
         )

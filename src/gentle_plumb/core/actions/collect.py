@@ -94,23 +94,33 @@ def _settings(sources: ActionSources) -> list[Action]:
         left, id = sources.left[index].get(row.key), f"set.{row.posture}.{row.key}"
         near = DONE_MM if row.unit == "mm" else DONE_DEG
         quantity = QUANTITIES[row.key]
+        aim = row.setting
         found.append(
             Action(
                 id=id,
                 kind="set",
                 who="practitioner",
                 when="today",
-                what=quantity.label if row.setting is not None else _by_eye(quantity),
+                what=_what(row),
+                does=row.reason or "" if row.remedy and aim is not None else "",
                 quantity=row.key,
                 posture=row.posture,
                 from_value=row.found,
-                to_value=row.setting,
-                state=_state(sources, id, done=_is_set(left, row.setting, near)),
+                to_value=aim,
+                state=_state(sources, id, done=_is_set(left, aim, near)),
                 resolves=(quantity.mechanism,),
                 shared=True,
             )
         )
     return found
+
+
+def _what(row: FitRow) -> str:
+    """Return what is done: a height, what is done in its place, or the test on the person alone."""
+    quantity = QUANTITIES[row.key]
+    if row.setting is not None:
+        return quantity.label
+    return row.reason if row.remedy and row.reason else _by_eye(quantity)
 
 
 def _is_set(left: float | None, aim: float | None, near: float) -> bool:

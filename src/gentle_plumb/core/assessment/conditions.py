@@ -81,7 +81,7 @@ def _fixed_armrests(case: Case, settings: Settings, under: float | None) -> Cond
 def _armrests(case: Case, settings: Settings, under: float | None) -> Condition:
     """Armrests that move: whether they pass under the desk even at their lowest."""
     chair = case.workstation.chair
-    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_off
+    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_idle
     span = chair.armrest
     if idle or chair.armrests != ArmrestKind.ADJUSTABLE or span is None or span.fixed:
         return lacking("armrests", "clearance", 0.0, hard=False)
@@ -151,6 +151,7 @@ def _arms(case: Case, settings: Settings) -> Condition:
         case.own_seat
         or chair.armrests in (None, ArmrestKind.NONE)
         or case.policy.armrest_use == "off"
+        or settings.armrest == 0
     ):
         return untold("arms", "support", "No armrests are used here.")
     if settings.armrest is None:

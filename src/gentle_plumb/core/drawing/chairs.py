@@ -38,10 +38,7 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
         "seat",
         curved=True,
     )
-    if (
-        chair.armrests in (ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
-        and settings.armrest is not None
-    ):
+    if chair.armrests in (ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE) and settings.armrest:
         rest = seat + settings.armrest
         ink.shape("column", [(150, seat - 40), (150, rest - 20)], closed=False)
         ink.shape(role, box(40, rest - 26, 290, rest), "armrest")

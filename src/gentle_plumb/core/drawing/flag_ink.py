@@ -112,7 +112,9 @@ def ink_flags(
 
         wave = "~" if flag.state == "estimated" else ""
         marks.append(text("flag-label", inset, -3.5, flag.label))
-        marks.append(text("flag-value", inset, 11.5, wave + format_length(flag.height, unit)))
+        marks.append(
+            text("flag-value", inset, 11.5, wave + format_length(flag.height - flag.base, unit))
+        )
         if flag.change is not None:
             words = format_difference(flag.change, unit, up="up", down="down")
             far = left + FLAG_W - (13.0 if side == 1 else 7.0)

@@ -19,7 +19,10 @@ State = Literal["on", "off", "limit", "estimated", "overruled", "plain"]
 
 @dataclass(frozen=True, kw_only=True)
 class Flag:
-    """One height of the job. Heights from the floor in mm; ``sd`` is the target's uncertainty."""
+    """One height of the job, mm from the floor; ``sd`` is the target's uncertainty.
+
+    ``base`` is where its number counts from: the seat for the armrests, else the floor.
+    """
 
     part: str
     label: str
@@ -28,6 +31,7 @@ class Flag:
     found: float | None = None
     change: float | None = None
     sd: float = 0.0
+    base: float = 0.0
 
 
 def fan_out(wanted: Sequence[float], *, size: float, low: float, high: float) -> list[float]:
@@ -105,12 +109,13 @@ def flags_of(
         found = settings.get(row.key)
         found_base = (settings.seat or 0.0) if row.key == "armrest" else 0.0
         found_at = found + found_base if found is not None else None
-        change = aim + base - found_at if found_at is not None else None
+        change = aim - found if found is not None else None
         flags.append(
             Flag(
                 part=row.key,
-                label=row.label,
+                label=f"{row.label} over seat" if base else row.label,
                 height=aim + base,
+                base=base,
                 state=_state(row, row.key in overruled),
                 found=found_at,
                 change=change if change is not None and abs(change) > least else None,

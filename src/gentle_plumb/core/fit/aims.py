@@ -7,14 +7,14 @@ from dataclasses import replace
 
 from ..errors import MissingInput
 from ..workstation import Settings
+from .armrest_rows import armrest_row
 from .case import Case
-from .chair_rows import armrest_row
 from .frame import elbow_terms, legs_terms, standing_elbow_terms
 from .hand_rows import keys_terms
 from .joints import Joint, joints_of
 from .model import fixed_surface, target_distance
 from .pointer_rows import mouse_row
-from .result import Posture
+from .result import OUT_OF_THE_WAY, Posture
 from .rows import SAME_MM
 from .screen_rows import distance_row, eye_height_terms
 from .screen_rules import top_band
@@ -97,6 +97,12 @@ def _slope(case: Case, posture: Posture, seat: float | None, surface: float | No
     return span.clamp(90 - elbow.angle) if elbow.angle is not None else None
 
 
+def _armrest(case: Case, seat: float | None, surface: float | None) -> float | None:
+    """Return the armrests' height over the seat, mm; 0 where they are out of the way."""
+    row = armrest_row(case, seat, surface)
+    return 0.0 if row.remedy in OUT_OF_THE_WAY else row.setting
+
+
 def _own(own: float | None, computed: Callable[[], float | None]) -> float | None:
     return own if own is not None else computed()
 
@@ -124,9 +130,7 @@ def aims(case: Case, posture: Posture, real: Solution | None, overrule: Settings
         footrest=_own(overrule.footrest, lambda: footrest_row(plain, seat).setting)
         if seated
         else None,
-        armrest=_own(overrule.armrest, lambda: armrest_row(plain, seat, surface).setting)
-        if seated
-        else None,
+        armrest=_own(overrule.armrest, lambda: _armrest(plain, seat, surface)) if seated else None,
         surface=surface,
         keys=surface + thickness if surface is not None and thickness is not None else None,
         mouse=mouse_row(plain, None).setting if overrule.mouse is None else overrule.mouse,

@@ -1,25 +1,21 @@
-"""Seat, footrest, seat depth, lumbar pad and armrests."""
+"""Seat depth, lumbar pad and backrest."""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 
 from ..body import Body
-from ..workstation import ArmrestKind
 from .case import Case
-from .frame import elbow_terms
 from .result import FitRow
-from .rows import SAME_MM, about, bare_row, kept, limit, ranged_row, set_row, target_row
+from .rows import about, bare_row, kept, ranged_row, target_row
 from .seat_rows import PART_OF_WHEELCHAIR, row_by_reason
 from .terms import Term
 
 FINGERS_PER_HAND = 4
-ARMREST_BAND_MM = 20.0
 LUMBAR_BAND_MM = 25.0
 UPRIGHT_DEG = 90.0
 BACKREST_BAND_DEG = 5.0
-"""Sources: house-seat-depth, house-armrest, house-lumbar, geometry, house-joint-bands."""
+"""Sources: house-seat-depth, house-lumbar, geometry, house-joint-bands."""
 
 
 def finger(body: Body) -> float:
@@ -107,63 +103,3 @@ def backrest_row(case: Case) -> FitRow:
     span = case.workstation.chair.recline
     span = span.shifted(UPRIGHT_DEG) if span is not None else None
     return kept(case, ranged_row(row, "backrest", span), "backrest")
-
-
-def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow:
-    """Armrest over the seat, and whether it meets the desk."""
-    chair, desk = case.workstation.chair, case.workstation.desk
-    subject = about(
-        "armrest",
-        "seated",
-        source="house-armrest",
-        why="Light support just below the elbow, never raising the shoulder.",
-    )
-    below = case.policy.armrest_below_elbow
-    if case.own_seat:
-        return row_by_reason(subject, case.found_seated.armrest, PART_OF_WHEELCHAIR, None)
-    row = target_row(
-        case,
-        subject,
-        lambda body: (*elbow_terms(body, case), Term(label="light support", value=-below)),
-        lambda target: (target + below - ARMREST_BAND_MM, target + below),
-        found=case.found_seated.armrest,
-    )
-    if chair.armrests == ArmrestKind.NONE:
-        return replace(
-            row, status="not_assessable", reason="The chair has no armrests.", setting=None
-        )
-    if case.policy.armrest_use == "off":
-        return row.but(
-            status="not_assessable",
-            setting=None,
-            reason="Armrests not used (your choice): lower them out of the way.",
-        )
-    row = kept(case, ranged_row(row, "armrest", chair.armrest), "armrest")
-    if (
-        row.setting is not None
-        and row.high is not None
-        and chair.armrests_off
-        and row.setting > row.high + SAME_MM
-    ):
-        return replace(
-            set_row(row, None, row.limits),
-            reason="Even at their lowest they lift the shoulders: take them off.",
-        )
-    if row.setting is None or seat is None or surface is None:
-        return row
-    under = desk.underside
-    if under is None and desk.thickness is not None:
-        under = surface - desk.thickness
-    if under is None or row.setting <= under - seat + SAME_MM:
-        return row
-    highest = under - seat
-    meets = limit(row.key, "armrest", "collides", highest, row.setting - highest)
-    lowest = chair.armrest.low if chair.armrest is not None else None
-    if lowest is not None and lowest <= highest:
-        return set_row(row, highest, [meets])
-    if chair.armrests_off:
-        return replace(
-            set_row(row, None, [meets]),
-            reason="They hit the desk even at their lowest: remove them.",
-        )
-    return set_row(row, row.setting, [*row.limits, meets])

@@ -7,8 +7,9 @@ from dataclasses import dataclass
 from ..memoize import memoize_last
 from ..workstation import Settings
 from .aims import aims, degrees_over, eye_of, seat_aim
+from .armrest_rows import armrest_gap_row, armrest_row
 from .case import Case
-from .chair_rows import armrest_row, backrest_row, lumbar_row, seat_depth_row
+from .chair_rows import backrest_row, lumbar_row, seat_depth_row
 from .hand_rows import hand_rows, keys_edge_row, slope_row
 from .joints import Joint, joints_of
 from .model import fixed_surface, target_distance
@@ -57,6 +58,7 @@ def _posture(
             backrest_row(case),
             lumbar_row(case),
             armrest_row(case, seat, surface),
+            armrest_gap_row(case),
         ]
         rows[0] = _ended_by_chair(case, rows[0], real, overrule)
     rows += hand_rows(case, posture, seat, surface, joints["elbow"])

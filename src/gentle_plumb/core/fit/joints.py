@@ -99,12 +99,6 @@ def _shoulder(case: Case, settings: Settings) -> float:
         return 0.0
     if case.own_seat:
         raise MissingInput("armrest", "The armrests are part of the client's own seating.")
-    if (
-        settings.armrest is None
-        and case.workstation.chair.armrests_off
-        and settings.seat is not None
-    ):
-        return 0.0  # taken off
     rest = _need(settings.armrest, "armrest", "The armrests' height is not recorded.")
     lift = max(0.0, rest - Frame.seated(case).elbow)
     half = case.body.mm("shoulder_breadth_biacromial") / 2

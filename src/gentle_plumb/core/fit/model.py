@@ -185,7 +185,7 @@ def armrest_need(station: Workstation) -> float | None:
     None where there are none, where they move or come off, or where nobody recorded their height.
     """
     chair = station.chair
-    if chair.armrests in (None, ArmrestKind.NONE) or chair.armrests_off or chair.armrest is None:
+    if chair.armrests_idle or chair.armrest is None:
         return None
     return chair.armrest.low if chair.armrests == ArmrestKind.FIXED or chair.armrest.fixed else None
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ..workstation import ScreenKind, Settings
 from .case import Case
-from .result import Move, PostureFit
+from .result import OUT_OF_THE_WAY, Move, PostureFit
 from .rows import SAME_MM
 
 RISER_OUT = "in for standing, out again for sitting"
@@ -115,5 +115,9 @@ def settings_of(fit: PostureFit) -> Settings:
     """The settings a fit aims at."""
     known = Settings.__dataclass_fields__
     return Settings(
-        **{row.key: row.setting for row in fit.rows if row.key in known and row.key != "desk_depth"}
+        **{
+            row.key: 0.0 if row.remedy in OUT_OF_THE_WAY else row.setting
+            for row in fit.rows
+            if row.key in known and row.key != "desk_depth"
+        }
     )

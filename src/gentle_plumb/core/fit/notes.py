@@ -61,7 +61,7 @@ def armrest_clash(case: Case, seat: float | None, surface: float | None) -> floa
     under = desk.underside
     if under is None and surface is not None and desk.thickness is not None:
         under = surface - desk.thickness
-    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_off
+    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_idle
     if (
         idle
         or chair.armrests != ArmrestKind.ADJUSTABLE

@@ -41,7 +41,7 @@ def _steps(rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[Fit
     found = [
         (place(QUANTITIES[row.key]), row)
         for row in rows
-        if row.setting is not None and not _joined(row) and _worth_a_step(row)
+        if row.remedy or (row.setting is not None and not _joined(row) and _worth_a_step(row))
     ]
     return [row for at, row in sorted(found, key=lambda pair: pair[0]) if at]
 

@@ -31,6 +31,10 @@ NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "inside", "choic
 """Kinds that don't keep a piece from where it belongs."""
 RANGE_ENDS: frozenset[LimitKind] = frozenset({"stops", "starts", "fixed", "steps"})
 """Kinds that are the end of what a piece can do."""
+Remedy = Literal["take_off", "turn_away", "lower", "keep_off"]
+"""What is done with armrests that don't serve, in the place of a height."""
+OUT_OF_THE_WAY: frozenset[Remedy] = frozenset({"take_off", "turn_away", "lower"})
+"""Remedies after which they are not there."""
 Status = Literal["holds", "off", "not_assessable"]
 
 
@@ -74,6 +78,7 @@ class FitRow:
     ``setting`` what the equipment can do of it; ``found`` what was there; ``change`` is setting
     less found. ``status`` compares found with the band: ``holds``, ``off``, or
     ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
+    ``remedy`` is what is done in the place of setting it, ``reason`` its words.
     """
 
     key: str
@@ -97,6 +102,7 @@ class FitRow:
     found: float | None = None
     change: float | None = None
     source: str = "house-chain"
+    remedy: Remedy | None = None
 
     def but(self, **otherwise: Any) -> FitRow:
         """The row with some fields otherwise: ``dataclasses.replace`` for thousands of rows."""

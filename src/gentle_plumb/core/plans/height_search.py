@@ -8,7 +8,7 @@ from typing import Any
 
 from ..errors import MissingInput
 from ..fit import SAME_MM, Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
-from ..workstation import ArmrestKind, ScreenKind, Settings, Workstation
+from ..workstation import ScreenKind, Settings, Workstation
 from .addition_set import AdditionSet, price_of, tolerance_steps
 
 Key = tuple[bool, float, float, int, int, int, float]
@@ -107,8 +107,8 @@ class HeightSearch:
 def shoulder_over(case: Case, station: Workstation) -> float:
     """Degrees that armrests which can't go low enough lift the shoulder, whatever the heights."""
     chair = station.chair
-    span, off = chair.armrest, case.policy.armrest_use == "off" or chair.armrests_off
-    if chair.armrests in (None, ArmrestKind.NONE) or span is None or off or case.own_seat:
+    span = chair.armrest
+    if chair.armrests_idle or span is None or case.policy.armrest_use == "off" or case.own_seat:
         return 0.0
     try:
         elbow = total(elbow_terms(case.body, case))

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from ..actions import KINDS, WHEN, WHO, Action, ActionKind, ActionState
 from ..assessment import whole_minutes
-from ..catalogue import DATUM_WORDS, QUANTITIES, MechanismId
+from ..catalogue import DATUM_WORDS, QUANTITIES, MechanismId, Quantity
 from ..findings import Cause
 from ..fit import TAPE_MM, Posture
 from ..plans import PRICE_LABELS
@@ -101,6 +101,12 @@ def _setting_text(action: Action, to: float, unit: LengthUnit) -> str:
     quantity = QUANTITIES[action.quantity]
     if action.quantity == "footrest" and not to:
         return "Footrest: take it away, the feet stand on the floor."
+    if action.does:
+        return f"{_height_text(action, quantity, to, unit)} {action.does}"
+    return _height_text(action, quantity, to, unit)
+
+
+def _height_text(action: Action, quantity: Quantity, to: float, unit: LengthUnit) -> str:
     aim = f"{say_amount(quantity, to, unit)} {DATUM_WORDS[quantity.datum]}"
     if action.from_value is None:
         return f"{quantity.label}: set to {aim}."

@@ -74,6 +74,8 @@ def _chair(record: Record, kind: ChairKind | None) -> Chair:
         armrests=record[chair.armrests],
         armrest=span_from(record, chair.armrest),
         armrests_off=record.yes(chair.armrests_off),
+        armrests_turn=record.yes(chair.armrest_turn),
+        armrest_gap=span_from(record, chair.armrest_gap),
         recline=shifted(span_from(record, chair.backrest), -90.0),
         lumbar=None if no_pad else span_from(record, chair.lumbar),
         lock=record[chair.lock],

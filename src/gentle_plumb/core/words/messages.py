@@ -74,6 +74,16 @@ ENGLISH: dict[str, str] = {
     "limit.wide": "keyboard reaches out to {at}, {apart} beyond the arm's band",
     "limit.inside": "at {at}, {side}: inside its band, not on its end",
     "limit.choice": "at {at} all joints together pay least, {side}",
+    # armrests that don't serve
+    "armrest.none": "The chair has no armrests.",
+    "armrest.gap_unknown": "How far apart the armrests are is not recorded.",
+    "armrest.unused": "Armrests are not used here (your choice).",
+    "armrest.lifts": "Even at their lowest the armrests lift the shoulders.",
+    "armrest.meets": "Even at their lowest the armrests meet the desk and keep the chair away from it.",
+    "armrest.take_off": "Take them off.",
+    "armrest.turn_away": "Turn them out of the way.",
+    "armrest.lower": "Lower them out of the way.",
+    "armrest.keep_off": "Keep the arms off them; a chair with lower armrests, or without, is the answer.",
     # causes
     "cause.keys_above": "The keys are above the hands",
     "cause.keys_below": "The keys are below the hands",

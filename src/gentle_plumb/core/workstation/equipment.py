@@ -43,7 +43,8 @@ class Chair:
     """A chair: loaded seat height over the floor, the rest over the seat; mm.
 
     ``recline`` is how far the backrest leans from upright, degrees; ``armrests_off`` whether they
-    can be taken off; ``lock`` what holds the tilt.
+    can be taken off, ``armrests_turn`` whether they turn out of the way, ``armrest_gap`` how far apart
+    they can be; ``lock`` what holds the tilt.
     """
 
     kind: ChairKind | None = None
@@ -52,9 +53,17 @@ class Chair:
     armrests: ArmrestKind | None = None
     armrest: Span | None = None
     armrests_off: bool = False
+    armrests_turn: bool = False
+    armrest_gap: Span | None = None
     lumbar: Span | None = None
     recline: Span | None = None
     lock: TiltLock | None = None
+
+    @property
+    def armrests_idle(self) -> bool:
+        """Whether there are none, or they come off or turn out of the way where they don't serve."""
+        there = self.armrests not in (None, ArmrestKind.NONE)
+        return not there or self.armrests_off or self.armrests_turn
 
     @property
     def backless(self) -> bool:

@@ -10,7 +10,8 @@ class Settings:
     """Heights from the floor, distances and offsets in mm; tilt in degrees; None is unknown.
 
     One field for each quantity, by its key and from its datum: see
-    :mod:`gentle_plumb.core.catalogue`. ``footrest`` 0 means that none is needed or there.
+    :mod:`gentle_plumb.core.catalogue`. ``footrest`` 0 means that none is needed or there,
+    ``armrest`` 0 that they are off, or out of the way.
     """
 
     seat: float | None = None
@@ -18,6 +19,7 @@ class Settings:
     seat_depth: float | None = None
     lumbar: float | None = None
     armrest: float | None = None
+    armrest_gap: float | None = None
     surface: float | None = None
     keys: float | None = None
     mouse: float | None = None

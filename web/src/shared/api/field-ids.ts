@@ -950,6 +950,8 @@ export type FieldId =
   | "set.seated.lumbar.aimed"
   | "set.seated.armrest"
   | "set.seated.armrest.aimed"
+  | "set.seated.armrest_gap"
+  | "set.seated.armrest_gap.aimed"
   | "set.seated.surface"
   | "set.seated.surface.aimed"
   | "set.seated.slope"

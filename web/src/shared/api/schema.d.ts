@@ -1171,7 +1171,8 @@ export interface components {
             /**
              * @default {
              *       "chair": {
-             *         "armrests_off": false
+             *         "armrests_off": false,
+             *         "armrests_turn": false
              *       },
              *       "desk": {
              *         "mouse_below": 0
@@ -1287,6 +1288,12 @@ export interface components {
              * @default false
              */
             armrests_off: boolean;
+            /**
+             * Armrests Turn
+             * @default false
+             */
+            armrests_turn: boolean;
+            armrest_gap?: components["schemas"]["RangeDocument"] | null;
             lumbar?: components["schemas"]["RangeDocument"] | null;
             recline?: components["schemas"]["RangeDocument"] | null;
         };
@@ -1698,7 +1705,8 @@ export interface components {
         EquipmentDocument: {
             /**
              * @default {
-             *       "armrests_off": false
+             *       "armrests_off": false,
+             *       "armrests_turn": false
              *     }
              */
             chair: components["schemas"]["ChairDocument"];
@@ -2032,6 +2040,7 @@ export interface components {
          *     ``setting`` what the equipment can do of it; ``found`` what was there; ``change`` is setting
          *     less found. ``status`` compares found with the band: ``holds``, ``off``, or
          *     ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
+         *     ``remedy`` is what is done in the place of setting it, ``reason`` its words.
          */
         FitRow: {
             /** Key */
@@ -2102,6 +2111,8 @@ export interface components {
              * @default house-chain
              */
             source: string;
+            /** Remedy */
+            remedy?: ("take_off" | "turn_away" | "lower" | "keep_off") | null;
         };
         /**
          * Fix
@@ -2145,6 +2156,11 @@ export interface components {
              * @description Armrests, above the seat.
              */
             armrest?: (number | string) | null;
+            /**
+             * Armrest Gap
+             * @description Armrests apart, between their inner sides.
+             */
+            armrest_gap?: (number | string) | null;
             /**
              * Surface
              * @description Surface, from the floor.
@@ -4186,7 +4202,8 @@ export interface components {
          * @description Heights from the floor, distances and offsets in mm; tilt in degrees; None is unknown.
          *
          *     One field for each quantity, by its key and from its datum: see
-         *     :mod:`gentle_plumb.core.catalogue`. ``footrest`` 0 means that none is needed or there.
+         *     :mod:`gentle_plumb.core.catalogue`. ``footrest`` 0 means that none is needed or there,
+         *     ``armrest`` 0 that they are off, or out of the way.
          */
         Settings: {
             /** Seat */
@@ -4199,6 +4216,8 @@ export interface components {
             lumbar?: number | null;
             /** Armrest */
             armrest?: number | null;
+            /** Armrest Gap */
+            armrest_gap?: number | null;
             /** Surface */
             surface?: number | null;
             /** Keys */

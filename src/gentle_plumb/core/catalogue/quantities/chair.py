@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from .quantity import DEPTH, LEAN, Quantity
+from .quantity import APART, DEPTH, LEAN, Quantity
 
 CHAIR: tuple[Quantity, ...] = (
     Quantity(
@@ -132,5 +132,25 @@ CHAIR: tuple[Quantity, ...] = (
         own_number=True,
         flag=True,
         drag="up",
+    ),
+    Quantity(
+        key="armrest_gap",
+        mechanism="arms",
+        over_means="the elbows have to move out to reach them",
+        under_means="they pin the elbows and press on the hips",
+        label="Armrests apart",
+        thing="The armrests",
+        plural=True,
+        unit="mm",
+        low=250,
+        high=800,
+        datum="between",
+        piece="armrests",
+        region="shoulder",
+        far_off=120.0,
+        check="The elbows hang beside the body and just meet the pads.",
+        order=7,
+        order_hands_first=9,
+        **APART,
     ),
 )

@@ -11,7 +11,17 @@ from ..tasks import SEATED_TASKS
 Posture = Literal["seated", "standing"]
 QuantityUnit = Literal["mm", "deg", "%"]
 Datum = Literal[
-    "floor", "seat", "backrest", "midline", "eye", "desk_edge", "level", "upright", "ahead", "text"
+    "floor",
+    "seat",
+    "backrest",
+    "midline",
+    "eye",
+    "desk_edge",
+    "level",
+    "upright",
+    "ahead",
+    "text",
+    "between",
 ]
 Drag = Literal["up", "along", "across"]
 
@@ -29,6 +39,7 @@ DATUM_WORDS: dict[Datum, str] = {
     "upright": "from upright",
     "ahead": "from straight ahead",
     "text": "of normal size",
+    "between": "between their inner sides",
 }
 """What a quantity counts from, in words."""
 
@@ -169,6 +180,14 @@ OUT: DirectionWords = {
     "over": "further out than",
     "under": "further in than",
     "up": "out",
+    "down": "in",
+}
+APART: DirectionWords = {
+    "more": "Move apart",
+    "less": "Bring in",
+    "over": "further apart than",
+    "under": "closer together than",
+    "up": "apart",
     "down": "in",
 }
 BACK: DirectionWords = {

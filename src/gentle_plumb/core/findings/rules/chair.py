@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ...record import fields
 from ...workstation import ChairKind, GasSpring, LumbarKind, NeckRest, Stability, TiltLock
-from ..rule import Answer, Pair, Rule
+from ..rule import Answer, Rule
 
 CHAIR: tuple[Rule, ...] = (
     Answer(
@@ -116,20 +116,5 @@ CHAIR: tuple[Rule, ...] = (
         why="The feet have to hold a chair that rolls away.",
         do="Fit castors for this floor, or use a chair mat.",
         asked="Whether castors and floor fit is not recorded.",
-    ),
-    Pair(
-        id="armrests_apart",
-        mechanism="arms",
-        title="Armrests too far apart",
-        fields=(
-            fields.found.armrest_gap,
-            fields.measure.dimension["shoulder_breadth_bideltoid"].first,
-        ),
-        fails=lambda gap, breadth: gap > breadth + 60,
-        source="house-armrest",
-        words="{0} between the armrests, the shoulders are {1} broad",
-        why="The elbows have to move out to reach them.",
-        do="Bring them in, or lower them out of use.",
-        region="shoulder",
     ),
 )

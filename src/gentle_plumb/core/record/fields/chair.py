@@ -100,10 +100,9 @@ armrest_gap = _at.span(
     ends=("narrowest", "widest"),
     part="armrest",
     when=_arms,
-    noted_only=True,
 )
 armrests_off = _at.choice("armrests_off", "Armrests come off", YesNo, when=_arms, part="armrest")
-armrest_turn = _at.choice("armrest_turn", "Armrests swivel", YesNo, when=_arms, noted_only=True)
+armrest_turn = _at.choice("armrest_turn", "Armrests swivel", YesNo, when=_arms, part="armrest")
 width = _at.length("width", "Seat width", 250, 800, noted_only=True)
 castors = _at.choice("castors", "Castors", Castors, noted_only=True)
 stability = _at.choice("stability", "Stability", Stability)

@@ -42,11 +42,9 @@ lumbar = _at.quantity(
 armrest = _at.quantity(
     QUANTITIES["armrest"], "Armrest height above the seat", part="armrest", when=_with_arms
 )
-armrest_gap = _at.length(
-    "armrest_gap",
+armrest_gap = _at.quantity(
+    QUANTITIES["armrest_gap"],
     "Distance between armrests",
-    300,
-    700,
     part="armrest",
     when=_with_arms,
     help="Inner edge to inner edge.",
@@ -147,6 +145,7 @@ by_quantity: dict[str, Field[float]] = {
     "backrest": backrest,
     "lumbar": lumbar,
     "armrest": armrest,
+    "armrest_gap": armrest_gap,
     "footrest": footrest,
     "surface": surface,
     "keys_edge": keys_edge,

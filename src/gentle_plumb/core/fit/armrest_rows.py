@@ -1,0 +1,116 @@
+"""Armrests: their height, how far apart they are, and what is done where they don't serve."""
+
+from __future__ import annotations
+
+from ..words import say
+from ..workstation import ArmrestKind
+from .case import Case
+from .frame import elbow_terms
+from .result import FitRow, Remedy
+from .rows import SAME_MM, about, kept, limit, ranged_row, set_row, target_row
+from .seat_rows import PART_OF_WHEELCHAIR, row_by_reason
+from .terms import Term
+
+ARMREST_BAND_MM = 20.0
+ARMREST_GAP_INSIDE_MM = 25.0
+ARMREST_GAP_BAND_MM = 60.0
+"""How far under the elbow they may lie; how far inside the shoulders' breadth they belong, and how much
+nearer or further they may be. Source: house-armrest."""
+
+
+def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow:
+    """Armrest over the seat; what is done with it where it lifts the shoulders or meets the desk."""
+    subject = about(
+        "armrest",
+        "seated",
+        source="house-armrest",
+        why="Light support just below the elbow, never raising the shoulder.",
+    )
+    below, chair = case.policy.armrest_below_elbow, case.workstation.chair
+    if case.own_seat:
+        return row_by_reason(subject, case.found_seated.armrest, PART_OF_WHEELCHAIR, None)
+    row = target_row(
+        case,
+        subject,
+        lambda body: (*elbow_terms(body, case), Term(label="light support", value=-below)),
+        lambda target: (target + below - ARMREST_BAND_MM, target + below),
+        found=case.found_seated.armrest,
+    )
+    if chair.armrests == ArmrestKind.NONE:
+        return row.but(status="not_assessable", reason="The chair has no armrests.", setting=None)
+    if case.policy.armrest_use == "off":
+        unused = _with_remedy(case, row, "unused", setting=None)
+        return unused.but(status="not_assessable", target=None, low=None, high=None, change=None)
+    row = kept(case, ranged_row(row, "armrest", chair.armrest), "armrest")
+    if row.setting is None or row.high is None:
+        return row
+    if row.setting > row.high + SAME_MM:
+        return _with_remedy(case, row, "lifts", setting=row.setting)
+    highest = _highest(case, seat, surface)
+    if highest is None or row.target is None or row.setting < highest - SAME_MM:
+        return row
+    if row.setting <= highest + SAME_MM:  # the desk ends it as well: no other armrest goes higher
+        ends = row.target > highest + SAME_MM
+        at_desk = limit(row.key, "armrest", "collides", highest, row.target - highest)
+        return row.but(limits=(at_desk,)) if ends else row
+    meets = limit(row.key, "armrest", "collides", highest, row.setting - highest)
+    lowest = chair.armrest.low if chair.armrest is not None else None
+    if lowest is not None and lowest <= highest + SAME_MM:
+        assert chair.armrest is not None
+        under = chair.armrest.within(chair.armrest.low, highest)
+        return set_row(row, highest if under is None else under, [meets])
+    at = row.setting if lowest is None else lowest
+    return _with_remedy(case, set_row(row, at, [meets]), "meets", setting=at)
+
+
+def _highest(case: Case, seat: float | None, surface: float | None) -> float | None:
+    """Return how high over the seat an armrest passes under the desk, mm; None where unknown."""
+    desk = case.workstation.desk
+    under = desk.underside
+    if under is None and desk.thickness is not None and surface is not None:
+        under = surface - desk.thickness
+    return None if under is None or seat is None else under - seat
+
+
+def _with_remedy(case: Case, row: FitRow, because: str, *, setting: float | None) -> FitRow:
+    """Return the row with what is done instead of setting a height, by what the armrests allow."""
+    chair = case.workstation.chair
+    remedy: Remedy = "keep_off"
+    if chair.armrests_off:
+        remedy = "take_off"
+    elif chair.armrests_turn:
+        remedy = "turn_away"
+    elif because == "unused" and chair.armrests == ArmrestKind.ADJUSTABLE:
+        remedy = "lower"
+    kept_there = setting if remedy == "keep_off" else None
+    made = set_row(row, kept_there, row.limits)
+    return made.but(remedy=remedy, reason=f"{say(f'armrest.{because}')} {say(f'armrest.{remedy}')}")
+
+
+def armrest_gap_row(case: Case) -> FitRow:
+    """How far apart the armrests are: under hanging elbows, inside the breadth of the shoulders."""
+    subject = about(
+        "armrest_gap",
+        source="house-armrest",
+        why="Under the elbows where the arms hang, so that they need not move out to be carried.",
+    )
+    chair, found = case.workstation.chair, case.found_seated.armrest_gap
+    if case.own_seat:
+        return row_by_reason(subject, found, PART_OF_WHEELCHAIR)
+    if chair.armrests in (None, ArmrestKind.NONE):
+        return row_by_reason(subject, found, say("armrest.none"))
+    if case.policy.armrest_use == "off":
+        return row_by_reason(subject, found, say("armrest.unused"))
+    if found is None and chair.armrest_gap is None:
+        return row_by_reason(subject, found, say("armrest.gap_unknown"))
+    row = target_row(
+        case,
+        subject,
+        lambda body: (
+            Term(label="bideltoid breadth", value=body.mm("shoulder_breadth_bideltoid")),
+            Term(label="inside the shoulders", value=-ARMREST_GAP_INSIDE_MM),
+        ),
+        lambda target: (target - ARMREST_GAP_BAND_MM, target + ARMREST_GAP_BAND_MM),
+        found=found,
+    )
+    return kept(case, ranged_row(row, "armrest_gap", chair.armrest_gap), "armrest_gap")
