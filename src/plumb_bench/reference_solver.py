@@ -23,6 +23,7 @@ from gentle_plumb.core.fit import (
 from gentle_plumb.core.plans import (
     PRICES,
     Addition,
+    comfort_deg,
     desk_additions,
     feet_additions,
     screen_additions,
@@ -103,12 +104,19 @@ def _with(
     """Every place of a piece as it is, and with each addition."""
     if base is None:
         raise ValueError("the program is written for pieces whose range is known")
-    found = [Choice(at=place) for place in _places(base)]
+    asked = comfort_deg(case, case.workstation)
+    found = [Choice(at=place, degrees=asked) for place in _places(base)]
     for one in additions:
         span = piece(one.apply(case.workstation))
         if span is not None:
             found += [
-                Choice(at=place, price=PRICES[one.price], count=1, items=one.items)
+                Choice(
+                    at=place,
+                    price=PRICES[one.price],
+                    count=1,
+                    items=one.items,
+                    degrees=comfort_deg(case, one.apply(case.workstation)),
+                )
                 for place in _places(span)
             ]
     return found
@@ -124,7 +132,7 @@ def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> lis
                 Choice(
                     at=seat.at,
                     price=seat.price + foot.price,
-                    degrees=legs_at(held, seat.at).over,
+                    degrees=legs_at(held, seat.at).over + seat.degrees,
                     count=seat.count + foot.count,
                     items=seat.items + foot.items,
                 )

@@ -8,8 +8,9 @@ import pytest
 
 from gentle_plumb.core.fit import Policy, fit, hung_on_wall, working_order
 from gentle_plumb.core.plans import make_plans
+from gentle_plumb.core.policy import policy_of
 from gentle_plumb.core.workstation import Item, ScreenHolder, Span
-from strategies import usual_case
+from strategies import LUMBAR_MM, mean_body, usual_case
 
 WORKED = json.loads((Path(__file__).parents[1] / "reference" / "worked_cases.json").read_text())
 REAM = Item(id="ream", label="Ream of paper", thickness=50, count=3, error=1.5)
@@ -108,3 +109,70 @@ def test_how_far_apart_armrests_are_is_judged_and_set():
     row = fit(at(case, chair=chair)).row("seated", "armrest_gap")
     assert (row.target, row.high, row.setting) == (worked["target"], worked["most"], 440)
     assert row.status == "off"
+
+
+# ---- the chair -----------------------------------------------------------------------------
+
+
+def with_chair(case, **changed):
+    return at(case, chair=replace(case.workstation.chair, **changed))
+
+
+def test_an_insert_shortens_the_seat_in_target_and_setting():
+    worked = WORKED["behind_the_back"]
+    case = with_chair(
+        usual_case(found={"seat_depth": 480}), depth=Span(low=480, high=480), supports_back=True
+    )
+    little = make_plans(case).plan("little")
+    insert = next(one for one in little.added if one.id == "insert")
+    assert insert.height == pytest.approx(worked["insert"])
+    row = fit(little.case).row("seated", "seat_depth")
+    assert row.setting == row.target == pytest.approx(worked["usable"])
+    assert row.limits == ()
+    assert row.note  # it is measured before the insert
+
+
+def test_a_towel_at_hand_carries_a_back_without_support():
+    case = with_chair(
+        usual_case(), kind="dining", supports_back=False, depth=Span(low=430, high=430)
+    )
+    assert fit(case).row("seated", "lumbar").reason == "The chair has no lumbar support."
+    towel = Item(id="towel", label="Towel roll", thickness=90, uses=frozenset({"lumbar"}))
+    room = make_plans(at(case, items=(towel,))).plan("room")
+    assert [(one.id, one.height) for one in room.added] == [
+        ("roll", WORKED["behind_the_back"]["towel"])
+    ]
+    assert fit(room.case).row("seated", "lumbar").setting == pytest.approx(LUMBAR_MM)
+
+
+def test_to_last_starts_with_the_chair_where_the_chair_is_the_fault():
+    stool = with_chair(usual_case(), kind="stool", armrests="none", armrest=None)
+    result = fit(stool)
+    for key in ("lumbar", "seat_depth", "backrest"):
+        assert result.row("seated", key).reason == "The seat has no backrest."
+    plans = make_plans(stool)
+    assert [one.id for one in plans.plan("lasting").added] == ["task_chair"]
+    assert plans.plan("lasting").over == plans.plan("room").over - 10  # no back weighs as much
+    assert plans.fixes[0].id == "task_chair"
+
+
+def test_long_legs_get_a_larger_chair_and_no_high_one():
+    case = usual_case(
+        body=mean_body("male", popliteal_height=560), seat=(400, 510), surface=(620, 1270)
+    )
+    lasting = make_plans(case).plan("lasting")
+    assert [one.id for one in lasting.added] == ["large_chair"]
+    assert lasting.seated.seat == pytest.approx(WORKED["taller_chair"]["seat"], abs=10)
+
+
+def test_hips_above_knees_is_a_few_degrees_and_the_pan_slopes_with_them():
+    worked = WORKED["hips_above_knees"]
+    case = replace(usual_case(), policy=policy_of({"back": "hips_high"}))
+    case = with_chair(case, slope=Span(low=-2, high=8))
+    result = fit(case)
+    assert result.row("seated", "seat").setting == pytest.approx(worked["seat"], abs=0.01)
+    assert result.row("seated", "seat_slope").setting == worked["slope"]
+    assert result.seated.joint("knee").angle == pytest.approx(worked["knee"])
+    assert "seat_slope" in [row.key for row in working_order(case, result)]
+    flat = fit(with_chair(case, slope=Span(low=0, high=0)))
+    assert any("front edge presses" in note for note in flat.notes)

@@ -233,14 +233,13 @@ def test_armrests_that_cannot_move_stay_out_of_the_desk():
 
 
 @pytest.mark.parametrize(
-    ("bodies", "seat", "knee"), [("female", 480.0, 98.4), ("female", 400.0, 90.0)]
+    ("bodies", "seat", "knee"), [("female", 430.0, 92.4), ("female", 400.0, 90.0)]
 )
 def test_the_knee_opens_where_the_thighs_slope_down(bodies, seat, knee):
     case = replace(
         usual_case(bodies, seat=(seat,), surface=(740,)), policy=policy_of({"back": "hips_high"})
     )
-    slope = case.policy.thigh_slope
-    assert slope >= 10
+    assert 3 <= case.policy.thigh_slope <= 5
     joints = {
         one.joint: one
         for one in fit(

@@ -53,6 +53,10 @@ class ChairDocument(Part):
     armrest_gap: RangeDocument | None = None
     lumbar: RangeDocument | None = None
     recline: RangeDocument | None = None
+    slope_deg: RangeDocument | None = None
+    supports_back: bool | None = None
+    behind_back: Length = 0.0
+    steady: bool = True
 
     def chair(self) -> Chair:
         """The chair in mm."""
@@ -67,6 +71,10 @@ class ChairDocument(Part):
             armrest_gap=span_of(self.armrest_gap, "armrest_gap", *fields.chair.armrest_gap.ends),
             lumbar=span_of(self.lumbar, "lumbar", *fields.chair.lumbar.ends),
             recline=degrees_of(self.recline, "recline", 0, 50),
+            slope=degrees_of(self.slope_deg, "slope_deg", *fields.chair.slope.ends),
+            supports_back=self.supports_back,
+            behind_back=maybe_mm(self.behind_back, "behind_back", 0, 150) or 0.0,
+            steady=self.steady,
         )
 
 

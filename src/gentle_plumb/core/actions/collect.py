@@ -102,7 +102,7 @@ def _settings(sources: ActionSources) -> list[Action]:
                 who="practitioner",
                 when="today",
                 what=_what(row),
-                does=row.reason or "" if row.remedy and aim is not None else "",
+                does=(row.reason or "" if row.remedy else row.note) if aim is not None else "",
                 quantity=row.key,
                 posture=row.posture,
                 from_value=row.found,

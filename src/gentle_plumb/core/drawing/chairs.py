@@ -5,7 +5,7 @@ from __future__ import annotations
 from math import cos, radians, sin
 
 from ..fit import Case
-from ..workstation import ArmrestKind, ChairKind, Settings
+from ..workstation import ARMREST_BACK_MM, ARMREST_FRONT_MM, ArmrestKind, ChairKind, Settings
 from .furniture import Ink
 from .marks import Point, box
 from .pose import Pose
@@ -40,8 +40,8 @@ def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
     )
     if chair.armrests in (ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE) and settings.armrest:
         rest = seat + settings.armrest
-        ink.shape("column", [(150, seat - 40), (150, rest - 20)], closed=False)
-        ink.shape(role, box(40, rest - 26, 290, rest), "armrest")
+        ink.shape("column", [(220, seat - 40), (220, rest - 20)], closed=False)
+        ink.shape(role, box(ARMREST_BACK_MM, rest - 26, ARMREST_FRONT_MM, rest), "armrest")
     if settings.footrest and chair.kind != ChairKind.WHEELCHAIR:
         lift = settings.footrest
         front, heel = pose.toe[0] + 40, pose.ankle[0] - 80

@@ -11,7 +11,7 @@ from .joints import Joint, joints_of
 from .laptop import laptop_turns
 from .model import Lengths, armrest_need, target_distance
 from .moves import settings_of
-from .notes import notes_in, standing_reason
+from .notes import kept_from_desk, notes_in, standing_reason
 from .order import NEEDED_ROWS, by_eye, working_order
 from .pair import stands_too
 from .pointer_rows import mouse_over
@@ -82,6 +82,7 @@ __all__ = [
     "hold",
     "hung_on_wall",
     "joints_of",
+    "kept_from_desk",
     "laptop_turns",
     "legs_at",
     "legs_terms",

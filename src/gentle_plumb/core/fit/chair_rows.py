@@ -5,9 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..body import Body
+from ..words import say
+from ..workstation import Span
 from .case import Case
 from .result import FitRow
-from .rows import about, bare_row, kept, ranged_row, target_row
+from .rows import about, kept, ranged_row, target_row
 from .seat_rows import PART_OF_WHEELCHAIR, row_by_reason
 from .terms import Term
 
@@ -16,6 +18,9 @@ LUMBAR_BAND_MM = 25.0
 UPRIGHT_DEG = 90.0
 BACKREST_BAND_DEG = 5.0
 """Sources: house-seat-depth, house-lumbar, geometry, house-joint-bands."""
+
+
+NO_BACKREST = "The seat has no backrest."
 
 
 def finger(body: Body) -> float:
@@ -50,10 +55,16 @@ def seat_depth_row(case: Case) -> FitRow:
         half = gap(case.body, (policy.knee_gap_high - policy.knee_gap_low) / 2)
         return target - half, target + half
 
+    chair, found = case.workstation.chair, case.found_seated.seat_depth
     if case.own_seat:
-        return row_by_reason(subject, case.found_seated.seat_depth, PART_OF_WHEELCHAIR, None)
-    row = target_row(case, subject, terms, ends, found=case.found_seated.seat_depth)
-    return kept(case, ranged_row(row, "seat_depth", case.workstation.chair.depth), "seat_depth")
+        return row_by_reason(subject, found, PART_OF_WHEELCHAIR, None)
+    if chair.backless:
+        return row_by_reason(subject, found, NO_BACKREST)
+    row = target_row(case, subject, terms, ends, found=found)
+    if not chair.behind_back:
+        return kept(case, ranged_row(row, "seat_depth", chair.depth), "seat_depth")
+    made = ranged_row(row, "seat_depth", chair.usable_depth)
+    return made.but(note=say("seat_depth.before_insert"))
 
 
 def lumbar_row(case: Case) -> FitRow:
@@ -64,8 +75,13 @@ def lumbar_row(case: Case) -> FitRow:
         source="house-lumbar",
         why="The support meets the lumbar curve; check again after changing the recline.",
     )
+    chair, found = case.workstation.chair, case.found_seated.lumbar
     if case.own_seat:
-        return row_by_reason(subject, case.found_seated.lumbar, PART_OF_WHEELCHAIR, None)
+        return row_by_reason(subject, found, PART_OF_WHEELCHAIR, None)
+    if chair.backless:
+        return row_by_reason(subject, found, NO_BACKREST)
+    if chair.supports_back is False and not chair.behind_back:
+        return row_by_reason(subject, found, say("lumbar.none"))
     row = target_row(
         case,
         subject,
@@ -76,7 +92,17 @@ def lumbar_row(case: Case) -> FitRow:
         lambda target: (target - LUMBAR_BAND_MM, target + LUMBAR_BAND_MM),
         found=case.found_seated.lumbar,
     )
-    return kept(case, ranged_row(row, "lumbar", case.workstation.chair.lumbar), "lumbar")
+    made = kept(case, ranged_row(row, "lumbar", chair.lumbar), "lumbar")
+    return made.but(note=_step_of(chair.lumbar, made.setting)) if chair.lumbar else made
+
+
+def _step_of(span: Span, setting: float | None) -> str:
+    """Return which place of a stepped piece a setting is, counted from the lowest; empty without steps."""
+    places = span.places() if span.step is not None else None
+    if places is None or setting is None:
+        return ""
+    near = min(range(len(places)), key=lambda index: abs(places[index] - setting))
+    return say("piece.step", step=str(near + 1), of=str(len(places)))
 
 
 def backrest_row(case: Case) -> FitRow:
@@ -89,7 +115,7 @@ def backrest_row(case: Case) -> FitRow:
     if case.own_seat:
         return row_by_reason(subject, case.found_seated.backrest, PART_OF_WHEELCHAIR)
     if case.workstation.chair.backless:
-        return bare_row(subject, "not_assessable", reason="The seat has no backrest.")
+        return row_by_reason(subject, case.found_seated.backrest, NO_BACKREST)
     row = target_row(
         case,
         subject,
@@ -103,3 +129,29 @@ def backrest_row(case: Case) -> FitRow:
     span = case.workstation.chair.recline
     span = span.shifted(UPRIGHT_DEG) if span is not None else None
     return kept(case, ranged_row(row, "backrest", span), "backrest")
+
+
+SLOPE_BAND_DEG = 2.0
+"""How far the pan's slope may lie from the thighs', degrees. Source: house-chain."""
+
+
+def seat_slope_row(case: Case) -> FitRow:
+    """Slope of the seat pan: with the thighs, level or falling to the knee."""
+    subject = about(
+        "seat_slope",
+        source="house-chain",
+        why="The pan slopes with the thighs, so that its front edge does not press on them.",
+    )
+    chair, found = case.workstation.chair, case.found_seated.seat_slope
+    if case.own_seat:
+        return row_by_reason(subject, found, PART_OF_WHEELCHAIR)
+    if chair.slope is None and found is None and not case.policy.thigh_slope:
+        return row_by_reason(subject, found, say("seat_slope.unknown"))
+    row = target_row(
+        case,
+        subject,
+        lambda _: (Term(label="slope of the thighs", value=case.policy.thigh_slope),),
+        lambda target: (target - SLOPE_BAND_DEG, target + SLOPE_BAND_DEG),
+        found=found,
+    )
+    return kept(case, ranged_row(row, "seat_slope", chair.slope), "seat_slope")

@@ -9,7 +9,7 @@ from ..workstation import Settings
 from .aims import aims, degrees_over, eye_of, seat_aim
 from .armrest_rows import armrest_gap_row, armrest_row
 from .case import Case
-from .chair_rows import backrest_row, lumbar_row, seat_depth_row
+from .chair_rows import backrest_row, lumbar_row, seat_depth_row, seat_slope_row
 from .hand_rows import hand_rows, keys_edge_row, slope_row
 from .joints import Joint, joints_of
 from .model import fixed_surface, target_distance
@@ -54,6 +54,7 @@ def _posture(
                 fixed_surface(case),
             ),
             footrest_row(case, seat),
+            seat_slope_row(case),
             seat_depth_row(case),
             backrest_row(case),
             lumbar_row(case),

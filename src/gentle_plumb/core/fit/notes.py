@@ -6,7 +6,8 @@ from collections.abc import Sequence
 
 from ..errors import MissingInput
 from ..units import LengthUnit, format_length
-from ..workstation import ArmrestKind, ScreenKind
+from ..words import say
+from ..workstation import ARMREST_FRONT_MM, ArmrestKind, ScreenKind
 from .case import Case
 from .distance import along_the_floor
 from .model import armrest_need
@@ -72,6 +73,17 @@ def armrest_clash(case: Case, seat: float | None, surface: float | None) -> floa
     return 0.0 if under is None or seat is None else max(0.0, seat + chair.armrest.low - under)
 
 
+def kept_from_desk(case: Case, seat: float | None, surface: float | None) -> float:
+    """How far armrests that meet the desk keep the chair from where the hands want it, mm."""
+    if not armrest_clash(case, seat, surface):
+        return 0.0
+    try:
+        place = along_the_floor(case.body, case, elbow_deg=case.policy.elbow_angle, distance=0.0)
+    except MissingInput:
+        return 0.0
+    return max(0.0, ARMREST_FRONT_MM - place.edge)
+
+
 def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]:
     """All notes of a result, those with lengths in a unit."""
     notes, short, depth = [*result.notes], belly_short(case), case.workstation.desk.depth
@@ -81,6 +93,10 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
             f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms "
             "forward, or put the keys on a tray that comes to the body."
         )
+    away = kept_from_desk(case, result.seated.setting("seat"), result.seated.setting("surface"))
+    if away > SAME_MM:
+        at = format_length(away, unit, with_unit=True)
+        notes.append(say("armrest.away", at=at))
     least, far = case.policy.least_distance, result.row("seated", "distance")
     shallow = any(one.kind == "shallow" for one in far.limits)
     if depth is not None and shallow and far.setting is not None and far.setting <= least + SAME_MM:
@@ -103,6 +119,9 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         notes.append("Desk height range not recorded: assumed fully adjustable.")
     if station.screen.kind != ScreenKind.LAPTOP and station.screen.top_above_surface is None:
         notes.append("Screen height range not recorded: assumed fully adjustable.")
+    slope = station.chair.slope
+    if not case.own_seat and slope is not None and slope.high < case.policy.thigh_slope - 1:
+        notes.append(say("seat_slope.flat"))
     if "abdominal_depth_sitting" not in case.body.values:
         notes.append("Space at the desk edge not checked: abdominal depth not measured.")
     if real is not None and real.footrest and station.feet is None and not case.own_seat:

@@ -69,6 +69,8 @@ def _worth_a_step(row: FitRow) -> bool:
     quantity = QUANTITIES[row.key]
     if row.target is None:
         return False  # the client's own seating, or nothing to aim at
+    if row.key == "seat_slope" and row.target:
+        return True  # the thighs fall to the knee: a pan that stays level presses on them
     if row.key == "footrest" and not row.setting and not row.found:
         return False  # the feet reach the floor, and nothing lies under them
     return quantity.own_number or not quantity.judged or row.status == "off"

@@ -78,7 +78,8 @@ class FitRow:
     ``setting`` what the equipment can do of it; ``found`` what was there; ``change`` is setting
     less found. ``status`` compares found with the band: ``holds``, ``off``, or
     ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
-    ``remedy`` is what is done in the place of setting it, ``reason`` its words.
+    ``remedy`` is what is done in the place of setting it, ``reason`` its words;
+    ``note`` is what is said beside a setting.
     """
 
     key: str
@@ -103,6 +104,7 @@ class FitRow:
     change: float | None = None
     source: str = "house-chain"
     remedy: Remedy | None = None
+    note: str = ""
 
     def but(self, **otherwise: Any) -> FitRow:
         """The row with some fields otherwise: ``dataclasses.replace`` for thousands of rows."""

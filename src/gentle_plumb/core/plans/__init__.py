@@ -3,7 +3,8 @@
 from .addition import PRICE_LABELS, PRICES, Addition, Price
 from .addition_set import AdditionSet, tolerance_steps, with_additions
 from .addition_sets import best_additions, height_kit
-from .additions import desk_additions, seat_additions
+from .additions import desk_additions
+from .comfort import comfort_deg
 from .feet_additions import feet_additions
 from .height_search import HeightSearch, OwnNumbers
 from .plan import (
@@ -18,6 +19,7 @@ from .plan import (
 )
 from .plans import added_by, make_plans, one_plan
 from .screen_additions import screen_additions
+from .seat_additions import seat_additions
 from .stacks import STACK_WARNING, Stack, StackAnswer, best_stack, stacks_of
 
 __all__ = [
@@ -40,6 +42,7 @@ __all__ = [
     "added_by",
     "best_additions",
     "best_stack",
+    "comfort_deg",
     "desk_additions",
     "feet_additions",
     "height_kit",

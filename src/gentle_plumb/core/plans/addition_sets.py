@@ -25,10 +25,12 @@ from ..errors import MissingInput
 from ..fit import Case, legs_terms, mouse_over, total
 from .addition import PRICES, Addition
 from .addition_set import AdditionSet, price_of, tolerance_steps, with_additions
-from .additions import desk_additions, keys_additions, pointer_additions, seat_additions
+from .additions import desk_additions, keys_additions, pointer_additions
+from .back_additions import back_additions
 from .feet_additions import feet_additions, feet_to_find
 from .height_search import Heights, HeightSearch, Key, OwnNumbers
 from .screen_additions import screen_additions
+from .seat_additions import seat_additions
 
 
 def _bases(case: Case, tier: Tier) -> list[AdditionSet]:
@@ -138,4 +140,6 @@ def best_additions(
         heights = height_kit(solver or HeightSearch(case, own), tier)
     except MissingInput:
         heights = ()
-    return (*heights, *pointer_kit(case, tier))
+    kit = (*heights, *pointer_kit(case, tier))
+    made = replace(case, workstation=with_additions(case.workstation, kit))
+    return (*kit, *back_additions(made, tier, _taken(kit)))

@@ -10,25 +10,20 @@ from typing import Literal
 from ..catalogue import Tier
 from ..fit import Case
 from ..workstation import KeyboardKind, PointerKind, ScreenKind, Span, UnderDesk
-from .addition import CUSHION_PRICE, Addition
+from .addition import Addition
 from .alterations import (
-    CUSHION_MM,
-    HIGH_SEAT,
     LAPTOP_STAND,
-    TASK_SEAT,
     add_foot_support,
     add_tray,
     change_mouse_hand,
     lift_picture,
-    raise_seat,
-    replace_chair,
     replace_desk,
     replace_keyboard,
     separate_keys,
     stand_on_risers,
     take_central_pointer,
 )
-from .stacks import Stack, stacks_of
+from .stacks import Stack
 
 
 def stack_addition(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
@@ -47,66 +42,6 @@ def stack_addition(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
         sd=stack.sd,
         apply=add_foot_support(span) if slot == "feet" else lift_picture(span),
     )
-
-
-def seat_additions(case: Case, tier: Tier) -> list[Addition]:
-    """What can be done about the seat; nothing with a wheelchair, whose seating is not ours."""
-    station = case.workstation
-    if case.own_seat or station.chair.seat is None:
-        return []
-    found = (
-        [
-            Addition(
-                id="cushion",
-                slot="seat",
-                label=f"{stack.text} on the seat",
-                price="nothing",
-                does="raises the seat",
-                temporary=True,
-                items=stack.items,
-                height=stack.height,
-                sd=stack.sd,
-                apply=raise_seat(stack.height),
-            )
-            for stack in stacks_of(station.items, "seat")
-        ]
-        if tier != "lasting"
-        else []
-    )
-    if tier == "little":
-        found.append(
-            Addition(
-                id="seat_cushion",
-                slot="seat",
-                label="Firm seat cushion, 4 cm",
-                price=CUSHION_PRICE,
-                does="raises the seat",
-                height=CUSHION_MM,
-                apply=raise_seat(CUSHION_MM),
-            )
-        )
-    if tier == "lasting":
-        found += [
-            Addition(
-                id="task_chair",
-                slot="seat",
-                label="Task chair, 40 to 53 cm",
-                price="medium",
-                does="brings the seat to leg height",
-                apply=replace_chair(TASK_SEAT),
-            ),
-            Addition(
-                id="high_chair",
-                slot="seat",
-                label="High chair with a foot ring, 53 to 80 cm",
-                price="medium",
-                does="brings the hands up to a high surface",
-                apply=replace_chair(HIGH_SEAT, ring=True),
-            ),
-        ]
-    if case.person.steady_seat:  # a cushion and a high chair stand less firmly than a plain seat
-        found = [one for one in found if one.id == "task_chair"]
-    return found
 
 
 def desk_additions(case: Case, tier: Tier) -> list[Addition]:

@@ -1,16 +1,11 @@
-"""Additions that no joint's degrees ask for: a seat too deep, long calls, paper, standing in future."""
+"""Additions that change no piece: for long calls, and for paper."""
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from ..catalogue import Tier
-from ..fit import Case, seat_depth_row
+from ..fit import Case
 from .addition import Addition, Price, Slot
 
-MOST_INSERT_MM = 80.0
-"""Thickest lumbar roll or insert that shortens a seat; more pushes the client off it.
-Source: house-seat-depth."""
 CALLS_H = 1.0
 """Hours of calls a day from which a headset is wanted. Source: house-phone."""
 PAPER_H = 0.5
@@ -28,14 +23,6 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
 
     """
     found: list[Addition] = []
-    depth = seat_depth_row(replace(case, uncertain=False))
-    short = next(
-        (one for one in depth.limits if one.kind in ("starts", "fixed") and one.short < 0), None
-    )
-    if short is not None and depth.low is not None and depth.high is not None:
-        deep = -short.short
-        if short.at > depth.high + 1:
-            found += _shorter_seat(case, tier, deep)
     if tier != "room" and case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0) > CALLS_H:
         found.append(
             _plain(
@@ -79,46 +66,3 @@ def _plain(
         height=height,
         apply=lambda station: station,
     )
-
-
-def _shorter_seat(case: Case, tier: Tier, deep: float) -> list[Addition]:
-    if case.own_seat:
-        return []
-    if deep > MOST_INSERT_MM:
-        return (
-            []
-            if tier != "lasting"
-            else [
-                _plain(
-                    "small_chair",
-                    "Chair with a shorter seat",
-                    "medium",
-                    "has a seat that ends behind the knee",
-                    slot="back",
-                )
-            ]
-        )
-    if tier == "room":
-        roll = next((one for one in case.workstation.items if "lumbar" in one.uses), None)
-        if roll is None:
-            return []
-        return [
-            _plain(
-                "roll",
-                f"{roll.label} behind the back",
-                "nothing",
-                "shortens the seat",
-                slot="back",
-                temporary=True,
-            )
-        ]
-    return [
-        _plain(
-            "insert",
-            "Lumbar insert",
-            "small",
-            "reduces seat depth and supports the lower back",
-            slot="back",
-            height=deep,
-        )
-    ]

@@ -8,15 +8,16 @@ from typing import Any
 
 from ..errors import MissingInput
 from ..fit import SAME_MM, Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
-from ..workstation import ScreenKind, Settings, Workstation
+from ..workstation import Chair, ScreenKind, Settings, Workstation
 from .addition_set import AdditionSet, price_of, tolerance_steps
+from .comfort import comfort_deg
 
 Key = tuple[bool, float, float, int, int, int, float]
 
 
 @dataclass(frozen=True, kw_only=True)
 class Heights:
-    """Both postures of one set of pieces."""
+    """Both postures of one set of pieces; ``shoulder`` are the degrees of lifted shoulders and of the chair."""
 
     seated: Solution
     standing: Solution | None
@@ -65,6 +66,7 @@ class HeightSearch:
         self.case, self.own, self._together = case, own or OwnNumbers(), together
         self._seated = Lengths.of(case, "seated")
         self._standing: Lengths | None = None
+        self._asked: dict[Chair, float] = {}
         try:
             standing = Lengths.of(case.standing(), "standing")
             if stands_too(case, search(standing.model(case.workstation))):
@@ -100,8 +102,14 @@ class HeightSearch:
         return Heights(
             seated=found[0],
             standing=found[1] if len(found) > 1 else None,
-            shoulder=shoulder_over(self.case, station),
+            shoulder=shoulder_over(self.case, station) + self._comfort(station),
         )
+
+    def _comfort(self, station: Workstation) -> float:
+        """What the chair asks of the body, degrees; worked out once for each chair."""
+        if station.chair not in self._asked:
+            self._asked[station.chair] = comfort_deg(self.case, station)
+        return self._asked[station.chair]
 
 
 def shoulder_over(case: Case, station: Workstation) -> float:

@@ -10,19 +10,24 @@ from ..fit import UNREACHABLE_DEG, AimedSettings, Case, Joint, Posture
 from ..workstation import Settings
 from .addition import Price, Slot
 from .addition_set import AdditionSet
+from .comfort import discomforts_of
 
 RISERS_WARNING = "Don't lift a loaded desk alone. Use identical risers under every leg."
 
 
 @dataclass(frozen=True, kw_only=True)
 class ResidualExcess:
-    """A joint that stays outside its band: degrees, and strain minutes a day where hours are known."""
+    """A joint that stays outside its band: degrees, and strain minutes a day where hours are known.
+
+    ``judged`` where no angle is off and the degrees weigh what the chair asks of the body.
+    """
 
     joint: str
     label: str
     posture: Posture
     over: float
     minutes: float | None
+    judged: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -123,6 +128,24 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Re
     return found
 
 
+def _asked_of(case: Case) -> list[ResidualExcess]:
+    """What the chair asks of the body, in the hours that are sat."""
+    hours = hours_of(case, JOINTS["trunk"].tasks, "seated")
+    return [
+        ResidualExcess(
+            joint=one.joint,
+            label=one.label,
+            posture="seated",
+            over=one.deg,
+            minutes=None
+            if hours is None
+            else strain_minutes(hours=hours, share=1.0, over_deg=one.deg),
+            judged=True,
+        )
+        for one in discomforts_of(case, case.workstation)
+    ]
+
+
 def what_is_left(case: Case, settled: AimedSettings) -> tuple[ResidualExcess, ...]:
     """Every joint that stays outside its band, the most degrees first.
 
@@ -130,6 +153,7 @@ def what_is_left(case: Case, settled: AimedSettings) -> tuple[ResidualExcess, ..
     """
     found = _left_of(case, "seated", settled.joints_seated)
     found += _left_of(case, "standing", settled.joints_standing)
+    found += _asked_of(case)
     return tuple(sorted(found, key=lambda one: (-abs(one.over), one.posture, one.joint)))
 
 

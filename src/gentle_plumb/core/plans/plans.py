@@ -11,12 +11,13 @@ from ..fit import AimedSettings, Case, aimed_settings
 from .addition import PRICE_LABELS, PRICES, Addition
 from .addition_set import AdditionSet, with_additions
 from .addition_sets import best_additions
-from .additions import desk_additions, keys_additions, pointer_additions, seat_additions
+from .additions import desk_additions, keys_additions, pointer_additions
 from .extras import extras_of
 from .feet_additions import feet_additions
 from .height_search import HeightSearch, OwnNumbers
 from .plan import RISERS_WARNING, Added, Plan, PlanSet, SinglePurchase, total_of, what_is_left
 from .screen_additions import screen_additions
+from .seat_additions import seat_additions
 from .stacks import STACK_WARNING
 
 
@@ -121,7 +122,7 @@ def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
 
 
 def _purchases(case: Case) -> list[Addition]:
-    """Everything that could be bought, each once; the cheapest first."""
+    """Everything that could be bought, each once; the cheapest first, else as it is offered."""
     found: dict[str, Addition] = {}
     for tier in ("little", "lasting"):
         for one in (
@@ -134,7 +135,7 @@ def _purchases(case: Case) -> list[Addition]:
         ):
             if one.price not in ("nothing", "found"):
                 found.setdefault(one.id, one)
-    return sorted(found.values(), key=lambda one: (PRICES[one.price], one.id))
+    return sorted(found.values(), key=lambda one: PRICES[one.price])
 
 
 LEAST_FIX_DEG = 0.5
@@ -148,11 +149,15 @@ def _fixes(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]:
     """
     if room.over < LEAST_FIX_DEG and not room.lacks.any:
         return ()
-    found = []
+    found, seen = [], set()
     for one in _purchases(planner.case):
         kit = (*(other for other in room.kit if other.slot != one.slot), one)
         over, minutes = planner.over(kit)
         lacks = hard_limits(*planner.settled(kit))
+        same = one.slot, one.price, round(over, 1), lacks
+        if same in seen:
+            continue  # another of its kind at its price does as much
+        seen.add(same)
         mends = lacks.mends(room.lacks)
         if lacks.worse_than(room.lacks):
             continue
@@ -174,13 +179,7 @@ def _fixes(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]:
     return tuple(
         sorted(
             found,
-            key=lambda one: (
-                not one.mends,
-                -(one.minutes or 0.0),
-                -one.removes,
-                PRICES[one.price],
-                one.id,
-            ),
+            key=lambda one: (not one.mends, -(one.minutes or 0.0), -one.removes, PRICES[one.price]),
         )
     )
 

@@ -132,6 +132,14 @@ def _left(one: ResidualExcess) -> LeftView:
             over="out of the arm's reach",
             minutes=_minutes(one.minutes),
         )
+    if one.judged:
+        return LeftView(
+            joint=one.joint,
+            label=one.label,
+            posture=one.posture,
+            over=f"weighs {one.over:.0f}°",
+            minutes=_minutes(one.minutes),
+        )
     side = "over" if one.over > 0 else "under"
     return LeftView(
         joint=one.joint,

@@ -55,6 +55,11 @@ HOUSE_FIT: dict[str, Source] = {
         title="Body-segment model",
         note="Simple, stated and testable: one hip joint, one trunk, one upper arm, one forearm.",
     ),
+    "house-comfort": Source(
+        kind="house",
+        title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, no lumbar support 3°",
+        note="No joint's angle tells it, and a chair that carries the back is worth its price.",
+    ),
     "house-relief": Source(
         kind="house",
         title="Thigh clearance at the seat edge, 15 mm (0 to 25)",

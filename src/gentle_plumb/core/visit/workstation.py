@@ -12,6 +12,7 @@ from ..workstation import (
     AspectRatio,
     Chair,
     ChairKind,
+    GasSpring,
     Item,
     Keyboard,
     LaptopKeys,
@@ -20,6 +21,7 @@ from ..workstation import (
     Screen,
     ScreenKind,
     Span,
+    Stability,
     TiltFeet,
     Workstation,
 )
@@ -66,7 +68,10 @@ def _chair(record: Record, kind: ChairKind | None) -> Chair:
     if kind == ChairKind.WHEELCHAIR:
         seat = fixed_at(record, fields.found.seat)
     backless = kind in (ChairKind.STOOL, ChairKind.BALL)
-    no_pad = backless or record[chair.lumbar_kind] == LumbarKind.NONE
+    lumbar = record[chair.lumbar_kind]
+    no_pad = backless or lumbar == LumbarKind.NONE
+    sways = record[chair.stability] in (Stability.WOBBLES, Stability.TIPS)
+    gives = record.applies(chair.lift) and record[chair.lift] in (GasSpring.SINKS, GasSpring.BROKEN)
     return Chair(
         kind=kind,
         seat=seat,
@@ -79,6 +84,9 @@ def _chair(record: Record, kind: ChairKind | None) -> Chair:
         recline=shifted(span_from(record, chair.backrest), -90.0),
         lumbar=None if no_pad else span_from(record, chair.lumbar),
         lock=record[chair.lock],
+        slope=span_from(record, chair.slope),
+        supports_back=None if lumbar is None and not backless else not no_pad,
+        steady=not (sways or gives),
     )
 
 

@@ -74,12 +74,27 @@ ENGLISH: dict[str, str] = {
     "limit.wide": "keyboard reaches out to {at}, {apart} beyond the arm's band",
     "limit.inside": "at {at}, {side}: inside its band, not on its end",
     "limit.choice": "at {at} all joints together pay least, {side}",
+    # the chair
+    "seat_depth.before_insert": "Before what lies behind the back.",
+    "comfort.no_back": "No back to lean on",
+    "comfort.no_lumbar": "Lower back without support",
+    "comfort.unsteady": "Seat that is not steady",
+    "comfort.ring": "Feet on a ring, seat hard to leave",
+    "comfort.deep": "Seat too deep",
+    "comfort.short": "Seat too short",
+    "seat_slope.unknown": "Whether the pan slopes is not recorded.",
+    "seat_slope.flat": "The pan can't slope as the thighs do: its front edge presses on them. Keep the "
+    "thighs level, or take a seat that slopes.",
+    "lumbar.none": "The chair has no lumbar support.",
+    "piece.step": "Step {step} of {of}, from the lowest.",
     # armrests that don't serve
     "armrest.none": "The chair has no armrests.",
     "armrest.gap_unknown": "How far apart the armrests are is not recorded.",
     "armrest.unused": "Armrests are not used here (your choice).",
     "armrest.lifts": "Even at their lowest the armrests lift the shoulders.",
     "armrest.meets": "Even at their lowest the armrests meet the desk and keep the chair away from it.",
+    "armrest.away": "The armrests keep the chair {at} from where the hands want it: the arms reach, or the "
+    "back leaves the backrest.",
     "armrest.take_off": "Take them off.",
     "armrest.turn_away": "Turn them out of the way.",
     "armrest.lower": "Lower them out of the way.",

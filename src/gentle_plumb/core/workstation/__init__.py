@@ -2,6 +2,8 @@
 
 from .details import Details, SideScreen
 from .equipment import (
+    ARMREST_BACK_MM,
+    ARMREST_FRONT_MM,
     HOME_ROW_TO_FRONT_MM,
     KEYBOARD_LEFT_MM,
     KEYBOARD_RIGHT_MM,
@@ -19,8 +21,6 @@ from .equipment import (
 from .kinds import (
     FIXED_DESKS,
     PLATFORMS,
-    STACKED,
-    SUPPORTS,
     ArmrestKind,
     ArmTension,
     AspectRatio,
@@ -43,13 +43,17 @@ from .kinds import (
     StandsOn,
     TiltFeet,
     TiltLock,
+    TiltTension,
     ToolHolder,
     UnderDesk,
 )
 from .settings import Settings
 from .span import LEAST_STEP, Span
+from .supports import STACKED, SUPPORTS
 
 __all__ = [
+    "ARMREST_BACK_MM",
+    "ARMREST_FRONT_MM",
     "FIXED_DESKS",
     "HOME_ROW_TO_FRONT_MM",
     "KEYBOARD_LEFT_MM",
@@ -93,6 +97,7 @@ __all__ = [
     "StandsOn",
     "TiltFeet",
     "TiltLock",
+    "TiltTension",
     "ToolHolder",
     "UnderDesk",
     "Workstation",

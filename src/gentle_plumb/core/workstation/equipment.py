@@ -35,6 +35,8 @@ LAPTOP_PICTURE_START_MM = 20.0
 LAPTOP_PICTURE_HEIGHT_MM = 210.0
 LAPTOP_HINGE_BEHIND_KEYS_MM = 140.0
 """A laptop's picture over its keys and behind its home row, mm. Source: house-laptop."""
+ARMREST_BACK_MM, ARMREST_FRONT_MM = 130.0, 380.0
+"""Where an armrest's pad begins and ends before the backrest, mm. Source: house-armrest."""
 MM_PER_INCH = 25.4
 
 
@@ -44,7 +46,10 @@ class Chair:
 
     ``recline`` is how far the backrest leans from upright, degrees; ``armrests_off`` whether they
     can be taken off, ``armrests_turn`` whether they turn out of the way, ``armrest_gap`` how far apart
-    they can be; ``lock`` what holds the tilt.
+    they can be; ``lock`` what holds the tilt, ``slope`` how far the pan slopes, front edge down positive, degrees.
+    ``supports_back`` says whether the small of the back is carried, None where nobody looked; ``behind_back``
+    is the thickness of what lies behind it, which shortens the pan. ``steady`` False for what wobbles, tips or
+    sinks; ``ring`` True where the feet stand on a ring of the chair.
     """
 
     kind: ChairKind | None = None
@@ -58,6 +63,16 @@ class Chair:
     lumbar: Span | None = None
     recline: Span | None = None
     lock: TiltLock | None = None
+    slope: Span | None = None
+    supports_back: bool | None = None
+    behind_back: float = 0.0
+    steady: bool = True
+    ring: bool = False
+
+    @property
+    def usable_depth(self) -> Span | None:
+        """Depth of the pan before what lies behind the back, mm; None where it is not known."""
+        return self.depth.shifted(-self.behind_back) if self.depth is not None else None
 
     @property
     def armrests_idle(self) -> bool:

@@ -24,6 +24,14 @@ class TiltLock(Choice):
     BROKEN = "broken", "Broken"
 
 
+class TiltTension(Choice):
+    """How hard the back's spring pushes."""
+
+    RIGHT = "right", "Follows and carries"
+    LOOSE = "loose", "Gives way"
+    STIFF = "stiff", "Pushes forward"
+
+
 class LumbarKind(Choice):
     """How the lumbar support is set."""
 
@@ -217,33 +225,6 @@ class ScreenPlace(Choice):
     ABOVE = "above", "Above the main one"
 
 
-SUPPORTS: dict[str, tuple[str, bool]] = {
-    "footrest": ("Footrest", False),
-    "riser": ("Screen riser", True),
-    "ream": ("Ream of paper", True),
-    "box": ("Box", True),
-    "book": ("Book", True),
-    "cushion": ("Seat cushion", True),
-    "towel": ("Towel roll", True),
-    "lumbar_roll": ("Lumbar roll", True),
-    "palm": ("Wrist rest", True),
-    "document_holder": ("Document holder", False),
-    "headset": ("Headset", False),
-    "anti_fatigue_mat": ("Anti-fatigue mat", True),
-    "rail": ("Foot rail", True),
-    "task_lamp": ("Task lamp", False),
-}
-"""Name, and whether its thickness or height is asked."""
-STACKED: dict[str, frozenset[str]] = {
-    "ream": frozenset({"feet", "screen"}),
-    "box": frozenset({"feet", "screen"}),
-    "book": frozenset({"feet", "screen"}),
-    "riser": frozenset({"screen"}),
-    "cushion": frozenset({"seat"}),
-    "lumbar_roll": frozenset({"lumbar"}),
-    "towel": frozenset({"lumbar"}),
-}
-"""What each may carry, or is put behind. Source: house-stack."""
 PLATFORMS = frozenset({DeskKind.PLATFORM, DeskKind.CARRIER})
 """What stands on a fixed desk and carries the keys, and the screen with them or apart."""
 FIXED_DESKS = frozenset({DeskKind.FIXED, DeskKind.COUNTER})

@@ -16,6 +16,7 @@ class Settings:
 
     seat: float | None = None
     footrest: float | None = None
+    seat_slope: float | None = None
     seat_depth: float | None = None
     lumbar: float | None = None
     armrest: float | None = None

@@ -1172,7 +1172,9 @@ export interface components {
              * @default {
              *       "chair": {
              *         "armrests_off": false,
-             *         "armrests_turn": false
+             *         "armrests_turn": false,
+             *         "behind_back": 0,
+             *         "steady": true
              *       },
              *       "desk": {
              *         "mouse_below": 0
@@ -1296,6 +1298,20 @@ export interface components {
             armrest_gap?: components["schemas"]["RangeDocument"] | null;
             lumbar?: components["schemas"]["RangeDocument"] | null;
             recline?: components["schemas"]["RangeDocument"] | null;
+            slope_deg?: components["schemas"]["RangeDocument"] | null;
+            /** Supports Back */
+            supports_back?: boolean | null;
+            /**
+             * Behind Back
+             * @description A length: a number is mm, a text carries its unit, as '46.2 cm'.
+             * @default 0
+             */
+            behind_back: number | string;
+            /**
+             * Steady
+             * @default true
+             */
+            steady: boolean;
         };
         /**
          * ChairKind
@@ -1706,7 +1722,9 @@ export interface components {
             /**
              * @default {
              *       "armrests_off": false,
-             *       "armrests_turn": false
+             *       "armrests_turn": false,
+             *       "behind_back": 0,
+             *       "steady": true
              *     }
              */
             chair: components["schemas"]["ChairDocument"];
@@ -2040,7 +2058,8 @@ export interface components {
          *     ``setting`` what the equipment can do of it; ``found`` what was there; ``change`` is setting
          *     less found. ``status`` compares found with the band: ``holds``, ``off``, or
          *     ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
-         *     ``remedy`` is what is done in the place of setting it, ``reason`` its words.
+         *     ``remedy`` is what is done in the place of setting it, ``reason`` its words;
+         *     ``note`` is what is said beside a setting.
          */
         FitRow: {
             /** Key */
@@ -2113,6 +2132,11 @@ export interface components {
             source: string;
             /** Remedy */
             remedy?: ("take_off" | "turn_away" | "lower" | "keep_off") | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
         };
         /**
          * Fix
@@ -2136,6 +2160,11 @@ export interface components {
              * @description Footrest, from the floor.
              */
             footrest?: (number | string) | null;
+            /**
+             * Seat Slope Deg
+             * @description Seat tilt, from level.
+             */
+            seat_slope_deg?: number | null;
             /**
              * Seat Depth
              * @description Seat depth, from its front edge to the backrest.
@@ -3779,6 +3808,8 @@ export interface components {
         /**
          * ResidualExcess
          * @description A joint that stays outside its band: degrees, and strain minutes a day where hours are known.
+         *
+         *     ``judged`` where no angle is off and the degrees weigh what the chair asks of the body.
          */
         ResidualExcess: {
             /** Joint */
@@ -3794,6 +3825,11 @@ export interface components {
             over: number;
             /** Minutes */
             minutes: number | null;
+            /**
+             * Judged
+             * @default false
+             */
+            judged: boolean;
         };
         /**
          * RestOut
@@ -4210,6 +4246,8 @@ export interface components {
             seat?: number | null;
             /** Footrest */
             footrest?: number | null;
+            /** Seat Slope */
+            seat_slope?: number | null;
             /** Seat Depth */
             seat_depth?: number | null;
             /** Lumbar */

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from .quantity import APART, DEPTH, LEAN, Quantity
+from .directions import APART, DEPTH, FORWARD, LEAN
+from .quantity import Quantity
 
 CHAIR: tuple[Quantity, ...] = (
     Quantity(
@@ -52,6 +53,25 @@ CHAIR: tuple[Quantity, ...] = (
         drag="up",
     ),
     Quantity(
+        key="seat_slope",
+        mechanism="feet",
+        over_means="the client slides forward",
+        under_means="the front edge presses on the thighs",
+        label="Seat tilt",
+        thing="The seat pan",
+        unit="deg",
+        low=-15,
+        high=25,
+        datum="level",
+        piece="seat tilt",
+        region="hip",
+        far_off=10.0,
+        check="A flat hand slides between thigh and front edge; the client does not slide forward.",
+        order=3,
+        order_hands_first=5,
+        **FORWARD,
+    ),
+    Quantity(
         key="seat_depth",
         mechanism="back",
         over_means="the edge presses behind the knee and the back leaves the backrest",
@@ -65,8 +85,8 @@ CHAIR: tuple[Quantity, ...] = (
         piece="seat depth",
         region="knee",
         check="Sitting right back, two to three fingers fit behind the knee.",
-        order=3,
-        order_hands_first=5,
+        order=4,
+        order_hands_first=6,
         own_number=True,
         needed=True,
         **DEPTH,
@@ -86,8 +106,8 @@ CHAIR: tuple[Quantity, ...] = (
         region="lower_back",
         far_off=20.0,
         check="The back rests along the pad; the chin stays level without holding.",
-        order=4,
-        order_hands_first=6,
+        order=5,
+        order_hands_first=7,
         **LEAN,
     ),
     Quantity(
@@ -105,8 +125,8 @@ CHAIR: tuple[Quantity, ...] = (
         region="lower_back",
         far_off=60.0,
         check="The pad meets the small of the back, felt by hand; felt again after the backrest moved.",
-        order=5,
-        order_hands_first=7,
+        order=6,
+        order_hands_first=8,
         own_number=True,
         needed=True,
     ),
@@ -127,8 +147,8 @@ CHAIR: tuple[Quantity, ...] = (
         joint="shoulder",
         far_off=60.0,
         check="Elbows rest lightly; shoulders stay down.",
-        order=6,
-        order_hands_first=8,
+        order=7,
+        order_hands_first=9,
         own_number=True,
         flag=True,
         drag="up",
@@ -149,8 +169,8 @@ CHAIR: tuple[Quantity, ...] = (
         region="shoulder",
         far_off=120.0,
         check="The elbows hang beside the body and just meet the pads.",
-        order=7,
-        order_hands_first=9,
+        order=8,
+        order_hands_first=10,
         **APART,
     ),
 )

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from ..tasks import HAND_TASKS, MOUSE_TASKS, SCREEN_TASKS
-from .quantity import BACK, BOTH, DEPTH, OUT, SLOPE, Quantity
+from .directions import BACK, DEPTH, OUT, SLOPE
+from .quantity import BOTH, Quantity
 
 HANDS: tuple[Quantity, ...] = (
     Quantity(
@@ -23,7 +24,7 @@ HANDS: tuple[Quantity, ...] = (
         joint="elbow",
         tasks=HAND_TASKS,
         check="Shoulders relaxed; wrists straight from the side with fingers on the home row.",
-        order=8,
+        order=9,
         order_hands_first=1,
         order_standing=1,
         own_number=True,
@@ -72,8 +73,8 @@ HANDS: tuple[Quantity, ...] = (
         tasks=HAND_TASKS,
         far_off=20.0,
         check="Wrists straight, seen from the side, with fingers on the home row.",
-        order=9,
-        order_hands_first=10,
+        order=10,
+        order_hands_first=11,
         order_standing=2,
         **SLOPE,
     ),
@@ -93,8 +94,8 @@ HANDS: tuple[Quantity, ...] = (
         tasks=HAND_TASKS,
         far_off=150.0,
         check="Elbows beside the body, the back on the backrest, fingers on the home row.",
-        order=10,
-        order_hands_first=11,
+        order=11,
+        order_hands_first=12,
         **BACK,
     ),
     Quantity(
@@ -113,8 +114,8 @@ HANDS: tuple[Quantity, ...] = (
         joint="upper_arm",
         tasks=MOUSE_TASKS,
         check="The elbow stays under the shoulder with the hand on the mouse.",
-        order=11,
-        order_hands_first=12,
+        order=12,
+        order_hands_first=13,
         own_number=True,
         needed=True,
         on_card=True,
@@ -137,8 +138,8 @@ HANDS: tuple[Quantity, ...] = (
         tasks=MOUSE_TASKS,
         far_off=150.0,
         check="The elbow stays beside the body; the arm does not straighten to reach the mouse.",
-        order=12,
-        order_hands_first=13,
+        order=13,
+        order_hands_first=14,
         **BACK,
     ),
     Quantity(

@@ -3,7 +3,15 @@
 from __future__ import annotations
 
 from ...record import fields
-from ...workstation import ChairKind, GasSpring, LumbarKind, NeckRest, Stability, TiltLock
+from ...workstation import (
+    ChairKind,
+    GasSpring,
+    LumbarKind,
+    NeckRest,
+    Stability,
+    TiltLock,
+    TiltTension,
+)
 from ..rule import Answer, Rule
 
 CHAIR: tuple[Rule, ...] = (
@@ -45,6 +53,34 @@ CHAIR: tuple[Rule, ...] = (
         region="lower_back",
         only_if=fields.chair.kind.open_or(ChairKind.TASK, ChairKind.OTHER),
         asked="Whether the tilt locks is not recorded.",
+    ),
+    Answer(
+        id="tilt_free",
+        mechanism="back",
+        title="Tilt rocks freely",
+        field=fields.chair.lock,
+        wrong=(TiltLock.FREE,),
+        weight=0.2,
+        source="iso-9241-5",
+        why="Nothing holds the back while the hands work.",
+        do="Lock it at the angle that was set, or set its spring to the client's weight.",
+        region="lower_back",
+        only_if=fields.chair.kind.open_or(ChairKind.TASK, ChairKind.OTHER),
+        asked="Whether the tilt locks is not recorded.",
+    ),
+    Answer(
+        id="tilt_tension",
+        mechanism="back",
+        title="Tilt tension",
+        field=fields.chair.tension,
+        wrong=(TiltTension.LOOSE, TiltTension.STIFF),
+        weight=0.2,
+        source="iso-9241-5",
+        why="The back is carried only where the spring balances the client's weight.",
+        do="Turn the spring until the back follows the client back and carries them up again.",
+        region="lower_back",
+        only_if=fields.chair.kind.open_or(ChairKind.TASK, ChairKind.OTHER),
+        asked="Whether the spring of the tilt carries is not recorded.",
     ),
     Answer(
         id="no_backrest",

@@ -78,9 +78,9 @@ SEATING = (
             option(
                 "hips_high",
                 "Hips higher than knees, back upright",
-                "The pelvis tilts forward and the lumbar curve looks after itself.",
+                "The pelvis tilts forward and the lumbar curve looks after itself; thighs fall by 4°.",
                 recline=0.0,
-                thigh_slope=12.0,
+                thigh_slope=4.0,
             ),
         ),
     ),

@@ -12,6 +12,7 @@ from ...workstation import (
     NeckRest,
     Stability,
     TiltLock,
+    TiltTension,
 )
 from .place import Place
 
@@ -62,10 +63,13 @@ slope = _at.turn(
     -10,
     20,
     when=_task,
-    noted_only=True,
+    part="seat_slope",
     help="Front edge lower than the back is positive.",
 )
 lock = _at.choice("lock", "Tilt lock", TiltLock, when=_task)
+tension = _at.choice(
+    "tension", "Tilt tension", TiltTension, when=_task, help="With the client leaning back."
+)
 backrest = _at.turn("backrest", "Backrest from level", 80, 140, when=_task)
 lumbar_kind = _at.choice(
     "lumbar_kind", "Lumbar support", LumbarKind, when=_not_backless, part="lumbar"

@@ -23,6 +23,13 @@ seat = _at.quantity(
     needed=True,
     help="Floor to the seat under the sitting bones, with the client seated.",
 )
+seat_slope = _at.quantity(
+    QUANTITIES["seat_slope"],
+    "Seat tilt",
+    part="seat_slope",
+    when=_chair.kind.open_or(ChairKind.TASK, ChairKind.OTHER),
+    help="Front edge lower than the back is positive.",
+)
 seat_depth = _at.quantity(
     QUANTITIES["seat_depth"],
     "Seat depth",
@@ -141,6 +148,7 @@ screen_bearing = _at.quantity(
 
 by_quantity: dict[str, Field[float]] = {
     "seat": seat,
+    "seat_slope": seat_slope,
     "seat_depth": seat_depth,
     "backrest": backrest,
     "lumbar": lumbar,

@@ -1,0 +1,89 @@
+"""What is laid behind the back: it carries the lower back, and shortens a pan that is too deep."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import replace
+
+from ..catalogue import Tier
+from ..fit import Case, seat_depth_row
+from ..workstation import Item
+from .addition import Addition
+from .alterations import lay_behind_back
+
+MOST_INSERT_MM = 80.0
+LEAST_INSERT_MM = 10.0
+SUPPORT_MM = 40.0
+"""Thickest roll or insert, since more pushes the client off the seat; the least that is worth one; and what a
+back without support gets. Source: house-seat-depth."""
+
+
+def back_additions(case: Case, tier: Tier, taken: Mapping[str, int]) -> tuple[Addition, ...]:
+    """Return the one thing a tier lays behind the back, where the back asks for it.
+
+    Parameters
+    ----------
+    case : Case
+        With the plan's other additions in place.
+    tier : {"room", "little", "lasting"}
+    taken : mapping
+        Pieces of the room that are used already, by item.
+
+    """
+    chair = case.workstation.chair
+    if case.own_seat or chair.backless:
+        return ()
+    deep = _too_deep(case)
+    if not deep and chair.supports_back is not False:
+        return ()
+    thickness = min(MOST_INSERT_MM, deep or SUPPORT_MM)
+    if tier != "room":
+        return (
+            Addition(
+                id="insert",
+                slot="back",
+                label="Lumbar insert",
+                price="small",
+                does="reduces seat depth and supports the lower back"
+                if deep
+                else "supports the lower back",
+                height=thickness,
+                apply=lay_behind_back(thickness),
+            ),
+        )
+    roll = _roll(case.workstation.items, thickness, taken)
+    if roll is None:
+        return ()
+    used = min(roll.thickness, MOST_INSERT_MM) if deep else min(roll.thickness, thickness)
+    return (
+        Addition(
+            id="roll",
+            slot="back",
+            label=f"{roll.label} behind the small of the back",
+            price="nothing",
+            does="shortens the seat and supports the lower back"
+            if deep
+            else "supports the lower back",
+            temporary=True,
+            items=((roll.id, 1),),
+            height=used,
+            sd=roll.error,
+            apply=lay_behind_back(used),
+        ),
+    )
+
+
+def _too_deep(case: Case) -> float:
+    """How much thickness brings the pan to its target, mm; 0 where it fits, or is not known."""
+    plain = replace(case, uncertain=False)
+    row = seat_depth_row(plain)
+    short = next((one for one in row.limits if one.kind in ("starts", "fixed")), None)
+    if short is None or short.short >= 0 or row.high is None:
+        return 0.0
+    return -short.short if short.at > row.high + LEAST_INSERT_MM else 0.0
+
+
+def _roll(items: tuple[Item, ...], thickness: float, taken: Mapping[str, int]) -> Item | None:
+    """What of the room lies behind the back, the nearest to the thickness wanted."""
+    there = [one for one in items if "lumbar" in one.uses and one.count > taken.get(one.id, 0)]
+    return min(there, key=lambda one: (abs(one.thickness - thickness), one.id), default=None)

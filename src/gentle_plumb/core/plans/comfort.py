@@ -1,0 +1,73 @@
+"""What a seat asks of the body that no joint's angle tells: no back, no ground, no firm stand.
+
+It is weighed in degrees, so that a chair that carries the back is worth its price. Source: house-comfort.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+
+from ..fit import Case, seat_depth_row
+from ..words import say
+from ..workstation import Workstation
+
+NO_BACK_DEG, NO_LUMBAR_DEG, RING_DEG, UNSTEADY_DEG = 10.0, 3.0, 4.0, 10.0
+DEPTH_FAR_MM, DEPTH_MOST_DEG = 100.0, 8.0
+"""What each weighs, degrees; a pan so far outside its band weighs the most it can. Source: house-comfort."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Discomfort:
+    """One thing a seat asks of the body, in degrees, and the joint whose hours it counts with."""
+
+    key: str
+    label: str
+    deg: float
+    joint: str = "trunk"
+
+
+def discomforts_of(case: Case, station: Workstation) -> tuple[Discomfort, ...]:
+    """Return what the chair of these pieces asks of the body; nothing of a wheelchair.
+
+    Parameters
+    ----------
+    case : Case
+        Body and policies.
+    station : Workstation
+        With the additions in place.
+
+    """
+    chair = station.chair
+    if case.own_seat:
+        return ()
+    found = []
+    if chair.backless:
+        found.append(("no_back", NO_BACK_DEG))
+    elif chair.supports_back is False:
+        found.append(("no_lumbar", NO_LUMBAR_DEG))
+    if not chair.steady:
+        found.append(("unsteady", UNSTEADY_DEG))
+    if chair.ring:
+        found.append(("ring", RING_DEG))
+    off = _depth_off(case, station)
+    if off:
+        key = "deep" if off > 0 else "short"
+        found.append((key, min(1.0, abs(off) / DEPTH_FAR_MM) * DEPTH_MOST_DEG))
+    return tuple(Discomfort(key=key, label=say(f"comfort.{key}"), deg=deg) for key, deg in found)
+
+
+def comfort_deg(case: Case, station: Workstation) -> float:
+    """Return all of it together, degrees."""
+    return sum(one.deg for one in discomforts_of(case, station))
+
+
+def _depth_off(case: Case, station: Workstation) -> float:
+    """How far the pan ends beyond (positive) or short of its band at best, mm; 0 where unknown."""
+    if station.chair.backless or station.chair.depth is None:
+        return 0.0
+    plain = replace(case, workstation=station, uncertain=False)
+    bare = replace(plain, found_seated=replace(plain.found_seated, seat_depth=None))
+    row = seat_depth_row(bare)
+    if row.setting is None or row.low is None or row.high is None:
+        return 0.0
+    return max(0.0, row.setting - row.high) - max(0.0, row.low - row.setting)

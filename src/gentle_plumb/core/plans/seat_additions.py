@@ -1,0 +1,109 @@
+"""What can be done about the chair: a cushion, or another chair.
+
+Ranges of what could be bought are everyday ones without a make. Source: house-additions.
+"""
+
+from __future__ import annotations
+
+from ..catalogue import Tier
+from ..fit import Case
+from ..workstation import Span
+from .addition import CUSHION_PRICE, Addition
+from .alterations import (
+    CUSHION_MM,
+    HIGH_SEAT,
+    LARGE_DEPTH,
+    LARGE_SEAT,
+    SMALL_DEPTH,
+    SMALL_SEAT,
+    TASK_DEPTH,
+    TASK_SEAT,
+    raise_seat,
+    replace_chair,
+)
+from .stacks import stacks_of
+
+
+def seat_additions(case: Case, tier: Tier) -> list[Addition]:
+    """What can be done about the seat; nothing with a wheelchair, whose seating is not ours."""
+    if case.own_seat or case.workstation.chair.seat is None:
+        return []
+    found = _cushions(case, tier)
+    if case.person.steady_seat:  # a cushion stands less firmly than a plain seat
+        found = []
+    return [*found, *chair_additions(case)] if tier == "lasting" else found
+
+
+def _cushions(case: Case, tier: Tier) -> list[Addition]:
+    found: list[Addition] = []
+    if tier != "lasting":
+        found += [
+            Addition(
+                id="cushion",
+                slot="seat",
+                label=f"{stack.text} on the seat",
+                price="nothing",
+                does="raises the seat",
+                temporary=True,
+                items=stack.items,
+                height=stack.height,
+                sd=stack.sd,
+                apply=raise_seat(stack.height),
+            )
+            for stack in stacks_of(case.workstation.items, "seat")
+        ]
+    if tier == "little":
+        found.append(
+            Addition(
+                id="seat_cushion",
+                slot="seat",
+                label="Firm seat cushion, 4 cm",
+                price=CUSHION_PRICE,
+                does="raises the seat",
+                height=CUSHION_MM,
+                apply=raise_seat(CUSHION_MM),
+            )
+        )
+    return found
+
+
+def chair_additions(case: Case) -> list[Addition]:
+    """Other chairs, each with a back that carries; a high one not for whoever needs a steady seat."""
+    found = [
+        _chair("task_chair", "Task chair", "brings the seat to leg height", TASK_SEAT, TASK_DEPTH),
+        _chair(
+            "small_chair",
+            "Smaller task chair",
+            "has a low seat that ends behind the knee",
+            SMALL_SEAT,
+            SMALL_DEPTH,
+        ),
+        _chair(
+            "large_chair", "Larger task chair", "has a high and deep seat", LARGE_SEAT, LARGE_DEPTH
+        ),
+    ]
+    if not case.person.steady_seat:
+        found.append(
+            _chair(
+                "high_chair",
+                "High chair with a foot ring",
+                "brings the hands up to a high surface",
+                HIGH_SEAT,
+                TASK_DEPTH,
+                ring=True,
+            )
+        )
+    return found
+
+
+def _chair(
+    id: str, name: str, does: str, seat: Span, depth: Span, *, ring: bool = False
+) -> Addition:
+    return Addition(
+        id=id,
+        slot="seat",
+        label=f"{name}, {seat.low / 10:.0f} to {seat.high / 10:.0f} cm",
+        price="medium",
+        does=does,
+        apply=replace_chair(seat, depth, ring=ring),
+    )
