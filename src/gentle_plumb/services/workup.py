@@ -25,6 +25,7 @@ from ..core.presentation import (
     JointView,
     LaptopView,
     MoveView,
+    OfferView,
     PlanView,
     PurchaseView,
     RowView,
@@ -35,6 +36,7 @@ from ..core.presentation import (
     hard_limit_words,
     laptop_views,
     move_views,
+    offer_views,
     plan_views,
     zone_views,
 )
@@ -106,6 +108,7 @@ class Workup:
     plan: Tier
     plans: list[PlanView]
     fixes: list[PurchaseView]
+    offers: list[OfferView]
     moves: list[MoveView]
     zones: list[ZoneView]
     laptop: list[LaptopView]
@@ -207,6 +210,7 @@ def given_of(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
             PhotoFile(id=str(one.id), width=one.width, height=one.height, fov_deg=one.fov_deg)
             for one in opened.photos
         ),
+        prices=opened.prices,
     )
 
 
@@ -253,7 +257,7 @@ def work_up(
     said = record[fields.ask.day_hours]
     causes = through.causes()
     hard = hard_limit_words(through.assessment.hard_limits("aimed"), unit)
-    offered = plan_views(through.plans(), unit) if plans else ([], [])
+    offered = plan_views(through.plans(), unit, through.given.money) if plans else ([], [])
     return Workup(
         record=record,
         case=case,
@@ -264,6 +268,7 @@ def work_up(
         plan=through.plan,
         plans=offered[0],
         fixes=offered[1],
+        offers=offer_views(through.offers(), through.given.money) if plans else [],
         moves=move_views(result.moves, unit),
         zones=zone_views(case),
         laptop=laptop_views(case, unit),

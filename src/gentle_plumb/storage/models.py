@@ -37,6 +37,10 @@ class PracticeRow(Base):
     unit: Mapped[str] = mapped_column(server_default="cm")
     local_wording: Mapped[str] = mapped_column(server_default="")
     time_zone: Mapped[str] = mapped_column(server_default="UTC")
+    price_small: Mapped[float | None]
+    price_medium: Mapped[float | None]
+    price_large: Mapped[float | None]
+    currency: Mapped[str] = mapped_column(server_default="")
 
 
 class MemberRow(Base):

@@ -12,6 +12,7 @@ from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
 
+from ..core.plans import Prices
 from ..core.record import fields
 from ..services.consent import WORKPLACE
 from ..services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, Stale
@@ -227,6 +228,12 @@ class SqlRecords(SqlPhotos):
             earlier=earlier_visits(row.earlier or ()),
             table=table,
             listed=listed,
+            prices=Prices(
+                small=row.price_small,
+                medium=row.price_medium,
+                large=row.price_large,
+                currency=row.currency,
+            ),
         )
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:

@@ -9,7 +9,16 @@ from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import aliased
 
 from ..services.models import PhotoHead
-from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
+from .models import (
+    ChangeRow,
+    ClientRow,
+    EntryRow,
+    MemberRow,
+    PhotoRow,
+    PracticeRow,
+    ReportRow,
+    VisitRow,
+)
 
 _KEY = ("visit_id", "path")
 _HOLDER, _WRITER = aliased(MemberRow), aliased(MemberRow)
@@ -69,6 +78,10 @@ WORKING = (
     select(
         *VisitRow.__table__.c,
         *ClientRow.__table__.c,
+        PracticeRow.price_small,
+        PracticeRow.price_medium,
+        PracticeRow.price_large,
+        PracticeRow.currency,
         select(func.count())
         .where(PhotoRow.visit_id == bindparam("visit"))
         .scalar_subquery()
@@ -80,6 +93,7 @@ WORKING = (
         *_VERSIONS.c,
     )
     .join_from(VisitRow, ClientRow, ClientRow.id == VisitRow.client_id)
+    .join(PracticeRow, PracticeRow.id == VisitRow.practice_id)
     .join(_VERSIONS, true())
     .where(VisitRow.id == bindparam("visit"), VisitRow.practice_id == bindparam("practice"))
 )

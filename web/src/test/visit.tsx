@@ -79,7 +79,16 @@ export function aQuestion(id: string, label: string): Field {
 export function aWorkup(over: Partial<Workup> = {}): Workup {
   const scene: Schemas["Scene"] = { width: 1, height: 1, marks: [] } as unknown as Schemas["Scene"];
   return {
-    ...{ revision: 1, rows: [aRow()], plan: "room", plans: [], fixes: [], moves: [], zones: [] },
+    ...{
+      revision: 1,
+      rows: [aRow()],
+      plan: "room",
+      plans: [],
+      fixes: [],
+      offers: [],
+      moves: [],
+      zones: [],
+    },
     ...{ laptop: [], gazes: [], bundle: {}, order: ["seated.seat"], steps: [], findings: [] },
     ...{ rest: [], hard: [], worse: null, causes: [], unexplained: [], actions: [], strain: [] },
     ...{ photos: [], signs: [], cares: [], display: null, measured: [], doubtful: [], again: [] },

@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Annotated, Literal
 from uuid import UUID
 
-from pydantic import BaseModel, StringConstraints
+from pydantic import BaseModel, Field, StringConstraints
 
 from ...core.units import LengthUnit
 from ...services.models import Member, Practice, Session
@@ -46,6 +46,10 @@ class Me(BaseModel):
     practice: str
     time_zone: str
     local_wording: str
+    price_small: float | None
+    price_medium: float | None
+    price_large: float | None
+    currency: str
     unit: LengthUnit
     csrf: str
 
@@ -61,6 +65,10 @@ class Me(BaseModel):
             practice=practice.name,
             time_zone=practice.time_zone,
             local_wording=practice.local_wording,
+            price_small=practice.price_small,
+            price_medium=practice.price_medium,
+            price_large=practice.price_large,
+            currency=practice.currency,
             unit=practice.unit,
             csrf=session.csrf,
         )
@@ -89,11 +97,21 @@ class HealthGrant(RequestModel):
     sees_health: bool
 
 
+Sum = Annotated[float, Field(ge=0, le=1_000_000)]
+
+
 class PracticeIn(RequestModel):
-    """What an owner sets for the practice: its time zone (an IANA name) and its own wording."""
+    """What an owner sets for the practice: its time zone (an IANA name), its own wording, its sums.
+
+    A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
+    """
 
     time_zone: Annotated[str, StringConstraints(max_length=60)]
     local_wording: Annotated[str, StringConstraints(strip_whitespace=True, max_length=1000)]
+    price_small: Sum | None = None
+    price_medium: Sum | None = None
+    price_large: Sum | None = None
+    currency: Annotated[str, StringConstraints(strip_whitespace=True, max_length=8)] = ""
 
 
 class MemberOut(BaseModel):

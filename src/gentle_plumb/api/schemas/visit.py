@@ -17,6 +17,7 @@ from ...core.presentation import (
     JointView,
     LaptopView,
     MoveView,
+    OfferView,
     PlanView,
     PurchaseView,
     RowView,
@@ -70,6 +71,7 @@ class VisitWorkup(BaseModel):
     plan: str
     plans: list[PlanView]
     fixes: list[PurchaseView]
+    offers: list[OfferView]
     moves: list[MoveView]
     zones: list[ZoneView]
     laptop: list[LaptopView]
@@ -115,6 +117,7 @@ class VisitWorkup(BaseModel):
             plan=workup.plan,
             plans=workup.plans,
             fixes=workup.fixes,
+            offers=workup.offers,
             moves=workup.moves,
             zones=workup.zones,
             laptop=workup.laptop,

@@ -30,6 +30,7 @@ ADDED_FOR: dict[str, tuple[MechanismId, ...]] = {
     "pointer": ("reach",),
     "back": ("back",),
     "phone": ("phone_paper",),
+    "paper": ("phone_paper",),
 }
 """Which mechanisms an addition in each slot is for."""
 

@@ -1,14 +1,15 @@
-"""The three plans that are worked out for every visit."""
+"""The three plans that are worked out for every visit, and the practitioner's own."""
 
 from __future__ import annotations
 
 from typing import Literal
 
-Tier = Literal["room", "little", "lasting"]
+Tier = Literal["room", "little", "lasting", "own"]
 
 TIERS: dict[Tier, str] = {
     "room": "With what is here",
     "little": "For little money",
     "lasting": "To last",
+    "own": "Your own plan",
 }
 """Each plan and its name."""

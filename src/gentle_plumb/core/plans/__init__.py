@@ -7,6 +7,8 @@ from .additions import desk_additions
 from .comfort import comfort_deg
 from .feet_additions import feet_additions
 from .height_search import HeightSearch, OwnNumbers
+from .own_offers import offers_of
+from .own_plan import SLOTS, Offer
 from .plan import (
     RISERS_WARNING,
     Added,
@@ -17,7 +19,9 @@ from .plan import (
     total_of,
     what_is_left,
 )
-from .plans import added_by, make_plans, one_plan
+from .planner import added_by
+from .plans import make_plans, one_plan
+from .prices import Prices, Total, total_price
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 from .stacks import STACK_WARNING, Stack, StackAnswer, best_stack, stacks_of
@@ -26,19 +30,23 @@ __all__ = [
     "PRICES",
     "PRICE_LABELS",
     "RISERS_WARNING",
+    "SLOTS",
     "STACK_WARNING",
     "Added",
     "Addition",
     "AdditionSet",
     "HeightSearch",
+    "Offer",
     "OwnNumbers",
     "Plan",
     "PlanSet",
     "Price",
+    "Prices",
     "ResidualExcess",
     "SinglePurchase",
     "Stack",
     "StackAnswer",
+    "Total",
     "added_by",
     "best_additions",
     "best_stack",
@@ -47,12 +55,14 @@ __all__ = [
     "feet_additions",
     "height_kit",
     "make_plans",
+    "offers_of",
     "one_plan",
     "screen_additions",
     "seat_additions",
     "stacks_of",
     "tolerance_steps",
     "total_of",
+    "total_price",
     "what_is_left",
     "with_additions",
 ]

@@ -9,7 +9,7 @@ from typing import Literal
 from ..workstation import Workstation
 
 Price = Literal["nothing", "found", "small", "medium", "large"]
-Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone"]
+Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone", "paper"]
 
 PRICES: dict[Price, int] = {"nothing": 0, "found": 1, "small": 1, "medium": 4, "large": 16}
 """What a price class weighs; what costs nothing and is yet to be found weighs as little money.

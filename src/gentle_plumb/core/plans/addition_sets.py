@@ -27,8 +27,10 @@ from .addition import PRICES, Addition
 from .addition_set import AdditionSet, price_of, tolerance_steps, with_additions
 from .additions import desk_additions, keys_additions, pointer_additions
 from .back_additions import back_additions
+from .extras import extras_of
 from .feet_additions import feet_additions, feet_to_find
 from .height_search import Heights, HeightSearch, Key, OwnNumbers
+from .own_plan import own_kit
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 
@@ -126,13 +128,16 @@ def best_additions(
     Parameters
     ----------
     case : Case
-    tier : {"room", "little", "lasting"}
+    tier : {"room", "little", "lasting", "own"}
+        ``own`` is what was ticked.
     solver : HeightSearch, optional
         One made for this case and these numbers.
     own : Own, optional
         Numbers of the practitioner's own, held in every set.
 
     """
+    if tier == "own":
+        return _own(case, own or OwnNumbers())
     if case.policy.temporary == "never":
         case = replace(case, workstation=replace(case.workstation, items=()))
         solver = None
@@ -142,4 +147,14 @@ def best_additions(
         heights = ()
     kit = (*heights, *pointer_kit(case, tier))
     made = replace(case, workstation=with_additions(case.workstation, kit))
-    return (*kit, *back_additions(made, tier, _taken(kit)))
+    return (*kit, *back_additions(made, tier, _taken(kit)), *extras_of(case, tier))
+
+
+def _own(case: Case, own: OwnNumbers) -> AdditionSet:
+    """Return what was ticked, each as high as it has to be."""
+    kit = own_kit(case, own.taken)
+    try:
+        solver = HeightSearch(case, own)
+    except MissingInput:
+        return kit
+    return tuple(_measured(solver, kit, one) for one in kit)

@@ -30,47 +30,48 @@ def back_additions(case: Case, tier: Tier, taken: Mapping[str, int]) -> tuple[Ad
         Pieces of the room that are used already, by item.
 
     """
+    needed = _too_deep(case) or case.workstation.chair.supports_back is False
+    return tuple(back_offers(case, tier, taken)[:1]) if needed else ()
+
+
+def back_offers(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addition]:
+    """Return what may be laid behind the back; nothing where there is no backrest of ours."""
     chair = case.workstation.chair
     if case.own_seat or chair.backless:
-        return ()
+        return []
     deep = _too_deep(case)
-    if not deep and chair.supports_back is not False:
-        return ()
     thickness = min(MOST_INSERT_MM, deep or SUPPORT_MM)
+    does = f"{'shortens the seat and ' if deep else ''}supports the lower back"
     if tier != "room":
-        return (
+        return [
             Addition(
                 id="insert",
                 slot="back",
                 label="Lumbar insert",
                 price="small",
-                does="reduces seat depth and supports the lower back"
-                if deep
-                else "supports the lower back",
+                does=does,
                 height=thickness,
                 apply=lay_behind_back(thickness),
-            ),
-        )
+            )
+        ]
     roll = _roll(case.workstation.items, thickness, taken)
     if roll is None:
-        return ()
+        return []
     used = min(roll.thickness, MOST_INSERT_MM) if deep else min(roll.thickness, thickness)
-    return (
+    return [
         Addition(
             id="roll",
             slot="back",
             label=f"{roll.label} behind the small of the back",
             price="nothing",
-            does="shortens the seat and supports the lower back"
-            if deep
-            else "supports the lower back",
+            does=does,
             temporary=True,
             items=((roll.id, 1),),
             height=used,
             sd=roll.error,
             apply=lay_behind_back(used),
-        ),
-    )
+        )
+    ]
 
 
 def _too_deep(case: Case) -> float:

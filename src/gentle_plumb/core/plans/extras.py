@@ -4,65 +4,50 @@ from __future__ import annotations
 
 from ..catalogue import Tier
 from ..fit import Case
-from .addition import Addition, Price, Slot
+from .addition import Addition
 
 CALLS_H = 1.0
 """Hours of calls a day from which a headset is wanted. Source: house-phone."""
 PAPER_H = 0.5
 """Hours of reading paper a day from which it wants its own place. Source: house-paper."""
 
+HEADSET = Addition(
+    id="headset",
+    slot="phone",
+    label="Headset",
+    price="small",
+    does="frees the neck and shoulder on long calls",
+    apply=lambda station: station,
+)
+HOLDER = Addition(
+    id="holder",
+    slot="paper",
+    label="Document holder between keyboard and screen",
+    price="small",
+    does="brings paper into the line of sight",
+    apply=lambda station: station,
+)
+
+
+def extra_offers() -> tuple[Addition, ...]:
+    """Return what may be added whatever the pieces are."""
+    return HEADSET, HOLDER
+
 
 def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
-    """What a plan adds beside the heights and the mouse.
+    """What a plan adds beside what changes the pieces.
 
     Parameters
     ----------
     case : Case
-        With the plan's other additions in place.
     tier : {"room", "little", "lasting"}
 
     """
-    found: list[Addition] = []
-    if tier != "room" and case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0) > CALLS_H:
-        found.append(
-            _plain(
-                "headset",
-                "Headset",
-                "small",
-                "frees the neck and shoulder on long calls",
-                slot="phone",
-            )
-        )
-    if tier != "room" and case.hours.get("paper", 0.0) >= PAPER_H:
-        found.append(
-            _plain(
-                "holder",
-                "Document holder between keyboard and screen",
-                "small",
-                "brings paper into the line of sight",
-                slot="phone",
-            )
-        )
+    if tier == "room":
+        return ()
+    found = []
+    if case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0) > CALLS_H:
+        found.append(HEADSET)
+    if case.hours.get("paper", 0.0) >= PAPER_H:
+        found.append(HOLDER)
     return tuple(found)
-
-
-def _plain(
-    id: str,
-    label: str,
-    price: Price,
-    does: str,
-    *,
-    slot: Slot,
-    temporary: bool = False,
-    height: float | None = None,
-) -> Addition:
-    return Addition(
-        id=id,
-        slot=slot,
-        label=label,
-        price=price,
-        does=does,
-        temporary=temporary,
-        height=height,
-        apply=lambda station: station,
-    )

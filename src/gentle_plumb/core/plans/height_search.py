@@ -47,10 +47,11 @@ class Heights:
 
 @dataclass(frozen=True, kw_only=True)
 class OwnNumbers:
-    """The practitioner's own numbers, seated and standing."""
+    """The practitioner's own numbers, seated and standing, and the additions ticked for a plan of their own."""
 
     seated: Settings = Settings()
     standing: Settings = Settings()
+    taken: frozenset[str] = frozenset()
 
 
 class HeightSearch:

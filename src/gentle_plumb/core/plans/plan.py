@@ -32,9 +32,13 @@ class ResidualExcess:
 
 @dataclass(frozen=True, kw_only=True)
 class Added:
-    """One addition of a plan, with the degrees and strain minutes it removes there."""
+    """One addition of a plan, with the degrees and strain minutes it removes there.
+
+    ``key`` is what it is ticked under for a plan of one's own.
+    """
 
     id: str
+    key: str
     slot: Slot
     label: str
     does: str

@@ -3,7 +3,9 @@
 from .actions import ActionView, CauseView, action_text, action_views, cause_views
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .joints import JointView, joint_views
+from .money import Money
 from .moves import MoveView, StackView, move_views, stack_view
+from .offers import OfferView, offer_views
 from .origins import age_words, elsewhere_text, origin_text
 from .plans import PlanView, PurchaseView, hard_limit_words, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
@@ -15,7 +17,9 @@ __all__ = [
     "GazeView",
     "JointView",
     "LaptopView",
+    "Money",
     "MoveView",
+    "OfferView",
     "PlanView",
     "PurchaseView",
     "RowView",
@@ -34,6 +38,7 @@ __all__ = [
     "joint_views",
     "laptop_views",
     "move_views",
+    "offer_views",
     "origin_text",
     "plain",
     "plan_view",

@@ -8,10 +8,11 @@ from dataclasses import dataclass
 from ..assessment import HardLimits
 from ..catalogue import QUANTITIES, Tier
 from ..fit import TAPE_MM, UNREACHABLE_DEG
-from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase
+from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, total_price
 from ..units import LengthUnit, format_length
 from ..words import say, say_amount, say_length, say_minutes
 from ..workstation import Settings
+from .money import NO_MONEY, Money, cost_text, over_budget_text
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -19,6 +20,7 @@ class AddedView:
     """One addition: what it does, what it costs, what it removes."""
 
     id: str
+    key: str
     label: str
     does: str
     price: str
@@ -50,7 +52,8 @@ class SetAt:
 class PlanView:
     """A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
 
-    ``lacks`` is what does not fit at all, said before anything else.
+    ``lacks`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
+    many of each price class where the practice has no sums; ``over_budget`` by how much that is too much.
     """
 
     id: Tier
@@ -65,6 +68,8 @@ class PlanView:
     seated: list[SetAt]
     standing: list[SetAt]
     same_as: str | None
+    cost: str | None
+    over_budget: str | None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -85,7 +90,8 @@ def _minutes(minutes: float | None) -> str | None:
     return None if minutes is None else f"{say_minutes(minutes)} a day"
 
 
-def _both(over: float, minutes: float | None) -> str:
+def both_text(over: float, minutes: float | None) -> str:
+    """Return degrees, and strain minutes where they are known."""
     said = _minutes(minutes)
     return f"{over:.0f}°" if said is None else f"{over:.0f}°, {said}"
 
@@ -98,11 +104,12 @@ def _added(one: Added, unit: LengthUnit) -> AddedView:
             height += f" ± {format_length(2 * one.sd, unit)}"
     return AddedView(
         id=one.id,
+        key=one.key,
         label=one.label,
         does=one.does,
         price=one.price_label,
         temporary=one.temporary,
-        removes=_both(one.removes, one.minutes) if one.removes >= 0.5 else None,
+        removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,
         height=height,
     )
 
@@ -171,8 +178,11 @@ def _same(plans: Sequence[Plan], index: int) -> str | None:
     return None
 
 
-def plan_view(plan: Plan, unit: LengthUnit, *, same_as: str | None = None) -> PlanView:
+def plan_view(
+    plan: Plan, unit: LengthUnit, *, same_as: str | None = None, money: Money = NO_MONEY
+) -> PlanView:
     """One plan in words."""
+    total = total_price([one.price for one in plan.added], money.prices)
     return PlanView(
         id=plan.id,
         label=plan.label,
@@ -186,13 +196,17 @@ def plan_view(plan: Plan, unit: LengthUnit, *, same_as: str | None = None) -> Pl
         seated=_settings(plan.seated, unit),
         standing=_settings(plan.standing, unit),
         same_as=same_as,
+        cost=cost_text(total, money),
+        over_budget=over_budget_text(total, money),
     )
 
 
-def plan_views(worked: PlanSet, unit: LengthUnit) -> tuple[list[PlanView], list[PurchaseView]]:
+def plan_views(
+    worked: PlanSet, unit: LengthUnit, money: Money = NO_MONEY
+) -> tuple[list[PlanView], list[PurchaseView]]:
     """Every plan and every single purchase, in words."""
     plans = [
-        plan_view(plan, unit, same_as=_same(worked.plans, index))
+        plan_view(plan, unit, same_as=_same(worked.plans, index), money=money)
         for index, plan in enumerate(worked.plans)
     ]
     return plans, [_fix(one, unit) for one in worked.fixes]
@@ -215,4 +229,4 @@ def _removes(one: SinglePurchase) -> str:
     """What a purchase removes; one that mends what did not fit may remove no degree."""
     if one.removes < 0.5:
         return "mends what does not fit"
-    return _both(one.removes, one.minutes)
+    return both_text(one.removes, one.minutes)

@@ -8,6 +8,7 @@ from .case import (
     overrules,
     precautions_of,
     settings_left,
+    things_taken,
 )
 from .doubts import Doubt, Fix, doubts, spoken_date
 from .look import PhotoFile, SeenHabit, display_offset, habits_seen, hours_at_desk, photos_from
@@ -43,6 +44,7 @@ __all__ = [
     "settings_left",
     "settled",
     "spoken_date",
+    "things_taken",
     "unasked_red_flags",
     "workstation_from",
 ]

@@ -91,6 +91,13 @@ def precautions_of(record: Record) -> tuple[str, ...]:
     )
 
 
+def things_taken(record: Record) -> frozenset[str]:
+    """Return what is ticked for a plan of the practitioner's own."""
+    return frozenset(
+        key for key in record.members(fields.work.OWN_PLAN) if record.yes(fields.work.taken(key))
+    )
+
+
 def overrules(record: Record) -> tuple[Settings, Settings]:
     """Return the practitioner's own numbers, seated and standing."""
     seated, standing = (

@@ -20,14 +20,14 @@ from ..memoize import memoize_last
 from ..photo import PhotoReading, read_photo
 from ..plans import (
     AdditionSet,
+    Offer,
     OwnNumbers,
     Plan,
     PlanSet,
     added_by,
-    best_additions,
     make_plans,
+    offers_of,
     one_plan,
-    with_additions,
 )
 from ..presentation import JointView, RowView, joint_views, row_view
 from ..record import Record, fields
@@ -40,9 +40,11 @@ from ..visit import (
     photos_from,
     raised_red_flags,
     settings_left,
+    things_taken,
 )
 from ..workstation import Settings
-from .visit_input import VisitInput, case_of
+from .taken_plan import OWN_SETTINGS, taken_plan
+from .visit_input import VisitInput
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -105,7 +107,7 @@ class VisitAnalysis:
             ActionSources(
                 order=working_order(self.case, self.result),
                 left=self.left,
-                added=added_by(self.case, self.kit, self.plan),
+                added=added_by(self.kit),
                 findings=self.findings,
                 red_flags=raised_red_flags(record),
                 said={
@@ -126,12 +128,19 @@ class VisitAnalysis:
 
     def plans(self) -> PlanSet:
         """All three plans and single purchases."""
-        return make_plans(self.bare, own=OwnNumbers(seated=self.own[0], standing=self.own[1]))
+        return make_plans(self.bare, own=self._numbers())
+
+    def offers(self) -> tuple[Offer, ...]:
+        """Everything that can be ticked for a plan of one's own."""
+        return offers_of(self.bare, own=self._numbers())
 
     def chosen_plan(self) -> Plan:
         """The plan that was taken, alone."""
-        return one_plan(
-            self.bare, self.plan, own=OwnNumbers(seated=self.own[0], standing=self.own[1])
+        return one_plan(self.bare, self.plan, own=self._numbers())
+
+    def _numbers(self) -> OwnNumbers:
+        return OwnNumbers(
+            seated=self.own[0], standing=self.own[1], taken=things_taken(self.given.record)
         )
 
     def scene(self, request: SceneRequest, *, behind: VisitAnalysis | None = None) -> Scene:
@@ -158,31 +167,8 @@ def _which(row: FitRow, *_: Any, **__: Any) -> tuple[str, str]:
 _row_view = memoize_last(2, by=_which)(row_view)
 
 
-@dataclass(frozen=True, kw_only=True)
-class _Place:
-    """The case as it is, and with the additions of the plan that was taken."""
-
-    bare: Case
-    case: Case
-    plan: Tier
-    kit: AdditionSet
-
-
-OWN_SETTINGS = frozenset(
-    one.value.id for own in fields.work.own_number.values() for one in own.values()
-)
-"""What the case and its additions don't depend on."""
 WHY = frozenset(one.why.id for own in fields.work.own_number.values() for one in own.values())
 """The reasons for numbers of one's own: all that a row in brief takes from the record."""
-
-
-@memoize_last(4)
-def _place(given: VisitInput, own: OwnNumbers, brief: bool) -> _Place:
-    bare = replace(case_of(given), uncertain=not brief)
-    plan = given.record[fields.work.plan] or "room"
-    kit = best_additions(bare, plan, own=own)
-    case = replace(bare, workstation=with_additions(bare.workstation, kit)) if kit else bare
-    return _Place(bare=bare, case=case, plan=plan, kit=kit)
 
 
 def analyse_visit(
@@ -213,8 +199,10 @@ def analyse_visit(
     own = overrules(record)
     held = own if kept is None else overrules(kept)
     others = {path: value for path, value in given.values.items() if path not in OWN_SETTINGS}
-    place = _place(
-        replace(given, values=others), OwnNumbers(seated=held[0], standing=held[1]), brief
+    place = taken_plan(
+        replace(given, values=others),
+        OwnNumbers(seated=held[0], standing=held[1], taken=things_taken(record)),
+        brief,
     )
     case = place.case
     result = fit(case, overrule_seated=own[0], overrule_standing=own[1])

@@ -10,6 +10,7 @@ from typing import Any
 
 from ..body import BRITISH_ADULTS, Spread, Table
 from ..drawing import Mark, SceneRequest
+from ..plans import Prices
 from ..visit import Measuring, PhotoFile
 from .session import WhatIfRequest, WhatIfSession
 from .visit_input import VisitInput
@@ -54,6 +55,7 @@ def visit_input_to_json(given: VisitInput) -> dict[str, Any]:
         "errors": dict(given.measuring.errors),
         "table": None if table is BRITISH_ADULTS else to_jsonable(table),
         "photos": to_jsonable(given.photos),
+        "prices": to_jsonable(given.prices),
     }
 
 
@@ -78,6 +80,7 @@ def visit_input_from_json(plain: Mapping[str, Any]) -> VisitInput:
         practice=plain["practice"],
         measuring=Measuring(errors=plain["errors"], table=table),
         photos=tuple(PhotoFile(**one) for one in plain["photos"]),
+        prices=Prices(**plain["prices"]),
     )
 
 

@@ -15,7 +15,15 @@ from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
 from ..findings import Finding
 from ..fit import notes_in
-from ..presentation import JointView, PlanView, PurchaseView, RowView, plan_views
+from ..presentation import (
+    JointView,
+    OfferView,
+    PlanView,
+    PurchaseView,
+    RowView,
+    offer_views,
+    plan_views,
+)
 from ..record import field_of, fields, read_typed
 from ..units import LengthUnit
 from .analysis import VisitAnalysis, analyse_visit
@@ -65,6 +73,7 @@ class WhatIfResult:
     notes: list[str]
     plans: list[PlanView]
     fixes: list[PurchaseView]
+    offers: list[OfferView]
     troubles: list[Trouble]
     bundle: dict[str, str]
     scene: Scene
@@ -166,7 +175,10 @@ class WhatIfSession:
             now = self._off_now(request.unit)
             set_so = with_settings_applied(given, through)
             then = off_in(analyse_visit(set_so, request.unit, kept=self.given.record))
-        plans, fixes = plan_views(through.plans(), request.unit) if request.plans else ([], [])
+        money = given.money
+        plans, fixes = (
+            plan_views(through.plans(), request.unit, money) if request.plans else ([], [])
+        )
         return WhatIfResult(
             rows=through.rows(request.unit, brief=request.brief),
             joints=through.joints(),
@@ -180,6 +192,7 @@ class WhatIfSession:
             notes=list(notes_in(through.case, through.result, request.unit)),
             plans=plans,
             fixes=fixes,
+            offers=offer_views(through.offers(), money) if request.plans else [],
             troubles=troubles,
             bundle=dict(through.bundle),
             scene=through.scene(request.scene, behind=before if request.behind else None),

@@ -8,8 +8,10 @@ from datetime import date
 
 from ..body import Sex
 from ..fit import Case
+from ..plans import Prices
 from ..policy import RuleSet
-from ..record import Record, Value
+from ..presentation import Money
+from ..record import Record, Value, fields
 from ..visit import HOUSE, Measuring, PhotoFile, case_from
 
 
@@ -18,7 +20,7 @@ class VisitInput:
     """What a visit is worked through from.
 
     ``values`` is what was entered, by path; ``practice`` what the practice had chosen when the
-    visit began.
+    visit began, ``prices`` its sums for price classes.
     """
 
     values: Mapping[str, Value]
@@ -27,6 +29,12 @@ class VisitInput:
     practice: RuleSet = field(default_factory=dict)
     measuring: Measuring = HOUSE
     photos: tuple[PhotoFile, ...] = ()
+    prices: Prices = Prices()
+
+    @property
+    def money(self) -> Money:
+        """What plans are priced with."""
+        return Money(prices=self.prices, budget=self.record[fields.work.budget])
 
     @property
     def record(self) -> Record:

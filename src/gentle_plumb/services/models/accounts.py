@@ -8,6 +8,7 @@ from typing import Literal
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
+from ...core.plans import Prices
 from ...core.units import LengthUnit
 
 Role = Literal["owner", "practitioner", "reader"]
@@ -26,6 +27,20 @@ class Practice:
     unit: LengthUnit
     local_wording: str
     time_zone: str = "UTC"
+    price_small: float | None = None
+    price_medium: float | None = None
+    price_large: float | None = None
+    currency: str = ""
+
+    @property
+    def prices(self) -> Prices:
+        """What a thing of each price class costs here."""
+        return Prices(
+            small=self.price_small,
+            medium=self.price_medium,
+            large=self.price_large,
+            currency=self.currency,
+        )
 
     def local(self, moment: datetime) -> datetime:
         """A moment by the clock on the practice's wall."""

@@ -9,6 +9,7 @@ from typing import Any
 from uuid import UUID
 
 from ...core.body import Sex
+from ...core.plans import Prices
 from ...core.record import Record, Value
 from .shared import MeasuringList, PopulationTable
 
@@ -115,7 +116,7 @@ class VisitSnapshot:
     """What working a visit out needs: the values by path, and the revision signed last.
 
     ``earlier`` are the same client's visits before this day, the latest first; ``table`` and
-    ``listed`` what the visit chose of the practice's own, where it did.
+    ``listed`` what the visit chose of the practice's own, where it did; ``prices`` are its sums.
     """
 
     visit: Visit
@@ -127,6 +128,7 @@ class VisitSnapshot:
     earlier: tuple[EarlierVisit, ...] = ()
     table: PopulationTable | None = None
     listed: MeasuringList | None = None
+    prices: Prices = Prices()
 
     @property
     def record(self) -> Record:

@@ -92,26 +92,43 @@ export function PeoplePage() {
           ))}
         </tbody>
       </table>
-      {owns && me && <PracticeForm key={me.time_zone + me.local_wording} me={me} />}
+      {owns && me && <PracticeForm key={JSON.stringify(me)} me={me} />}
       {adding && <NewMember onDone={() => setAdding(false)} />}
       {leaving && <Leave member={leaving} onDone={() => setLeaving(null)} />}
     </>
   );
 }
 
-/** What holds for the whole practice: on which day a moment falls, and its own words on papers. */
+const SUMS = [
+  ["price_small", "A small purchase", "Footrest, cushion, short keyboard."],
+  ["price_medium", "A medium one", "Task chair, screen arm, tray."],
+  ["price_large", "A large one", "Sit-stand desk."],
+] as const;
+
+const shownSum = (sum: number | null) => (sum === null ? "" : String(sum));
+
+/** What holds for the whole practice: on which day a moment falls, its own words on papers, and what things cost. */
 function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const practice = usePractice();
   const [zone, setZone] = useState(me.time_zone);
   const [wording, setWording] = useState(me.local_wording);
-  const changed = zone !== me.time_zone || wording !== me.local_wording;
+  const [currency, setCurrency] = useState(me.currency);
+  const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
+  const typed = sums.map((sum) => (sum.trim() ? Number(sum.replace(",", ".")) : null));
+  const changed =
+    zone !== me.time_zone ||
+    wording !== me.local_wording ||
+    currency !== me.currency ||
+    SUMS.some(([name], index) => typed[index] !== me[name]);
   return (
     <form
       className="mt-10 max-w-[560px] space-y-4"
       aria-label="The practice"
       onSubmit={(event) => {
         event.preventDefault();
-        practice.mutate({ time_zone: zone, local_wording: wording });
+        const [price_small = null, price_medium = null, price_large = null] = typed;
+        const prices = { price_small, price_medium, price_large, currency };
+        practice.mutate({ time_zone: zone, local_wording: wording, ...prices });
       }}
     >
       <h2 className="border-b border-ink pb-1 text-lg">The practice</h2>
@@ -141,6 +158,27 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           What local rules or your insurer want on every paper.
         </span>
       </label>
+      <fieldset className="grid grid-cols-2 gap-3">
+        <legend className="mb-1 font-semibold">What things cost here</legend>
+        {SUMS.map(([name, label, help], index) => (
+          <LabelledInput
+            key={name}
+            label={label}
+            inputMode="decimal"
+            pattern="[0-9]{0,7}([.,][0-9]{1,2})?"
+            value={sums[index] ?? ""}
+            onChange={(event) => setSums(sums.with(index, event.target.value))}
+            help={help}
+          />
+        ))}
+        <LabelledInput
+          label="Currency"
+          maxLength={8}
+          value={currency}
+          onChange={(event) => setCurrency(event.target.value)}
+          help="Behind every sum, as EUR."
+        />
+      </fieldset>
       {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
       <Button type="submit" disabled={!changed || practice.isPending}>
         Keep it

@@ -12,7 +12,10 @@ const LOOK: Record<string, string> = {
 
 /** The field of a path, also where it belongs to one of a family. */
 export function fieldOf(path: string, fields: readonly Field[]): Field | undefined {
-  const family = path.replace(/^((?:look\.photo|work\.finding|work\.own)\.)[^.]+/, "$1*");
+  const family = path.replace(
+    /^((?:look\.photo|work\.finding|work\.own|work\.own_plan)\.)[^.]+/,
+    "$1*",
+  );
   return fields.find((field) => field.id === path || field.id === family);
 }
 
@@ -30,7 +33,9 @@ export function placeOf(path: string, fields: readonly Field[]): { step: StepId;
       ? "Choices"
       : /^work\.(finding|own)\./.test(path)
         ? "Findings"
-        : path === fieldId("work.plan")
+        : path === fieldId("work.plan") ||
+            path === fieldId("work.budget") ||
+            path.startsWith("work.own_plan.")
           ? "Plans"
           : "Targets";
     return { step, part };

@@ -913,6 +913,7 @@ export type FieldId =
   | "work.standing.tilt"
   | "work.standing.tilt.why"
   | "work.plan"
+  | "work.budget"
   | "work.settle"
   | "work.number.elbow_angle"
   | "work.number.recline"

@@ -1051,15 +1051,19 @@ export interface components {
         /**
          * Added
          * @description One addition of a plan, with the degrees and strain minutes it removes there.
+         *
+         *     ``key`` is what it is ticked under for a plan of one's own.
          */
         Added: {
             /** Id */
             id: string;
+            /** Key */
+            key: string;
             /**
              * Slot
              * @enum {string}
              */
-            slot: "seat" | "desk" | "keys" | "feet" | "screen" | "pointer" | "back" | "phone";
+            slot: "seat" | "desk" | "keys" | "feet" | "screen" | "pointer" | "back" | "phone" | "paper";
             /** Label */
             label: string;
             /** Does */
@@ -1092,6 +1096,8 @@ export interface components {
         AddedView: {
             /** Id */
             id: string;
+            /** Key */
+            key: string;
             /** Label */
             label: string;
             /** Does */
@@ -2892,6 +2898,14 @@ export interface components {
             time_zone: string;
             /** Local Wording */
             local_wording: string;
+            /** Price Small */
+            price_small: number | null;
+            /** Price Medium */
+            price_medium: number | null;
+            /** Price Large */
+            price_large: number | null;
+            /** Currency */
+            currency: string;
             /**
              * Unit
              * @enum {string}
@@ -3041,6 +3055,30 @@ export interface components {
             by: string | null;
             /** Text */
             text: string;
+        };
+        /**
+         * OfferView
+         * @description One thing that can be ticked for a plan of one's own; ``removes`` None where it removes no degree.
+         */
+        OfferView: {
+            /** Key */
+            key: string;
+            /** Slot */
+            slot: string;
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /** Price */
+            price: string;
+            /** Temporary */
+            temporary: boolean;
+            /** Taken */
+            taken: boolean;
+            /** Removes */
+            removes: string | null;
+            /** Left */
+            left: string;
         };
         /**
          * PaperAction
@@ -3385,14 +3423,15 @@ export interface components {
          * PlanView
          * @description A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
          *
-         *     ``lacks`` is what does not fit at all, said before anything else.
+         *     ``lacks`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
+         *     many of each price class where the practice has no sums; ``over_budget`` by how much that is too much.
          */
         PlanView: {
             /**
              * Id
              * @enum {string}
              */
-            id: "room" | "little" | "lasting";
+            id: "room" | "little" | "lasting" | "own";
             /** Label */
             label: string;
             /** Lacks */
@@ -3415,6 +3454,10 @@ export interface components {
             standing: components["schemas"]["SetAt"][];
             /** Same As */
             same_as: string | null;
+            /** Cost */
+            cost: string | null;
+            /** Over Budget */
+            over_budget: string | null;
         };
         /**
          * PointerKind
@@ -3498,13 +3541,26 @@ export interface components {
         };
         /**
          * PracticeIn
-         * @description What an owner sets for the practice: its time zone (an IANA name) and its own wording.
+         * @description What an owner sets for the practice: its time zone (an IANA name), its own wording, its sums.
+         *
+         *     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
          */
         PracticeIn: {
             /** Time Zone */
             time_zone: string;
             /** Local Wording */
             local_wording: string;
+            /** Price Small */
+            price_small?: number | null;
+            /** Price Medium */
+            price_medium?: number | null;
+            /** Price Large */
+            price_large?: number | null;
+            /**
+             * Currency
+             * @default
+             */
+            currency: string;
         };
         /**
          * PrecautionView
@@ -4853,6 +4909,8 @@ export interface components {
             plans: components["schemas"]["PlanView"][];
             /** Fixes */
             fixes: components["schemas"]["PurchaseView"][];
+            /** Offers */
+            offers: components["schemas"]["OfferView"][];
             /** Moves */
             moves: components["schemas"]["MoveView"][];
             /** Zones */
@@ -4990,6 +5048,8 @@ export interface components {
             plans: components["schemas"]["PlanView"][];
             /** Fixes */
             fixes: components["schemas"]["PurchaseView"][];
+            /** Offers */
+            offers: components["schemas"]["OfferView"][];
             /** Troubles */
             troubles: components["schemas"]["Trouble"][];
             /** Bundle */

@@ -64,12 +64,12 @@ FIELDS: dict[str, Field[object]] = {
 FAMILIES: dict[str, Field[object]] = {
     field.id: field
     for field in fields_in(
-        photo("*"), work.finding("*"), work.own_finding("*"), settings.action("*")
+        photo("*"), work.finding("*"), work.own_finding("*"), work.taken("*"), settings.action("*")
     )
 }
 """Fields of things there can be any number of; ``*`` stands for the identifier."""
 _MEMBER = re.compile(
-    r"((?:look\.photo|work\.finding|work\.own|set\.action)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
+    r"((?:look\.photo|work\.finding|work\.own|work\.own_plan|set\.action)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
 )
 
 

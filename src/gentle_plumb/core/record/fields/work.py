@@ -84,6 +84,14 @@ own_number = {
 
 _plan = Place("work", "Plan", "plan")
 plan = _plan.pick("plan", "Plan", TIERS)
+budget = _plan.amount(
+    "budget",
+    "Budget",
+    "",
+    0,
+    1_000_000,
+    help="In the practice's currency; compared with each plan.",
+)
 settle = _plan.amount(
     "settle",
     "Settle-in test: screen moved by",
@@ -133,6 +141,16 @@ def finding(id: str) -> FindingFields:
         reason=at.words("reason", "Reason for dismissing", health=True),
         workplace=at.choice("workplace", "My words on the workplace's paper, too", YesNo),
     )
+
+
+OWN_PLAN = "work.own_plan"
+"""What the path of a thing ticked for a plan of one's own begins with."""
+
+
+@lru_cache(maxsize=512)
+def taken(key: str) -> Field[YesNo]:
+    """Return the field of one thing ticked for a plan of one's own."""
+    return Place(f"{OWN_PLAN}.{key}", "Plan", "plan").choice("taken", "Taken", YesNo)
 
 
 @lru_cache(maxsize=512)

@@ -6,6 +6,7 @@ import { Notice } from "@/shared/ui/notice";
 import { Lines } from "../../lines";
 import { useVisitState } from "../../visit-context";
 import { useWhatIf } from "../../what-if/use-what-if";
+import { OwnPlan, useOwnPlan } from "./own-plan";
 
 type Plan = Schemas["PlanView"];
 
@@ -25,6 +26,7 @@ export function Plans() {
       {plans.map((plan) => (
         <One key={plan.id} plan={plan} taken={worked.plan === plan.id} />
       ))}
+      <OwnPlan />
       {fixes && fixes.length > 0 && (
         <section aria-label="What would fix this">
           <h2 className="border-b border-ink pb-1 font-semibold">
@@ -93,6 +95,7 @@ export function Plans() {
 
 function One({ plan, taken }: { plan: Plan; taken: boolean }) {
   const { queue, unit, readOnly } = useVisitState();
+  const take = useOwnPlan();
   return (
     <section
       aria-label={plan.label}
@@ -103,8 +106,10 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         <p className="figures text-right">
           <b>{plan.over}</b> left
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
+          {plan.cost && <span className="block text-sm">{plan.cost}</span>}
         </p>
       </div>
+      {plan.over_budget && <p className="text-sm font-semibold">{plan.over_budget}</p>}
       {plan.lacks.length > 0 && (
         <div className="mt-1 border-l-4 border-ink pl-2" role="note">
           {plan.lacks.map((words) => (
@@ -174,9 +179,16 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         <p className="mt-2 text-sm font-semibold">Current plan</p>
       ) : (
         !readOnly && (
-          <Button className="mt-2" onClick={() => queue.type(fieldId("work.plan"), plan.id, unit)}>
-            Use this plan
-          </Button>
+          <span className="mt-2 flex gap-2">
+            <Button onClick={() => queue.type(fieldId("work.plan"), plan.id, unit)}>
+              Use this plan
+            </Button>
+            {plan.id !== "own" && plan.added.length > 0 && (
+              <Button look="quiet" onClick={() => take(plan.added.map((one) => one.key))}>
+                Start my own from it
+              </Button>
+            )}
+          </span>
         )
       )}
     </section>

@@ -1,0 +1,65 @@
+"""What can be ticked for a plan of one's own, and what each tick comes to."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..fit import Case
+from .addition import PRICES
+from .addition_set import AdditionSet, with_additions
+from .height_search import OwnNumbers
+from .own_plan import SLOTS, Offer, key_of, offers_in, own_kit
+from .planner import Planner, less
+
+MOST_STACKS = 3
+"""Stacks of what is here that are offered in one slot: those that leave least over."""
+
+
+def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]:
+    """Return everything that can be ticked for a plan of one's own, slot by slot, the best first.
+
+    Parameters
+    ----------
+    case : Case
+        With the pieces as they are.
+    own : OwnNumbers, optional
+        The practitioner's own numbers, and what is ticked already.
+
+    """
+    own = own or OwnNumbers()
+    planner, kit = Planner(case, own), own_kit(case, own.taken)
+    found: list[Offer] = []
+    for slot in SLOTS:
+        before = tuple(one for one in kit if list(SLOTS).index(one.slot) < list(SLOTS).index(slot))
+        others = tuple(one for one in kit if one.slot != slot)
+        used: dict[str, int] = {}
+        for item, many in (pair for one in others for pair in one.items):
+            used[item] = used.get(item, 0) + many
+        made = replace(case, workstation=with_additions(case.workstation, before))
+        rest = planner.over(others)
+        mine = []
+        for one in offers_in(made, slot, used):
+            over, minutes = planner.over(_in_order((*others, one)))
+            mine.append(
+                Offer(
+                    key=key_of(one),
+                    slot=slot,
+                    label=one.label,
+                    does=one.does,
+                    price=one.price,
+                    temporary=one.temporary,
+                    taken=key_of(one) in own.taken,
+                    removes=rest[0] - over,
+                    minutes=less(rest[1], minutes),
+                    left=over,
+                )
+            )
+        mine.sort(key=lambda one: (not one.taken, -one.removes, PRICES[one.price]))
+        stacks = [one for one in mine if one.price == "nothing" and "stack" in one.key]
+        found += [one for one in mine if one not in stacks[MOST_STACKS:]]
+    return tuple(found)
+
+
+def _in_order(kit: AdditionSet) -> AdditionSet:
+    slots = list(SLOTS)
+    return tuple(sorted(kit, key=lambda one: slots.index(one.slot)))

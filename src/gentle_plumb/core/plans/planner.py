@@ -1,0 +1,116 @@
+"""Works a case out with one set of additions after the other."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..assessment import hard_limits
+from ..catalogue import TIERS, Tier
+from ..fit import AimedSettings, Case, aimed_settings
+from .addition import PRICE_LABELS, Addition
+from .addition_set import AdditionSet, with_additions
+from .height_search import OwnNumbers
+from .own_plan import key_of
+from .plan import RISERS_WARNING, Added, Plan, total_of, what_is_left
+from .stacks import STACK_WARNING
+
+
+class Planner:
+    """Works a case out with one set of additions after the other, each set once."""
+
+    def __init__(self, case: Case, own: OwnNumbers) -> None:
+        self.case, self.own = case, own
+        self._made: dict[tuple[str, ...], tuple[Case, AimedSettings]] = {}
+
+    def settled(self, kit: AdditionSet) -> tuple[Case, AimedSettings]:
+        """The case with these additions, and how it is set then."""
+        key = tuple(f"{one.id}:{one.height}:{one.items}" for one in kit)
+        if key not in self._made:
+            case = replace(self.case, workstation=with_additions(self.case.workstation, kit))
+            made = aimed_settings(
+                case, overrule_seated=self.own.seated, overrule_standing=self.own.standing
+            )
+            self._made[key] = case, made
+        return self._made[key]
+
+    def over(self, kit: AdditionSet) -> tuple[float, float | None]:
+        """What a set leaves over, degrees and strain minutes."""
+        return total_of(what_is_left(*self.settled(kit)))
+
+    def plan(self, tier: Tier, kit: AdditionSet) -> Plan:
+        """A plan with what each of its additions removes: what leaving it out would add."""
+        case, settled = self.settled(kit)
+        left = what_is_left(case, settled)
+        over, minutes = total_of(left)
+        added = []
+        for one in kit:
+            rest = tuple(other for other in kit if other is not one)
+            without = self.over(rest)
+            added.append(_added(one, without[0] - over, less(without[1], minutes)))
+        temporary = any(one.temporary for one in kit)
+        return Plan(
+            id=tier,
+            label=TIERS[tier],
+            added=tuple(added),
+            seated=settled.seated,
+            standing=settled.standing,
+            left=left,
+            over=over,
+            minutes=minutes,
+            lacks=hard_limits(case, settled),
+            temporary=temporary,
+            cautions=_cautions(case, kit),
+            case=case,
+            kit=kit,
+        )
+
+
+def added_by(kit: AdditionSet) -> tuple[Added, ...]:
+    """Return what a set of additions adds, without what each removes."""
+    return tuple(_added(one, 0.0, None) for one in kit)
+
+
+def less(before: float | None, after: float | None) -> float | None:
+    """Return how much less it is than before; None where either is not known."""
+    return None if before is None or after is None else before - after
+
+
+def _added(one: Addition, removes: float, minutes: float | None) -> Added:
+    return Added(
+        id=one.id,
+        key=key_of(one),
+        slot=one.slot,
+        label=one.label,
+        does=one.does,
+        price=one.price,
+        price_label=PRICE_LABELS[one.price],
+        temporary=one.temporary,
+        removes=removes,
+        minutes=minutes,
+        height=one.height,
+        sd=one.sd,
+    )
+
+
+def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
+    found = []
+    if any(one.temporary for one in kit):
+        dated = case.policy.temporary == "dated"
+        found.append(
+            "Temporary. Set an end date as the follow-up date."
+            if dated
+            else "Temporary. Review at the follow-up."
+        )
+    if any(one.items for one in kit):
+        found.append(STACK_WARNING)
+    if any(one.id == "risers" for one in kit):
+        found.append(RISERS_WARNING)
+    if case.own_seat:
+        found.append(
+            "Leave the client's own seating unchanged; any change goes through their therapist."
+        )
+    if any(one.id == "high_chair" for one in kit):
+        found.append(
+            "Use a high chair on castors only with brakes or glides; set the foot ring first."
+        )
+    return tuple(found)

@@ -1,0 +1,78 @@
+import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
+import { FieldRow } from "../../field-row";
+import { useVisitState } from "../../visit-context";
+
+type Offer = Schemas["OfferView"];
+
+/** Put things into a plan of one's own and take it: what is ticked now goes, whatever else it was. */
+export function useOwnPlan() {
+  const { queue, unit, worked } = useVisitState();
+  const taken = worked?.offers.filter((one) => one.taken).map((one) => one.key) ?? [];
+  return (keys: readonly string[]) => {
+    const path = (key: string) => `work.own_plan.${key}.taken`;
+    for (const key of taken) if (!keys.includes(key)) queue.type(path(key), "", unit);
+    for (const key of keys) if (!taken.includes(key)) queue.type(path(key), "yes", unit);
+    queue.type(fieldId("work.plan"), keys.length ? "own" : "", unit);
+  };
+}
+
+/** Everything that can be added, slot by slot: tick, swap, combine. */
+export function OwnPlan() {
+  const { fields, worked, readOnly } = useVisitState();
+  const take = useOwnPlan();
+  const offers = worked?.offers ?? [];
+  const budget = fields.find((one) => one.id === fieldId("work.budget"));
+  const slots = [...new Set(offers.map((one) => one.slot))];
+  const taken = offers.filter((one) => one.taken);
+  const tick = (offer: Offer) => {
+    const others = taken.filter((one) => one.slot !== offer.slot).map((one) => one.key);
+    take(offer.taken ? others : [...others, offer.key]);
+  };
+  if (!offers.length) return null;
+  return (
+    <section aria-label="Build your own plan">
+      <h2 className="border-b border-ink pb-1 font-semibold">Build your own plan</h2>
+      <p className="py-1 text-sm text-soft">
+        Tick what you would take; one thing in each place. The figures are what it removes beside
+        the rest of what you ticked.
+      </p>
+      {budget && (
+        <div className="max-w-[300px] py-1">
+          <FieldRow field={budget} />
+        </div>
+      )}
+      {slots.map((slot) => (
+        <fieldset key={slot} className="border-b border-hair py-1.5" disabled={readOnly}>
+          <legend className="float-left w-full text-sm text-soft">{slot}</legend>
+          {offers
+            .filter((one) => one.slot === slot)
+            .map((one) => (
+              <label
+                key={one.key}
+                className="grid min-h-11 clear-both grid-cols-[24px_1fr_auto] items-center gap-2"
+              >
+                <input
+                  type="checkbox"
+                  checked={one.taken}
+                  onChange={() => tick(one)}
+                  className="size-5 accent-ink"
+                />
+                <span>
+                  {one.label}
+                  <span className="block text-sm text-soft">
+                    {one.does}
+                    {one.temporary ? ", temporary" : ""}
+                  </span>
+                </span>
+                <span className="figures text-right text-sm">
+                  {one.price}
+                  {one.removes && <b className="block">−{one.removes}</b>}
+                </span>
+              </label>
+            ))}
+        </fieldset>
+      ))}
+    </section>
+  );
+}
