@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import replace
 from datetime import datetime, timedelta
+from typing import Any
 from uuid import UUID, uuid4, uuid5
 
 from gentle_plumb.core.body import DIMENSIONS, NEEDED
@@ -223,12 +224,26 @@ def _visit(
         typist.type("look.found.mouse", "44", version=1)
 
 
+DEMO_SUMS: dict[str, Any] = {
+    "price_small": 60.0,
+    "price_medium": 450.0,
+    "price_large": 1100.0,
+    "currency": "EUR",
+}
+"""What things cost in the demo practice, by price class."""
+
+
 def load_demo(
     accounts: Accounts, records: Records, shelf: Shelf, store: MeasuringStore, clock: Clock
 ) -> None:
     """Make the demo practice, its members, shelf, lists, clients and visits."""
     practice = Practice(
-        id=uuid4(), name=PRACTICE, unit="cm", local_wording=WORDING, time_zone=TIME_ZONE
+        id=uuid4(),
+        name=PRACTICE,
+        unit="cm",
+        local_wording=WORDING,
+        time_zone=TIME_ZONE,
+        **DEMO_SUMS,
     )
     accounts.add_practice(practice)
     service = AccountService(accounts, clock)

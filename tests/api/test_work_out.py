@@ -49,6 +49,35 @@ def test_readers_and_strangers_change_no_house_rules(owner, reader, stranger):
     assert stranger.http.delete(f"/api/policies/{made['id']}").status_code == 404
 
 
+def test_a_plan_of_ones_own_is_ticked_priced_and_taken(owner, reader):
+    me = owner.http.get("/api/me").json()
+    practice = {name: me[name] for name in ("time_zone", "local_wording")}
+    sums = {"price_small": 60, "price_medium": 450, "currency": "EUR"}
+    assert reader.http.put("/api/practice", json=practice | sums).status_code == 403
+    refused = owner.http.put("/api/practice", json=practice | {"price_small": -1})
+    assert (refused.status_code, refused.json()["field"]) == (422, "price_small")
+    assert owner.http.put("/api/practice", json=practice | sums).json()["price_small"] == 60
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    bare = owner.worked(visit, plans=True)
+    keys = [one["key"] for one in bare["offers"] if one["slot"] in ("Chair", "Paper")][:1]
+    assert bare["plan"] == "room"
+    for path, typed in {
+        **{f"work.own_plan.{key}.taken": "yes" for key in keys},
+        "work.own_plan.holder.taken": "yes",
+        "work.budget": "50",
+        "work.plan": "own",
+    }.items():
+        owner.type(visit, path, typed)
+    worked = owner.worked(visit, plans=True)
+    mine = next(one for one in worked["plans"] if one["id"] == "own")
+    assert {one["key"] for one in mine["added"]} == {*keys, "holder"}
+    assert mine["cost"].endswith("\u00a0EUR")
+    assert mine["over_budget"].endswith("over the budget")
+    added = [one["id"] for one in worked["actions"] if one["kind"] == "add"]
+    assert "add.holder" in added  # Set, report and card follow it
+
+
 def test_every_target_says_where_it_is_from(owner):
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
