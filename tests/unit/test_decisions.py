@@ -7,9 +7,19 @@ from pathlib import Path
 import pytest
 
 from gentle_plumb.core.fit import Policy, fit, hung_on_wall, working_order
+from gentle_plumb.core.fit.screen_places import place_screens
 from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.policy import policy_of
-from gentle_plumb.core.workstation import Item, ScreenHolder, Span
+from gentle_plumb.core.workstation import (
+    Details,
+    Item,
+    Keyboard,
+    Mouse,
+    ScreenHolder,
+    SideScreen,
+    Span,
+    use_by_share,
+)
 from strategies import LUMBAR_MM, mean_body, usual_case
 
 WORKED = json.loads((Path(__file__).parents[1] / "reference" / "worked_cases.json").read_text())
@@ -176,3 +186,42 @@ def test_hips_above_knees_is_a_few_degrees_and_the_pan_slopes_with_them():
     assert "seat_slope" in [row.key for row in working_order(case, result)]
     flat = fit(with_chair(case, slope=Span(low=0, high=0)))
     assert any("front edge presses" in note for note in flat.notes)
+
+
+# ---- hands ---------------------------------------------------------------------------------
+
+
+def test_changing_hands_comes_last_and_never_for_a_degree():
+    wide = at(usual_case(), mouse=Mouse(hand="right"), keyboard=Keyboard(kind="full", thickness=20))
+    narrow = replace(wide, body=mean_body(shoulder_breadth_biacromial=310))
+    for case, expected in ((wide, []), (narrow, [])):
+        room = make_plans(case).plan("room")
+        assert [one.id for one in room.added] == expected
+    far = replace(
+        narrow, body=mean_body(shoulder_breadth_biacromial=250, shoulder_elbow_length=270)
+    )
+    over = WORKED["mouse_far"]["over"]
+    assert fit(far).seated.joint("upper_arm").over == pytest.approx(over, abs=0.01)
+    assert [one.id for one in make_plans(far).plan("room").added] == ["other_hand"]
+    assert [one.id for one in make_plans(far).plan("little").added] == ["short_keyboard"]
+
+
+def test_letters_off_the_midline_are_judged_with_the_arm_that_pays():
+    worked = WORKED["letters_aside"]
+    case = usual_case(found={"keys_midline": -280})
+    result = fit(case)
+    row = result.row("seated", "keys_midline")
+    assert (row.status, row.change) == ("off", 280)
+    found = {one.joint: one for one in result.seated.joints_found}
+    assert found["upper_arm_keys"].angle == pytest.approx(worked["angle"], abs=0.01)
+    assert result.seated.joint("upper_arm_keys").over == 0
+
+
+def test_a_screen_used_almost_as_much_as_the_main_one_counts_as_equal():
+    picture = {"width": 531.0, "height": 299.0}
+    for share, seam in ((45.0, True), (20.0, False)):
+        beside = SideScreen(use=use_by_share(share, None), share=share, **picture)
+        case = replace(usual_case(), details=Details(side_screens=(beside,)))
+        placed = place_screens(case, 625)
+        assert placed[1].seam is seam
+        assert fit(case).row("seated", "screen2_bearing").target == pytest.approx(placed[1].bearing)

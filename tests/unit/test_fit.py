@@ -113,7 +113,13 @@ def test_nothing_known_means_nothing_claimed():
     result = fit(Case(body=Body(values={})))
     rows = [*result.seated.rows, *result.standing.rows]
     assert all(row.status == "not_assessable" and row.reason for row in rows)
-    chosen = {"backrest", "keys_edge", "mouse_forward", "screen_bearing"}  # by policy alone
+    chosen = {
+        "backrest",
+        "keys_edge",
+        "keys_midline",
+        "mouse_forward",
+        "screen_bearing",
+    }  # by policy alone
     assert {row.key for row in rows if row.target is not None} == chosen
     by_eye = [row.key for row in working_order(Case(body=Body(values={})), result)]
     assert by_eye[:4] == [

@@ -28,6 +28,7 @@ from ..core.workstation import (
     SideScreen,
     UnderDesk,
     Workstation,
+    use_by_share,
 )
 from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of, within
 
@@ -188,6 +189,7 @@ class SideScreenDocument(ScreenDocument):
     """A second or third screen, with how much it is looked at and as it was found."""
 
     use: ScreenUse | None = None
+    share: Annotated[float, within(fields.screens.side["screen2"].share)] | None = None
     place: ScreenPlace = ScreenPlace.BESIDE
     top: Length | None = None
     distance: Length | None = None
@@ -208,7 +210,8 @@ class SideScreenDocument(ScreenDocument):
         return SideScreen(
             id=id,
             kind=_seen_as(self.kind) or ScreenKind.MONITOR,
-            use=self.use,
+            use=use_by_share(self.share, self.use),
+            share=self.share,
             place=self.place,
             width=width,
             height=height,

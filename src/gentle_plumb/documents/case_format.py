@@ -165,7 +165,10 @@ class CaseDocument(Part):
     lower_lens: Literal["none", "progressive", "bifocal"] = "none"
     sharp_from: Length | None = None
     sharp_to: Length | None = None
-    settle_steps: Annotated[float, Field(ge=-10, le=10)] = 0.0
+    settle_steps: Annotated[float, Field(ge=-10, le=10)] = Field(
+        default=0.0, description="In steps of the policy's settle_step; settle_by in their place."
+    )
+    settle_by: Length = Field(default=0.0, description="How far the settle-in test moved it.")
     writing_hand: Hand | None = None
     hours: dict[str, Annotated[Number, Field(ge=0, le=24)]] = Field(
         default_factory=dict, description="Hours a day by task."
@@ -243,7 +246,8 @@ class CaseDocument(Part):
                 maybe_mm(self.sharp_from, "sharp_from", 200, 3000),
                 maybe_mm(self.sharp_to, "sharp_to", 200, 3000),
             ),
-            settle_steps=self.settle_steps,
+            settle=(maybe_mm(self.settle_by, "settle_by", -400, 400) or 0.0)
+            + self.settle_steps * policy.settle_step,
             writing_hand=self.writing_hand,
             details=Details(
                 side_screens=tuple(

@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from ..catalogue import QUANTITIES, MechanismId, Quantity
 from ..findings import Finding
 from ..fit import FitRow
+from ..observation import Technique
 from ..plans import Added
 from ..record.fields.settings import ActionAnswer
 from ..visit import RaisedRedFlag
@@ -40,7 +41,7 @@ class ActionSources:
     """What actions are collected from.
 
     ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan
-    adds; ``said`` the practitioner's answer to an action, by its identifier in the record.
+    adds; ``techniques`` what is worth saying of how things are used; ``said`` the practitioner's answer to an action, by its identifier in the record.
     """
 
     order: Sequence[FitRow]
@@ -49,6 +50,7 @@ class ActionSources:
     findings: Sequence[Finding]
     red_flags: Sequence[RaisedRedFlag]
     said: Mapping[str, ActionAnswer]
+    techniques: Sequence[Technique] = ()
 
 
 def actions_of(sources: ActionSources) -> tuple[Action, ...]:
@@ -62,6 +64,7 @@ def actions_of(sources: ActionSources) -> tuple[Action, ...]:
         *_additions(sources),
         *_settings(sources),
         *_instructions(sources),
+        *_techniques(sources),
     ]
     kinds = list(KINDS)
     places = {"add": kinds.index("set")}  # a footrest is there before the seat is raised onto it
@@ -156,6 +159,22 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         minutes=one.minutes,
         shared=True,
     )
+
+
+def _techniques(sources: ActionSources) -> list[Action]:
+    """Return how things are used, for the client to take along."""
+    return [
+        Action(
+            id=(id := f"technique.{one.id}"),
+            kind="technique",
+            who="client",
+            when="this_week",
+            what=one.text,
+            state=_state(sources, id),
+            resolves=(one.mechanism,),
+        )
+        for one in sources.techniques
+    ]
 
 
 def _words(finding: Finding) -> str:

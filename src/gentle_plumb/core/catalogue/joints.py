@@ -69,6 +69,15 @@ JOINTS: dict[str, JointName] = {
             under="the upper arm crosses the body",
         ),
         JointName(
+            key="upper_arm_keys",
+            label="Shoulder abduction at the keys",
+            plain="Upper arm out to the side, hands on the keys",
+            region="shoulder",
+            tasks=("typing",),
+            over="one upper arm stands out from the body to reach the keys",
+            under="one upper arm crosses the body",
+        ),
+        JointName(
             key="elbow",
             label="Elbow angle",
             plain="Bend of the elbow",

@@ -113,7 +113,7 @@ def flags_of(
         flags.append(
             Flag(
                 part=row.key,
-                label=f"{row.label} over seat" if base else row.label,
+                label="Arms over seat" if base else row.label,
                 height=aim + base,
                 base=base,
                 state=_state(row, row.key in overruled),

@@ -84,9 +84,10 @@ def ink_plan(
         shape("reach", arc((side * half, 0), NEAR_MM, 0.05 * pi, 0.95 * pi), closed=False)
     kind = case.workstation.keyboard.kind
     if kind is not None:
-        right = KEYBOARD_RIGHT_MM[kind]
-        shape("piece", box(-KEYBOARD_LEFT_MM, reach - 80, right, reach + 70), "keys")
-        shape("letters", box(-KEYBOARD_LEFT_MM + 14, reach - 62, 150, reach + 52), "keys")
+        right, off = KEYBOARD_RIGHT_MM[kind], settings.keys_midline or 0.0
+        shape("piece", box(off - KEYBOARD_LEFT_MM, reach - 80, off + right, reach + 70), "keys")
+        letters = box(off - KEYBOARD_LEFT_MM + 14, reach - 62, off + 150, reach + 52)
+        shape("letters", letters, "keys")
     shoulders = [
         (-wide, 0),
         (-wide * 0.7, 72),
@@ -102,6 +103,10 @@ def ink_plan(
     head = [(-72, 10), (-58, 88), (0, 118), (58, 88), (72, 10), (50, -62), (0, -84), (-50, -62)]
     shape(f"figure-arm-line{tail}", head, curved=True)
     shape(f"figure-arm-fill{tail}", head, curved=True)
+    if kind is not None:
+        shoulder = (-half * mirror, 0.0)
+        hand_at = (settings.keys_midline or 0.0) - OUTERMOST_LETTER_MM * mirror, reach - 10
+        shape("limb", [shoulder, (shoulder[0], 20.0), hand_at], "keys", closed=False)
     if settings.mouse is not None and hand is not None:
         x, y = mirror * settings.mouse, reach - 10
         off = joint is not None and bool(joint.over)

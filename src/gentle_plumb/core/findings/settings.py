@@ -134,7 +134,11 @@ def _off(
 def _share(facts: Facts, quantity: Quantity) -> float:
     """Return how much of the time a screen is looked at."""
     id = quantity.key.removesuffix("_bearing")
-    use = next((one.use for one in facts.case.details.side_screens if one.id == id), "main")
+    sides = facts.case.details.side_screens
+    own = next((one for one in sides if one.id == id), None)
+    if own is not None and own.share is not None:
+        return own.share / 100
+    use = own.use if own is not None else "main"
     return USE_SHARE[use or "some"]
 
 

@@ -133,6 +133,7 @@ def aims(case: Case, posture: Posture, real: Solution | None, overrule: Settings
         armrest=_own(overrule.armrest, lambda: _armrest(plain, seat, surface)) if seated else None,
         surface=surface,
         keys=surface + thickness if surface is not None and thickness is not None else None,
+        keys_midline=0.0 if seated else None,
         mouse=mouse_row(plain, None).setting if overrule.mouse is None else overrule.mouse,
         screen_top=top,
         distance=distance,

@@ -22,7 +22,7 @@ class Case:
     """A person at a workstation. Shoes and mat in mm; hours per task and day.
 
     ``standing_policy`` is None where standing follows the same one. ``standing_hours`` are those
-    of the hours spent standing, ``settle_steps`` how often the settle-in test moved the screen
+    of the hours spent standing, ``settle`` how far the settle-in test moved the screen
     back (nearer: negative). ``sharp`` is where computer glasses are sharp, mm from the eye.
     ``details`` are drawn, not fitted. ``uncertain`` False leaves out how sure targets are, where
     only settings are wanted. ``person`` are the limits that the client's precautions make.
@@ -43,7 +43,7 @@ class Case:
     standing_policy: Policy | None = None
     eyewear: str | None = None
     sharp: tuple[float | None, float | None] = (None, None)
-    settle_steps: float = 0.0
+    settle: float = 0.0
     writing_hand: Hand | None = None
     details: Details = Details()
     uncertain: bool = True

@@ -17,9 +17,11 @@ FIST_SHARE = 0.45
 
 
 def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
-    """Eye to picture by the distance rule, moved by the settle-in test, the size and the glasses."""
+    """Eye to picture by the distance rule, moved by the size, the settle-in test and the glasses."""
     policy = case.policy
     least, why = least_distance(case)
+    if case.settle:  # the test on the person overrules what the picture's size asks for
+        least, why = policy.least_distance, "minimum distance"
     if policy.distance_rule == "near":
         terms = [Term(label=why, value=least)]
     else:
@@ -27,8 +29,8 @@ def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
         if policy.distance_rule == "fist":
             terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
         terms.append(Term(label="eye forward of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))
-    if case.settle_steps:
-        terms.append(Term(label="settle-in test", value=case.settle_steps * policy.settle_step))
+    if case.settle:
+        terms.append(Term(label="settle-in test", value=case.settle))
     if least > total(terms):
         terms.append(Term(label=why, value=least - total(terms)))
     near, far = case.sharp

@@ -10,7 +10,7 @@ from .aims import aims, degrees_over, eye_of, seat_aim
 from .armrest_rows import armrest_gap_row, armrest_row
 from .case import Case
 from .chair_rows import backrest_row, lumbar_row, seat_depth_row, seat_slope_row
-from .hand_rows import hand_rows, keys_edge_row, slope_row
+from .hand_rows import hand_rows, keys_edge_row, keys_midline_row, slope_row
 from .joints import Joint, joints_of
 from .model import fixed_surface, target_distance
 from .moves import moves_between
@@ -66,7 +66,7 @@ def _posture(
     if case.workstation.desk.tilt is not None:
         rows.append(slope_row(case, posture, joints["elbow"]))
     if seated:
-        rows.append(keys_edge_row(case))
+        rows += [keys_edge_row(case), keys_midline_row(case)]
         rows.append(mouse_row(case, joints["upper_arm"]))
         rows.append(mouse_forward_row(case))
     rows.append(top_row(case, posture, seat, surface, top, reckoned, joints["neck"]))

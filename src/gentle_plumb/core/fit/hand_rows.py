@@ -136,6 +136,27 @@ def keys_edge_row(case: Case) -> FitRow:
     return kept(case, set_row(row, row.target), "keyboard")
 
 
+KEYS_MIDLINE_BAND_MM = 20.0
+"""How far the B key may lie off the breastbone, mm. Source: house-keyboard."""
+
+
+def keys_midline_row(case: Case) -> FitRow:
+    """Letter block from the midline: the B key before the breastbone, whatever the outline does."""
+    subject = about(
+        "keys_midline",
+        source="house-keyboard",
+        why="The letters lie before the body, so that both forearms point straight ahead.",
+    )
+    row = target_row(
+        case,
+        subject,
+        lambda _: (Term(label="B key on the breastbone", value=0.0),),
+        lambda target: (target - KEYS_MIDLINE_BAND_MM, target + KEYS_MIDLINE_BAND_MM),
+        found=case.found_seated.keys_midline,
+    )
+    return kept(case, set_row(row, row.target), "keyboard")
+
+
 def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
     """The keys' slope, square to the forearm as far as tray or feet let them."""
     settings = case.found_seated if posture == "seated" else case.found_standing

@@ -11,7 +11,7 @@ from ..catalogue import JOINTS
 from ..errors import MissingInput, OutOfReach
 from ..policy import JOINT_BANDS, POLICY_RANGES, Band
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
-from ..workstation import ArmrestKind, PointerKind, Settings
+from ..workstation import OUTERMOST_LETTER_MM, ArmrestKind, PointerKind, Settings
 from .case import Case
 from .frame import Frame, legs_terms, level_seat, reach
 from .screen_rules import top_band
@@ -117,6 +117,20 @@ def _upper_arm(case: Case, settings: Settings) -> float:
     )
 
 
+def _upper_arm_keys(case: Case, settings: Settings) -> float:
+    """The arm that is further from the letters: its hand on the outermost of them."""
+    off = _need(
+        settings.keys_midline, "keys_midline", "Where the letter block lies is not recorded."
+    )
+    body = case.body
+    return abduction_deg(
+        offset=OUTERMOST_LETTER_MM + abs(off),
+        biacromial=body.mm("shoulder_breadth_biacromial"),
+        reach=reach(body),
+        shoulder_elbow_length=body.mm("shoulder_elbow_length"),
+    )
+
+
 def _gaze_top(case: Case, settings: Settings, seated: bool) -> float:
     frame = Frame.seated(case) if seated else Frame.standing(case)
     base = _need(settings.seat, "seat", "The seat height is not recorded.") if seated else 0.0
@@ -200,6 +214,9 @@ def joints_of(
             _joint("knee", JOINT_BANDS["knee"], lambda: 90 + thigh_slope(case, settings)),
         ]
     found.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))
+    if seated:
+        band = JOINT_BANDS["upper_arm_keys"]
+        found.append(_joint("upper_arm_keys", band, lambda: _upper_arm_keys(case, settings)))
     distance = settings.distance if settings.distance is not None else 600.0
     try:
         band = neck_band(case, distance)

@@ -107,6 +107,11 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
     return tuple(notes)
 
 
+MOST_SIDE_PERCENT = 60.0
+"""A screen beside the main one that is looked at more should be the main one, per cent of the time.
+Source: house-bearing."""
+
+
 def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     """What could not be judged, and what no setting can do, in words."""
     notes: list[str] = []
@@ -124,6 +129,11 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         notes.append(say("seat_slope.flat"))
     if "abdominal_depth_sitting" not in case.body.values:
         notes.append("Space at the desk edge not checked: abdominal depth not measured.")
+    notes += [
+        say("screen.more_than_main", number=str(number))
+        for number, one in enumerate(case.details.side_screens, start=2)
+        if one.share is not None and one.share > MOST_SIDE_PERCENT
+    ]
     if real is not None and real.footrest and station.feet is None and not case.own_seat:
         notes.append("Footrest not recorded: assumed available.")
     if real is not None and real.presses:

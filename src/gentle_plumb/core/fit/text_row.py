@@ -47,8 +47,11 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
     def terms(_: Body) -> Sequence[Term]:
         needed = raw()
         step = max(100.0, ceil(needed / SCALE_STEP - 1e-9) * SCALE_STEP)
-        capital = f"capitals {capital_mm(distance or 0.0):.1f} mm high"
-        return (Term(label=capital, value=needed), Term(label="next step", value=step - needed))
+        capital = f"for capitals of {capital_mm(distance or 0.0):.1f} mm"
+        return (
+            Term(label=capital, value=needed),
+            Term(label="to the next step", value=step - needed),
+        )
 
     row = target_row(
         case,

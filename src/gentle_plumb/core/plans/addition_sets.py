@@ -110,14 +110,27 @@ def pointer_kit(case: Case, tier: Tier) -> AdditionSet:
     """The best way to bring the mouse to the arm."""
     worth = case.policy.worth_deg
 
+    def over_of(kit: AdditionSet) -> float:
+        return mouse_over(replace(case, workstation=with_additions(case.workstation, kit)))
+
     def key(kit: AdditionSet) -> tuple[int, int, int, float]:
-        over = mouse_over(replace(case, workstation=with_additions(case.workstation, kit)))
+        over = over_of(kit)
         return tolerance_steps(over, worth), price_of(kit), len(kit), round(over, 6)
 
+    found = pointer_additions(case, tier)
     try:
-        return min([(), *((one,) for one in pointer_additions(case, tier))], key=key)
+        best = min([(), *((one,) for one in found if one.id != SWAP)], key=key)
+        last = next(((one,) for one in found if one.id == SWAP), None)
+        if last is None or over_of(best) - over_of(last) < LEAST_SWAP_DEG:
+            return best
+        return last
     except MissingInput:
         return ()
+
+
+SWAP = "other_hand"
+LEAST_SWAP_DEG = 5.0
+"""Changing hands is asked of nobody to save less, and only after everything else. Source: house-mouse."""
 
 
 def best_additions(

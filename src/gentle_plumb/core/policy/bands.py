@@ -27,6 +27,7 @@ JOINT_BANDS: dict[str, Band] = {
     "wrist": Band(low=-10, high=10),
     "shoulder": Band(low=0, high=0),
     "upper_arm": Band(low=0, high=20),
+    "upper_arm_keys": Band(low=0, high=20),
     "hip": Band(low=90, high=120),
     "knee": Band(low=90, high=120),
 }

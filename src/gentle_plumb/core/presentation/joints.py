@@ -35,6 +35,8 @@ def joint_views(result: FitResult) -> list[JointView]:
                 continue
             if after.joint == "shoulder" and not (before.over or after.over):
                 continue  # worth a line only where an armrest lifts it
+            if after.joint == "upper_arm_keys" and before.angle is None:
+                continue  # where the letters lie was not looked at, and they are set to the midline
             views.append(
                 JointView(
                     posture=posture.posture,

@@ -96,7 +96,7 @@ def both_text(over: float, minutes: float | None) -> str:
     return f"{over:.0f}°" if said is None else f"{over:.0f}°, {said}"
 
 
-def _added(one: Added, unit: LengthUnit) -> AddedView:
+def _added(one: Added, unit: LengthUnit, money: Money) -> AddedView:
     height = None
     if one.height is not None:
         height = format_length(one.height, unit, with_unit=True)
@@ -107,7 +107,7 @@ def _added(one: Added, unit: LengthUnit) -> AddedView:
         key=one.key,
         label=one.label,
         does=one.does,
-        price=one.price_label,
+        price=cost_text(total_price([one.price], money.prices), money) or one.price_label,
         temporary=one.temporary,
         removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,
         height=height,
@@ -187,7 +187,7 @@ def plan_view(
         id=plan.id,
         label=plan.label,
         lacks=hard_limit_words(plan.lacks, unit),
-        added=[_added(one, unit) for one in plan.added],
+        added=[_added(one, unit, money) for one in plan.added],
         left=[_left(one) for one in plan.left],
         over=f"{plan.over:.0f}°",
         minutes=_minutes(plan.minutes),

@@ -60,6 +60,11 @@ HOUSE_FIT: dict[str, Source] = {
         title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, no lumbar support 3°",
         note="No joint's angle tells it, and a chair that carries the back is worth its price.",
     ),
+    "house-technique": Source(
+        kind="house",
+        title="Technique is worth a word from two hours a day of its task",
+        note="What is used seldom loads little, and long lists are not read.",
+    ),
     "house-relief": Source(
         kind="house",
         title="Thigh clearance at the seat edge, 15 mm (0 to 25)",

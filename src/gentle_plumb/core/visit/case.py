@@ -19,6 +19,7 @@ from ..workstation import (
     ScreenPlace,
     Settings,
     SideScreen,
+    use_by_share,
 )
 from .body import HOUSE, Measuring, body_from
 from .workstation import LAPTOP_RATIO, picture_of, workstation_from
@@ -72,7 +73,7 @@ def case_from(
         standing_policy=standing if standing != policy else None,
         eyewear=record[ask.eyewear],
         sharp=(record[ask.sharp_near], record[ask.sharp_far]) if computer else (None, None),
-        settle_steps=record[fields.work.settle] or 0.0,
+        settle=record[fields.work.settle] or 0.0,
         writing_hand=record[ask.writing_hand],
         hours={task: spent for task in TASKS if (spent := record[ask.hours[task]]) is not None},
         details=_details(record),
@@ -186,7 +187,8 @@ def _side_screen(record: Record, id: str) -> SideScreen | None:
     return SideScreen(
         id=id,
         kind=ScreenKind.LAPTOP if laptop else ScreenKind.MONITOR,
-        use=record[asked.use],
+        use=use_by_share(record[asked.share], record[asked.use]),
+        share=record[asked.share],
         place=record[asked.place] or ScreenPlace.BESIDE,
         width=width,
         height=height,

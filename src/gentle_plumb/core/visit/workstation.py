@@ -111,12 +111,15 @@ def _screen(record: Record) -> Screen:
     kind, top = record[asked.kind], span_from(record, asked.top)
     pixels = record[asked.pixels_across]
     if kind == ScreenKind.LAPTOP:
+        diagonal = record[fields.screens.laptop_diagonal]
+        own = Screen.picture(diagonal, LAPTOP_RATIO) if diagonal else (None, None)
         if record[fields.screens.keys] != LaptopKeys.SEPARATE:
-            return Screen(kind=ScreenKind.LAPTOP, pixels_across=pixels)
+            return Screen(kind=ScreenKind.LAPTOP, width=own[0], height=own[1], pixels_across=pixels)
+        usual = LAPTOP_PICTURE_HEIGHT_MM * LAPTOP_RATIO.ratio, LAPTOP_PICTURE_HEIGHT_MM
         return Screen(
             kind=ScreenKind.MONITOR,
-            height=LAPTOP_PICTURE_HEIGHT_MM,
-            width=LAPTOP_PICTURE_HEIGHT_MM * LAPTOP_RATIO.ratio,
+            width=own[0] or usual[0],
+            height=own[1] or usual[1],
             top_above_surface=top,
             depth_behind=0.0,
             pixels_across=pixels,

@@ -17,6 +17,7 @@ from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Causes, Facts, Finding, Strain, causes_of, findings, strain_by_region
 from ..fit import Case, FitResult, FitRow, aimed_settings, fit, working_order
 from ..memoize import memoize_last
+from ..observation import techniques_for
 from ..photo import PhotoReading, read_photo
 from ..plans import (
     AdditionSet,
@@ -110,6 +111,7 @@ class VisitAnalysis:
                 added=added_by(self.kit),
                 findings=self.findings,
                 red_flags=raised_red_flags(record),
+                techniques=techniques_for(self.case.hours, own_seat=self.case.own_seat),
                 said={
                     id: answer
                     for id in record.members(fields.settings.ACTIONS)

@@ -52,6 +52,7 @@ ENGLISH: dict[str, str] = {
     "hard.armrests": "The armrests meet the desk even at their lowest, by {gap}: turn them out, "
     "take them off, or stay short of the edge.",
     "worse": "As aimed at, the pieces fit this body worse than as found: {because}.",
+    "screen.more_than_main": "Screen {number} is looked at more than the main one: put it straight ahead.",
     "plan.over_budget": "{by} over the budget",
     # what the client has to remember of the desk
     "desk.height": "{posture}: desk at {at}{display}{key}.",

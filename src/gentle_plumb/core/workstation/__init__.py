@@ -1,6 +1,6 @@
 """Equipment: what each piece is, what it can do, and how it is set."""
 
-from .details import Details, SideScreen
+from .details import Details, SideScreen, use_by_share
 from .equipment import (
     ARMREST_BACK_MM,
     ARMREST_FRONT_MM,
@@ -10,6 +10,7 @@ from .equipment import (
     LAPTOP_HINGE_BEHIND_KEYS_MM,
     LAPTOP_PICTURE_HEIGHT_MM,
     LAPTOP_PICTURE_START_MM,
+    OUTERMOST_LETTER_MM,
     Chair,
     Desk,
     Item,
@@ -62,6 +63,7 @@ __all__ = [
     "LAPTOP_PICTURE_HEIGHT_MM",
     "LAPTOP_PICTURE_START_MM",
     "LEAST_STEP",
+    "OUTERMOST_LETTER_MM",
     "PLATFORMS",
     "STACKED",
     "SUPPORTS",
@@ -101,4 +103,5 @@ __all__ = [
     "ToolHolder",
     "UnderDesk",
     "Workstation",
+    "use_by_share",
 ]

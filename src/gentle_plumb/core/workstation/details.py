@@ -6,17 +6,36 @@ from dataclasses import dataclass
 
 from .kinds import ScreenKind, ScreenPlace, ScreenUse
 
+EQUAL_PERCENT, SELDOM_PERCENT = 40.0, 15.0
+"""From which share of screen time two screens count as used equally, and under which as seldom used.
+Source: house-bearing."""
+
+
+def use_by_share(share: float | None, said: ScreenUse | None) -> ScreenUse | None:
+    """Return how much a screen is looked at: by its share of screen time, per cent, else as said.
+
+    >>> use_by_share(45, None).value, use_by_share(10, None).value, use_by_share(None, None)
+    ('equal', 'rare', None)
+    """
+    if share is None:
+        return said
+    if share >= EQUAL_PERCENT:
+        return ScreenUse.EQUAL
+    return ScreenUse.RARE if share < SELDOM_PERCENT else ScreenUse.SOME
+
 
 @dataclass(frozen=True, kw_only=True)
 class SideScreen:
     """A second or third screen; its picture in mm. Where it stands is in the settings.
 
-    ``use`` is how much it is looked at, ``place`` whether it stands beside or above the main one.
+    ``use`` is how much it is looked at, ``share`` the share of screen time in per cent where that is
+    known, ``place`` whether it stands beside or above the main one.
     """
 
     id: str = "screen2"
     kind: ScreenKind = ScreenKind.MONITOR
     use: ScreenUse | None = None
+    share: float | None = None
     place: ScreenPlace = ScreenPlace.BESIDE
     width: float | None = None
     height: float | None = None

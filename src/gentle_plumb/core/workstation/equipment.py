@@ -29,6 +29,8 @@ KEYBOARD_RIGHT_MM = {
 }
 KEYBOARD_LEFT_MM = 150.0
 """Edges of the keyboard from the B key, mm. Source: house-keyboard."""
+OUTERMOST_LETTER_MM = 95.0
+"""Outermost letter from the B key, mm: five keys of 19. Source: house-keyboard."""
 HOME_ROW_TO_FRONT_MM = 70.0
 """Front edge of the keyboard before the home row, mm. Source: house-keyboard."""
 LAPTOP_PICTURE_START_MM = 20.0

@@ -31,6 +31,7 @@ class Settings:
     desk_depth: float | None = None
     backrest: float | None = None
     keys_edge: float | None = None
+    keys_midline: float | None = None
     mouse_forward: float | None = None
     scale: float | None = None
     screen_bearing: float | None = None

@@ -1225,9 +1225,16 @@ export interface components {
             sharp_to?: (number | string) | null;
             /**
              * Settle Steps
+             * @description In steps of the policy's settle_step; settle_by in their place.
              * @default 0
              */
             settle_steps: number;
+            /**
+             * Settle By
+             * @description How far the settle-in test moved it.
+             * @default 0
+             */
+            settle_by: number | string;
             writing_hand?: components["schemas"]["Hand"] | null;
             /**
              * Hours
@@ -2211,6 +2218,11 @@ export interface components {
              * @description Keyboard's place, from the desk edge.
              */
             keys_edge?: (number | string) | null;
+            /**
+             * Keys Midline
+             * @description Letter block, from the midline.
+             */
+            keys_midline?: (number | string) | null;
             /**
              * Mouse
              * @description Mouse, from the midline.
@@ -4332,6 +4344,8 @@ export interface components {
             backrest?: number | null;
             /** Keys Edge */
             keys_edge?: number | null;
+            /** Keys Midline */
+            keys_midline?: number | null;
             /** Mouse Forward */
             mouse_forward?: number | null;
             /** Scale */
@@ -4478,6 +4492,8 @@ export interface components {
             /** Scale */
             scale?: number | null;
             use?: components["schemas"]["ScreenUse"] | null;
+            /** Share */
+            share?: number | null;
             /** @default beside */
             place: components["schemas"]["ScreenPlace"];
             /** Top */

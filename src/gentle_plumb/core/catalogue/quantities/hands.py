@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ..tasks import HAND_TASKS, MOUSE_TASKS, SCREEN_TASKS
-from .directions import BACK, DEPTH, OUT, SLOPE
+from .directions import BACK, DEPTH, OUT, SLOPE, TURN
 from .quantity import BOTH, Quantity
 
 HANDS: tuple[Quantity, ...] = (
@@ -99,6 +99,25 @@ HANDS: tuple[Quantity, ...] = (
         **BACK,
     ),
     Quantity(
+        key="keys_midline",
+        mechanism="reach",
+        over_means="both hands work to the right of the body",
+        under_means="both hands work to the left of the body",
+        label="Letter block",
+        thing="The letter block",
+        unit="mm",
+        low=-400,
+        high=400,
+        datum="midline",
+        piece="keyboard",
+        region="shoulder",
+        tasks=("typing",),
+        check="The B key lies before the breastbone; both forearms point straight ahead.",
+        order=12,
+        order_hands_first=13,
+        **TURN,
+    ),
+    Quantity(
         key="mouse",
         mechanism="reach",
         over_means="the upper arm reaches out to the side",
@@ -114,8 +133,8 @@ HANDS: tuple[Quantity, ...] = (
         joint="upper_arm",
         tasks=MOUSE_TASKS,
         check="The elbow stays under the shoulder with the hand on the mouse.",
-        order=12,
-        order_hands_first=13,
+        order=13,
+        order_hands_first=14,
         own_number=True,
         needed=True,
         on_card=True,
@@ -138,8 +157,8 @@ HANDS: tuple[Quantity, ...] = (
         tasks=MOUSE_TASKS,
         far_off=150.0,
         check="The elbow stays beside the body; the arm does not straighten to reach the mouse.",
-        order=13,
-        order_hands_first=14,
+        order=14,
+        order_hands_first=15,
         **BACK,
     ),
     Quantity(

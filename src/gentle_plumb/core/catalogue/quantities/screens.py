@@ -10,7 +10,7 @@ from .quantity import BOTH, Quantity
 def _side_screen(number: int) -> tuple[Quantity, ...]:
     """The three quantities of a second or third screen."""
     id, name = f"screen{number}", f"Screen {number}"
-    place = 22 + 3 * (number - 2)
+    place = 23 + 3 * (number - 2)
     return (
         Quantity(
             key=f"{id}_bearing",
@@ -90,8 +90,8 @@ SCREENS: tuple[Quantity, ...] = (
         tasks=SCREEN_TASKS,
         far_off=40.0,
         check="Nose, letter block and the picture that is read most lie in one line.",
-        order=14,
-        order_hands_first=15,
+        order=15,
+        order_hands_first=16,
         **TURN,
     ),
     Quantity(
@@ -111,8 +111,8 @@ SCREENS: tuple[Quantity, ...] = (
         tasks=SCREEN_TASKS,
         far_off=300.0,
         check="Fingertips reach the screen with the arm straight; then let the client work and check again.",
-        order=15,
-        order_hands_first=16,
+        order=16,
+        order_hands_first=17,
         order_standing=3,
         own_number=True,
         needed=True,
@@ -137,8 +137,8 @@ SCREENS: tuple[Quantity, ...] = (
         joint="neck",
         tasks=SCREEN_TASKS,
         check="The client reads top and bottom by moving the eyes only, chin level.",
-        order=16,
-        order_hands_first=17,
+        order=17,
+        order_hands_first=18,
         order_standing=4,
         own_number=True,
         needed=True,
@@ -163,8 +163,8 @@ SCREENS: tuple[Quantity, ...] = (
         tasks=SCREEN_TASKS,
         far_off=60.0,
         check="No reflections; screen square to the line of sight.",
-        order=17,
-        order_hands_first=18,
+        order=18,
+        order_hands_first=19,
         order_standing=5,
         own_number=True,
         needed=True,
@@ -186,8 +186,8 @@ SCREENS: tuple[Quantity, ...] = (
         tasks=SCREEN_TASKS,
         far_off=50.0,
         check="Usual text is read from the backrest without leaning forward.",
-        order=18,
-        order_hands_first=19,
+        order=19,
+        order_hands_first=20,
         **SIZE,
     ),
     *_side_screen(2),

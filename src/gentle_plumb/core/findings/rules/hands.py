@@ -2,9 +2,14 @@
 
 from __future__ import annotations
 
+from ...choices import YesNo
 from ...record import fields
 from ...workstation import PointerKind, PointerSpeed, TiltFeet
 from ..rule import Amount, Answer, Pair, Rule
+
+FLAT_MOUSE_H, PAD_H = 4.0, 2.0
+"""Hours of pointing a day from which one kind alone asks for another in turn. Source: house-mouse."""
+_PALM_HEIGHT = fields.supports.thickness["palm"]
 
 HANDS: tuple[Rule, ...] = (
     Answer(
@@ -62,6 +67,77 @@ HANDS: tuple[Rule, ...] = (
         do="Bring it level with the keyboard.",
         region="shoulder",
         tasks=("mouse",),
+    ),
+    Amount(
+        id="forearm_turned_down",
+        who="workplace",
+        mechanism="wrists",
+        title="Forearm turned down for hours",
+        field=fields.ask.hours["mouse"],
+        most=FLAT_MOUSE_H,
+        source="house-mouse",
+        why="A flat mouse keeps the forearm turned fully down.",
+        do="A vertical or semi-vertical mouse for the less exacting hours, in turn with this one.",
+        region="forearm",
+        tasks=("mouse",),
+        only_if=fields.pointer.kind.among(PointerKind.MOUSE),
+    ),
+    Amount(
+        id="pad_for_hours",
+        who="workplace",
+        mechanism="wrists",
+        title="Trackpad for hours",
+        field=fields.ask.hours["mouse"],
+        most=PAD_H,
+        source="house-mouse",
+        why="One finger does the work, with the wrist held.",
+        do="A mouse for longer spells, the pad for short ones.",
+        region="wrist",
+        tasks=("mouse",),
+        only_if=fields.pointer.kind.among(PointerKind.PAD),
+    ),
+    Amount(
+        id="thumb_for_hours",
+        who="workplace",
+        mechanism="wrists",
+        title="Trackball for hours",
+        field=fields.ask.hours["mouse"],
+        most=FLAT_MOUSE_H,
+        source="house-mouse",
+        why="Where the thumb moves the ball, it does all the work.",
+        do="A ball moved by the fingers, or in turn with a mouse.",
+        region="wrist",
+        tasks=("mouse",),
+        only_if=fields.pointer.kind.among(PointerKind.BALL),
+    ),
+    Answer(
+        id="palm_rest",
+        act="technique",
+        mechanism="wrists",
+        title="Wrist rest while typing",
+        field=fields.supports.at_hand["palm"].there,
+        wrong=(YesNo.YES,),
+        weight=0.1,
+        source="house-keyboard",
+        why="Resting while typing bends the wrist over the rest and presses on it.",
+        do="Rest on it between spells of typing; hands float over it while they type.",
+        region="wrist",
+        tasks=("typing",),
+        asked="Whether there is a wrist rest is not recorded.",
+    ),
+    Pair(
+        id="palm_rest_high",
+        mechanism="wrists",
+        title="Wrist rest higher than the keys",
+        fields=(_PALM_HEIGHT, fields.keyboard.thickness),
+        fails=lambda palm, keys: palm > keys,
+        source="house-keyboard",
+        words="Wrist rest {0} high, the keys {1}",
+        why="The wrist bends down over it to the keys.",
+        do="Take it away, or use one no higher than the front of the keyboard.",
+        region="wrist",
+        weight=0.3,
+        only_if=fields.supports.at_hand["palm"].there.among(YesNo.YES),
     ),
     Answer(
         id="pointer_speed",

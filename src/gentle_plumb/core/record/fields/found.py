@@ -78,12 +78,18 @@ underside = _at.length(
     help="Floor to the underside, drawer or crossbar.",
 )
 keys_edge = _at.quantity(QUANTITIES["keys_edge"], "Desk edge to home row", part="keys")
+keys_midline = _at.quantity(
+    QUANTITIES["keys_midline"],
+    "Letter block from the midline",
+    part="keys",
+    help="B key to the line of the breastbone; left is negative.",
+)
 mouse = _at.quantity(
     QUANTITIES["mouse"],
     "Mouse distance from midline",
     part="mouse",
     needed=True,
-    help="Centre of mouse to the B key.",
+    help="Centre of the mouse to the line of the breastbone.",
 )
 mouse_forward = _at.quantity(
     QUANTITIES["mouse_forward"],
@@ -157,6 +163,7 @@ by_quantity: dict[str, Field[float]] = {
     "footrest": footrest,
     "surface": surface,
     "keys_edge": keys_edge,
+    "keys_midline": keys_midline,
     "mouse": mouse,
     "mouse_forward": mouse_forward,
     "screen_top": screen_top,

@@ -46,6 +46,7 @@ class SideScreenFields(ScreenFields):
     """A second or third screen: how much it is looked at, and where it stands."""
 
     use: Field[ScreenUse]
+    share: Field[float]
     place: Field[ScreenPlace]
 
 
@@ -72,10 +73,22 @@ def _fields_of(
     return ScreenFields(
         kind=kind,
         diagonal=at.amount(
-            "diagonal", "Screen diagonal", "in", 7, 100, part=part, needed=not side, when=stands
+            "diagonal",
+            "Screen diagonal",
+            "in",
+            7,
+            100,
+            part=part,
+            needed=not side,
+            when=there if side else stands,
         ),
         aspect=at.choice(
-            "aspect", "Aspect ratio", AspectRatio, part=part, needed=not side, when=stands
+            "aspect",
+            "Aspect ratio",
+            AspectRatio,
+            part=part,
+            needed=not side,
+            when=there if side else stands,
         ),
         pixels_across=at.amount(
             "pixels_across", "Pixels across", "px", 320, 16000, when=there, noted_only=side
@@ -147,6 +160,15 @@ def _side(id: str, label: str) -> SideScreenFields:
     return SideScreenFields(
         **vars(every),
         use=at.choice("use", "Looked at", ScreenUse, when=there),
+        share=at.amount(
+            "share",
+            "Share of screen time",
+            "%",
+            0,
+            100,
+            when=there,
+            help="40 or more beside the main one counts as equal; under 15 as seldom.",
+        ),
         place=at.choice("place", "Stands", ScreenPlace, when=there),
     )
 
@@ -158,6 +180,17 @@ keys = _at.choice(
     "keys", "Laptop keyboard", LaptopKeys, when=_kind.among(ScreenKind.LAPTOP), part="screen_top"
 )
 """What a laptop that is the main screen is typed on with."""
+laptop_diagonal = _at.amount(
+    "laptop_diagonal",
+    "Laptop diagonal",
+    "in",
+    7,
+    21,
+    part="screen_top",
+    when=_kind.among(ScreenKind.LAPTOP),
+    help="Leave blank for a usual one: its picture is 21 cm high.",
+)
+"""Size of a laptop that is the main screen; its picture is taken as 16:10."""
 main = _fields_of(_at, _kind, keys.open_or(LaptopKeys.SEPARATE), part="screen_top", side=False)
 """The main screen."""
 side = {"screen2": _side("screen2", "Screen 2"), "screen3": _side("screen3", "Screen 3")}

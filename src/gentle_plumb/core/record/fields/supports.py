@@ -19,9 +19,9 @@ class SupportFields:
     count: Field[float] | None
 
 
-NOTED_ONLY = frozenset({"palm", "task_lamp"})
+NOTED_ONLY = frozenset({"task_lamp"})
 """Nothing is worked out from these."""
-NO_HEIGHT_READ = frozenset({"palm", "rail"})
+NO_HEIGHT_READ = frozenset({"rail"})
 """What these measure decides nothing."""
 
 

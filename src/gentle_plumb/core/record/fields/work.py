@@ -92,14 +92,13 @@ budget = _plan.amount(
     1_000_000,
     help="In the practice's currency; compared with each plan.",
 )
-settle = _plan.amount(
-    "settle",
+settle = _plan.length(
+    "settle_by",
     "Settle-in test: screen moved by",
-    "steps",
-    -10,
-    10,
+    -400,
+    400,
     part="distance",
-    help="After 15 to 20 minutes of work: nearer is negative.",
+    help="After 15 to 20 minutes of work: nearer is negative. It overrules what the size asks for.",
 )
 
 _angles = Place("work.number", "Angles", "policies")

@@ -17,6 +17,12 @@ def upgrade() -> None:
     for word in ("verdict", "words", "reason", "workplace"):
         old, new = "work.finding.armrests_apart", "work.finding.seated-armrest_gap"
         op.execute(f"update entry set path = '{new}.{word}' where path = '{old}.{word}'")
+    op.execute(  # steps of 4 cm are centimetres now
+        """update entry set path = 'work.settle_by',
+               value = to_jsonb((value #>> '{}')::float * 40),
+               typed = round(((value #>> '{}')::float * 4)::numeric, 1)::text || ' cm'
+           where path = 'work.settle' and typed <> ''"""
+    )
     op.add_column(
         "practice", sa.Column("currency", sa.String(), server_default="", nullable=False)
     )

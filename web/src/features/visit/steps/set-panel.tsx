@@ -1,5 +1,6 @@
 import { useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
 import { FieldRow, TextEntry, Trouble } from "../field-row";
@@ -166,6 +167,12 @@ function StateOf({
   );
 }
 
+/** What is noted beside a setting: the key that keeps the desk's height, what the settle-in test said. */
+const BESIDE: Record<string, (posture: string) => string> = {
+  surface: (posture) => `set.preset.${posture}`,
+  distance: () => fieldId("work.settle_by"),
+};
+
 const STATES = [
   { value: "open", label: "Open" },
   { value: "done", label: "Done" },
@@ -181,8 +188,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
   const path = `set.${row.posture}.${row.key}`;
   const field = fields.find((each) => each.id === path);
   const to = withUnit(row, row.setting);
-  const preset =
-    row.key === "surface" && fields.find((each) => each.id === `set.preset.${row.posture}`);
+  const beside = fields.find((each) => each.id === BESIDE[row.key]?.(row.posture));
   return (
     <section className="mt-3 border border-ink/40 bg-ground p-4" aria-labelledby={`${id}-name`}>
       <p className="text-sm text-soft capitalize">{row.posture}</p>
@@ -226,9 +232,9 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
           )}
         </div>
       )}
-      {preset && applies(preset, cells) && (
+      {beside && applies(beside, cells) && (
         <div className="mt-3">
-          <FieldRow field={preset} />
+          <FieldRow field={beside} />
         </div>
       )}
       <Trouble path={path} id={id} />

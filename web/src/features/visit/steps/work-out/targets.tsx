@@ -235,7 +235,7 @@ function TargetDetail({ row }: { row: Row }) {
   const [asking, setAsking] = useState(row.overruled);
   const path = `work.${row.posture}.${row.key}`;
   const own = fields.filter((field) => field.id === path || field.id === `${path}.why`);
-  const settle = fields.find((field) => field.id === fieldId("work.settle"));
+  const settle = fields.find((field) => field.id === fieldId("work.settle_by"));
   const cell = cells.get(path);
   const hand = cell?.held ?? null;
   const lines: [string, string | null][] = [
