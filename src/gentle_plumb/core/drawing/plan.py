@@ -8,7 +8,14 @@ from math import cos, pi, radians, sin
 from ..fit import NEAR_MM, Case, Joint, zones_of
 from ..posture import reach_to_keys
 from ..units import LengthUnit, format_length
-from ..workstation import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM, Details, Settings, SideScreen
+from ..workstation import (
+    KEYBOARD_LEFT_MM,
+    KEYBOARD_RIGHT_MM,
+    OUTERMOST_LETTER_MM,
+    Details,
+    Settings,
+    SideScreen,
+)
 from .marks import Mark, Point, arc, box, number, polyline, smooth
 from .pose import drawable
 
@@ -82,12 +89,8 @@ def ink_plan(
     marks += _zones(case, at)
     for side in (-1.0, 1.0):
         shape("reach", arc((side * half, 0), NEAR_MM, 0.05 * pi, 0.95 * pi), closed=False)
-    kind = case.workstation.keyboard.kind
-    if kind is not None:
-        right, off = KEYBOARD_RIGHT_MM[kind], settings.keys_midline or 0.0
-        shape("piece", box(off - KEYBOARD_LEFT_MM, reach - 80, off + right, reach + 70), "keys")
-        letters = box(off - KEYBOARD_LEFT_MM + 14, reach - 62, off + 150, reach + 52)
-        shape("letters", letters, "keys")
+    off = settings.keys_midline or 0.0
+    _keyboard(shape, case, reach, off)
     shoulders = [
         (-wide, 0),
         (-wide * 0.7, 72),
@@ -103,10 +106,10 @@ def ink_plan(
     head = [(-72, 10), (-58, 88), (0, 118), (58, 88), (72, 10), (50, -62), (0, -84), (-50, -62)]
     shape(f"figure-arm-line{tail}", head, curved=True)
     shape(f"figure-arm-fill{tail}", head, curved=True)
-    if kind is not None:
-        shoulder = (-half * mirror, 0.0)
-        hand_at = (settings.keys_midline or 0.0) - OUTERMOST_LETTER_MM * mirror, reach - 10
-        shape("limb", [shoulder, (shoulder[0], 20.0), hand_at], "keys", closed=False)
+    if case.workstation.keyboard.kind is not None:  # the other hand, on the outermost letter
+        own = -half * mirror
+        letter = off - OUTERMOST_LETTER_MM * mirror, reach - 10
+        shape("limb", [(own, 0.0), (own, 20.0), letter], "keys", closed=False)
     if settings.mouse is not None and hand is not None:
         x, y = mirror * settings.mouse, reach - 10
         off = joint is not None and bool(joint.over)
@@ -151,6 +154,16 @@ def ink_plan(
         )
     )
     return marks, scale * mirror
+
+
+def _keyboard(shape: Callable[..., None], case: Case, reach: float, off: float) -> None:
+    """The keyboard with its letters, its B key so far off the midline, mm."""
+    kind = case.workstation.keyboard.kind
+    if kind is None:
+        return
+    left, right = off - KEYBOARD_LEFT_MM, off + KEYBOARD_RIGHT_MM[kind]
+    shape("piece", box(left, reach - 80, right, reach + 70), "keys")
+    shape("letters", box(left + 14, reach - 62, off + 150, reach + 52), "keys")
 
 
 def _span_across(details: Details, settings: Settings, mirror: float) -> tuple[float, float]:
