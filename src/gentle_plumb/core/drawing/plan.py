@@ -106,10 +106,7 @@ def ink_plan(
     head = [(-72, 10), (-58, 88), (0, 118), (58, 88), (72, 10), (50, -62), (0, -84), (-50, -62)]
     shape(f"figure-arm-line{tail}", head, curved=True)
     shape(f"figure-arm-fill{tail}", head, curved=True)
-    if case.workstation.keyboard.kind is not None:  # the other hand, on the outermost letter
-        own = -half * mirror
-        letter = off - OUTERMOST_LETTER_MM * mirror, reach - 10
-        shape("limb", [(own, 0.0), (own, 20.0), letter], "keys", closed=False)
+    _keys_arm(shape, case, half * mirror, mirror, (off, reach - 10))
     if settings.mouse is not None and hand is not None:
         x, y = mirror * settings.mouse, reach - 10
         off = joint is not None and bool(joint.over)
@@ -164,6 +161,15 @@ def _keyboard(shape: Callable[..., None], case: Case, reach: float, off: float) 
     left, right = off - KEYBOARD_LEFT_MM, off + KEYBOARD_RIGHT_MM[kind]
     shape("piece", box(left, reach - 80, right, reach + 70), "keys")
     shape("letters", box(left + 14, reach - 62, off + 150, reach + 52), "keys")
+
+
+def _keys_arm(
+    shape: Callable[..., None], case: Case, shoulder: float, side: float, letters: Point
+) -> None:
+    """The arm without the mouse, its hand on the outermost letter of its side."""
+    if case.workstation.keyboard.kind is not None:
+        hand = letters[0] - OUTERMOST_LETTER_MM * side, letters[1]
+        shape("limb", [(-shoulder, 0.0), (-shoulder, 20.0), hand], "keys", closed=False)
 
 
 def _span_across(details: Details, settings: Settings, mirror: float) -> tuple[float, float]:
