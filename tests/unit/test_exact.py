@@ -113,7 +113,13 @@ def test_the_search_finds_what_trying_every_place_finds():
 
 def every_kit(case, tier):
     """The key of every set of additions there is, with nothing left out."""
-    from gentle_plumb.core.plans import additions, feet_additions, screen_additions, seat_additions
+    from gentle_plumb.core.plans import (
+        additions,
+        feet_additions,
+        keys_additions,
+        screen_additions,
+        seat_additions,
+    )
 
     solver = HeightSearch(case)
     bare = solver.heights(case.workstation)
@@ -122,7 +128,7 @@ def every_kit(case, tier):
         for offer in (
             seat_additions,
             additions.desk_additions,
-            additions.keys_additions,
+            keys_additions.keys_additions,
             feet_additions,
             screen_additions,
         )

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 from gentle_plumb.core.findings import Facts, findings
-from gentle_plumb.core.fit import fit
+from gentle_plumb.core.fit import fit, notes_in
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from plumb_demo.clients import DEMO_CLIENTS
@@ -181,7 +181,16 @@ def test_a_ream_without_a_thickness_is_said_not_dropped():
         "look.support.ream.height": None,
     }
     made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
-    assert any(note.startswith("Ream of paper: recorded as here") for note in made.result.notes)
+    said = (
+        "Ream of paper: recorded as here, but its thickness is not; reckoned with about 5.0\u00a0cm"
+    )
+    assert any(note.startswith(said) for note in notes_in(made.case, made.result, "cm"))
+    ream = next(one for one in made.bare.workstation.items if one.id == "ream")
+    assert (ream.assumed, ream.error) == (True, 2.0)
+    box = analyse_visit(
+        VisitInput(values={**values, "look.support.box": "yes"}, today=None, sex="female"), "cm"
+    )
+    assert any(note.startswith("Box: recorded as here") for note in box.result.notes)
 
 
 def test_a_setting_put_to_its_aim_is_not_shown_as_measured():

@@ -226,7 +226,9 @@ class ItemDocument(Part):
     thickness: Length
     count: Annotated[int, Field(ge=1, le=50)] = 1
     error: Annotated[float, Field(ge=0, le=20)] = 1.0
-    uses: list[Literal["feet", "screen", "seat", "lumbar"]] = Field(default=["feet", "screen"])
+    uses: list[Literal["feet", "screen", "seat", "lumbar", "keys", "laptop"]] = Field(
+        default=["feet", "screen"]
+    )
 
     def item(self) -> Item:
         """The item in mm."""

@@ -41,7 +41,8 @@ class ActionSources:
     """What actions are collected from.
 
     ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan
-    adds; ``techniques`` what is worth saying of how things are used; ``said`` the practitioner's answer to an action, by its identifier in the record.
+    adds; ``techniques`` what is worth saying of how things are used; ``turns`` the ways to have a laptop alone, by
+    identifier, in words; ``said`` the practitioner's answer to an action, by its identifier in the record.
     """
 
     order: Sequence[FitRow]
@@ -51,6 +52,7 @@ class ActionSources:
     red_flags: Sequence[RaisedRedFlag]
     said: Mapping[str, ActionAnswer]
     techniques: Sequence[Technique] = ()
+    turns: Sequence[tuple[str, str]] = ()
 
 
 def actions_of(sources: ActionSources) -> tuple[Action, ...]:
@@ -64,6 +66,7 @@ def actions_of(sources: ActionSources) -> tuple[Action, ...]:
         *_additions(sources),
         *_settings(sources),
         *_instructions(sources),
+        *_turns(sources),
         *_techniques(sources),
     ]
     kinds = list(KINDS)
@@ -159,6 +162,22 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         minutes=one.minutes,
         shared=True,
     )
+
+
+def _turns(sources: ActionSources) -> list[Action]:
+    """Return both ways to have a laptop alone, each for its tasks."""
+    return [
+        Action(
+            id=(id := f"laptop.{turn}"),
+            kind="arrange",
+            who="client",
+            when="today",
+            what=words,
+            state=_state(sources, id),
+            resolves=("screen_height",),
+        )
+        for turn, words in sources.turns
+    ]
 
 
 def _techniques(sources: ActionSources) -> list[Action]:

@@ -7,6 +7,7 @@ from .costs import UNREACHABLE_DEG, elbow_over, gaze_over, legs_at
 from .distance import along_the_floor
 from .fit import AimedSettings, aimed_settings, fit
 from .frame import Frame, elbow_terms, legs_terms
+from .hand_rows import keys_terms
 from .joints import Joint, joints_of
 from .laptop import laptop_turns
 from .model import Lengths, armrest_need, target_distance
@@ -83,6 +84,7 @@ __all__ = [
     "hung_on_wall",
     "joints_of",
     "kept_from_desk",
+    "keys_terms",
     "laptop_turns",
     "legs_at",
     "legs_terms",

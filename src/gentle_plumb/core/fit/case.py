@@ -128,6 +128,8 @@ def with_declared(found: Settings, station: Workstation) -> tuple[Settings, froz
         "seat": chair.seat,
         "seat_depth": chair.depth,
         "lumbar": chair.lumbar,
+        "armrest_gap": chair.armrest_gap,
+        "seat_slope": chair.slope,
         "armrest": chair.armrest if chair.armrests == ArmrestKind.FIXED else None,
         "backrest": chair.recline.shifted(90.0) if chair.recline is not None else None,
         "surface": desk.surface,

@@ -93,6 +93,11 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
             f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms "
             "forward, or put the keys on a tray that comes to the body."
         )
+    notes += [
+        say("item.assumed", label=one.label, at=format_length(one.thickness, unit, with_unit=True))
+        for one in case.workstation.items
+        if one.assumed
+    ]
     away = kept_from_desk(case, result.seated.setting("seat"), result.seated.setting("surface"))
     if away > SAME_MM:
         at = format_length(away, unit, with_unit=True)

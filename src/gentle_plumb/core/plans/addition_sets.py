@@ -25,11 +25,12 @@ from ..errors import MissingInput
 from ..fit import Case, legs_terms, mouse_over, total
 from .addition import PRICES, Addition
 from .addition_set import AdditionSet, price_of, tolerance_steps, with_additions
-from .additions import desk_additions, keys_additions, pointer_additions
+from .additions import desk_additions, pointer_additions
 from .back_additions import back_additions
 from .extras import extras_of
 from .feet_additions import feet_additions, feet_to_find
 from .height_search import Heights, HeightSearch, Key, OwnNumbers
+from .keys_additions import keys_additions
 from .own_plan import own_kit
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions

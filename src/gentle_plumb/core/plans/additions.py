@@ -12,14 +12,12 @@ from ..fit import Case
 from ..workstation import KeyboardKind, PointerKind, ScreenKind, Span, UnderDesk
 from .addition import Addition
 from .alterations import (
-    LAPTOP_STAND,
     add_foot_support,
     add_tray,
     change_mouse_hand,
     lift_picture,
     replace_desk,
     replace_keyboard,
-    separate_keys,
     stand_on_risers,
     take_central_pointer,
 )
@@ -86,22 +84,6 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 )
             )
     return found
-
-
-def keys_additions(case: Case, tier: Tier) -> list[Addition]:
-    """A laptop's picture freed from its keys."""
-    if case.workstation.screen.kind != ScreenKind.LAPTOP or tier == "room":
-        return []
-    return [
-        Addition(
-            id="laptop_apart",
-            slot="keys",
-            price="small",
-            does="separates screen and keyboard",
-            label="Laptop stand, with separate keyboard and mouse",
-            apply=separate_keys(LAPTOP_STAND),
-        )
-    ]
 
 
 def pointer_additions(case: Case, tier: Tier) -> list[Addition]:

@@ -9,20 +9,15 @@ from ..choices import Hand
 from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     LAPTOP_PICTURE_START_MM,
-    ArmrestKind,
     AspectRatio,
-    Chair,
-    ChairKind,
     KeyboardKind,
     PointerKind,
     ScreenHolder,
     ScreenKind,
     Span,
-    TiltLock,
     Workstation,
 )
 
-CUSHION_MM = 40.0
 FOOTREST = Span(low=60, high=150)
 RISERS = Span(low=30, high=120, step=30)
 SCREEN_RISER = Span(low=50, high=150, step=25)
@@ -32,33 +27,9 @@ ARM_OVER_DESK = Span(low=10, high=400)
 TRAY_BELOW = Span(low=40, high=160)
 TRAY_TILT = Span(low=-15, high=10)
 TRAY_MM = 30.0
-TASK_SEAT, TASK_DEPTH = Span(low=400, high=530), Span(low=380, high=480)
-SMALL_SEAT, SMALL_DEPTH = Span(low=340, high=450), Span(low=330, high=420)
-LARGE_SEAT, LARGE_DEPTH = Span(low=450, high=600), Span(low=440, high=540)
-BEHIND_BACK_LUMBAR = Span(low=100, high=320)
-HIGH_SEAT = Span(low=530, high=800)
-FOOT_RING = Span(low=150, high=450)
 SIT_STAND = Span(low=620, high=1270)
 SIT_STAND_MM = 25.0
 """What is offered, mm and degrees. Source: house-additions."""
-
-
-def raise_seat(by: float) -> Callable[[Workstation], Workstation]:
-    """Return what lays a cushion on the seat: it takes its thickness from what counts from the seat."""
-
-    def apply(station: Workstation) -> Workstation:
-        chair = station.chair
-        return replace(
-            station,
-            chair=replace(
-                chair,
-                seat=chair.seat.shifted(by) if chair.seat else None,
-                armrest=chair.armrest.shifted(-by) if chair.armrest else None,
-                lumbar=chair.lumbar.shifted(-by) if chair.lumbar else None,
-            ),
-        )
-
-    return apply
 
 
 def add_foot_support(span: Span) -> Callable[[Workstation], Workstation]:
@@ -136,6 +107,27 @@ def separate_keys(stand: Span | None) -> Callable[[Workstation], Workstation]:
     return apply
 
 
+def raise_keys(by: float) -> Callable[[Workstation], Workstation]:
+    """Return what stacks something under keyboard and mouse: the screen stays on the desk."""
+
+    def apply(station: Workstation) -> Workstation:
+        desk = station.desk
+        assert desk.surface is not None
+        below = desk.below.shifted(-by) if desk.below is not None else Span(low=-by, high=-by)
+        return replace(
+            station,
+            desk=replace(
+                desk,
+                surface=desk.surface.shifted(by),
+                thickness=desk.thickness + by if desk.thickness is not None else None,
+                screen_base=desk.screen_base if desk.screen_base is not None else desk.surface,
+                below=below if desk.screen_base is None or desk.below is not None else None,
+            ),
+        )
+
+    return apply
+
+
 def stand_on_risers(station: Workstation) -> Workstation:
     """Stand the desk on risers."""
     surface = station.desk.surface
@@ -183,47 +175,6 @@ def replace_desk(station: Workstation) -> Workstation:
             depth=max(desk.depth or 800.0, 800.0),
         ),
     )
-
-
-def replace_chair(
-    seat: Span, depth: Span = TASK_DEPTH, *, ring: bool = False
-) -> Callable[[Workstation], Workstation]:
-    """Return what puts another chair in its place."""
-
-    def apply(station: Workstation) -> Workstation:
-        chair = Chair(
-            kind=ChairKind.TASK,
-            seat=seat,
-            depth=depth,
-            armrests=ArmrestKind.ADJUSTABLE,
-            armrest=Span(low=180, high=290),
-            armrests_off=True,
-            lumbar=Span(low=150, high=260),
-            recline=Span(low=0, high=25),
-            lock=TiltLock.LOCKS,
-            supports_back=True,
-            ring=ring,
-        )
-        feet = (*(station.feet or ()), FOOT_RING) if ring else station.feet
-        return replace(station, chair=chair, feet=feet)
-
-    return apply
-
-
-def lay_behind_back(thickness: float) -> Callable[[Workstation], Workstation]:
-    """Return what lays a roll or an insert behind the back: it carries it, and shortens the pan."""
-
-    def apply(station: Workstation) -> Workstation:
-        chair = station.chair
-        lumbar = chair.lumbar if chair.lumbar is not None else BEHIND_BACK_LUMBAR
-        return replace(
-            station,
-            chair=replace(
-                chair, lumbar=lumbar, supports_back=True, behind_back=chair.behind_back + thickness
-            ),
-        )
-
-    return apply
 
 
 def replace_keyboard(kind: KeyboardKind) -> Callable[[Workstation], Workstation]:

@@ -9,7 +9,7 @@ from ..catalogue import Tier
 from ..fit import Case, seat_depth_row
 from ..workstation import Item
 from .addition import Addition
-from .alterations import lay_behind_back
+from .chair_alterations import lay_behind_back
 
 MOST_INSERT_MM = 80.0
 LEAST_INSERT_MM = 10.0

@@ -13,10 +13,11 @@ from ..catalogue import Tier
 from ..fit import Case
 from .addition import Addition, Price, Slot
 from .addition_set import AdditionSet, with_additions
-from .additions import desk_additions, keys_additions, pointer_additions
+from .additions import desk_additions, pointer_additions
 from .back_additions import back_offers
 from .extras import extra_offers
 from .feet_additions import feet_additions
+from .keys_additions import keys_additions
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 

@@ -5,8 +5,9 @@ from __future__ import annotations
 from ..assessment import hard_limits
 from ..fit import Case
 from .addition import PRICE_LABELS, PRICES, Addition
-from .additions import desk_additions, keys_additions, pointer_additions
+from .additions import desk_additions, pointer_additions
 from .feet_additions import feet_additions
+from .keys_additions import keys_additions
 from .plan import Plan, SinglePurchase
 from .planner import Planner, less
 from .screen_additions import screen_additions

@@ -9,7 +9,7 @@ from ..catalogue import Tier
 from ..fit import Case
 from ..workstation import Span
 from .addition import CUSHION_PRICE, Addition
-from .alterations import (
+from .chair_alterations import (
     CUSHION_MM,
     HIGH_SEAT,
     LARGE_DEPTH,

@@ -26,6 +26,7 @@ class Stack:
     labels: tuple[tuple[str, int], ...]
     height: float
     sd: float
+    assumed: bool = False
 
     @property
     def count(self) -> int:
@@ -35,7 +36,8 @@ class Stack:
     @property
     def text(self) -> str:
         """In words: ``2 reams of paper + 1 book``."""
-        return " + ".join(f"{many} × {label.lower()}" for label, many in self.labels)
+        said = " + ".join(f"{many} × {label.lower()}" for label, many in self.labels)
+        return f"{said} (thickness assumed)" if self.assumed else said
 
 
 def stacks_of(
@@ -46,7 +48,7 @@ def stacks_of(
     Parameters
     ----------
     items : iterable of Item
-    use : {"feet", "screen", "seat"}
+    use : {"feet", "screen", "seat", "keys", "laptop"}
         What it is to carry; items that may not are left out.
     taken : mapping, optional
         Pieces that something else stands on already, by item.
@@ -68,6 +70,7 @@ def stacks_of(
                     labels=tuple((one.label, many) for one, many in chosen),
                     height=height,
                     sd=sqrt(sum((many * one.error) ** 2 for one, many in chosen)),
+                    assumed=any(one.assumed for one, _ in chosen),
                 )
             )
         for index in range(start, len(usable)):
@@ -100,7 +103,7 @@ def best_stack(items: Sequence[Item], wanted: float, use: str) -> StackAnswer:
     items : sequence of Item
     wanted : float
         mm to lift by.
-    use : {"feet", "screen", "seat"}
+    use : {"feet", "screen", "seat", "keys", "laptop"}
 
     Examples
     --------

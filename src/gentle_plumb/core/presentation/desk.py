@@ -6,10 +6,11 @@ from dataclasses import dataclass
 
 from ..errors import MissingInput
 from ..fit import Case, FitResult, gaze_by_rule, laptop_turns, target_distance, zones_of
+from ..plans import best_stack
 from ..policy import POLICY_QUESTIONS
 from ..sources import SOURCES
-from ..units import LengthUnit, format_difference
-from ..words import say_degrees
+from ..units import LengthUnit, format_difference, format_length
+from ..words import say, say_degrees
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -33,6 +34,11 @@ class LaptopView:
     raise_by: str
     costs: str
     limit: str
+
+    @property
+    def words(self) -> str:
+        """The whole instruction."""
+        return say("laptop.turn", label=self.label, raised=self.raise_by, limit=self.limit)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -71,12 +77,28 @@ def laptop_views(case: Case, unit: LengthUnit) -> list[LaptopView]:
             LaptopView(
                 id=one.id,
                 label=one.label,
-                raise_by=format_difference(one.raise_mm, unit, up="up", down="down"),
+                raise_by=_raised(case, one.raise_mm, unit),
                 costs=f"Gaze {one.neck:.0f}° outside its band{elbow}.",
                 limit=f"{hours}at most {one.spell_min} min at a time, then the other.",
             )
         )
     return found
+
+
+def _raised(case: Case, by: float, unit: LengthUnit) -> str:
+    """How far a laptop is raised: by the stack that this room has for it, where it has one."""
+    if by <= 0:
+        return say("laptop.flat")
+    stack = best_stack(case.workstation.items, by, "laptop")
+    at = format_length(by, unit, with_unit=True)
+    if stack.stack is None:
+        return say("laptop.raised", at=at)
+    return say(
+        "laptop.on_stack",
+        stack=stack.stack.text,
+        height=format_length(stack.stack.height, unit, with_unit=True),
+        at=at,
+    )
 
 
 def gaze_views(case: Case, result: FitResult, unit: LengthUnit) -> list[GazeView]:

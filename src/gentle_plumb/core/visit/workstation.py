@@ -9,6 +9,7 @@ from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     STACKED,
     SUPPORTS,
+    USUAL_MM,
     AspectRatio,
     Chair,
     ChairKind,
@@ -149,30 +150,36 @@ def _feet(record: Record, chair: ChairKind | None) -> tuple[Span, ...] | None:
 
 
 def _unmeasured(record: Record) -> tuple[str, ...]:
-    """Return the names of what is at hand for stacks and has no thickness on record."""
+    """Return the names of what is at hand for stacks, whose thickness has to be asked for."""
     at_hand = fields.supports.at_hand
     return tuple(
         SUPPORTS[id][0]
         for id in STACKED
-        if record.yes(at_hand[id].there) and record[fields.supports.thickness[id]] is None
+        if id not in USUAL_MM
+        and record.yes(at_hand[id].there)
+        and record[fields.supports.thickness[id]] is None
     )
 
 
 def _items(record: Record) -> tuple[Item, ...]:
-    """Return what is at hand for stacks: whole pieces whose thickness is known."""
+    """Return what is at hand for stacks: whole pieces, measured or of a usual thickness."""
     items = []
     for id, uses in STACKED.items():
         asked, thickness = fields.supports.at_hand[id], record[fields.supports.thickness[id]]
-        if thickness is None or not record.yes(asked.there):
+        usual = USUAL_MM.get(id)
+        if not record.yes(asked.there) or (thickness is None and usual is None):
             continue
+        assumed = {} if thickness is not None or usual is None else {"error": usual[1]}
         count = record[asked.count] if asked.count is not None else None
         items.append(
             Item(
                 id=id,
                 label=SUPPORTS[id][0],
-                thickness=thickness,
+                thickness=thickness if thickness is not None else usual[0] if usual else 0.0,
+                assumed=bool(assumed),
                 uses=uses,
                 count=int(count) if count is not None else 1,
+                **assumed,
             )
         )
     return tuple(items)

@@ -30,7 +30,7 @@ from ..plans import (
     offers_of,
     one_plan,
 )
-from ..presentation import JointView, RowView, joint_views, row_view
+from ..presentation import JointView, RowView, joint_views, laptop_views, row_view
 from ..record import Record, fields
 from ..units import LengthUnit
 from ..visit import (
@@ -111,6 +111,7 @@ class VisitAnalysis:
                 added=added_by(self.kit),
                 findings=self.findings,
                 red_flags=raised_red_flags(record),
+                turns=[(one.id, one.words) for one in laptop_views(self.case, self.facts.unit)],
                 techniques=techniques_for(self.case.hours, own_seat=self.case.own_seat),
                 said={
                     id: answer

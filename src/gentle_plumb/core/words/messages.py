@@ -52,6 +52,11 @@ ENGLISH: dict[str, str] = {
     "hard.armrests": "The armrests meet the desk even at their lowest, by {gap}: turn them out, "
     "take them off, or stay short of the edge.",
     "worse": "As aimed at, the pieces fit this body worse than as found: {because}.",
+    "item.assumed": "{label}: recorded as here, but its thickness is not; reckoned with about {at} each.",
+    "laptop.flat": "not raised",
+    "laptop.raised": "raised by {at}",
+    "laptop.on_stack": "raised by {height} on {stack}, wanted {at}",
+    "laptop.turn": "{label}: the laptop {raised}, {limit}",
     "screen.more_than_main": "Screen {number} is looked at more than the main one: put it straight ahead.",
     "plan.over_budget": "{by} over the budget",
     # what the client has to remember of the desk

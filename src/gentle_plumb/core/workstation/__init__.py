@@ -50,7 +50,7 @@ from .kinds import (
 )
 from .settings import Settings
 from .span import LEAST_STEP, Span
-from .supports import STACKED, SUPPORTS
+from .supports import STACKED, SUPPORTS, USUAL_MM
 
 __all__ = [
     "ARMREST_BACK_MM",
@@ -67,6 +67,7 @@ __all__ = [
     "PLATFORMS",
     "STACKED",
     "SUPPORTS",
+    "USUAL_MM",
     "ArmTension",
     "ArmrestKind",
     "AspectRatio",

@@ -196,7 +196,8 @@ class Screen:
 class Item:
     """Something in the room to stand other things on: whole pieces, ``thickness`` mm each.
 
-    ``error`` is the standard deviation of one piece's thickness; ``uses`` what it may carry.
+    ``error`` is the standard deviation of one piece's thickness; ``uses`` what it may carry;
+    ``assumed`` whether its thickness is a usual one and nobody measured it.
     """
 
     id: str
@@ -205,6 +206,7 @@ class Item:
     count: int = 1
     error: float = 1.0
     uses: frozenset[str] = frozenset({"feet", "screen"})
+    assumed: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -20,12 +20,21 @@ SUPPORTS: dict[str, tuple[str, bool]] = {
 }
 """Name, and whether its thickness or height is asked."""
 STACKED: dict[str, frozenset[str]] = {
-    "ream": frozenset({"feet", "screen"}),
-    "box": frozenset({"feet", "screen"}),
-    "book": frozenset({"feet", "screen"}),
+    "ream": frozenset({"feet", "screen", "keys", "laptop"}),
+    "box": frozenset({"feet", "screen", "keys", "laptop"}),
+    "book": frozenset({"feet", "screen", "keys", "laptop"}),
     "riser": frozenset({"screen"}),
     "cushion": frozenset({"seat", "lumbar"}),
     "lumbar_roll": frozenset({"lumbar"}),
     "towel": frozenset({"lumbar"}),
 }
 """What each may carry, or is put behind. Source: house-stack."""
+USUAL_MM: dict[str, tuple[float, float]] = {
+    "ream": (50.0, 2.0),
+    "book": (30.0, 8.0),
+    "cushion": (50.0, 15.0),
+    "towel": (80.0, 15.0),
+    "lumbar_roll": (90.0, 15.0),
+}
+"""Usual thickness and its standard deviation, mm, of what was ticked and not measured. A box and a riser have
+none: they are asked for. Source: house-stack."""

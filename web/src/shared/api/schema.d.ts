@@ -2569,7 +2569,7 @@ export interface components {
              *       "screen"
              *     ]
              */
-            uses: ("feet" | "screen" | "seat" | "lumbar")[];
+            uses: ("feet" | "screen" | "seat" | "lumbar" | "keys" | "laptop")[];
         };
         /**
          * Joint

@@ -1,0 +1,77 @@
+"""What can be done about the keys alone: a laptop's freed from its picture, or a stack under them."""
+
+from __future__ import annotations
+
+from ..catalogue import Tier
+from ..errors import MissingInput
+from ..fit import Case, keys_terms, legs_terms, total
+from ..workstation import ScreenKind
+from .addition import Addition
+from .alterations import LAPTOP_STAND, raise_keys, separate_keys
+from .stacks import stacks_of
+
+LEAST_LIFT_MM = 10.0
+"""A surface that is too low by less is raised for nobody. Source: house-repeat."""
+NEAREST_STACKS = 2
+"""Stacks nearest to what is lacking that are tried. Source: house-order."""
+
+
+def keys_additions(case: Case, tier: Tier) -> list[Addition]:
+    """What raises the keys, or frees them from a laptop's picture."""
+    if case.workstation.screen.kind != ScreenKind.LAPTOP:
+        return _stacks(case, tier)
+    if tier == "room":
+        return []
+    return [
+        Addition(
+            id="laptop_apart",
+            slot="keys",
+            price="small",
+            does="separates screen and keyboard",
+            label="Laptop stand, with separate keyboard and mouse",
+            apply=separate_keys(LAPTOP_STAND),
+        )
+    ]
+
+
+def _stacks(case: Case, tier: Tier) -> list[Addition]:
+    """Stacks under keyboard and mouse, where what they lie on ends under the hands."""
+    lift = _lacking(case)
+    if tier == "lasting" or lift is None or lift <= LEAST_LIFT_MM:
+        return []
+    found = stacks_of(case.workstation.items, "keys")
+    found.sort(key=lambda one: (abs(one.height - lift), one.count))
+    return [
+        Addition(
+            id="keys_stack",
+            slot="keys",
+            label=f"{one.text} under keyboard and mouse",
+            price="nothing",
+            does="raises keyboard and mouse",
+            temporary=True,
+            items=one.items,
+            height=one.height,
+            sd=one.sd,
+            apply=raise_keys(one.height),
+        )
+        for one in found[:NEAREST_STACKS]
+    ]
+
+
+def _lacking(case: Case) -> float | None:
+    """How far the surface ends under the hands of somebody who sits for their legs, mm; None if unknown."""
+    surface, span = case.workstation.desk.surface, case.workstation.chair.seat
+    if surface is None:
+        return None
+    try:
+        legs = total(legs_terms(case.body, case))
+        seat = span.clamp(legs) if span is not None else legs
+        if case.own_seat:
+            at = case.found_seated.seat
+            if at is None:
+                return None
+            seat = at
+        keys = total(keys_terms(case.body, case, "seated", seat, case.policy.elbow_high))
+        return keys - case.keyboard_thickness() - surface.high
+    except MissingInput:
+        return None
