@@ -78,6 +78,42 @@ def test_a_plan_of_ones_own_is_ticked_priced_and_taken(owner, reader):
     assert "add.holder" in added  # Set, report and card follow it
 
 
+def test_a_further_place_is_worked_out_by_itself_and_stands_in_the_one_report(owner):
+    visit = owner.new_visit()
+    fill(owner, visit, "Odile")
+    for path, typed in {
+        "place.main.use": "sit",
+        "place.2.use": "stand",
+        "place.2.name": "Counter by the door",
+        "place.2.look.desk.kind": "counter",
+        "place.2.look.found.surface": "92",
+        "place.2.look.keyboard.thickness": "2",
+        "place.2.look.screen.kind": "laptop",
+        "place.2.look.screen.keys": "own",
+    }.items():
+        assert owner.type(visit, path, typed).status_code == 200, path
+    main, there = owner.worked(visit), owner.worked(visit, place="2")
+    assert [one["name"] for one in main["places"]] == ["Place 1", "Counter by the door"]
+    assert (there["seated_possible"], there["standing_possible"]) == (False, True)
+    assert "standing.surface" in rows(there)
+    assert not [row for row in there["rows"] if row["posture"] == "seated"]
+    assert owner.http.get(f"/api/visits/{visit}/worked", params={"place": "9"}).status_code == 422
+    given = owner.http.get(f"/api/visits/{visit}/given", params={"place": "2"}).json()
+    assert given["values"]["look.desk.kind"] == "counter"
+    body = {"tries": {"work.standing.surface": "95"}, "place": "2"}
+    tried = owner.http.post(f"/api/visits/{visit}/try", json=body).json()
+    moved = next(row for row in tried["rows"] if row["key"] == "surface")
+    assert moved["posture"] == "standing"
+    paper = owner.http.get(f"/api/visits/{visit}/report").json()["content"]
+    (counter,) = paper["places"]
+    assert counter["name"] == "Counter by the door"
+    assert any(words.startswith("Surface: ") for words in counter["moves"])
+    (shared,) = paper["workplace"]["places"]
+    assert (shared["name"], shared["actions"]) == ("Place 2", [])  # no words of anybody's own
+    pdf = owner.http.get(f"/api/visits/{visit}/report.pdf")
+    assert pdf.content.startswith(b"%PDF")
+
+
 def test_every_target_says_where_it_is_from(owner):
     visit = owner.new_visit()
     fill(owner, visit, "Odile")

@@ -28,6 +28,7 @@ from .problems import PROBLEMS, Problem
 router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
 
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
+Place = Annotated[Literal["main", "2", "3", "4"], Query(description="Which of the visit's places.")]
 Copy = Annotated[Literal["client", "workplace"], Query(description="Whose copy.")]
 
 
@@ -45,10 +46,11 @@ class View(BaseModel):
     plans: Annotated[bool, Query(description="With all three plans.")] = False
     grips: Annotated[bool, Query(description="With rings to turn parts by.")] = False
     draw: bool = False
+    place: Place = "main"
 
     def scene(self) -> SceneRequest:
         """What to draw."""
-        return SceneRequest(**self.model_dump(exclude={"draw", "body", "plans"}))
+        return SceneRequest(**self.model_dump(exclude={"draw", "body", "plans", "place"}))
 
 
 @router.get("/fields")
@@ -152,7 +154,13 @@ def visit(services: With, who: Signed, visit_id: UUID) -> s.VisitOut:
 def _drawn(services: With, who: Signed, visit_id: UUID, view: View) -> s.VisitWorkup:
     visits = services.visits
     working, workup = visits.worked(
-        who.member, visit_id, view.unit, body=view.body, plans=view.plans, history=view.tape
+        who.member,
+        visit_id,
+        view.unit,
+        body=view.body,
+        plans=view.plans,
+        history=view.tape,
+        place=view.place,
     )
     return s.VisitWorkup.of(workup, visits.scene(workup, view.scene()), working.visit.revision)
 

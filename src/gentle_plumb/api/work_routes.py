@@ -58,16 +58,16 @@ def drop_bundle(services: With, who: Signed, bundle_id: UUID) -> None:
 
 
 @work_router.get("/visits/{visit_id}/given")
-def given(services: With, who: Signed, visit_id: UUID) -> dict[str, Any]:
-    """What a visit is worked through from: what the page's own bench begins with."""
-    plain: dict[str, Any] = services.visits.given(who.member, visit_id)
+def given(services: With, who: Signed, visit_id: UUID, place: s.PlaceId = "main") -> dict[str, Any]:
+    """What a visit is worked through from at a place: what the page's own bench begins with."""
+    plain: dict[str, Any] = services.visits.given(who.member, visit_id, place)
     return plain
 
 
 @work_router.post("/visits/{visit_id}/try", response_model=WhatIfResult)
 def try_out(services: With, who: Signed, visit_id: UUID, tried: s.TrialIn) -> Response:
     """What a visit would come to if something were otherwise. Nothing is kept."""
-    made = services.visits.try_out(who.member, visit_id, tried.request())
+    made = services.visits.try_out(who.member, visit_id, tried.request(), tried.place)
     return Response(_TRIED.dump_json(made), media_type="application/json")
 
 

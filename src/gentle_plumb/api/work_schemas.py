@@ -19,6 +19,10 @@ Typed = Annotated[str, StringConstraints(max_length=200)]
 Tries = Annotated[dict[Path, Typed], Field(max_length=200)]
 
 
+PlaceId = Literal["main", "2", "3", "4"]
+"""Which of a visit's places."""
+
+
 class PolicyOptionOut(BaseModel):
     """One position, and why its followers hold it."""
 
@@ -99,10 +103,11 @@ class TrialIn(RequestModel):
     plans: bool = False
     found: bool = False
     brief: bool = False
+    place: PlaceId = "main"
 
     def request(self) -> WhatIfRequest:
         """As the bench takes it."""
-        plain: dict[str, Any] = self.model_dump(exclude={"scene"})
+        plain: dict[str, Any] = self.model_dump(exclude={"scene", "place"})
         return WhatIfRequest(**plain, scene=SceneRequest(**self.scene.model_dump()))
 
 
@@ -110,8 +115,9 @@ class StackIn(RequestModel):
     """A lift that is wanted from what is at hand."""
 
     wanted: Annotated[str, StringConstraints(max_length=60)]
-    use: Literal["feet", "screen"]
+    use: Literal["feet", "screen", "keys", "laptop"]
     unit: LengthUnit = "cm"
+    place: PlaceId = "main"
 
 
 class StackOut(BaseModel):

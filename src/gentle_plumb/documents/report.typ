@@ -6,6 +6,15 @@
 #let workplace = c.kind == "workplace"
 #let dash(s) = if s == "" or s == none { "–" } else { s }
 
+#let settings(rows) = figures(table(
+  columns: (auto, 1fr, auto, auto, auto, auto, 2fr),
+  stroke: (x, y) => if y == 0 { (bottom: 0.8pt + ink) } else { (bottom: 0.4pt + hair) },
+  inset: (x: 4pt, y: 4pt),
+  align: (left, left, right, right, right, right, left),
+  table.header([*Posture*], [*What*], [*Before*], [*Target*], [*After*], [*Still off*], [*Note*]),
+  ..rows.map(r => (r.posture, r.label, r.before, r.target, r.after, r.left, text(size: 8pt, r.note))).flatten()
+))
+
 #set document(title: "Workplace assessment, " + c.client, author: c.practice)
 #set text(font: "Hanken Grotesk", size: 9.5pt, fill: ink, lang: "en")
 #set par(leading: 0.62em, justify: false)
@@ -106,18 +115,21 @@
   #text(size: 8pt, fill: soft)[Hours a day × share of the time × degrees outside the band, 30° at the most, ÷ 30°. A way to rank what to do first; no forecast of injury.]
 ]
 
+#if c.at("place", default: "") != "" [== #c.place]
 == Before, target, after
-#figures(table(
-  columns: (auto, 1fr, auto, auto, auto, auto, 2fr),
-  stroke: (x, y) => if y == 0 { (bottom: 0.8pt + ink) } else { (bottom: 0.4pt + hair) },
-  inset: (x: 4pt, y: 4pt),
-  align: (left, left, right, right, right, right, left),
-  table.header([*Posture*], [*What*], [*Before*], [*Target*], [*After*], [*Still off*], [*Note*]),
-  ..c.table.map(r => (r.posture, r.label, r.before, r.target, r.after, r.left, text(size: 8pt, r.note))).flatten()
-))
+#settings(c.table)
 #if c.at("standing", default: none) != none [#v(3pt) #c.standing]
 #if c.at("estimated", default: ()).len() > 0 [
   #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated, not measured: #c.estimated.join(", ").]
+]
+
+#for place in c.at("places", default: ()) [
+  == #place.name: #lower(place.use)
+  #for words in place.lacks [
+    #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[Does not fit with this plan.] #words]
+  ]
+  #for words in (place.actions + place.desk + place.moves) [ - #words ]
+  #settings(place.table)
 ]
 
 #let plan = if workplace {

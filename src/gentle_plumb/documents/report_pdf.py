@@ -43,7 +43,9 @@ class TypstPdfRenderer:
 
         """
         inputs = {
-            "content": paper.model_dump_json(exclude={"scene", "workplace"}),
+            "content": paper.model_dump_json(
+                exclude={"scene": True, "workplace": True, "places": {"__all__": {"scene"}}}
+            ),
             "figure": scene_svg(asdict(paper.scene)) if paper.scene else "",
         }
         made = self._compiler().compile(sys_inputs=inputs)

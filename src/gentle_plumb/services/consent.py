@@ -25,14 +25,24 @@ def consent_for(field: Field[object]) -> str | None:
     return NOTES if field.health and field.id not in fields.ask.RED_FLAG_PATHS else None
 
 
+def everywhere(path: str) -> tuple[str, ...]:
+    """Return a path, and what it is at the further places of a visit."""
+    if not path.startswith(("look.", "work.", "set.")):
+        return (path,)
+    further = tuple(f"{fields.places.PLACE}.{id}.{path}" for id in fields.places.FURTHER)
+    return (path, *further)
+
+
 def erased_by(path: str, value: object) -> ErasureScope | None:
     """What a consent set to this value takes with it; ``None``: the answer was taken back."""
     if value not in ("no", "withdrawn", None):
         return None
     if path == NOTES:
+        paths = [field.id for field in FIELDS.values() if field.health]
+        families = [field.id for field in FAMILIES.values() if field.health]
         return ErasureScope(
-            paths=tuple(field.id for field in FIELDS.values() if field.health),
-            families=tuple(field.id for field in FAMILIES.values() if field.health),
+            paths=tuple(at for path in paths for at in everywhere(path)),
+            families=tuple(at for path in families for at in everywhere(path)),
         )
     if path == PHOTOGRAPHS:
         return ErasureScope(starts=(f"{PHOTO_FAMILY}.",), photos=True)

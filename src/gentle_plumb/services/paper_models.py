@@ -192,6 +192,24 @@ class Request(PaperPart):
     do: str
 
 
+class PaperPlace(PaperPart):
+    """A further place of the visit: how it is worked at, what is set and done there.
+
+    ``moves`` is what changes from the main place to this one, where one is for sitting and the other for
+    standing.
+    """
+
+    name: str
+    use: str
+    table: list[PaperRow]
+    lacks: list[str]
+    added: list[PaperAdded]
+    actions: list[str]
+    desk: list[str]
+    moves: list[str]
+    scene: Scene | None = None
+
+
 class WorkplacePaper(PaperHead):
     """The workplace's paper: furniture, room and hours.
 
@@ -205,6 +223,7 @@ class WorkplacePaper(PaperHead):
     moves: list[str]
     chosen: list[str]
     left_out: int
+    places: list[PaperPlace] = Field(default_factory=list)
 
 
 class ClientPaper(PaperHead):
@@ -229,4 +248,6 @@ class ClientPaper(PaperHead):
     noted: list[str]
     note: str
     desk: list[str] = Field(default_factory=list)
+    place: str = ""
+    places: list[PaperPlace] = Field(default_factory=list)
     workplace: WorkplacePaper

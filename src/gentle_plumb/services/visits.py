@@ -21,6 +21,7 @@ from ..core.what_if import (
     WhatIfRequest,
     WhatIfResult,
     WhatIfSession,
+    at_place,
     case_of,
     visit_input_to_json,
 )
@@ -216,19 +217,28 @@ class VisitService:
         body: bool = True,
         plans: bool = False,
         history: str | None = None,
+        place: str = fields.places.MAIN,
     ) -> tuple[VisitSnapshot, Workup]:
         """The visit and what it comes to, as :func:`work_up` says; raises NotAllowed, NotFound."""
         require_health(member)
         working = self._records.working(member.practice_id, visit_id)
-        return working, work_up(working, unit, body=body, plans=plans, history=history)
+        return working, work_up(working, unit, body=body, plans=plans, history=history, place=place)
 
-    def given(self, member: Member, visit_id: UUID) -> dict[str, Any]:
-        """What a visit is worked through from, as plain values; raises NotFound."""
-        return visit_input_to_json(self._given(member, visit_id))
+    def given(
+        self, member: Member, visit_id: UUID, place: str = fields.places.MAIN
+    ) -> dict[str, Any]:
+        """What a visit is worked through from at a place, as plain values; raises NotFound."""
+        return visit_input_to_json(self._given(member, visit_id, place))
 
-    def try_out(self, member: Member, visit_id: UUID, request: WhatIfRequest) -> WhatIfResult:
+    def try_out(
+        self,
+        member: Member,
+        visit_id: UUID,
+        request: WhatIfRequest,
+        place: str = fields.places.MAIN,
+    ) -> WhatIfResult:
         """What it would come to if something were otherwise; keeps nothing. Raises NotFound."""
-        return WhatIfSession(self._given(member, visit_id)).try_out(request)
+        return WhatIfSession(self._given(member, visit_id, place)).try_out(request)
 
     def for_workplace(
         self, member: Member, visit_id: UUID, unit: LengthUnit
@@ -240,13 +250,20 @@ class VisitService:
         working = self._records.working(member.practice_id, visit_id)
         return working, work_up(working, unit, body=False)
 
-    def _given(self, member: Member, visit_id: UUID) -> VisitInput:
+    def _given(self, member: Member, visit_id: UUID, place: str = fields.places.MAIN) -> VisitInput:
         require_health(member)
         working = self._records.working(member.practice_id, visit_id)
-        return given_of(working, measuring_of(working))
+        return at_place(given_of(working, measuring_of(working)), place)
 
     def stack(
-        self, member: Member, visit_id: UUID, *, wanted: str, use: str, unit: LengthUnit
+        self,
+        member: Member,
+        visit_id: UUID,
+        *,
+        wanted: str,
+        use: str,
+        unit: LengthUnit,
+        place: str = fields.places.MAIN,
     ) -> StackView:
         """The best stack from what is at hand at this visit; raises NotFound, FieldError."""
         lift = parse_length(wanted, default=unit, field="wanted")
@@ -262,7 +279,7 @@ class VisitService:
                 unit="mm",
                 message=f"Lift: {format_length(lift, unit, with_unit=True)} is outside {ends}.",
             )
-        items = case_of(self._given(member, visit_id)).workstation.items
+        items = case_of(self._given(member, visit_id, place)).workstation.items
         return stack_view(best_stack(items, lift, use), unit)
 
     def scene(self, workup: Workup, request: SceneRequest) -> Scene:

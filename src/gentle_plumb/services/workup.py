@@ -49,11 +49,13 @@ from ..core.visit import (
     StepProgress,
     display_offset,
     hours_at_desk,
+    places_of,
     progress,
     raised_red_flags,
 )
-from ..core.what_if import VisitAnalysis, VisitInput, analyse_visit
+from ..core.what_if import VisitAnalysis, VisitInput, analyse_visit, at_place
 from ..core.words import say
+from ..core.workstation import PlaceUse
 from .measured import (
     Measured,
     RemeasureView,
@@ -96,10 +98,22 @@ class PrecautionView:
 
 
 @dataclass(frozen=True, kw_only=True)
+class PlaceView:
+    """A place of the visit: what it is called, and how one works there."""
+
+    id: str
+    name: str
+    use: PlaceUse
+    use_label: str
+
+
+@dataclass(frozen=True, kw_only=True)
 class Workup:
-    """Everything the page shows of a visit, and what it was made from."""
+    """Everything the page shows of a visit at one of its places, and what it was made from."""
 
     record: Record
+    place: str
+    places: list[PlaceView]
     case: Case
     result: FitResult
     through: VisitAnalysis
@@ -221,6 +235,7 @@ def work_up(
     body: bool = True,
     plans: bool = False,
     history: str | None = None,
+    place: str = fields.places.MAIN,
 ) -> Workup:
     """Work a visit out.
 
@@ -236,11 +251,13 @@ def work_up(
         Whether all three plans are worked out beside the chosen one.
     history : str, optional
         The dimension whose earlier values are plotted.
+    place : str
+        Which of the visit's places; body and person are the same at each.
 
     """
-    record = opened.record
     measuring = measuring_of(opened)
-    through = analyse_visit(given_of(opened, measuring), unit)
+    through = analyse_visit(at_place(given_of(opened, measuring), place), unit)
+    record = through.given.record
     case, result = through.case, through.result
     needed = dimensions_needed(through.bare)
     listed = listed_of(opened, needed)
@@ -260,6 +277,11 @@ def work_up(
     offered = plan_views(through.plans(), unit, through.given.money) if plans else ([], [])
     return Workup(
         record=record,
+        place=place,
+        places=[
+            PlaceView(id=one.id, name=one.name, use=one.use, use_label=one.use.label)
+            for one in places_of(opened.record)
+        ],
         case=case,
         result=result,
         through=through,

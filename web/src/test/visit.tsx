@@ -94,7 +94,7 @@ export function aWorkup(over: Partial<Workup> = {}): Workup {
     ...{ photos: [], signs: [], cares: [], display: null, measured: [], doubtful: [], again: [] },
     ...{ table_origin: "", rhythms: [], proposed_rhythm: "", joints: [], notes: [], scene },
     ...{ standing_possible: false, why_not_standing: null, hours: 6, hours_doubt: null },
-    ...{ over_found: 8, over_set: 0 },
+    ...{ over_found: 8, over_set: 0, seated_possible: true, place: "main", places: [] },
     ...over,
   };
 }
@@ -122,7 +122,15 @@ export function renderInVisit(panel: ReactNode, over: Partial<VisitState> = {}):
   } as unknown as Schemas["Fields"];
   const state: VisitState = {
     visit: {} as Schemas["VisitOut"],
-    ...{ catalogue, fields: [aField()], queue, cells: new Map(), worked: aWorkup(), unit: "cm" },
+    ...{
+      catalogue,
+      fields: [aField()],
+      queue,
+      cells: new Map(),
+      worked: aWorkup(),
+      unit: "cm",
+      place: "main",
+    },
     ...{ readOnly: false, step: "work", active: null, setActive, picked: null, sought: null, seek },
     ...{ setTape: () => {}, setHabits: () => {}, stageRoom: null, takeStage: () => {} },
     ...{ part: null, setPart: () => {}, go, bench },

@@ -28,7 +28,7 @@ from ...core.visit import RaisedRedFlag, StepProgress
 from ...services.measured import Measured, RemeasureView
 from ...services.models import Entry
 from ...services.photo_views import PhotoView
-from ...services.workup import PrecautionView, RhythmView, Workup
+from ...services.workup import PlaceView, PrecautionView, RhythmView, Workup
 from .client import ClientOut, PhotoOut, ReportOut
 from .common import RequestModel
 
@@ -69,6 +69,9 @@ class VisitWorkup(BaseModel):
     revision: int
     rows: list[RowView]
     plan: str
+    place: str
+    places: list[PlaceView]
+    seated_possible: bool
     plans: list[PlanView]
     fixes: list[PurchaseView]
     offers: list[OfferView]
@@ -115,6 +118,9 @@ class VisitWorkup(BaseModel):
             revision=revision,
             rows=workup.rows,
             plan=workup.plan,
+            place=workup.place,
+            places=workup.places,
+            seated_possible=workup.result.seated.possible,
             plans=workup.plans,
             fixes=workup.fixes,
             offers=workup.offers,

@@ -77,8 +77,10 @@ def hard_limits(case: Case, settings: AimedSettings) -> HardLimits:
     settings : AimedSettings
 
     """
-    seated = conditions_of(case, settings.seated, settings.joints_seated, seated=True)
-    postures: list[tuple[Posture, Iterable[Condition]]] = [("seated", seated)]
+    postures: list[tuple[Posture, Iterable[Condition]]] = []
+    if case.sits:
+        seated = conditions_of(case, settings.seated, settings.joints_seated, seated=True)
+        postures.append(("seated", seated))
     if settings.standing is not None:
         up = case.standing()
         joints = settings.joints_standing

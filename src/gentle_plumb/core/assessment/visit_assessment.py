@@ -86,4 +86,5 @@ class VisitAssessment:
             return True
         if aimed.mends(found):
             return False
-        return self.aimed[0].over_deg > self.found[0].over_deg + WORSE_DEG
+        mine = 0 if self.case.sits else 1
+        return self.aimed[mine].over_deg > self.found[mine].over_deg + WORSE_DEG

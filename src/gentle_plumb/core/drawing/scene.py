@@ -85,7 +85,9 @@ def draw_scene(
     if request.layer == "habits":
         side = standing if request.mode == "standing" else seated
         return draw_habits(case, side, request, seen or {})
-    if not result.standing.possible and request.mode in ("both", "overlay"):
+    if not result.seated.possible:
+        request = replace(request, mode="standing")  # nobody sits here
+    elif not result.standing.possible and request.mode in ("both", "overlay"):
         request = replace(request, mode="seated")  # there is no standing to be drawn
     sides = {
         "both": [seated, standing],

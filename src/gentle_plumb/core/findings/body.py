@@ -19,6 +19,8 @@ FEET_FAR_MM = 50.0
 
 def body_findings(facts: Facts) -> Iterator[Finding]:
     """Yield the feet and the thighs as found."""
+    if not facts.case.sits:
+        return
     if not facts.case.own_seat:
         yield _feet(facts)
     yield _thighs(facts)

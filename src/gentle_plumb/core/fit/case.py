@@ -12,7 +12,7 @@ from ..choices import Hand
 from ..errors import MissingInput
 from ..intake import PersonLimits
 from ..policy import Policy
-from ..workstation import ArmrestKind, ChairKind, Details, Settings, Span, Workstation
+from ..workstation import ArmrestKind, ChairKind, Details, PlaceUse, Settings, Span, Workstation
 
 Lens = Literal["none", "progressive", "bifocal"]
 
@@ -26,7 +26,8 @@ class Case:
     back (nearer: negative). ``sharp`` is where computer glasses are sharp, mm from the eye.
     ``details`` are drawn, not fitted. ``uncertain`` False leaves out how sure targets are, where
     only settings are wanted. ``person`` are the limits that the client's precautions make.
-    ``declared`` are the settings as found that a fixed piece tells, and not the tape.
+    ``declared`` are the settings as found that a fixed piece tells, and not the tape; ``use`` is how one
+    works at this place.
     """
 
     body: Body
@@ -49,11 +50,24 @@ class Case:
     uncertain: bool = True
     person: PersonLimits = PersonLimits()
     declared: frozenset[str] = frozenset()
+    use: PlaceUse = PlaceUse.BOTH
 
     @property
     def own_seat(self) -> bool:
         """Whether the client sits in seating of their own that nobody moves here: a wheelchair."""
         return self.person.own_seat or self.workstation.chair.kind == ChairKind.WHEELCHAIR
+
+    @property
+    def sits(self) -> bool:
+        """Whether this place is worked at sitting."""
+        return self.use != PlaceUse.STAND
+
+    @property
+    def moves_up(self) -> bool:
+        """Whether this place is for standing, or moves so that it may be."""
+        if self.use == PlaceUse.BOTH:
+            return self.workstation.desk.kind == "sit_stand"
+        return self.use == PlaceUse.STAND
 
     @property
     def may_stand(self) -> bool:

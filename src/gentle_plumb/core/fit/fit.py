@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..memoize import memoize_last
-from ..workstation import Settings
+from ..workstation import PlaceUse, Settings
 from .aims import aims, degrees_over, eye_of, seat_aim
 from .armrest_rows import armrest_gap_row, armrest_row
 from .case import Case
@@ -108,13 +108,15 @@ def _possible(
     case: Case, posture: Posture, real: Solution | None, rows: list[FitRow]
 ) -> tuple[bool, str | None]:
     if posture == "seated":
-        return True, None
+        return case.sits, None if case.sits else "Worked at standing only."
+    if case.use == PlaceUse.SIT:
+        return False, "Worked at sitting only."
     if case.own_seat:
         return False, "Wheelchair user: no standing set-up."
     if not case.person.stands:
         because = " and ".join(case.person.because).lower()
         return False, f"No standing plan before it is cleared: {because}. Ask: {case.person.ask}."
-    if real is not None and real.over - real.gaze > STANDING_OVER_DEG:
+    if case.sits and real is not None and real.over - real.gaze > STANDING_OVER_DEG:
         why = why_not_at_this_desk(case, rows, "mm")
         if why is not None:
             return False, why
@@ -198,12 +200,12 @@ def aimed_settings(
     own = overrule_seated or Settings(), overrule_standing or Settings()
     pair = solve_pair(case, overrule_seated=own[0], overrule_standing=own[1], whole=False)
     seated = aims(case, "seated", pair.seated, own[0])
-    joints = joints_of(case, seated, "seated")
+    joints = joints_of(case, seated, "seated") if case.sits else ()
     hard = {
-        "presses": pair.seated.presses if pair.seated else 0.0,
-        "hangs": pair.seated.hangs if pair.seated else 0.0,
-        "belly": belly_short(case),
-        "armrests": armrest_clash(case, seated.seat, seated.surface),
+        "presses": pair.seated.presses if pair.seated and case.sits else 0.0,
+        "hangs": pair.seated.hangs if pair.seated and case.sits else 0.0,
+        "belly": belly_short(case) if case.sits else 0.0,
+        "armrests": armrest_clash(case, seated.seat, seated.surface) if case.sits else 0.0,
     }
     if not stands_too(case, pair.standing):
         return AimedSettings(

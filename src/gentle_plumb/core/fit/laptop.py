@@ -43,7 +43,7 @@ class Turn:
 
 def laptop_turns(case: Case) -> tuple[Turn, ...]:
     """Both ways for a laptop with its own keys; none where it is another screen, or too little known."""
-    if case.workstation.screen.kind != ScreenKind.LAPTOP:
+    if case.workstation.screen.kind != ScreenKind.LAPTOP or not case.sits:
         return ()
     try:
         model = Lengths.of(case, "seated").model(case.workstation)

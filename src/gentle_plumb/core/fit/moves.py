@@ -22,7 +22,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
 
     """
     desk = case.workstation.desk
-    if not standing.possible or desk.kind != "sit_stand":
+    if not (standing.possible and seated.possible) or desk.kind != "sit_stand":
         return ()
     low, high = seated.setting("surface"), standing.setting("surface")
     if low is None or high is None:

@@ -86,7 +86,8 @@ def kept_from_desk(case: Case, seat: float | None, surface: float | None) -> flo
 
 def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]:
     """All notes of a result, those with lengths in a unit."""
-    notes, short, depth = [*result.notes], belly_short(case), case.workstation.desk.depth
+    notes, depth = [*result.notes], case.workstation.desk.depth
+    short = belly_short(case) if case.sits else 0.0
     if short > SAME_MM:
         notes.append(
             "The belly keeps the desk's edge from the keys: the keyboard would hang over it by "
@@ -98,7 +99,11 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
         for one in case.workstation.items
         if one.assumed
     ]
-    away = kept_from_desk(case, result.seated.setting("seat"), result.seated.setting("surface"))
+    away = (
+        0.0
+        if not case.sits
+        else kept_from_desk(case, result.seated.setting("seat"), result.seated.setting("surface"))
+    )
     if away > SAME_MM:
         at = format_length(away, unit, with_unit=True)
         notes.append(say("armrest.away", at=at))
@@ -120,10 +125,10 @@ Source: house-bearing."""
 def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     """What could not be judged, and what no setting can do, in words."""
     notes: list[str] = []
-    station, real = case.workstation, pair.seated
-    if station.desk.thickness is None and station.desk.underside is None:
+    station, real = case.workstation, pair.seated if case.sits else None
+    if case.sits and station.desk.thickness is None and station.desk.underside is None:
         notes.append("Thigh clearance not checked: desk thickness not recorded.")
-    if station.chair.seat is None:
+    if case.sits and station.chair.seat is None:
         notes.append("Chair height range not recorded: assumed fully adjustable.")
     if station.desk.surface is None:
         notes.append("Desk height range not recorded: assumed fully adjustable.")
@@ -132,7 +137,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     slope = station.chair.slope
     if not case.own_seat and slope is not None and slope.high < case.policy.thigh_slope - 1:
         notes.append(say("seat_slope.flat"))
-    if "abdominal_depth_sitting" not in case.body.values:
+    if case.sits and "abdominal_depth_sitting" not in case.body.values:
         notes.append("Space at the desk edge not checked: abdominal depth not measured.")
     notes += [
         say("screen.more_than_main", number=str(number))

@@ -30,7 +30,7 @@ def working_order(case: Case, result: FitResult) -> list[FitRow]:
 
     if by_eye(result):
         return _by_eye(case, result.seated.rows, seated)
-    steps = _steps(result.seated.rows, seated)
+    steps = _steps(result.seated.rows, seated) if result.seated.possible else []
     if result.standing.possible:
         steps += _steps(result.standing.rows, standing)
     return steps

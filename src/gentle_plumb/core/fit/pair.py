@@ -167,12 +167,9 @@ STANDING_OVER_DEG = 15.0
 
 def stands_too(case: Case, standing: Solution | None) -> bool:
     """Whether this place is worked at standing: something moves, and nothing of the person's bars it."""
-    return (
-        case.workstation.desk.kind == "sit_stand"
-        and case.may_stand
-        and standing is not None
-        and standing.over - standing.gaze <= STANDING_OVER_DEG
-    )
+    if not case.moves_up or not case.may_stand or standing is None:
+        return False
+    return not case.sits or standing.over - standing.gaze <= STANDING_OVER_DEG
 
 
 def solve_pair(
@@ -197,13 +194,18 @@ def solve_pair(
     keep = case.policy.keep_what_holds
     seated_model = _model(case, "seated", overrule_seated or Settings())
     standing_model = None
-    if whole or case.workstation.desk.kind == "sit_stand":
+    if whole or case.moves_up:
         standing_model = _model(case, "standing", overrule_standing or Settings())
     seated = solve_posture(seated_model, case.found_seated, keep=keep) if seated_model else None
     standing = (
         solve_posture(standing_model, case.found_standing, keep=keep) if standing_model else None
     )
-    both = seated_model is not None and standing_model is not None and stands_too(case, standing)
+    both = (
+        case.sits
+        and seated_model is not None
+        and standing_model is not None
+        and stands_too(case, standing)
+    )
     if both and seated_model and standing_model and seated and standing:
         seated, standing = _share_screen(case, (seated_model, standing_model), (seated, standing))
     elif seated and seated_model and seated.top is not None and keep:

@@ -37,7 +37,7 @@ def back_additions(case: Case, tier: Tier, taken: Mapping[str, int]) -> tuple[Ad
 def back_offers(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addition]:
     """Return what may be laid behind the back; nothing where there is no backrest of ours."""
     chair = case.workstation.chair
-    if case.own_seat or chair.backless:
+    if case.own_seat or not case.sits or chair.backless:
         return []
     deep = _too_deep(case)
     thickness = min(MOST_INSERT_MM, deep or SUPPORT_MM)

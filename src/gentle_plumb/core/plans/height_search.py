@@ -65,9 +65,12 @@ class HeightSearch:
         ``together`` weighs the picture with the hands, as a general solver does.
         """
         self.case, self.own, self._together = case, own or OwnNumbers(), together
-        self._seated = Lengths.of(case, "seated")
         self._standing: Lengths | None = None
         self._asked: dict[Chair, float] = {}
+        if not case.sits:  # standing is all there is
+            self._seated = Lengths.of(case.standing(), "standing")
+            return
+        self._seated = Lengths.of(case, "seated")
         try:
             standing = Lengths.of(case.standing(), "standing")
             if stands_too(case, search(standing.model(case.workstation))):
@@ -89,7 +92,7 @@ class HeightSearch:
             free |= {"lift": None, "tops": None}
         if free:
             models = [replace(model, **free) for model in models]
-        own = (self.own.seated, self.own.standing)
+        own = (self.own.seated, self.own.standing) if self.case.sits else (self.own.standing,)
         models = [
             hold(
                 model,
@@ -103,7 +106,9 @@ class HeightSearch:
         return Heights(
             seated=found[0],
             standing=found[1] if len(found) > 1 else None,
-            shoulder=shoulder_over(self.case, station) + self._comfort(station),
+            shoulder=shoulder_over(self.case, station) + self._comfort(station)
+            if self.case.sits
+            else 0.0,
         )
 
     def _comfort(self, station: Workstation) -> float:

@@ -59,11 +59,15 @@ def _stacks(case: Case, tier: Tier) -> list[Addition]:
 
 
 def _lacking(case: Case) -> float | None:
-    """How far the surface ends under the hands of somebody who sits for their legs, mm; None if unknown."""
+    """How far the surface ends under the hands, mm: standing, or seated for the legs; None if unknown."""
     surface, span = case.workstation.desk.surface, case.workstation.chair.seat
     if surface is None:
         return None
     try:
+        if not case.sits:
+            up = case.standing()
+            keys = total(keys_terms(up.body, up, "standing", None, up.policy.elbow_angle))
+            return keys - case.keyboard_thickness() - surface.high
         legs = total(legs_terms(case.body, case))
         seat = span.clamp(legs) if span is not None else legs
         if case.own_seat:

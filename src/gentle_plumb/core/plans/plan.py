@@ -106,7 +106,7 @@ def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | No
     whole = sum(case.hours.values())
     if not whole:
         return None
-    share = min(1.0, (case.standing_hours or 0.0) / whole)
+    share = 1.0 if not case.sits else min(1.0, (case.standing_hours or 0.0) / whole)
     share = share if posture == "standing" else 1 - share
     return share * sum(case.hours.get(task, 0.0) for task in tasks)
 
@@ -134,6 +134,8 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Re
 
 def _asked_of(case: Case) -> list[ResidualExcess]:
     """What the chair asks of the body, in the hours that are sat."""
+    if not case.sits:
+        return []
     hours = hours_of(case, JOINTS["trunk"].tasks, "seated")
     return [
         ResidualExcess(

@@ -26,7 +26,7 @@ from .stacks import stacks_of
 
 def seat_additions(case: Case, tier: Tier) -> list[Addition]:
     """What can be done about the seat; nothing with a wheelchair, whose seating is not ours."""
-    if case.own_seat or case.workstation.chair.seat is None:
+    if case.own_seat or not case.sits or case.workstation.chair.seat is None:
         return []
     found = _cushions(case, tier)
     if case.person.steady_seat:  # a cushion stands less firmly than a plain seat

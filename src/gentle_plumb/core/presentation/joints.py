@@ -31,7 +31,7 @@ def joint_views(result: FitResult) -> list[JointView]:
     for posture in (result.seated, result.standing):
         for before, after in zip(posture.joints_found, posture.joints_set, strict=True):
             standing = posture.posture == "standing"
-            if standing and (after.joint == "upper_arm" or not posture.possible):
+            if not posture.possible or (standing and after.joint == "upper_arm"):
                 continue
             if after.joint == "shoulder" and not (before.over or after.over):
                 continue  # worth a line only where an armrest lifts it

@@ -1,5 +1,6 @@
 """From the record of a visit to the case it makes, and what is asked about it."""
 
+from .at_place import VisitPlace, places_of, values_at
 from .body import HOUSE, Measuring, body_from, heel_of, readings_of, resolved_of, settled
 from .case import (
     case_from,
@@ -25,6 +26,7 @@ __all__ = [
     "RaisedRedFlag",
     "SeenHabit",
     "StepProgress",
+    "VisitPlace",
     "body_from",
     "case_from",
     "chosen_policies",
@@ -36,6 +38,7 @@ __all__ = [
     "keys_not_remeasured",
     "overrules",
     "photos_from",
+    "places_of",
     "precautions_of",
     "progress",
     "raised_red_flags",
@@ -46,5 +49,6 @@ __all__ = [
     "spoken_date",
     "things_taken",
     "unasked_red_flags",
+    "values_at",
     "workstation_from",
 ]

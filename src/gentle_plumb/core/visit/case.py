@@ -15,6 +15,7 @@ from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     ChairKind,
     Details,
+    PlaceUse,
     ScreenKind,
     ScreenPlace,
     Settings,
@@ -77,6 +78,7 @@ def case_from(
         writing_hand=record[ask.writing_hand],
         hours={task: spent for task in TASKS if (spent := record[ask.hours[task]]) is not None},
         details=_details(record),
+        use=record[fields.places.at(fields.places.MAIN).use] or PlaceUse.BOTH,
         person=person_limits(
             precautions_of(record), wheelchair=station.chair.kind == ChairKind.WHEELCHAIR
         ),

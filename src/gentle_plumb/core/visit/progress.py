@@ -74,7 +74,8 @@ def progress(
 
     ``listed`` are the dimensions that this visit is to measure.
     """
-    rows = [row for row in result.seated.rows if row.key in NEEDED_ROWS]
+    worked = result.seated if result.seated.possible else result.standing
+    rows = [row for row in worked.rows if row.key in NEEDED_ROWS]
     open_rows = [row.label for row in rows if row.target is None]
     left = [row for row in order if not _is_set(record, row)]
     steps = [

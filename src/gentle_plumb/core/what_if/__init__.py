@@ -10,7 +10,7 @@ from .serialization import (
     visit_input_to_json,
 )
 from .session import WhatIfRequest, WhatIfResult, WhatIfSession, as_found
-from .visit_input import VisitInput, case_of
+from .visit_input import VisitInput, at_place, case_of
 
 __all__ = [
     "JsonWhatIfSession",
@@ -22,6 +22,7 @@ __all__ = [
     "WhatIfSession",
     "analyse_visit",
     "as_found",
+    "at_place",
     "case_of",
     "request_from_json",
     "setting_changes",

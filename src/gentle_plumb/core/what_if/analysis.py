@@ -90,6 +90,7 @@ class VisitAnalysis:
             )
             for index, posture in enumerate((self.result.seated, self.result.standing))
             for row in posture.rows
+            if index or self.case.sits
         ]
 
     @property

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import date
 
 from ..body import Sex
@@ -12,7 +12,7 @@ from ..plans import Prices
 from ..policy import RuleSet
 from ..presentation import Money
 from ..record import Record, Value, fields
-from ..visit import HOUSE, Measuring, PhotoFile, case_from
+from ..visit import HOUSE, Measuring, PhotoFile, case_from, values_at
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -40,6 +40,12 @@ class VisitInput:
     def record(self) -> Record:
         """What was entered, read by field."""
         return Record(self.values)
+
+
+def at_place(given: VisitInput, place: str) -> VisitInput:
+    """Return what one place of a visit is worked through from; photographs are of the main one."""
+    photos = given.photos if place == fields.places.MAIN else ()
+    return replace(given, values=values_at(given.values, place), photos=photos)
 
 
 def case_of(given: VisitInput) -> Case:

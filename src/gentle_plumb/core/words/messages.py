@@ -63,6 +63,10 @@ ENGLISH: dict[str, str] = {
     "desk.height": "{posture}: desk at {at}{display}{key}.",
     "desk.display": ", its display reads {reads}",
     "desk.key": ", saved on key {key}",
+    # several places
+    "places.move": "{label}: {low} sitting at {sits}, {high} standing at {stands}.",
+    "places.laptop": "Carry the laptop over, and put it on what it stands on there.",
+    "places.number": "Place {number}",
     # limits
     "limit.stops": "{piece} stops at {at}, {side}",
     "limit.starts": "{piece} starts at {at}, {side}",

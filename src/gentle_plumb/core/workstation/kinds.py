@@ -92,6 +92,14 @@ class DeskKind(Choice):
     CART = "cart", "Wheeled cart"
 
 
+class PlaceUse(Choice):
+    """How one works at a place."""
+
+    BOTH = "both", "Sitting, and standing where it moves"
+    SIT = "sit", "Sitting only"
+    STAND = "stand", "Standing only"
+
+
 class UnderDesk(Choice):
     """What hangs over the thighs."""
 

@@ -8,13 +8,14 @@ from typing import Any
 from ...core.catalogue import QUANTITIES
 from ...core.drawing import SceneRequest
 from ...core.findings import Finding
+from ...core.fit import Posture
 from ...core.intake import URGENCY
 from ...core.presentation import JointView, RowView, chosen_otherwise, hard_limit_words, plan_view
 from ...core.record import FIELDS, Record, fields
 from ...core.units import LengthUnit
 from ...core.visit import display_offset, spoken_date
 from ...core.words import say, say_length, with_unit
-from ...core.workstation import Settings
+from ...core.workstation import ScreenKind, Settings
 from ..measured import Measured
 from ..models import Practice, VisitSnapshot
 from ..paper_models import (
@@ -26,6 +27,7 @@ from ..paper_models import (
     PaperFinding,
     PaperFlag,
     PaperJoint,
+    PaperPlace,
     PaperPlan,
     PaperPrecaution,
     PaperRhythm,
@@ -33,7 +35,7 @@ from ..paper_models import (
     PaperStrain,
     Shows,
 )
-from ..workup import RhythmView, Workup
+from ..workup import RhythmView, Workup, work_up
 from .workplace import workplace_paper
 
 CAUTIONS = (
@@ -80,6 +82,10 @@ def client_paper(
     paper = workplace_paper(
         opened, workup, head=head, table=table, plan=plan, figure=figure, cautions=CAUTIONS[2:3]
     )
+    further = [_place(opened, workup, view.id, unit) for view in workup.places[1:]]
+    paper = paper.model_copy(
+        update={"places": [_shared(one, at) for at, one in enumerate(further, 2)]}
+    )
     return ClientPaper(
         **head,
         work=opened.client.work,
@@ -108,7 +114,75 @@ def client_paper(
         noted=_noted(record, unit),
         note=record[fields.report.note] or "",
         desk=_desk_heights(workup, unit),
+        place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if further else "",
+        places=further,
         workplace=paper,
+    )
+
+
+def _place(opened: VisitSnapshot, main: Workup, id: str, unit: LengthUnit) -> PaperPlace:
+    """Return what is said of a further place."""
+    there = work_up(opened, unit, body=False, place=id)
+    view = next(one for one in there.places if one.id == id)
+    figure, _ = _figure(there, unit)
+    return PaperPlace(
+        name=view.name,
+        use=view.use_label,
+        table=[paper_row(row) for row in _shown(there)],
+        lacks=hard_limit_words(there.through.chosen_plan().lacks, unit),
+        added=_plan(there, unit).added,
+        actions=[
+            one.text for one in there.actions if one.kind in ("set", "add", "secure", "arrange")
+        ],
+        desk=_desk_heights(there, unit),
+        moves=_between(main, there, unit),
+        scene=there.through.scene(figure),
+    )
+
+
+def _between(main: Workup, there: Workup, unit: LengthUnit) -> list[str]:
+    """Return what changes from sitting at one place to standing at the other."""
+    sits, stands = (main, there) if main.case.sits else (there, main)
+    if not sits.case.sits or stands.case.sits:
+        return []
+    names = {one.id: one.name for one in main.places}
+    found = []
+    for key in ("surface", "screen_top", "distance"):
+        low = sits.result.seated.setting(key)
+        high = stands.result.standing.setting(key)
+        if low is not None and high is not None:
+            found.append(
+                say(
+                    "places.move",
+                    label=QUANTITIES[key].label,
+                    low=say_length(low, unit),
+                    sits=names[sits.place],
+                    high=say_length(high, unit),
+                    stands=names[stands.place],
+                )
+            )
+    if ScreenKind.LAPTOP in (
+        sits.case.workstation.screen.kind,
+        stands.case.workstation.screen.kind,
+    ):
+        found.append(say("places.laptop"))
+    return found
+
+
+def _shared(place: PaperPlace, number: int) -> PaperPlace:
+    """Return what the workplace reads of a further place: pieces and settings, nothing in own words."""
+    return PaperPlace(
+        name=say("places.number", number=str(number)),
+        use=place.use,
+        table=[
+            line.model_copy(update={"note": "", "target": line.target.removeprefix("~")})
+            for line in place.table
+        ],
+        lacks=[],
+        added=place.added,
+        actions=[],
+        desk=place.desk,
+        moves=[],
     )
 
 
@@ -119,7 +193,7 @@ def _desk_heights(workup: Workup, unit: LengthUnit) -> list[str]:
     for row in workup.rows:
         at = row.at.left if row.at.left is not None else row.at.setting
         key = record[fields.settings.preset[row.posture]]
-        possible = row.posture == "seated" or workup.result.standing.possible
+        possible = workup.result.of(row.posture).possible
         if row.key != "surface" or at is None or not possible or (offset is None and not key):
             continue
         reads = say_length(at - offset, unit) if offset is not None else ""
@@ -147,20 +221,19 @@ def _shown(workup: Workup) -> list[RowView]:
     return [
         row
         for row in workup.rows
-        if QUANTITIES[row.key].settable
-        and anything(row)
-        and (row.posture == "seated" or workup.result.standing.possible)
+        if QUANTITIES[row.key].settable and anything(row) and workup.result.of(row.posture).possible
     ]
 
 
 def _figure(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
     left = any(settings != Settings() for settings in workup.through.left)
     shows: Shows = "left" if left else "target"
-    both = workup.result.standing.possible
+    both = workup.result.standing.possible and workup.result.seated.possible
+    alone: Posture = "seated" if workup.result.seated.possible else "standing"
     return SceneRequest(
         width=900 if both else 700,
         height=640 if both else 560,
-        mode="both" if both else "seated",
+        mode="both" if both else alone,
         unit=unit,
         show=shows,
     ), shows

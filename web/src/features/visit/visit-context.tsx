@@ -1,6 +1,7 @@
 import { createContext, useContext } from "react";
 import type { Schemas, Unit } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
+import type { PlaceId } from "./at-place";
 import type { ChangeQueue, FieldState } from "./saving/change-queue";
 import type { WhatIfStore } from "./what-if/what-if-store";
 
@@ -14,6 +15,8 @@ export type VisitState = {
   fields: readonly Field[];
   queue: ChangeQueue;
   cells: ReadonlyMap<string, FieldState>;
+  /** Which of the visit's places is open; queue and cells are those of it. */
+  place: PlaceId;
   worked: Schemas["VisitWorkup"] | undefined;
   unit: Unit;
   readOnly: boolean;

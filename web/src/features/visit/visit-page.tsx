@@ -8,6 +8,8 @@ import { useKeys } from "@/shared/keys";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import { Keys } from "../../app/keys-dialog";
+import { cellsAt, MAIN, type PlaceId, queueAt } from "./at-place";
+import { PlaceBar } from "./place-bar";
 import { placeOf } from "./places";
 import { QuickNote } from "./quick-note";
 import { RedFlagsBanner } from "./red-flags-banner";
@@ -91,6 +93,9 @@ function OpenVisit({
   const narrow = useNarrow();
   const navigate = useNavigate();
   const { queue, snapshot } = useChangeQueue(visit, me?.email ?? "");
+  const [place, setPlace] = useState<PlaceId>(MAIN);
+  const here = useMemo(() => queueAt(queue, place), [queue, place]);
+  const cells = useMemo(() => cellsAt(snapshot.cells, place), [snapshot.cells, place]);
   const [active, setActive] = useState<string | null>(null);
   const [picked, setPicked] = useState<Pick | null>(null);
   const [sought, setSought] = useState<string | null>(null);
@@ -116,6 +121,7 @@ function OpenVisit({
     unit,
     mode,
     show,
+    place,
     body: step === "measure",
     plans: step === "work" && parts.work === "Plans",
     ...(tape ? { tape } : {}),
@@ -135,7 +141,7 @@ function OpenVisit({
     [fields],
   );
   const bench = useWhatIfStore({
-    visitId: visit.id,
+    visitId: place === MAIN ? visit.id : `${visit.id}#${place}`,
     revision,
     scene: tryScene,
     unit,
@@ -204,8 +210,9 @@ function OpenVisit({
     visit,
     catalogue: fields,
     fields: fields.fields,
-    queue,
-    cells: snapshot.cells,
+    queue: here,
+    cells,
+    place,
     worked,
     unit,
     readOnly: me?.role === "reader",
@@ -243,6 +250,7 @@ function OpenVisit({
           </Link>
           <h1 className="text-xl whitespace-nowrap">{visit.client.name}</h1>
           <p className="min-w-0 flex-1 truncate text-soft">{visit.client.work}</p>
+          <PlaceBar kept={queue} onGo={setPlace} />
           {state.readOnly && <p className="text-soft">You may read here, not change.</p>}
           <SaveStatus snapshot={snapshot} queue={queue} onSeek={seek} />
           <div className="flex">

@@ -100,6 +100,8 @@ export type View = {
   height: number;
   mode: "both" | "seated" | "standing" | "overlay";
   show: "found" | "target" | "left";
+  /** Which of the visit's places. */
+  place?: NonNullable<Schemas["StackIn"]["place"]>;
   /** With the body, dimension by dimension. */
   body?: boolean;
   /** With all three plans. */

@@ -935,7 +935,7 @@ export interface paths {
         };
         /**
          * Given
-         * @description What a visit is worked through from: what the page's own bench begins with.
+         * @description What a visit is worked through from at a place: what the page's own bench begins with.
          */
         get: operations["given_api_visits__visit_id__given_get"];
         put?: never;
@@ -1519,6 +1519,13 @@ export interface components {
             note: string;
             /** Desk */
             desk?: string[];
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** Places */
+            places?: components["schemas"]["PaperPlace"][];
             workplace: components["schemas"]["WorkplacePaper"];
         };
         /**
@@ -3224,6 +3231,32 @@ export interface components {
             aim_off: boolean;
         };
         /**
+         * PaperPlace
+         * @description A further place of the visit: how it is worked at, what is set and done there.
+         *
+         *     ``moves`` is what changes from the main place to this one, where one is for sitting and the other for
+         *     standing.
+         */
+        PaperPlace: {
+            /** Name */
+            name: string;
+            /** Use */
+            use: string;
+            /** Table */
+            table: components["schemas"]["PaperRow"][];
+            /** Lacks */
+            lacks: string[];
+            /** Added */
+            added: components["schemas"]["PaperAdded"][];
+            /** Actions */
+            actions: string[];
+            /** Desk */
+            desk: string[];
+            /** Moves */
+            moves: string[];
+            scene?: components["schemas"]["Scene"] | null;
+        };
+        /**
          * PaperPlan
          * @description The chosen plan, what moves between sitting and standing, and what was chosen otherwise.
          */
@@ -3405,6 +3438,25 @@ export interface components {
             label: string;
             /** Paths */
             paths: string[];
+        };
+        /**
+         * PlaceUse
+         * @description How one works at a place.
+         * @enum {string}
+         */
+        PlaceUse: "both" | "sit" | "stand";
+        /**
+         * PlaceView
+         * @description A place of the visit: what it is called, and how one works there.
+         */
+        PlaceView: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            use: components["schemas"]["PlaceUse"];
+            /** Use Label */
+            use_label: string;
         };
         /**
          * PlanDocument
@@ -4574,13 +4626,19 @@ export interface components {
              * Use
              * @enum {string}
              */
-            use: "feet" | "screen";
+            use: "feet" | "screen" | "keys" | "laptop";
             /**
              * Unit
              * @default cm
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
+            /**
+             * Place
+             * @default main
+             * @enum {string}
+             */
+            place: "main" | "2" | "3" | "4";
         };
         /**
          * StackOut
@@ -4755,6 +4813,12 @@ export interface components {
              * @default false
              */
             brief: boolean;
+            /**
+             * Place
+             * @default main
+             * @enum {string}
+             */
+            place: "main" | "2" | "3" | "4";
         };
         /**
          * Trouble
@@ -4921,6 +4985,12 @@ export interface components {
             rows: components["schemas"]["RowView"][];
             /** Plan */
             plan: string;
+            /** Place */
+            place: string;
+            /** Places */
+            places: components["schemas"]["PlaceView"][];
+            /** Seated Possible */
+            seated_possible: boolean;
             /** Plans */
             plans: components["schemas"]["PlanView"][];
             /** Fixes */
@@ -5140,6 +5210,8 @@ export interface components {
             chosen: string[];
             /** Left Out */
             left_out: number;
+            /** Places */
+            places?: components["schemas"]["PaperPlace"][];
         };
         /**
          * ZoneView
@@ -6670,6 +6742,8 @@ export interface operations {
                 /** @description With rings to turn parts by. */
                 grips?: boolean;
                 draw?: boolean;
+                /** @description Which of the visit's places. */
+                place?: "main" | "2" | "3" | "4";
             };
             header?: never;
             path: {
@@ -6762,6 +6836,8 @@ export interface operations {
                 /** @description With rings to turn parts by. */
                 grips?: boolean;
                 draw?: boolean;
+                /** @description Which of the visit's places. */
+                place?: "main" | "2" | "3" | "4";
             };
             header?: never;
             path: {
@@ -9285,7 +9361,9 @@ export interface operations {
     };
     given_api_visits__visit_id__given_get: {
         parameters: {
-            query?: never;
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+            };
             header?: never;
             path: {
                 visit_id: string;

@@ -22,6 +22,7 @@ from . import (
     keyboard,
     measure,
     pace,
+    places,
     platform,
     pointer,
     report,
@@ -64,12 +65,22 @@ FIELDS: dict[str, Field[object]] = {
 FAMILIES: dict[str, Field[object]] = {
     field.id: field
     for field in fields_in(
-        photo("*"), work.finding("*"), work.own_finding("*"), work.taken("*"), settings.action("*")
+        photo("*"),
+        work.finding("*"),
+        work.own_finding("*"),
+        work.taken("*"),
+        settings.action("*"),
+        places.at("*"),
     )
 }
 """Fields of things there can be any number of; ``*`` stands for the identifier."""
 _MEMBER = re.compile(
-    r"((?:look\.photo|work\.finding|work\.own|work\.own_plan|set\.action)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
+    r"((?:look\.photo|work\.finding|work\.own|work\.own_plan|set\.action|place)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
+)
+
+
+_AT_A_PLACE = re.compile(
+    rf"{places.PLACE}\.(?:{'|'.join(places.FURTHER)})\.((?:look|work|set)\..+)"
 )
 
 
@@ -92,6 +103,9 @@ def field_of(path: str) -> Field[object]:
     family = family_of(path)
     if family is not None and family[0] in FAMILIES:
         return replace(FAMILIES[family[0]], id=path)
+    there = _AT_A_PLACE.fullmatch(path)
+    if there and not there[1].startswith("look.photo."):
+        return replace(field_of(there[1]), id=path)
     raise UnknownName(field=path, value=path, message=f"There is no field “{path}”.")
 
 
@@ -115,6 +129,7 @@ __all__ = [
     "measure",
     "pace",
     "photo",
+    "places",
     "platform",
     "pointer",
     "report",

@@ -116,7 +116,8 @@ class FieldOptions(TypedDict, total=False):
 
 def step_of(path: str) -> StepId:
     """Return the step a path belongs to; KeyError where there is none."""
-    step = one_of(STEPS, path.split(".", 1)[0])
+    first = path.split(".", 1)[0]
+    step = one_of(STEPS, "look" if first == "place" else first)
     if step is None:
         raise KeyError(path)
     return step

@@ -31,6 +31,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
         </p>
       ))}
       {report.worse && <p className="mt-2 border-l-2 border-ink pl-2">{report.worse}</p>}
+      {report.place && <h4 className="mt-4 text-base font-semibold">{report.place}</h4>}
       <h4 className="mt-4 font-semibold">What to do</h4>
       {report.actions.length === 0 && <p>Nothing: all that was looked at is as it should be.</p>}
       <ul>
@@ -94,32 +95,7 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
         </>
       )}
       <h4 className="mt-4 font-semibold">Settings: before, target and after</h4>
-      <table className="figures w-full">
-        <thead>
-          <tr className="border-b border-ink text-right">
-            <th className="text-left font-semibold">What</th>
-            <th className="font-semibold">Before</th>
-            <th className="font-semibold">Target</th>
-            <th className="font-semibold">After</th>
-          </tr>
-        </thead>
-        <tbody>
-          {report.table.map((row) => (
-            <tr
-              key={`${row.posture} ${row.label}`}
-              className="border-b border-hair text-right align-top"
-            >
-              <th scope="row" className="py-0.5 text-left font-normal">
-                {row.label}
-                {row.posture === "standing" && <span className="text-soft"> standing</span>}
-              </th>
-              <td>{row.before}</td>
-              <td>{row.target}</td>
-              <td>{row.after}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Settings table={report.table} />
       {report.plan.added.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">{report.plan.label}: what is added</h4>
@@ -135,6 +111,9 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
           ))}
         </>
       )}
+      {(report.places ?? []).map((place) => (
+        <PlacePart key={place.name} place={place} />
+      ))}
       {report.plan.moves.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">Changing between sitting and standing</h4>
@@ -200,5 +179,60 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
         ))}
       </ul>
     </article>
+  );
+}
+
+function Settings({ table }: { table: Schemas["ClientPaper"]["table"] }) {
+  return (
+    <table className="figures w-full">
+      <thead>
+        <tr className="border-b border-ink text-right">
+          <th className="text-left font-semibold">What</th>
+          <th className="font-semibold">Before</th>
+          <th className="font-semibold">Target</th>
+          <th className="font-semibold">After</th>
+        </tr>
+      </thead>
+      <tbody>
+        {table.map((row) => (
+          <tr
+            key={`${row.posture} ${row.label}`}
+            className="border-b border-hair text-right align-top"
+          >
+            <th scope="row" className="py-0.5 text-left font-normal">
+              {row.label}
+              {row.posture === "standing" && <span className="text-soft"> standing</span>}
+            </th>
+            <td>{row.before}</td>
+            <td>{row.target}</td>
+            <td>{row.after}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** A further place: what is done there, how everything is set, and what changes on the way over. */
+function PlacePart({ place }: { place: Schemas["PaperPlace"] }) {
+  return (
+    <section aria-label={place.name}>
+      <h4 className="mt-5 border-t border-ink pt-3 text-base font-semibold">
+        {place.name}: {place.use.toLowerCase()}
+      </h4>
+      {place.lacks.map((words) => (
+        <p key={words} className="mt-2 border-l-2 border-ink pl-2 font-semibold">
+          {words}
+        </p>
+      ))}
+      <ul>
+        {[...place.actions, ...place.desk, ...place.moves].map((words) => (
+          <li key={words} className="border-b border-hair py-1">
+            {words}
+          </li>
+        ))}
+      </ul>
+      <Settings table={place.table} />
+    </section>
   );
 }

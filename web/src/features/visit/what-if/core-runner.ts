@@ -1,7 +1,8 @@
 import { api, type Schemas, unwrap } from "@/shared/api/client";
+import { MAIN, type PlaceId } from "../at-place";
 import type { WorkerRequest, WorkerResponse } from "./worker-messages";
 
-export type WhatIf = Schemas["TrialIn"];
+export type WhatIf = Omit<Schemas["TrialIn"], "place">;
 export type WhatIfResult = Schemas["WhatIfResult"];
 
 const MOST_TROUBLES = 3;
@@ -84,7 +85,9 @@ export class CoreRunner {
     let given: unknown;
     try {
       given = unwrap(
-        await api.GET("/api/visits/{visit_id}/given", { params: { path: { visit_id: visitId } } }),
+        await api.GET("/api/visits/{visit_id}/given", {
+          params: { path: { visit_id: idOf(visitId) }, query: { place: placeOf(visitId) } },
+        }),
       );
     } catch {
       if (this.opened === mine) this.opened = null; // the network's fault: tried again next time
@@ -127,12 +130,16 @@ export class CoreRunner {
     this.by = "server";
     return unwrap(
       await api.POST("/api/visits/{visit_id}/try", {
-        params: { path: { visit_id: visitId } },
-        body: trial,
+        params: { path: { visit_id: idOf(visitId) } },
+        body: { ...trial, place: placeOf(visitId) },
       }),
     );
   }
 }
+
+/** The visit and the place of it that a bench is held at: `visit#place`, the main one without. */
+const idOf = (visit: string) => visit.split("#", 1)[0] ?? visit;
+const placeOf = (visit: string) => (visit.split("#")[1] ?? MAIN) as PlaceId;
 
 let runner: CoreRunner | null = null;
 

@@ -7,6 +7,7 @@ export type Base = { label: string; tries: WhatIfOverrides; found: boolean };
 
 /** What is tried upon: a visit at a revision, drawn at a size; whether the bench is open at all. */
 export type Place = {
+  /** The visit, with `#` and its identifier where it is a further place of it. */
   visitId: string;
   revision: number;
   scene: WhatIf["scene"] | null;

@@ -225,9 +225,9 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
 
 /** The best stack for a lift from what is at hand in this room. */
 function Stacks() {
-  const { visit, unit, go } = useVisitState();
+  const { visit, unit, go, place } = useVisitState();
   const [wanted, setWanted] = useState("");
-  const [use, setUse] = useState<"screen" | "feet">("screen");
+  const [use, setUse] = useState<"screen" | "feet" | "keys" | "laptop">("screen");
   const [answer, setAnswer] = useState<Schemas["StackOut"] | string | null>(null);
   const ask = async () => {
     try {
@@ -235,7 +235,7 @@ function Stacks() {
         unwrap(
           await api.POST("/api/visits/{visit_id}/stack", {
             params: { path: { visit_id: visit.id } },
-            body: { wanted, use, unit },
+            body: { wanted, use, unit, place },
           }),
         ),
       );
@@ -266,11 +266,13 @@ function Stacks() {
         <select
           aria-label="What it carries"
           value={use}
-          onChange={(event) => setUse(event.target.value as "screen" | "feet")}
+          onChange={(event) => setUse(event.target.value as typeof use)}
           className="min-h-11 rounded-[3px] border border-ink/50 bg-ground px-2 text-sm"
         >
           <option value="screen">under the screen</option>
           <option value="feet">under the feet</option>
+          <option value="keys">under the keyboard</option>
+          <option value="laptop">under the laptop</option>
         </select>
         <Button type="submit" disabled={!wanted.trim()}>
           Find it

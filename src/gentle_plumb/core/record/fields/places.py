@@ -1,0 +1,34 @@
+"""The places one works at: the main one, and further ones with pieces and settings of their own."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import lru_cache
+
+from ...workstation import PlaceUse
+from .field import Field
+from .place import Place
+
+MAIN = "main"
+FURTHER = ("2", "3", "4")
+"""Identifiers of the places: the main one is the record itself, what is entered at a further one stands under
+``place.<identifier>``."""
+PLACE = "place"
+
+
+@dataclass(frozen=True, eq=False)
+class PlaceFields:
+    """What a place is called, and how one works there."""
+
+    name: Field[str]
+    use: Field[PlaceUse]
+
+
+@lru_cache(maxsize=8)
+def at(id: str) -> PlaceFields:
+    """Return what is kept of a place itself."""
+    here = Place(f"{PLACE}.{id}", "Places")
+    return PlaceFields(
+        name=here.words("name", "Name of the place", health=True),
+        use=here.choice("use", "Worked at", PlaceUse),
+    )

@@ -1,0 +1,126 @@
+import { Plus } from "lucide-react";
+import { useState } from "react";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Segments } from "@/shared/ui/segments";
+import { FURTHER, MAIN, type PlaceId } from "./at-place";
+import type { ChangeQueue } from "./saving/change-queue";
+import { useVisitState } from "./visit-context";
+
+const USES = [
+  { value: "both", label: "Sitting and standing" },
+  { value: "sit", label: "Sitting only" },
+  { value: "stand", label: "Standing only" },
+] as const;
+
+/** Where the client works: one body, each place with pieces and settings of its own. */
+export function PlaceBar({
+  kept,
+  onGo,
+}: {
+  /** The visit's own queue: places are named there, whichever is open. */
+  kept: ChangeQueue;
+  onGo: (place: PlaceId) => void;
+}) {
+  const { worked, readOnly, place } = useVisitState();
+  const [naming, setNaming] = useState<PlaceId | null>(null);
+  const places = worked?.places ?? [];
+  const next = FURTHER.find((id) => !places.some((one) => one.id === id));
+  return (
+    <nav aria-label="Places" className="flex items-center gap-1 text-sm">
+      {places.length > 1 &&
+        places.map((one) => (
+          <button
+            key={one.id}
+            type="button"
+            aria-current={one.id === place ? "true" : undefined}
+            title={one.use_label}
+            onClick={() =>
+              one.id === place ? !readOnly && setNaming(one.id as PlaceId) : onGo(one.id as PlaceId)
+            }
+            className={`min-h-11 max-w-[150px] truncate px-2 ${one.id === place ? "border-b-2 border-ink font-semibold" : "text-soft hover:text-ink"}`}
+          >
+            {one.name}
+          </button>
+        ))}
+      {next && !readOnly && (
+        <button
+          type="button"
+          aria-label="Add a place"
+          title="Add a place"
+          onClick={() => setNaming(next)}
+          className="flex min-h-11 items-center gap-1 px-2 text-soft hover:text-ink"
+        >
+          <Plus size={16} />
+          {places.length < 2 && "Place"}
+        </button>
+      )}
+      {naming && (
+        <NamePlace
+          key={naming}
+          id={naming}
+          kept={kept}
+          onDone={(made) => {
+            setNaming(null);
+            if (made) onGo(naming);
+          }}
+        />
+      )}
+    </nav>
+  );
+}
+
+function NamePlace({
+  id,
+  kept,
+  onDone,
+}: {
+  id: PlaceId;
+  kept: ChangeQueue;
+  onDone: (made: boolean) => void;
+}) {
+  const { unit } = useVisitState();
+  const path = (what: "name" | "use", at = id) => `place.${at}.${what}`;
+  const [name, setName] = useState(kept.cell(path("name")).typed);
+  const [main, setMain] = useState(kept.cell(path("name", MAIN)).typed);
+  const [use, setUse] = useState(kept.cell(path("use")).typed || "both");
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone(false)}
+      title={id === MAIN ? "The main place" : "A further place"}
+      says="The body is measured once. Each place has its own pieces, settings and targets; the report holds them all."
+    >
+      <form
+        className="space-y-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const first: [string, string][] = id === MAIN ? [] : [[path("name", MAIN), main]];
+          kept.typeAll([...first, [path("name"), name], [path("use"), use]], unit);
+          onDone(true);
+        }}
+      >
+        {id !== MAIN && (
+          <LabelledInput
+            label="The first place is"
+            value={main}
+            placeholder="Desk in the office"
+            onChange={(event) => setMain(event.target.value)}
+          />
+        )}
+        <LabelledInput
+          label={id === MAIN ? "It is called" : "This one is"}
+          value={name}
+          placeholder="Counter"
+          onChange={(event) => setName(event.target.value)}
+        />
+        <fieldset>
+          <legend className="mb-1 font-semibold">Worked at</legend>
+          <Segments label="Worked at" value={use} choices={USES} onChange={setUse} />
+        </fieldset>
+        <Button type="submit">Keep it</Button>
+      </form>
+    </Modal>
+  );
+}
