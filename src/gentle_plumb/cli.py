@@ -194,7 +194,7 @@ def fit(
     ] = 0,
 ) -> None:
     """Calculate one case file, or many."""
-    from .documents.case_format import result_document
+    from .documents.case_result import result_document
     from .documents.fit_files import result_csv, result_svg
 
     if many is not None:
@@ -281,6 +281,9 @@ def _print_table(document: CaseDocument, unit: LengthUnit) -> None:
     from .documents.fit_table import print_table
 
     print_table(console, document.work(), unit)
+    for place in document.places:
+        console.print(f"\n{place.name or 'A further place'}", markup=False)
+        print_table(console, document.work(place), unit)
 
 
 @app.command()

@@ -10,7 +10,8 @@ from typing import Any
 from .api import make_app
 from .config import Settings
 from .core.record import FIELDS
-from .documents.case_format import CaseDocument, case_schema, result_document, result_schema
+from .documents.case_format import CaseDocument, case_schema
+from .documents.case_result import result_document, result_schema
 from .documents.exchange import measurements_schema
 from .main import make_services
 from .storage import make_engine

@@ -6,7 +6,8 @@ import pytest
 
 from conftest import ROOT
 from gentle_plumb.core.errors import FieldError
-from gentle_plumb.documents.fit_files import read_case, trouble_of
+from gentle_plumb.documents.case_result import result_document
+from gentle_plumb.documents.fit_files import brief, read_case, trouble_of
 
 EXAMPLE = (ROOT / "docs" / "formats" / "examples" / "fixed-desk.case.json").read_text("utf-8")
 
@@ -54,6 +55,13 @@ def trouble(text):
         ("equipment.screen.aspect", None, "give both"),
         ("equipment.items", [{"id": "a", "thickness": 50}] * 2, "“a” stands there twice"),
         ("sharp_from", 900, None),
+        ("precautions", ["vertigo"], "precautions: there is no “vertigo”; one of "),
+        ("settle_by", "50 cm", "settle_by: 500 mm is outside -400 to 400 mm"),
+        (
+            "places",
+            [{"own_standing": {"surface": 700}, "equipment": {"desk": {"surface": {"low": 900}}}}],
+            "own_standing.surface: 700 mm is outside what the piece can do, 900 to 900",
+        ),
         ("title", "half \ud83d", "title: the text holds half a sign"),
     ],
 )
@@ -77,3 +85,35 @@ def test_sharpness_runs_from_near_to_far_and_names_stand_once():
 def test_a_byte_order_mark_and_a_ball_are_read():
     read_case("\ufeff" + EXAMPLE)
     assert read_case(changed("equipment.chair.kind", "ball")).equipment.chair.kind == "ball"
+
+
+PLACES = (ROOT / "docs" / "formats" / "examples" / "table-and-counter.case.json").read_text("utf-8")
+
+
+@pytest.mark.parametrize("version", ["gentle-plumb-case-1", "gentle-plumb-case-2"])
+def test_older_versions_are_read_and_come_to_the_same(version):
+    older, now = read_case(changed("format", version)), read_case(EXAMPLE)
+    assert older.format == "gentle-plumb-case-3"
+    assert older.work().result == now.work().result
+
+
+def test_a_case_with_two_places_has_a_result_at_each_for_one_body():
+    case = read_case(PLACES)
+    made = result_document(case)
+    (counter,) = made.places
+    assert (made.result.seated.possible, made.result.standing.possible) == (True, False)
+    assert (counter.result.seated.possible, counter.result.standing.possible) == (False, True)
+    assert counter.plan == "own"
+    assert [one.key for one in counter.plans[-1].added] == ["keys_stack-book2"]
+    taken = [one.key for one in counter.offers if one.taken]
+    assert taken == ["keys_stack-book2"]
+    assert {name.split(".")[0] for name in counter.order} == {"standing"}
+    short = brief(case, 1)
+    assert short["places"][0]["seated"] is None
+    assert short["places"][0]["standing"]["surface"] == pytest.approx(980)
+
+
+def test_precautions_of_a_case_bind_its_plans():
+    steady = read_case(changed("precautions", ["dizziness"]))
+    assert not steady.case().may_stand
+    assert "seat_cushion" not in {one.key for one in result_document(steady).offers}

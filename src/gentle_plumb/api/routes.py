@@ -19,7 +19,7 @@ from ..core.record.fields.measure import Skip
 from ..core.sources import SOURCES
 from ..core.units import LengthUnit
 from ..documents import CaseDocument
-from ..documents.case_format import ResultDocument, result_document
+from ..documents.case_result import ResultDocument, result_document
 from ..documents.image_processor import MOST_BYTES, too_large
 from . import schemas as s
 from .auth import Signed, With

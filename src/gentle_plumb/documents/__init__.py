@@ -1,6 +1,7 @@
 """Documents that leave the program: the report, and the formats of a case and its fit."""
 
-from .case_format import CaseDocument, case_schema, result_document, result_schema
+from .case_format import CaseDocument, case_schema
+from .case_result import result_document, result_schema
 from .image_processor import PillowImageProcessor
 from .report_pdf import TypstPdfRenderer
 

@@ -1,8 +1,8 @@
 """The open format of a case and of its result: JSON, with a schema generated from here.
 
-Version 2 holds every kind of equipment, what is at hand, hours, choices and own numbers. Version 1
-is still read: what it could not say is unknown, and its ``fingers_behind_knee`` becomes the gap's
-two ends.
+Version 3 holds every kind of equipment, what is at hand, hours, choices, own numbers, things ticked for a plan
+of one's own, precautions, and further places of the same body. Versions 1 and 2 are still read: what they
+could not say is unknown, and version 1's ``fingers_behind_knee`` becomes the gap's two ends.
 """
 
 from __future__ import annotations
@@ -12,7 +12,6 @@ from dataclasses import dataclass
 from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from pydantic import (
-    BaseModel,
     Field,
     TypeAdapter,
     ValidationError,
@@ -21,24 +20,16 @@ from pydantic import (
     model_validator,
 )
 
-from ..core.assessment import HardLimits
 from ..core.body import DIMENSIONS, Body, BodyValue, MeasuredPosture, dimension, resolve_readings
 from ..core.catalogue import DATUM_WORDS, QUANTITIES, TASKS, Quantity
 from ..core.choices import Hand
 from ..core.errors import FieldError
 from ..core.fit import Case, FitResult, Policy, fit, hung_on_wall
+from ..core.intake import PRECAUTIONS, person_limits
 from ..core.plain_text import check_texts
-from ..core.plans import (
-    Added,
-    OwnNumbers,
-    Plan,
-    PlanSet,
-    ResidualExcess,
-    SinglePurchase,
-    make_plans,
-)
+from ..core.plans import OwnNumbers, PlanSet, make_plans
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
-from ..core.workstation import Details, Settings, Workstation
+from ..core.workstation import ChairKind, Details, PlaceUse, Settings, Workstation
 from .case_equipment import EquipmentDocument
 from .case_parts import Length, Number, Part, maybe_mm, to_mm
 
@@ -132,9 +123,11 @@ else:
 
 
 def _upgraded(raw: Any) -> Any:
-    """A version 1 case as version 2; anything else as it is."""
-    if not isinstance(raw, dict) or raw.get("format") != OLD_FORMAT:
+    """A case of an older version as one of this; anything else as it is."""
+    if not isinstance(raw, dict) or raw.get("format") not in OLDER:
         return raw
+    if raw["format"] != OLDER[0]:
+        return {**raw, "format": FORMAT}
     policies = dict(raw.get("policies") or {})
     fingers = policies.pop("fingers_behind_knee", None)
     if isinstance(fingers, int | float):
@@ -142,23 +135,81 @@ def _upgraded(raw: Any) -> Any:
     return {**raw, "format": FORMAT, "policies": policies}
 
 
-OLD_FORMAT, FORMAT = "gentle-plumb-case-1", "gentle-plumb-case-2"
+OLDER, FORMAT = ("gentle-plumb-case-1", "gentle-plumb-case-2"), "gentle-plumb-case-3"
 
 
 _POLICY = TypeAdapter(Policy)
 
 
-class CaseDocument(Part):
-    """A case: body, equipment, what was found, footwear, lenses, hours, choices, own numbers."""
+class PlaceDocument(Part):
+    """A place one works at: how, its equipment, what was found there, own numbers, and the plan taken.
 
-    format: Literal["gentle-plumb-case-2"] = "gentle-plumb-case-2"
-    title: str = ""
-    body: BodyDocument
+    ``taken`` are the things ticked for a plan of one's own, by the keys that results give them.
+    """
+
+    use: PlaceUse = PlaceUse.BOTH
     equipment: EquipmentDocument = EquipmentDocument()
     found_seated: FoundDocument = FoundDocument()
     found_standing: FoundDocument = FoundDocument()
     own_seated: FoundDocument = FoundDocument()
     own_standing: FoundDocument = FoundDocument()
+    plan: Literal["room", "little", "lasting", "own"] = "room"
+    taken: Annotated[list[str], Field(max_length=20)] = Field(default=[])
+
+    def found(self, keyboard: float | None) -> tuple[Settings, Settings]:
+        """As found, seated and standing, with what the screens say of themselves."""
+        seated = self.found_seated.settings(keyboard)
+        said: dict[str, float | None] = {"scale": self.equipment.screen.scale}
+        for index, screen in enumerate(self.equipment.side_screens, start=2):
+            said |= screen.found(f"screen{index}")
+        return seated.over(Settings(**said)), self.found_standing.settings(keyboard)
+
+    def details(self) -> Details:
+        """The further screens."""
+        return Details(
+            side_screens=tuple(
+                one.beside(f"screen{index}")
+                for index, one in enumerate(self.equipment.side_screens, start=2)
+            )
+        )
+
+    def check_own(self, station: Workstation) -> None:
+        """An own number is to be had: raises ValueError for a seat or surface the piece can't reach."""
+        pieces = {"seat": station.chair.seat, "surface": station.desk.surface}
+        for posture, own in (("seated", self.own_seated), ("standing", self.own_standing)):
+            for key, span in pieces.items():
+                at = own.settings(None).get(key)
+                if at is not None and span is not None and not span.low <= at <= span.high:
+                    raise ValueError(
+                        f"own_{posture}.{key}: {at:g} mm is outside what the piece can do, "
+                        f"{span.low:g} to {span.high:g} mm"
+                    )
+
+    def own(self) -> OwnNumbers:
+        """The practitioner's own numbers, and what is ticked."""
+        return OwnNumbers(
+            seated=self.own_seated.settings(None),
+            standing=self.own_standing.settings(None),
+            taken=frozenset(self.taken),
+        )
+
+
+class FurtherDocument(PlaceDocument):
+    """A further place of the same body, by its name."""
+
+    name: str = ""
+
+
+class CaseDocument(PlaceDocument):
+    """A case: a body at one place or several, with footwear, lenses, hours, choices and precautions."""
+
+    format: Literal["gentle-plumb-case-3"] = "gentle-plumb-case-3"
+    title: str = ""
+    body: BodyDocument
+    places: Annotated[list[FurtherDocument], Field(max_length=3)] = Field(default=[])
+    precautions: list[str] = Field(
+        default=[], description="Precautions that hold, by identifier; they bind plans."
+    )
     shoe_seated: Length | None = None
     shoe_standing: Length | None = None
     mat: Length = 0.0
@@ -181,7 +232,6 @@ class CaseDocument(Part):
     policies: dict[str, Number | str | bool] = Field(
         default_factory=dict, description="Numbers that differ from what the choices make."
     )
-    plan: Literal["room", "little", "lasting"] = "room"
 
     @model_validator(mode="before")
     @classmethod
@@ -191,7 +241,8 @@ class CaseDocument(Part):
 
     @model_validator(mode="after")
     def _makes_a_case(self) -> CaseDocument:
-        self.case()
+        for place in (self, *self.places):
+            self.case(place)
         return self
 
     def _policy(self, made: Policy) -> Policy:
@@ -206,9 +257,10 @@ class CaseDocument(Part):
             name = str(wrong["loc"][0]) if wrong["loc"] else "value"
             raise ValueError(f"policies: {name}: {wrong['msg'].lower()}") from None
 
-    def case(self) -> Case:
-        """The case in mm."""
-        station = self.equipment.workstation()
+    def case(self, place: PlaceDocument | None = None) -> Case:
+        """The case in mm: at the main place, or at a further one."""
+        place = place or self
+        station = place.equipment.workstation()
         try:
             check_rule_set(self.choices)
             policy = self._policy(policy_of(self.choices))
@@ -223,12 +275,16 @@ class CaseDocument(Part):
             and to_mm(self.sharp_from, "sharp_from") > to_mm(self.sharp_to, "sharp_to")
         ):
             raise ValueError("sharp_from lies beyond sharp_to")
-        self._own_within(station)
+        place.check_own(station)
         tasks = set(self.hours) - set(TASKS)
         if tasks:
             raise ValueError(f"there is no task “{sorted(tasks)[0]}”; one of {', '.join(TASKS)}")
-        found = self._found_seated(station.keyboard.thickness)
-        up = self.found_standing.settings(station.keyboard.thickness)
+        unknown = set(self.precautions) - set(PRECAUTIONS)
+        if unknown:
+            raise ValueError(
+                f"precautions: there is no “{sorted(unknown)[0]}”; one of {', '.join(PRECAUTIONS)}"
+            )
+        found, up = place.found(station.keyboard.thickness)
         return Case(
             body=self.body.body(),
             workstation=hung_on_wall(station, found, up),
@@ -249,45 +305,20 @@ class CaseDocument(Part):
             settle=(maybe_mm(self.settle_by, "settle_by", -400, 400) or 0.0)
             + self.settle_steps * policy.settle_step,
             writing_hand=self.writing_hand,
-            details=Details(
-                side_screens=tuple(
-                    one.beside(f"screen{index}")
-                    for index, one in enumerate(self.equipment.side_screens, start=2)
-                )
+            details=place.details(),
+            use=place.use,
+            person=person_limits(
+                tuple(self.precautions), wheelchair=station.chair.kind == ChairKind.WHEELCHAIR
             ),
         )
 
-    def _found_seated(self, keyboard: float | None) -> Settings:
-        """As found, with what the screens say of themselves."""
-        found = self.found_seated.settings(keyboard)
-        said: dict[str, float | None] = {"scale": self.equipment.screen.scale}
-        for index, screen in enumerate(self.equipment.side_screens, start=2):
-            said |= screen.found(f"screen{index}")
-        return found.over(Settings(**said))
-
-    def _own_within(self, station: Workstation) -> None:
-        """An own number is to be had: raises ValueError for a seat or surface the piece can't reach."""
-        pieces = {"seat": station.chair.seat, "surface": station.desk.surface}
-        for posture, own in (("seated", self.own_seated), ("standing", self.own_standing)):
-            for key, span in pieces.items():
-                at = own.settings(None).get(key)
-                if at is not None and span is not None and not span.low <= at <= span.high:
-                    raise ValueError(
-                        f"own_{posture}.{key}: {at:g} mm is outside what the piece can do, "
-                        f"{span.low:g} to {span.high:g} mm"
-                    )
-
-    def own(self) -> OwnNumbers:
-        """The practitioner's own numbers."""
-        return OwnNumbers(
-            seated=self.own_seated.settings(None), standing=self.own_standing.settings(None)
-        )
-
-    def work(self, *, fixes: bool = True) -> CaseWorked:
-        """The case worked out, with the chosen plan in place; single purchases where wanted."""
-        own, case = self.own(), self.case()
+    def work(self, place: PlaceDocument | None = None, *, fixes: bool = True) -> CaseWorked:
+        """A place worked out, with the chosen plan in place; single purchases where wanted."""
+        place = place or self
+        own, case = place.own(), self.case(place)
         worked = make_plans(case, own=own, fixes=fixes)
-        chosen = worked.plan(self.plan).case
+        taken = place.plan if place.plan != "own" or own.taken else "room"
+        chosen = worked.plan(taken).case
         result = fit(chosen, overrule_seated=own.seated, overrule_standing=own.standing)
         return CaseWorked(case=chosen, result=result, worked=worked)
 
@@ -301,55 +332,6 @@ class CaseWorked:
     worked: PlanSet
 
 
-class PlanDocument(BaseModel):
-    """One plan of a result."""
-
-    id: str
-    label: str
-    added: list[Added]
-    seated: Settings
-    standing: Settings | None
-    left: list[ResidualExcess]
-    over: float
-    minutes: float | None
-    lacks: HardLimits
-    temporary: bool
-    cautions: list[str]
-
-    @classmethod
-    def of(cls, plan: Plan) -> PlanDocument:
-        """From the plan."""
-        return cls(**{name: getattr(plan, name) for name in cls.model_fields})
-
-
-class ResultDocument(BaseModel):
-    """What ``plumb fit`` prints."""
-
-    format: Literal["gentle-plumb-fit-2"] = "gentle-plumb-fit-2"
-    title: str = ""
-    plan: str = "room"
-    result: FitResult
-    plans: list[PlanDocument]
-    fixes: list[SinglePurchase]
-
-
-def result_document(case: CaseDocument) -> ResultDocument:
-    """The result of a case."""
-    made = case.work()
-    return ResultDocument(
-        title=case.title,
-        plan=case.plan,
-        result=made.result,
-        plans=[PlanDocument.of(plan) for plan in made.worked.plans],
-        fixes=list(made.worked.fixes),
-    )
-
-
 def case_schema() -> dict[str, Any]:
     """JSON Schema of a case."""
     return CaseDocument.model_json_schema()
-
-
-def result_schema() -> dict[str, Any]:
-    """JSON Schema of a result."""
-    return ResultDocument.model_json_schema(mode="serialization")

@@ -19,7 +19,7 @@ from ..core.drawing import SceneRequest, draw_scene
 from ..core.errors import FieldError
 from ..core.fit import FitResult, settings_of
 from ..core.what_if import to_jsonable
-from .case_format import CaseDocument, CaseWorked
+from .case_format import CaseDocument, CaseWorked, PlaceDocument
 from .scene_svg import scene_svg
 
 COLUMNS = (
@@ -113,13 +113,20 @@ def problems_of(error: ValidationError) -> list[str]:
 
 def brief(document: CaseDocument, number: int) -> dict[str, Any]:
     """The result of one of many: how everything is set in each plan, what is added, what is left."""
-    made = document.work(fixes=False)
+    found = {"line": number, "title": document.title, **_brief_at(document, document)}
+    if document.places:
+        found["places"] = [
+            {"name": place.name, **_brief_at(document, place)} for place in document.places
+        ]
+    return found
+
+
+def _brief_at(document: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
+    made = document.work(place, fixes=False)
     taken = made.result
     return {
-        "line": number,
-        "title": document.title,
-        "plan": document.plan,
-        "seated": to_jsonable(settings_of(taken.seated)),
+        "plan": place.plan,
+        "seated": to_jsonable(settings_of(taken.seated)) if taken.seated.possible else None,
         "standing": to_jsonable(settings_of(taken.standing)) if taken.standing.possible else None,
         "limits": [
             f"{row.posture}.{row.key}: {one.text}"

@@ -114,6 +114,7 @@ class VisitWorkup(BaseModel):
     def of(cls, workup: Workup, scene: Scene, revision: int) -> VisitWorkup:
         """From the workup."""
         result = workup.result
+        worked = result.seated if result.seated.possible else result.standing
         return cls(
             revision=revision,
             rows=workup.rows,
@@ -164,8 +165,8 @@ class VisitWorkup(BaseModel):
             why_not_standing=workup.why_not_standing,
             hours=workup.hours,
             hours_doubt=workup.hours_doubt,
-            over_found=result.seated.over_found,
-            over_set=result.seated.over_set,
+            over_found=worked.over_found,
+            over_set=worked.over_set,
             scene=scene,
         )
 

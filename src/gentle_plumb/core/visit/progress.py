@@ -31,7 +31,7 @@ class StepProgress:
 NOTES_WITHHELD = (ConsentAnswer.NOT_GIVEN, ConsentAnswer.WITHDRAWN)
 
 
-def _by_fields(step: StepId, record: Record) -> StepProgress:
+def _by_fields(step: StepId, record: Record, *, sits: bool = True) -> StepProgress:
     withheld = record[fields.ask.consent["notes"]] in NOTES_WITHHELD
     needed = [
         field
@@ -39,6 +39,7 @@ def _by_fields(step: StepId, record: Record) -> StepProgress:
         if field.step == step
         and field.needed
         and record.applies(field)
+        and (sits or not field.of_the_seat)
         and not (field.health and withheld and field.id not in fields.ask.RED_FLAG_PATHS)
     ]
     missing = [f"{field.group}: {field.label}" for field in needed if field not in record]
@@ -80,7 +81,7 @@ def progress(
     left = [row for row in order if not _is_set(record, row)]
     steps = [
         _by_fields("ask", record),
-        _by_fields("look", record),
+        _by_fields("look", record, sits=result.seated.possible),
         _measured(record, listed),
         StepProgress(
             step="work",

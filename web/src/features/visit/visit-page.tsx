@@ -134,6 +134,11 @@ function OpenVisit({
     () => (size ? { ...size, unit, mode, show: "target" as const, grips } : null),
     [size, unit, mode, grips],
   );
+  const sits = worked?.seated_possible ?? true;
+  const asked = useMemo(
+    () => (sits ? fields.fields : fields.fields.filter((field) => !field.of_the_seat)),
+    [fields, sits],
+  );
   const working = step === "work" && show === "target";
   const revision = worked?.revision ?? visit.revision;
   const isLength = useCallback(
@@ -209,7 +214,7 @@ function OpenVisit({
   const state: VisitState = {
     visit,
     catalogue: fields,
-    fields: fields.fields,
+    fields: asked,
     queue: here,
     cells,
     place,
@@ -299,7 +304,7 @@ function OpenVisit({
             mode={mode}
             show={show}
             narrow={narrow}
-            stands={step !== "work" || (worked?.standing_possible ?? true)}
+            stands={sits && (step !== "work" || (worked?.standing_possible ?? true))}
             onMode={setMode}
             onShow={chooseShow}
             onPick={pick}

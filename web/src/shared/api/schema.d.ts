@@ -1159,21 +1159,11 @@ export interface components {
         };
         /**
          * CaseDocument
-         * @description A case: body, equipment, what was found, footwear, lenses, hours, choices, own numbers.
+         * @description A case: a body at one place or several, with footwear, lenses, hours, choices and precautions.
          */
         CaseDocument: {
-            /**
-             * Format
-             * @default gentle-plumb-case-2
-             * @constant
-             */
-            format: "gentle-plumb-case-2";
-            /**
-             * Title
-             * @default
-             */
-            title: string;
-            body: components["schemas"]["BodyDocument"];
+            /** @default both */
+            use: components["schemas"]["PlaceUse"];
             /**
              * @default {
              *       "chair": {
@@ -1203,6 +1193,40 @@ export interface components {
             own_seated: components["schemas"]["FoundDocument"];
             /** @default {} */
             own_standing: components["schemas"]["FoundDocument"];
+            /**
+             * Plan
+             * @default room
+             * @enum {string}
+             */
+            plan: "room" | "little" | "lasting" | "own";
+            /**
+             * Taken
+             * @default []
+             */
+            taken: string[];
+            /**
+             * Format
+             * @default gentle-plumb-case-3
+             * @constant
+             */
+            format: "gentle-plumb-case-3";
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            body: components["schemas"]["BodyDocument"];
+            /**
+             * Places
+             * @default []
+             */
+            places: components["schemas"]["FurtherDocument"][];
+            /**
+             * Precautions
+             * @description Precautions that hold, by identifier; they bind plans.
+             * @default []
+             */
+            precautions: string[];
             /** Shoe Seated */
             shoe_seated?: (number | string) | null;
             /** Shoe Standing */
@@ -1259,12 +1283,6 @@ export interface components {
             policies?: {
                 [key: string]: number | string | boolean;
             };
-            /**
-             * Plan
-             * @default room
-             * @enum {string}
-             */
-            plan: "room" | "little" | "lasting";
         };
         /**
          * CauseView
@@ -1832,6 +1850,8 @@ export interface components {
             pair: string;
             /** Noted Only */
             noted_only: boolean;
+            /** Of The Seat */
+            of_the_seat: boolean;
         };
         /**
          * Fields
@@ -2295,6 +2315,88 @@ export interface components {
              * @description Screen 3 top, from the floor.
              */
             screen3_top?: (number | string) | null;
+        };
+        /**
+         * FurtherDocument
+         * @description A further place of the same body, by its name.
+         */
+        FurtherDocument: {
+            /** @default both */
+            use: components["schemas"]["PlaceUse"];
+            /**
+             * @default {
+             *       "chair": {
+             *         "armrests_off": false,
+             *         "armrests_turn": false,
+             *         "behind_back": 0,
+             *         "steady": true
+             *       },
+             *       "desk": {
+             *         "mouse_below": 0
+             *       },
+             *       "keyboard": {
+             *         "slope": 0,
+             *         "turned": 0
+             *       },
+             *       "screen": {},
+             *       "side_screens": [],
+             *       "items": []
+             *     }
+             */
+            equipment: components["schemas"]["EquipmentDocument"];
+            /** @default {} */
+            found_seated: components["schemas"]["FoundDocument"];
+            /** @default {} */
+            found_standing: components["schemas"]["FoundDocument"];
+            /** @default {} */
+            own_seated: components["schemas"]["FoundDocument"];
+            /** @default {} */
+            own_standing: components["schemas"]["FoundDocument"];
+            /**
+             * Plan
+             * @default room
+             * @enum {string}
+             */
+            plan: "room" | "little" | "lasting" | "own";
+            /**
+             * Taken
+             * @default []
+             */
+            taken: string[];
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+        };
+        /**
+         * FurtherResult
+         * @description A further place, by its name.
+         */
+        FurtherResult: {
+            /** @default both */
+            use: components["schemas"]["PlaceUse"];
+            /**
+             * Plan
+             * @default room
+             */
+            plan: string;
+            result: components["schemas"]["FitResult"];
+            /** Notes */
+            notes: string[];
+            /** Order */
+            order: string[];
+            /** Plans */
+            plans: components["schemas"]["PlanDocument"][];
+            /** Fixes */
+            fixes: components["schemas"]["SinglePurchase"][];
+            /** Offers */
+            offers: components["schemas"]["Offer"][];
+            /**
+             * Name
+             * @default
+             */
+            name: string;
         };
         /**
          * GazeView
@@ -3074,6 +3176,40 @@ export interface components {
             by: string | null;
             /** Text */
             text: string;
+        };
+        /**
+         * Offer
+         * @description One thing that can be ticked: what taking it, in the place of what its slot has, comes to.
+         *
+         *     ``removes`` and ``minutes`` are against the plan without it; ``left`` what stays then.
+         */
+        Offer: {
+            /** Key */
+            key: string;
+            /**
+             * Slot
+             * @enum {string}
+             */
+            slot: "seat" | "desk" | "keys" | "feet" | "screen" | "pointer" | "back" | "phone" | "paper";
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /**
+             * Price
+             * @enum {string}
+             */
+            price: "nothing" | "found" | "small" | "medium" | "large";
+            /** Temporary */
+            temporary: boolean;
+            /** Taken */
+            taken: boolean;
+            /** Removes */
+            removes: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Left */
+            left: number;
         };
         /**
          * OfferView
@@ -3970,30 +4106,43 @@ export interface components {
         };
         /**
          * ResultDocument
-         * @description What ``plumb fit`` prints.
+         * @description What ``plumb fit`` prints; notes with lengths in mm, rows in their working order.
          */
         ResultDocument: {
-            /**
-             * Format
-             * @default gentle-plumb-fit-2
-             * @constant
-             */
-            format: "gentle-plumb-fit-2";
-            /**
-             * Title
-             * @default
-             */
-            title: string;
+            /** @default both */
+            use: components["schemas"]["PlaceUse"];
             /**
              * Plan
              * @default room
              */
             plan: string;
             result: components["schemas"]["FitResult"];
+            /** Notes */
+            notes: string[];
+            /** Order */
+            order: string[];
             /** Plans */
             plans: components["schemas"]["PlanDocument"][];
             /** Fixes */
             fixes: components["schemas"]["SinglePurchase"][];
+            /** Offers */
+            offers: components["schemas"]["Offer"][];
+            /**
+             * Format
+             * @default gentle-plumb-fit-3
+             * @constant
+             */
+            format: "gentle-plumb-fit-3";
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Places
+             * @default []
+             */
+            places: components["schemas"]["FurtherResult"][];
         };
         /**
          * RhythmView

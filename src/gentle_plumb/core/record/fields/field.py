@@ -22,6 +22,10 @@ T_co = TypeVar("T_co", covariant=True)
 C = TypeVar("C", bound=Choice)
 K = TypeVar("K", bound=str)
 
+SEAT_PARTS = frozenset(
+    {"seat", "seat_slope", "seat_depth", "backrest", "lumbar", "armrest", "footrest"}
+)
+"""Parts of the drawing that belong to a seat."""
 STEPS: dict[StepId, str] = {
     "ask": "Ask",
     "look": "Look",
@@ -73,6 +77,11 @@ class Field(Generic[T_co]):
         if self.kind in ("length", "number"):
             return float(value) if not isinstance(value, str) else None  # type: ignore[return-value]  # T_co is float
         return value if isinstance(value, str) else None  # type: ignore[return-value]  # T_co is str
+
+    @property
+    def of_the_seat(self) -> bool:
+        """Whether it is about a seat and what carries the legs: nothing where one only stands."""
+        return self.step == "look" and (".chair." in self.id or self.part in SEAT_PARTS)
 
     @property
     def ends(self) -> tuple[float, float]:

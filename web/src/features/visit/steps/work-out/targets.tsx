@@ -24,6 +24,9 @@ export function moves(row: Row): boolean {
   );
 }
 
+const BOTH = ["seated", "standing"] as const;
+const STANDING = ["standing"] as const;
+
 /** Every target with its terms, its band, what the equipment makes of it. */
 export function Targets() {
   const { worked, picked, setActive, go, seek, fields, cells } = useVisitState();
@@ -40,7 +43,8 @@ export function Targets() {
   const measured = worked.steps.find((one) => one.step === "measure");
   const toMeasure = measured !== undefined && measured.done < measured.needed;
   const ranked = [...rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
-  const known = rows.some((row) => row.key === "seat" && row.target !== null);
+  const from = worked.seated_possible ? "seat" : "surface";
+  const known = rows.some((row) => row.key === from && row.target !== null);
   const steps = new Set(worked.order);
   const toSet = rows.filter((row) => moves(row) && steps.has(`${row.posture}.${row.key}`));
   const first = ranked.find((row) => toSet.includes(row));
@@ -62,8 +66,8 @@ export function Targets() {
         {known
           ? worked.hard.length
             ? "As long as that is so, degrees say little."
-            : `Degrees outside the bands, seated: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
-          : "The seat, and all that follows from it, waits for what is missing."}
+            : `Degrees outside the bands, ${worked.seated_possible ? "seated" : "standing"}: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
+          : `The ${from}, and all that follows from it, waits for what is missing.`}
       </p>
       {!known && (
         <ul className="mb-3" aria-label="Missing">
@@ -100,7 +104,7 @@ export function Targets() {
           </Button>
         </Notice>
       )}
-      {(["seated", "standing"] as const).map((posture) => (
+      {(worked.seated_possible ? BOTH : STANDING).map((posture) => (
         <section key={posture} aria-label={posture} className="mb-4">
           <h3 className="border-b border-ink pb-1 text-sm font-semibold capitalize">{posture}</h3>
           {posture === "standing" && worked.why_not_standing && (

@@ -1,0 +1,89 @@
+"""The open format of a result: what ``plumb fit`` prints for a case."""
+
+from __future__ import annotations
+
+from typing import Any, Literal
+
+from pydantic import BaseModel
+
+from ..core.assessment import HardLimits
+from ..core.fit import FitResult, notes_in, working_order
+from ..core.plans import Added, Offer, Plan, ResidualExcess, SinglePurchase, offers_of
+from ..core.workstation import PlaceUse, Settings
+from .case_format import CaseDocument, PlaceDocument
+
+
+class PlanDocument(BaseModel):
+    """One plan of a result."""
+
+    id: str
+    label: str
+    added: list[Added]
+    seated: Settings
+    standing: Settings | None
+    left: list[ResidualExcess]
+    over: float
+    minutes: float | None
+    lacks: HardLimits
+    temporary: bool
+    cautions: list[str]
+
+    @classmethod
+    def of(cls, plan: Plan) -> PlanDocument:
+        """From the plan."""
+        return cls(**{name: getattr(plan, name) for name in cls.model_fields})
+
+
+class PlaceResult(BaseModel):
+    """One place worked out: the chosen plan's fit, every plan, purchases, and what can be ticked."""
+
+    use: PlaceUse = PlaceUse.BOTH
+    plan: str = "room"
+    result: FitResult
+    notes: list[str]
+    order: list[str]
+    plans: list[PlanDocument]
+    fixes: list[SinglePurchase]
+    offers: list[Offer]
+
+
+class FurtherResult(PlaceResult):
+    """A further place, by its name."""
+
+    name: str = ""
+
+
+class ResultDocument(PlaceResult):
+    """What ``plumb fit`` prints; notes with lengths in mm, rows in their working order."""
+
+    format: Literal["gentle-plumb-fit-3"] = "gentle-plumb-fit-3"
+    title: str = ""
+    places: list[FurtherResult] = []
+
+
+def result_document(case: CaseDocument) -> ResultDocument:
+    """The result of a case."""
+    return ResultDocument(
+        title=case.title,
+        places=[FurtherResult(name=place.name, **_result_at(case, place)) for place in case.places],
+        **_result_at(case, case),
+    )
+
+
+def _result_at(case: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
+    made = case.work(place)
+    return {
+        "use": place.use,
+        "plan": place.plan,
+        "result": made.result,
+        "notes": list(notes_in(made.case, made.result, "mm")),
+        "order": [f"{row.posture}.{row.key}" for row in working_order(made.case, made.result)],
+        "plans": [PlanDocument.of(plan) for plan in made.worked.plans],
+        "fixes": list(made.worked.fixes),
+        "offers": list(offers_of(case.case(place), own=place.own())),
+    }
+
+
+def result_schema() -> dict[str, Any]:
+    """JSON Schema of a result."""
+    return ResultDocument.model_json_schema(mode="serialization")
