@@ -6,6 +6,7 @@ from pathlib import Path
 
 import pytest
 
+from gentle_plumb.core.body import Body, BodyValue
 from gentle_plumb.core.fit import Policy, fit, hung_on_wall, working_order
 from gentle_plumb.core.fit.screen_places import place_screens
 from gentle_plumb.core.plans import make_plans
@@ -225,3 +226,18 @@ def test_a_screen_used_almost_as_much_as_the_main_one_counts_as_equal():
         placed = place_screens(case, 625)
         assert placed[1].seam is seam
         assert fit(case).row("seated", "screen2_bearing").target == pytest.approx(placed[1].bearing)
+
+
+# ---- little known --------------------------------------------------------------------------
+
+
+def test_from_stature_alone_there_are_targets_with_their_honest_width():
+    """Popliteal 27 * 0.6 = 16.2, and so on; what stature does not tell asks for the tape."""
+    tall = Body(values={"stature": BodyValue(mm=1850, sd_mm=3, source="measured")}, sex="female")
+    result = fit(replace(usual_case(), body=tall))
+    seat, up = result.row("seated", "seat"), result.row("standing", "surface")
+    assert seat.sd == pytest.approx(16.2)
+    assert up.target is not None
+    assert up.estimated == ("elbow_height_standing",)
+    assert up.sd > 10
+    assert "needs the tape" in result.row("seated", "surface").reason

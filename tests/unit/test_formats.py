@@ -55,8 +55,8 @@ def test_examples_keep_to_their_schemas(case):
         )
 
 
-def test_there_are_the_four_worked_examples():
-    assert len(EXAMPLES) == 4
+def test_there_are_the_five_worked_examples():
+    assert len(EXAMPLES) == 5
     fixed = json.loads((FORMATS / "examples" / "fixed-desk.result.json").read_text("utf-8"))
     seat = next(row for row in fixed["result"]["seated"]["rows"] if row["key"] == "seat")
     assert seat["limits"][0]["text"] == "chair stops at 510 mm, 54 mm lower than its target"
@@ -72,7 +72,7 @@ def test_the_command_prints_json_and_a_table():
     )
     assert "chair stops at 510 mm, 54 mm lower than its target" in table.stdout
     plain = plumb_fit(FIXED)
-    assert json.loads(plain.stdout)["format"] == "gentle-plumb-fit-2"
+    assert json.loads(plain.stdout)["format"] == "gentle-plumb-fit-3"
     assert plumb_fit("-", text=FIXED.read_text("utf-8")).stdout == plain.stdout
 
 
@@ -118,7 +118,7 @@ def test_a_case_of_the_first_version_is_still_read():
     answers = [json.loads(plumb_fit("-", text=json.dumps(one)).stdout) for one in (old, gap)]
     assert answers[0] == answers[1]
     later = plumb_fit("-", text=json.dumps({**new, "format": "gentle-plumb-case-9"}))
-    assert (later.exit_code, "gentle-plumb-case-2" in later.stdout) == (2, True)
+    assert (later.exit_code, "gentle-plumb-case-3" in later.stdout) == (2, True)
 
 
 def test_a_case_holds_every_kind_of_equipment_choices_and_own_numbers():

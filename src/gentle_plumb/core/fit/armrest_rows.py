@@ -97,7 +97,7 @@ def armrest_gap_row(case: Case) -> FitRow:
     chair, found = case.workstation.chair, case.found_seated.armrest_gap
     if case.own_seat:
         return row_by_reason(subject, found, PART_OF_WHEELCHAIR)
-    if chair.armrests in (None, ArmrestKind.NONE):
+    if chair.armrests == ArmrestKind.NONE:
         return row_by_reason(subject, found, say("armrest.none"))
     if case.policy.armrest_use == "off":
         return row_by_reason(subject, found, say("armrest.unused"))
