@@ -241,3 +241,9 @@ def test_from_stature_alone_there_are_targets_with_their_honest_width():
     assert up.estimated == ("elbow_height_standing",)
     assert up.sd > 10
     assert "needs the tape" in result.row("seated", "surface").reason
+
+
+def test_a_central_pointer_needs_no_arm_to_have_its_place():
+    bare = Body(values={"stature": BodyValue(mm=1600, sd_mm=20, source="measured")}, sex="female")
+    case = at(replace(usual_case(), body=bare), mouse=Mouse(kind="central"))
+    assert fit(case).row("seated", "mouse").setting == 0

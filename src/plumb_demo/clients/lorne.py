@@ -6,6 +6,33 @@ from ..people import NO_FLAGS, DemoClient, DemoPhoto
 from ..photographs import Angles
 from .shared import AGREED, AT_HOME, aches, from_shelf, habit, room
 
+WORKTOP = {
+    "place.main.name": "Kitchen table",
+    "place.main.use": "sit",
+    "place.2.name": "Kitchen worktop",
+    "place.2.use": "stand",
+    **{
+        f"place.2.{path}": typed
+        for path, typed in {
+            "look.desk.kind": "counter",
+            "look.desk.thickness": "4",
+            "look.desk.depth": "60",
+            "look.found.surface": "91",
+            "look.found_standing.surface": "91",
+            "look.keyboard.kind": "compact",
+            "look.keyboard.thickness": "18 mm",
+            "look.screen.kind": "laptop",
+            "look.screen.keys": "own",
+            "look.support.ream": "no",
+            "look.support.box": "no",
+            "look.support.book": "yes",
+            "look.support.book.height": "3",
+            "look.support.book.count": "4",
+        }.items()
+    },
+}
+"""Where she stands with the laptop while the kettle boils, and for calls."""
+
 LORNE = DemoClient(
     name="Pia Lorne",
     sex="female",
@@ -39,6 +66,7 @@ LORNE = DemoClient(
         "look.found.mouse": "29",
         "pace.rhythm": "up_every_30",
     }
+    | WORKTOP
     | aches("low_back", 5, "most_days", "Since working at home", "Walking")
     | habit("legs_crossed", "often", "right")
     | habit("back_free", "nearly_always")

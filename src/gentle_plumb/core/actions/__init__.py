@@ -1,7 +1,8 @@
 """What is to be done: one list for Set, plans, papers and the card."""
 
 from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, When, Who
-from .collect import ActionSources, actions_of
+from .collect import actions_of
+from .sources import ActionSources
 
 __all__ = [
     "KINDS",

@@ -5,19 +5,17 @@ Set's steps, the plan's pieces, the report's list and the card are these same ac
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from collections.abc import Iterable
 
 from ..catalogue import QUANTITIES, MechanismId, Quantity
 from ..findings import Finding
 from ..fit import FitRow
-from ..observation import Technique
 from ..plans import Added
 from ..record.fields.settings import ActionAnswer
 from ..visit import RaisedRedFlag
 from ..words import say
-from ..workstation import Settings
 from .action import KINDS, Action, ActionState, When, Who
+from .sources import ActionSources
 
 STATES: dict[ActionAnswer, ActionState] = {ActionAnswer.DONE: "done", ActionAnswer.LATER: "later"}
 DONE_MM, DONE_DEG = 5.0, 2.0
@@ -34,25 +32,6 @@ ADDED_FOR: dict[str, tuple[MechanismId, ...]] = {
     "paper": ("phone_paper",),
 }
 """Which mechanisms an addition in each slot is for."""
-
-
-@dataclass(frozen=True, kw_only=True)
-class ActionSources:
-    """What actions are collected from.
-
-    ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan
-    adds; ``techniques`` what is worth saying of how things are used; ``turns`` the ways to have a laptop alone, by
-    identifier, in words; ``said`` the practitioner's answer to an action, by its identifier in the record.
-    """
-
-    order: Sequence[FitRow]
-    left: tuple[Settings, Settings]
-    added: Sequence[Added]
-    findings: Sequence[Finding]
-    red_flags: Sequence[RaisedRedFlag]
-    said: Mapping[str, ActionAnswer]
-    techniques: Sequence[Technique] = ()
-    turns: Sequence[tuple[str, str]] = ()
 
 
 def actions_of(sources: ActionSources) -> tuple[Action, ...]:
@@ -109,7 +88,7 @@ def _settings(sources: ActionSources) -> list[Action]:
                 who="practitioner",
                 when="today",
                 what=_what(row),
-                does=(row.reason or "" if row.remedy else row.note) if aim is not None else "",
+                does=_beside(sources, row) if aim is not None else "",
                 quantity=row.key,
                 posture=row.posture,
                 from_value=row.found,
@@ -128,6 +107,26 @@ def _what(row: FitRow) -> str:
     if row.setting is not None:
         return quantity.label
     return row.reason if row.remedy and row.reason else _by_eye(quantity)
+
+
+CARRIED_BY: dict[str, str] = {
+    "footrest": "feet",
+    "screen_top": "screen",
+    "surface": "keys",
+    "lumbar": "back",
+    "seat": "seat",
+}
+"""Which slot's addition carries a thing that is set."""
+
+
+def _beside(sources: ActionSources, row: FitRow) -> str:
+    """Return what is said beside a setting: why, how, and what of the room it stands on."""
+    said = [row.reason or "" if row.remedy else row.note]
+    for one in sources.added:
+        here = one.slot == CARRIED_BY.get(row.key) and one.price in ("nothing", "found")
+        if here and not (row.posture == "seated" and one.id.endswith("_standing")):
+            said.append(say("setting.with", what=one.label))
+    return " ".join(part for part in said if part)
 
 
 def _is_set(left: float | None, aim: float | None, near: float) -> bool:

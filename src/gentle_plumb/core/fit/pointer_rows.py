@@ -63,7 +63,7 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
     )
     if row.target is None:
         return row
-    over = row.target - widest(case.body)
+    over = 0.0 if central else row.target - widest(case.body)
     limits = [limit(row.key, "keyboard", "wide", row.target, -over)] if over > SAME_MM else []
     low = case.workstation.desk.mouse_below
     if low > SAME_MM:

@@ -64,7 +64,9 @@ def seat_row(
         source="house-relief",
         why="The desk can't move, so the hands set the seat height and the feet are supported."
         if by_hands
-        else "Feet flat, thighs level.",
+        else "Feet flat, thighs level."
+        if not case.policy.thigh_slope
+        else f"Feet flat, thighs falling to the knee by {case.policy.thigh_slope:g}°.",
     )
 
     def terms(body: Body) -> Sequence[Term]:

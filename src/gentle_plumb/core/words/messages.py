@@ -21,6 +21,7 @@ ENGLISH: dict[str, str] = {
     "setting.move": "{verb} by {by} to {to}.",
     "setting.stays": "It stays at {to}: nothing here moves it nearer to its target.",
     "setting.by_eye": "{label}, by eye: {check}",
+    "setting.with": "With: {what}.",
     "setting.done": "Done: set to {at}, {how}.",
     "setting.follows": "It follows the piece it is joined to.",
     "setting.deeper": "A deeper desk, an arm behind it, or keys on a tray: {by} are lacking.",
@@ -84,7 +85,7 @@ ENGLISH: dict[str, str] = {
     "limit.shallow": "desk is {at} deep, {apart} short: screen or keys give way",
     "limit.wide": "keyboard reaches out to {at}, {apart} beyond the arm's band",
     "limit.inside": "at {at}, {side}: inside its band, not on its end",
-    "limit.choice": "at {at} all joints together pay least, {side}",
+    "limit.choice": "at {at} the whole body is served best, {side}",
     # the chair
     "seat_depth.before_insert": "Before what lies behind the back.",
     "comfort.no_back": "No back to lean on",

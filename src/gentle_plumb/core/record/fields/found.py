@@ -23,13 +23,6 @@ seat = _at.quantity(
     needed=True,
     help="Floor to the seat under the sitting bones, with the client seated.",
 )
-seat_slope = _at.quantity(
-    QUANTITIES["seat_slope"],
-    "Seat tilt",
-    part="seat_slope",
-    when=_chair.kind.open_or(ChairKind.TASK, ChairKind.OTHER),
-    help="Front edge lower than the back is positive.",
-)
 seat_depth = _at.quantity(
     QUANTITIES["seat_depth"],
     "Seat depth",
@@ -55,6 +48,13 @@ armrest_gap = _at.quantity(
     part="armrest",
     when=_with_arms,
     help="Inner edge to inner edge.",
+)
+seat_slope = _at.quantity(
+    QUANTITIES["seat_slope"],
+    "Seat tilt",
+    part="seat_slope",
+    when=_chair.kind.open_or(ChairKind.TASK, ChairKind.OTHER),
+    help="Front edge lower than the back is positive.",
 )
 footrest = _at.quantity(
     QUANTITIES["footrest"],

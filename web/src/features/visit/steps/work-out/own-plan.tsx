@@ -17,6 +17,13 @@ export function useOwnPlan() {
   };
 }
 
+/** What is ticked, with one thing more in the place of what its slot has. */
+export function tickedWith(offers: readonly Offer[], key: string): string[] {
+  const slot = offers.find((one) => one.key === key)?.slot;
+  const others = offers.filter((one) => one.taken && one.slot !== slot);
+  return [...others.map((one) => one.key), key];
+}
+
 /** Everything that can be added, slot by slot: tick, swap, combine. */
 export function OwnPlan() {
   const { fields, worked, readOnly } = useVisitState();
@@ -24,10 +31,9 @@ export function OwnPlan() {
   const offers = worked?.offers ?? [];
   const budget = fields.find((one) => one.id === fieldId("work.budget"));
   const slots = [...new Set(offers.map((one) => one.slot))];
-  const taken = offers.filter((one) => one.taken);
   const tick = (offer: Offer) => {
-    const others = taken.filter((one) => one.slot !== offer.slot).map((one) => one.key);
-    take(offer.taken ? others : [...others, offer.key]);
+    const ticked = tickedWith(offers, offer.key);
+    take(offer.taken ? ticked.filter((key) => key !== offer.key) : ticked);
   };
   if (!offers.length) return null;
   return (

@@ -6,13 +6,15 @@ import { Notice } from "@/shared/ui/notice";
 import { Lines } from "../../lines";
 import { useVisitState } from "../../visit-context";
 import { useWhatIf } from "../../what-if/use-what-if";
-import { OwnPlan, useOwnPlan } from "./own-plan";
+import { OwnPlan, tickedWith, useOwnPlan } from "./own-plan";
 
 type Plan = Schemas["PlanView"];
 
 /** Three plans with what each leaves over, single purchases, what moves, and stacks. */
 export function Plans() {
-  const { worked } = useVisitState();
+  const { worked, readOnly } = useVisitState();
+  const take = useOwnPlan();
+  const mine = worked?.offers.filter((one) => one.taken).map((one) => one.key) ?? [];
   const trial = useWhatIf();
   const plans = trial.tried?.plans.length ? trial.tried.plans : worked?.plans;
   const fixes = trial.tried?.plans.length ? trial.tried.fixes : worked?.fixes;
@@ -50,6 +52,11 @@ export function Plans() {
                 <span className="figures text-right">
                   <b>−{fix.removes}</b>
                   <span className="block text-sm text-soft">{fix.left} left</span>
+                  {!readOnly && mine.every((key) => key !== fix.id) && (
+                    <Button look="quiet" onClick={() => take(tickedWith(worked.offers, fix.id))}>
+                      Take it
+                    </Button>
+                  )}
                 </span>
               </li>
             ))}

@@ -1,0 +1,33 @@
+"""What actions are collected from."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from ..findings import Finding
+from ..fit import FitRow
+from ..observation import Technique
+from ..plans import Added
+from ..record.fields.settings import ActionAnswer
+from ..visit import RaisedRedFlag
+from ..workstation import Settings
+
+
+@dataclass(frozen=True, kw_only=True)
+class ActionSources:
+    """What actions are collected from.
+
+    ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan
+    adds; ``techniques`` what is worth saying of how things are used; ``turns`` the ways to have a laptop alone, by
+    identifier, in words; ``said`` the practitioner's answer to an action, by its identifier in the record.
+    """
+
+    order: Sequence[FitRow]
+    left: tuple[Settings, Settings]
+    added: Sequence[Added]
+    findings: Sequence[Finding]
+    red_flags: Sequence[RaisedRedFlag]
+    said: Mapping[str, ActionAnswer]
+    techniques: Sequence[Technique] = ()
+    turns: Sequence[tuple[str, str]] = ()
