@@ -210,7 +210,8 @@ def _visit(
     if "report" in steps:
         typed["report.follow_up"] = (practice.day(then()) + timedelta(days=28)).isoformat()
     for path, text in typed.items():
-        if (path.split(".")[0] in steps or path.startswith("work.")) and text:
+        there = path.startswith("place.") and "look" in steps
+        if (path.split(".")[0] in steps or path.startswith("work.") or there) and text:
             typist.type(path, text)
     photos = PhotoService(records, PillowImageProcessor(), then)
     for index, shot in enumerate(client.photos if "look" in steps else ()):
