@@ -118,3 +118,14 @@ def test_a_place_there_is_not_and_photographs_of_one_are_no_field():
         with pytest.raises(UnknownName):
             field_of(path)
     assert [one.id for one in places_of(Record({"place.3.use": "both"}))] == ["main", "3"]
+
+
+def test_a_laptop_on_a_worktop_that_is_too_low_stands_on_books():
+    """Mean woman, keys at 977.9 + 20 less her laptop's 20 at 880: three books of 30 are 8 mm short."""
+    book = Item(id="book", label="Book", thickness=30, count=4, uses=frozenset({"laptop"}))
+    case = usual_case(surface=(880,), kind="laptop")
+    station = replace(case.workstation, items=(book,))
+    room = make_plans(replace(case, use=PlaceUse.STAND, workstation=station)).plan("room")
+    assert [(one.id, one.height) for one in room.added] == [("laptop_stack", 90)]
+    assert room.standing.surface == pytest.approx(970)
+    assert room.standing.screen_top - room.standing.surface == pytest.approx(20 + 20 + 210)

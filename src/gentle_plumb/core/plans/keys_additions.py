@@ -19,10 +19,12 @@ NEAREST_STACKS = 2
 def keys_additions(case: Case, tier: Tier) -> list[Addition]:
     """What raises the keys, or frees them from a laptop's picture."""
     if case.workstation.screen.kind != ScreenKind.LAPTOP:
-        return _stacks(case, tier)
+        return _stacks(case, tier, "keys", "keyboard and mouse")
+    stacks = _stacks(case, tier, "laptop", "the laptop")
     if tier == "room":
-        return []
+        return stacks
     return [
+        *stacks,
         Addition(
             id="laptop_apart",
             slot="keys",
@@ -30,24 +32,24 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
             does="separates screen and keyboard",
             label="Laptop stand, with separate keyboard and mouse",
             apply=separate_keys(LAPTOP_STAND),
-        )
+        ),
     ]
 
 
-def _stacks(case: Case, tier: Tier) -> list[Addition]:
-    """Stacks under keyboard and mouse, where what they lie on ends under the hands."""
+def _stacks(case: Case, tier: Tier, use: str, what: str) -> list[Addition]:
+    """Stacks under what is typed on, where that lies under the hands."""
     lift = _lacking(case)
     if tier == "lasting" or lift is None or lift <= LEAST_LIFT_MM:
         return []
-    found = stacks_of(case.workstation.items, "keys")
+    found = stacks_of(case.workstation.items, use)
     found.sort(key=lambda one: (abs(one.height - lift), one.count))
     return [
         Addition(
-            id="keys_stack",
+            id=f"{use}_stack",
             slot="keys",
-            label=f"{one.text} under keyboard and mouse",
+            label=f"{one.text} under {what}",
             price="nothing",
-            does="raises keyboard and mouse",
+            does=f"raises {what}",
             temporary=True,
             items=one.items,
             height=one.height,

@@ -66,7 +66,7 @@ ENGLISH: dict[str, str] = {
     "desk.key": ", saved on key {key}",
     # several places
     "places.move": "{label}: {low} sitting at {sits}, {high} standing at {stands}.",
-    "places.laptop": "Carry the laptop over, and put it on what it stands on there.",
+    "places.laptop": "Carry the laptop over.",
     "places.number": "Place {number}",
     # limits
     "limit.stops": "{piece} stops at {at}, {side}",
