@@ -34,6 +34,7 @@ VISITS = {
     "pace": ("Odile", "pace"),
     "report": ("Odile", "report"),
     "plans": ("Yara", "work"),
+    "places": ("Pia", "set"),
     "trying": ("Odile", "work"),
 }
 PARTS = {
@@ -69,6 +70,10 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
             page.locator("[data-point=ear]").focus()
         if name == "findings":
             page.get_by_role("button", name="Elbow away from the side").click()
+        if name == "places":
+            page.get_by_role("button", name="Kitchen worktop").click()
+        if name == "plans":
+            page.get_by_role("heading", name="Build your own plan").scroll_into_view_if_needed()
         if name == "measure":
             page.get_by_role("button", name="doubtful: Elbow-fingertip length").click()
         if name == "trying":
@@ -100,7 +105,7 @@ def main() -> None:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         visits = sign_in(page)
-        for name in ("today", "clients", "shelf", "measuring", "rules", "people"):
+        for name in ("today", "shelf", "measuring", "rules", "people"):
             page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
             title = "House rules" if name == "rules" else name.title()
             page.get_by_role("heading", name=title).wait_for()
