@@ -87,6 +87,19 @@ def test_a_platform_that_carries_its_screen_takes_it_along():
         assert over == pytest.approx(540)
 
 
+def test_the_settle_in_test_overrules_what_the_pictures_size_asks_for():
+    worked = WORKED["settle_in"]
+    case = usual_case()
+    wide = at(case, screen=replace(case.workstation.screen, width=900.0))
+    for made, settle, target in (
+        (case, 0, worked["fingertips"]),
+        (wide, 0, worked["wide"]),
+        (wide, -100, worked["after_test"]),
+    ):
+        row = fit(replace(made, settle=settle)).row("seated", "distance")
+        assert row.target == pytest.approx(target, abs=0.1)
+
+
 # ---- armrests ------------------------------------------------------------------------------
 
 

@@ -12,7 +12,7 @@ from gentle_plumb.core.plans import (
     offers_of,
     total_price,
 )
-from gentle_plumb.core.presentation import Money, plan_views
+from gentle_plumb.core.presentation import Money, offer_views, plan_views
 from gentle_plumb.core.workstation import Item
 from strategies import usual_case
 
@@ -87,3 +87,18 @@ def test_a_plan_says_its_sum_and_how_far_that_is_over_the_budget(prices, cost, o
 def test_what_costs_nothing_counts_for_nothing():
     assert total_price(["nothing", "found"], Prices(small=60)).sum == 0
     assert total_price(["large"], Prices(small=60)).sum is None
+
+
+def test_what_is_offered_in_a_range_says_it_in_the_practices_unit():
+    case = fixed_desk()
+    worked = make_plans(case, own=own("footrest"))
+    for unit, said in (
+        ("cm", "Footrest, 6.0 to 15.0\u00a0cm"),
+        ("mm", "Footrest, 60 to 150\u00a0mm"),
+    ):
+        plans, _ = plan_views(worked, unit)
+        assert [one.label for one in plans[-1].added] == [said]
+        offers = offer_views(offers_of(case), unit)
+        assert said in {one.label for one in offers}
+    inches = next(one for one in offer_views(offers_of(case), "in") if one.key == "footrest")
+    assert (inches.label, inches.price) == ("Footrest, 2.36 to 5.91 in", "small")

@@ -1,6 +1,8 @@
 """Several places in one visit: one body, each place with its own pieces and targets."""
 
+import json
 from dataclasses import replace
+from pathlib import Path
 
 import pytest
 
@@ -15,6 +17,8 @@ from gentle_plumb.core.workstation import Item, PlaceUse
 from plumb_demo.load import full_visit
 from strategies import mean_body, usual_case
 
+WORKED = json.loads((Path(__file__).parents[1] / "reference" / "worked_cases.json").read_text())
+COUNTER_TOO_LOW = WORKED["counter_too_low"]
 COUNTER = {
     "place.main.name": "Desk in the office",
     "place.main.use": "sit",
@@ -78,7 +82,6 @@ def test_where_one_only_sits_no_standing_is_planned_though_the_desk_moves():
 
 
 def test_keys_on_a_counter_that_is_too_low_get_a_stack():
-    """Mean woman, home row standing 997.9 - 20 = 977.9; counter 880: two reams lack nothing but 2 mm."""
     case = usual_case(surface=(880,))
     ream = Item(id="ream", label="Ream", thickness=50, count=3, uses=frozenset({"keys"}))
     counter = replace(case.workstation.desk, form="counter")
@@ -86,8 +89,10 @@ def test_keys_on_a_counter_that_is_too_low_get_a_stack():
     case = replace(case, use=PlaceUse.STAND, workstation=station)
     assert fit(case).standing.joint("wrist").over > 10
     room = make_plans(case).plan("room")
-    assert [(one.id, one.height) for one in room.added] == [("keys_stack", 100)]
-    assert room.standing.surface == pytest.approx(980)
+    assert [(one.id, one.height) for one in room.added] == [
+        ("keys_stack", COUNTER_TOO_LOW["stack"])
+    ]
+    assert room.standing.surface == pytest.approx(COUNTER_TOO_LOW["surface"])
     assert [one.id for one in make_plans(case).plan("lasting").added] == ["sit_stand"]
     assert not {"footrest", "seat_cushion", "task_chair"} & {
         one.id for one in make_plans(case).fixes
@@ -121,11 +126,12 @@ def test_a_place_there_is_not_and_photographs_of_one_are_no_field():
 
 
 def test_a_laptop_on_a_worktop_that_is_too_low_stands_on_books():
-    """Mean woman, keys at 977.9 + 20 less her laptop's 20 at 880: three books of 30 are 8 mm short."""
     book = Item(id="book", label="Book", thickness=30, count=4, uses=frozenset({"laptop"}))
     case = usual_case(surface=(880,), kind="laptop")
     station = replace(case.workstation, items=(book,))
     room = make_plans(replace(case, use=PlaceUse.STAND, workstation=station)).plan("room")
-    assert [(one.id, one.height) for one in room.added] == [("laptop_stack", 90)]
-    assert room.standing.surface == pytest.approx(970)
+    assert [(one.id, one.height) for one in room.added] == [
+        ("laptop_stack", COUNTER_TOO_LOW["books"])
+    ]
+    assert room.standing.surface == pytest.approx(COUNTER_TOO_LOW["laptop_surface"])
     assert room.standing.screen_top - room.standing.surface == pytest.approx(20 + 20 + 210)

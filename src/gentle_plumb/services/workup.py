@@ -290,7 +290,7 @@ def work_up(
         plan=through.plan,
         plans=offered[0],
         fixes=offered[1],
-        offers=offer_views(through.offers(), through.given.money) if plans else [],
+        offers=offer_views(through.offers(), unit, through.given.money) if plans else [],
         moves=move_views(result.moves, unit),
         zones=zone_views(case),
         laptop=laptop_views(case, unit),

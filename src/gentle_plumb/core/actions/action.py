@@ -53,6 +53,8 @@ class Action:
         What is done, in the program's words where no quantity is set: a label, or an instruction.
     quantity, posture : str
         For ``set``: what is set, and in which posture; ``from_value``, ``to_value`` in its unit.
+    ends : tuple of float or None
+        The range that what is added is offered in, mm.
     price : str or None
         Price class of what is added.
     does : str
@@ -79,6 +81,7 @@ class Action:
     posture: Posture = "seated"
     from_value: float | None = None
     to_value: float | None = None
+    ends: tuple[float, float] | None = None
     price: Price | None = None
     does: str = ""
     temporary: bool = False

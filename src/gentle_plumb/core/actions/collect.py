@@ -153,6 +153,7 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         when="today" if here else "before_follow_up",
         what=one.label,
         to_value=one.height,
+        ends=(one.span.low, one.span.high) if one.span is not None else None,
         price=one.price,
         does=one.does,
         temporary=one.temporary,

@@ -21,12 +21,13 @@ from .plan import (
 )
 from .planner import added_by
 from .plans import make_plans, one_plan
-from .prices import Prices, Total, total_price
+from .prices import PAID, Prices, Total, total_price
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 from .stacks import STACK_WARNING, Stack, StackAnswer, best_stack, stacks_of
 
 __all__ = [
+    "PAID",
     "PRICES",
     "PRICE_LABELS",
     "RISERS_WARNING",

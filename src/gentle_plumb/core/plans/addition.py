@@ -6,7 +6,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Literal
 
-from ..workstation import Workstation
+from ..workstation import Span, Workstation
 
 Price = Literal["nothing", "found", "small", "medium", "large"]
 Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone", "paper"]
@@ -27,7 +27,10 @@ CUSHION_PRICE: Price = "small"
 
 @dataclass(frozen=True, kw_only=True)
 class Addition:
-    """One thing added: its slot, price, whether it is temporary, and what it does to the pieces."""
+    """One thing added: its slot, price, whether it is temporary, and what it does to the pieces.
+
+    ``height`` and ``sd`` are those of what has one height, ``span`` the range of what is offered in one, mm.
+    """
 
     id: str
     slot: Slot
@@ -38,4 +41,5 @@ class Addition:
     items: tuple[tuple[str, int], ...] = ()
     height: float | None = None
     sd: float = 0.0
+    span: Span | None = None
     apply: Callable[[Workstation], Workstation] = field(compare=False, repr=False)

@@ -12,6 +12,8 @@ from ..fit import Case
 from ..workstation import KeyboardKind, PointerKind, ScreenKind, Span, UnderDesk
 from .addition import Addition
 from .alterations import (
+    RISERS,
+    SIT_STAND,
     add_foot_support,
     add_tray,
     change_mouse_hand,
@@ -54,7 +56,8 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="risers",
                 slot="desk",
-                label="Desk risers, 3 to 12 cm",
+                label="Desk risers",
+                span=RISERS,
                 price="small",
                 does="raises the desk",
                 apply=stand_on_risers,
@@ -77,7 +80,8 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 Addition(
                     id="sit_stand",
                     slot="desk",
-                    label="Sit-stand desk, 62 to 127 cm",
+                    label="Sit-stand desk",
+                    span=SIT_STAND,
                     price="large",
                     does="brings the surface to the hands",
                     apply=replace_desk,

@@ -24,7 +24,8 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
             Addition(
                 id="footrest",
                 slot="feet",
-                label="Footrest, 6 to 15 cm",
+                label="Footrest",
+                span=FOOTREST,
                 price="small",
                 does="supports the feet",
                 apply=add_foot_support(FOOTREST),

@@ -52,6 +52,8 @@ def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]
                     removes=rest[0] - over,
                     minutes=less(rest[1], minutes),
                     left=over,
+                    height=one.height,
+                    span=one.span,
                 )
             )
         mine.sort(key=lambda one: (not one.taken, -one.removes, PRICES[one.price]))

@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 
 from ..catalogue import Tier
 from ..fit import Case
+from ..workstation import Span
 from .addition import Addition, Price, Slot
 from .addition_set import AdditionSet, with_additions
 from .additions import desk_additions, pointer_additions
@@ -128,3 +129,5 @@ class Offer:
     removes: float
     minutes: float | None
     left: float
+    height: float | None = None
+    span: Span | None = None

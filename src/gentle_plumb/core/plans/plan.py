@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from ..assessment import HardLimits, strain_minutes
 from ..catalogue import JOINTS, Tier
 from ..fit import UNREACHABLE_DEG, AimedSettings, Case, Joint, Posture
-from ..workstation import Settings
+from ..workstation import Settings, Span
 from .addition import Price, Slot
 from .addition_set import AdditionSet
 from .comfort import discomforts_of
@@ -49,6 +49,7 @@ class Added:
     minutes: float | None
     height: float | None = None
     sd: float = 0.0
+    span: Span | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -87,6 +88,7 @@ class SinglePurchase:
     left: float
     mends: bool = False
     lacks: HardLimits = HardLimits()
+    span: Span | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -89,6 +89,7 @@ def _added(one: Addition, removes: float, minutes: float | None) -> Added:
         minutes=minutes,
         height=one.height,
         sd=one.sd,
+        span=one.span,
     )
 
 

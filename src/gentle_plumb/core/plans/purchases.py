@@ -67,6 +67,7 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
                     left=over,
                     mends=mends,
                     lacks=lacks,
+                    span=one.span,
                 )
             )
     return tuple(

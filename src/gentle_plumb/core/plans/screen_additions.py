@@ -49,7 +49,8 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             Addition(
                 id="screen_riser",
                 slot="screen",
-                label="Screen riser, 5 to 15 cm",
+                label="Screen riser",
+                span=SCREEN_RISER,
                 price="small",
                 does="raises the screen",
                 apply=lift_picture(SCREEN_RISER),

@@ -57,7 +57,7 @@ def _cushions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="seat_cushion",
                 slot="seat",
-                label="Firm seat cushion, 4 cm",
+                label="Firm seat cushion",
                 price=CUSHION_PRICE,
                 does="raises the seat",
                 height=CUSHION_MM,
@@ -102,7 +102,8 @@ def _chair(
     return Addition(
         id=id,
         slot="seat",
-        label=f"{name}, {seat.low / 10:.0f} to {seat.high / 10:.0f} cm",
+        label=name,
+        span=seat,
         price="medium",
         does=does,
         apply=replace_chair(seat, depth, ring=ring),

@@ -13,7 +13,7 @@ from ..fit import TAPE_MM, Posture
 from ..plans import PRICE_LABELS
 from ..record.fields.work import Severity
 from ..units import LengthUnit
-from ..words import say_amount
+from ..words import say_addition, say_amount
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -81,7 +81,7 @@ def action_text(action: Action, unit: LengthUnit) -> str:
         height = ""
         if action.to_value:
             height = f", {say_amount(QUANTITIES['footrest'], action.to_value, unit)}"
-        return f"{action.what}{height}: {action.does}."
+        return f"{say_addition(action.what, action.ends, unit)}{height}: {action.does}."
     return action.what
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..plans import PRICE_LABELS, Prices, Total
+from ..plans import PAID, PRICE_LABELS, Price, Prices, Total
 from ..units import NO_BREAK
 from ..words import say
 
@@ -22,6 +22,12 @@ class Money:
 
 
 NO_MONEY = Money()
+
+
+def price_text(price: Price, money: Money) -> str:
+    """Return what one thing costs: the practice's sum, or its class."""
+    sum_ = money.prices.of(price) if price in PAID else None
+    return PRICE_LABELS[price] if sum_ is None else money.said(sum_)
 
 
 def cost_text(total: Total, money: Money) -> str | None:

@@ -5,9 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..plans import PRICE_LABELS, SLOTS, Offer, total_price
-from .money import NO_MONEY, Money, cost_text
-from .plans import both_text
+from ..plans import SLOTS, Offer
+from ..units import LengthUnit
+from ..words import say_length
+from .money import NO_MONEY, Money, price_text
+from .plans import both_text, label_of
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -25,16 +27,22 @@ class OfferView:
     left: str
 
 
-def offer_views(offers: Sequence[Offer], money: Money = NO_MONEY) -> list[OfferView]:
+def _label(one: Offer, unit: LengthUnit) -> str:
+    label = label_of(one.label, one.span, unit)
+    return label if one.height is None else f"{label}, {say_length(one.height, unit)}"
+
+
+def offer_views(
+    offers: Sequence[Offer], unit: LengthUnit, money: Money = NO_MONEY
+) -> list[OfferView]:
     """Return every offer in words, with its price as a sum where the practice has one."""
     return [
         OfferView(
             key=one.key,
             slot=SLOTS[one.slot],
-            label=one.label,
+            label=_label(one, unit),
             does=one.does,
-            price=cost_text(total_price([one.price], money.prices), money)
-            or PRICE_LABELS[one.price],
+            price=price_text(one.price, money),
             temporary=one.temporary,
             taken=one.taken,
             removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,

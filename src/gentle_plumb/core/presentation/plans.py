@@ -10,9 +10,9 @@ from ..catalogue import QUANTITIES, Tier
 from ..fit import TAPE_MM, UNREACHABLE_DEG
 from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, total_price
 from ..units import LengthUnit, format_length
-from ..words import say, say_amount, say_length, say_minutes
-from ..workstation import Settings
-from .money import NO_MONEY, Money, cost_text, over_budget_text
+from ..words import say, say_addition, say_amount, say_length, say_minutes
+from ..workstation import Settings, Span
+from .money import NO_MONEY, Money, cost_text, over_budget_text, price_text
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -96,6 +96,11 @@ def both_text(over: float, minutes: float | None) -> str:
     return f"{over:.0f}°" if said is None else f"{over:.0f}°, {said}"
 
 
+def label_of(label: str, span: Span | None, unit: LengthUnit) -> str:
+    """Return what is added, with the range it is offered in."""
+    return say_addition(label, (span.low, span.high) if span is not None else None, unit)
+
+
 def _added(one: Added, unit: LengthUnit, money: Money) -> AddedView:
     height = None
     if one.height is not None:
@@ -105,9 +110,9 @@ def _added(one: Added, unit: LengthUnit, money: Money) -> AddedView:
     return AddedView(
         id=one.id,
         key=one.key,
-        label=one.label,
+        label=label_of(one.label, one.span, unit),
         does=one.does,
-        price=cost_text(total_price([one.price], money.prices), money) or one.price_label,
+        price=price_text(one.price, money),
         temporary=one.temporary,
         removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,
         height=height,
@@ -215,7 +220,7 @@ def plan_views(
 def _fix(one: SinglePurchase, unit: LengthUnit) -> PurchaseView:
     return PurchaseView(
         id=one.id,
-        label=one.label,
+        label=label_of(one.label, one.span, unit),
         does=one.does,
         price=one.price_label,
         removes=_removes(one),

@@ -192,7 +192,7 @@ class WhatIfSession:
             notes=list(notes_in(through.case, through.result, request.unit)),
             plans=plans,
             fixes=fixes,
-            offers=offer_views(through.offers(), money) if request.plans else [],
+            offers=offer_views(through.offers(), request.unit, money) if request.plans else [],
             troubles=troubles,
             bundle=dict(through.bundle),
             scene=through.scene(request.scene, behind=before if request.behind else None),

@@ -3,6 +3,7 @@
 from .messages import ENGLISH, Messages, say
 from .numbers import (
     bare_amount,
+    say_addition,
     say_amount,
     say_change,
     say_degrees,
@@ -19,6 +20,7 @@ __all__ = [
     "Messages",
     "bare_amount",
     "say",
+    "say_addition",
     "say_amount",
     "say_change",
     "say_degrees",

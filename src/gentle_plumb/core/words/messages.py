@@ -59,6 +59,7 @@ ENGLISH: dict[str, str] = {
     "laptop.on_stack": "raised by {height} on {stack}, wanted {at}",
     "laptop.turn": "{label}: the laptop {raised}, {limit}",
     "screen.more_than_main": "Screen {number} is looked at more than the main one: put it straight ahead.",
+    "addition.range": "{label}, {low} to {high}",
     "plan.over_budget": "{by} over the budget",
     # what the client has to remember of the desk
     "desk.height": "{posture}: desk at {at}{display}{key}.",

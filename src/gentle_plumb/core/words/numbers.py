@@ -6,6 +6,7 @@ from math import floor
 
 from ..catalogue import JOINTS, Quantity
 from ..units import NO_BREAK, LengthUnit, format_difference, format_length
+from .messages import say
 
 
 def with_unit(number: str, unit: str) -> str:
@@ -117,3 +118,18 @@ def say_joint(joint: str, angle: float, digits: int = 0) -> str:
     if name.negative and angle < 0 and float(f"{angle:.{digits}f}"):
         return f"{name.negative} {say_degrees(-angle, digits)}"
     return f"{name.label} {say_degrees(angle, digits)}"
+
+
+def say_addition(label: str, ends: tuple[float, float] | None, unit: LengthUnit) -> str:
+    r"""Return what is added, with the range it is offered in, mm.
+
+    >>> say_addition("Footrest", (60, 150), "cm")
+    'Footrest, 6.0 to 15.0\xa0cm'
+
+    """
+    if ends is None:
+        return label
+    low, high = ends
+    return say(
+        "addition.range", label=label, low=format_length(low, unit), high=say_length(high, unit)
+    )

@@ -1088,6 +1088,7 @@ export interface components {
              * @default 0
              */
             sd: number;
+            span?: components["schemas"]["Span"] | null;
         };
         /**
          * AddedView
@@ -3210,6 +3211,9 @@ export interface components {
             minutes: number | null;
             /** Left */
             left: number;
+            /** Height */
+            height?: number | null;
+            span?: components["schemas"]["Span"] | null;
         };
         /**
          * OfferView
@@ -4763,6 +4767,22 @@ export interface components {
              *     }
              */
             lacks: components["schemas"]["HardLimits"];
+            span?: components["schemas"]["Span"] | null;
+        };
+        /**
+         * Span
+         * @description From lowest to highest; both the same where the piece is fixed. mm or degrees.
+         *
+         *     ``step`` is the distance between the places it can be set to, counted from ``low``; None where
+         *     it moves freely. The highest place is always one of them.
+         */
+        Span: {
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Step */
+            step?: number | null;
         };
         /**
          * StackIn
