@@ -260,3 +260,20 @@ def test_a_central_pointer_needs_no_arm_to_have_its_place():
     bare = Body(values={"stature": BodyValue(mm=1600, sd_mm=20, source="measured")}, sex="female")
     case = at(replace(usual_case(), body=bare), mouse=Mouse(kind="central"))
     assert fit(case).row("seated", "mouse").setting == 0
+
+
+def test_a_screen_on_an_arm_needs_no_desk_behind_it_and_one_on_a_wall_none_at_all():
+    """Policy: 120 for a stand behind the picture."""
+    case = usual_case()
+    depth = {
+        held: fit(at(case, screen=replace(case.workstation.screen, held=held))).row(
+            "seated", "desk_depth"
+        )
+        for held in ("stand", "arm")
+    }
+    stand = case.policy.stand_depth
+    assert depth["stand"].target - depth["arm"].target == pytest.approx(stand) == 120
+    desk = replace(case.workstation.desk, depth=400)
+    wall = at(case, desk=desk, screen=replace(case.workstation.screen, held="wall"))
+    far = fit(wall).row("seated", "distance")
+    assert (far.setting, far.limits) == (far.target, ())

@@ -13,6 +13,7 @@ from ..catalogue import JOINTS, Quantity
 from ..errors import MissingInput
 from ..fit import NO_LIMIT, RANGE_ENDS, FitRow, Joint, legs_terms, limit_text, total
 from ..words import say, say_amount, say_degrees, say_joint, say_length
+from ..workstation import ScreenHolder
 from .drafts import Draft, with_load
 from .facts import Facts
 from .finding import Direction, Finding
@@ -198,7 +199,10 @@ def _instruction(facts: Facts, state: SettingState, row: FitRow) -> tuple[str, D
         return done, ()
     if quantity.key == "desk_depth":
         by = say_length(abs((row.target or 0.0) - (row.found or 0.0)), unit)
-        return say("setting.deeper", by=by), ()
+        held = facts.case.workstation.screen.held
+        return say(
+            "setting.deeper_arm" if held == ScreenHolder.ARM else "setting.deeper", by=by
+        ), ()
     if any(limit.kind == "joined" for limit in row.limits):
         return (
             "Raise the laptop and add a separate keyboard and mouse; without them, short spells only.",

@@ -7,7 +7,12 @@ from math import radians, tan
 
 from ..body import Body
 from ..posture import EYE_BEFORE_SHOULDER_MM, belly_front_x, keys_x, shoulder_x
-from ..workstation import HOME_ROW_TO_FRONT_MM, LAPTOP_HINGE_BEHIND_KEYS_MM, Workstation
+from ..workstation import (
+    HOME_ROW_TO_FRONT_MM,
+    LAPTOP_HINGE_BEHIND_KEYS_MM,
+    ScreenHolder,
+    Workstation,
+)
 from .case import Case
 from .frame import reach
 from .terms import Term, total
@@ -113,9 +118,7 @@ def along_the_floor(
         if distance is None
         else shoulder + EYE_BEFORE_SHOULDER_MM + distance
     )
-    behind = case.workstation.screen.depth_behind
-    if behind is None:
-        behind = 0.0 if distance is None else case.policy.stand_depth
+    behind = 0.0 if distance is None else stand_behind(case, case.workstation)
     return Depth(
         shoulder=shoulder,
         keys=keys,
@@ -125,6 +128,15 @@ def along_the_floor(
         belly_checked=belly_known,
         belly_short=max(0.0, edge - (keys - HOME_ROW_TO_FRONT_MM)),
     )
+
+
+def stand_behind(case: Case, station: Workstation) -> float:
+    """Depth of desk that what holds the picture needs behind it, mm: none where an arm or a wall does."""
+    screen = station.screen
+    if screen.depth_behind is not None:
+        return screen.depth_behind
+    held = screen.held in (ScreenHolder.ARM, ScreenHolder.WALL)
+    return 0.0 if held else case.policy.stand_depth
 
 
 def reachable_distance(case: Case, floor: Depth, station: Workstation, wanted: float) -> float:
@@ -141,10 +153,10 @@ def reachable_distance(case: Case, floor: Depth, station: Workstation, wanted: f
         The distance the eyes ask for, mm.
 
     """
-    depth, behind = station.desk.depth, station.screen.depth_behind
-    if depth is None:
+    depth = station.desk.depth
+    if depth is None or station.screen.on_wall:
         return wanted
-    stand = case.policy.stand_depth if behind is None else behind
+    stand = stand_behind(case, station)
     short = floor.picture + stand - floor.edge - depth
     if short <= 0.5:
         return wanted

@@ -143,7 +143,7 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
         return set_row(row, row.target)
     depth = case.workstation.desk.depth
     near = reachable_distance(case, place, case.workstation, row.target)
-    if depth is None or place.needed <= depth + SAME_MM:
+    if depth is None or place.needed <= depth + SAME_MM or near >= row.target - SAME_MM:
         return set_row(row, row.target)
     return set_row(row, near, [limit(row.key, "desk", "shallow", depth, place.needed - depth)])
 

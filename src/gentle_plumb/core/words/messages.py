@@ -24,6 +24,7 @@ ENGLISH: dict[str, str] = {
     "setting.with": "With: {what}.",
     "setting.done": "Done: set to {at}, {how}.",
     "setting.follows": "It follows the piece it is joined to.",
+    "setting.deeper_arm": "A deeper desk, or keys on a tray: {by} are lacking.",
     "setting.deeper": "A deeper desk, an arm behind it, or keys on a tray: {by} are lacking.",
     "how.measured": "re-measured",
     "how.not_remeasured": "not re-measured",

@@ -6,7 +6,10 @@ from ...catalogue import HAND_TASKS
 from ...choices import YesNo
 from ...record import fields
 from ...workstation import PLATFORMS, ArmTension, DeskEdge, DeskKind, ToolHolder, UnderDesk
-from ..rule import Answer, Pair, Rule
+from ..rule import Amount, Answer, Pair, Rule
+
+MOST_HEEL_MM = 40.0
+"""A heel that is higher tips the weight forward for as long as one stands. Source: house-rhythm."""
 
 DESK: tuple[Rule, ...] = (
     Answer(
@@ -111,6 +114,23 @@ DESK: tuple[Rule, ...] = (
             DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART, DeskKind.COUNTER
         ),
         asked="Whether there is a mat is not recorded.",
+    ),
+    Amount(
+        id="heels_standing",
+        who="client",
+        act="habit",
+        mechanism="stillness",
+        title="High heels for standing",
+        field=fields.ask.shoe_standing,
+        most=MOST_HEEL_MM,
+        source="house-rhythm",
+        why="The weight stands on the forefoot and the hollow of the back deepens.",
+        do="Flat, supportive shoes for standing work; keep a pair at the desk.",
+        region="foot",
+        standing=True,
+        only_if=fields.desk.kind.among(
+            DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART, DeskKind.COUNTER
+        ),
     ),
     Answer(
         id="rail",
