@@ -3,6 +3,7 @@
 import json
 from dataclasses import replace
 from pathlib import Path
+from random import Random
 
 import pytest
 
@@ -277,3 +278,22 @@ def test_a_screen_on_an_arm_needs_no_desk_behind_it_and_one_on_a_wall_none_at_al
     wall = at(case, desk=desk, screen=replace(case.workstation.screen, held="wall"))
     far = fit(wall).row("seated", "distance")
     assert (far.setting, far.limits) == (far.target, ())
+
+
+@pytest.mark.parametrize("seed", range(30))
+def test_a_short_persons_plan_is_never_worse_than_what_was_found(seed):
+    draw = Random(seed)
+    body = mean_body(
+        popliteal_height=draw.uniform(340, 390),
+        elbow_height_sitting=draw.uniform(190, 240),
+        thigh_clearance=draw.uniform(120, 170),
+    )
+    desk, seat = draw.choice([720, 740, 760]), draw.uniform(400, 480)
+    found = {"seat": seat, "surface": desk, "footrest": 0, "screen_top": 1150, "distance": 600}
+    case = usual_case(body=body, surface=(desk,), seat=(400, 510), found={**found, "mouse": 345})
+    case = at(case, feet=())
+    was = sum(abs(one.over) for one in fit(case).seated.joints_found if one.over)
+    hung = max(0.0, seat - body.mm("popliteal_height") - 10 - case.policy.flat_feet_margin)
+    room = make_plans(case).plan("room")
+    assert room.lacks.feet <= hung
+    assert room.over <= was or room.lacks.feet < hung
