@@ -4,6 +4,7 @@ from dataclasses import replace
 
 import pytest
 
+from gentle_plumb.core.fit import Policy
 from gentle_plumb.core.plans import (
     OwnNumbers,
     Prices,
@@ -102,3 +103,9 @@ def test_what_is_offered_in_a_range_says_it_in_the_practices_unit():
         assert said in {one.label for one in offers}
     inches = next(one for one in offer_views(offers_of(case), "in") if one.key == "footrest")
     assert (inches.label, inches.price) == ("Footrest, 2.36 to 5.91 in", "small")
+
+
+def test_where_makeshifts_are_excluded_none_can_be_ticked():
+    case = replace(fixed_desk(), policy=Policy(temporary="never"))
+    assert not [one.key for one in offers_of(case) if one.temporary]
+    assert best_additions(case, "own", own=own("feet_stack-ream2")) == ()

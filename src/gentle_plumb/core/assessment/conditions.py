@@ -49,14 +49,9 @@ def conditions_of(
 
 def underside(case: Case, settings: Settings, *, found: bool = False) -> float | None:
     """Return the height of the lowest part over the thighs, mm; None where it is not known."""
-    desk = case.workstation.desk
     if found and case.details.underside is not None:
         return case.details.underside
-    if desk.underside is not None:
-        return desk.underside
-    if settings.surface is None or desk.thickness is None:
-        return None
-    return settings.surface - desk.thickness
+    return case.workstation.desk.underside_at(settings.surface)
 
 
 def _thighs(case: Case, settings: Settings, under: float | None) -> Condition:

@@ -65,10 +65,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
 
 def _highest(case: Case, seat: float | None, surface: float | None) -> float | None:
     """Return how high over the seat an armrest passes under the desk, mm; None where unknown."""
-    desk = case.workstation.desk
-    under = desk.underside
-    if under is None and desk.thickness is not None and surface is not None:
-        under = surface - desk.thickness
+    under = case.workstation.desk.underside_at(surface)
     return None if under is None or seat is None else under - seat
 
 

@@ -58,10 +58,7 @@ def armrest_clash(case: Case, seat: float | None, surface: float | None) -> floa
 
     Those that can't be moved are a hard limit of the search.
     """
-    chair, desk = case.workstation.chair, case.workstation.desk
-    under = desk.underside
-    if under is None and surface is not None and desk.thickness is not None:
-        under = surface - desk.thickness
+    chair, under = case.workstation.chair, case.workstation.desk.underside_at(surface)
     idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_idle
     if (
         idle

@@ -108,9 +108,7 @@ def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list
     """Return what keeps the seat from its target: its range, the thighs, the feet's support."""
     desk, feet = case.workstation.desk, case.workstation.feet
     limits = end_limit("seat", "chair", case.workstation.chair.seat, target)
-    under = desk.underside
-    if under is None and fixed_surface is not None and desk.thickness is not None:
-        under = fixed_surface - desk.thickness
+    under = desk.underside_at(fixed_surface)
     if under is not None:
         highest = under - case.policy.thigh_room - case.body.mm("thigh_clearance")
         rests = armrest_need(case.workstation)

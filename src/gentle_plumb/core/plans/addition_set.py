@@ -15,6 +15,15 @@ def price_of(kit: AdditionSet) -> int:
     return sum(PRICES[one.price] for one in kit)
 
 
+def items_used(kit: AdditionSet) -> dict[str, int]:
+    """Pieces of the room that a set stands on, by item."""
+    used: dict[str, int] = {}
+    for one in kit:
+        for item, many in one.items:
+            used[item] = used.get(item, 0) + many
+    return used
+
+
 def with_additions(station: Workstation, kit: AdditionSet) -> Workstation:
     """The pieces with the additions in place."""
     for one in kit:

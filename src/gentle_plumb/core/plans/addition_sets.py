@@ -24,7 +24,7 @@ from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case, legs_terms, mouse_over, total
 from .addition import PRICES, Addition
-from .addition_set import AdditionSet, price_of, tolerance_steps, with_additions
+from .addition_set import AdditionSet, items_used, price_of, tolerance_steps, with_additions
 from .additions import desk_additions, pointer_additions
 from .back_additions import back_additions
 from .extras import extras_of
@@ -44,14 +44,6 @@ def _bases(case: Case, tier: Tier) -> list[AdditionSet]:
         for chosen in product(*((None, *slot) for slot in slots))
     ]
     return sorted(sets, key=lambda kit: (price_of(kit), len(kit)))
-
-
-def _taken(kit: AdditionSet) -> dict[str, int]:
-    used: dict[str, int] = {}
-    for one in kit:
-        for id, many in one.items:
-            used[id] = used.get(id, 0) + many
-    return used
 
 
 def _by_cost(found: list[Addition]) -> Iterator[AdditionSet]:
@@ -86,11 +78,11 @@ def height_kit(solver: HeightSearch, tier: Tier) -> AdditionSet:
         if beaten(solver.heights(station, any_feet=True, any_top=True), base):
             continue
         based = replace(case, workstation=station)
-        for feet in _by_cost(feet_additions(based, tier, _taken(base))):
+        for feet in _by_cost(feet_additions(based, tier, items_used(base))):
             footed = with_additions(station, feet)
             if beaten(solver.heights(footed, any_top=True), (*base, *feet)):
                 continue
-            for screen in _by_cost(screen_additions(based, tier, _taken((*base, *feet)))):
+            for screen in _by_cost(screen_additions(based, tier, items_used((*base, *feet)))):
                 kit = (*base, *feet, *screen)
                 key = solver.heights(with_additions(footed, screen)).key(kit, worth, bare)
                 if key < best[0]:
@@ -161,7 +153,7 @@ def best_additions(
         heights = ()
     kit = (*heights, *pointer_kit(case, tier))
     made = replace(case, workstation=with_additions(case.workstation, kit))
-    return (*kit, *back_additions(made, tier, _taken(kit)), *extras_of(case, tier))
+    return (*kit, *back_additions(made, tier, items_used(kit)), *extras_of(case, tier))
 
 
 def _own(case: Case, own: OwnNumbers) -> AdditionSet:

@@ -17,16 +17,19 @@ Key = tuple[bool, float, float, int, int, int, float]
 
 @dataclass(frozen=True, kw_only=True)
 class Heights:
-    """Both postures of one set of pieces; ``shoulder`` are the degrees of lifted shoulders and of the chair."""
+    """Both postures of one set of pieces.
+
+    ``pieces`` are the degrees that chair and armrests cost at any height.
+    """
 
     seated: Solution
     standing: Solution | None
-    shoulder: float = 0.0
+    pieces: float = 0.0
 
     def key(self, kit: AdditionSet, worth_deg: float, bare: Heights | None = None) -> Key:
         """What sets are compared by; ``bare`` are the heights without additions."""
         hard, first = self.seated.lacks, self.seated.first
-        over = self.seated.over + self.shoulder
+        over = self.seated.over + self.pieces
         worse = bare is not None and (
             self.seated.presses > bare.seated.presses + SAME_MM
             or self.seated.hangs > bare.seated.hangs + SAME_MM
@@ -106,7 +109,7 @@ class HeightSearch:
         return Heights(
             seated=found[0],
             standing=found[1] if len(found) > 1 else None,
-            shoulder=shoulder_over(self.case, station) + self._comfort(station)
+            pieces=shoulder_over(self.case, station) + self._comfort(station)
             if self.case.sits
             else 0.0,
         )

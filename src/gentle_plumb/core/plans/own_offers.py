@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..fit import Case
 from .addition import PRICES
-from .addition_set import AdditionSet, with_additions
+from .addition_set import AdditionSet, items_used, with_additions
 from .height_search import OwnNumbers
 from .own_plan import SLOTS, Offer, key_of, offers_in, own_kit
 from .planner import Planner, less
@@ -29,16 +29,14 @@ def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]
     own = own or OwnNumbers()
     planner, kit = Planner(case, own), own_kit(case, own.taken)
     found: list[Offer] = []
-    for slot in SLOTS:
-        before = tuple(one for one in kit if list(SLOTS).index(one.slot) < list(SLOTS).index(slot))
+    slots = list(SLOTS)
+    for place, slot in enumerate(slots):
+        before = tuple(one for one in kit if one.slot in slots[:place])
         others = tuple(one for one in kit if one.slot != slot)
-        used: dict[str, int] = {}
-        for item, many in (pair for one in others for pair in one.items):
-            used[item] = used.get(item, 0) + many
         made = replace(case, workstation=with_additions(case.workstation, before))
         rest = planner.over(others)
         mine = []
-        for one in offers_in(made, slot, used):
+        for one in offers_in(made, slot, items_used(others)):
             over, minutes = planner.over(_in_order((*others, one)))
             mine.append(
                 Offer(

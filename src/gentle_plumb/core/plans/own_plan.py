@@ -13,7 +13,7 @@ from ..catalogue import Tier
 from ..fit import Case
 from ..workstation import Span
 from .addition import Addition, Price, Slot
-from .addition_set import AdditionSet, with_additions
+from .addition_set import AdditionSet, items_used, with_additions
 from .additions import desk_additions, pointer_additions
 from .back_additions import back_offers
 from .extras import extra_offers
@@ -25,10 +25,10 @@ from .seat_additions import seat_additions
 SLOTS: dict[Slot, str] = {
     "seat": "Chair",
     "desk": "Desk",
-    "keys": "Laptop",
+    "keys": "Keyboard, laptop",
     "feet": "Feet",
     "screen": "Screen",
-    "pointer": "Mouse and keyboard",
+    "pointer": "Mouse",
     "back": "Back",
     "phone": "Phone",
     "paper": "Paper",
@@ -58,9 +58,12 @@ def offers_in(case: Case, slot: Slot, used: dict[str, int]) -> list[Addition]:
 
     """
     found: dict[str, Addition] = {}
+    makeshifts = case.policy.temporary != "never"
     for tier in TIERS_OFFERED:
         for one in _offered(case, slot, tier, used):
-            if all(_left(case, item, used) >= many for item, many in one.items):
+            if (makeshifts or not one.temporary) and all(
+                _left(case, item, used) >= many for item, many in one.items
+            ):
                 found.setdefault(key_of(one), one)
     return list(found.values())
 
@@ -101,14 +104,10 @@ def own_kit(case: Case, taken: Collection[str]) -> AdditionSet:
 
     """
     kit: list[Addition] = []
-    used: dict[str, int] = {}
     for slot in SLOTS:
         made = replace(case, workstation=with_additions(case.workstation, tuple(kit)))
-        one = next((one for one in offers_in(made, slot, used) if key_of(one) in taken), None)
-        if one is not None:
-            kit.append(one)
-            for item, many in one.items:
-                used[item] = used.get(item, 0) + many
+        offered = offers_in(made, slot, items_used(tuple(kit)))
+        kit += [one for one in offered if key_of(one) in taken][:1]
     return tuple(kit)
 
 

@@ -116,6 +116,12 @@ class Desk:
     form: str | None = None
     beside: float | None = None
 
+    def underside_at(self, surface: float | None) -> float | None:
+        """Height of the lowest part over the thighs with the surface there, mm; None where unknown."""
+        if self.underside is not None or surface is None or self.thickness is None:
+            return self.underside
+        return surface - self.thickness
+
 
 @dataclass(frozen=True, kw_only=True)
 class Keyboard:
