@@ -61,6 +61,8 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
             ("look.chair.armrest_off", '"yes"'),
             ("work.own.a.health", '"no"'),
             ("work.policy.ball", '"never"'),
+            ("work.settle", "-2"),
+            ("work.finding.armrests_apart.verdict", '"dismissed"'),
         ):
             db.execute(
                 text(
@@ -77,6 +79,8 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
         "ask.reason": "Neck",
         "look.found.seat": 460.0,
         "look.chair.armrests_off": "yes",
+        "work.settle_by": -80.0,  # two steps of 4 cm
+        "work.finding.seated-armrest_gap.verdict": "dismissed",
     }
     members = SqlAccounts(fresh).members(keys["practice"])
     assert [(one.name, one.sees_health) for one in members] == [("Ines", True), ("Ruth", False)]
