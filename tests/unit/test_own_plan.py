@@ -60,6 +60,8 @@ def test_offers_say_what_each_removes_beside_what_is_ticked():
     assert offers["tray"].left == pytest.approx(
         make_plans(case, own=own("feet_stack-ream2", "tray")).plan("own").over
     )
+    mouse = [one.key for one in offers.values() if one.slot == "pointer"]
+    assert mouse[-1] == "other_hand"  # changing hands comes last
     stacks = [key for key in offers if key.startswith("screen_stack")]
     assert 0 < len(stacks) <= 3  # of many: those that leave least
 

@@ -7,6 +7,7 @@ from dataclasses import replace
 from ..fit import Case
 from .addition import PRICES
 from .addition_set import AdditionSet, items_used, with_additions
+from .addition_sets import SWAP
 from .height_search import OwnNumbers
 from .own_plan import SLOTS, Offer, key_of, offers_in, own_kit
 from .planner import Planner, less
@@ -54,7 +55,7 @@ def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]
                     span=one.span,
                 )
             )
-        mine.sort(key=lambda one: (not one.taken, -one.removes, PRICES[one.price]))
+        mine.sort(key=lambda one: (not one.taken, one.key == SWAP, -one.removes, PRICES[one.price]))
         stacks = [one for one in mine if one.price == "nothing" and "stack" in one.key]
         found += [one for one in mine if one not in stacks[MOST_STACKS:]]
     return tuple(found)
