@@ -90,7 +90,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     desk.get_by_label("Seat", exact=True).fill("4800")
     expect(desk.get_by_role("alert")).to_contain_text("4800.0 cm is outside 25.0 to 90.0 cm")
     desk.get_by_label("Seat", exact=True).fill("")
-    flag = desk.get_by_role("button", name="Go to surface, seated")
+    flag = desk.get_by_role("button", name=re.compile("^Surface, seated"))
     box = flag.bounding_box()
     desk.mouse.move(box["x"] + 30, box["y"] + 8)
     desk.mouse.down()
@@ -101,7 +101,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     desk.get_by_label("Recline", exact=True).fill("20")
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
     assert entry(desk, program, "work.seated.seat", "Odile") == before
-    flag = desk.get_by_role("button", name="Go to screen top, seated")
+    flag = desk.get_by_role("button", name=re.compile("^Screen top, seated"))
     flag.focus()
     flag.press("ArrowUp")
     expect(tried(desk).get_by_role("row", name=re.compile("^Screen top"))).to_be_visible()

@@ -36,8 +36,8 @@ class View(BaseModel):
     """What of a visit is looked at: unit, size and content of the drawing."""
 
     unit: LengthUnit = "cm"
-    width: Annotated[float, Field(ge=300, le=4000)] = 860
-    height: Annotated[float, Field(ge=300, le=4000)] = 700
+    width: Annotated[float, Field(ge=240, le=4000)] = 860
+    height: Annotated[float, Field(ge=240, le=4000)] = 700
     mode: Literal["both", "seated", "standing", "overlay"] = "both"
     show: Literal["found", "target", "left"] = "target"
     tape: Annotated[str | None, Field(max_length=60)] = None
@@ -45,6 +45,11 @@ class View(BaseModel):
     body: Annotated[bool, Query(description="With the body, dimension by dimension.")] = True
     plans: Annotated[bool, Query(description="With all three plans.")] = False
     grips: Annotated[bool, Query(description="With rings to turn parts by.")] = False
+    between: Annotated[
+        float | None,
+        Field(ge=0, le=1),
+        Query(description="So far on the way from what was found to what is shown."),
+    ] = None
     draw: bool = False
     place: Place = "main"
 

@@ -84,8 +84,8 @@ class HouseRules(BaseModel):
 class SceneIn(RequestModel):
     """How a try is drawn."""
 
-    width: Annotated[float, Field(ge=300, le=4000)] = 860
-    height: Annotated[float, Field(ge=300, le=4000)] = 700
+    width: Annotated[float, Field(ge=240, le=4000)] = 860
+    height: Annotated[float, Field(ge=240, le=4000)] = 700
     mode: Literal["both", "seated", "standing", "overlay"] = "both"
     show: Literal["found", "target", "left"] = "target"
     unit: LengthUnit = "cm"

@@ -88,7 +88,7 @@ def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_wor
         "right side",
         "Sonar data cleaning",
         "hand breadth",
-        "Eye line",
+        "body-label",
     ):
         assert word in json.dumps(mine)
         assert word not in said
@@ -134,7 +134,7 @@ def test_no_text_reaches_the_workplace_unless_it_is_ticked(world):
             world.type(visit, path, f"MARK {path}")
     _, theirs = papers(world, office.owner, office.practice, visit)
     said = json.dumps(theirs)
-    for word in ("MARK", "izz", "rogressive", "lenses", "Eye line", "Elbow", "lump", "red flag"):
+    for word in ("MARK", "izz", "rogressive", "lenses", "body-label", "Elbow", "lump", "red flag"):
         assert word not in said, word
     assert theirs["limits"] == ["No standing work until we confirm it."]
     assert theirs["scene"]

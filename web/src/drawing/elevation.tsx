@@ -112,7 +112,7 @@ function keyOf(mark: Mark, index: number): string | number {
 }
 
 function isButton({ kind, role }: Mark): boolean {
-  const flag = role.startsWith("flag-") && role !== "flag-plain";
+  const flag = role.startsWith("flag-");
   return kind === "path" && (flag || role === "habit-on" || role === "habit-off");
 }
 
@@ -134,7 +134,14 @@ export const Inked = memo(function Inked({
     return <path style={{ ...style, d: `path("${mark.d}")` } as CSSProperties} className="grows" />;
   if (mark.kind === "text")
     return (
-      <text x={mark.x} y={mark.y} textAnchor={mark.anchor} style={style} pointerEvents="none">
+      <text
+        x={mark.x}
+        y={mark.y}
+        textAnchor={mark.anchor}
+        style={style}
+        pointerEvents="none"
+        aria-hidden="true"
+      >
         {mark.text}
       </text>
     );
@@ -183,7 +190,7 @@ export const Inked = memo(function Inked({
       tabIndex={0}
       data-part={mark.part}
       data-posture={mark.posture}
-      aria-label={habit ? mark.text : `Go to ${mark.part.replace("_", " ")}, ${mark.posture}`}
+      aria-label={mark.text}
       {...(habit ? { "aria-pressed": mark.role === "habit-on" } : {})}
       onClick={() => onPick(mark.part, mark.posture)}
       onKeyDown={press}

@@ -2,54 +2,79 @@
 
 from __future__ import annotations
 
-from math import cos, radians, sin
+from math import cos, radians, sin, tan
 
 from ..fit import Case
 from ..workstation import ARMREST_BACK_MM, ARMREST_FRONT_MM, ArmrestKind, ChairKind, Settings
-from .furniture import Ink
 from .marks import Point, box
-from .pose import Pose
+from .outline import Outline
+from .pose import Pose, leaned_by
+from .supports import Layers, ink_behind_back, ink_cushion
 
 DEPTH_SHOWN_MM = 440.0
+BACKLESS_MM = 330.0
+PAD_MM, POST_MM = 26.0, 11.0
 BIG_WHEEL_MM, SMALL_WHEEL_MM = 300.0, 90.0
-"""What is drawn where the seat's depth is not recorded; wheels of a wheelchair. Source: house-chain."""
+"""What is drawn where the seat's depth is not recorded, and of a stool; an armrest's pad and half its post;
+wheels of a wheelchair. Source: house-chain."""
+LUMBAR_SHOWN_MM = 190.0
+"""Where a roll lies behind the back when no height is set, over the seat, mm. Source: house-lumbar."""
 
 
-def ink_chair(ink: Ink, case: Case, pose: Pose, settings: Settings) -> None:
-    """The chair by its kind, its armrests, and a footrest where there is one."""
+def ink_chair(outline: Outline, case: Case, pose: Pose, settings: Settings, layers: Layers) -> None:
+    """The chair by its kind, with what lies on it and behind the back."""
     chair = case.workstation.chair
     known = settings.seat is not None
-    seat = settings.seat if settings.seat is not None else pose.hip[1] - 0.6 * pose.thigh
-    role = "piece" if known else "piece-faint"
+    top = settings.seat if settings.seat is not None else pose.hip[1] - 0.6 * pose.thigh
+    cushion, behind = sum(layers.get("seat", ())), sum(layers.get("back", ()))
     deep = settings.seat_depth if settings.seat_depth is not None else DEPTH_SHOWN_MM
+    deep = BACKLESS_MM if chair.backless else deep + behind
+    own = Outline(outline.posture)
+    seat = top - cushion
     match chair.kind:
-        case "stool" | "ball":
-            _stool(ink, seat)
+        case "stool":
+            _stool(own, seat)
+        case "ball":
+            _ball(own, seat)
         case "dining":
-            _dining(ink, seat, deep)
+            _dining(own, seat, deep)
         case "wheelchair":
-            _wheelchair(ink, seat, deep, pose)
+            _wheelchair(own, seat, deep, pose, behind)
         case _:
-            back = settings.backrest
-            _task(ink, seat, deep, case.recline() if back is None else back - 90)
-    ink.shape(
-        role,
-        _pan(seat, 330.0 if chair.kind in (ChairKind.STOOL, ChairKind.BALL) else deep),
-        "seat",
-        curved=True,
+            _task(own, seat, deep, leaned_by(case, settings))
+            if chair.ring:
+                _ring(own, seat, deep)
+    if chair.kind != ChairKind.BALL:
+        role = "piece" if known else "piece-faint"
+        own.shape(role, _pan(seat, deep, settings.seat_slope or 0.0), "seat", curved=True)
+    if cushion:
+        ink_cushion(own, top, deep, cushion)
+    if behind:
+        up = settings.lumbar if settings.lumbar is not None else LUMBAR_SHOWN_MM
+        lean = radians(leaned_by(case, settings))
+        ink_behind_back(own, (-2 - sin(lean) * up, top + up * cos(lean)), behind)
+    outline.add(own, dx=-behind)
+
+
+def ink_armrest(outline: Outline, case: Case, settings: Settings) -> None:
+    """The near armrest: its post from the pan, and the pad the forearm rests on."""
+    chair = case.workstation.chair
+    if chair.armrests not in (ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE):
+        return
+    if not settings.armrest or settings.seat is None:
+        return
+    rest, middle = settings.seat + settings.armrest, (ARMREST_BACK_MM + ARMREST_FRONT_MM) / 2
+    outline.shape(
+        "piece",
+        box(middle - POST_MM, settings.seat - 30, middle + POST_MM, rest - PAD_MM),
+        "armrest",
     )
-    if chair.armrests in (ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE) and settings.armrest:
-        rest = seat + settings.armrest
-        ink.shape("column", [(220, seat - 40), (220, rest - 20)], closed=False)
-        ink.shape(role, box(ARMREST_BACK_MM, rest - 26, ARMREST_FRONT_MM, rest), "armrest")
-    if settings.footrest and chair.kind != ChairKind.WHEELCHAIR:
-        lift = settings.footrest
-        front, heel = pose.toe[0] + 40, pose.ankle[0] - 80
-        ink.shape(role, [(heel, 0), (heel, lift), (front, lift), (front, 0)], "footrest")
+    outline.shape("piece", box(ARMREST_BACK_MM, rest - PAD_MM, ARMREST_FRONT_MM, rest), "armrest")
 
 
-def _pan(seat: float, deep: float) -> list[Point]:
-    return [
+def _pan(seat: float, deep: float, slope: float) -> list[Point]:
+    drop = tan(radians(slope))
+    profile = (
         (-6, seat),
         (deep * 0.5, seat - 4),
         (deep - 20, seat),
@@ -57,7 +82,8 @@ def _pan(seat: float, deep: float) -> list[Point]:
         (deep - 10, seat - 46),
         (20, seat - 58),
         (-10, seat - 40),
-    ]
+    )
+    return [(x, y - max(0.0, x) * drop) for x, y in profile]
 
 
 def _leaned(seat: float, recline: float) -> list[Point]:
@@ -67,46 +93,61 @@ def _leaned(seat: float, recline: float) -> list[Point]:
     return [(-16 - sin(lean) * up + bow, seat + up * cos(lean)) for up, bow in profile]
 
 
-def _task(ink: Ink, seat: float, deep: float, recline: float) -> None:
+def _task(outline: Outline, seat: float, deep: float, recline: float) -> None:
     """Column, castors, backrest along the trunk."""
     middle = deep * 0.46
-    ink.shape("column", [(middle, seat - 55), (middle, 95)], "seat", closed=False)
-    ink.shape("column", [(middle - 250, 78), (middle, 118), (middle + 250, 78)], closed=False)
+    outline.shape("column", [(middle, seat - 55), (middle, 95)], "seat", closed=False)
+    outline.shape("column", [(middle - 250, 78), (middle, 118), (middle + 250, 78)], closed=False)
     for offset in (-250.0, 0.0, 250.0):
-        ink.dot("castor", (middle + offset, 32), 32 * ink.sheet.scale)
+        outline.disc("castor", (middle + offset, 32), 32)
     back = _leaned(seat, recline)
-    ink.shape("backrest", back, "lumbar", closed=False, curved=True)
-    ink.shape("column", [back[0], (10, seat - 30), (middle, seat - 60)], closed=False, curved=True)
+    outline.shape("backrest", back, "lumbar", closed=False, curved=True)
+    outline.shape(
+        "column", [back[0], (10, seat - 30), (middle, seat - 60)], closed=False, curved=True
+    )
 
 
-def _stool(ink: Ink, seat: float) -> None:
+def _ring(outline: Outline, seat: float, deep: float) -> None:
+    """A high chair's ring for the feet."""
+    middle, at = deep * 0.46, seat * 0.45
+    outline.shape("column", [(middle - 210, at), (middle + 260, at)], closed=False)
+
+
+def _stool(outline: Outline, seat: float) -> None:
     """Column, ring for the feet, foot; no backrest."""
     middle = 160.0
-    ink.shape("column", [(middle, seat - 55), (middle, 40)], "seat", closed=False)
-    ink.shape("column", [(middle - 150, seat * 0.42), (middle + 150, seat * 0.42)], closed=False)
-    ink.shape("leg", box(middle - 210, 0, middle + 210, 34))
+    outline.shape("column", [(middle, seat - 55), (middle, 40)], "seat", closed=False)
+    outline.shape(
+        "column", [(middle - 150, seat * 0.42), (middle + 150, seat * 0.42)], closed=False
+    )
+    outline.shape("leg", box(middle - 210, 0, middle + 210, 34))
 
 
-def _dining(ink: Ink, seat: float, deep: float) -> None:
+def _ball(outline: Outline, seat: float) -> None:
+    """A ball, flattened by who sits on it."""
+    outline.disc("cushion", (150, seat / 2), seat / 2, "seat")
+
+
+def _dining(outline: Outline, seat: float, deep: float) -> None:
     """Four legs, a straight backrest."""
     for x, foot in ((20.0, -20.0), (deep - 40, deep - 20)):
-        ink.shape("leg", [(x - 16, seat - 40), (x + 16, seat - 40), (foot + 14, 0), (foot - 14, 0)])
-    ink.shape("backrest", [(-14, seat + 10), (-62, seat + 430)], "lumbar", closed=False)
+        outline.shape(
+            "leg", [(x - 16, seat - 40), (x + 16, seat - 40), (foot + 14, 0), (foot - 14, 0)]
+        )
+    outline.shape("backrest", [(-14, seat + 10), (-62, seat + 430)], "lumbar", closed=False)
 
 
-def _wheelchair(ink: Ink, seat: float, deep: float, pose: Pose) -> None:
+def _wheelchair(outline: Outline, seat: float, deep: float, pose: Pose, behind: float) -> None:
     """Big wheel, small wheel, footplate under the sole, upright backrest."""
-    scale = ink.sheet.scale
     hub = (90.0, BIG_WHEEL_MM)
-    ink.dot("castor", hub, BIG_WHEEL_MM * scale)
-    ink.dot("castor", hub, (BIG_WHEEL_MM - 26) * scale)
+    outline.disc("castor", hub, BIG_WHEEL_MM)
+    outline.disc("castor", hub, BIG_WHEEL_MM - 26)
     small = (max(deep - 20.0, 400.0), SMALL_WHEEL_MM)
-    ink.dot("castor", small, SMALL_WHEEL_MM * scale)
-    ink.shape("column", [hub, (hub[0], seat - 40)], closed=False)
-    ink.shape("column", [small, (small[0], seat - 50)], closed=False)
-    ink.shape("column", [(small[0], seat - 50), (pose.ankle[0] - 60, pose.sole + 10)], closed=False)
-    ink.shape(
-        "leg", box(pose.ankle[0] - 70, pose.sole - 24, pose.toe[0] - 40, pose.sole), "footrest"
-    )
-    ink.shape("backrest", [(-16, seat + 20), (-70, seat + 400)], "lumbar", closed=False)
-    ink.shape("column", [(-70, seat + 390), (-150, seat + 395)], closed=False)
+    outline.disc("castor", small, SMALL_WHEEL_MM)
+    outline.shape("column", [hub, (hub[0], seat - 40)], closed=False)
+    outline.shape("column", [small, (small[0], seat - 50)], closed=False)
+    ankle, toe = pose.ankle[0] + behind, pose.toe[0] + behind
+    outline.shape("column", [(small[0], seat - 50), (ankle - 60, pose.sole + 10)], closed=False)
+    outline.shape("leg", box(ankle - 70, pose.sole - 24, toe - 40, pose.sole), "footrest")
+    outline.shape("backrest", [(-16, seat + 20), (-70, seat + 400)], "lumbar", closed=False)
+    outline.shape("column", [(-70, seat + 390), (-150, seat + 395)], closed=False)

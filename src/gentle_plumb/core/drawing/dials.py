@@ -6,8 +6,8 @@ from dataclasses import dataclass
 from math import cos, radians, sin
 
 from ..fit import Joint
-from .furniture import Ink
-from .marks import Mark, Point, arc
+from .marks import Point, arc
+from .outline import Outline
 from .pose import Pose, direction_deg
 
 DIAL_MM = 105.0
@@ -42,37 +42,30 @@ class Dial:
         return arc(self.centre, self.radius, self.direction(low), self.direction(high))
 
 
-def _ink_dial(ink: Ink, dial: Dial, joint: Joint, *, hand: bool = True) -> None:
+def _ink_dial(outline: Outline, dial: Dial, joint: Joint, *, hand: bool = True) -> None:
     angle, off = joint.angle, bool(joint.over)
     if angle is None:
         return
-    ink.shape("dial-band", dial.arc(joint.low, joint.high), closed=False)
+    outline.shape("dial-band", dial.arc(joint.low, joint.high), closed=False)
     if off:
         edge = joint.low if angle < joint.low else joint.high
-        ink.shape("wedge", [dial.centre, *dial.arc(edge, angle)], joint.joint)
+        outline.shape("wedge", [dial.centre, *dial.arc(edge, angle)], joint.joint)
     if hand:
         tip = dial.at(angle, dial.radius + 14)
-        ink.shape("dial-hand", [dial.centre, tip], joint.joint, closed=False)
-        ink.dot("dial-pin", dial.centre, 2.0)
+        outline.shape("dial-hand", [dial.centre, tip], joint.joint, closed=False)
+        outline.dot("dial-pin", dial.centre, 2.0)
     elif not off:
         return
     middle = (joint.low + joint.high) / 2 if hand else angle
-    x, y = ink.sheet.at(dial.at(middle, dial.radius + LABEL_MM))
-    ink.marks.append(
-        Mark(
-            kind="text",
-            role="dial-off" if off else "dial-on",
-            x=x,
-            y=y + 4,
-            anchor="middle",
-            text=f"{angle:.0f}°".replace("-", "−"),
-            part=joint.joint,
-            posture=ink.posture,
-        )
+    outline.word(
+        "dial-off" if off else "dial-on",
+        dial.at(middle, dial.radius + LABEL_MM),
+        f"{angle:.0f}°".replace("-", "−"),
+        joint.joint,
     )
 
 
-def ink_dials(ink: Ink, pose: Pose, joints: tuple[Joint, ...]) -> None:
+def ink_dials(outline: Outline, pose: Pose, joints: tuple[Joint, ...]) -> None:
     """Elbow and gaze always; hip and knee where they are outside their bands."""
     elbow = (pose.elbow[0], pose.elbow[1] + 34 * pose.scale)
     dials = {
@@ -84,4 +77,4 @@ def ink_dials(ink: Ink, pose: Pose, joints: tuple[Joint, ...]) -> None:
     for joint in joints:
         dial = dials.get(joint.joint)
         if dial is not None and (joint.joint in ("elbow", "neck") or joint.over):
-            _ink_dial(ink, dial, joint, hand=joint.joint != "neck")
+            _ink_dial(outline, dial, joint, hand=joint.joint != "neck")

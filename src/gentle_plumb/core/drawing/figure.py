@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from math import hypot
 
-from .marks import Mark, Point, Sheet, polyline, smooth, tapered
+from .marks import Point, tapered
+from .outline import Outline
 from .pose import Pose
 
 _TRUNK_BACK = (
@@ -70,6 +71,12 @@ _FOOT = (
 """A shoe from the side, mm around the point of the sole under the ankle; 245 mm long."""
 
 
+THIGH_FULL = 0.62
+"""How far along it a seated thigh keeps its thickness, of the way to the knee. Source: house-chain."""
+LEVEL_SHOE_MM = 30.0
+"""A shoe with a heel up to this is drawn flat, mm. Source: house-chain."""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Figure:
     """The parts of a figure in mm: ``body`` merges to one silhouette, ``arm`` lies over it."""
@@ -95,6 +102,18 @@ def _trunk(pose: Pose) -> list[Point]:
     return points
 
 
+def _foot(pose: Pose) -> list[Point]:
+    """A shoe, its heel as high as it is: the foot is never apart from the leg."""
+    k, lift = pose.scale, max(0.0, pose.heel - LEVEL_SHOE_MM)
+    return [
+        (
+            pose.ankle[0] + x * k,
+            pose.sole + y * k * 0.95 + (lift * min(1.0, (150 - x) / 150) if x < 150 and y else 0.0),
+        )
+        for x, y in _FOOT
+    ]
+
+
 def figure_of(pose: Pose) -> Figure:
     """Build the outline.
 
@@ -117,12 +136,18 @@ def figure_of(pose: Pose) -> Figure:
         pose.knee[0] + (pose.ankle[0] - pose.knee[0]) * 0.32 - 9 * k,
         pose.knee[1] + (pose.ankle[1] - pose.knee[1]) * 0.32,
     )
-    foot = [(pose.ankle[0] + x * k, pose.sole + y * k * 0.95) for x, y in _FOOT]
+    front = (
+        pose.hip[0] + (pose.knee[0] - pose.hip[0]) * THIGH_FULL,
+        pose.hip[1] + (pose.knee[1] - pose.hip[1]) * THIGH_FULL,
+    )
+    tapering = thigh * 1.08 * (1 - THIGH_FULL) + 56 * k * THIGH_FULL
+    full = thigh if pose.seated else tapering
     body = [
-        (tapered(hip, thigh * 1.08, pose.knee, 56 * k), False),
+        (tapered(hip, thigh * 1.08, front, full), False),
+        (tapered(front, full, pose.knee, 56 * k), False),
         (tapered(pose.knee, 54 * k, calf, 53 * k), False),
         (tapered(calf, 53 * k, pose.ankle, 34 * k), False),
-        (foot, True),
+        (_foot(pose), True),
         (tapered(neck_foot, 58 * k, neck_top, 48 * k), False),
         (_trunk(pose), True),
         ([(pose.head[0] + x * k * 0.93, pose.head[1] + y * k) for x, y in _SKULL], True),
@@ -147,38 +172,24 @@ def figure_of(pose: Pose) -> Figure:
     return Figure(body=body, arm=arm)
 
 
-def _one_way(points: list[Point]) -> list[Point]:
-    """The outline in one turning sense, so that overlapping parts fill and never cut holes."""
-    area = sum(
-        x1 * y2 - x2 * y1
-        for (x1, y1), (x2, y2) in zip(points, [*points[1:], points[0]], strict=True)
-    )
-    return points if area > 0 else points[::-1]
+def outline_figure(
+    outline: Outline, pose: Pose, *, role: str = "figure", beside: Outline | None = None
+) -> None:
+    """Add the figure: outlines first, then fills over them, so that parts merge.
 
-
-def ink_figure(pose: Pose, sheet: Sheet, *, posture: str, role: str = "figure") -> list[Mark]:
-    """Marks of the figure: outlines first, then fills over them, so that parts merge.
-
-    A figure of which too little is measured is drawn with the ``-faint`` roles.
+    A figure of which too little is known is drawn with the ``-faint`` roles. What stands ``beside`` it
+    is drawn over the body and under the arm.
     """
     figure = figure_of(pose)
     tail = "" if pose.known else "-faint"
-    return [
-        *ink_parts(figure.body, sheet, role, posture=posture, tail=tail),
-        *ink_parts(figure.arm, sheet, f"{role}-arm", posture=posture, tail=tail),
-    ]
+    outline_parts(outline, figure.body, role, tail=tail)
+    if beside is not None:
+        outline.add(beside)
+    outline_parts(outline, figure.arm, f"{role}-arm", tail=tail)
 
 
-def ink_parts(
-    parts: Sequence[tuple[list[Point], bool]], sheet: Sheet, name: str, *, posture: str, tail: str
-) -> list[Mark]:
-    """Parts merged into one silhouette: all their lines, then all their fills over them."""
-    data = []
-    for points, curved in parts:
-        placed = _one_way([sheet.at(point) for point in points])
-        data.append(smooth(placed) if curved else polyline(placed, closed=True))
-    whole = "".join(data)
-    return [
-        Mark(kind="path", role=f"{name}-{layer}{tail}", d=whole, posture=posture)
-        for layer in ("line", "fill")
-    ]
+def outline_parts(
+    outline: Outline, parts: Sequence[tuple[list[Point], bool]], name: str, *, tail: str
+) -> None:
+    """Add parts merged into one silhouette: all their lines, then all their fills over them."""
+    outline.silhouette([f"{name}-{layer}{tail}" for layer in ("line", "fill")], parts)

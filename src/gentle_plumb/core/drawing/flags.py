@@ -7,21 +7,21 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..catalogue import QUANTITIES
-from ..fit import NO_LIMIT, FitRow, PostureFit
+from ..fit import NO_LIMIT, TAPE_MM, Case, FitRow, PostureFit, settings_of
 from ..workstation import Settings
 
-FLAG_W, FLAG_H, GAP = 112.0, 33.0, 3.0
-LANE = 26.0
-"""Size of a flag, least gap between two, width of the lane of leaders; px."""
+FLAG_H, GAP = 33.0, 3.0
+"""Height of a flag, and least gap between two; px."""
 
-State = Literal["on", "off", "limit", "estimated", "overruled", "plain"]
+State = Literal["on", "off", "limit", "estimated", "overruled", "found"]
 
 
 @dataclass(frozen=True, kw_only=True)
 class Flag:
     """One height of the job, mm from the floor; ``sd`` is the target's uncertainty.
 
-    ``base`` is where its number counts from: the seat for the armrests, else the floor.
+    ``base`` is where its number counts from: the seat for the armrests, else the floor. ``found`` is
+    where the tick stands that its change is counted from.
     """
 
     part: str
@@ -85,45 +85,78 @@ def _state(row: FitRow, overruled: bool) -> State:
     return "off" if row.status == "off" else "on"
 
 
-def flags_of(
-    fit: PostureFit,
-    settings: Settings,
-    overruled: set[str],
-    eye: float | None,
-    elbow: float | None,
-    target: Settings,
-    least: float = LEAST_CHANGE_MM,
-) -> list[Flag]:
-    """The flags of one posture: heights from the floor, lowest first.
-
-    A change of no more than ``least`` mm is none.
-    """
-    flags: list[Flag] = []
+def target_flags(case: Case, fit: PostureFit, overruled: set[str]) -> list[Flag]:
+    """Return the heights aimed at, lowest first, each with what changes from what was found."""
+    target = settings_of(fit)
+    found = case.found_seated if fit.posture == "seated" else case.found_standing
+    flags = []
     for row in fit.rows:
         aim = target.get(row.key)
-        if aim is None or not QUANTITIES[row.key].flag:
+        if not QUANTITIES[row.key].flag or aim is None or _away(row.key, aim):
             continue
-        if row.key == "footrest" and not aim:
-            continue
-        base = (target.seat or 0.0) if row.key == "armrest" else 0.0
-        found = settings.get(row.key)
-        found_base = (settings.seat or 0.0) if row.key == "armrest" else 0.0
-        found_at = found + found_base if found is not None else None
-        change = aim - found if found is not None else None
+        base, was = _base(row.key, target), found.get(row.key)
+        change = aim - was if was is not None else None
         flags.append(
             Flag(
                 part=row.key,
-                label="Arms over seat" if base else row.label,
+                label=_label(row),
                 height=aim + base,
                 base=base,
                 state=_state(row, row.key in overruled),
-                found=found_at,
-                change=change if change is not None and abs(change) > least else None,
+                found=None if was is None else was + _base(row.key, found),
+                change=change if change is not None and abs(change) > LEAST_CHANGE_MM else None,
                 sd=row.sd or 0.0,
             )
         )
-    if eye is not None:
-        flags.append(Flag(part="eye", label="Eye line", height=eye, state="plain"))
-    if elbow is not None:
-        flags.append(Flag(part="elbow", label="Elbow", height=elbow, state="plain"))
+    return _sorted(flags)
+
+
+def present_flags(fit: PostureFit, present: Settings, *, left: bool) -> list[Flag]:
+    """Return the heights as they stand, lowest first; nothing is said of what nobody recorded.
+
+    Parameters
+    ----------
+    present : Settings
+        What was found, or what was set.
+    left : bool
+        Whether this is how things were left: what is still to go is shown then, beyond what a tape tells.
+
+    """
+    target = settings_of(fit)
+    flags = []
+    for row in fit.rows:
+        at = present.get(row.key)
+        if not QUANTITIES[row.key].flag or at is None or _away(row.key, at):
+            continue
+        aim = target.get(row.key) if left else None
+        change = aim - at if aim is not None and abs(aim - at) > TAPE_MM else None
+        base = _base(row.key, present)
+        flags.append(
+            Flag(
+                part=row.key,
+                label=_label(row),
+                height=at + base,
+                base=base,
+                state="off" if change is not None else "found",
+                found=None if change is None or aim is None else aim + base,
+                change=change,
+            )
+        )
+    return _sorted(flags)
+
+
+def _away(key: str, at: float) -> bool:
+    """Whether a piece is not there at all: no footrest, armrests out of the way."""
+    return key in ("footrest", "armrest") and not at
+
+
+def _base(key: str, settings: Settings) -> float:
+    return (settings.seat or 0.0) if key == "armrest" else 0.0
+
+
+def _label(row: FitRow) -> str:
+    return "Arms over seat" if row.key == "armrest" else row.label
+
+
+def _sorted(flags: list[Flag]) -> list[Flag]:
     return sorted(flags, key=lambda flag: (round(flag.height, 3), flag.part))  # no last bit decides

@@ -1,21 +1,20 @@
-"""Desk, screen and sight lines, from settings; unknown pieces are not drawn."""
+"""Desk, keyboard and plumb line, from settings; unknown pieces are not drawn."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
-from math import cos, radians, sin
 
 from ..fit import Case
 from ..posture import EYE_BEFORE_SHOULDER_MM
-from ..workstation import HOME_ROW_TO_FRONT_MM, Details, ScreenKind, Settings
-from .marks import Mark, Point, Sheet, box, polyline, smooth
+from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Settings, UnderDesk
+from .marks import box
+from .outline import Outline
 from .pose import Pose
+from .supports import Layers, ink_stack
 
 TOP_SHOWN_MM = 25.0
 DEPTH_SHOWN_MM = 700.0
-STAND_SHOWN_MM = 120.0
-PICTURE_SHOWN_MM = 299.0
-"""What is drawn where thickness, depth, stand or picture are not recorded. Source: house-chain."""
+"""What is drawn where thickness or depth of a desk are not recorded, mm. Source: house-chain."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -41,146 +40,110 @@ def place_of(case: Case, pose: Pose, settings: Settings) -> Place:
     )
 
 
-class Ink:
-    """Collects marks on a sheet."""
-
-    def __init__(self, sheet: Sheet, posture: str) -> None:
-        self.sheet, self.posture = sheet, posture
-        self.marks: list[Mark] = []
-
-    def shape(
-        self,
-        role: str,
-        points: list[Point],
-        part: str = "",
-        *,
-        closed: bool = True,
-        curved: bool = False,
-    ) -> None:
-        """A path through points in mm."""
-        placed = [self.sheet.at(point) for point in points]
-        data = smooth(placed, closed=closed) if curved else polyline(placed, closed=closed)
-        self.marks.append(Mark(kind="path", role=role, d=data, part=part, posture=self.posture))
-
-    def dot(self, role: str, point: Point, radius_px: float, part: str = "") -> None:
-        """A dot of a fixed size on the sheet."""
-        x, y = self.sheet.at(point)
-        self.marks.append(
-            Mark(kind="dot", role=role, x=x, y=y, size=radius_px, part=part, posture=self.posture)
-        )
-
-
-def ink_desk(ink: Ink, case: Case, place: Place, settings: Settings) -> None:
-    """Desk top, leg, keyboard."""
-    surface = settings.surface
-    if surface is None:
+def ink_desk(
+    outline: Outline, case: Case, place: Place, settings: Settings, layers: Layers
+) -> None:
+    """Desk top, leg, what hangs under it, what lies on it, keyboard."""
+    if settings.surface is None:
         return
-    thick, found = case.workstation.desk.thickness, case.found_seated.surface
-    under = case.details.underside
-    if under is not None and found is not None and under < found:
-        thick = found - under  # what hangs under the top moves with it
-    role = "piece" if thick is not None else "piece-faint"
-    under = surface - (thick if thick is not None else TOP_SHOWN_MM)
-    back = place.edge + place.depth
-    leg = place.edge + place.depth * 0.62
+    stack = sum(layers.get("keys", ()))
+    surface = settings.surface - stack
     desk = case.workstation.desk
+    thick, hangs = _top_of(case, stack)
+    under = surface - (thick if thick is not None else TOP_SHOWN_MM)
+    back = _carried(outline, case, place, under)
+    role = "piece" if thick is not None else "piece-faint"
+    outline.shape(role, box(place.edge, under, back, surface), "surface")
+    if hangs > 1.0:
+        ends = (60.0, 110.0) if desk.under == UnderDesk.CROSSBAR else (30.0, 430.0)
+        outline.shape(
+            "piece",
+            box(place.edge + ends[0], under - hangs, min(back, place.edge + ends[1]), under),
+            "surface",
+        )
+    if stack:
+        middle = (place.edge + place.keys + 75) / 2
+        ink_stack(
+            outline,
+            layers["keys"],
+            middle=middle,
+            half=(place.keys + 85 - place.edge) / 2,
+            bottom=surface,
+            part="surface",
+        )
+    _keyboard(outline, case, place, settings.surface)
+
+
+def _top_of(case: Case, stack: float) -> tuple[float | None, float]:
+    """Return how thick the top is, None where nobody recorded it, and how far more hangs under it, mm."""
+    desk, found, under = case.workstation.desk, case.found_seated.surface, case.details.underside
+    thick = desk.thickness
+    if thick is not None and stack:
+        thick = max(TOP_SHOWN_MM / 2, thick - stack)
+    whole = thick
+    if under is not None and found is not None and under < found:
+        whole = found - under  # what hangs under the top moves with it
+    if whole is None:
+        return None, 0.0
+    if desk.under in (UnderDesk.DRAWER, UnderDesk.CROSSBAR):
+        top = min(whole, TOP_SHOWN_MM)
+    else:
+        top = min(whole, thick if thick is not None else TOP_SHOWN_MM)
+    return top, whole - top
+
+
+def _carried(outline: Outline, case: Case, place: Place, under: float) -> float:
+    """What carries the top, and where the top ends, mm."""
+    desk, back = case.workstation.desk, place.edge + place.depth
+    leg = place.edge + place.depth * 0.62
     if desk.form == "cart":
-        ink.shape("leg", box(leg - 24, 90, leg + 24, under), "surface")
-        ink.shape("leg", box(leg - 240, 60, leg + 220, 90), "surface")
+        outline.shape("leg", box(leg - 24, 90, leg + 24, under), "surface")
+        outline.shape("leg", box(leg - 240, 60, leg + 220, 90), "surface")
         for offset in (-225.0, 205.0):
-            ink.dot("castor", (leg + offset, 32), 32 * ink.sheet.scale)
+            outline.disc("castor", (leg + offset, 32), 32)
     elif desk.form == "counter":
-        ink.shape("leg", box(place.edge + 60, 90, back, under), "surface")
-        ink.shape("leg", box(place.edge + 110, 0, back, 90), "surface")
+        outline.shape("leg", box(place.edge + 60, 90, back, under), "surface")
+        outline.shape("leg", box(place.edge + 110, 0, back, 90), "surface")
     elif desk.form in ("platform", "carrier", "tray") and desk.beside is not None:
         # the desk proper: a tray hangs before and under it, a platform stands on it
         tray = desk.form == "tray"
         front, end = (place.edge + 190, back + 190) if tray else (place.edge - 20, back)
-        ink.shape("leg", box(end - 90, 0, end - 30, desk.beside - 25), "surface")
-        ink.shape("piece-faint", box(front, desk.beside - 25, end, desk.beside), "surface")
+        outline.shape("leg", box(end - 90, 0, end - 30, desk.beside - 25), "surface")
+        outline.shape("piece-faint", box(front, desk.beside - 25, end, desk.beside), "surface")
         middle = (place.edge + place.depth * 0.4, under)
-        ink.shape("column", [middle, (middle[0] + 60, desk.beside)], closed=False)
-        back = min(back, place.edge + (330 if tray else place.depth))
+        outline.shape("column", [middle, (middle[0] + 60, desk.beside)], closed=False)
+        return min(back, place.edge + (330 if tray else place.depth))
     else:
-        ink.shape("leg", box(leg - 34, 28, leg + 34, under), "surface")
-        ink.shape("leg", box(leg - 300, 0, leg + 270, 28), "surface")
-    ink.shape(role, box(place.edge, under, back, surface), "surface")
+        outline.shape("leg", box(leg - 34, 28, leg + 34, under), "surface")
+        outline.shape("leg", box(leg - 300, 0, leg + 270, 28), "surface")
+    return back
+
+
+def _keyboard(outline: Outline, case: Case, place: Place, surface: float) -> None:
     thickness = case.workstation.keyboard.thickness
-    if thickness is not None:
-        front, rear = place.edge + 6, place.keys + 75
-        ink.shape(
-            "device",
-            [
-                (front, surface),
-                (rear, surface),
-                (rear, surface + thickness),
-                (place.keys, surface + thickness),
-                (front, surface + thickness * 0.7),
-            ],
-            "keys",
-        )
-
-
-def screen_ends(case: Case, place: Place, settings: Settings) -> tuple[Point, Point] | None:
-    """The picture's lower and upper edge from the side, mm; None where it is not known."""
-    top, screen = settings.screen_top, case.workstation.screen
-    if top is None:
-        return None
-    height = screen.picture_height or PICTURE_SHOWN_MM
-    tilt = radians(settings.tilt if settings.tilt is not None else 8.0)
-    x = place.picture
-    head: Point = (x + height * sin(tilt) * 0.5, top)
-    if screen.kind == ScreenKind.LAPTOP and settings.keys is not None:
-        return (place.keys + 110, settings.keys + 6), head
-    return (x - height * sin(tilt) * 0.5, top - height * cos(tilt)), head
-
-
-def ink_screen(ink: Ink, case: Case, pose: Pose, place: Place, settings: Settings) -> None:
-    """Picture, stand, and the eye's field on it."""
-    ends = screen_ends(case, place, settings)
-    if ends is None:
+    if thickness is None:
         return
-    screen, x, (foot, head) = case.workstation.screen, place.picture, ends
-    if settings.surface is not None and not (
-        screen.kind == ScreenKind.LAPTOP and settings.keys is not None
-    ):
-        behind = screen.depth_behind if screen.depth_behind is not None else STAND_SHOWN_MM
-        middle = ((foot[0] + head[0]) / 2 + 14, (foot[1] + head[1]) / 2)
-        base = x + behind * 0.7
-        ink.shape(
-            "column",
-            [middle, (base, middle[1] - 30), (base, settings.surface)],
-            "screen_top",
-            closed=False,
-        )
-        ink.shape(
-            "column",
-            [(base - 70, settings.surface + 4), (x + behind, settings.surface + 4)],
-            "screen_top",
-            closed=False,
-        )
-    ink.shape("field", [pose.eye, head, foot], "screen_top")
-    level = (head[0] + 20, pose.eye[1])
-    ink.shape("eye-line", [pose.eye, level], "screen_top", closed=False)
-    ink.shape("gaze", [pose.eye, head], "screen_top", closed=False)
-    ink.shape("picture", [head, foot], "screen_top", closed=False)
+    front, rear = place.edge + 6, place.keys + 75
+    if case.workstation.screen.kind == ScreenKind.LAPTOP:
+        rear = place.keys + 110
+    front = max(front, place.keys - 150)
+    outline.shape(
+        "device",
+        [
+            (front, surface),
+            (rear, surface),
+            (rear, surface + thickness),
+            (place.keys, surface + thickness),
+            (front, surface + thickness * 0.7),
+        ],
+        "keys",
+    )
 
 
-def ink_side_screens(ink: Ink, pose: Pose, details: Details, settings: Settings) -> None:
-    """Second and third screens, seen from the side as far as they are turned away."""
-    for screen in details.side_screens:
-        top, distance, bearing = settings.of_screen(screen.id)
-        if top is None or distance is None:
-            continue
-        x = pose.eye[0] + distance * cos(radians(bearing or 0.0))
-        foot = top - (screen.height or PICTURE_SHOWN_MM)
-        ink.shape("picture-side", [(x, foot), (x, top)], closed=False)
-
-
-def ink_plumb(ink: Ink, pose: Pose) -> None:
+def ink_plumb(outline: Outline, pose: Pose) -> None:
     """The plumb line from the ear to just over the floor, with its bob."""
     x = pose.ear[0]
-    ink.shape("plumb", [pose.ear, (x, 74)], closed=False)
-    ink.shape("bob", [(x - 13, 74), (x + 13, 74), (x + 17, 52), (x, 8), (x - 17, 52)])
-    ink.dot("plumb-ear", pose.ear, 3.2)
-    ink.dot("eye", pose.eye, 2.2)
+    outline.shape("plumb", [pose.ear, (x, 74)], closed=False)
+    outline.shape("bob", [(x - 13, 74), (x + 13, 74), (x + 17, 52), (x, 8), (x - 17, 52)])
+    outline.dot("plumb-ear", pose.ear, 3.2)
+    outline.dot("eye", pose.eye, 2.2)

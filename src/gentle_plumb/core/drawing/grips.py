@@ -6,9 +6,10 @@ from ..fit import Case, Joint, PostureFit
 from ..record import Field, fields
 from ..words import say_degrees
 from ..workstation import ScreenKind, Settings
-from .furniture import Place, screen_ends
+from .furniture import Place
 from .marks import Grip, Mark, Point, Sheet
 from .pose import Pose
+from .screens import screen_ends
 
 GRIP_PX = 6.0
 """Radius of the ring that is taken hold of, px."""

@@ -8,10 +8,10 @@ from ..body import Body, Dimension, dimension
 from ..fit import Case
 from ..units import LengthUnit, format_length
 from ..workstation import Settings
-from .figure import ink_figure, ink_parts
-from .furniture import Ink
+from .figure import outline_figure, outline_parts
 from .marks import Mark, Point, Scene, Sheet, box, number
 from .measuring_arrow import arrow_of
+from .outline import Outline
 from .pose import Pose, drawable, seated_pose, standing_pose
 from .tape import side_ends
 from .turned import Turned, turned
@@ -109,15 +109,16 @@ def _side_marks(
     top = max(pose.head[1] + 120 * pose.scale, ends[1][1], highest) + 40
     scale = min((width - 2 * MARGIN_PX) / (right - left), (height - 2 * MARGIN_PX) / top)
     sheet = Sheet(x0=width / 2 - scale * (left + right) / 2, y0=height - MARGIN_PX, scale=scale)
-    ink = Ink(sheet, entry.posture)
+    outline = Outline(entry.posture)
     floor = f"M0 {number(sheet.y0)}L{number(width)} {number(sheet.y0)}"
     marks = [Mark(kind="path", role="floor", d=floor)]
     if entry.posture == "seated":
         deep = pose.knee[0] - 110
-        ink.shape("column", [(deep / 2, 24), (deep / 2, seat - 46)], closed=False)
-        ink.shape("piece", box(deep / 2 - 150, 0, deep / 2 + 150, 24))
-        ink.shape("piece", box(-20, seat - 46, deep, seat))
-    return sheet, [*marks, *ink.marks, *ink_figure(pose, sheet, posture=entry.posture)]
+        outline.shape("column", [(deep / 2, 24), (deep / 2, seat - 46)], closed=False)
+        outline.shape("piece", box(deep / 2 - 150, 0, deep / 2 + 150, 24))
+        outline.shape("piece", box(-20, seat - 46, deep, seat))
+    outline_figure(outline, pose)
+    return sheet, [*marks, *outline.placed(sheet)]
 
 
 def _turned_marks(
@@ -131,14 +132,11 @@ def _turned_marks(
         scale=scale,
     )
     tail = "" if well_known else "-faint"
-    under, over = Ink(sheet, entry.posture), Ink(sheet, entry.posture)
-    for ink, pieces in ((under, seen.under), (over, seen.over)):
-        for points in pieces:
-            ink.shape("piece", points)
-    marks = [
-        *under.marks,
-        *ink_parts(seen.body, sheet, "figure", posture=entry.posture, tail=tail),
-        *ink_parts(seen.arms, sheet, "figure-arm", posture=entry.posture, tail=tail),
-        *over.marks,
-    ]
-    return sheet, marks
+    outline = Outline(entry.posture)
+    for points in seen.under:
+        outline.shape("piece", points)
+    outline_parts(outline, seen.body, "figure", tail=tail)
+    outline_parts(outline, seen.arms, "figure-arm", tail=tail)
+    for points in seen.over:
+        outline.shape("piece", points)
+    return sheet, outline.placed(sheet)

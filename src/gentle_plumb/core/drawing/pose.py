@@ -46,6 +46,8 @@ class Pose:
     scale: float
     thigh: float
     belly: float
+    heel: float
+    seated: bool
     known: bool
 
 
@@ -76,20 +78,25 @@ def _arm(
     return elbow, (elbow[0] + sqrt(reach**2 - drop**2), elbow_y - drop)
 
 
-def seated_pose(case: Case, settings: Settings) -> Pose:
-    """The figure on its chair. Unknown settings take what the body would like."""
+def seated_pose(case: Case, settings: Settings, slope: float | None = None) -> Pose:
+    """The figure on its chair. Unknown settings take what the body would like.
+
+    ``slope`` is how far the thighs slope down to the knee, degrees; feet then stand, else they hang
+    where the seat is too high for the legs.
+    """
     body, known = drawable(case.body)
     shoe = case.shoe_seated if case.shoe_seated is not None else 25.0
     leg, thigh = body.mm("popliteal_height") + shoe, body.mm("thigh_clearance")
     seat = settings.seat if settings.seat is not None else leg - case.policy.relief
     lift = settings.footrest or 0.0
-    recline = radians(case.recline())
+    lean = leaned_by(case, settings)
+    recline = radians(lean)
     over = hip_above_seat(thigh)
     trunk = body.mm("shoulder_height_sitting") - over
     drop = trunk_drop(
         shoulder_height_sitting=body.mm("shoulder_height_sitting"),
         thigh_clearance=thigh,
-        recline_deg=case.recline(),
+        recline_deg=lean,
     )
     hip = (SHOULDER_FROM_BACKREST_MM, seat + over)
     shoulder = (hip[0] - trunk * sin(recline), hip[1] + trunk * cos(recline))
@@ -97,7 +104,8 @@ def seated_pose(case: Case, settings: Settings) -> Pose:
     elbow, hand = _arm(
         shoulder, seat + body.mm("elbow_height_sitting") - drop, body, settings.keys, (0.0, 0.95)
     )
-    knee_y = max(seat + case.policy.relief, leg + lift) + 0.1 * leg
+    standing = leg + lift
+    knee_y = (standing if slope else max(seat + case.policy.relief, standing)) + 0.1 * leg
     along = body.mm("buttock_popliteal_length") + 30
     knee_x = hip[0] + sqrt(max(1.0, (along - hip[0]) ** 2 - (knee_y - hip[1]) ** 2))
     sole = knee_y - 0.1 * leg - leg
@@ -112,7 +120,14 @@ def seated_pose(case: Case, settings: Settings) -> Pose:
         knee=(knee_x, knee_y),
         ankle=(knee_x - 4, sole + shoe + 70),
         sole=sole,
+        heel=shoe,
+        seated=True,
     )
+
+
+def leaned_by(case: Case, settings: Settings) -> float:
+    """Return how far the back leans, degrees: as the backrest is set, else as the policy has it."""
+    return case.recline() if settings.backrest is None else settings.backrest - 90.0
 
 
 def standing_pose(case: Case, settings: Settings) -> Pose:
@@ -137,6 +152,8 @@ def standing_pose(case: Case, settings: Settings) -> Pose:
         knee=(8.0, 0.285 * stature + raised),
         ankle=(-8.0, raised + 70),
         sole=case.mat,
+        heel=shoe,
+        seated=False,
     )
 
 
@@ -152,6 +169,8 @@ def _pose(
     knee: Point,
     ankle: Point,
     sole: float,
+    heel: float,
+    seated: bool,
 ) -> Pose:
     scale = body.mm("stature") / 1675.0
     ear = (eye[0] - 88 * scale, eye[1] - 12 * scale)
@@ -170,6 +189,8 @@ def _pose(
         scale=scale,
         thigh=body.mm("thigh_clearance"),
         belly=body.mm("abdominal_depth_sitting"),
+        heel=heel,
+        seated=seated,
         known=known,
     )
 

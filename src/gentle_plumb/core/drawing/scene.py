@@ -3,39 +3,34 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import replace
+from math import ceil
 
 from ..body import DIMENSIONS
 from ..fit import Case, FitResult
 from ..memoize import memoize_last
 from ..workstation import Settings
-from .flags import FLAG_W, LANE
+from .body_labels import ink_body_labels
 from .grips import grips_of, ink_grips
-from .marks import Scene
+from .layout import HEADROOM_MM, MARGIN_PX, TOP_PX
+from .marks import Mark, Scene
 from .measuring import draw_measuring
 from .scene_parts import (
-    RULE_PX,
-    TOP_PX,
     draw_flags,
     draw_floor,
     draw_habits,
-    draw_places,
     draw_plan,
     draw_posture,
     draw_rule,
+    note_not_recorded,
 )
-from .scene_request import (
-    HEADROOM_MM,
-    SEATED_ALONE_MM,
-    SEATED_SPAN_MM,
-    STANDING_SPAN_MM,
-    SceneRequest,
-    height_of,
-    posture_to_draw,
-)
+from .scene_request import SceneRequest, height_of, posture_to_draw
 from .staff import STAFF_W, ink_staff
+from .stage import Stage
+from .supports import Layers
 
 _staff = memoize_last(2)(ink_staff)
+STAFF_STEP_MM, STAFF_OVER_MM = 100.0, 20.0
+"""A staff ends so far over a whole numeral over the highest thing, mm."""
 
 
 def draw_scene(
@@ -47,6 +42,7 @@ def draw_scene(
     overruled: tuple[set[str], set[str]] = (set(), set()),
     seen: Mapping[str, str] | None = None,
     behind: tuple[Case, FitResult] | None = None,
+    layers: Layers | None = None,
 ) -> Scene:
     """Draw a case.
 
@@ -64,6 +60,8 @@ def draw_scene(
         Habits that were seen, with what is said of each.
     behind : pair of Case and FitResult, optional
         Drawn faintly behind, to the same scale on the same floor.
+    layers : mapping, optional
+        What of the room things are to stand on, by what it carries; mm a piece, from below.
 
     Returns
     -------
@@ -80,72 +78,73 @@ def draw_scene(
             unit=request.unit,
             known=request.tape in case.body.values,
         )
-    seated = posture_to_draw(case, result.seated, left[0], request.show)
-    standing = posture_to_draw(case, result.standing, left[1], request.show)
+    stage = Stage(case, result, request, left, layers or {})
     if request.layer == "habits":
-        side = standing if request.mode == "standing" else seated
-        return draw_habits(case, side, request, seen or {})
-    if not result.seated.possible:
-        request = replace(request, mode="standing")  # nobody sits here
-    elif not result.standing.possible and request.mode in ("both", "overlay"):
-        request = replace(request, mode="seated")  # there is no standing to be drawn
-    sides = {
-        "both": [seated, standing],
-        "seated": [seated],
-        "standing": [standing],
-        "overlay": [standing, seated],
-    }[request.mode]
-    tallest = max(height_of(side) for side in (seated, standing))
-    if request.mode == "seated":
-        tallest = max(height_of(seated), SEATED_ALONE_MM)
-    y0 = request.height - RULE_PX
-    lanes = (FLAG_W + LANE) * (1 if request.mode in ("seated", "standing") else 2)
-    spans = [SEATED_SPAN_MM if side.name == "seated" else STANDING_SPAN_MM for side in sides]
-    wide = spans[-1:] if request.mode == "overlay" else spans
-    need = sum(high - low for low, high in wide)
-    free = request.width - STAFF_W - 12.0 - (lanes if request.mode != "both" else 0.42 * lanes)
-    scale = min((y0 - TOP_PX) / (tallest + HEADROOM_MM), free / need)
-    staff_left, sheets = draw_places(request, sides, scale, y0)
-    sides = [replace(side, sheet=sheet) for side, sheet in zip(sides, sheets, strict=True)]
+        posture = "standing" if request.mode == "standing" else "seated"
+        return draw_habits(case, stage.side(posture), request, seen or {})
+    return _scene(stage, overruled, behind)
 
-    marks = [draw_floor(request.width, y0)]
+
+def _scene(
+    stage: Stage, overruled: tuple[set[str], set[str]], behind: tuple[Case, FitResult] | None
+) -> Scene:
+    request, case, layout = stage.request, stage.case, stage.layout()
+    marks = [draw_floor(request.width, layout.y0)]
     plan_scale = None
     if request.mode in ("both", "seated") and request.person:
-        plan, plan_scale = draw_plan(case, seated, request, scale, y0, staff_left)
+        plan, plan_scale = draw_plan(case, stage.sides[0], request, layout, len(stage.missing))
         marks += plan
-    if behind is not None:
-        for side in sides:
-            fit_behind = behind[1].of(side.name)
-            other = posture_to_draw(behind[0], fit_behind, Settings(), request.show)
-            marks += draw_posture(behind[0], replace(other, sheet=side.sheet), faint=True)
-    for index, side in enumerate(sides):
-        marks += draw_posture(
-            case, side, faint=request.mode == "overlay" and index == 0, person=request.person
-        )
-    top_mm = (y0 - TOP_PX) / scale
-    marks += _staff(left=staff_left, y0=y0, scale=scale, top_mm=top_mm, unit=request.unit)
-    for side in sides:
-        hand = 1 if side.name == "seated" else -1
-        edge = staff_left if hand == 1 else staff_left + STAFF_W
-        mine = overruled[0 if side.name == "seated" else 1]
-        marks += draw_flags(case, side, request, mine, edge=edge, hand=hand, y0=y0, scale=scale)
-        if request.mode != "overlay" or side.name == "seated":
-            right = staff_left if hand == 1 else request.width
-            marks += draw_rule(case, side, y0, request.unit, right, request.person)
+    for index, side in enumerate(stage.sides):
+        sheet = layout.sheets[side.name]
+        if behind is not None:
+            fit = behind[1].of(side.name)
+            other = posture_to_draw(behind[0], fit, Settings(), request.show)
+            marks += draw_posture(behind[0], other, sheet, {}, faint=True)
+        faint = request.mode == "overlay" and index == 0
+        marks += draw_posture(case, side, sheet, stage.layers, faint=faint, person=request.person)
+    marks += _around(stage, overruled)
     grips = [
         grip
-        for side in (sides[-1:] if request.mode == "overlay" else sides)
+        for side in (stage.sides[-1:] if request.mode == "overlay" else stage.sides)
         if request.grips
         for grip in grips_of(
-            case, side.fit, side.settings, side.pose, side.place, side.joints, side.sheet
+            case,
+            side.fit,
+            side.settings,
+            side.pose,
+            side.place,
+            side.joints,
+            layout.sheets[side.name],
         )
     ]
-    marks += ink_grips(grips)
     return Scene(
         width=request.width,
         height=request.height,
-        px_per_mm=scale,
-        marks=tuple(marks),
+        px_per_mm=layout.scale,
+        marks=(*marks, *ink_grips(grips)),
         plan_px_per_mm=plan_scale,
         grips=tuple(grips),
     )
+
+
+def _around(stage: Stage, overruled: tuple[set[str], set[str]]) -> list[Mark]:
+    """The staff with its flags, the rule along the floor, the body's own heights."""
+    request, case, layout = stage.request, stage.case, stage.layout()
+    edge = layout.staff_left
+    wanted = max(height_of(side) for side in stage.sides) + 2 * HEADROOM_MM
+    top = ceil(wanted / STAFF_STEP_MM) * STAFF_STEP_MM + STAFF_OVER_MM
+    top = min((layout.y0 - TOP_PX) / layout.scale, top)
+    marks = [*_staff(left=edge, y0=layout.y0, scale=layout.scale, top_mm=top, unit=request.unit)]
+    for side in stage.sides:
+        mine = overruled[0 if side.name == "seated" else 1]
+        marks += draw_flags(case, side, request, mine, layout)
+        if request.mode != "overlay" or side.name == "seated":
+            sheet, middle = layout.sheets[side.name], edge + STAFF_W / 2
+            ends = (2.0, request.width - 2)
+            if request.mode == "both":
+                ends = (2.0, middle - 6) if sheet.facing == 1 else (middle + 6, ends[1])
+            marks += draw_rule(case, side, sheet, request.unit, ends, request.person)
+    for sheet, heights in stage.body_heights(layout):
+        marks += ink_body_labels(heights, sheet, request.unit, request.width)
+    x = edge - MARGIN_PX if edge > request.width / 2 else request.width - MARGIN_PX
+    return [*marks, *note_not_recorded(stage.missing, x, TOP_PX - 4)]

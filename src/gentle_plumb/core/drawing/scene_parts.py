@@ -1,153 +1,187 @@
-"""The parts of a scene: rule, flags, habits, places, floor, plan."""
+"""The parts of a scene: figures, rule, flags, habits, floor, plan."""
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import replace
+from collections.abc import Mapping, Sequence
 
-from ..fit import TAPE_MM, Case, settings_of
+from ..fit import Case
 from ..memoize import memoize_last
 from ..units import LengthUnit
-from .chairs import ink_chair
+from .body_labels import back_at
+from .chairs import ink_armrest, ink_chair
+from .collisions import ink_clashes
 from .dials import ink_dials
-from .figure import ink_figure
-from .flag_ink import ink_flags
-from .flags import FLAG_W, LANE, LEAST_CHANGE_MM, flags_of
-from .furniture import Ink, ink_desk, ink_plumb, ink_screen, ink_side_screens
+from .figure import outline_figure
+from .flag_ink import FlagLane, ink_flags
+from .flags import present_flags, target_flags
+from .furniture import ink_desk, ink_plumb
 from .habit_marks import field_size, ink_habits
-from .marks import Mark, Point, Scene, Sheet, number
+from .layout import HEADROOM_MM, MARGIN_PX, TOP_PX, Layout
+from .marks import Mark, Scene, Sheet, number
+from .outline import Outline, extent
 from .plan import ink_plan
-from .scene_request import (
-    HEADROOM_MM,
-    SEATED_BODY_MM,
-    SEATED_SPAN_MM,
-    STANDING_BODY_MM,
-    STANDING_SPAN_MM,
-    DrawnPosture,
-    SceneRequest,
-    eye_and_elbow_heights,
-    height_of,
-)
-from .staff import RULE_STEP, STAFF_W, ink_rule
+from .scene_request import DrawnPosture, SceneRequest, height_of
+from .screens import ink_screen, ink_side_screens
+from .staff import ink_rule
+from .supports import Layers, ink_underfoot
 
-TOP_PX, RULE_PX = 26.0, 3 * RULE_STEP + 8
+TRUNK_BACK_MM, TOE_MM = 135.0, 70.0
+"""How far a back reaches behind hip and shoulder, and a shoe or knee beyond its joint, mm.
+Source: house-chain."""
+BODY_SPAN_MM = {"seated": (-230.0, 760.0), "standing": (-190.0, 600.0)}
+"""What a body alone needs behind and in front of its origin; furniture may end behind the fields of
+habits, mm."""
+PLAN_LEAST_PX, PLAN_MOST_PX = 96.0, (340.0, 250.0)
+"""Least height that a plan is drawn in, and the most it takes, px."""
 
 
-@memoize_last(6)
-def draw_posture(
-    case: Case, side: DrawnPosture, *, faint: bool = False, dials: bool = True, person: bool = True
-) -> list[Mark]:
-    """Return the marks of a figure with its furniture; the last six are kept."""
-    ink = Ink(side.sheet, side.name)
-    if side.name == "seated":
-        ink_chair(ink, case, side.pose, side.settings)
-    ink_desk(ink, case, side.place, side.settings)
-    if side.name == "seated":
-        ink_side_screens(ink, side.pose, case.details, side.settings)
-    ink_screen(ink, case, side.pose, side.place, side.settings)
-    if not person:
-        return ink.marks
+@memoize_last(8)
+def furniture_of(case: Case, side: DrawnPosture, layers: Layers) -> Outline:
+    """Return what is under and before a figure, in mm, in the order of inking; the last eight are kept."""
+    outline = Outline(side.name)
+    pose, settings, place = side.pose, side.settings, side.place
+    seated = side.name == "seated"
+    if not side.recorded:
+        if seated and case.sits:
+            ink_chair(outline, case, pose, settings, layers)
+        return outline
+    ink_underfoot(outline, case, pose, settings, layers)
+    if seated:
+        ink_chair(outline, case, pose, settings, layers)
+    ink_desk(outline, case, place, settings, layers)
+    if seated:
+        ink_side_screens(outline, pose, case, settings)
+    ink_screen(outline, case, pose, place, settings, layers)
+    return outline
+
+
+@memoize_last(8)
+def figure_over(
+    case: Case, side: DrawnPosture, *, faint: bool = False, dials: bool = True
+) -> Outline:
+    """Return the figure with what is drawn over it; the last eight are kept."""
+    outline, pose = Outline(side.name), side.pose
     role = "ghost" if faint else "figure"
-    marks = [*ink.marks, *ink_figure(side.pose, side.sheet, posture=side.name, role=role)]
-    over = Ink(side.sheet, side.name)
+    beside = Outline(side.name)
+    if side.name == "seated":
+        ink_armrest(beside, case, side.settings)
+    outline_figure(outline, pose, role=role, beside=beside)
     if not faint:
-        ink_plumb(over, side.pose)
+        ink_clashes(outline, case, pose, side.place, side.settings)
+        ink_plumb(outline, pose)
         if dials:
-            ink_dials(over, side.pose, side.joints)
-    return [*marks, *over.marks]
+            ink_dials(outline, pose, side.joints)
+    return outline
+
+
+@memoize_last(8)
+def draw_posture(
+    case: Case,
+    side: DrawnPosture,
+    sheet: Sheet,
+    layers: Layers,
+    *,
+    faint: bool = False,
+    dials: bool = True,
+    person: bool = True,
+) -> list[Mark]:
+    """Return the marks of a figure with its furniture; the last eight are kept."""
+    marks = furniture_of(case, side, layers).placed(sheet)
+    if not person:
+        return marks
+    return [*marks, *figure_over(case, side, faint=faint, dials=dials).placed(sheet)]
+
+
+def extent_of(case: Case, side: DrawnPosture, layers: Layers) -> tuple[float, float]:
+    """Return how far a figure with its furniture reaches back and forward, mm."""
+    back, front, _ = extent(furniture_of(case, side, layers).shapes)
+    pose = side.pose
+    trunk = min(pose.hip[0], pose.shoulder[0]) - TRUNK_BACK_MM * pose.scale
+    return min(back, trunk), max(front, pose.toe[0] + TOE_MM, pose.hand[0], pose.knee[0] + TOE_MM)
+
+
+@memoize_last(8)
+def behind_of(case: Case, sides: tuple[DrawnPosture, ...], layers: Layers, height: float) -> float:
+    """Return how far back any of these figures and their furniture reach near a height, mm."""
+    shapes = [
+        shape
+        for side in sides
+        for outline in (furniture_of(case, side, layers), figure_over(case, side))
+        for shape in outline.shapes
+    ]
+    return back_at(shapes, height)
 
 
 @memoize_last(4)
 def draw_rule(
-    case: Case, side: DrawnPosture, y0: float, unit: LengthUnit, right: float, person: bool = True
+    case: Case,
+    side: DrawnPosture,
+    sheet: Sheet,
+    unit: LengthUnit,
+    ends: tuple[float, float],
+    person: bool = True,
 ) -> list[Mark]:
     """Return the rule under a figure with the distances on it; the last four are kept."""
 
     def px(x: float) -> float:
-        return side.sheet.at((x, 0.0))[0]
+        return sheet.at((x, 0.0))[0]
 
     place, settings = side.place, side.settings
     spans: list[tuple[str, str, float, float, float]] = []
+
+    def span(part: str, words: str, start: float, mm: float) -> None:
+        spans.append((part, words, px(start), px(start + mm), mm))
+
     if settings.distance is not None and person:
-        eye = side.pose.shoulder[0] + 80.0
-        spans.append(
-            (
-                "distance",
-                "viewing distance",
-                px(eye),
-                px(eye + settings.distance),
-                settings.distance,
-            )
-        )
+        span("distance", "viewing distance", side.pose.eye[0], settings.distance)
     if settings.surface is not None:
-        spans.append(
-            (
-                "keys",
-                "desk edge to home row",
-                px(place.edge),
-                px(place.keys),
-                place.keys - place.edge,
-            )
-        )
-    depth = case.workstation.desk.depth
-    if depth is not None and settings.surface is not None:
-        spans.append(("desk_depth", "desk depth", px(place.edge), px(place.edge + depth), depth))
-    return ink_rule(spans, y0=y0, unit=unit, posture=side.name, right_end=right)
+        span("keys", "desk edge to home row", place.edge, place.keys - place.edge)
+        if case.workstation.desk.depth is not None:
+            span("desk_depth", "desk depth", place.edge, case.workstation.desk.depth)
+    return ink_rule(spans, y0=sheet.y0, unit=unit, posture=side.name, ends=ends)
 
 
 @memoize_last(4)
 def draw_flags(
-    case: Case,
-    side: DrawnPosture,
-    request: SceneRequest,
-    overruled: set[str],
-    *,
-    edge: float,
-    hand: int,
-    y0: float,
-    scale: float,
+    case: Case, side: DrawnPosture, request: SceneRequest, overruled: set[str], layout: Layout
 ) -> list[Mark]:
-    """Return the flags of the heights beside a figure; the last four are kept."""
-    found = case.found_seated if side.name == "seated" else case.found_standing
-    aim = settings_of(side.fit)
-    reference = side.settings if request.show == "left" else found
-    eye, elbow = eye_and_elbow_heights(case, side) if request.person else (None, None)
-    flags = flags_of(
-        side.fit,
-        reference,
-        overruled,
-        eye,
-        elbow,
-        aim,
-        TAPE_MM if request.show == "left" else LEAST_CHANGE_MM,
-    )
-    return ink_flags(
-        flags,
-        staff_edge=edge,
+    """Return the flags of the heights beside a figure: what is aimed at, or what is there."""
+    hand = layout.sheets[side.name].facing if request.mode != "overlay" else 0
+    hand = hand or (1 if side.name == "seated" else -1)
+    if not side.recorded:
+        return []
+    if request.show == "target" and request.between is None:
+        flags = target_flags(case, side.fit, overruled)
+    else:
+        left = request.show == "left" and request.between is None
+        flags = present_flags(side.fit, side.settings, left=left)
+    lane = FlagLane(
+        staff_edge=layout.staff_edge(hand),
         side=hand,
-        y0=y0,
-        scale=scale,
+        width=layout.flag_w,
+        lane=layout.lane,
+        y0=layout.y0,
+        scale=layout.scale,
         top=TOP_PX,
-        unit=request.unit,
-        posture=side.name,
     )
+    return ink_flags(flags, lane, unit=request.unit, posture=side.name)
 
 
 def draw_habits(
     case: Case, side: DrawnPosture, request: SceneRequest, seen: Mapping[str, str]
 ) -> Scene:
-    """One figure between the fields of its habits."""
+    """One figure between the fields of its habits, its furniture faint behind."""
     y0 = request.height - 24.0
-    span = SEATED_BODY_MM if side.name == "seated" else STANDING_BODY_MM
+    span = BODY_SPAN_MM[side.name]
     free = request.width - 2 * field_size(request.width)[0] - 24.0
     scale = min((y0 - TOP_PX) / (height_of(side) + HEADROOM_MM), free / (span[1] - span[0]))
     facing = 1 if side.name == "seated" else -1
     middle = request.width / 2 - facing * scale * (span[0] + span[1]) / 2
-    side = replace(side, sheet=Sheet(x0=middle, y0=y0, scale=scale, facing=facing))
-    marks = [draw_floor(request.width, y0), *draw_posture(case, side, dials=False)]
+    sheet = Sheet(x0=middle, y0=y0, scale=scale, facing=facing)
+    marks = [draw_floor(request.width, y0), *draw_posture(case, side, sheet, {}, dials=False)]
     marks += ink_habits(
         side.pose,
-        side.sheet,
+        sheet,
         seen,
         posture=side.name,
         width=request.width,
@@ -157,57 +191,49 @@ def draw_habits(
     return Scene(width=request.width, height=request.height, px_per_mm=scale, marks=tuple(marks))
 
 
-def draw_places(
-    request: SceneRequest, sides: list[DrawnPosture], scale: float, y0: float
-) -> tuple[float, list[Sheet]]:
-    """Where the staff stands and each figure has its origin, px."""
-    seat_low, seat_high = SEATED_SPAN_MM
-    stand_low = STANDING_SPAN_MM[0]
-    if request.mode == "both":
-        room = (request.width - STAFF_W) / (
-            (seat_high - seat_low) + (STANDING_SPAN_MM[1] - stand_low)
-        )
-        staff_left = room * (seat_high - seat_low)
-        return staff_left, [
-            Sheet(x0=12 - seat_low * scale, y0=y0, scale=scale),
-            Sheet(x0=request.width - 12 + stand_low * scale, y0=y0, scale=scale, facing=-1),
-        ]
-    if request.mode == "standing":
-        staff_left = 8.0
-        sheet = Sheet(x0=request.width - 12 + stand_low * scale, y0=y0, scale=scale, facing=-1)
-        return staff_left, [sheet]
-    right = STAFF_W + 8 + (FLAG_W + LANE if request.mode == "overlay" else 0.0)
-    sheet = Sheet(x0=12 - seat_low * scale, y0=y0, scale=scale)
-    return request.width - right, [sheet for _ in sides]
-
-
 def draw_floor(width: float, y0: float) -> Mark:
     """Return the line of the floor."""
     return Mark(kind="path", role="floor", d=f"M0 {number(y0)}L{number(width)} {number(y0)}")
 
 
+@memoize_last(4)
 def draw_plan(
-    case: Case,
-    side: DrawnPosture,
-    request: SceneRequest,
-    scale: float,
-    y0: float,
-    staff_left: float,
+    case: Case, side: DrawnPosture, request: SceneRequest, layout: Layout, noted: int = 0
 ) -> tuple[list[Mark], float | None]:
-    """The plan in the empty band above the seated figure, where there is room for it."""
-    head: Point = (0.0, y0 - (height_of(side) + 30) * scale)
-    height = head[1] - TOP_PX
-    if height < 90:
+    """The plan in the empty band above the seated figure and under what is noted, where there is room."""
+    over = NOTE_PX * noted
+    height = layout.y0 - (height_of(side) + 30) * layout.scale - TOP_PX - over
+    width = layout.staff_left - layout.flags_wide - 2 * MARGIN_PX
+    if height < PLAN_LEAST_PX or width < PLAN_LEAST_PX:
         return [], None
     arm = next((joint for joint in side.joints if joint.joint == "upper_arm"), None)
+    wide, high = min(PLAN_MOST_PX[0], width), min(height - 14, PLAN_MOST_PX[1])
     return ink_plan(
         case,
         side.settings,
-        case.details,
         arm,
-        left=16,
-        top=8,
-        width=min(300.0, staff_left - FLAG_W - LANE - 24),
-        height=min(height - 14, 230.0),
+        left=MARGIN_PX + (width - wide) / 2,
+        top=8 + over + (height - 14 - high) / 3,
+        width=wide,
+        height=high,
         unit=request.unit,
     )
+
+
+NOTE_PX = 22.0
+NOT_RECORDED = "nothing recorded yet"
+
+
+def note_not_recorded(missing: Sequence[str], x: float, y: float) -> list[Mark]:
+    """Say which posture is not drawn, since nobody recorded anything of it."""
+    return [
+        Mark(
+            kind="text",
+            role="note",
+            x=x,
+            y=y + NOTE_PX * index,
+            text=f"{posture.title()}: {NOT_RECORDED}",
+            anchor="end",
+        )
+        for index, posture in enumerate(missing)
+    ]

@@ -11,22 +11,11 @@ from ..memoize import memoize_last
 from ..units import LengthUnit
 from ..workstation import Settings
 from .furniture import Place, place_of
-from .marks import Sheet
 from .pose import Pose, seated_pose, standing_pose
 
 Mode = Literal["both", "seated", "standing", "overlay"]
 Show = Literal["found", "target", "left"]
 Layer = Literal["heights", "habits", "measuring"]
-
-HEADROOM_MM = 70.0
-SEATED_SPAN_MM = (-255.0, 1040.0)
-STANDING_SPAN_MM = (-190.0, 850.0)
-"""What a figure with its furniture needs behind and in front of its origin, mm."""
-SEATED_BODY_MM = (-230.0, 760.0)
-STANDING_BODY_MM = (-190.0, 600.0)
-"""The same for the body alone; furniture may end behind the fields of habits."""
-SEATED_ALONE_MM = 1700.0
-"""Height given to a seated figure alone, so that the plan has its place over it, mm."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -36,7 +25,8 @@ class SceneRequest:
     The layer ``habits`` puts what is seen of the body in the place of heights and distances; the
     layer ``measuring`` shows the figure in the pose of the dimension that ``tape`` names. With
     ``grips`` there are rings to turn joints and pieces by. Without the ``person`` furniture alone is
-    drawn, with no height or distance of a body.
+    drawn, with no height or distance of a body. ``between`` 0 to 1 draws what lies so far on the way
+    from what was found to what is shown.
     """
 
     width: float = 860.0
@@ -48,11 +38,12 @@ class SceneRequest:
     layer: Layer = "heights"
     grips: bool = False
     person: bool = True
+    between: float | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
 class DrawnPosture:
-    """One posture ready to draw."""
+    """One posture ready to draw; ``recorded`` where there is anything of it to show."""
 
     name: Literal["seated", "standing"]
     fit: PostureFit
@@ -60,53 +51,78 @@ class DrawnPosture:
     pose: Pose
     place: Place
     joints: tuple[Joint, ...]
-    sheet: Sheet
+    recorded: bool = True
 
 
-def _shown(case: Case, fit: PostureFit, left: Settings, show: Show) -> Settings:
-    """The settings to draw; what was not set is drawn as found, what was not found as aimed at."""
+ANCHORS = {"seated": ("seat", "surface", "screen_top"), "standing": ("surface", "screen_top")}
+"""One of these has to be recorded for a posture to be shown as found, or as set. Source: house-chain."""
+
+
+def _shown(
+    case: Case, fit: PostureFit, left: Settings, show: Show, between: float | None
+) -> Settings:
+    """The settings to draw: what is aimed at falls back on what was found, never the other way."""
     found = case.found_seated if fit.posture == "seated" else case.found_standing
-    aim = settings_of(fit)
-    order = {"found": (found,), "target": (aim, found), "left": (left, found, aim)}[show]
-    merged = {
-        key: next((value for layer in order if (value := layer.get(key)) is not None), None)
-        for key in Settings.__dataclass_fields__
-    }
-    if show == "found" and fit.posture == "standing":
-        merged = {key: merged[key] if merged[key] is not None else aim.get(key) for key in merged}
-    surface, thickness = merged["surface"], case.workstation.keyboard.thickness
+    if show == "found":
+        settings = found
+    else:
+        over = settings_of(fit) if show == "target" else left
+        settings = found.over(over)
+        if between is not None:
+            settings = _on_the_way(found, settings, between)
+    surface, thickness = settings.surface, case.workstation.keyboard.thickness
     if surface is not None and thickness is not None:
-        merged["keys"] = surface + thickness
+        settings = replace(settings, keys=surface + thickness)
+    return settings
+
+
+def _on_the_way(start: Settings, end: Settings, share: float) -> Settings:
+    """Settings between two: what only one of them knows stays as it is."""
+    merged = {}
+    for key in Settings.__dataclass_fields__:
+        a, b = start.get(key), end.get(key)
+        both = a is not None and b is not None
+        merged[key] = a + (b - a) * share if both else (b if a is None else a)  # type: ignore[operator]
     return Settings(**merged)
 
 
-@memoize_last(6)
-def posture_to_draw(case: Case, fit: PostureFit, left: Settings, show: Show) -> DrawnPosture:
-    """Return one posture with its pose and furniture; the last six are kept."""
-    settings = _shown(case, fit, left, show)
+@memoize_last(8)
+def posture_to_draw(
+    case: Case, fit: PostureFit, left: Settings, show: Show, between: float | None = None
+) -> DrawnPosture:
+    """Return one posture with its pose and furniture; the last eight are kept."""
+    settings = _shown(case, fit, left, show, between)
     seated = fit.posture == "seated"
-    pose = seated_pose(case, settings) if seated else standing_pose(case, settings)
-    place = place_of(case, pose, settings)
     mouse = replace(settings, mouse=settings.mouse if seated else None)
+    joints = joints_of(case, mouse, fit.posture)
+    if seated:
+        knee = next((one.angle for one in joints if one.joint == "knee"), None)
+        pose = seated_pose(case, settings, None if knee is None else knee - 90)
+    else:
+        pose = standing_pose(case, settings)
+    recorded = any(settings.get(key) is not None for key in ANCHORS[fit.posture])
+    if show != "target" and (not recorded or (seated and settings.seat is None)):
+        pose = replace(pose, known=False)  # nobody recorded how they sit or stand
     return DrawnPosture(
         name=fit.posture,
         fit=fit,
         settings=settings,
         pose=pose,
-        place=place,
-        joints=joints_of(case, mouse, fit.posture),
-        sheet=Sheet(x0=0, y0=0, scale=1),
+        place=place_of(case, pose, settings),
+        joints=joints,
+        recorded=recorded,
     )
 
 
 def eye_and_elbow_heights(case: Case, side: DrawnPosture) -> tuple[float | None, float | None]:
     """Return the heights of eye and elbow over the floor, mm; None where they are not known."""
     try:
-        frame = Frame.seated(case) if side.name == "seated" else Frame.standing(case)
+        _ = Frame.seated(case) if side.name == "seated" else Frame.standing(case)
     except MissingInput:
         return None, None
-    base = side.settings.seat if side.name == "seated" else 0.0
-    return (None, None) if base is None else (base + frame.eye, base + frame.elbow)
+    if side.name == "seated" and side.settings.seat is None:
+        return None, None
+    return side.pose.eye[1], side.pose.elbow[1]
 
 
 def height_of(side: DrawnPosture) -> float:

@@ -6,6 +6,7 @@ from functools import lru_cache
 from math import ceil
 
 from ..units import MM_PER, LengthUnit, format_length
+from .lettering import text_width
 from .marks import Mark, number
 
 STAFF_W = 34.0
@@ -76,7 +77,7 @@ def ink_rule(
     y0: float,
     unit: LengthUnit,
     posture: str,
-    right_end: float,
+    ends: tuple[float, float],
 ) -> list[Mark]:
     """Distances along the floor, one line under the other.
 
@@ -84,8 +85,8 @@ def ink_rule(
     ----------
     spans : list of (part, words, x1, x2, mm)
         Ends in px, length in mm.
-    right_end : float
-        Where text must end at the latest, px.
+    ends : pair of float
+        Where text may begin and must end, px.
 
     """
     marks: list[Mark] = []
@@ -95,14 +96,16 @@ def ink_rule(
         marks.append(_line("rule", left, y, right, y, part, posture))
         marks += [_line("rule", x, y - 5, x, y + 5, part, posture) for x in (left, right)]
         value = format_length(mm, unit, with_unit=True)
-        numeral, label = 6.4 * len(value) + 5, 5.9 * len(words)
-        width = numeral + label
+        numeral = text_width(value, "rule-value") + 4
+        width = numeral + text_width(words, "rule-label")
         if right - left > width + 28:  # room on the line itself
             x = (left + right - width) / 2
             data = f"M{number(x - 6)} {number(y)}L{number(x + width + 6)} {number(y)}"
             marks.append(Mark(kind="path", role="rule-gap", d=data, part=part, posture=posture))
+        elif right + 9 + width < ends[1]:
+            x = right + 9
         else:
-            x = right + 9 if right + 9 + width < right_end else left - width - 9
+            x = max(ends[0], left - width - 9)
         for role, at, text in (("rule-value", x, value), ("rule-label", x + numeral, words)):
             marks.append(
                 Mark(kind="text", role=role, x=at, y=y + 4.5, text=text, part=part, posture=posture)

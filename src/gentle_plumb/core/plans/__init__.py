@@ -1,7 +1,7 @@
 """Plans: what can be added to a workstation, what it costs, and what it leaves over."""
 
 from .addition import PRICE_LABELS, PRICES, Addition, Price
-from .addition_set import AdditionSet, tolerance_steps, with_additions
+from .addition_set import AdditionSet, layers_of, tolerance_steps, with_additions
 from .addition_sets import best_additions, height_kit
 from .additions import desk_additions
 from .comfort import comfort_deg
@@ -55,6 +55,7 @@ __all__ = [
     "desk_additions",
     "feet_additions",
     "height_kit",
+    "layers_of",
     "make_plans",
     "offers_of",
     "one_plan",

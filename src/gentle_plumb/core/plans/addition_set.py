@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from math import floor
 
-from ..workstation import Workstation
+from ..workstation import Item, Workstation
 from .addition import PRICES, Addition
 
 AdditionSet = tuple[Addition, ...]
@@ -22,6 +23,25 @@ def items_used(kit: AdditionSet) -> dict[str, int]:
         for item, many in one.items:
             used[item] = used.get(item, 0) + many
     return used
+
+
+def layers_of(kit: AdditionSet, items: Iterable[Item]) -> dict[str, tuple[float, ...]]:
+    """Return what a set puts under or behind things, by slot: mm a piece, the lowest first.
+
+    What lifts the screen for standing alone is under ``screen_standing``.
+    """
+    thick = {one.id: one.thickness for one in items}
+    found: dict[str, tuple[float, ...]] = {}
+    for one in kit:
+        if one.height is None:
+            continue
+        pieces = tuple(thick[id] for id, many in one.items if id in thick for _ in range(many))
+        slot = f"{one.slot}_standing" if one.id.endswith("_standing") else one.slot
+        whole = (
+            len(one.items) == 1 and one.items[0][1] == 1
+        )  # one piece may be taken in part: a roll
+        found[slot] = (one.height,) if whole or not pieces else pieces
+    return found
 
 
 def with_additions(station: Workstation, kit: AdditionSet) -> Workstation:

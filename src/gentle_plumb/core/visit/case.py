@@ -173,6 +173,10 @@ def _details(record: Record) -> Details:
         side_screens=tuple(
             screen for id in fields.screens.side if (screen := _side_screen(record, id))
         ),
+        screen_on=record[fields.screens.main.lifted_by],
+        rail=record[fields.supports.thickness["rail"]]
+        if record.yes(fields.supports.at_hand["rail"].there)
+        else None,
     )
 
 

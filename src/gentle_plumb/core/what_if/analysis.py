@@ -26,6 +26,7 @@ from ..plans import (
     Plan,
     PlanSet,
     added_by,
+    layers_of,
     make_plans,
     offers_of,
     one_plan,
@@ -161,6 +162,7 @@ class VisitAnalysis:
             overruled=(keys[0], keys[1]),
             seen={id: habit.text for id, habit in self.facts.seen.items()},
             behind=(behind.case, behind.result) if behind is not None else None,
+            layers=layers_of(self.kit, self.bare.workstation.items),
         )
 
 

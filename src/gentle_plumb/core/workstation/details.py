@@ -46,9 +46,12 @@ class Details:
     """As found, mm.
 
     ``underside`` from the floor to the lowest part over the thighs, ``armrest_gap`` between the
-    armrests.
+    armrests, ``screen_on`` the height of what the screen stands on over the desk, ``rail`` that of a
+    rail for the foot over the floor.
     """
 
     underside: float | None = None
     armrest_gap: float | None = None
     side_screens: tuple[SideScreen, ...] = ()
+    screen_on: float | None = None
+    rail: float | None = None

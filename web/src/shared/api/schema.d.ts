@@ -6910,6 +6910,8 @@ export interface operations {
                 plans?: boolean;
                 /** @description With rings to turn parts by. */
                 grips?: boolean;
+                /** @description So far on the way from what was found to what is shown. */
+                between?: number | null;
                 draw?: boolean;
                 /** @description Which of the visit's places. */
                 place?: "main" | "2" | "3" | "4";
@@ -7004,6 +7006,8 @@ export interface operations {
                 plans?: boolean;
                 /** @description With rings to turn parts by. */
                 grips?: boolean;
+                /** @description So far on the way from what was found to what is shown. */
+                between?: number | null;
                 draw?: boolean;
                 /** @description Which of the visit's places. */
                 place?: "main" | "2" | "3" | "4";

@@ -21,8 +21,6 @@ class SupportFields:
 
 NOTED_ONLY = frozenset({"task_lamp"})
 """Nothing is worked out from these."""
-NO_HEIGHT_READ = frozenset({"rail"})
-"""What these measure decides nothing."""
 
 
 def _support(id: str, label: str, *, thick: bool) -> SupportFields:
@@ -33,11 +31,7 @@ def _support(id: str, label: str, *, thick: bool) -> SupportFields:
     yes = there.among(YesNo.YES)
     return SupportFields(
         there=there,
-        height=at.length(
-            "height", f"{label}, height", 1, 400, when=yes, noted_only=id in NO_HEIGHT_READ
-        )
-        if thick
-        else None,
+        height=at.length("height", f"{label}, height", 1, 400, when=yes) if thick else None,
         count=at.amount("count", f"{label}: how many", "", 1, 20, when=yes)
         if id in STACKED
         else None,

@@ -1,0 +1,106 @@
+"""Heights of the body itself, eye and elbow, written behind the figure: nobody sets them."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+from ..fit import Case
+from ..units import LengthUnit, format_length
+from .flags import fan_out
+from .lettering import text_width
+from .marks import Mark, Point, Sheet, number
+from .outline import Shape
+from .scene_request import DrawnPosture, eye_and_elbow_heights
+
+LABEL_H, GAP_PX = 30.0, 9.0
+NAMES = ("Eye", "Elbow")
+NEAR_MM = 75.0
+"""Height of a label and its gap to the body, px; names; and how near in height a part has to be to stand in
+its way, mm."""
+
+
+def label_room(unit: LengthUnit) -> float:
+    """Return how wide a label is at most, px."""
+    widest = format_length(1999.0, unit)
+    return max(text_width(widest, "body-value"), *(text_width(one, "body-label") for one in NAMES))
+
+
+def heights_of(case: Case, side: DrawnPosture) -> list[tuple[str, float]]:
+    """Return the part and height over the floor of what is written, mm, the highest first."""
+    pairs = zip(("eye", "elbow"), eye_and_elbow_heights(case, side), strict=True)
+    return [(part, height) for part, height in pairs if height is not None]
+
+
+IN_THE_WAY = ("figure-fill", "ghost-fill", "backrest", "piece", "column", "cushion", "castor")
+"""Roles of what may stand behind a figure."""
+
+
+def back_at(shapes: Sequence[Shape], height: float) -> float:
+    """Return how far back anything reaches near a height, mm."""
+    found = [0.0]
+    for shape in shapes:
+        if not shape.role.startswith(IN_THE_WAY):
+            continue
+        for points, _ in shape.outlines:
+            found += _backs(points, height - NEAR_MM, height + NEAR_MM)
+        if shape.centre is not None and not shape.text and not shape.fixed:
+            x, y = shape.centre
+            if abs(y - height) < shape.radius + NEAR_MM:
+                found.append(x - shape.radius)
+    return min(found)
+
+
+def _backs(points: Sequence[Point], low: float, high: float) -> list[float]:
+    """Where a path is between two heights, mm: its points, and where it comes in and goes out."""
+    found = [x for x, y in points if low < y < high]
+    for (x1, y1), (x2, y2) in pairwise([*points, points[0]]):
+        for edge in (low, high):
+            if (y1 - edge) * (y2 - edge) < 0:
+                found.append(x1 + (x2 - x1) * (edge - y1) / (y2 - y1))
+    return found
+
+
+@dataclass(frozen=True, kw_only=True)
+class BodyHeight:
+    """A height of the body to be written: its part and posture, mm over the floor, and how far back it ends."""
+
+    part: str
+    posture: str
+    height: float
+    back: float
+
+
+def ink_body_labels(
+    heights: Sequence[BodyHeight], sheet: Sheet, unit: LengthUnit, width: float
+) -> list[Mark]:
+    """Marks of the heights of the body on one sheet, behind the figure and clear of each other."""
+    facing, room = sheet.facing, label_room(unit)
+    placed = sorted(
+        ((one, sheet.at((one.back, one.height))) for one in heights), key=lambda pair: pair[1][1]
+    )
+    places = fan_out([at[1] for _, at in placed], size=LABEL_H, low=LABEL_H, high=sheet.y0)
+    marks: list[Mark] = []
+    for (one, at), y in zip(placed, places, strict=True):
+        end = at[0] - facing * GAP_PX
+        end = max(end, room + 3) if facing == 1 else min(end, width - room - 3)
+        for role, drop, text in (
+            ("body-label", -2.0, one.part.title()),
+            ("body-value", 11.0, format_length(one.height, unit)),
+        ):
+            marks.append(
+                Mark(
+                    kind="text",
+                    role=role,
+                    x=end,
+                    y=y + drop,
+                    text=text,
+                    anchor="end" if facing == 1 else "start",
+                    part=one.part,
+                    posture=one.posture,
+                )
+            )
+        data = f"M{number(end + facing * 3)} {number(at[1])}L{number(at[0])} {number(at[1])}"
+        marks.append(Mark(kind="path", role="leader", d=data, part=one.part, posture=one.posture))
+    return marks
