@@ -96,7 +96,10 @@ def sign_in(page: Page, program: Program, who: int = 0) -> Page:
     page.set_default_timeout(20_000)
     page.context.add_cookies(SIGNED_IN.get((program.address, who), []))
     page.goto(program.address)
-    today, address = page.get_by_role("heading", name="Today"), page.get_by_label("Address")
+    today, address = (
+        page.get_by_role("heading", name="Today", exact=True),
+        page.get_by_label("Address"),
+    )
     expect(today.or_(address)).to_be_visible()
     if address.is_visible():
         address.fill(DEMO_MEMBERS[who].email)
@@ -148,12 +151,19 @@ def visit_id(page: Page, program: Program, name: str) -> str:
 
 def open_step(page: Page, program: Program, name: str, step: str) -> None:
     page.goto(f"{program.address}/visits/{visit_id(page, program, name)}/{step}")
-    expect(page.get_by_test_id("elevation")).to_be_visible()
+    expect(page.locator("#main :is(h2, h3)").first).to_be_visible()
 
 
 def kept(page: Page) -> None:
     """Everything typed has reached the server."""
-    expect(page.get_by_role("status").first).to_contain_text("kept on the server")
+    expect(page.get_by_role("status").first).to_contain_text("Saved")
+
+
+def pick(scope: Page | Locator, label: str, option: str) -> None:
+    """Choose from a list that opens."""
+    scope.get_by_label(label, exact=True).click()
+    page = scope if isinstance(scope, Page) else scope.page
+    page.get_by_role("option", name=option).click()
 
 
 def tab(page: Page, name: str) -> None:

@@ -52,7 +52,7 @@ def piece(page: Page, name: str) -> None:
 
 
 def ask(page: Page) -> None:
-    page.get_by_role("button", name="To keep health notes: given", exact=True).click()
+    page.get_by_role("button", name="Given: To keep health notes", exact=True).click()
     expect(page.get_by_text("noted by Ines Calloway")).to_be_visible()
     tab(page, "Reason")
     page.get_by_label("Reason for the visit").fill("Neck stiff after the morning's charts.")
@@ -124,7 +124,7 @@ def measure(page: Page) -> None:
 def signed_stays_signed(page: Page) -> None:
     """A change to what is signed asks first, and nothing before the signature is taken back."""
     page.remove_locator_handler(all_the_same(page))
-    page.get_by_role("button", name="Take the last change back (z)").click()
+    page.get_by_role("button", name="Undo (z)").click()
     page.get_by_role("button", name="6 Pace").click()
     page.get_by_role("radio", name=re.compile("Two-hour|30 sit|45 sit|Seated")).first.click()
     dialog = page.get_by_role("dialog", name="Version 1 is signed")

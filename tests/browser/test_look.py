@@ -126,7 +126,7 @@ def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
     ).to_be_visible()
     expect(desk.get_by_role("button", name="Sign version 2")).to_be_disabled()
     desk.get_by_role("link", name="Today").click()
-    casper = desk.get_by_role("row", name=re.compile("Casper Roe"))
+    casper = desk.get_by_role("listitem").filter(has_text="Casper Roe")
     expect(casper).to_contain_text("the same day")
     desk.go_back()
     banner.get_by_role("button").click()
@@ -150,7 +150,7 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
     desk: Page, program
 ):
     desk.get_by_role("link", name="Clients").click()
-    row = desk.get_by_role("row", name=re.compile("Mirela Dunne"))
+    row = desk.get_by_role("listitem").filter(has_text="Mirela Dunne")
     row.get_by_role("button", name="New visit").click()
     desk.wait_for_url("**/ask")
     visit = desk.url.split("/")[-2]
@@ -159,7 +159,7 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
     reason.fill("Belly meets the desk.")
     reason.press("Tab")
     desk.get_by_role("button", name="Record the consent").click()
-    desk.get_by_role("button", name="To keep health notes: given", exact=True).click()
+    desk.get_by_role("button", name="Given: To keep health notes", exact=True).click()
     kept(desk)
 
     def held():
@@ -168,7 +168,7 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
         ]
 
     assert held()["typed"] == "Belly meets the desk."
-    desk.get_by_role("button", name="To keep health notes: withdraw", exact=True).click()
+    desk.get_by_role("button", name="Withdraw: To keep health notes", exact=True).click()
     expect(
         desk.get_by_text("All health notes and everything in own words in this visit are erased")
     ).to_be_visible()
@@ -185,7 +185,7 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
 ):
     """A refused strength and a habit two people tapped: no field of text stands beside them."""
     desk.get_by_role("link", name="Clients").click()
-    row = desk.get_by_role("row", name=re.compile("Mirela Dunne"))
+    row = desk.get_by_role("listitem").filter(has_text="Mirela Dunne")
     row.get_by_role("button", name="New visit").click()
     desk.wait_for_url("**/ask")
     tab(desk, "Discomfort")

@@ -131,7 +131,7 @@ def short_visit(hand, program, name):
     hand.press("Look")
     hand.press("Seat height, client seated")
     hand.type("Seat height, client seated", "46,5")
-    hand.sees("kept on the server ")
+    hand.sees("Saved ")
     hand.until("return document.querySelector('[data-testid=elevation]') !== null")
     hand.browser.refresh()
     hand.sees("46,5 cm")

@@ -10,7 +10,7 @@ import pytest
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, tab
+from browser.conftest import entry, kept, open_step, pick, tab
 from gentle_plumb.core.policy import POLICY_QUESTIONS
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.visit import case_from
@@ -66,8 +66,8 @@ def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, progra
         "this visit"
     )
     assert entry(desk, program, "work.policy.back", "Odile")["value"] == "leaning"
-    desk.get_by_label("First rule set").select_option("house")
-    desk.get_by_label("Second rule set").select_option("visit")
+    pick(desk, "First rule set", "Standard")
+    pick(desk, "Second rule set", "This visit")
     desk.get_by_role("button", name="Compare for this client").click()
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
     expect(desk.get_by_role("region", name="Being tried")).to_contain_text("over Standard")
@@ -135,12 +135,12 @@ def test_house_rules_are_kept_as_bundles(desk: Page, program):
     desk.get_by_role("button", name="New rule set").click()
     form = desk.get_by_role("form", name="Rule set")
     form.get_by_label("Name").fill("Sit back")
-    form.get_by_label("Back", exact=True).select_option("leaning")
-    form.get_by_label("Screen height, standing").select_option("gaze_drop")
-    form.get_by_role("button", name="Keep").click()
+    pick(form, "Back", "Hips about 110, leaning back")
+    pick(form, "Screen height, standing", "Centre 15° under the eye line")
+    form.get_by_role("button", name="Save").click()
     desk.get_by_role("button", name="Sit back 2 of its own").click()
-    expect(form.get_by_label("Back", exact=True)).to_have_value("leaning")
-    form.get_by_role("button", name="Drop it").click()
+    expect(form.get_by_label("Back", exact=True)).to_contain_text("leaning back")
+    form.get_by_role("button", name="Delete").click()
     expect(desk.get_by_role("button", name="Sit back")).to_have_count(0)
 
 

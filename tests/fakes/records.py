@@ -102,6 +102,11 @@ class FakeRecords:
                     practitioner=self.accounts.people[visit.member_id].name,
                     changed_at=max((e.changed_at for e in entries.values()), default=None),
                     follow_up=follow.value if follow else None,
+                    last_path=min(
+                        entries,
+                        key=lambda path: (-entries[path].changed_at.timestamp(), path),
+                        default=None,
+                    ),
                     signs={
                         path: e.value
                         for path, e in entries.items()

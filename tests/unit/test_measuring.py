@@ -69,16 +69,21 @@ def test_the_practitioners_own_error_is_reckoned_with():
 @pytest.mark.parametrize(
     ("said", "done"),
     [
-        (pair("stature", 1650), False),
-        (pair("stature", 1650, 1652), True),
-        (pair("stature", 1650, 1700), False),
-        (pair("stature", 1650, 1700, third=1655), True),
-        (pair("stature", 1650, origin="self_measured"), True),
-        (pair("stature", None, skip="time"), True),
+        (pair("popliteal_height", 410), False),
+        (pair("popliteal_height", 410, 412), True),
+        (pair("popliteal_height", 410, 440), False),
+        (pair("popliteal_height", 410, 440, third=412), True),
+        (pair("popliteal_height", 410, origin="self_measured"), True),
+        (pair("popliteal_height", None, skip="time"), True),
     ],
 )
 def test_when_a_dimension_is_settled(said, done):
-    assert settled(Record(said), "stature") is done
+    assert settled(Record(said), "popliteal_height") is done
+
+
+def test_one_reading_is_enough_where_a_second_narrows_no_height():
+    assert settled(Record(pair("hand_length", 185)), "hand_length")
+    assert not settled(Record(pair("hand_length", 185, 230)), "hand_length")
 
 
 SHEET = pair("stature", 1610, 1612) | pair("popliteal_height", 400, 402)

@@ -141,6 +141,13 @@ class SqlRecords(SqlPhotos):
             .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == WORKPLACE)
             .scalar_subquery()
         )
+        last = (
+            select(EntryRow.path)
+            .where(EntryRow.visit_id == VisitRow.id)
+            .order_by(EntryRow.changed_at.desc(), EntryRow.path)
+            .limit(1)
+            .scalar_subquery()
+        )
         query = (
             select(
                 VisitRow,
@@ -153,6 +160,7 @@ class SqlRecords(SqlPhotos):
                 signed.c.revision,
                 signed.c.id,
                 shared,
+                last,
             )
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .join(MemberRow, MemberRow.id == VisitRow.member_id)
@@ -173,8 +181,9 @@ class SqlRecords(SqlPhotos):
                     signed_at=signed_at,
                     signed_revision=revision,
                     shared_report=report if consent == "yes" else None,
+                    last_path=path,
                 )
-                for visit, client, name, at, follow, said, signed_at, revision, report, consent in found
+                for visit, client, name, at, follow, said, signed_at, revision, report, consent, path in found
             ]
 
     def open(

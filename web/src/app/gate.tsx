@@ -6,6 +6,7 @@ import { useMe } from "@/shared/api/account";
 import { onSessionEnd } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { SignInPage } from "../features/sign-in/sign-in-page";
 
 /** Nothing is shown to anybody who is not signed in; a session that ended leads back here. */
@@ -24,7 +25,12 @@ export function Gate() {
   useEffect(() => {
     if (there) setEnded(false);
   }, [there]);
-  if (me.isPending) return <p className="p-8 text-soft">One moment …</p>;
+  if (me.isPending)
+    return (
+      <div className="max-w-md p-8">
+        <Skeleton lines={4} label="Opening Gentle Plumb" />
+      </div>
+    );
   if (me.isError)
     return (
       <main className="p-8" role="alert">
@@ -49,6 +55,12 @@ export function Gate() {
     );
   return (
     <>
+      <a
+        href="#main"
+        className="fixed top-2 left-2 z-50 -translate-y-20 bg-ink px-4 py-2.5 text-ground focus:translate-y-0"
+      >
+        Skip to the content
+      </a>
       <Outlet />
       <Toaster
         position="bottom-center"

@@ -1,3 +1,6 @@
+import { Tabs } from "radix-ui";
+import { changeSettings, useSettings } from "@/shared/settings";
+import { CheckBox } from "@/shared/ui/check-box";
 import { Modal } from "@/shared/ui/modal";
 
 const KEYS: [string, string][] = [
@@ -26,6 +29,7 @@ const KEYS: [string, string][] = [
   ["u", "Switch units: cm, mm, in"],
   ["o", "Overlay seated and standing, on or off"],
   ["f", "Show as found, target or as set"],
+  ["e, w", "In a visit: put the drawing away or call it back; the drawing alone"],
   ["arrows", "On the body: the next region; on a photograph: the point, by one px (Shift: ten)"],
   ["0 … 9, +", "Body map: intensity of discomfort"],
   ["z", "Take the last change back"],
@@ -59,38 +63,65 @@ const MARKS: [string, string][] = [
 export function Keys({
   open,
   onOpenChange,
+  inVisit = false,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
+  /** Asked from a visit: the marks of the drawing come first. */
+  inVisit?: boolean;
 }) {
+  const { singleKeys } = useSettings();
   return (
     <Modal open={open} onOpenChange={onOpenChange} title="Keys and marks">
-      <table className="w-full text-sm">
-        <caption className="pb-1 text-left text-soft">Keyboard shortcuts</caption>
-        <tbody>
-          {KEYS.map(([key, words]) => (
-            <tr key={key} className="border-t border-hair">
-              <th scope="row" className="figures w-24 py-1.5 text-left font-semibold">
-                {key}
-              </th>
-              <td>{words}</td>
-            </tr>
+      <Tabs.Root defaultValue={inVisit ? "marks" : "keys"}>
+        <Tabs.List aria-label="Help" className="mb-3 flex gap-5 border-b border-hair">
+          {[
+            ["marks", "Marks in the drawing"],
+            ["keys", "Keys"],
+          ].map(([id, words]) => (
+            <Tabs.Trigger
+              key={id}
+              value={id ?? ""}
+              className="min-h-11 border-b-2 border-transparent text-soft data-[state=active]:border-ink data-[state=active]:font-semibold data-[state=active]:text-ink"
+            >
+              {words}
+            </Tabs.Trigger>
           ))}
-        </tbody>
-      </table>
-      <table className="mt-5 w-full text-sm">
-        <caption className="pb-1 text-left text-soft">Symbols in the drawing</caption>
-        <tbody>
-          {MARKS.map(([mark, words]) => (
-            <tr key={mark} className="border-t border-hair align-top">
-              <th scope="row" className="w-44 py-1.5 pr-3 text-left font-semibold">
-                {mark}
-              </th>
-              <td className="py-1.5">{words}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+        </Tabs.List>
+        <Tabs.Content value="keys" tabIndex={-1}>
+          <CheckBox
+            className="mb-2"
+            checked={singleKeys}
+            onChange={(singleKeys) => changeSettings({ singleKeys })}
+          >
+            Single keys work where no field has the focus
+          </CheckBox>
+          <Table rows={KEYS} wide={false} />
+        </Tabs.Content>
+        <Tabs.Content value="marks" tabIndex={-1}>
+          <Table rows={MARKS} wide />
+        </Tabs.Content>
+      </Tabs.Root>
     </Modal>
+  );
+}
+
+function Table({ rows, wide }: { rows: [string, string][]; wide: boolean }) {
+  return (
+    <table className="w-full text-sm">
+      <tbody>
+        {rows.map(([name, words]) => (
+          <tr key={name} className="border-t border-hair align-top">
+            <th
+              scope="row"
+              className={`py-1.5 pr-3 text-left font-semibold ${wide ? "w-44" : "figures w-24"}`}
+            >
+              {name}
+            </th>
+            <td className="py-1.5">{words}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -4,6 +4,8 @@ import {
   createRouter,
   lazyRouteComponent,
 } from "@tanstack/react-router";
+import type { PlaceId } from "../features/visit/at-place";
+import type { VisitSearch } from "../features/visit/state/navigation";
 import { Failure, Nowhere } from "./failure";
 import { Gate } from "./gate";
 import { Shell } from "./shell";
@@ -20,6 +22,11 @@ const clients = createRoute({
   getParentRoute: () => shell,
   path: "/clients",
   component: lazyRouteComponent(() => import("../features/clients/clients-page"), "ClientsPage"),
+});
+const client = createRoute({
+  getParentRoute: () => shell,
+  path: "/clients/$clientId",
+  component: lazyRouteComponent(() => import("../features/clients/client-page"), "ClientPage"),
 });
 const account = createRoute({
   getParentRoute: () => shell,
@@ -47,6 +54,8 @@ const workstations = createRoute({
 const measuring = createRoute({
   getParentRoute: () => shell,
   path: "/measuring",
+  validateSearch: (search: Record<string, unknown>): { part?: string } =>
+    typeof search.part === "string" ? { part: search.part } : {},
   component: lazyRouteComponent(
     () => import("../features/measuring/measuring-page"),
     "MeasuringPage",
@@ -60,12 +69,31 @@ const rules = createRoute({
 export const visitRoute = createRoute({
   getParentRoute: () => root,
   path: "/visits/$visitId/$step",
+  validateSearch: (search: Record<string, unknown>): VisitSearch => ({
+    ...(typeof search.part === "string" ? { part: search.part } : {}),
+    ...(isPlace(search.place) ? { place: search.place } : {}),
+    ...(typeof search.field === "string" ? { field: search.field } : {}),
+  }),
   component: lazyRouteComponent(() => import("../features/visit/visit-page"), "VisitPage"),
 });
 
+function isPlace(value: unknown): value is PlaceId {
+  return typeof value === "string" && ["2", "3", "4"].includes(value);
+}
+
 export const router = createRouter({
   routeTree: root.addChildren([
-    shell.addChildren([today, clients, workstations, shelf, measuring, rules, people, account]),
+    shell.addChildren([
+      today,
+      clients,
+      client,
+      workstations,
+      shelf,
+      measuring,
+      rules,
+      people,
+      account,
+    ]),
     visitRoute,
   ]),
   defaultPreload: "intent",

@@ -1,129 +1,215 @@
 import { Link, Outlet, useNavigate } from "@tanstack/react-router";
-import { LogOut, Moon, Sun } from "lucide-react";
-import { useMemo, useState } from "react";
+import {
+  CalendarDays,
+  CircleHelp,
+  Ellipsis,
+  Keyboard,
+  LogOut,
+  Moon,
+  Ruler,
+  Scale,
+  Sofa,
+  Sun,
+  UserRound,
+  Users,
+} from "lucide-react";
+import { DropdownMenu } from "radix-ui";
+import { type ComponentType, useMemo, useState } from "react";
 import { useMe, useSignOut } from "@/shared/api/account";
 import { useKeys } from "@/shared/keys";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
-import { Button } from "@/shared/ui/button";
-import { Modal } from "@/shared/ui/modal";
+import { Ask } from "@/shared/ui/ask";
+import { usePhone } from "@/shared/use-media";
 import { visitsWithWords } from "../features/visit/saving/tab-store";
 import { Keys } from "./keys-dialog";
 import { Logo } from "./logo";
 
-const PLACES = [
-  { to: "/", label: "Today", key: "t" },
-  { to: "/clients", label: "Clients", key: "c" },
-  { to: "/workstations", label: "Workstations", key: "w" },
-  { to: "/shelf", label: "Shelf", key: "s" },
-  { to: "/measuring", label: "Measuring", key: "r" },
-  { to: "/rules", label: "House rules", key: "h" },
-  { to: "/people", label: "People", key: "p" },
-] as const;
+type Icon = ComponentType<{ size?: number; "aria-hidden"?: boolean }>;
+const PLACES: readonly { to: string; label: string; key: string; icon: Icon }[] = [
+  { to: "/", label: "Today", key: "t", icon: CalendarDays },
+  { to: "/clients", label: "Clients", key: "c", icon: Users },
+  { to: "/workstations", label: "Workstations", key: "w", icon: Sofa },
+  { to: "/shelf", label: "Shelf", key: "s", icon: Keyboard },
+  { to: "/measuring", label: "Measuring", key: "r", icon: Ruler },
+  { to: "/rules", label: "House rules", key: "h", icon: Scale },
+  { to: "/people", label: "People", key: "p", icon: UserRound },
+];
+/** What has its own place in the bottom bar of a phone; the others are behind More. */
+const IN_BAR = 3;
 
 /** Everything outside a visit: few places, one key each. */
 export function Shell() {
-  const me = useMe().data;
   const signOut = useSignOut();
-  const { night } = useSettings();
   const navigate = useNavigate();
-  const { unit, nextUnit } = useUnitSwitch(me?.unit ?? "cm");
+  const me = useMe().data;
+  const { nextUnit } = useUnitSwitch(me?.unit ?? "cm");
+  const phone = usePhone();
   const [help, setHelp] = useState(false);
   const [leaving, setLeaving] = useState(false);
-  const waiting = () => visitsWithWords(me?.email ?? "").length > 0;
+  const leave = () =>
+    visitsWithWords(me?.email ?? "").length > 0 ? setLeaving(true) : signOut.mutate();
   useKeys(
     useMemo(
       () => ({
-        t: () => navigate({ to: "/" }),
-        c: () => navigate({ to: "/clients" }),
-        w: () => navigate({ to: "/workstations" }),
-        s: () => navigate({ to: "/shelf" }),
-        r: () => navigate({ to: "/measuring" }),
-        h: () => navigate({ to: "/rules" }),
-        p: () => navigate({ to: "/people" }),
+        ...Object.fromEntries(PLACES.map(({ to, key }) => [key, () => void navigate({ to })])),
         u: nextUnit,
         "?": () => setHelp(true),
+        "/": () => document.querySelector<HTMLElement>("[data-search]")?.focus(),
       }),
       [navigate, nextUnit],
     ),
   );
   return (
-    <div className="flex min-h-full">
-      <nav
-        aria-label="Places"
-        className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-r border-hair px-4 py-5"
+    <div className="flex min-h-full flex-col-reverse desk:flex-row">
+      {phone ? (
+        <BottomBar onLeave={leave} onHelp={() => setHelp(true)} />
+      ) : (
+        <SideBar onLeave={leave} onHelp={() => setHelp(true)} />
+      )}
+      <main
+        id="main"
+        tabIndex={-1}
+        className="min-w-0 flex-1 bg-ground px-4 pt-5 pb-24 outline-none desk:px-10 desk:py-7"
       >
-        <div className="mb-8 flex items-center gap-2.5 px-2">
-          <Logo />
-          <span className="text-lg font-semibold">Gentle Plumb</span>
-        </div>
-        {PLACES.map((place) => (
-          <Link
-            key={place.to}
-            to={place.to}
-            activeOptions={{ exact: true }}
-            className="flex min-h-11 items-center justify-between rounded-[3px] px-2 hover:bg-deep"
-            activeProps={{ className: "font-semibold bg-deep" }}
-          >
-            {place.label}
-            <span className="figures text-sm text-soft">{place.key}</span>
-          </Link>
-        ))}
-        <div className="mt-auto space-y-1 text-sm">
-          <Link
-            to="/account"
-            className="block px-2 py-1 hover:bg-deep"
-            title="Password and sessions"
-          >
-            <span className="block font-semibold">{me?.name}</span>
-            <span className="block text-soft">
-              {me?.title}, {me?.role}
-            </span>
-          </Link>
-          <button
-            type="button"
-            className="flex min-h-11 w-full items-center justify-between px-2 hover:bg-deep"
-            onClick={nextUnit}
-          >
-            <span>
-              Lengths in <span className="figures font-semibold">{unit}</span>
-            </span>
-            <span className="figures text-soft">u</span>
-          </button>
-          <button
-            type="button"
-            className="flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep"
-            onClick={() => changeSettings({ night: !night })}
-          >
-            {night ? <Sun size={16} /> : <Moon size={16} />} {night ? "Day" : "Night"}
-          </button>
-          <button
-            type="button"
-            className="flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep"
-            onClick={() => (waiting() ? setLeaving(true) : signOut.mutate())}
-          >
-            <LogOut size={16} /> Sign out
-          </button>
-        </div>
-      </nav>
-      <main className="min-w-0 flex-1 bg-ground px-10 py-7">
         <Outlet />
       </main>
       <Keys open={help} onOpenChange={setHelp} />
-      <Modal
+      <Ask
         open={leaving}
         onOpenChange={setLeaving}
         title="Not everything is on the server"
         says="Words you typed in a visit are only on this device. They wait here for you in this tab; closed, they are gone."
-      >
-        <div className="flex gap-2">
-          <Button look="next" onClick={() => setLeaving(false)}>
-            Stay signed in
-          </Button>
-          <Button look="quiet" onClick={() => signOut.mutate()}>
-            Sign out all the same
-          </Button>
-        </div>
-      </Modal>
+        keep="Stay signed in"
+        act="Sign out all the same"
+        onAct={() => signOut.mutate()}
+      />
     </div>
+  );
+}
+
+type Acts = { onLeave: () => void; onHelp: () => void };
+
+function SideBar({ onLeave, onHelp }: Acts) {
+  const me = useMe().data;
+  const { night } = useSettings();
+  const { unit, nextUnit } = useUnitSwitch(me?.unit ?? "cm");
+  const line = "flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep";
+  return (
+    <nav
+      aria-label="Places"
+      className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-r border-hair px-4 py-5"
+    >
+      <div className="mb-8 flex items-center gap-2.5 px-2">
+        <Logo />
+        <span className="text-lg font-semibold">Gentle Plumb</span>
+      </div>
+      {PLACES.map((place) => (
+        <Link
+          key={place.to}
+          to={place.to}
+          activeOptions={{ exact: true, includeSearch: false }}
+          className="flex min-h-11 items-center justify-between rounded-[3px] px-2 hover:bg-deep"
+          activeProps={{ className: "font-semibold bg-deep", "aria-current": "page" }}
+        >
+          {place.label}
+          <span className="figures text-sm text-soft" aria-hidden="true">
+            {place.key}
+          </span>
+        </Link>
+      ))}
+      <div className="mt-auto space-y-1 pt-6 text-sm">
+        <Link to="/account" className="block px-2 py-1 hover:bg-deep">
+          <span className="block font-semibold">{me?.name}</span>
+          <span className="block text-soft">
+            {me?.title}, {me?.role}
+          </span>
+          <span className="block text-soft underline">Password and sessions</span>
+        </Link>
+        <button type="button" className={`${line} justify-between`} onClick={nextUnit}>
+          <span>
+            Lengths in <span className="figures font-semibold">{unit}</span>
+          </span>
+          <span className="figures text-soft" aria-hidden="true">
+            u
+          </span>
+        </button>
+        <button type="button" className={line} onClick={() => changeSettings({ night: !night })}>
+          {night ? <Sun size={16} aria-hidden /> : <Moon size={16} aria-hidden />}{" "}
+          {night ? "Day colours" : "Night colours"}
+        </button>
+        <button type="button" className={line} onClick={onHelp}>
+          <CircleHelp size={16} aria-hidden /> Keys and marks
+        </button>
+        <button type="button" className={line} onClick={onLeave}>
+          <LogOut size={16} aria-hidden /> Sign out
+        </button>
+      </div>
+    </nav>
+  );
+}
+
+/** On a phone: three places in reach of a thumb, everything else behind More. */
+function BottomBar({ onLeave, onHelp }: Acts) {
+  const navigate = useNavigate();
+  const { night } = useSettings();
+  const me = useMe().data;
+  const { unit, nextUnit } = useUnitSwitch(me?.unit ?? "cm");
+  const item = "flex min-h-12 items-center gap-3 px-3 data-[highlighted]:bg-deep";
+  const cell = "flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 text-sm";
+  return (
+    <nav
+      aria-label="Places"
+      className="fixed inset-x-0 bottom-0 z-30 flex border-t border-hair bg-paper pb-[env(safe-area-inset-bottom)]"
+    >
+      {PLACES.slice(0, IN_BAR).map(({ to, label, icon: Glyph }) => (
+        <Link
+          key={to}
+          to={to}
+          activeOptions={{ exact: true, includeSearch: false }}
+          className={cell}
+          activeProps={{ className: "font-semibold bg-deep", "aria-current": "page" }}
+        >
+          <Glyph size={20} aria-hidden />
+          {label}
+        </Link>
+      ))}
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className={cell}>
+          <Ellipsis size={20} aria-hidden />
+          More
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            side="top"
+            align="end"
+            sideOffset={6}
+            className="z-50 min-w-60 border border-ink bg-ground p-1"
+          >
+            {PLACES.slice(IN_BAR).map(({ to, label, icon: Glyph }) => (
+              <DropdownMenu.Item key={to} className={item} onSelect={() => void navigate({ to })}>
+                <Glyph size={18} aria-hidden />
+                {label}
+              </DropdownMenu.Item>
+            ))}
+            <DropdownMenu.Separator className="my-1 h-px bg-hair" />
+            <DropdownMenu.Item className={item} onSelect={() => void navigate({ to: "/account" })}>
+              {me?.name}: password and sessions
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={nextUnit}>
+              Lengths in {unit}
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => changeSettings({ night: !night })}>
+              {night ? "Day colours" : "Night colours"}
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={onHelp}>
+              Keys and marks
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={onLeave}>
+              Sign out
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </nav>
   );
 }

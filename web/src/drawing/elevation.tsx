@@ -8,8 +8,27 @@ type Inks = Record<string, Schemas["Ink"]>;
 
 /** How far an arrow key moves a flag; with Shift one millimetre. */
 const NUDGE_MM = 5;
+/** Steps of the keys: a ring turns by a degree, or by five. */
+const NUDGES: Record<string, number> = {
+  ArrowUp: 1,
+  ArrowRight: 1,
+  ArrowDown: -1,
+  ArrowLeft: -1,
+  PageUp: 5,
+  PageDown: -5,
+};
 /** How near a ring a finger has to be, px. */
 const HOLD_PX = 18;
+
+/** A hand on the drawing. */
+export type Hand = {
+  /** Take hold of a part; whether it can be moved. */
+  grab: (part: string, posture: string) => boolean;
+  /** It has been moved so far from where it was taken hold of, px. */
+  drag: (dx: number, dy: number) => void;
+  /** A key moves it: so many millimetres or degrees more. */
+  nudge: (up: number) => void;
+};
 
 /** The elevation: marks from the server, inked. Flags can be pressed; the table twin says the same. */
 export const Elevation = memo(function Elevation({
@@ -17,20 +36,15 @@ export const Elevation = memo(function Elevation({
   inks,
   active,
   onPick,
-  onGrab,
-  onDrag,
-  onNudge,
+  hand,
   label,
 }: {
   scene: Scene;
   inks: Inks;
   active: string | null;
   onPick: (part: string, posture: string) => void;
-  /** Take hold of a part; whether it can be moved. */
-  onGrab?: (part: string, posture: string) => boolean;
-  onDrag?: (dx: number, dy: number) => void;
-  /** A key moves what is held: so many millimetres or degrees more. */
-  onNudge?: (up: number) => void;
+  /** What moves parts, where they can be moved. */
+  hand: Hand | null;
   label: string;
 }) {
   const held = useRef<{ x: number; y: number; moved: boolean } | null>(null);
@@ -40,7 +54,7 @@ export const Elevation = memo(function Elevation({
   };
   const grab = (event: PointerEvent<SVGSVGElement>) => {
     const part = partOf(event.target);
-    if (!part || !onGrab?.(...part)) return;
+    if (!part || !hand?.grab(...part)) return;
     held.current = { x: event.clientX, y: event.clientY, moved: false };
   };
   const move = (event: PointerEvent<SVGSVGElement>) => {
@@ -51,18 +65,19 @@ export const Elevation = memo(function Elevation({
     if (!from.moved && Math.hypot(dx, dy) < 4) return;
     if (!from.moved) event.currentTarget.setPointerCapture(event.pointerId);
     from.moved = true;
-    onDrag?.(dx, dy);
+    hand?.drag(dx, dy);
   };
   const drop = () => {
     held.current = null;
   };
   const nudge = (event: KeyboardEvent<SVGSVGElement>) => {
-    const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+    const way = NUDGES[event.key];
     const part = partOf(event.target);
-    if (!way || !part || !onGrab?.(...part)) return;
+    if (!way || !part || !hand?.grab(...part)) return;
     event.preventDefault();
     const ring = (event.target as Element).getAttribute("role") === "slider";
-    onNudge?.(way * (event.shiftKey || ring ? 1 : NUDGE_MM));
+    if (!ring && Math.abs(way) > 1) return;
+    hand.nudge(way * (event.shiftKey || ring ? 1 : NUDGE_MM));
   };
   return (
     // biome-ignore lint/a11y/useSemanticElements: SVG has no fieldset; flags inside are buttons
@@ -72,7 +87,7 @@ export const Elevation = memo(function Elevation({
       height={scene.height}
       role="group"
       aria-label={label}
-      className={`block max-w-full select-none ${onGrab ? "touch-none" : ""}`}
+      className={`block max-w-full select-none ${hand ? "touch-none" : ""}`}
       data-testid="elevation"
       onPointerDown={grab}
       onPointerMove={move}
@@ -134,6 +149,7 @@ export const Inked = memo(function Inked({
     return <path style={{ ...style, d: `path("${mark.d}")` } as CSSProperties} className="grows" />;
   if (mark.kind === "text")
     return (
+      // biome-ignore lint/a11y/noAriaHiddenOnFocusable: SVG text takes no focus; flags say it in words
       <text
         x={mark.x}
         y={mark.y}

@@ -25,6 +25,11 @@ export function daysLater(day: string, count: number): string {
   return at.toISOString().slice(0, 10);
 }
 
+/** Days from one day to another. */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
+}
+
 /** The day in words, never shifted by a time zone: 25 Nov, or 25 Nov 2025 for another year. */
 export function shortDate(iso: string, today = dayOf(new Date())): string {
   return inWords(iso, "short", today);
@@ -33,6 +38,11 @@ export function shortDate(iso: string, today = dayOf(new Date())): string {
 /** 25 November 2026. */
 export function longDate(iso: string): string {
   return inWords(iso, "long", "");
+}
+
+/** 15 Dec 2026: a day as a field shows it. */
+export function writtenDate(iso: string): string {
+  return inWords(iso, "short", "");
 }
 
 function inWords(iso: string, month: "short" | "long", today: string): string {

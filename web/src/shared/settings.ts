@@ -1,7 +1,12 @@
 import { useCallback, useSyncExternalStore } from "react";
 import type { Unit } from "./api/client";
 
-type Settings = { unit: Unit | null; night: boolean };
+type Settings = {
+  unit: Unit | null;
+  night: boolean;
+  /** Whether single keys do something where no field has the focus. */
+  singleKeys: boolean;
+};
 
 const UNITS: readonly Unit[] = ["cm", "mm", "in"];
 const KEY = "plumb:look";
@@ -13,9 +18,13 @@ function load(): Settings {
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Settings> | null;
     const unit = UNITS.find((one) => one === kept?.unit) ?? null;
-    return { unit, night: typeof kept?.night === "boolean" ? kept.night : night };
+    return {
+      unit,
+      night: typeof kept?.night === "boolean" ? kept.night : night,
+      singleKeys: kept?.singleKeys !== false,
+    };
   } catch {
-    return { unit: null, night }; // no storage, or not what we put there
+    return { unit: null, night, singleKeys: true }; // no storage, or not what we put there
   }
 }
 
@@ -34,6 +43,9 @@ export function changeSettings(change: Partial<Settings>): void {
   apply();
   for (const listener of listeners) listener();
 }
+
+/** The settings as they are now, for what is not drawn. */
+export const settingsNow = (): Settings => settings;
 
 export function useSettings(): Settings {
   return useSyncExternalStore(

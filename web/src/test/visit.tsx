@@ -2,8 +2,14 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, vi } from "vitest";
+import { createStore } from "zustand";
 import type { ChangeQueue, FieldState } from "@/features/visit/saving/change-queue";
-import { type Field, VisitContext, type VisitState } from "@/features/visit/visit-context";
+import { DrawingContext, DrawingStore } from "@/features/visit/state/drawing-store";
+import { type Field, type VisitFacts, VisitFactsContext } from "@/features/visit/state/facts";
+import { type Navigation, NavigationContext } from "@/features/visit/state/navigation";
+import { RecordingContext } from "@/features/visit/state/recording";
+import { WorkupContext } from "@/features/visit/state/workup";
+import { BenchContext } from "@/features/visit/what-if/bench";
 import type { WhatIfStore } from "@/features/visit/what-if/what-if-store";
 import type { Schemas } from "@/shared/api/client";
 
@@ -11,6 +17,14 @@ type Row = Schemas["RowView"];
 type Workup = Schemas["VisitWorkup"];
 
 afterEach(cleanup);
+
+// the test's window knows no media queries: a desk with a mouse
+window.matchMedia ??= () =>
+  ({
+    matches: false,
+    addEventListener() {},
+    removeEventListener() {},
+  }) as unknown as MediaQueryList;
 
 /** A target of 44.0 cm, found at 48.0 cm: to be set, and nothing in the way. */
 export function aRow(over: Partial<Row> = {}): Row {
@@ -107,40 +121,55 @@ export function cell(typed: string): FieldState {
 export type Done = ReturnType<typeof spies>;
 
 function spies() {
-  return { type: vi.fn(), typeAll: vi.fn(), go: vi.fn(), seek: vi.fn(), setActive: vi.fn() };
+  const drawing = new DrawingStore();
+  return {
+    ...{ type: vi.fn(), typeAll: vi.fn(), go: vi.fn(), seek: vi.fn(), setPart: vi.fn() },
+    setActive: vi.spyOn(drawing, "setActive"),
+    drawing,
+  };
 }
 
+type Over = Partial<VisitFacts> & {
+  cells?: ReadonlyMap<string, FieldState>;
+  worked?: Workup;
+  part?: string;
+};
+
 /** Render a panel in a visit; what is not said is an open visit with one seat to set. */
-export function renderInVisit(panel: ReactNode, over: Partial<VisitState> = {}): Done {
+export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
   const done = spies();
-  const { go, seek, setActive, type, typeAll } = done;
-  const queue = { type, typeAll, onFlush: () => () => {} } as unknown as ChangeQueue;
-  const nothing = {};
-  const bench = { subscribe: () => () => {}, read: () => nothing } as unknown as WhatIfStore;
+  const { go, seek, setPart, type, typeAll, drawing } = done;
+  const { cells = new Map(), worked = aWorkup(), part = null, ...facts } = over;
+  const store = createStore(() => ({ cells, pending: 0 }));
+  const kept = { type, typeAll, store, onFlush: () => () => {} } as unknown as ChangeQueue;
+  const bench = { store: createStore(() => ({})) } as unknown as WhatIfStore;
   const catalogue = {
-    ...{ families: [], sources: {}, signs: [], urgencies: {}, consents: [] },
+    ...{ families: [], sources: {}, signs: [], urgencies: {}, consents: [], fields: [] },
   } as unknown as Schemas["Fields"];
-  const state: VisitState = {
-    visit: {} as Schemas["VisitOut"],
-    ...{
-      catalogue,
-      fields: [aField()],
-      queue,
-      cells: new Map(),
-      worked: aWorkup(),
-      unit: "cm",
-      place: "main",
-    },
-    ...{ readOnly: false, step: "work", active: null, setActive, picked: null, sought: null, seek },
-    ...{ setTape: () => {}, setHabits: () => {}, stageRoom: null, takeStage: () => {} },
-    ...{ part: null, setPart: () => {}, go, bench },
-    ...over,
+  const navigation: Navigation = {
+    ...{ step: "work", part, sought: null, go, seek, setPart },
+    ...{ found: () => {}, goPlace: () => {} },
+  };
+  const visit = { reports: [] } as unknown as Schemas["VisitOut"];
+  const said: VisitFacts = {
+    ...{ visit, catalogue, fields: [aField()], unit: "cm", readOnly: false, place: "main" },
+    ...facts,
   };
   const queries = new QueryClient();
   queries.setQueryData(["me"], { name: "Ines Calloway" });
   render(
     <QueryClientProvider client={queries}>
-      <VisitContext.Provider value={state}>{panel}</VisitContext.Provider>
+      <NavigationContext.Provider value={navigation}>
+        <RecordingContext.Provider value={{ queue: kept, kept, place: "main" }}>
+          <DrawingContext.Provider value={drawing}>
+            <VisitFactsContext.Provider value={said}>
+              <WorkupContext.Provider value={worked}>
+                <BenchContext.Provider value={bench}>{panel}</BenchContext.Provider>
+              </WorkupContext.Provider>
+            </VisitFactsContext.Provider>
+          </DrawingContext.Provider>
+        </RecordingContext.Provider>
+      </NavigationContext.Provider>
     </QueryClientProvider>,
   );
   return done;

@@ -9,8 +9,8 @@ from uuid import UUID
 from pydantic import BaseModel, Field
 
 from ...core.intake import URGENCY
-from ...core.record import Record
-from ...core.visit import raised_red_flags
+from ...core.record import Record, StepId
+from ...core.visit import raised_red_flags, step_at
 from ...services.models import Client, PhotoHead, ReportHead, VisitLine
 from .common import Line, Name, New, RequestModel, Sex
 
@@ -68,12 +68,14 @@ class VisitLineOut(BaseModel):
     state: Literal["new", "draft", "signed", "changed"]
     sign: str | None
     shared_report: UUID | None
+    step: StepId | None
 
     @classmethod
     def of(cls, line: VisitLine) -> VisitLineOut:
         """From the record; ``changed`` is signed, then changed again.
 
-        ``sign`` is what the gravest warning sign asks for that nobody has written an answer to.
+        ``sign`` is what the gravest warning sign asks for that nobody has written an answer to,
+        ``step`` where something was typed last.
         """
         waiting = [one for one in raised_red_flags(Record(line.signs)) if one.done is None]
         if line.signed_at is not None:
@@ -93,6 +95,7 @@ class VisitLineOut(BaseModel):
             state=state,
             sign=URGENCY[waiting[0].urgency] if waiting else None,
             shared_report=line.shared_report,
+            step=step_at(line.last_path) if line.last_path else None,
         )
 
 

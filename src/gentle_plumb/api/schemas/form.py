@@ -107,6 +107,7 @@ class DimensionOut(BaseModel):
     used_for: str
     needed: bool
     two_sided: bool
+    twice: bool
     can_guess: bool
 
     @classmethod

@@ -57,6 +57,20 @@ def of_both(
     }
 
 
+READ_TWICE = frozenset(
+    {
+        "popliteal_height",
+        "elbow_height_sitting",
+        "thigh_clearance",
+        "eye_height_sitting",
+        "elbow_height_standing",
+        "eye_height_standing",
+    }
+)
+"""Dimensions that a height is set by to the centimetre. One reading of the others is enough: they decide
+reaches and depths whose bands are wider, and carry a single reading's wider error on. Source: house-repeat."""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Dimension:
     """One body dimension. Lengths in mm; ``r_stature`` is a correlation, 0 to 1.
@@ -87,6 +101,11 @@ class Dimension:
     change_mm: float
     low_mm: float
     high_mm: float
+
+    @property
+    def twice(self) -> bool:
+        """Whether it is read twice: a second reading of the others narrows no target that matters."""
+        return self.id in READ_TWICE
 
     def spread(self, sex: Sex | None) -> Spread | None:
         """The spread in the program's own table; None for what is not in it."""

@@ -24,8 +24,8 @@ SEATED_ALONE_MM = 1900.0
 figure alone, so that the plan has its place over it, mm."""
 ROOMY_PX = 1000.0
 FLAG_W, LANE = 114.0, 26.0
-NARROW_FLAG_W, NARROW_LANE = 100.0, 14.0
-CLEAR_PX, MARGIN_PX = 8.0, 10.0
+NARROW_FLAG_W, NARROW_LANE = 99.0, 13.0
+CLEAR_PX, MARGIN_PX = 6.0, 8.0
 """From this width on flags and their leaders have all their room; widths of both; least room between a lane
 and what stands beside it, and at the edges, px."""
 

@@ -13,7 +13,7 @@ from ..workstation import (
     PointerKind,
     Settings,
 )
-from .label_places import Candidate
+from .label_places import Box, Candidate
 from .marks import Mark, Point, arc, box
 from .plan_screens import BRIDGE_MM, SPAN_MM, picture, side_picture
 from .plan_sheet import Plan
@@ -31,6 +31,7 @@ def ink_plan(
     top: float,
     width: float,
     height: float,
+    words: Box,
     unit: LengthUnit,
 ) -> tuple[list[Mark], float]:
     """Marks of the plan and its scale, negative where the mouse lies to the left.
@@ -42,9 +43,11 @@ def ink_plan(
         The upper arm of the mouse.
     left, top, width, height : float
         The room for it, px.
+    words : tuple
+        The room that its words may use, px.
 
     """
-    plan = Plan(case, settings, left=left, top=top, width=width, height=height)
+    plan = Plan(case, settings, left=left, top=top, width=width, height=height, words=words)
     _screens(plan)
     half = plan.body.mm("shoulder_breadth_biacromial") / 2
     plan.shape("midline", [(0, plan.low + 20), (0, plan.high)], closed=False, over=True)

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from ..fit import Case
 from ..posture import reach_to_keys
 from ..workstation import Settings
-from .label_places import Candidate, LabelPlaces
+from .label_places import Box, Candidate, LabelPlaces
 from .marks import Mark, Point, polyline, smooth
 from .plan_screens import MOST_AHEAD_MM, USUAL_DISTANCE_MM, span_across
 from .pose import drawable
@@ -28,6 +28,7 @@ class Plan:
         top: float,
         width: float,
         height: float,
+        words: Box,
     ) -> None:
         self.case, self.settings, self.details = case, settings, case.details
         self.body, self.known = drawable(case.body)
@@ -46,7 +47,7 @@ class Plan:
         self.low, self.high = low, high
         self.marks: list[Mark] = []
         self.room = (left, top, left + width, top + height)
-        self.words = LabelPlaces(self.room)
+        self.words = LabelPlaces(words)
 
     def at(self, point: Point) -> Point:
         """A point in mm, right and ahead of the midline, as pixels."""

@@ -16,7 +16,7 @@ from .flag_ink import FlagLane, ink_flags
 from .flags import present_flags, target_flags
 from .furniture import ink_desk, ink_plumb
 from .habit_marks import field_size, ink_habits
-from .layout import HEADROOM_MM, MARGIN_PX, TOP_PX, Layout
+from .layout import CLEAR_PX, HEADROOM_MM, MARGIN_PX, TOP_PX, Layout
 from .marks import Mark, Scene, Sheet, number
 from .outline import Outline, extent
 from .plan import ink_plan
@@ -216,6 +216,7 @@ def draw_plan(
         top=8 + over + (height - 14 - high) / 3,
         width=wide,
         height=high,
+        words=(0.0, over, width + 2 * MARGIN_PX - CLEAR_PX, over + height + TOP_PX),
         unit=request.unit,
     )
 

@@ -98,7 +98,7 @@ def ink_rule(
         value = format_length(mm, unit, with_unit=True)
         numeral = text_width(value, "rule-value") + 4
         width = numeral + text_width(words, "rule-label")
-        if right - left > width + 28:  # room on the line itself
+        if right - left > width + 14:  # room on the line itself
             x = (left + right - width) / 2
             data = f"M{number(x - 6)} {number(y)}L{number(x + width + 6)} {number(y)}"
             marks.append(Mark(kind="path", role="rule-gap", d=data, part=part, posture=posture))

@@ -12,6 +12,7 @@ from .fields import (
     When,
     family_of,
     field_of,
+    step_of,
 )
 from .pieces import PIECES, Piece, paths_of
 from .reading import read_typed
@@ -37,4 +38,5 @@ __all__ = [
     "fields",
     "paths_of",
     "read_typed",
+    "step_of",
 ]

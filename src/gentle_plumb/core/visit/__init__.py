@@ -1,6 +1,6 @@
 """From the record of a visit to the case it makes, and what is asked about it."""
 
-from .at_place import VisitPlace, places_of, values_at
+from .at_place import VisitPlace, places_of, step_at, values_at
 from .body import HOUSE, Measuring, body_from, heel_of, readings_of, resolved_of, settled
 from .case import (
     case_from,
@@ -47,6 +47,7 @@ __all__ = [
     "settings_left",
     "settled",
     "spoken_date",
+    "step_at",
     "things_taken",
     "unasked_red_flags",
     "values_at",

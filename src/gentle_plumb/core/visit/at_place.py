@@ -5,13 +5,24 @@ from __future__ import annotations
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
-from ..record import Record, Value, fields
+from ..record import STEPS, Record, StepId, Value, fields, step_of
 from ..workstation import PlaceUse
 
 OF_THE_VISIT = ("ask.", "measure.", "pace.", "report.")
 """What is the same at every place, by what its paths begin with."""
 CHOSEN_ONCE = ("work.policy.", "work.number.", fields.work.budget.id)
 """What is chosen for the visit, and may be chosen otherwise at a place."""
+
+
+def step_at(path: str) -> StepId:
+    """Return the step a path belongs to, at whichever place it was typed.
+
+    >>> step_at("place.2.set.seated.seat"), step_at("place.2.name"), step_at("ask.job")
+    ('set', 'look', 'ask')
+    """
+    _, _, own = path.partition(f"{fields.places.PLACE}.")
+    inner = own.partition(".")[2]
+    return step_of(inner if inner.partition(".")[0] in STEPS else path)
 
 
 def values_at(values: Mapping[str, Value], place: str) -> Mapping[str, Value]:

@@ -118,7 +118,7 @@ def other_sides(record: Record) -> dict[str, float]:
 def settled(record: Record, name: str) -> bool:
     """Whether a dimension needs no more readings.
 
-    It has two that agree, or three, or one that was taken elsewhere, or is left out.
+    It has two that agree, or three, or one that was taken elsewhere or is enough, or is left out.
     """
     asked = fields.measure.dimension[name]
     if asked.skip in record:
@@ -126,4 +126,5 @@ def settled(record: Record, name: str) -> bool:
     resolved = resolved_of(record, name)
     if resolved.value_mm is None:
         return False
-    return resolved.by != "one" or record[asked.origin] in TAKEN_ELSEWHERE
+    once = record[asked.origin] in TAKEN_ELSEWHERE or not DIMENSIONS[name].twice
+    return once or resolved.by != "one"

@@ -116,6 +116,7 @@ export function Drill({ unit }: { unit: Unit }) {
         inks={inks}
         active={null}
         onPick={nothing}
+        hand={null}
         label="The made-up client in the pose of the dimension"
       />
     </section>

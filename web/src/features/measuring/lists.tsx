@@ -4,6 +4,7 @@ import { useListChanges, useMeasuringLists } from "@/shared/api/measuring";
 import { useFields } from "@/shared/api/queries";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { CheckBox } from "@/shared/ui/check-box";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
@@ -19,7 +20,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
   const remove = ({ id, name, dimensions }: Kept) =>
     drop.mutate(id, {
       onSuccess: () =>
-        saidWithUndo(`The list “${name}” is gone.`, () =>
+        saidWithUndo(`The list “${name}” is deleted.`, () =>
           add.mutateAsync({ id, name, dimensions }),
         ),
     });
@@ -43,7 +44,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
               <div className="flex gap-2">
                 <Button onClick={() => setEditing(kept)}>Change</Button>
                 <Button look="quiet" onClick={() => remove(kept)}>
-                  Drop
+                  Delete
                 </Button>
               </div>
             )}
@@ -95,19 +96,17 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
             <legend className="font-semibold">
               {posture === "seated" ? "Seated" : "Standing"}
             </legend>
-            <div className="grid grid-cols-2 gap-x-4">
+            <div className="grid gap-x-4 desk:grid-cols-2">
               {dimensions
                 .filter((one) => one.posture === posture)
                 .map((one) => (
-                  <label key={one.id} className="flex min-h-11 items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="size-5 accent-(--ink)"
-                      checked={chosen.has(one.id)}
-                      onChange={() => toggle(one.id)}
-                    />
+                  <CheckBox
+                    key={one.id}
+                    checked={chosen.has(one.id)}
+                    onChange={() => toggle(one.id)}
+                  >
                     {one.label}
-                  </label>
+                  </CheckBox>
                 ))}
             </div>
           </fieldset>

@@ -1,35 +1,45 @@
-import { useState } from "react";
+import { useNavigate, useSearch } from "@tanstack/react-router";
 import { useMe } from "@/shared/api/account";
 import { useUnit } from "@/shared/settings";
-import { PartTabs } from "../visit/part-tabs";
+import { PageHead } from "@/shared/ui/page-head";
+import { PartTabs } from "@/shared/ui/part-tabs";
 import { Drill } from "./drill";
 import { InAndOut } from "./in-and-out";
 import { Lists } from "./lists";
 import { Repeats } from "./repeats";
 import { Tables } from "./tables";
 
-const PARTS = ["Lists", "Repeats", "Tables", "In and out", "Drill"] as const;
+const PARTS = {
+  lists: "Lists",
+  repeats: "Repeats",
+  tables: "Tables",
+  exchange: "In and out",
+  drill: "Drill",
+} as const;
 
 /** What the practice keeps about measuring, measurements in and out, and the drill. */
 export function MeasuringPage() {
   const me = useMe().data;
   const unit = useUnit(me?.unit ?? "cm");
-  const [part, setPart] = useState<string>("Lists");
+  const navigate = useNavigate();
+  const { part } = useSearch({ from: "/shell/measuring" });
+  const present = part && part in PARTS ? (part as keyof typeof PARTS) : "lists";
   const mayWrite = me?.role !== "reader";
   return (
     <div className="max-w-[1000px]">
-      <h1 className="mb-3 text-2xl">Measuring</h1>
+      <PageHead title="Measuring" />
       <PartTabs
         label="Parts of Measuring"
-        parts={PARTS.map((name) => ({ name }))}
-        present={part}
-        onChoose={setPart}
-      />
-      {part === "Lists" && <Lists mayWrite={mayWrite} />}
-      {part === "Repeats" && <Repeats unit={unit} />}
-      {part === "Tables" && <Tables mayWrite={mayWrite} />}
-      {part === "In and out" && <InAndOut mayWrite={mayWrite} />}
-      {part === "Drill" && <Drill unit={unit} />}
+        parts={Object.entries(PARTS).map(([id, name]) => ({ id, name }))}
+        present={present}
+        onChoose={(part) => void navigate({ to: "/measuring", search: { part } })}
+      >
+        {present === "lists" && <Lists mayWrite={mayWrite} />}
+        {present === "repeats" && <Repeats unit={unit} />}
+        {present === "tables" && <Tables mayWrite={mayWrite} />}
+        {present === "exchange" && <InAndOut mayWrite={mayWrite} />}
+        {present === "drill" && <Drill unit={unit} />}
+      </PartTabs>
     </div>
   );
 }

@@ -63,7 +63,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             </div>
             {mayWrite && (
               <Button look="quiet" onClick={() => remove(table)}>
-                Drop
+                Delete
               </Button>
             )}
           </li>

@@ -5,17 +5,15 @@ import { clockTime, shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
 
 /** One's own account: the password, and where one is signed in. */
 export function AccountPage() {
   const me = useMe().data;
   return (
     <>
-      <h1 className="text-2xl">Your account</h1>
-      <p className="mb-6 text-soft">
-        {me?.name}, {me?.email}
-      </p>
-      <div className="grid max-w-[880px] grid-cols-[340px_1fr] gap-12">
+      <PageHead title="Your account" says={`${me?.name}, ${me?.email}`} />
+      <div className="grid max-w-[880px] gap-12 desk:grid-cols-[340px_1fr]">
         <Password />
         <Sessions />
       </div>

@@ -3,10 +3,13 @@ import { useMe, useMemberChanges, useMembers, usePractice } from "@/shared/api/a
 import type { Schemas } from "@/shared/api/client";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { CheckBox } from "@/shared/ui/check-box";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
+import { Skeleton } from "@/shared/ui/skeleton";
 
 type Member = Schemas["MemberOut"];
 
@@ -25,73 +28,58 @@ export function PeoplePage() {
   const owns = me?.role === "owner";
   return (
     <>
-      <header className="mb-6 flex items-center justify-between">
-        <div>
-          <h1 className="text-2xl">People</h1>
-          <p className="text-soft">{me?.practice}</p>
-        </div>
+      <PageHead title="People" says={me?.practice}>
         {owns && (
           <Button look="next" onClick={() => setAdding(true)}>
             Let somebody in
           </Button>
         )}
-      </header>
+      </PageHead>
       {grant.isError && (
         <Notice role="alert" className="mb-4">
           {grant.error.message}
         </Notice>
       )}
-      <table className="w-full border-collapse">
-        <thead>
-          <tr className="text-left text-sm text-soft">
-            <th className="pb-1 font-normal">Name</th>
-            <th className="pb-1 font-normal">Address</th>
-            <th className="pb-1 font-normal">May</th>
-            <th>
-              <span className="sr-only">What to do</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {members.data?.map((member) => (
-            <tr key={member.id} className="border-t border-hair">
-              <td className="h-13">
-                <span className="font-semibold">{member.name}</span>{" "}
-                <span className="text-soft">{member.title}</span>
-              </td>
-              <td className="figures text-soft">{member.email}</td>
-              <td className="py-2 text-soft">
-                {ROLES[member.role]}
-                {member.role === "reader" && (
-                  <label className="flex min-h-11 items-center gap-2 text-ink">
-                    <input
-                      type="checkbox"
-                      className="size-5 accent-(--ink)"
-                      checked={member.sees_health}
-                      disabled={!owns || grant.isPending}
-                      onChange={(event) =>
-                        grant.mutate({ id: member.id, sees: event.target.checked })
-                      }
-                    />
-                    Sees visits with what is said of health
-                  </label>
-                )}
-              </td>
-              <td className="text-right">
-                {owns && member.email !== me?.email && (
-                  <Button
-                    look="quiet"
-                    aria-label={`${member.name} has left`}
-                    onClick={() => setLeaving(member)}
-                  >
-                    Has left
-                  </Button>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {members.isPending && <Skeleton lines={4} label="Fetching people" />}
+      <ul aria-label="People" className="border-b border-hair">
+        {members.data?.map((member) => (
+          <li
+            key={member.id}
+            className="grid gap-x-5 gap-y-1 border-t border-hair py-2.5 desk:grid-cols-[1fr_1fr_1.3fr_auto] desk:items-center"
+          >
+            <p>
+              <span className="font-semibold">{member.name}</span>{" "}
+              <span className="text-soft">{member.title}</span>
+            </p>
+            <p className="figures text-soft">{member.email}</p>
+            <div className="text-soft">
+              {ROLES[member.role]}
+              {member.role === "reader" && (
+                <CheckBox
+                  className="text-ink"
+                  checked={member.sees_health}
+                  disabled={!owns || grant.isPending}
+                  onChange={(sees) => grant.mutate({ id: member.id, sees })}
+                >
+                  Sees visits with what is said of health
+                </CheckBox>
+              )}
+            </div>
+            <span className="min-h-11 desk:text-right">
+              {owns && member.email !== me?.email && (
+                <Button
+                  look="quiet"
+                  className="-ml-4 desk:ml-0"
+                  aria-label={`Has left: ${member.name}`}
+                  onClick={() => setLeaving(member)}
+                >
+                  Has left
+                </Button>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
       {owns && me && <PracticeForm key={JSON.stringify(me)} me={me} />}
       {adding && <NewMember onDone={() => setAdding(false)} />}
       {leaving && <Leave member={leaving} onDone={() => setLeaving(null)} />}
@@ -158,7 +146,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           What local rules or your insurer want on every paper.
         </span>
       </label>
-      <fieldset className="grid grid-cols-2 gap-3">
+      <fieldset className="grid gap-3 desk:grid-cols-2">
         <legend className="mb-1 font-semibold">What things cost here</legend>
         {SUMS.map(([name, label, help], index) => (
           <LabelledInput
@@ -181,7 +169,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
       </fieldset>
       {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
       <Button type="submit" disabled={!changed || practice.isPending}>
-        Keep it
+        Save
       </Button>
     </form>
   );

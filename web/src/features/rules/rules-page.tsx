@@ -4,8 +4,12 @@ import type { Schemas } from "@/shared/api/client";
 import { useHouseRules, useRuleSetChanges } from "@/shared/api/policies";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { CheckBox } from "@/shared/ui/check-box";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
+import { Select } from "@/shared/ui/select";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { saidWithUndo } from "@/shared/ui/undo";
 
 type Question = Schemas["PolicyQuestionOut"];
@@ -25,17 +29,16 @@ export function RulesPage() {
   const rules = useHouseRules();
   const me = useMe().data;
   const [draft, setDraft] = useState<Draft | null>(null);
-  if (!rules.data) return <p className="text-soft">One moment …</p>;
+  if (!rules.data) return <Skeleton lines={10} label="Fetching house rules" />;
   const { questions, bundles } = rules.data;
   const mayWrite = me?.role !== "reader";
   return (
     <div className="max-w-[1040px]">
-      <h1 className="text-3xl">House rules</h1>
-      <p className="mt-1 max-w-[68ch] text-soft">
-        Where practitioners disagree, the practice chooses, and each visit may choose otherwise.
-        Changing a default doesn't affect visits already started.
-      </p>
-      <div className="mt-6 grid grid-cols-[260px_1fr] gap-8">
+      <PageHead
+        title="House rules"
+        says="Where practitioners disagree, the practice chooses, and each visit may choose otherwise. Changing a default doesn't affect visits already started."
+      />
+      <div className="grid gap-8 desk:grid-cols-[260px_minmax(0,1fr)]">
         <section aria-label="Rule sets">
           <h2 className="border-b border-ink pb-1 font-semibold">Rule sets</h2>
           <ul>
@@ -109,7 +112,7 @@ function Usual({ questions }: { questions: readonly Question[] }) {
         {questions.map((one) => {
           const at = one.positions.find((position) => position.id === one.default);
           return (
-            <div key={one.id} className="grid grid-cols-[220px_1fr] border-b border-hair py-2">
+            <div key={one.id} className="grid border-b border-hair py-2 desk:grid-cols-[220px_1fr]">
               <dt className="font-semibold">{one.label}</dt>
               <dd>
                 {at?.label}
@@ -149,7 +152,7 @@ function Editor({
     const id = draft.id ?? "";
     drop.mutate(id, {
       onSuccess: () => {
-        saidWithUndo(`“${draft.name}” is gone.`, () => add.mutateAsync({ id, ...body }));
+        saidWithUndo(`“${draft.name}” is deleted.`, () => add.mutateAsync({ id, ...body }));
         onDone();
       },
     });
@@ -173,16 +176,13 @@ function Editor({
         readOnly={!mayWrite}
         onChange={(event) => onChange({ ...draft, name: event.target.value })}
       />
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          checked={draft.isDefault}
-          disabled={!mayWrite}
-          onChange={(event) => onChange({ ...draft, isDefault: event.target.checked })}
-          className="size-5 accent-(--ink)"
-        />
+      <CheckBox
+        checked={draft.isDefault}
+        disabled={!mayWrite}
+        onChange={(isDefault) => onChange({ ...draft, isDefault })}
+      >
         New visits begin with it
-      </label>
+      </CheckBox>
       <div>
         {questions.map((one) => (
           <div key={one.id} className="border-b border-hair py-2">
@@ -208,13 +208,13 @@ function Editor({
       <div className="sticky bottom-0 flex gap-2 bg-ground py-3">
         {mayWrite && (
           <Button look="next" type="submit" disabled={!draft.name.trim()}>
-            Keep
+            Save
           </Button>
         )}
         <Button onClick={onDone}>Close</Button>
         {mayWrite && draft.id !== null && (
           <Button look="quiet" className="ml-auto" onClick={remove}>
-            Drop it
+            Delete
           </Button>
         )}
       </div>
@@ -239,27 +239,24 @@ function Pick({
   const chosen = question.positions.find((one) => one.id === at);
   const name = standing ? `${question.label}, standing` : question.label;
   return (
-    <label className="grid grid-cols-[220px_1fr] items-center gap-3 py-1">
+    <div className="grid items-center gap-x-3 gap-y-1 py-1 desk:grid-cols-[220px_1fr]">
       <span className={standing ? "pl-4 text-sm text-soft" : "font-semibold"}>
         {standing ? "standing alone" : question.label}
       </span>
       <span>
-        <select
-          aria-label={name}
+        <Select
+          label={name}
           value={at ?? ""}
           disabled={disabled}
-          onChange={(event) => onChange(event.target.value)}
-          className="min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-2"
-        >
-          <option value="">{standing ? "as seated" : `usual: ${usual?.label}`}</option>
-          {question.positions.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.label}
-            </option>
-          ))}
-        </select>
+          onChange={onChange}
+          className="w-full"
+          options={[
+            { value: "", label: standing ? "as seated" : `usual: ${usual?.label}` },
+            ...question.positions.map((one) => ({ value: one.id, label: one.label })),
+          ]}
+        />
         {chosen && <span className="text-sm text-soft">{chosen.why}</span>}
       </span>
-    </label>
+    </div>
   );
 }

@@ -43,14 +43,14 @@ export function ItemRow({
     );
   };
   return (
-    <li className="flex min-h-13 items-center justify-between gap-6 border-b border-hair">
-      <span className="shrink-0">
+    <li className="min-h-13 items-center justify-between gap-6 border-b border-hair py-1.5 desk:flex">
+      <span className="desk:shrink-0">
         <b>{item.name}</b> <span className="text-soft">{item.place}</span>
         {item.users.length > 0 && (
           <span className="block text-sm">Used by {item.users.join(", ")}</span>
         )}
       </span>
-      <span className="figures ml-auto text-right text-sm text-soft">
+      <span className="figures ml-auto block text-sm text-soft desk:text-right">
         {words(item.values, fields)}
       </span>
       {writes && (

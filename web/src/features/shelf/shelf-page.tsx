@@ -1,6 +1,8 @@
 import { useMe } from "@/shared/api/account";
 import { useFields, useShelf, useShelfChanges } from "@/shared/api/queries";
 import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { ItemRow } from "./item-row";
 import { words } from "./words";
 
@@ -10,15 +12,14 @@ export function ShelfPage() {
   const fields = useFields().data;
   const changes = useShelfChanges();
   const writes = useMe().data?.role !== "reader";
-  if (!fields || !shelf.data) return <p className="text-soft">One moment …</p>;
+  if (!fields || !shelf.data) return <Skeleton lines={8} label="Fetching equipment" />;
   const failed = changes.drop.error ?? changes.change.error;
   return (
     <>
-      <h1 className="mb-1 text-2xl">Shelf</h1>
-      <p className="mb-6 max-w-prose text-soft">
-        Equipment to start from in Look. Always check the figures with a tape. To add your own, go
-        to Look, Pieces in a visit and save to the shelf.
-      </p>
+      <PageHead
+        title="Shelf"
+        says="Equipment to start from in Look. Always check the figures with a tape. To add your own, go to Look, Pieces in a visit and save to the shelf."
+      />
       {failed && (
         <Notice role="alert" className="mb-4">
           {failed.message}
@@ -40,10 +41,10 @@ export function ShelfPage() {
                 {generic.map((kind) => (
                   <li
                     key={kind.id}
-                    className="flex min-h-11 items-center justify-between gap-6 border-b border-hair"
+                    className="min-h-11 items-center justify-between gap-6 border-b border-hair py-1.5 desk:flex"
                   >
-                    <span className="shrink-0">{kind.name}</span>
-                    <span className="figures text-right text-sm text-soft">
+                    <span className="desk:shrink-0">{kind.name}</span>
+                    <span className="figures block text-sm text-soft desk:text-right">
                       {words(kind.values, fields.fields)}
                     </span>
                   </li>

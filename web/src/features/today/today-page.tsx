@@ -1,34 +1,55 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
+import { Collapsible } from "radix-ui";
+import { useState } from "react";
 import { useMe } from "@/shared/api/account";
 import { Refused, type Schemas } from "@/shared/api/client";
-import { useVisitChanges, useVisits } from "@/shared/api/queries";
-import { dayOf, shortDate } from "@/shared/dates";
+import { useVisits } from "@/shared/api/queries";
+import { dayOf, longDate } from "@/shared/dates";
 import { Notice } from "@/shared/ui/notice";
-import { saidWithUndo } from "@/shared/ui/undo";
+import { PageHead } from "@/shared/ui/page-head";
+import { SearchField } from "@/shared/ui/search-field";
+import { Segments } from "@/shared/ui/segments";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { visitsWithWords } from "../visit/saving/tab-store";
-import { groupVisits, STATE_WORDS } from "./visits";
+import { VisitRow } from "./visit-row";
+import { type Group, groupVisits, type Line, sought } from "./visits";
 
-type Line = Schemas["VisitLineOut"];
-
+/** Today: what has to be done next, and for whom. */
 export function TodayPage() {
   const visits = useVisits();
-  const groups = groupVisits(visits.data ?? []);
+  const me = useMe().data;
+  const [words, setWords] = useState("");
+  const [whose, setWhose] = useState("all");
+  const every = visits.data ?? [];
+  const shown = sought(every, words, whose === "mine" ? (me?.name ?? "") : null);
+  const groups = groupVisits(shown);
   return (
     <>
-      <header className="mb-6 flex items-center gap-6">
-        <h1 className="text-2xl">Today</h1>
-        <p className="figures flex-1 text-soft">{shortDate(dayOf(new Date()))}</p>
-        <Link
-          to="/clients"
-          className="inline-flex min-h-11 items-center rounded-[3px] bg-accent px-4 font-semibold text-on-accent"
-        >
-          New visit
-        </Link>
-      </header>
-      <Waiting lines={visits.data ?? []} />
+      <PageHead title="Today" says={<span className="figures">{longDate(dayOf(new Date()))}</span>}>
+        <SearchField label="Find a visit" value={words} onChange={setWords} />
+        <Segments
+          label="Whose visits"
+          compact
+          value={whose}
+          onChange={setWhose}
+          choices={[
+            { value: "all", label: "All" },
+            { value: "mine", label: "Mine" },
+          ]}
+        />
+        {me?.role !== "reader" && (
+          <Link
+            to="/clients"
+            className="inline-flex min-h-11 items-center rounded-[3px] bg-accent px-4 font-semibold text-on-accent"
+          >
+            New visit
+          </Link>
+        )}
+      </PageHead>
+      <Waiting lines={every} />
       {visits.isPending && visits.fetchStatus === "fetching" && (
-        <p className="text-soft">One moment …</p>
+        <Skeleton lines={8} label="Fetching visits" />
       )}
       {(visits.isError || visits.fetchStatus === "paused") && (
         <Notice role="alert" className="mb-4">
@@ -46,36 +67,54 @@ export function TodayPage() {
           and start one.
         </p>
       )}
+      {every.length > 0 && shown.length === 0 && (
+        <p className="text-soft">
+          No visit matches {words ? `“${words}”` : "this choice"}
+          {whose === "mine" && " among yours"}.
+        </p>
+      )}
       {groups.map((group) => (
-        <section key={group.title} className="mb-8" aria-label={group.title}>
-          <h2 className="text-lg">{group.title}</h2>
-          <p className="mb-2 text-sm text-soft">{group.says}</p>
-          <table className="w-full table-fixed border-collapse">
-            <colgroup>
-              <col className="w-[17%]" />
-              <col />
-              <col className="w-24" />
-              <col className="w-36" />
-              <col className="w-64" />
-            </colgroup>
-            <thead className="sr-only">
-              <tr>
-                <th>Client</th>
-                <th>Work</th>
-                <th>Visit</th>
-                <th>Practitioner</th>
-                <th>State</th>
-              </tr>
-            </thead>
-            <tbody>
-              {group.lines.map((line) => (
-                <VisitRow key={line.id} line={line} />
-              ))}
-            </tbody>
-          </table>
-        </section>
+        <Block key={group.id} group={group} open={words !== ""} />
       ))}
     </>
+  );
+}
+
+/** Visits that wait for the same; what is signed is folded away. */
+function Block({ group, open }: { group: Group; open: boolean }) {
+  const rows = (
+    <ul className="border-b border-hair">
+      {group.lines.map((line) => (
+        <VisitRow key={line.id} line={line} due={group.id === "due"} />
+      ))}
+    </ul>
+  );
+  const title = (
+    <>
+      {group.title} <span className="figures font-normal text-soft">{group.lines.length}</span>
+    </>
+  );
+  if (group.id !== "done")
+    return (
+      <section className="mb-8" aria-label={group.title}>
+        <h2 className="mb-1 text-lg">{title}</h2>
+        {rows}
+      </section>
+    );
+  return (
+    <Collapsible.Root asChild {...(open ? { open } : {})}>
+      <section className="group mb-8" aria-label={group.title}>
+        <h2 className="mb-1 text-lg">
+          <Collapsible.Trigger className="flex min-h-11 items-center gap-2">
+            <span aria-hidden="true" className="group-data-[state=open]:rotate-90">
+              ▸
+            </span>
+            {title}
+          </Collapsible.Trigger>
+        </h2>
+        <Collapsible.Content>{rows}</Collapsible.Content>
+      </section>
+    </Collapsible.Root>
   );
 }
 
@@ -102,68 +141,5 @@ function Waiting({ lines }: { lines: readonly Line[] }) {
         </Link>
       ))}
     </Notice>
-  );
-}
-
-function VisitRow({ line }: { line: Line }) {
-  const me = useMe().data;
-  const { start, drop } = useVisitChanges();
-  const mayOpen = me?.role !== "reader" || me.sees_health;
-  const remove = () =>
-    drop.mutate(line.id, {
-      onSuccess: () =>
-        saidWithUndo(`The empty visit of ${line.client} is deleted.`, () =>
-          start.mutateAsync({ id: line.id, client_id: line.client_id }),
-        ),
-    });
-  const step = line.state === "signed" || line.state === "changed" ? "report" : "ask";
-  return (
-    <tr className="border-t border-hair hover:bg-paper">
-      <td className="p-0">
-        {mayOpen ? (
-          <Link
-            to="/visits/$visitId/$step"
-            params={{ visitId: line.id, step }}
-            className="flex min-h-12 items-center font-semibold"
-          >
-            {line.client}
-          </Link>
-        ) : (
-          <span className="flex min-h-12 items-center font-semibold">{line.client}</span>
-        )}
-      </td>
-      <td className="pr-4 text-soft">{line.work}</td>
-      <td className="figures">{shortDate(line.started_on)}</td>
-      <td className="text-soft">{line.practitioner}</td>
-      <td className="text-right text-sm">
-        {line.sign && (
-          <span className="mr-2 border-4 border-double border-ink bg-deep px-2 py-0.5 font-semibold whitespace-nowrap">
-            {line.sign}
-          </span>
-        )}
-        {line.state === "new" && me?.role !== "reader" && (
-          <button
-            type="button"
-            aria-label={`Delete the empty visit of ${line.client}`}
-            disabled={drop.isPending}
-            className="mr-3 min-h-11 underline"
-            onClick={remove}
-          >
-            Delete
-          </button>
-        )}
-        {!mayOpen && line.shared_report && (
-          <a
-            href={`/api/reports/${line.shared_report}.pdf?copy=workplace`}
-            target="_blank"
-            rel="noreferrer"
-            className="mr-3 inline-flex min-h-11 items-center underline"
-          >
-            Workplace's copy (PDF)
-          </a>
-        )}
-        <span className="whitespace-nowrap">{STATE_WORDS[line.state]}</span>
-      </td>
-    </tr>
   );
 }

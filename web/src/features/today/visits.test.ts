@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
-import { groupVisits } from "./visits";
+import { groupVisits, sought, whenDue } from "./visits";
 
 const TODAY = "2026-11-25";
 
@@ -25,8 +25,8 @@ test("visits by what they wait for; a follow-up counts within two weeks and once
     TODAY,
   );
   expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
+    ["Follow-ups due", ["Due"]],
     ["To finish", ["Draft", "Changed"]],
-    ["Follow-up due", ["Due"]],
     ["Signed", ["Later"]],
   ]);
 });
@@ -40,6 +40,19 @@ test("a follow-up is no longer due once the client has come again", () => {
   const again = { ...line("Mirela", "new", null), client_id: "m", started_on: "2026-11-25" };
   const titles = (lines: (typeof first | typeof again)[]) =>
     groupVisits(lines, TODAY).map((group) => group.title);
-  expect(titles([first])).toEqual(["Follow-up due"]);
-  expect(titles([again, first])).toEqual(["To finish", "Signed"]);
+  expect(titles([first])).toEqual(["Follow-ups due"]);
+  expect(titles([again, first])).toEqual(["Visits today", "Signed"]);
+});
+
+test("how long a follow-up is due is said in days", () => {
+  expect(whenDue(line("A", "signed", "2026-11-20"), TODAY)).toBe("5 days overdue");
+  expect(whenDue(line("A", "signed", TODAY), TODAY)).toBe("due today");
+  expect(whenDue(line("A", "signed", "2026-11-26"), TODAY)).toBe("due in 1 day");
+});
+
+test("one looks for a visit by client or work, among one's own where asked", () => {
+  const own = { ...line("Hugo Penn", "draft", null), work: "Charts", practitioner: "Ines" };
+  const theirs = { ...line("Yara", "draft", null), work: "Charts", practitioner: "Tomas" };
+  expect(sought([own, theirs], "chart", null)).toEqual([own, theirs]);
+  expect(sought([own, theirs], "chart", "Ines")).toEqual([own]);
 });

@@ -1,35 +1,59 @@
 import type { Schemas } from "@/shared/api/client";
-import { dayOf, daysLater } from "@/shared/dates";
+import { dayOf, daysBetween, daysLater } from "@/shared/dates";
+import { matches } from "@/shared/search";
 
-type Line = Schemas["VisitLineOut"];
+export type Line = Schemas["VisitLineOut"];
 
 export const STATE_WORDS: Record<Line["state"], string> = {
   new: "Not started",
   draft: "In progress",
-  signed: "signed",
+  signed: "Signed",
   changed: "Signed, then changed",
 };
 
-/** Visits by what they wait for. */
-export function groupVisits(lines: readonly Line[], today = dayOf(new Date())) {
+export type Group = { id: "today" | "due" | "open" | "done"; title: string; lines: Line[] };
+
+/** What a line of a group waits for: when it is due, or what is next. */
+export function whenDue(line: Line, today = dayOf(new Date())): string {
+  if (!line.follow_up) return "";
+  const days = daysBetween(today, line.follow_up);
+  if (days === 0) return "due today";
+  const many = Math.abs(days);
+  const counted = many === 1 ? "1 day" : `${many} days`;
+  return days < 0 ? `${counted} overdue` : `due in ${counted}`;
+}
+
+/** Visits by what they wait for; those with a red flag that nobody has answered come first. */
+export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): Group[] {
   const soon = daysLater(today, 14);
   // a client who has come since has been followed up
   const cameSince = (line: Line) =>
     lines.some((one) => one.client_id === line.client_id && one.started_on > line.started_on);
-  const due = lines.filter(
-    (line) =>
-      line.follow_up !== null &&
-      line.follow_up <= soon &&
-      line.state === "signed" &&
-      !cameSince(line),
-  );
-  const open = lines
-    .filter((line) => line.state !== "signed")
-    .sort((a, b) => Number(b.sign !== null) - Number(a.sign !== null));
+  const grave = (a: Line, b: Line) => Number(b.sign !== null) - Number(a.sign !== null);
+  const open = lines.filter((line) => line.state !== "signed").sort(grave);
+  const due = lines
+    .filter(
+      (line) =>
+        line.follow_up !== null &&
+        line.follow_up <= soon &&
+        line.state === "signed" &&
+        !cameSince(line),
+    )
+    .sort((a, b) => (a.follow_up ?? "").localeCompare(b.follow_up ?? ""));
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
-  return [
-    { title: "To finish", says: "Not signed yet, or changed since signing.", lines: open },
-    { title: "Follow-up due", says: "Due within two weeks or overdue.", lines: due },
-    { title: "Signed", says: "Nothing open.", lines: done },
-  ].filter((group) => group.lines.length > 0);
+  const groups: Group[] = [
+    { id: "today", title: "Visits today", lines: open.filter((line) => line.started_on === today) },
+    { id: "due", title: "Follow-ups due", lines: due },
+    { id: "open", title: "To finish", lines: open.filter((line) => line.started_on !== today) },
+    { id: "done", title: "Signed", lines: done },
+  ];
+  return groups.filter((group) => group.lines.length > 0);
+}
+
+/** The lines somebody looks for: by client or work, everybody's or one's own. */
+export function sought(lines: readonly Line[], words: string, mine: string | null): Line[] {
+  return lines.filter(
+    (line) =>
+      (mine === null || line.practitioner === mine) && matches(words, line.client, line.work),
+  );
 }

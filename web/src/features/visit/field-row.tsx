@@ -2,19 +2,26 @@ import { useEffect, useId, useRef, useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
+import { COARSE } from "@/shared/use-media";
+import { DateEntry } from "./date-entry";
 import { fieldOf } from "./places";
-import { type Field, useVisitState } from "./visit-context";
+import { useDrawingStore } from "./state/drawing-store";
+import { type Field, useVisitFacts } from "./state/facts";
+import { useNavigation } from "./state/navigation";
+import { useCell, useCells, useQueue } from "./state/recording";
 
 /** Handed over this long after the last key, and at least so often while keys go on. */
-const PAUSE_MS = 450;
-const AT_LEAST_MS = 1000;
+const PAUSE_MS = 180;
+const AT_LEAST_MS = 600;
 
 /** One field of the record, of whatever kind; saved as it is typed. */
 export function FieldRow({ field, large = false }: { field: Field; large?: boolean }) {
-  const { cells, queue, unit, readOnly, setActive } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const { setActive } = useDrawingStore();
   const few = field.choices.length === 2 && field.choices.every(([, label]) => label.length < 4);
   const id = useId();
-  const cell = cells.get(field.id);
+  const cell = useCell(field.id);
   const focus = () => setActive(field.part || null);
   const help = field.help && (
     <p id={`${id}-help`} className="mt-0.5 text-sm text-soft">
@@ -42,6 +49,17 @@ export function FieldRow({ field, large = false }: { field: Field; large?: boole
         <Trouble path={field.id} id={id} />
       </fieldset>
     );
+  if (field.kind === "date")
+    return (
+      <div data-field={field.id}>
+        <label htmlFor={id} className="mb-1 block font-semibold">
+          {field.label}
+        </label>
+        <DateEntry path={field.id} id={id} ahead={field.step === "report"} />
+        {help}
+        <Trouble path={field.id} id={id} />
+      </div>
+    );
   return (
     <div data-field={field.id}>
       <div
@@ -60,7 +78,7 @@ export function FieldRow({ field, large = false }: { field: Field; large?: boole
 
 /** Lowest and highest of one piece on one line. */
 export function PairRow({ low, high }: { low: Field; high: Field }) {
-  const { setActive } = useVisitState();
+  const { setActive } = useDrawingStore();
   const id = useId();
   return (
     <fieldset data-field={low.id}>
@@ -110,8 +128,9 @@ export function TextEntry({
   described?: boolean;
   autoFocus?: boolean;
 }) {
-  const { cells, queue, unit, readOnly } = useVisitState();
-  const cell = cells.get(field.id);
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cell = useCell(field.id);
   const [draft, setDraft] = useState<string | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const latest = useRef<string | null>(null);
@@ -132,10 +151,6 @@ export function TextEntry({
     if (latest.current === null) since.current = Date.now();
     latest.current = text;
     clearTimeout(timer.current);
-    if (field.kind === "date" && !isWhole(text, input.current)) {
-      latest.current = null;
-      return;
-    }
     const left = since.current + AT_LEAST_MS - Date.now();
     timer.current = setTimeout(send, Math.max(0, Math.min(PAUSE_MS, left)));
   };
@@ -152,6 +167,8 @@ export function TextEntry({
   useEffect(() => {
     // Later on it never takes the focus from a field that is being typed in.
     const typing = document.activeElement instanceof HTMLInputElement;
+    // under a finger the keyboard would cover half of what one came for: it waits for the tap
+    if (matchMedia(COARSE).matches) return;
     if (autoFocus && !(mounted.current && typing)) input.current?.focus();
     mounted.current = true;
   }, [autoFocus]);
@@ -180,12 +197,12 @@ export function TextEntry({
     );
   return (
     <span
-      className={`relative inline-block ${large ? "w-full" : narrow ? "w-[92px]" : field.kind === "date" ? "w-[176px]" : "w-[132px] shrink-0"}`}
+      className={`relative inline-block ${large ? "w-full" : narrow ? "w-[92px]" : "w-[132px] shrink-0"}`}
     >
       <input
         {...common}
         ref={input}
-        type={field.kind === "date" ? "date" : "text"}
+        type="text"
         inputMode={
           field.kind === "number" || (field.kind === "length" && unit !== "in")
             ? "decimal"
@@ -194,7 +211,7 @@ export function TextEntry({
         autoComplete="off"
         className={`figures w-full rounded-[3px] bg-ground pl-3 ${edge} ${
           large ? "min-h-16 pr-10 text-3xl font-semibold" : "min-h-11 pr-10 text-lg"
-        } ${field.kind === "date" ? "pr-2!" : ""}`}
+        }`}
         onChange={(event) => change(event.target.value)}
         onKeyDown={(event) => {
           if (event.key !== "Enter") return;
@@ -203,7 +220,7 @@ export function TextEntry({
           onEnter?.();
         }}
       />
-      {suffix && field.kind !== "date" && (
+      {suffix && (
         <span
           className={`pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 text-soft ${large ? "text-lg" : "text-sm"}`}
           aria-hidden="true"
@@ -215,11 +232,6 @@ export function TextEntry({
   );
 }
 
-/** Whether a date field holds a whole date, or nothing on purpose; a year comes digit by digit. */
-function isWhole(date: string, input: HTMLInputElement | null): boolean {
-  return date ? /^[12]\d{3}-/.test(date) : !input?.validity.badInput;
-}
-
 /** What was typed, without the unit that stands beside the field anyway. */
 function bare(typed: string, unit: string): string {
   return unit && typed.endsWith(` ${unit}`) ? typed.slice(0, -unit.length - 1) : typed;
@@ -227,8 +239,10 @@ function bare(typed: string, unit: string): string {
 
 /** What is wrong with a field, in its place, with the ways out. */
 export function Trouble({ path, id }: { path: string; id: string }) {
-  const { cells, queue, unit, go, fields, catalogue } = useVisitState();
-  const cell = cells.get(path);
+  const { unit, fields, catalogue } = useVisitFacts();
+  const queue = useQueue();
+  const { seek } = useNavigation();
+  const cell = useCell(path);
   if (cell?.state === "refused")
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
@@ -261,7 +275,10 @@ export function Trouble({ path, id }: { path: string; id: string }) {
           </Button>
         )}
         {cell.problem?.type === "needs-consent" && (
-          <Button className="mt-1 flex" onClick={() => go("ask", "Consent")}>
+          <Button
+            className="mt-1 flex"
+            onClick={() => seek(`ask.consent.${cell.problem?.consent ?? "notes"}`)}
+          >
             Record the consent
           </Button>
         )}
@@ -290,7 +307,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
 
 /** Troubles of values that are tapped, not typed into a field, each with the name of its thing. */
 export function Troubles({ of }: { of: readonly { path: string; label: string }[] }) {
-  const { cells } = useVisitState();
+  const cells = useCells();
   const open = of.filter(({ path }) => ["refused", "stale"].includes(cells.get(path)?.state ?? ""));
   return open.map(({ path, label }) => (
     <div key={path} className="my-2">

@@ -1,9 +1,10 @@
 import { FieldRow, PairRow } from "./field-row";
-import { applies, type Field, useVisitState } from "./visit-context";
+import { applies, type Field } from "./state/facts";
+import { useCells } from "./state/recording";
 
 /** Fields one under the other: those that make sense, both ends of a range on one line. */
 export function FieldsForm({ fields }: { fields: readonly Field[] }) {
-  const { cells } = useVisitState();
+  const cells = useCells();
   const shown = fields.filter((field) => applies(field, cells));
   return (
     <div className="space-y-4">

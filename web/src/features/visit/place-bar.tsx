@@ -6,7 +6,9 @@ import { Modal } from "@/shared/ui/modal";
 import { Segments } from "@/shared/ui/segments";
 import { FURTHER, MAIN, type PlaceId } from "./at-place";
 import type { ChangeQueue } from "./saving/change-queue";
-import { useVisitState } from "./visit-context";
+import { useVisitFacts } from "./state/facts";
+import { useNavigation } from "./state/navigation";
+import { useWorkup } from "./state/workup";
 
 const USES = [
   { value: "both", label: "Sitting and standing" },
@@ -17,13 +19,13 @@ const USES = [
 /** Where the client works: one body, each place with pieces and settings of its own. */
 export function PlaceBar({
   kept,
-  onGo,
 }: {
   /** The visit's own queue: places are named there, whichever is open. */
   kept: ChangeQueue;
-  onGo: (place: PlaceId) => void;
 }) {
-  const { worked, readOnly, place } = useVisitState();
+  const { goPlace: onGo } = useNavigation();
+  const { readOnly, place } = useVisitFacts();
+  const worked = useWorkup();
   const [naming, setNaming] = useState<PlaceId | null>(null);
   const places = worked?.places ?? [];
   const next = FURTHER.find((id) => !places.some((one) => one.id === id));
@@ -80,7 +82,7 @@ function NamePlace({
   kept: ChangeQueue;
   onDone: (made: boolean) => void;
 }) {
-  const { unit } = useVisitState();
+  const { unit } = useVisitFacts();
   const path = (what: "name" | "use", at = id) => `place.${at}.${what}`;
   const [name, setName] = useState(kept.cell(path("name")).typed);
   const [main, setMain] = useState(kept.cell(path("name", MAIN)).typed);

@@ -1,14 +1,7 @@
 import { fieldId } from "@/shared/api/field-ids";
 import { STEP_IDS, type StepId } from "@/shared/steps";
-import type { Field } from "./visit-context";
-
-const LOOK: Record<string, string> = {
-  walk: "As found",
-  pieces: "Pieces",
-  habits: "Watch",
-  room: "Room",
-  photos: "Photos",
-};
+import { LOOK_PARTS, type LookPart, slug, type WorkPart } from "./parts";
+import type { Field } from "./state/facts";
 
 /** The field of a path, also where it belongs to one of a family. */
 export function fieldOf(path: string, fields: readonly Field[]): Field | undefined {
@@ -19,26 +12,25 @@ export function fieldOf(path: string, fields: readonly Field[]): Field | undefin
   return fields.find((field) => field.id === path || field.id === family);
 }
 
+const WORK: readonly [RegExp, WorkPart][] = [
+  [/^work\.policy\./, "choices"],
+  [/^work\.(finding|own)\./, "findings"],
+  [/^work\.own_plan\./, "plans"],
+];
+
 /** The step, and the part of it, where a field is shown. */
 export function placeOf(path: string, fields: readonly Field[]): { step: StepId; part?: string } {
   const step = STEP_IDS.find((id) => path.startsWith(`${id}.`)) ?? "ask";
   const field = fieldOf(path, fields);
-  if (step === "ask") return field ? { step, part: field.group } : { step };
+  if (step === "ask") return field ? { step, part: slug(field.group) } : { step };
   if (step === "look") {
-    const part = LOOK[path.startsWith("look.photo.") ? "photos" : (field?.section ?? "")];
-    return part ? { step, part } : { step };
+    const part = path.startsWith("look.photo.") ? "photos" : field?.section;
+    return part && part in LOOK_PARTS ? { step, part: part as LookPart } : { step };
   }
   if (step === "work") {
-    const part = path.startsWith("work.policy.")
-      ? "Choices"
-      : /^work\.(finding|own)\./.test(path)
-        ? "Findings"
-        : path === fieldId("work.plan") ||
-            path === fieldId("work.budget") ||
-            path.startsWith("work.own_plan.")
-          ? "Plans"
-          : "Targets";
-    return { step, part };
+    const plans = path === fieldId("work.plan") || path === fieldId("work.budget");
+    const part = plans ? "plans" : WORK.find(([start]) => start.test(path))?.[1];
+    return { step, part: part ?? "targets" };
   }
   return { step };
 }

@@ -2,8 +2,10 @@ import { fieldId } from "@/shared/api/field-ids";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "./field-row";
+import { useVisitFacts } from "./state/facts";
+import { useNavigation } from "./state/navigation";
+import { useCells } from "./state/recording";
 import { AddPicture } from "./steps/look/photographs/add-picture";
-import { useVisitState } from "./visit-context";
 
 /** A note or a picture from wherever one stands; points are placed later. */
 export function QuickNote({
@@ -13,7 +15,9 @@ export function QuickNote({
   open: boolean;
   onOpenChange: (open: boolean) => void;
 }) {
-  const { fields, cells, go } = useVisitState();
+  const { fields } = useVisitFacts();
+  const cells = useCells();
+  const { seek } = useNavigation();
   const note = fields.find((field) => field.id === fieldId("look.note"));
   const consent = cells.get(fieldId("ask.consent.photographs"))?.held?.typed === "yes";
   const shut = () => onOpenChange(false);
@@ -36,7 +40,7 @@ export function QuickNote({
               className="min-h-11 underline"
               onClick={() => {
                 shut();
-                go("ask", "Consent");
+                seek(fieldId("ask.consent.photographs"));
               }}
             >
               Consent

@@ -1,12 +1,18 @@
 import { Button } from "@/shared/ui/button";
-import { useVisitState } from "./visit-context";
+import { askPart } from "./parts";
+import { useVisitFacts } from "./state/facts";
+import { useNavigation } from "./state/navigation";
+import { useWorkup } from "./state/workup";
 
 /** A warning sign stays in sight on every step until what was done about it is written down. */
 export function RedFlagsBanner() {
-  const { worked, catalogue, go, step, part } = useVisitState();
+  const { catalogue } = useVisitFacts();
+  const worked = useWorkup();
+  const { go, step, part } = useNavigation();
   const open = (worked?.signs ?? []).filter((sign) => !sign.done);
   if (open.length === 0) return null;
-  const here = step === "ask" && part === "Red flags";
+  const there = askPart("ask.sign", catalogue.fields);
+  const here = step === "ask" && part === there;
   return (
     <div role="alert" className="mb-4 border-4 border-double border-ink bg-deep px-3 py-2">
       {open.map((sign) => (
@@ -15,7 +21,7 @@ export function RedFlagsBanner() {
         </p>
       ))}
       {!here && (
-        <Button className="mt-1 w-full" onClick={() => go("ask", "Red flags")}>
+        <Button className="mt-1 w-full" onClick={() => go("ask", there)}>
           Record the action taken
         </Button>
       )}

@@ -1,18 +1,15 @@
 import { useIsMutating } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { clockTime } from "@/shared/dates";
+import { cn } from "@/shared/ui/cn";
 import type { ChangeQueue, Snapshot } from "./saving/change-queue";
+import { useNavigation } from "./state/navigation";
+import { useSnapshot } from "./state/recording";
 
 /** Where what was typed is: on the server, or still on this device; what is refused is one press away. */
-export function SaveStatus({
-  snapshot,
-  queue,
-  onSeek,
-}: {
-  snapshot: Snapshot;
-  queue: ChangeQueue;
-  onSeek: (path: string) => void;
-}) {
+export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolean }) {
+  const snapshot = useSnapshot(queue);
+  const { seek } = useNavigation();
   const pictures = useIsMutating({ mutationKey: ["photo", queue.visitId] });
   useEffect(() => {
     if (pictures === 0) return;
@@ -20,36 +17,40 @@ export function SaveStatus({
     addEventListener("beforeunload", warn);
     return () => removeEventListener("beforeunload", warn);
   }, [pictures]);
-  const time = snapshot.keptAt && clockTime(snapshot.keptAt);
   const inState = (state: string) =>
     [...snapshot.cells].filter(([, cell]) => cell.state === state).map(([path]) => path);
   const [refused, contested] = [inState("refused"), inState("stale")];
   const first = contested[0] ?? refused[0];
-  let words = time ? `kept on the server ${time}` : "kept on the server";
-  if (snapshot.pending > 0)
-    words = snapshot.offline ? `${snapshot.pending} on this device, sent again soon` : "sending …";
-  else if (pictures)
-    words = `${pictures} picture${pictures > 1 ? "s" : ""} on this device, being sent`;
-  else if (first) words = "the rest is on the server";
+  const here = snapshot.pending + pictures;
   return (
-    <div className="flex items-center gap-3">
+    <div className="flex shrink-0 items-center gap-3">
       {first && (
         <button
           type="button"
-          onClick={() => onSeek(first)}
+          onClick={() => seek(first)}
           className="figures min-h-11 border-b-2 border-ink font-semibold whitespace-nowrap"
         >
           {[
-            refused.length > 0 && `${refused.length} not kept`,
+            refused.length > 0 && `${refused.length} not saved`,
             contested.length > 0 && `${contested.length} to settle`,
           ]
             .filter(Boolean)
             .join(", ")}
-          : show
+          {!brief && ": show"}
         </button>
       )}
-      <span role="status" className="figures whitespace-nowrap text-soft">
-        {words}
+      <span
+        role="status"
+        className={cn(
+          "figures flex items-center gap-2 text-sm whitespace-nowrap text-soft",
+          !brief && "w-[150px] justify-end",
+        )}
+      >
+        <span
+          aria-hidden="true"
+          className={cn("dot size-2 rounded-full border border-ink", here === 0 && "bg-ink")}
+        />
+        <span className={brief ? "sr-only" : ""}>{wordsFor(snapshot, pictures)}</span>
       </span>
       {snapshot.full && (
         <span role="alert" className="border-l-4 border-ink pl-2 text-sm leading-tight">
@@ -58,4 +59,11 @@ export function SaveStatus({
       )}
     </div>
   );
+}
+
+function wordsFor(snapshot: Snapshot, pictures: number): string {
+  if (snapshot.pending > 0)
+    return snapshot.offline ? `${snapshot.pending} on this device` : "Saving …";
+  if (pictures) return `Sending ${pictures} photo${pictures > 1 ? "s" : ""}`;
+  return snapshot.keptAt ? `Saved ${clockTime(snapshot.keptAt)}` : "Saved";
 }

@@ -1,16 +1,12 @@
+import { useStore } from "zustand";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
+import type { ChangeQueue } from "./saving/change-queue";
 
 /** A change to a visit that is signed as it stands asks first. */
-export function SignedDialog({
-  asking,
-  version,
-  onAnswer,
-}: {
-  asking: boolean;
-  version: number;
-  onAnswer: (change: boolean) => void;
-}) {
+export function SignedDialog({ queue, version }: { queue: ChangeQueue; version: number }) {
+  const asking = useStore(queue.store, (snapshot) => snapshot.asking);
+  const onAnswer = (change: boolean) => queue.answer(change);
   return (
     <Modal
       open={asking}

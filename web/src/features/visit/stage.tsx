@@ -1,88 +1,51 @@
-import { memo, useEffect, useRef, useState } from "react";
+import { Maximize2, Minimize2 } from "lucide-react";
+import { memo, useEffect, useRef } from "react";
 import type { Schemas } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
 import { Segments } from "@/shared/ui/segments";
-import { Elevation } from "../../drawing/elevation";
+import { Tip } from "@/shared/ui/tip";
+import { usePhone } from "@/shared/use-media";
+import { Elevation, type Hand } from "../../drawing/elevation";
+import { BeforeAfter } from "./before-after";
+import { useDrawing, useDrawingStore } from "./state/drawing-store";
+import { useVisitFacts } from "./state/facts";
+import { useNavigation } from "./state/navigation";
+import { useWorkup } from "./state/workup";
+import { useShown } from "./use-view";
 
 /** A size in steps, so that a few pixels more or less ask for nothing new. */
-const stepped = (value: number): number => Math.max(320, Math.floor(value / 10) * 10);
+const stepped = (value: number): number => Math.max(240, Math.floor(value / 10) * 10);
 
-export type Size = { width: number; height: number };
+type Rows = readonly Schemas["RowView"][];
 
 /** The drawing and its switches; it keeps its place and scale from step to step. */
 export function Stage({
   scene,
-  inks,
   rows,
-  active,
-  mode,
-  show,
-  narrow,
-  stands,
   away,
-  habits,
-  posed,
-  onPosed,
-  onMode,
-  onShow,
-  onPick,
-  onSize,
-  onGrab,
-  onDrag,
-  onNudge,
-  head = null,
+  hand,
+  head,
 }: {
   scene: Schemas["Scene"] | undefined;
-  inks: Record<string, Schemas["Ink"]>;
-  rows: readonly Schemas["RowView"][];
-  active: string | null;
-  mode: View["mode"];
-  show: View["show"];
-  narrow: boolean;
-  /** Whether anybody works standing here; else there is one posture to draw. */
-  stands: boolean;
+  rows: Rows;
   /** Something else lies over it. */
   away: boolean;
-  /** It shows habits: one posture at a time, as found. */
-  habits: boolean;
-  /** Whether it shows the figure in the pose of a dimension; null where none is measured. */
-  posed: boolean | null;
-  onPosed: (posed: boolean) => void;
-  onMode: (mode: View["mode"]) => void;
-  onShow: (show: View["show"]) => void;
-  onPick: (part: string, posture: string) => void;
-  onSize: (size: Size) => void;
-  /** Take hold of a part of the drawing; whether it can be moved. */
-  onGrab?: (part: string, posture: string) => boolean;
-  /** It has been moved so far from where it was taken hold of, px. */
-  onDrag?: (dx: number, dy: number) => void;
-  /** A key moves it: so many millimetres or degrees more. */
-  onNudge?: (up: number) => void;
+  /** What can be moved in it, where anything can. */
+  hand: Hand | null;
   /** Something over the drawing: what is being tried. */
-  head?: React.ReactNode;
+  head: React.ReactNode;
 }) {
-  const room = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState<Size | null>(null);
-  useEffect(() => {
-    const element = room.current;
-    if (!element) return;
-    const watch = new ResizeObserver(([entry]) => {
-      if (!entry) return;
-      const { width, height } = entry.contentRect;
-      setSize({ width: stepped(width), height: stepped(height) });
-    });
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
-  useEffect(() => {
-    if (size) onSize(size);
-  }, [size, onSize]);
-  const modes = [
-    ...(narrow || habits ? [] : [{ value: "both", label: "Both" }]),
-    { value: "seated", label: "Seated" },
-    { value: "standing", label: "Standing" },
-    ...(habits ? [] : [{ value: "overlay", label: "Overlay" }]),
-  ];
+  const room = useMeasuredRoom();
+  const { catalogue } = useVisitFacts();
+  const drawing = useDrawingStore();
+  const active = useDrawing((state) => state.active);
+  const label = useDrawing(({ tape, posed, habits }) =>
+    tape && posed
+      ? "The client in the pose of the dimension, with the tape on it; the panel says the same in words"
+      : habits
+        ? "Side view of the client with what can be seen of the body; each is one tap"
+        : "Side view of the client at the workstation; the table after it holds the same numbers",
+  );
   return (
     <section
       aria-label="Elevation"
@@ -90,58 +53,16 @@ export function Stage({
       inert={away}
       aria-hidden={away}
     >
-      <div className="flex flex-wrap items-center justify-between gap-x-3 px-4 pt-1">
-        {posed !== null && (
-          <Segments
-            label="Drawn"
-            compact
-            value={posed ? "pose" : "desk"}
-            onChange={(value) => onPosed(value === "pose")}
-            choices={[
-              { value: "pose", label: "The dimension" },
-              { value: "desk", label: "At the desk" },
-            ]}
-          />
-        )}
-        {!posed && (
-          <Segments
-            label="Settings drawn"
-            compact
-            value={show}
-            onChange={(value) => onShow(value as View["show"])}
-            choices={[
-              { value: "found", label: "As found" },
-              { value: "target", label: "Target" },
-              { value: "left", label: "As set" },
-            ]}
-          />
-        )}
-        {head}
-        {!posed && stands && (
-          <Segments
-            label="Postures drawn"
-            compact
-            value={habits && mode !== "standing" ? "seated" : mode}
-            onChange={(value) => onMode(value as View["mode"])}
-            choices={modes}
-          />
-        )}
-      </div>
-      <div ref={room} className="min-h-0 flex-1 overflow-hidden">
+      <Switches head={head} />
+      <div ref={room} className="min-h-[400px] flex-1 overflow-hidden desk:min-h-0">
         {scene && (
           <Elevation
             scene={scene}
-            inks={inks}
+            inks={catalogue.inks}
             active={active}
-            onPick={onPick}
-            {...(onGrab && onDrag && onNudge ? { onGrab, onDrag, onNudge } : {})}
-            label={
-              posed
-                ? "The client in the pose of the dimension, with the tape on it; the panel says the same in words"
-                : habits
-                  ? "Side view of the client with what can be seen of the body; each is one tap"
-                  : "Side view of the client at the workstation; the table after it holds the same numbers"
-            }
+            onPick={drawing.pick}
+            hand={hand}
+            label={label}
           />
         )}
       </div>
@@ -150,8 +71,110 @@ export function Stage({
   );
 }
 
+/** Tells the drawing how much room it has. */
+function useMeasuredRoom(): React.RefObject<HTMLDivElement | null> {
+  const room = useRef<HTMLDivElement>(null);
+  const { store, set } = useDrawingStore();
+  useEffect(() => {
+    const element = room.current;
+    if (!element) return;
+    const watch = new ResizeObserver(([entry]) => {
+      if (!entry) return;
+      const width = stepped(entry.contentRect.width);
+      const height = stepped(entry.contentRect.height);
+      const size = store.getState().size;
+      if (size?.width !== width || size.height !== height) set({ size: { width, height } });
+    });
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, [store, set]);
+  return room;
+}
+
+/** Which settings and which figures are drawn. */
+function Switches({ head }: { head: React.ReactNode }) {
+  const { step } = useNavigation();
+  const { set } = useDrawingStore();
+  const { mode, show, narrow } = useShown(step);
+  const worked = useWorkup();
+  const habits = useDrawing((state) => state.habits);
+  const posed = useDrawing((state) => (state.tape ? state.posed : null));
+  const between = useDrawing((state) => state.between);
+  const sits = worked?.seated_possible ?? true;
+  const stands = sits && (step !== "work" || (worked?.standing_possible ?? true));
+  const modes = [
+    ...(narrow || habits ? [] : [{ value: "both", label: "Both" }]),
+    { value: "seated", label: "Seated" },
+    { value: "standing", label: "Standing" },
+    ...(habits ? [] : [{ value: "overlay", label: "Overlay" }]),
+  ];
+  return (
+    <div className="flex shrink-0 items-center gap-x-3 gap-y-1 overflow-x-auto px-3 pt-1 desk:flex-wrap desk:justify-between desk:overflow-visible">
+      {posed !== null && (
+        <Segments
+          label="Drawn"
+          compact
+          value={posed ? "pose" : "desk"}
+          onChange={(value) => set({ posed: value === "pose" })}
+          choices={[
+            { value: "pose", label: "The dimension" },
+            { value: "desk", label: "At the desk" },
+          ]}
+        />
+      )}
+      {!posed && (
+        <Segments
+          label="Settings drawn"
+          compact
+          value={between === null ? show : ""}
+          onChange={(value) =>
+            set({ chosenShow: { step, show: value as View["show"] }, between: null })
+          }
+          choices={[
+            { value: "found", label: "As found" },
+            { value: "target", label: "Target" },
+            { value: "left", label: "As set" },
+          ]}
+        />
+      )}
+      {head}
+      {!posed && !habits && !head && <BeforeAfter />}
+      {!posed && stands && (
+        <Segments
+          label="Postures drawn"
+          compact
+          value={habits && mode !== "standing" ? "seated" : mode}
+          onChange={(value) => set({ mode: value as View["mode"] })}
+          choices={modes}
+        />
+      )}
+      <Enlarge />
+    </div>
+  );
+}
+
+/** The drawing alone, to point at together with the client. */
+function Enlarge() {
+  const { set } = useDrawingStore();
+  const alone = useDrawing((state) => state.chosenRoom === "alone");
+  const words = alone ? "Back beside the panel" : "The drawing alone";
+  if (usePhone()) return null;
+  return (
+    <Tip words={words} hotkey="w">
+      <button
+        type="button"
+        aria-label={`${words} (w)`}
+        onClick={() => set({ chosenRoom: alone ? null : "alone" })}
+        className="grid size-11 place-items-center hover:bg-deep"
+      >
+        {alone ? <Minimize2 size={18} /> : <Maximize2 size={18} />}
+      </button>
+    </Tip>
+  );
+}
+
 /** The same heights and distances as a table, for those who don't see the drawing. */
-const DataTable = memo(function DataTable({ rows }: { rows: readonly Schemas["RowView"][] }) {
+const DataTable = memo(function DataTable({ rows }: { rows: Rows }) {
   return (
     <div className="sr-only">
       <table>
@@ -167,7 +190,7 @@ const DataTable = memo(function DataTable({ rows }: { rows: readonly Schemas["Ro
         </thead>
         <tbody>
           {rows.map((row) => (
-            <TwinRow key={`${row.posture}.${row.key}`} row={row} />
+            <DataRow key={`${row.posture}.${row.key}`} row={row} />
           ))}
         </tbody>
       </table>
@@ -175,7 +198,7 @@ const DataTable = memo(function DataTable({ rows }: { rows: readonly Schemas["Ro
   );
 });
 
-const TwinRow = memo(function TwinRow({ row }: { row: Schemas["RowView"] }) {
+const DataRow = memo(function DataRow({ row }: { row: Schemas["RowView"] }) {
   return (
     <tr>
       <td>{row.posture}</td>

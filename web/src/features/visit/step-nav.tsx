@@ -1,7 +1,11 @@
 import type { Schemas } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
+import { cn } from "@/shared/ui/cn";
 
-/** The cord: seven beads, the bob at the present one. A bead fills as its step gets what it needs. */
+/**
+ * The cord: seven beads, the bob at the present one. A bead fills as its step gets what it needs. In one column
+ * the cord lies along the top.
+ */
 export function StepNav({
   steps,
   present,
@@ -12,26 +16,39 @@ export function StepNav({
   onGo: (step: StepId) => void;
 }) {
   return (
-    <nav aria-label="Steps of the visit" className="relative h-full">
-      <div className="absolute top-0 bottom-[7%] left-[21px] w-px bg-ink/70" aria-hidden="true" />
-      <ol className="flex h-full flex-col justify-between pt-2 pb-4">
+    <nav aria-label="Steps of the visit" className="relative min-w-0 desk:h-full">
+      <div
+        className="absolute top-[21px] right-0 left-0 h-px bg-ink/70 desk:top-0 desk:right-auto desk:bottom-[7%] desk:left-[21px] desk:h-auto desk:w-px"
+        aria-hidden="true"
+      />
+      <ol className="flex h-full justify-between px-1 desk:flex-col desk:px-0 desk:pt-2 desk:pb-4">
         {steps.map((step, index) => {
           const here = step.step === present;
           const share = step.needed ? Math.min(1, step.done / step.needed) : 0;
           return (
-            <li key={step.step}>
+            <li key={step.step} className="min-w-0">
               <button
                 type="button"
                 onClick={() => onGo(step.step)}
                 aria-current={here ? "step" : undefined}
                 aria-label={`${index + 1} ${step.label}, ${step.done} of ${step.needed}`}
-                className="flex min-h-12 w-full items-center gap-2 pl-1 text-left"
+                className="relative flex h-11 min-w-11 items-center gap-2 desk:h-auto desk:min-h-12 desk:w-full desk:pl-1 desk:text-left"
               >
-                <span className="grid w-9 shrink-0 place-items-center">
+                <span className="grid w-11 shrink-0 place-items-center desk:w-9">
                   {here ? <BobMark /> : <StepMarker share={share} />}
                 </span>
-                <span className={here ? "font-semibold" : share >= 1 ? "" : "text-soft"}>
+                <span
+                  className={cn(
+                    "hidden text-sm leading-tight desk:block",
+                    here ? "font-semibold" : share < 1 && "text-soft",
+                  )}
+                >
                   {step.label}
+                  {here && step.needed > 0 && (
+                    <span className="figures block text-sm font-normal text-soft">
+                      {step.done} of {step.needed}
+                    </span>
+                  )}
                 </span>
               </button>
             </li>

@@ -1677,6 +1677,8 @@ export interface components {
             needed: boolean;
             /** Two Sided */
             two_sided: boolean;
+            /** Twice */
+            twice: boolean;
             /** Can Guess */
             can_guess: boolean;
         };
@@ -5115,6 +5117,8 @@ export interface components {
             sign: string | null;
             /** Shared Report */
             shared_report: string | null;
+            /** Step */
+            step: ("ask" | "look" | "measure" | "work" | "set" | "pace" | "report") | null;
         };
         /**
          * VisitOut

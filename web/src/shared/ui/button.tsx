@@ -1,25 +1,27 @@
+import { cva, type VariantProps } from "class-variance-authority";
 import type { ButtonHTMLAttributes } from "react";
+import { cn } from "./cn";
 
-type Look = "next" | "plain" | "quiet";
-
-const LOOKS: Record<Look, string> = {
-  next: "bg-accent text-on-accent font-semibold border border-transparent",
-  plain: "bg-ground text-ink border border-ink/70 hover:bg-deep",
-  quiet: "bg-transparent text-ink border border-transparent hover:bg-deep",
-};
+const button = cva(
+  "moves inline-flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-[3px] border px-4 disabled:opacity-50",
+  {
+    variants: {
+      look: {
+        next: "border-transparent bg-accent font-semibold text-on-accent",
+        plain: "border-ink/70 bg-ground text-ink hover:bg-deep",
+        quiet: "border-transparent bg-transparent text-ink hover:bg-deep",
+      },
+    },
+    defaultVariants: { look: "plain" },
+  },
+);
 
 /** A button. `next` is the one thing to do next on a screen, and nothing else. */
 export function Button({
-  look = "plain",
-  className = "",
+  look,
+  className,
   type = "button",
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
-  return (
-    <button
-      type={type}
-      className={`moves inline-flex min-h-11 items-center justify-center gap-2 rounded-[3px] px-4 disabled:opacity-50 ${LOOKS[look]} ${className}`}
-      {...rest}
-    />
-  );
+}: ButtonHTMLAttributes<HTMLButtonElement> & VariantProps<typeof button>) {
+  return <button type={type} className={cn(button({ look }), className)} {...rest} />;
 }

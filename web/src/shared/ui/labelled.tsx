@@ -14,7 +14,7 @@ export function LabelledInput({
       </label>
       <input
         id={id}
-        className="min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-3"
+        className="min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground px-3"
         {...(help ? { "aria-describedby": `${id}-help` } : {})}
         {...rest}
       />

@@ -1,6 +1,7 @@
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import { useFocusBack } from "./focus-back";
 
 /** A dialog with a title; Escape and the cross close it. */
 export function Modal({
@@ -16,12 +17,14 @@ export function Modal({
   says?: string;
   children: ReactNode;
 }) {
+  const focusing = useFocusBack();
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-[#20262b]/45" />
         <Dialog.Content
-          className="fixed top-1/2 left-1/2 z-50 max-h-[88vh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink/60 bg-ground p-6"
+          {...focusing}
+          className="fixed top-1/2 left-1/2 z-50 max-h-[88dvh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink/60 bg-ground p-6"
           {...(says ? {} : { "aria-describedby": undefined })}
         >
           <Dialog.Title className="pr-10 text-xl">{title}</Dialog.Title>

@@ -1,4 +1,5 @@
 import { RadioGroup } from "radix-ui";
+import { cn } from "./cn";
 
 export type Choice = { value: string; label: string; disabled?: boolean };
 
@@ -25,18 +26,17 @@ export function Segments({
       aria-label={label}
       disabled={disabled}
       orientation="horizontal"
-      className={compact ? "flex" : "flex flex-wrap gap-1.5"}
+      className={compact ? "flex shrink-0" : "flex flex-wrap gap-1.5"}
     >
       {choices.map((choice) => (
         <RadioGroup.Item
           key={choice.value}
           value={choice.value}
           disabled={choice.disabled ?? false}
-          className={`moves min-h-11 border px-3 text-left text-sm disabled:opacity-50 data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground ${
-            compact
-              ? "-ml-px border-ink/60 bg-ground"
-              : "rounded-[3px] border-ink/40 bg-ground hover:bg-deep"
-          }`}
+          className={cn(
+            "moves min-h-11 min-w-11 border bg-ground px-3 text-left text-sm disabled:opacity-50 data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground",
+            compact ? "-ml-px border-ink/60" : "rounded-[3px] border-ink/60 hover:bg-deep",
+          )}
         >
           {choice.label}
         </RadioGroup.Item>

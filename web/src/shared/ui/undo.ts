@@ -3,11 +3,11 @@ import { toast } from "sonner";
 const LONG_ENOUGH_MS = 12_000;
 
 /** Say what was done, with a way back for a while; a way back that fails is told. */
-export function saidWithUndo(words: string, undo: () => Promise<unknown>): void {
+export function saidWithUndo(words: string, undo: () => Promise<unknown>, label = "Undo"): void {
   toast(words, {
     duration: LONG_ENOUGH_MS,
     action: {
-      label: "Undo",
+      label,
       onClick: () => {
         undo().catch((error: unknown) =>
           toast(`Not undone: ${error instanceof Error ? error.message : String(error)}`),

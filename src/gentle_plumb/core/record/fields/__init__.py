@@ -33,7 +33,7 @@ from . import (
     tray,
     work,
 )
-from .field import STEPS, Field, SpanField, StepId, Value, When
+from .field import STEPS, Field, SpanField, StepId, Value, When, step_of
 from .photo import photo
 from .place import fields_in
 
@@ -136,6 +136,7 @@ __all__ = [
     "screens",
     "seen",
     "settings",
+    "step_of",
     "supports",
     "tray",
     "work",

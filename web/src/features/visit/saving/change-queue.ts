@@ -1,3 +1,4 @@
+import { createStore, type StoreApi } from "zustand/vanilla";
 import { api, type Problem, type Schemas, type Unit } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
 import { forget, keep, recall } from "./tab-store";
@@ -15,6 +16,8 @@ export type FieldState = {
   problem: Problem | null;
   /** Unit of what is typed, while it is not kept. */
   unit?: Unit;
+  /** The visit's revision since which the server holds it; what is worked out before does not know it. */
+  since?: number;
 };
 
 export type Snapshot = {
@@ -56,10 +59,11 @@ export class ChangeQueue {
   private cells = new Map<string, FieldState>();
   private queue: Pending[] = [];
   private undoable: Undoable[] = [];
+  private redoable: [path: string, typed: string][] = [];
   private steps = 0;
   private flushers = new Set<() => void>();
-  private listeners = new Set<() => void>();
-  private snapshot: Snapshot;
+  /** What is typed and where it is, for whoever draws it. */
+  readonly store: StoreApi<Snapshot>;
   private sending = false;
   private failures = 0;
   private broke = { id: "", times: 0 };
@@ -77,16 +81,11 @@ export class ChangeQueue {
   ) {
     for (const entry of Object.values(entries)) this.take(entry);
     this.restore();
-    this.snapshot = this.look();
+    this.store = createStore(() => this.look());
     void this.pump();
   }
 
-  subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
-
-  read = (): Snapshot => this.snapshot;
+  read = (): Snapshot => this.store.getState();
 
   cell(path: string): FieldState {
     return this.cells.get(path) ?? EMPTY;
@@ -136,14 +135,22 @@ export class ChangeQueue {
     this.undoable.push({ path, typed: open ? (cell.held?.typed ?? "") : cell.typed, step });
   }
 
-  /** ReadInstrument the last step back: changes of their own that put the old texts there again. */
+  /** Take the last step back: changes of their own that put the old texts there again. */
   undo(unit: Unit): string | null {
     const last = this.undoable.at(-1);
     if (!last) return null;
     const mine = this.undoable.filter((one) => one.step === last.step);
     this.undoable = this.undoable.filter((one) => one.step !== last.step);
+    this.redoable = mine.map(({ path }) => [path, this.cell(path).typed]);
     for (const one of mine.reverse()) this.type(one.path, one.typed, unit, { undo: true });
     return last.path;
+  }
+
+  /** Put back what was taken back last. */
+  redo(unit: Unit): void {
+    const again = this.redoable;
+    this.redoable = [];
+    this.typeAll(again, unit);
   }
 
   /** Whether the visit is signed as it stands: the next change asks first, none before is undone. */
@@ -210,7 +217,7 @@ export class ChangeQueue {
     return () => this.flushers.delete(flusher);
   }
 
-  /** ReadInstrument over what is being typed, now: before the page goes. */
+  /** Take over what is being typed, now: before the page goes. */
   flush(): void {
     for (const flusher of this.flushers) flusher();
   }
@@ -278,6 +285,7 @@ export class ChangeQueue {
         held: data.entry,
         state: newer ? "waiting" : "kept",
         problem: null,
+        since: data.revision,
       });
       this.keptAt = new Date();
       if (data.entry.value === "yes") this.sendWhatWaitedFor(path);
@@ -319,12 +327,11 @@ export class ChangeQueue {
   }
 
   private tell(): void {
-    this.store();
-    this.snapshot = this.look();
-    for (const listener of this.listeners) listener();
+    this.remember();
+    this.store.setState(this.look(), true);
   }
 
-  private store(): void {
+  private remember(): void {
     const cells = [...this.cells].filter(([, cell]) => cell.state !== "kept");
     if (cells.length === 0) {
       forget(this.member, this.visitId);
@@ -334,7 +341,7 @@ export class ChangeQueue {
     }
   }
 
-  /** ReadInstrument up what this member had typed here and the server has not got, each as it stood. */
+  /** Take up what this member had typed here and the server has not got, each as it stood. */
   private restore(): void {
     const kept = recall(this.member, this.visitId);
     if (!isKept(kept)) return;

@@ -1,8 +1,8 @@
 import { hashKey, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useMemo, useSyncExternalStore } from "react";
+import { useEffect, useMemo } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { refresh } from "@/shared/api/queries";
-import { ChangeQueue, type Snapshot } from "./change-queue";
+import { ChangeQueue } from "./change-queue";
 
 /** Keepers whose page is open, or was left before everything was sent: never two for one visit. */
 const changeQueues = new Map<string, ChangeQueue>();
@@ -12,11 +12,8 @@ function stillSending(name: string): ChangeQueue | undefined {
   return queue?.read().signedOut ? undefined : queue;
 }
 
-/** The queue of a visit and its state; every kept change refreshes what is worked out. */
-export function useChangeQueue(
-  visit: Schemas["VisitOut"],
-  member: string,
-): { queue: ChangeQueue; snapshot: Snapshot } {
+/** The queue of a visit; every kept change refreshes what is worked out. */
+export function useChangeQueue(visit: Schemas["VisitOut"], member: string): ChangeQueue {
   const queries = useQueryClient();
   const name = `${member} ${visit.id}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: one queue a visit and member; later entries come through it
@@ -61,7 +58,6 @@ export function useChangeQueue(
   useEffect(() => queue.adopt(visit.entries), [queue, visit.entries]);
   const signed = visit.reports.at(-1)?.current ?? false;
   useEffect(() => queue.setSigned(signed), [queue, signed]);
-  const snapshot = useSyncExternalStore(queue.subscribe, queue.read);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       queue.flush();
@@ -77,5 +73,5 @@ export function useChangeQueue(
       document.removeEventListener("visibilitychange", flush);
     };
   }, [queue]);
-  return { queue, snapshot };
+  return queue;
 }

@@ -6,15 +6,24 @@ import { useDraft, useSign } from "@/shared/api/queries";
 import { longDate } from "@/shared/dates";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { CheckBox } from "@/shared/ui/check-box";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow, Trouble } from "../field-row";
-import { useVisitState } from "../visit-context";
+import { StagePortal } from "../stage-portal";
+import { useVisitFacts } from "../state/facts";
+import { useNavigation } from "../state/navigation";
+import { useCells, useQueue } from "../state/recording";
+import { StepHead } from "../step-head";
 import { ReportPaper } from "./report-paper";
 
 /** Report: the paper as it would be signed, and the signature. */
 export function ReportPanel() {
-  const { visit, fields, unit, readOnly, queue, cells, go, seek } = useVisitState();
+  const { visit, fields, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const { seek } = useNavigation();
   const draft = useDraft(visit.id, unit);
   const [signing, setSigning] = useState(false);
   const latest = visit.reports.at(-1);
@@ -23,14 +32,17 @@ export function ReportPanel() {
   const workplace = cells.get(fieldId("ask.consent.workplace"))?.held?.typed === "yes";
   return (
     <div className="flex min-h-full flex-col pb-5">
-      <h2 className="text-xl">Report</h2>
-      <p className="mb-3 text-soft">
-        {current
-          ? `Version ${latest?.number} is signed and locked. Any change starts the next version.`
-          : latest
-            ? `Changed since version ${latest.number}, which stays as signed. Sign to make version ${latest.number + 1}.`
-            : "Signing locks the report. Later changes start a new version."}
-      </p>
+      <StepHead
+        says={
+          current
+            ? `Version ${latest?.number} is signed and locked. Any change starts the next version.`
+            : latest
+              ? `Changed since version ${latest.number}, which stays as signed. Sign to make version ${latest.number + 1}.`
+              : "Signing locks the report. Later changes start a new version."
+        }
+      >
+        Report
+      </StepHead>
       <div className="space-y-3">
         {fields
           .filter((field) => field.step === "report" && field.section !== "share")
@@ -70,7 +82,11 @@ export function ReportPanel() {
       {visit.reports.length > 0 && !workplace && (
         <p className="mt-2 text-sm text-soft">
           No workplace copy: the client has not consented.{" "}
-          <button type="button" className="min-h-11 underline" onClick={() => go("ask", "Consent")}>
+          <button
+            type="button"
+            className="min-h-11 underline"
+            onClick={() => seek(fieldId("ask.consent.workplace"))}
+          >
             Consent
           </button>
         </p>
@@ -126,7 +142,15 @@ export function ReportPanel() {
           </a>
         </div>
       )}
-      {draft.data && <ReportPaper content={draft.data.content} />}
+      <StagePortal label="The report as it would be signed">
+        {draft.data ? (
+          <ReportPaper content={draft.data.content} />
+        ) : (
+          <div className="p-10">
+            <Skeleton lines={14} label="Putting the report together" />
+          </div>
+        )}
+      </StagePortal>
     </div>
   );
 }
@@ -141,7 +165,7 @@ function Signing({
   version: number;
   onDone: () => void;
 }) {
-  const { visit, unit } = useVisitState();
+  const { visit, unit } = useVisitFacts();
   const sign = useSign(visit.id, unit);
   const [id] = useNewId();
   const submit = () =>
@@ -179,7 +203,9 @@ function Signing({
 
 /** What goes to the workplace beside furniture, room and rhythm: only what is ticked here. */
 function Shared() {
-  const { fields, cells, queue, unit, readOnly } = useVisitState();
+  const { fields, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const shares = fields.filter((field) => field.section === "share");
   return (
     <fieldset className="mt-4">
@@ -190,16 +216,13 @@ function Shared() {
       </p>
       {shares.map((field) => (
         <div key={field.id} data-field={field.id}>
-          <label className="flex min-h-11 items-center gap-2.5">
-            <input
-              type="checkbox"
-              className="size-5 shrink-0 accent-(--ink)"
-              checked={cells.get(field.id)?.typed === "yes"}
-              disabled={readOnly}
-              onChange={(event) => queue.type(field.id, event.target.checked ? "yes" : "", unit)}
-            />
+          <CheckBox
+            checked={cells.get(field.id)?.typed === "yes"}
+            disabled={readOnly}
+            onChange={(share) => queue.type(field.id, share ? "yes" : "", unit)}
+          >
             {field.label}
-          </label>
+          </CheckBox>
           <Trouble path={field.id} id={field.id} />
         </div>
       ))}

@@ -3,7 +3,10 @@ import type { Schemas } from "@/shared/api/client";
 /** The report as a page; the PDF says the same and adds drawing, joints and signature. */
 export function ReportPaper({ content: report }: { content: Schemas["ClientPaper"] }) {
   return (
-    <article aria-label="Report" className="mt-5 border border-hair bg-ground p-5 text-sm">
+    <article
+      aria-label="Report"
+      className="mx-auto my-4 w-full max-w-[760px] border border-hair bg-ground px-5 py-6 desk:my-8 desk:px-14 desk:py-12"
+    >
       <p className="text-soft">{report.practice}</p>
       <h3 className="text-lg">Workstation assessment</h3>
       <p>

@@ -4,21 +4,28 @@ import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
 import { FieldRow, TextEntry, Trouble } from "../field-row";
-import { applies, rowOf, useVisitState } from "../visit-context";
+import { rowPicked, useDrawingStore, usePicked } from "../state/drawing-store";
+import { applies, useVisitFacts } from "../state/facts";
+import { useNavigation } from "../state/navigation";
+import { useCells, useQueue } from "../state/recording";
+import { rowOf, useWorkup } from "../state/workup";
 
 type Row = Schemas["RowView"];
 
 /** Set: one piece after the other in working order, re-measured; what is left over. */
 export function SetPanel() {
-  const { worked, picked, sought, setActive, go } = useVisitState();
+  const worked = useWorkup();
+  const { sought, go } = useNavigation();
+  const { setActive } = useDrawingStore();
   const [chosen, setChosen] = useState<string | null>(null);
   useEffect(() => {
     const [, posture, key] = /^set\.(seated|standing)\.(\w+)/.exec(sought ?? "") ?? [];
     if (posture && key) setChosen(`${posture}.${key}`);
   }, [sought]);
-  useEffect(() => {
-    if (picked) setChosen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);
-  }, [picked]);
+  usePicked((part, posture) => {
+    setChosen(rowPicked(part, posture));
+    return true;
+  });
   const steps = (worked?.order ?? [])
     .map((name) => rowOf(worked, name.split(".")[0] ?? "", name.split(".")[1] ?? ""))
     .filter((row) => row !== undefined);
@@ -38,7 +45,9 @@ export function SetPanel() {
   if (!now)
     return (
       <>
-        <h2 className="text-xl">Nothing to set yet</h2>
+        <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
+          Nothing to set yet
+        </h2>
         <p className="text-soft">There are no targets yet. Measure first.</p>
         <Button look="next" className="mt-4 w-full" onClick={() => go("measure")}>
           Back to Measure
@@ -51,7 +60,9 @@ export function SetPanel() {
   return (
     <div className="flex min-h-full flex-col pb-5">
       <div className="flex items-baseline justify-between">
-        <h2 className="text-xl">Set</h2>
+        <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
+          Set
+        </h2>
         <p className="figures text-soft">
           {done} of {steps.length}
         </p>
@@ -96,6 +107,7 @@ export function SetPanel() {
           ))}
         </tbody>
       </table>
+      <TheRest rows={steps.filter((row) => row.left === null && row.setting !== null)} />
       {steps.some((row) => row.left_unmeasured) && (
         <p className="mt-1 text-sm text-soft">* set to the target, not re-measured.</p>
       )}
@@ -108,13 +120,36 @@ export function SetPanel() {
   );
 }
 
+/** What a target is typed as: a length in the unit shown, an angle bare. */
+function typedTarget(row: Row, unit: string): string {
+  return row.unit === "°" ? (row.setting ?? "") : `${row.setting} ${unit}`;
+}
+
+/** Everything that is still open set to its target by one press, and none of it re-measured. */
+function TheRest({ rows }: { rows: readonly Row[] }) {
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  if (readOnly || rows.length < 2) return null;
+  const all = () =>
+    queue.typeAll(
+      rows.map((row) => [`set.${row.posture}.${row.key}.aimed`, typedTarget(row, unit)] as const),
+      unit,
+    );
+  return (
+    <Button className="mt-3 w-full" onClick={all}>
+      The other {rows.length}: set to target, not re-measured
+    </Button>
+  );
+}
+
 function withUnit(row: Row, text: string | null): string {
   return text === null ? "–" : `${text}${row.unit === "°" ? "°" : `\u00a0${row.unit}`}`;
 }
 
 /** What is to be done beside the settings: the same actions as plans and report have. */
 function AlsoToDo() {
-  const { worked, readOnly } = useVisitState();
+  const { readOnly } = useVisitFacts();
+  const worked = useWorkup();
   const actions = worked?.actions.filter((one) => one.kind !== "set" && one.kind !== "refer") ?? [];
   if (actions.length === 0) return null;
   return (
@@ -153,7 +188,8 @@ function StateOf({
   label: string;
   compact?: boolean;
 }) {
-  const { queue, unit } = useVisitState();
+  const { unit } = useVisitFacts();
+  const queue = useQueue();
   return (
     <Segments
       compact={compact}
@@ -180,7 +216,10 @@ const STATES = [
 ];
 
 function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
-  const { fields, cells, queue, unit, readOnly, worked } = useVisitState();
+  const { fields, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const worked = useWorkup();
   const action = worked?.actions.find((one) => one.step === `${row.posture}.${row.key}`);
   const byEye = row.setting === null;
   const text = [action?.text, row.why].filter(Boolean).join(" ");
@@ -219,13 +258,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
             <Button
               className="min-h-16"
               title="Set to the target, not re-measured"
-              onClick={() =>
-                queue.type(
-                  `${path}.aimed`,
-                  row.unit === "°" ? (row.setting ?? "") : `${row.setting} ${unit}`,
-                  unit,
-                )
-              }
+              onClick={() => queue.type(`${path}.aimed`, typedTarget(row, unit), unit)}
             >
               Set to target
             </Button>

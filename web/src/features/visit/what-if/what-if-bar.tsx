@@ -1,10 +1,11 @@
 import { RotateCcw } from "lucide-react";
-import { useVisitState } from "../visit-context";
-import { useWhatIf } from "./use-what-if";
+import { useNavigation } from "../state/navigation";
+import { useBench, useWhatIf } from "./bench";
 
 /** What is being tried, over the drawing: it is not kept, and one press leads back. */
 export function WhatIfBar() {
-  const { bench, setPart } = useVisitState();
+  const { setPart } = useNavigation();
+  const bench = useBench();
   const trial = useWhatIf();
   const { tried } = trial;
   return (
@@ -15,7 +16,7 @@ export function WhatIfBar() {
       <button
         type="button"
         className="min-h-11 min-w-0 flex-1 px-2 text-left text-sm leading-5"
-        onClick={() => setPart("Try")}
+        onClick={() => setPart("try")}
       >
         <span className="block truncate font-semibold underline">
           {what(trial.found, Object.keys(trial.tries).length, trial.label, trial.snapshot?.label)}

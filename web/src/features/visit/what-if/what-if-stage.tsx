@@ -1,18 +1,16 @@
-import { type ComponentProps, useCallback, useRef } from "react";
+import { useCallback, useRef } from "react";
 import { Stage } from "../stage";
-import { useVisitState } from "../visit-context";
+import { useVisitFacts } from "../state/facts";
+import { useWorkup } from "../state/workup";
+import { rowsOf, useBench, useWhatIf } from "./bench";
 import { draggedTo, type Held, heldBy, nudgedTo } from "./dragging";
-import { rowsOf, useWhatIf } from "./use-what-if";
 import { WhatIfBar } from "./what-if-bar";
 
-type Props = Omit<
-  ComponentProps<typeof Stage>,
-  "scene" | "rows" | "onGrab" | "onDrag" | "onNudge" | "head"
->;
-
 /** The drawing with what is tried in it, and a hand on its pieces. */
-export function WhatIfStage({ dragged, ...stage }: Props & { dragged: boolean }) {
-  const { bench, worked, fields, unit } = useVisitState();
+export function WhatIfStage({ dragged, away }: { dragged: boolean; away: boolean }) {
+  const { fields, unit } = useVisitFacts();
+  const worked = useWorkup();
+  const bench = useBench();
   const trial = useWhatIf();
   const scene = trial.tried?.scene ?? worked?.scene;
   const rows = rowsOf(trial, worked);
@@ -42,10 +40,10 @@ export function WhatIfStage({ dragged, ...stage }: Props & { dragged: boolean })
   );
   return (
     <Stage
-      {...stage}
+      away={away}
       scene={scene}
       rows={rows}
-      {...(dragged ? { onGrab: grab, onDrag: drag, onNudge: nudge } : {})}
+      hand={dragged ? { grab, drag, nudge } : null}
       head={dragged && trial.on ? <WhatIfBar /> : null}
     />
   );

@@ -76,7 +76,7 @@ describe("the bench of what if", () => {
     await runner.answer({ over: 1, rows: [{ key: "seat", setting: "46.0" }] });
     const [seat] = store.read().tried?.rows ?? [];
     const told = vi.fn();
-    store.subscribe(told);
+    store.store.subscribe(told);
     store.put("work.seated.surface", "71");
     expect(told).not.toHaveBeenCalled();
     await runner.answer({ over: 2, rows: [{ key: "seat", setting: "46.0" }] });

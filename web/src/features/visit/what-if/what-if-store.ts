@@ -1,4 +1,5 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
+import { createStore, type StoreApi } from "zustand/vanilla";
 import type { Unit } from "@/shared/api/client";
 import type { CoreRunner, WhatIf, WhatIfResult } from "./core-runner";
 
@@ -37,22 +38,23 @@ export type WhatIfState = {
 
 const PLANS_AFTER_MS = 600;
 const NOTHING = { tries: {}, found: false, snapshot: null, label: null };
+const AT_FIRST: WhatIfState = {
+  ...NOTHING,
+  on: false,
+  tried: undefined,
+  by: "server",
+  ready: false,
+  trouble: null,
+};
 
 /**
  * The bench of "what if": tries are worked out as fast as they come, the latest one wins. It lives
  * outside of what draws it, so that a hand that moves has only what moves drawn again.
  */
 export class WhatIfStore {
-  private state: WhatIfState = {
-    ...NOTHING,
-    on: false,
-    tried: undefined,
-    by: "server",
-    ready: false,
-    trouble: null,
-  };
+  /** What is tried and what it comes to, for whoever draws it. */
+  readonly store: StoreApi<WhatIfState> = createStore(() => AT_FIRST);
   private place: Place | null = null;
-  private readonly listeners = new Set<() => void>();
   private present: WhatIf | null = null;
   private latest: WhatIf | null = null;
   private busy = false;
@@ -60,10 +62,8 @@ export class WhatIfStore {
 
   constructor(private readonly runner: CoreRunner) {}
 
-  subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
+  /** What is tried, with what was put there quietly. */
+  private state: WhatIfState = AT_FIRST;
   read = (): WhatIfState => this.state;
 
   /** Where the trial takes place from now on. */
@@ -130,7 +130,7 @@ export class WhatIfStore {
 
   private tell(some: Partial<WhatIfState>): void {
     this.state = { ...this.state, ...some };
-    for (const listener of this.listeners) listener();
+    this.store.setState(this.state, true);
   }
 
   private change(some: Partial<WhatIfState>, quietly = false): void {

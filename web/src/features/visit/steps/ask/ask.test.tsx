@@ -26,14 +26,18 @@ const catalogue = {
 
 test("none of them answers only what is still open", async () => {
   const cells = new Map([["ask.sign.calf", cell("yes")]]);
-  const done = renderInVisit(<RedFlags />, { fields: flags, catalogue, cells });
+  const done = renderInVisit(<RedFlags onDone={() => {}} />, { fields: flags, catalogue, cells });
   await userEvent.click(screen.getByRole("button", { name: /asked about/ }));
   expect(done.typeAll).toHaveBeenCalledWith([["ask.sign.fall", "no"]], "cm");
 });
 
 test("a red flag that is there asks what was done and by whom, and one press signs it", async () => {
   const cells = new Map([["ask.sign.calf", cell("yes")]]);
-  const done = renderInVisit(<RedFlags />, { fields: [...flags, ...more], catalogue, cells });
+  const done = renderInVisit(<RedFlags onDone={() => {}} />, {
+    fields: [...flags, ...more],
+    catalogue,
+    cells,
+  });
   expect(screen.getByLabelText("Action taken")).toBeTruthy();
   await userEvent.click(screen.getByRole("button", { name: /^By me, today/ }));
   expect(done.type).toHaveBeenCalledWith(
@@ -45,8 +49,8 @@ test("a red flag that is there asks what was done and by whom, and one press sig
 
 test("consent is withdrawn only after saying what that erases", async () => {
   const cells = new Map([["ask.consent.notes", cell("yes")]]);
-  const done = renderInVisit(<Consents />, { catalogue, cells });
-  await userEvent.click(screen.getByRole("button", { name: "To keep health notes: withdraw" }));
+  const done = renderInVisit(<Consents onDone={() => {}} />, { catalogue, cells });
+  await userEvent.click(screen.getByRole("button", { name: "Withdraw: To keep health notes" }));
   expect(screen.getByText("Erased.")).toBeTruthy();
   expect(done.type).not.toHaveBeenCalled();
   await userEvent.click(screen.getByRole("button", { name: "Withdraw consent" }));

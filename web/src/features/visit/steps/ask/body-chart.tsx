@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type MouseEvent, useRef } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { inkStyle } from "../../../../drawing/ink";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
 
 type Region = Schemas["Region"];
 
@@ -24,7 +24,7 @@ export function BodyChart({
   onChoose: (id: string) => void;
   onStrength: (id: string, value: number) => void;
 }) {
-  const { catalogue, readOnly } = useVisitState();
+  const { catalogue, readOnly } = useVisitFacts();
   const { map_width: width, map_height: height, regions } = catalogue;
   const svg = useRef<SVGSVGElement>(null);
   const at = (region: Region): [number, number] => [

@@ -4,73 +4,97 @@ import { longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { Trouble } from "../../field-row";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useCell, useCells, useQueue } from "../../state/recording";
 
-/** Three consents, each on its own, dated, and withdrawn with effect. */
-export function Consents() {
-  const { catalogue } = useVisitState();
+/** Three consents on one sheet, each on its own, dated, and withdrawn with effect. */
+export function Consents({ onDone }: { onDone: () => void }) {
+  const { catalogue, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const open = catalogue.consents.filter((one) => !cells.get(`ask.consent.${one.id}`)?.typed);
+  const all = () => {
+    for (const one of open) queue.type(`ask.consent.${one.id}`, "yes", unit, { undo: true });
+    onDone();
+  };
   return (
-    <ul>
-      {catalogue.consents.map((consent) => (
-        <One key={consent.id} consent={consent} />
-      ))}
-    </ul>
+    <div className="max-w-[820px]">
+      {!readOnly && open.length > 1 && (
+        <Button className="mb-3 w-full desk:w-auto" onClick={all}>
+          {open.length === catalogue.consents.length ? "All" : "The other"} {COUNT[open.length]}{" "}
+          given
+        </Button>
+      )}
+      <ul className="border-t border-ink">
+        {catalogue.consents.map((consent) => (
+          <One key={consent.id} consent={consent} />
+        ))}
+      </ul>
+    </div>
   );
 }
 
+const COUNT = ["none", "one", "two", "three", "four"];
 const WORDS: Record<string, string> = { yes: "Given", no: "Not given", withdrawn: "Withdrawn" };
 
 function One({ consent }: { consent: Schemas["Consent"] }) {
-  const { cells, queue, unit, readOnly } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
   const [asking, setAsking] = useState(false);
   const path = `ask.consent.${consent.id}`;
-  const cell = cells.get(path);
+  const cell = useCell(path);
   const state = cell?.typed ?? "";
   const held = cell?.held;
   const set = (value: string) => queue.type(path, value, unit, { undo: true }); // never by z
   return (
-    <li className="border-b border-hair py-3" data-field={path}>
-      <h3 className="font-semibold">{consent.label}</h3>
-      <p className="text-sm text-soft">{consent.says}</p>
-      <p className="figures mt-1.5 min-h-6" role="status">
-        {state ? (
-          <>
-            <b>{WORDS[state]}</b>
-            {held?.typed === state && (
-              <span className="text-soft">
-                {" "}
-                on {longDate(held.changed_at)}, noted by {held.changed_by}
-              </span>
-            )}
-          </>
-        ) : (
-          <span className="text-soft">Not yet asked</span>
-        )}
-      </p>
-      {!readOnly && (
-        <div className="mt-1.5 flex gap-2">
-          {state !== "yes" && (
-            <Button onClick={() => set("yes")} aria-label={`${consent.label}: given`}>
-              {state ? "Given now" : "Given"}
-            </Button>
+    <li
+      className="gap-x-6 border-b border-hair py-3 desk:grid desk:grid-cols-[1fr_230px]"
+      data-field={path}
+    >
+      <div>
+        <h4 className="font-semibold">{consent.label}</h4>
+        <p className="text-sm text-soft">{consent.says}</p>
+        <p className="figures mt-1 min-h-6" role="status">
+          {state ? (
+            <>
+              <b>{WORDS[state]}</b>
+              {held?.typed === state && (
+                <span className="text-soft">
+                  {" "}
+                  on {longDate(held.changed_at)}, noted by {held.changed_by}
+                </span>
+              )}
+            </>
+          ) : (
+            <span className="text-soft">Not yet asked</span>
           )}
-          {state === "" && (
+        </p>
+      </div>
+      {!readOnly && (
+        <div className="mt-1.5 grid grid-cols-2 gap-2 self-start">
+          <Button
+            onClick={() => set("yes")}
+            disabled={state === "yes"}
+            aria-label={`Given: ${consent.label}`}
+          >
+            Given
+          </Button>
+          {state === "yes" ? (
             <Button
               look="quiet"
+              className="underline"
+              onClick={() => setAsking(true)}
+              aria-label={`Withdraw: ${consent.label}`}
+            >
+              Withdraw …
+            </Button>
+          ) : (
+            <Button
               onClick={() => set("no")}
-              aria-label={`${consent.label}: not given`}
+              disabled={state !== ""}
+              aria-label={`Not given: ${consent.label}`}
             >
               Not given
-            </Button>
-          )}
-          {state === "yes" && (
-            <Button
-              look="quiet"
-              className="-ml-4 underline"
-              onClick={() => setAsking(true)}
-              aria-label={`${consent.label}: withdraw`}
-            >
-              Withdraw
             </Button>
           )}
         </div>

@@ -2,14 +2,17 @@ import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import { FieldRow, Troubles } from "../../field-row";
 import { StagePortal } from "../../stage-portal";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
 import { BodyChart } from "./body-chart";
 
 const STRENGTHS = Array.from({ length: 11 }, (_, value) => `${value}`);
 
 /** Discomfort: regions on the body, and for the chosen one how strong, how often, since when. */
 export function Discomfort() {
-  const { catalogue, cells, queue, unit, readOnly, fields } = useVisitState();
+  const { catalogue, unit, readOnly, fields } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const strength = (id: string) => Number(cells.get(`ask.discomfort.${id}`)?.typed || 0);
   const marked = catalogue.regions
     .filter((region) => strength(region.id) > 0)

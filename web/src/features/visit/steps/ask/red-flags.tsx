@@ -3,13 +3,16 @@ import { fieldId } from "@/shared/api/field-ids";
 import { dayOf, longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { FieldRow } from "../../field-row";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
 
 const ANSWERED = /^ask\.sign\.[a-z_]+$/;
 
 /** Warning signs, by what they ask for: each has its answer, and one that is there what was done, by whom. */
-export function RedFlags() {
-  const { fields, cells, catalogue, queue, unit, readOnly } = useVisitState();
+export function RedFlags({ onDone }: { onDone: () => void }) {
+  const { fields, catalogue, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const signs = fields.filter((field) => ANSWERED.test(field.id));
   const other = fields.find((field) => field.id === fieldId("ask.warning"));
   const said = cells.get(fieldId("ask.warning"))?.typed ?? "";
@@ -19,46 +22,55 @@ export function RedFlags() {
       open.map(({ id }) => [id, id === other?.id ? "none" : "no"] as const),
       unit,
     );
+  const untouched = open.length === signs.length + 1;
   return (
     <div>
       <p className="mb-2 text-sm">
         Ask about each. The answers are recorded in any case, with or without consent to notes.
       </p>
-      {Object.entries(catalogue.urgencies).map(([urgency, words]) => (
-        <section key={urgency} className="mb-3" aria-label={words}>
-          <h3 className="border-b-2 border-ink font-semibold">{words}</h3>
-          {signs
-            .filter(({ id }) =>
-              catalogue.signs.some(
-                (sign) => id === `ask.sign.${sign.id}` && sign.urgency === urgency,
-              ),
-            )
-            .map((sign) => (
-              <FlagAnswer
-                key={sign.id}
-                path={sign.id}
-                there={cells.get(sign.id)?.typed === "yes"}
-              />
-            ))}
-        </section>
-      ))}
-      <section aria-label="Any other sign">
-        <h3 className="border-b-2 border-ink font-semibold">Anything else that worries you</h3>
-        {other && (
-          <FlagAnswer
-            path={other.id}
-            there={said !== "" && said !== "none"}
-            follow="ask.warning_"
-          />
-        )}
-      </section>
       {!readOnly && open.length > 0 && (
-        <Button className="mt-3 w-full" onClick={none}>
-          {open.length === signs.length + 1
+        <Button
+          className="mb-3 w-full desk:w-auto"
+          onClick={() => {
+            none();
+            if (untouched) onDone();
+          }}
+        >
+          {untouched
             ? "All asked about: none of them is there"
             : `The ${open.length === 1 ? "last one" : `other ${open.length}`} asked about: not there`}
         </Button>
       )}
+      <div className="desk:columns-2 desk:gap-x-10">
+        {Object.entries(catalogue.urgencies).map(([urgency, words]) => (
+          <section key={urgency} className="mb-4 break-inside-avoid-column" aria-label={words}>
+            <h4 className="border-b-2 border-ink font-semibold">{words}</h4>
+            {signs
+              .filter(({ id }) =>
+                catalogue.signs.some(
+                  (sign) => id === `ask.sign.${sign.id}` && sign.urgency === urgency,
+                ),
+              )
+              .map((sign) => (
+                <FlagAnswer
+                  key={sign.id}
+                  path={sign.id}
+                  there={cells.get(sign.id)?.typed === "yes"}
+                />
+              ))}
+          </section>
+        ))}
+        <section aria-label="Any other sign" className="break-inside-avoid-column">
+          <h4 className="border-b-2 border-ink font-semibold">Anything else that worries you</h4>
+          {other && (
+            <FlagAnswer
+              path={other.id}
+              there={said !== "" && said !== "none"}
+              follow="ask.warning_"
+            />
+          )}
+        </section>
+      </div>
     </div>
   );
 }
@@ -73,7 +85,9 @@ function FlagAnswer({
   there: boolean;
   follow?: string;
 }) {
-  const { fields, cells, queue, unit, readOnly } = useVisitState();
+  const { fields, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const me = useMe().data;
   const field = (id: string) => fields.find((one) => one.id === id);
   const [sign, done, by] = [field(path), field(`${follow}done`), field(`${follow}by`)];

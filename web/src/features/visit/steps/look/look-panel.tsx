@@ -1,34 +1,40 @@
-import { useEffect } from "react";
-import { STEP_IDS } from "@/shared/steps";
 import { Button } from "@/shared/ui/button";
+import { type Part, PartTabs } from "@/shared/ui/part-tabs";
 import { PanelFoot } from "../../panel-foot";
-import { PartTabs } from "../../part-tabs";
-import { applies, useVisitState } from "../../visit-context";
+import { LOOK_PARTS, type LookPart } from "../../parts";
+import { usePicked } from "../../state/drawing-store";
+import { applies, useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells } from "../../state/recording";
+import { StepHead } from "../../step-head";
 import { Photographs } from "./photographs/photographs";
 import { Pieces } from "./pieces";
 import { Room } from "./room";
 import { Walk } from "./walk";
 import { Watch } from "./watch";
 
-const PARTS: Record<string, [string, () => React.ReactNode]> = {
-  "As found": ["walk", Walk],
-  Pieces: ["pieces", Pieces],
-  Watch: ["habits", Watch],
-  Room: ["room", Room],
-  Photos: ["photos", Photographs],
+const PANELS: Record<LookPart, () => React.ReactNode> = {
+  walk: Walk,
+  pieces: Pieces,
+  habits: Watch,
+  room: Room,
+  photos: Photographs,
 };
-const NAMES = Object.keys(PARTS);
+const IDS = Object.keys(LOOK_PARTS) as LookPart[];
+const TOLD: readonly LookPart[] = ["walk", "pieces"];
 
 /** Look: the set-up as found, its pieces, the person at work, the room, photographs. */
 export function LookPanel() {
-  const { fields, cells, part, setPart, go, picked } = useVisitState();
-  const present = part && PARTS[part] ? part : (NAMES[0] ?? "");
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
-  useEffect(() => {
-    if (picked && picked.posture !== "habit") setPart("As found");
-  }, [picked]);
-  const [, Part] = PARTS[present] ?? ["", Walk];
-  const next = NAMES[NAMES.indexOf(present) + 1];
+  const { fields } = useVisitFacts();
+  const cells = useCells();
+  const { part, setPart, go } = useNavigation();
+  const present = IDS.find((one) => one === part) ?? "walk";
+  usePicked((_, posture) => {
+    if (posture !== "habit" && present !== "walk") setPart("walk");
+    return false;
+  });
+  const Panel = PANELS[present];
+  const next = IDS[IDS.indexOf(present) + 1];
   const open = (section: string) =>
     fields.some(
       (field) =>
@@ -37,36 +43,29 @@ export function LookPanel() {
         applies(field, cells) &&
         !cells.get(field.id)?.held?.typed,
     );
+  const parts: Part[] = IDS.map((id) => ({
+    id,
+    name: LOOK_PARTS[id],
+    ...(TOLD.includes(id) ? { open: open(id) } : {}),
+  }));
   return (
-    <div className="flex min-h-full flex-col">
-      <h2 className="text-xl">Look</h2>
-      <p className="mb-3 text-soft">The workstation as found. Leave blank what you don't know.</p>
-      <PartTabs
-        label="Parts of this step"
-        parts={NAMES.map((name) => {
-          const section = PARTS[name]?.[0] ?? "";
-          return section === "walk" || section === "pieces"
-            ? { name, open: open(section) }
-            : { name };
-        })}
-        present={present}
-        onChoose={setPart}
-      />
-      <div role="tabpanel" aria-label={present}>
-        <Part />
-      </div>
-      {present !== "As found" && (
-        <PanelFoot>
-          <Button
-            look="next"
-            className="w-full"
-            data-next=""
-            onClick={() => (next ? setPart(next) : go(STEP_IDS[2]))}
-          >
-            {next ? `Next: ${next}` : "Continue to Measure"}
-          </Button>
-        </PanelFoot>
-      )}
-    </div>
+    <>
+      <StepHead says="The workstation as found. Leave blank what you don't know.">Look</StepHead>
+      <PartTabs label="Parts of this step" parts={parts} present={present} onChoose={setPart}>
+        <Panel />
+        {present !== "walk" && (
+          <PanelFoot>
+            <Button
+              look="next"
+              className="w-full"
+              data-next=""
+              onClick={() => (next ? setPart(next) : go("measure"))}
+            >
+              {next ? `Next: ${LOOK_PARTS[next]}` : "Continue to Measure"}
+            </Button>
+          </PanelFoot>
+        )}
+      </PartTabs>
+    </>
   );
 }

@@ -4,14 +4,21 @@ import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { useShelf } from "@/shared/api/queries";
 import { FieldsForm } from "../../fields-form";
-import { applies, type Field, useVisitState } from "../../visit-context";
+import type { FieldState } from "../../saving/change-queue";
+import { applies, type Field, useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
 import { FromShelf, KeepOnShelf, typedOf, WORKSTATION } from "./shelf-dialogs";
 
 type Piece = Schemas["PieceOut"];
 
 /** The pieces of the workstation, each with its attributes; from the shelf, and back onto it. */
 export function Pieces() {
-  const { catalogue, fields, cells, worked, readOnly, sought } = useVisitState();
+  const { catalogue, fields, readOnly } = useVisitFacts();
+  const cells = useCells();
+  const worked = useWorkup();
+  const { sought } = useNavigation();
   const [open, setOpen] = useState<string | null>("chair");
   useEffect(() => {
     const holds = (piece: Piece) => sought !== null && piece.paths.includes(sought);
@@ -92,7 +99,7 @@ export function Pieces() {
 }
 
 /** What kind a piece is, and how much of it is known. */
-function summary(fields: readonly Field[], cells: ReturnType<typeof useVisitState>["cells"]) {
+function summary(fields: readonly Field[], cells: ReadonlyMap<string, FieldState>) {
   const kind = fields.find((field) => /\.(kind|there)$/.test(field.id));
   const typed = kind && cells.get(kind.id)?.typed;
   const label = kind?.choices.find(([value]) => value === typed)?.[1];

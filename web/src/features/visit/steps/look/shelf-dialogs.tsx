@@ -6,14 +6,16 @@ import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { NameAndPlace } from "@/shared/ui/name-and-place";
 import { Notice } from "@/shared/ui/notice";
-import { applies, type Field, useVisitState } from "../../visit-context";
+import type { FieldState } from "../../saving/change-queue";
+import { applies, type Field, useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
 
 export const WORKSTATION = "workstation";
 
 /** What is typed into these fields now, without the empty ones. */
 export function typedOf(
   fields: readonly Field[],
-  cells: ReturnType<typeof useVisitState>["cells"],
+  cells: ReadonlyMap<string, FieldState>,
 ): Record<string, string> {
   return Object.fromEntries(
     fields
@@ -33,7 +35,9 @@ export function FromShelf({
   title: string;
   children: ReactNode;
 }) {
-  const { catalogue, fields, cells, queue, unit } = useVisitState();
+  const { catalogue, fields, unit } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const [open, setOpen] = useState(false);
   const shelf = useShelf().data ?? [];
   const like = piece.replace(/\d$/, "");
@@ -118,7 +122,9 @@ export function KeepOnShelf({
   fields: readonly Field[];
   children: ReactNode;
 }) {
-  const { cells, queue, unit } = useVisitState();
+  const { unit } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const { add } = useShelfChanges();
   const [open, setOpen] = useState(false);
   const [id, renew] = useNewId();

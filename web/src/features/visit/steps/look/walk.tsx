@@ -1,11 +1,19 @@
+import { Collapsible } from "radix-ui";
 import { useEffect, useId, useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { TextEntry, Trouble } from "../../field-row";
-import { applies, type Field, useVisitState } from "../../visit-context";
+import { useDrawingStore, usePicked } from "../../state/drawing-store";
+import { applies, type Field, useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCell, useCells, useFromCells, useQueue } from "../../state/recording";
 
 /** Heights and distances in the order one walks round a desk, one large field at a time. */
 export function Walk() {
-  const { fields, cells, queue, picked, sought, setActive, setPart, readOnly } = useVisitState();
+  const { fields, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const { sought, setPart } = useNavigation();
+  const { setActive } = useDrawingStore();
   const id = useId();
   const list = fields.filter((field) => field.section === "walk" && applies(field, cells));
   const firstOpen = list.find((field) => field.needed && !cells.get(field.id)?.typed);
@@ -17,18 +25,17 @@ export function Walk() {
   useEffect(() => {
     if (chosen === null && now) setChosen(now.id);
   }, [chosen, now]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
-  useEffect(() => {
-    if (!picked) return;
-    const start = picked.posture === "standing" ? "look.found_standing." : "look.found.";
-    const field = list.find((one) => one.part === picked.part && one.id.startsWith(start));
+  usePicked((part, posture) => {
+    const start = posture === "standing" ? "look.found_standing." : "look.found.";
+    const field = list.find((one) => one.part === part && one.id.startsWith(start));
     if (field) setChosen(field.id);
-  }, [picked]);
+    return field !== undefined;
+  });
   useEffect(() => {
     if (sought?.startsWith("look.")) setChosen(sought);
   }, [sought]);
   const here = now?.id ?? "";
-  const next = now && list[list.indexOf(now) + 1];
+  const next = nextOf(list, now, (field) => !!cells.get(field.id)?.typed);
   const state = cells.get(here)?.state ?? "kept";
   const answered = state !== "waiting" || queue.read().offline;
   // on once the answer is there; where the value was refused, one stays with it
@@ -38,7 +45,7 @@ export function Walk() {
     setLeaving(null);
     if (state === "refused" || state === "stale") return;
     if (next) setChosen(next.id);
-    else setPart("Pieces");
+    else setPart("pieces");
   }, [leaving, here, state, answered]);
   if (!now) return null;
   const onward = () => {
@@ -69,30 +76,94 @@ export function Walk() {
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
         {next ? `Next: ${next.label}` : "Next: Pieces"}
       </Button>
-      {[...new Set(list.map((field) => field.group))].map((group) => (
-        <section key={group} className="mt-4">
-          <h3 className="border-b border-ink text-sm font-semibold">{group}</h3>
-          <ol className="text-sm" aria-label={`All of ${group.toLowerCase()}`}>
-            {list
-              .filter((field) => field.group === group)
-              .map((field) => (
-                <Line
-                  key={field.id}
-                  field={field}
-                  here={field === now}
-                  onChoose={() => setChosen(field.id)}
-                />
-              ))}
-          </ol>
-        </section>
+      <Listed
+        title="What the targets need"
+        list={list.filter((field) => field.needed)}
+        now={now}
+        onChoose={setChosen}
+      />
+      {groupsOf(list.filter((field) => !field.needed)).map(([group, fields]) => (
+        <Listed
+          key={group}
+          title={`${group}, where it matters`}
+          list={fields}
+          now={now}
+          onChoose={setChosen}
+          folded={!fields.includes(now)}
+        />
       ))}
     </div>
   );
 }
 
+/** On to what the targets still need; from anything else to what stands after it. */
+export function nextOf(
+  list: readonly Field[],
+  now: Field | undefined,
+  typed: (field: Field) => boolean,
+): Field | undefined {
+  if (!now) return undefined;
+  const after = list.slice(list.indexOf(now) + 1);
+  if (!now.needed) return after.find((field) => !field.needed);
+  const open = (field: Field) => field.needed && !typed(field);
+  return after.find(open) ?? list.find((field) => field !== now && open(field));
+}
+
+function groupsOf(list: readonly Field[]): [string, Field[]][] {
+  const groups = [...new Set(list.map((field) => field.group))];
+  return groups.map((group) => [group, list.filter((field) => field.group === group)]);
+}
+
+/** Fields of a kind with what is known of them; what is not needed is folded until it is. */
+function Listed({
+  title,
+  list,
+  now,
+  onChoose,
+  folded = false,
+}: {
+  title: string;
+  list: readonly Field[];
+  now: Field;
+  onChoose: (id: string) => void;
+  folded?: boolean;
+}) {
+  const typed = useFromCells((cells) => list.filter((field) => cells.get(field.id)?.typed).length);
+  const [chosen, setChosen] = useState<boolean | null>(null);
+  if (list.length === 0) return null;
+  const open = chosen ?? (!folded || typed > 0);
+  return (
+    <Collapsible.Root open={open} onOpenChange={setChosen} asChild>
+      <section className="mt-4">
+        <h3 className="border-b border-ink text-sm font-semibold">
+          <Collapsible.Trigger className="flex min-h-11 w-full items-center gap-2 text-left">
+            <span aria-hidden="true">{open ? "▾" : "▸"}</span>
+            <span className="flex-1">{title}</span>
+            <span className="figures font-normal text-soft">
+              {typed} of {list.length}
+            </span>
+          </Collapsible.Trigger>
+        </h3>
+        <Collapsible.Content>
+          <ol className="text-sm" aria-label={title}>
+            {list.map((field) => (
+              <Line
+                key={field.id}
+                field={field}
+                here={field === now}
+                onChoose={() => onChoose(field.id)}
+              />
+            ))}
+          </ol>
+        </Collapsible.Content>
+      </section>
+    </Collapsible.Root>
+  );
+}
+
 function Line({ field, here, onChoose }: { field: Field; here: boolean; onChoose: () => void }) {
-  const { cells, unit } = useVisitState();
-  const cell = cells.get(field.id);
+  const { unit } = useVisitFacts();
+  const cell = useCell(field.id);
   const shown = cell?.typed ?? "";
   const bare = /[\d]$/.test(shown);
   return (

@@ -1,11 +1,17 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { FieldRow, Troubles } from "../../field-row";
-import { useVisitState } from "../../visit-context";
+import type { FieldState } from "../../saving/change-queue";
+import { useDrawingStore, usePicked } from "../../state/drawing-store";
+import { type Field, useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
 
 /** Watch: one tap on the figure for what is seen; side, how often and a note where there is time. */
 export function Watch() {
-  const { catalogue, fields, cells, queue, unit, readOnly, picked, setHabits } = useVisitState();
+  const { catalogue, fields, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const { setHabits } = useDrawingStore();
   const [chosen, setChosen] = useState<string | null>(null);
   useEffect(() => {
     setHabits(true);
@@ -17,13 +23,11 @@ export function Watch() {
     queue.type(`look.habit.${id}`, seen(id) ? "" : "seen", unit);
     setChosen(seen(id) ? null : id);
   };
-  const answered = useRef(picked?.count);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
-  useEffect(() => {
-    if (picked?.posture !== "habit" || picked.count === answered.current) return;
-    answered.current = picked.count; // a press counts once, also after coming back here
-    toggle(picked.part);
-  }, [picked]);
+  usePicked((part, posture) => {
+    if (posture !== "habit") return false;
+    toggle(part);
+    return true;
+  });
   const marked = catalogue.habits.filter((habit) => seen(habit.id));
   const now = marked.find((habit) => habit.id === chosen);
   const more = now
@@ -103,8 +107,8 @@ export function Watch() {
 /** Side and how often in words, for the list. */
 function said(
   id: string,
-  fields: ReturnType<typeof useVisitState>["fields"],
-  cells: ReturnType<typeof useVisitState>["cells"],
+  fields: readonly Field[],
+  cells: ReadonlyMap<string, FieldState>,
 ): string {
   return ["often", "side"]
     .map((what) => {

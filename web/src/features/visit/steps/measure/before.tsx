@@ -3,13 +3,16 @@ import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Marks } from "../../../../drawing/marks";
 import { FieldRow } from "../../field-row";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
 
 const PLOT = { width: 300, height: 74 };
 
 /** Where a value is from, and what it was at earlier visits. */
 export function Before({ one }: { one: Schemas["Measured"] }) {
-  const { catalogue, queue, unit, readOnly, cells, fields } = useVisitState();
+  const { catalogue, unit, readOnly, fields } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const id = useId();
   const start = `measure.${one.dimension}`;
   const last = one.past[0];

@@ -1,7 +1,8 @@
 import { Check, CircleDashed } from "lucide-react";
 import { useId } from "react";
 import type { Schemas } from "@/shared/api/client";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useCells } from "../../state/recording";
 import { Before } from "./before";
 import { Doubts } from "./doubts";
 import { LeaveOut } from "./leave-out";
@@ -11,7 +12,8 @@ type Measured = Schemas["Measured"];
 
 /** One dimension: how it is taken, its readings, what they come to, and what is doubtful. */
 export function DimensionCard({ one, onStep }: { one: Measured; onStep: (by: number) => void }) {
-  const { catalogue, cells, unit, readOnly, visit } = useVisitState();
+  const { catalogue, unit, readOnly, visit } = useVisitFacts();
+  const cells = useCells();
   const id = useId();
   const entry = catalogue.dimensions.find((each) => each.id === one.dimension);
   if (!entry) return null;

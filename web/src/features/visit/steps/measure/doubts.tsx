@@ -2,13 +2,15 @@ import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useQueue } from "../../state/recording";
 
 const REASONS = ["Re-measured, confirmed", "Unusual build", "Reported by the client"];
 
 /** What is doubtful about a dimension: a question, one tap that puts it right, or a reason to keep it. */
 export function Doubts({ one }: { one: Schemas["Measured"] }) {
-  const { queue, unit, readOnly } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
   const [keeping, setKeeping] = useState(false);
   const doubts = one.doubts.filter((doubt) => doubt.kind !== "sheet");
   if (!doubts.length) return null;

@@ -1,11 +1,17 @@
 import { fieldId } from "@/shared/api/field-ids";
 import { usePopulationTables } from "@/shared/api/measuring";
+import { Select } from "@/shared/ui/select";
 import { FieldRow } from "../../field-row";
-import { applies, type Field, useVisitState } from "../../visit-context";
+import { applies, type Field, useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
 
 /** What holds for all readings of the visit: posture, shoes, and the table they are held against. */
 export function HowTheySit({ fields }: { fields: readonly Field[] }) {
-  const { cells, queue, unit, readOnly, worked } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const worked = useWorkup();
   const tables = usePopulationTables().data ?? [];
   const shown = [fieldId("measure.posture"), fieldId("measure.footwear"), fieldId("measure.heel")]
     .map((id) => fields.find((field) => field.id === id))
@@ -16,22 +22,20 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
       {shown.map((field) => (
         <FieldRow key={field.id} field={field} />
       ))}
-      <label className="block font-semibold">
-        Compare with
-        <select
+      <div>
+        <p className="mb-1 font-semibold">Compare with</p>
+        <Select
+          label="Compare with"
           value={cells.get(fieldId("measure.table"))?.typed ?? ""}
           disabled={readOnly}
-          onChange={(event) => queue.type(fieldId("measure.table"), event.target.value, unit)}
-          className="mt-1 block min-h-11 w-full rounded-[3px] border border-ink/40 bg-ground px-2 text-sm font-normal"
-        >
-          <option value="">British adults aged 19 to 65</option>
-          {tables.map((table) => (
-            <option key={table.id} value={table.id}>
-              {table.name}
-            </option>
-          ))}
-        </select>
-      </label>
+          onChange={(table) => queue.type(fieldId("measure.table"), table, unit)}
+          className="w-full text-sm"
+          options={[
+            { value: "", label: "British adults aged 19 to 65" },
+            ...tables.map((table) => ({ value: table.id, label: table.name })),
+          ]}
+        />
+      </div>
       <p className="text-sm text-soft">{worked?.table_origin}. For guidance only.</p>
     </section>
   );

@@ -1,13 +1,16 @@
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
 
 const QUIET = "min-h-11 text-sm underline";
 
 /** Leave a dimension out, with a reason; or do with an estimate that has to be insisted on. */
 export function LeaveOut({ one, canGuess }: { one: Schemas["Measured"]; canGuess: boolean }) {
-  const { catalogue, queue, unit, cells } = useVisitState();
+  const { catalogue, unit } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const [asking, setAsking] = useState(false);
   const start = `measure.${one.dimension}`;
   const skipped = !!cells.get(`${start}.skip`)?.typed;

@@ -4,7 +4,12 @@ import { useMeasuringLists } from "@/shared/api/measuring";
 import { STEP_IDS } from "@/shared/steps";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
-import { useVisitState } from "../../visit-context";
+import { Select } from "@/shared/ui/select";
+import { useDrawingStore, usePicked } from "../../state/drawing-store";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells, useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
 import { DimensionCard } from "./dimension-card";
 import { DimensionList } from "./dimension-list";
 import { HowTheySit } from "./how-they-sit";
@@ -12,8 +17,12 @@ import { useDeviceTyping } from "./use-device-typing";
 
 /** Measure: one dimension at a time, large; two readings, a third where they differ. */
 export function MeasurePanel() {
-  const { worked, picked, sought, setTape, go, cells, queue, unit, readOnly, fields } =
-    useVisitState();
+  const { unit, readOnly, fields } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const worked = useWorkup();
+  const { sought, go } = useNavigation();
+  const { setTape } = useDrawingStore();
   const all = worked?.measured ?? [];
   const list = all.filter((one) => one.listed);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -34,10 +43,11 @@ export function MeasurePanel() {
     setTape(name);
     return () => setTape(null);
   }, [name, setTape]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
-  useEffect(() => {
-    if (picked && all.some((one) => one.dimension === picked.part)) setChosen(picked.part);
-  }, [picked]);
+  usePicked((part) => {
+    const known = all.some((one) => one.dimension === part);
+    if (known) setChosen(part);
+    return known;
+  });
   useEffect(() => {
     if (chosen === null && name) setChosen(name);
   }, [chosen, name]);
@@ -85,7 +95,9 @@ export function MeasurePanel() {
   return (
     <div className="flex min-h-full flex-col pb-5">
       <div className="flex items-center justify-between gap-2">
-        <h2 className="text-xl">Measure</h2>
+        <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
+          Measure
+        </h2>
         <ListChoice />
         <p className="figures text-soft">
           {done} of {list.length}
@@ -118,34 +130,33 @@ export function MeasurePanel() {
 }
 
 function ListChoice() {
-  const { cells, queue, unit, readOnly } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const lists = useMeasuringLists().data ?? [];
   const chosen = cells.get(fieldId("measure.list"))?.typed || "short";
   return (
-    <select
-      aria-label="List"
+    <Select
+      label="List"
       value={chosen}
       disabled={readOnly}
-      onChange={(event) => queue.type(fieldId("measure.list"), event.target.value, unit)}
-      className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/40 bg-ground px-2 text-sm"
-    >
-      <option value="short">Short list: what this visit needs</option>
-      <option value="full">Full: all of the catalogue</option>
-      {lists.map((one) => (
-        <option key={one.id} value={one.id}>
-          {one.name}
-        </option>
-      ))}
-      {!["short", "full", ...lists.map((one) => one.id)].includes(chosen) && (
-        <option value={chosen}>A list that is gone: short</option>
-      )}
-    </select>
+      onChange={(list) => queue.type(fieldId("measure.list"), list, unit)}
+      className="min-w-0 flex-1 text-sm"
+      options={[
+        { value: "short", label: "Short list" },
+        { value: "full", label: "Full list" },
+        ...lists.map((one) => ({ value: one.id, label: one.name })),
+        ...(["short", "full", ...lists.map((one) => one.id)].includes(chosen)
+          ? []
+          : [{ value: chosen, label: "A deleted list: short" }]),
+      ]}
+    />
   );
 }
 
 /** What to measure again, by what it would narrow. */
 function Again({ onChoose }: { onChoose: (name: string) => void }) {
-  const { worked } = useVisitState();
+  const worked = useWorkup();
   const again = worked?.again.slice(0, 4) ?? [];
   if (!again.length) return null;
   return (

@@ -1,7 +1,9 @@
 import { useCallback, useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { TextEntry, Trouble } from "../../field-row";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
 import { ReadInstrument, useInstrumentReading } from "./taking";
 
 type Measured = Schemas["Measured"];
@@ -21,7 +23,10 @@ export function Readings({
   id: string;
   onStep: (by: number) => void;
 }) {
-  const { fields, cells, worked, readOnly, queue, unit } = useVisitState();
+  const { fields, readOnly, unit } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const worked = useWorkup();
   const shown = READINGS.slice(0, many ? 3 : 2);
   const path = useCallback(
     (reading: string) => `measure.${one.dimension}.${reading}`,
@@ -32,18 +37,18 @@ export function Readings({
     (reading: string) => document.getElementById(`${id}-${reading}`)?.focus(),
     [id],
   );
-  const [waiting, setWaiting] = useState<{ path: string; since: number } | null>(null);
+  const [waiting, setWaiting] = useState<string | null>(null);
   // after the last Enter: stay where a third is needed or something is doubtful, else go on
-  const state = waiting ? cells.get(waiting.path)?.state : undefined;
+  const last = waiting ? cells.get(waiting) : undefined;
   useEffect(() => {
-    if (!waiting || !worked || state === "waiting") return;
-    if (state === "refused" || state === "stale") return setWaiting(null);
-    if (worked.revision <= waiting.since) return; // worked out before the reading was in
+    if (!waiting || !worked || last?.state === "waiting") return;
+    if (last?.state === "refused" || last?.state === "stale") return setWaiting(null);
+    if (worked.revision < (last?.since ?? 0)) return; // worked out before the reading was in
     setWaiting(null);
     const doubtful = one.doubts.some((doubt) => !doubt.kept);
     if (one.needs_third) focus("third");
     else if (!doubtful) onStep(1);
-  }, [waiting, state, worked, one, focus, onStep]);
+  }, [waiting, last, worked, one, focus, onStep]);
   // a reading of today's takes the place of a carried-over value, it is not averaged with it
   const measuredHere = (typedInto?: HTMLElement) => {
     if (one.origin !== "carried_over") return;
@@ -58,11 +63,9 @@ export function Readings({
   const enter = (index: number) => {
     const reading = shown[index];
     const after = shown[index + 1];
-    if (after) focus(after);
-    else if (reading) {
-      const changed = queue.cell(path(reading)).state === "waiting";
-      setWaiting({ path: path(reading), since: changed ? (worked?.revision ?? 0) : -1 });
-    }
+    const enough = index === 0 && !entry.twice && !cells.get(path("second"))?.typed;
+    if (after && !enough) focus(after);
+    else if (reading) setWaiting(path(reading));
   };
   const keys = (event: React.KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || readOnly) return;
@@ -101,6 +104,9 @@ export function Readings({
               >
                 <label htmlFor={`${id}-${reading}`} className="text-sm">
                   {field.label}
+                  {reading === "second" && !entry.twice && (
+                    <span className="text-soft"> if in doubt</span>
+                  )}
                 </label>
                 <TextEntry
                   field={field}

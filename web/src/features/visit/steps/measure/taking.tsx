@@ -4,7 +4,9 @@ import type { Schemas } from "@/shared/api/client";
 import { useInstruments, useTakeReading } from "@/shared/api/measuring";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
-import { useVisitState } from "../../visit-context";
+import { Select } from "@/shared/ui/select";
+import { useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
 import { READINGS } from "./readings";
 
 type Measured = Schemas["Measured"];
@@ -24,7 +26,9 @@ export function useInstrumentReading(
   entry: Schemas["DimensionOut"],
   onReading: () => void,
 ): Taking {
-  const { visit, cells, queue, unit } = useVisitState();
+  const { visit, unit } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const [tool, setTool] = useState<"tape" | "rod">(entry.instrument === "rod" ? "rod" : "tape");
   const taking = useTakeReading(visit.id);
   const latest = useRef(cells);
@@ -78,28 +82,24 @@ export function ReadInstrument({ taking }: { taking: Taking }) {
           <Ruler size={18} aria-hidden="true" />
           {taking.pending ? "Reading …" : "Take reading"}
         </Button>
-        <select
-          aria-label="From"
+        <Select
+          label="From"
           value={taking.tool}
-          onChange={(event) => taking.setTool(event.target.value === "rod" ? "rod" : "tape")}
-          className="min-h-11 w-[76px] rounded-[3px] border border-ink/40 bg-ground px-1 text-sm"
-        >
-          <option value="tape">tape</option>
-          <option value="rod">rod</option>
-        </select>
+          onChange={(tool) => taking.setTool(tool === "rod" ? "rod" : "tape")}
+          className="w-[88px] text-sm"
+          options={[
+            { value: "tape", label: "tape" },
+            { value: "rod", label: "rod" },
+          ]}
+        />
         {mine?.unit && (
-          <select
-            aria-label={`The ${taking.tool}'s unit`}
+          <Select
+            label={`The ${taking.tool}'s unit`}
             value={mine.unit}
-            onChange={(event) =>
-              instruments.setUnit(taking.tool, event.target.value as "cm" | "mm" | "in")
-            }
-            className="figures min-h-11 rounded-[3px] border border-ink/40 bg-ground px-1 text-sm"
-          >
-            <option>cm</option>
-            <option>mm</option>
-            <option>in</option>
-          </select>
+            onChange={(unit) => instruments.setUnit(taking.tool, unit as "cm" | "mm" | "in")}
+            className="figures w-[76px] text-sm"
+            options={["cm", "mm", "in"].map((unit) => ({ value: unit, label: unit }))}
+          />
         )}
       </div>
       <div aria-live="polite">

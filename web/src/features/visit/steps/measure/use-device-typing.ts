@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 
 /** A device types faster than a hand: characters nearer than this belong together. */
-export const APART_MS = 70;
+export const APART_MS = 120;
 const PART = /^[\d.,/ "'a-z]$/i;
 
 /**

@@ -3,8 +3,14 @@ import type { Schemas } from "@/shared/api/client";
 import { useHouseRules, useRuleSetChanges } from "@/shared/api/policies";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { Fold, Folds } from "@/shared/ui/folds";
 import { Notice } from "@/shared/ui/notice";
-import { useVisitState } from "../../visit-context";
+import { Select } from "@/shared/ui/select";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells, useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
+import { useBench } from "../../what-if/bench";
 import { SettingChanges } from "./moved";
 
 type Question = Schemas["PolicyQuestionOut"];
@@ -28,68 +34,60 @@ export function Choices() {
         would move, before you take it.
       </p>
       <Bundles bundles={bundles} questions={questions} />
-      <ul>
-        {questions.map((one) => (
-          <One
-            key={one.id}
-            question={one}
-            open={open === one.id}
-            onToggle={() => setOpen(open === one.id ? null : one.id)}
-          />
-        ))}
-      </ul>
+      <Folds open={open} onOpen={setOpen}>
+        <ul>
+          {questions.map((one) => (
+            <One key={one.id} question={one} open={open === one.id} />
+          ))}
+        </ul>
+      </Folds>
     </div>
   );
 }
 
 /** Where the position taken comes from. */
 function From({ question, standing }: { question: Question; standing?: boolean }) {
-  const { cells, worked } = useVisitState();
+  const cells = useCells();
+  const worked = useWorkup();
   const id = standing ? `${STANDING}${question.id}` : question.id;
   if (cells.get(`${PATH}${id}`)?.typed) return "this visit";
   return worked?.bundle[id] ? "the practice" : standing ? "as seated" : "usual";
 }
 
-function One({
-  question,
-  open,
-  onToggle,
-}: {
-  question: Question;
-  open: boolean;
-  onToggle: () => void;
-}) {
-  const { worked, cells } = useVisitState();
+function One({ question, open }: { question: Question; open: boolean }) {
+  const cells = useCells();
+  const worked = useWorkup();
   const chosen = (id: string) => cells.get(`${PATH}${id}`)?.typed || worked?.bundle[id];
   const at = chosen(question.id) ?? question.default;
   const alone = chosen(`${STANDING}${question.id}`);
   const position = question.positions.find((one) => one.id === at);
   return (
-    <li className="border-b border-hair">
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={onToggle}
-        className="grid min-h-12 w-full grid-cols-[1fr_auto] gap-x-2 py-2 text-left"
-      >
-        <span>
-          <b>{question.label}</b>
-          <span className="block text-sm text-soft">
-            {position?.label}
-            {alone && alone !== at
-              ? `; standing: ${question.positions.find((one) => one.id === alone)?.label}`
-              : ""}
+    <Fold
+      id={question.id}
+      open={open}
+      buttonClass="grid grid-cols-[1fr_auto] gap-x-2"
+      summary={
+        <>
+          <span>
+            <b>{question.label}</b>
+            <span className="block text-sm text-soft">
+              {position?.label}
+              {alone && alone !== at
+                ? `; standing: ${question.positions.find((one) => one.id === alone)?.label}`
+                : ""}
+            </span>
           </span>
-        </span>
-        <span className="text-sm text-soft">
-          <From question={question} />
-        </span>
-      </button>
-      {open && <Positions question={question} at={at} />}
-      {open && question.standing && (
+          <span className="text-sm text-soft">
+            <From question={question} />
+          </span>
+        </>
+      }
+    >
+      <Positions question={question} at={at} />
+      {question.standing && (
         <Positions question={question} at={alone ?? at} standing inherited={!alone} />
       )}
-    </li>
+    </Fold>
   );
 }
 
@@ -105,7 +103,11 @@ function Positions({
   standing?: boolean;
   inherited?: boolean;
 }) {
-  const { queue, unit, readOnly, bench, worked, cells } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const worked = useWorkup();
+  const bench = useBench();
   const path = `${PATH}${standing ? STANDING : ""}${question.id}`;
   const [moved, setMoved] = useState<Record<string, Schemas["SettingChange"][]>>({});
   const revision = worked?.revision;
@@ -175,7 +177,11 @@ function Bundles({
   bundles: readonly Bundle[];
   questions: readonly Question[];
 }) {
-  const { worked, queue, unit, readOnly, bench, setPart } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const worked = useWorkup();
+  const { setPart } = useNavigation();
+  const bench = useBench();
   const { add } = useRuleSetChanges();
   const [name, setName] = useState<string | null>(null);
   const [first, setFirst] = useState(VISIT);
@@ -205,18 +211,13 @@ function Bundles({
     queue.typeAll(other, unit);
   };
   const pick = (label: string, value: string, onChange: (id: string) => void) => (
-    <select
-      aria-label={label}
+    <Select
+      label={label}
       value={value}
-      onChange={(event) => onChange(event.target.value)}
-      className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/50 bg-ground px-2 text-sm"
-    >
-      {names.map(([id, words]) => (
-        <option key={id} value={id}>
-          {words}
-        </option>
-      ))}
-    </select>
+      onChange={onChange}
+      className="flex-1 text-sm"
+      options={names.map(([value, label]) => ({ value, label }))}
+    />
   );
   return (
     <section aria-label="Rule sets" className="space-y-2 border border-ink/40 p-3">
@@ -234,7 +235,7 @@ function Bundles({
               { label: named(first), tries: tries(first), found: false },
               { label: named(second), tries: tries(second), found: false },
             );
-            setPart("Try");
+            setPart("try");
           }}
         >
           Compare for this client

@@ -5,13 +5,20 @@ import { Button } from "@/shared/ui/button";
 import { FieldRow, Trouble } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
-import { memberField, useVisitState } from "../../visit-context";
+import { useDrawingStore } from "../../state/drawing-store";
+import { memberField, useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells, useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
 
 type Found = Schemas["Finding"];
 
 /** What is off, the gravest first; accepted, reworded or dismissed; what holds and what can't be told. */
 export function Findings() {
-  const { worked, readOnly, setActive, go } = useVisitState();
+  const { readOnly } = useVisitFacts();
+  const worked = useWorkup();
+  const { go } = useNavigation();
+  const { setActive } = useDrawingStore();
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<string | null>(null);
   if (!worked) return <p className="text-soft">One moment …</p>;
@@ -32,7 +39,7 @@ export function Findings() {
   );
   return (
     <div className="flex flex-1 flex-col">
-      <h2 className="text-xl">
+      <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
         {causes.length
           ? `${causes.length} ${causes.length === 1 ? "cause" : "causes"}, ${kept.length} findings`
           : kept.length
@@ -151,7 +158,8 @@ function One({ found, open, onToggle }: { found: Found; open: boolean; onToggle:
 }
 
 function Detail({ found }: { found: Found }) {
-  const { catalogue, go } = useVisitState();
+  const { catalogue } = useVisitFacts();
+  const { go } = useNavigation();
   const lines: [string, string | null | undefined][] = [
     ["Found", found.cause],
     ["Matters", found.own ? found.why : null],
@@ -172,7 +180,7 @@ function Detail({ found }: { found: Found }) {
       {found.photo && (
         <button
           type="button"
-          onClick={() => go("look", "Photos")}
+          onClick={() => go("look", "photos")}
           className="mt-2 block border border-ink/40"
         >
           <img
@@ -189,7 +197,9 @@ function Detail({ found }: { found: Found }) {
 
 /** Accept, say it in one's own words, or dismiss with a reason. */
 function Decide({ found }: { found: Found }) {
-  const { catalogue, cells, queue, unit, readOnly } = useVisitState();
+  const { catalogue, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const start = `work.finding.${found.id.replaceAll(".", "-")}`;
   const typed = (what: string) => cells.get(`${start}.${what}`)?.typed ?? "";
   const [wording, setWording] = useState(typed("words") !== "");
@@ -240,7 +250,7 @@ function Decide({ found }: { found: Found }) {
 
 /** A finding of the practitioner's own. */
 function Own({ id }: { id: string }) {
-  const { catalogue } = useVisitState();
+  const { catalogue } = useVisitFacts();
   return (
     <div className="mt-2 space-y-3 border-l-4 border-ink pl-3">
       {["title", "why", "do", "severity", "workplace"].map((what) => {
@@ -252,7 +262,7 @@ function Own({ id }: { id: string }) {
 }
 
 function Rest({ state, title }: { state: Schemas["RestOut"]["state"]; title: string }) {
-  const { worked } = useVisitState();
+  const worked = useWorkup();
   const list = worked?.rest.filter((found) => found.state === state) ?? [];
   const subjects = [...new Set(list.map((found) => found.subject))];
   if (list.length === 0) return null;

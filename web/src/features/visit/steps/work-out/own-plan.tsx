@@ -1,13 +1,18 @@
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
+import { CheckBox } from "@/shared/ui/check-box";
 import { FieldRow } from "../../field-row";
-import { useVisitState } from "../../visit-context";
+import { useVisitFacts } from "../../state/facts";
+import { useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
 
 type Offer = Schemas["OfferView"];
 
 /** Put things into a plan of one's own and take it: what is ticked now goes, whatever else it was. */
 export function useOwnPlan() {
-  const { queue, unit, worked } = useVisitState();
+  const { unit } = useVisitFacts();
+  const queue = useQueue();
+  const worked = useWorkup();
   const taken = worked?.offers.filter((one) => one.taken).map((one) => one.key) ?? [];
   return (keys: readonly string[]) => {
     const path = (key: string) => `work.own_plan.${key}.taken`;
@@ -26,7 +31,8 @@ export function tickedWith(offers: readonly Offer[], key: string): string[] {
 
 /** Everything that can be added, slot by slot: tick, swap, combine. */
 export function OwnPlan() {
-  const { fields, worked, readOnly } = useVisitState();
+  const { fields, readOnly } = useVisitFacts();
+  const worked = useWorkup();
   const take = useOwnPlan();
   const offers = worked?.offers ?? [];
   const budget = fields.find((one) => one.id === fieldId("work.budget"));
@@ -54,28 +60,22 @@ export function OwnPlan() {
           {offers
             .filter((one) => one.slot === slot)
             .map((one) => (
-              <label
+              <div
                 key={one.key}
-                className="grid min-h-11 clear-both grid-cols-[24px_1fr_auto] items-center gap-2"
+                className="clear-both grid min-h-11 grid-cols-[1fr_auto] items-center gap-2"
               >
-                <input
-                  type="checkbox"
-                  checked={one.taken}
-                  onChange={() => tick(one)}
-                  className="size-5 accent-ink"
-                />
-                <span>
+                <CheckBox checked={one.taken} disabled={readOnly} onChange={() => tick(one)}>
                   {one.label}
                   <span className="block text-sm text-soft">
                     {one.does}
                     {one.temporary ? ", temporary" : ""}
                   </span>
-                </span>
+                </CheckBox>
                 <span className="figures text-right text-sm">
                   {one.price}
                   {one.removes && <b className="block">−{one.removes}</b>}
                 </span>
-              </label>
+              </div>
             ))}
         </fieldset>
       ))}

@@ -3,16 +3,21 @@ import { api, type Schemas, unwrap } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { Select } from "@/shared/ui/select";
 import { Lines } from "../../lines";
-import { useVisitState } from "../../visit-context";
-import { useWhatIf } from "../../what-if/use-what-if";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
+import { useWhatIf } from "../../what-if/bench";
 import { OwnPlan, tickedWith, useOwnPlan } from "./own-plan";
 
 type Plan = Schemas["PlanView"];
 
 /** Three plans with what each leaves over, single purchases, what moves, and stacks. */
 export function Plans() {
-  const { worked, readOnly } = useVisitState();
+  const { readOnly } = useVisitFacts();
+  const worked = useWorkup();
   const take = useOwnPlan();
   const mine = worked?.offers.filter((one) => one.taken).map((one) => one.key) ?? [];
   const trial = useWhatIf();
@@ -101,7 +106,8 @@ export function Plans() {
 }
 
 function One({ plan, taken }: { plan: Plan; taken: boolean }) {
-  const { queue, unit, readOnly } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
   const take = useOwnPlan();
   return (
     <section
@@ -203,7 +209,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
 }
 
 function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
-  const { unit } = useVisitState();
+  const { unit } = useVisitFacts();
   return (
     <section aria-label="Between sitting and standing">
       <h2 className="border-b border-ink pb-1 font-semibold">Between sitting and standing</h2>
@@ -232,7 +238,8 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
 
 /** The best stack for a lift from what is at hand in this room. */
 function Stacks() {
-  const { visit, unit, go, place } = useVisitState();
+  const { visit, unit, place } = useVisitFacts();
+  const { go } = useNavigation();
   const [wanted, setWanted] = useState("");
   const [use, setUse] = useState<"screen" | "feet" | "keys" | "laptop">("screen");
   const [answer, setAnswer] = useState<Schemas["StackOut"] | string | null>(null);
@@ -270,17 +277,18 @@ function Stacks() {
           />
           {unit}
         </label>
-        <select
-          aria-label="What it carries"
+        <Select
+          label="What it carries"
           value={use}
-          onChange={(event) => setUse(event.target.value as typeof use)}
-          className="min-h-11 rounded-[3px] border border-ink/50 bg-ground px-2 text-sm"
-        >
-          <option value="screen">under the screen</option>
-          <option value="feet">under the feet</option>
-          <option value="keys">under the keyboard</option>
-          <option value="laptop">under the laptop</option>
-        </select>
+          onChange={(next) => setUse(next as typeof use)}
+          className="text-sm"
+          options={[
+            { value: "screen", label: "under the screen" },
+            { value: "feet", label: "under the feet" },
+            { value: "keys", label: "under the keyboard" },
+            { value: "laptop", label: "under the laptop" },
+          ]}
+        />
         <Button type="submit" disabled={!wanted.trim()}>
           Find it
         </Button>
@@ -295,7 +303,7 @@ function Stacks() {
           ) : (
             <p>
               Nothing available will do.{" "}
-              <button type="button" className="underline" onClick={() => go("look", "Pieces")}>
+              <button type="button" className="underline" onClick={() => go("look", "pieces")}>
                 Note what is at hand
               </button>
             </p>

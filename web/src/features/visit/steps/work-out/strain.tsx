@@ -1,15 +1,19 @@
 import { Button } from "@/shared/ui/button";
 import { PanelFoot } from "../../panel-foot";
-import { useVisitState } from "../../visit-context";
+import { useNavigation } from "../../state/navigation";
+import { useWorkup } from "../../state/workup";
 
 /** Strain minutes by region, each with its arithmetic. */
 export function StrainMinutes() {
-  const { worked, go } = useVisitState();
+  const worked = useWorkup();
+  const { go } = useNavigation();
   if (!worked) return <p className="text-soft">One moment …</p>;
   const most = Math.max(60, ...worked.strain.map((one) => one.minutes));
   return (
     <div className="flex flex-1 flex-col">
-      <h2 className="text-xl">Strain minutes a day</h2>
+      <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
+        Strain minutes a day
+      </h2>
       <p className="mb-3 text-sm text-soft">
         Hours × share of the time × degrees outside the band (30° at the most) ÷ 30°. A joint counts
         once, by its strongest evidence. It ranks what to do first; it is no forecast.

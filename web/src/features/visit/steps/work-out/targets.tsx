@@ -1,14 +1,19 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
+import { Fold, Folds } from "@/shared/ui/folds";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
 import { RowMark } from "../../row-mark";
-import { useVisitState } from "../../visit-context";
-import { rowsOf, useWhatIf } from "../../what-if/use-what-if";
+import { rowPicked, useDrawingStore, usePicked } from "../../state/drawing-store";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
+import { rowsOf, useWhatIf } from "../../what-if/bench";
 
 type Row = Schemas["RowView"];
 
@@ -29,15 +34,20 @@ const STANDING = ["standing"] as const;
 
 /** Every target with its terms, its band, what the equipment makes of it. */
 export function Targets() {
-  const { worked, picked, setActive, go, seek, fields, cells } = useVisitState();
+  const { fields } = useVisitFacts();
+  const cells = useCells();
+  const worked = useWorkup();
+  const { go, seek } = useNavigation();
+  const { setActive } = useDrawingStore();
   const trial = useWhatIf();
   const waits = fields.filter(
     (field) => TOLD_IN_ASK.has(field.group) && field.needed && !cells.get(field.id)?.held?.typed,
   );
   const [open, setOpen] = useState<string | null>(null);
-  useEffect(() => {
-    if (picked) setOpen(`${picked.posture}.${picked.part === "keys" ? "surface" : picked.part}`);
-  }, [picked]);
+  usePicked((part, posture) => {
+    setOpen(rowPicked(part, posture));
+    return true;
+  });
   if (!worked) return <p className="text-soft">One moment …</p>;
   const rows = rowsOf(trial, worked);
   const measured = worked.steps.find((one) => one.step === "measure");
@@ -50,7 +60,7 @@ export function Targets() {
   const first = ranked.find((row) => toSet.includes(row));
   return (
     <div className="flex min-h-full flex-col">
-      <h2 className="text-xl">
+      <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
         {!known
           ? "Not enough information yet"
           : toSet.length === 0
@@ -104,33 +114,32 @@ export function Targets() {
           </Button>
         </Notice>
       )}
-      {(worked.seated_possible ? BOTH : STANDING).map((posture) => (
-        <section key={posture} aria-label={posture} className="mb-4">
-          <h3 className="border-b border-ink pb-1 text-sm font-semibold capitalize">{posture}</h3>
-          {posture === "standing" && worked.why_not_standing && (
-            <p className="border-b border-hair py-2 text-sm">{worked.why_not_standing}</p>
-          )}
-          <ul>
-            {ranked
-              .filter((row) => row.posture === posture)
-              .map((row) => {
-                const name = `${row.posture}.${row.key}`;
-                return (
-                  <TargetRow
-                    key={name}
-                    row={row}
-                    next={row === first}
-                    open={open === name}
-                    onToggle={() => {
-                      setOpen(open === name ? null : name);
-                      setActive(row.key);
-                    }}
-                  />
-                );
-              })}
-          </ul>
-        </section>
-      ))}
+      <Folds
+        open={open}
+        onOpen={(name) => {
+          setOpen(name);
+          if (name) setActive(name.split(".")[1] ?? null);
+        }}
+      >
+        {(worked.seated_possible ? BOTH : STANDING).map((posture) => (
+          <section key={posture} aria-label={posture} className="mb-4">
+            <h3 className="border-b border-ink pb-1 text-sm font-semibold capitalize">{posture}</h3>
+            {posture === "standing" && worked.why_not_standing && (
+              <p className="border-b border-hair py-2 text-sm">{worked.why_not_standing}</p>
+            )}
+            <ul>
+              {ranked
+                .filter((row) => row.posture === posture)
+                .map((row) => {
+                  const name = `${row.posture}.${row.key}`;
+                  return (
+                    <TargetRow key={name} row={row} next={row === first} open={open === name} />
+                  );
+                })}
+            </ul>
+          </section>
+        ))}
+      </Folds>
       {worked.notes.length > 0 && (
         <section aria-label="Not judged" className="mb-4 text-sm text-soft">
           {worked.notes.map((note) => (
@@ -190,53 +199,48 @@ function count(many: number): string {
   return words[many] ?? `${many} things`;
 }
 
-function TargetRow({
-  row,
-  next,
-  open,
-  onToggle,
-}: {
-  row: Row;
-  next: boolean;
-  open: boolean;
-  onToggle: () => void;
-}) {
+function TargetRow({ row, next, open }: { row: Row; next: boolean; open: boolean }) {
   const shown = row.setting ?? row.target;
   return (
-    <li className={`border-b border-hair ${next ? "bg-accent-ground" : ""}`}>
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={onToggle}
-        className="grid min-h-12 w-full grid-cols-[22px_1fr_auto] items-start gap-x-2 px-1 py-2 text-left"
-      >
-        <RowMark row={row} next={next} />
-        <span>
-          <span className="font-semibold">{row.label}</span>
-          <span className="block text-sm text-soft">
-            {row.limits[0] ?? (shown === null ? row.reason : row.made_of) ?? ""}
-          </span>
-        </span>
-        <span className="figures text-right">
-          <span className="block text-lg leading-6 font-semibold">
-            {shown === null ? "–" : `${row.estimated.length ? "~" : ""}${shown}`}
-            {shown !== null && <span className="text-sm font-normal text-soft"> {row.unit}</span>}
-          </span>
-          {row.change && (
-            <span className={`block text-sm ${next ? "font-semibold text-accent" : "text-soft"}`}>
-              {change(row)}
+    <Fold
+      id={`${row.posture}.${row.key}`}
+      open={open}
+      className={next ? "bg-accent-ground" : ""}
+      buttonClass="grid grid-cols-[22px_1fr_auto] items-start gap-x-2 px-1"
+      summary={
+        <>
+          <RowMark row={row} next={next} />
+          <span>
+            <span className="font-semibold">{row.label}</span>
+            <span className="block text-sm text-soft">
+              {row.limits[0] ?? (shown === null ? row.reason : row.made_of) ?? ""}
             </span>
-          )}
-        </span>
-      </button>
-      {open && <TargetDetail row={row} />}
-    </li>
+          </span>
+          <span className="figures text-right">
+            <span className="block text-lg leading-6 font-semibold">
+              {shown === null ? "–" : `${row.estimated.length ? "~" : ""}${shown}`}
+              {shown !== null && <span className="text-sm font-normal text-soft"> {row.unit}</span>}
+            </span>
+            {row.change && (
+              <span className={`block text-sm ${next ? "font-semibold text-accent" : "text-soft"}`}>
+                {change(row)}
+              </span>
+            )}
+          </span>
+        </>
+      }
+    >
+      <TargetDetail row={row} />
+    </Fold>
   );
 }
 
 function TargetDetail({ row }: { row: Row }) {
-  const { fields, cells, worked } = useVisitState();
-  const [asking, setAsking] = useState(row.overruled);
+  const { fields } = useVisitFacts();
+  const cells = useCells();
+  const worked = useWorkup();
+  const [opened, setAsking] = useState(false);
+  const asking = opened || row.overruled;
   const path = `work.${row.posture}.${row.key}`;
   const own = fields.filter((field) => field.id === path || field.id === `${path}.why`);
   const settle = fields.find((field) => field.id === fieldId("work.settle_by"));

@@ -3,8 +3,11 @@ import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
-import { applies, type Field, useVisitState } from "../../visit-context";
-import { rowsOf, useWhatIf } from "../../what-if/use-what-if";
+import { Select } from "@/shared/ui/select";
+import { applies, type Field, useVisitFacts } from "../../state/facts";
+import { useCells, useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
+import { rowsOf, useBench, useWhatIf } from "../../what-if/bench";
 import { Left } from "../../what-if/what-if-bar";
 import { SettingChanges } from "./moved";
 
@@ -32,7 +35,11 @@ const PIECES = new Set<string>([
 
 /** Try anything: a height, a distance, an angle, a choice, a piece. Nothing is kept until you say so. */
 export function TryOut() {
-  const { bench, worked, fields, cells, queue, unit, readOnly } = useVisitState();
+  const { fields, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  const worked = useWorkup();
+  const bench = useBench();
   const trial = useWhatIf();
   const { tried } = trial;
   const rows = rowsOf(trial, worked);
@@ -169,19 +176,16 @@ const TryField = memo(function TryField({
           {field.id.startsWith("work.policy.standing.") ? `${label}, standing` : label}
         </label>
         {field.kind === "choice" ? (
-          <select
-            id={id}
+          <Select
+            label={field.id.startsWith("work.policy.standing.") ? `${label}, standing` : label}
             value={typed ?? ""}
-            onChange={(event) => put(field.id, event.target.value)}
-            className={`min-h-11 w-[168px] rounded-[3px] border bg-ground px-2 text-sm ${edge}`}
-          >
-            <option value="">{said(field, present) ?? "as it is"}</option>
-            {field.choices.map(([value, words]) => (
-              <option key={value} value={value}>
-                {words}
-              </option>
-            ))}
-          </select>
+            onChange={(next) => put(field.id, next)}
+            className={`w-[168px] text-sm ${edge}`}
+            options={[
+              { value: "", label: said(field, present) ?? "as it is" },
+              ...field.choices.map(([value, label]) => ({ value, label })),
+            ]}
+          />
         ) : (
           <span className="flex items-center gap-1.5">
             <input

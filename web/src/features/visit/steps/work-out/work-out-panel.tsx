@@ -1,6 +1,8 @@
-import { useEffect } from "react";
-import { PartTabs } from "../../part-tabs";
-import { useVisitState } from "../../visit-context";
+import { type Part, PartTabs } from "@/shared/ui/part-tabs";
+import { WORK_PARTS, type WorkPart } from "../../parts";
+import { usePicked } from "../../state/drawing-store";
+import { useNavigation } from "../../state/navigation";
+import { useWorkup } from "../../state/workup";
 import { Choices } from "./choices";
 import { Findings } from "./findings";
 import { Plans } from "./plans";
@@ -8,44 +10,35 @@ import { StrainMinutes } from "./strain";
 import { Targets } from "./targets";
 import { TryOut } from "./try-out";
 
-const PARTS = ["Targets", "Plans", "Choices", "Try", "Findings", "Strain"] as const;
-const PANELS: Record<(typeof PARTS)[number], () => React.ReactNode> = {
-  Targets,
-  Plans,
-  Choices,
-  Try: TryOut,
-  Findings,
-  Strain: StrainMinutes,
+const PANELS: Record<WorkPart, () => React.ReactNode> = {
+  targets: Targets,
+  findings: Findings,
+  plans: Plans,
+  try: TryOut,
+  choices: Choices,
+  strain: StrainMinutes,
 };
+const IDS = Object.keys(WORK_PARTS) as WorkPart[];
 
 /** Work out: the targets, what is off and why it matters, and what that adds up to. */
 export function WorkPanel() {
-  const { part, setPart, picked, worked } = useVisitState();
-  const present = PARTS.find((one) => one === part) ?? "Targets";
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new press in the drawing counts
-  useEffect(() => {
-    if (picked && present !== "Try") setPart("Targets");
-  }, [picked]);
-  const Part = PANELS[present];
+  const worked = useWorkup();
+  const { part, setPart } = useNavigation();
+  const present = IDS.find((one) => one === part) ?? "targets";
+  usePicked(() => {
+    if (present !== "try" && present !== "targets") setPart("targets");
+    return present === "try";
+  });
+  const Panel = PANELS[present];
   const off = worked?.findings.filter((found) => found.verdict !== "dismissed").length;
+  const parts: Part[] = IDS.map((id) => ({
+    id,
+    name: WORK_PARTS[id],
+    ...(id === "findings" && off !== undefined ? { says: `${off}` } : {}),
+  }));
   return (
-    <div className="flex min-h-full flex-col">
-      <PartTabs
-        label="Parts of this step"
-        parts={[
-          { name: "Targets" },
-          { name: "Plans" },
-          { name: "Choices" },
-          { name: "Try" },
-          { name: "Findings", says: off === undefined ? "" : `${off}` },
-          { name: "Strain" },
-        ]}
-        present={present}
-        onChoose={setPart}
-      />
-      <div role="tabpanel" aria-label={present} className="flex flex-1 flex-col">
-        <Part />
-      </div>
-    </div>
+    <PartTabs label="Parts of this step" parts={parts} present={present} onChoose={setPart}>
+      <Panel />
+    </PartTabs>
   );
 }

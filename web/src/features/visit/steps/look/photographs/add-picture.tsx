@@ -3,12 +3,12 @@ import { useRef, useState } from "react";
 import { useAddPhoto } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
-import { useVisitState } from "../../../visit-context";
+import { useVisitFacts } from "../../../state/facts";
 import { CameraDialog } from "./camera-dialog";
 
 /** A picture from the camera or a file, sent at once and again until it is there. */
 export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
-  const { visit, catalogue } = useVisitState();
+  const { visit, catalogue } = useVisitFacts();
   const [heavy, setHeavy] = useState<string | null>(null);
   const add = useAddPhoto(visit.id);
   const choose = useRef<HTMLInputElement>(null);

@@ -1,5 +1,7 @@
 import { useEffect, useRef, useState } from "react";
-import { useVisitState } from "../../../visit-context";
+import { useVisitFacts } from "../../../state/facts";
+import { useCells } from "../../../state/recording";
+import { useWorkup } from "../../../state/workup";
 import { linesOf, type Points, pointsOf, type Shot } from "./points";
 
 const FOOT_PX = 80;
@@ -8,7 +10,9 @@ const AROUND = /^(scale|upright|other)/;
 
 /** Before and after side by side, a millimetre as long in the one as in the other. */
 export function Compare({ before, after }: { before: Shot; after: Shot }) {
-  const { worked, cells, catalogue } = useVisitState();
+  const { catalogue } = useVisitFacts();
+  const cells = useCells();
+  const worked = useWorkup();
   const room = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 760, height: 600 });
   useEffect(() => {

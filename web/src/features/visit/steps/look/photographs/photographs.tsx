@@ -7,7 +7,10 @@ import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow, Troubles } from "../../../field-row";
 import { StagePortal } from "../../../stage-portal";
-import { memberField, useVisitState } from "../../../visit-context";
+import { memberField, useVisitFacts } from "../../../state/facts";
+import { useNavigation } from "../../../state/navigation";
+import { useCells, useQueue } from "../../../state/recording";
+import { useWorkup } from "../../../state/workup";
 import { AddPicture } from "./add-picture";
 import { Compare } from "./compare";
 import { Placing } from "./placing";
@@ -18,7 +21,10 @@ const SAID = ["view", "posture", "when", "known", "camera", "note"];
 
 /** Photographs: taken in, points placed by hand, angles read from them with their errors. */
 export function Photographs() {
-  const { catalogue, cells, worked, readOnly, go } = useVisitState();
+  const { catalogue, readOnly } = useVisitFacts();
+  const cells = useCells();
+  const worked = useWorkup();
+  const { seek } = useNavigation();
   const shots = useShots();
   const [chosen, setChosen] = useState<string | null>(null);
   const [mark, setMark] = useState<string | null>(null);
@@ -42,7 +48,7 @@ export function Photographs() {
         <Notice className="mb-3">
           <p>No consent to photographs recorded, so none can be saved.</p>
           {!readOnly && (
-            <Button className="mt-1" onClick={() => go("ask", "Consent")}>
+            <Button className="mt-1" onClick={() => seek(fieldId("ask.consent.photographs"))}>
               Record the consent
             </Button>
           )}
@@ -126,6 +132,7 @@ export function Photographs() {
                   : "Tap that spot in the photo."}
               </p>
             )}
+            <AsBefore shot={now} before={shots[shots.indexOf(now) - 1]} />
             <Troubles
               of={asked.map(({ id, label }) => ({ path: `look.photo.${now.id}.${id}`, label }))}
             />
@@ -164,8 +171,36 @@ export function Photographs() {
   );
 }
 
+/** What stays where the camera stays: the thing of known length, and the plumb line. */
+const KEPT = ["known", "scale_a", "scale_b", "upright_a", "upright_b"] as const;
+
+/** Where the camera has not moved, scale and plumb line are those of the photograph before. */
+function AsBefore({ shot, before }: { shot: Shot; before: Shot | undefined }) {
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  if (readOnly || !before || before.width !== shot.width || before.height !== shot.height)
+    return null;
+  const typed = (id: string, what: string) => cells.get(`look.photo.${id}.${what}`)?.typed ?? "";
+  const kept = KEPT.filter((what) => typed(before.id, what) && !typed(shot.id, what));
+  if (!kept.some((what) => what !== "known")) return null;
+  return (
+    <Button
+      className="my-1 w-full text-sm"
+      onClick={() =>
+        queue.typeAll(
+          kept.map((what) => [`look.photo.${shot.id}.${what}`, typed(before.id, what)] as const),
+          unit,
+        )
+      }
+    >
+      Camera not moved: scale and plumb line as before
+    </Button>
+  );
+}
+
 function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
-  const { visit } = useVisitState();
+  const { visit } = useVisitFacts();
   const drop = useDropPhoto(visit.id);
   const [asking, setAsking] = useState(false);
   return (

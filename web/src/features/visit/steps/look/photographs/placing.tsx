@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
-import { useVisitState } from "../../../visit-context";
+import { useVisitFacts } from "../../../state/facts";
+import { useCells, useQueue } from "../../../state/recording";
 import { linesOf, type Point, pointsOf, type Shot } from "./points";
 
 type Mark = Schemas["Landmark"];
@@ -38,7 +39,9 @@ export function Placing({
   present: string | null;
   onChoose: (mark: string | null) => void;
 }) {
-  const { cells, queue, unit, readOnly } = useVisitState();
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
   const svg = useRef<SVGSVGElement>(null);
   const [moving, setMoving] = useState<{ id: string; at: Point } | null>(null);
   const [perPx, setPerPx] = useState(2);

@@ -1,6 +1,7 @@
 import type { Schemas } from "@/shared/api/client";
 import type { FieldState } from "../../../saving/change-queue";
-import { useVisitState } from "../../../visit-context";
+import { useVisitFacts } from "../../../state/facts";
+import { useCells } from "../../../state/recording";
 
 export type Point = { x: number; y: number };
 export type Points = Record<string, Point>;
@@ -15,7 +16,8 @@ export type Shot = {
 
 /** The photographs of the visit with what is said of them. */
 export function useShots(): Shot[] {
-  const { visit, cells } = useVisitState();
+  const { visit } = useVisitFacts();
+  const cells = useCells();
   const shots = visit.photos.map((photo): Shot => {
     const said = (what: string) => cells.get(`look.photo.${photo.id}.${what}`)?.typed ?? "";
     return {

@@ -1,6 +1,6 @@
 import type { Schemas } from "@/shared/api/client";
 import { Notice } from "@/shared/ui/notice";
-import { useVisitState } from "../../../visit-context";
+import { useWorkup } from "../../../state/workup";
 import type { Shot } from "./points";
 
 type Read = Schemas["PhotoView"];
@@ -14,7 +14,7 @@ function withError(one: Schemas["ReadingView"] | undefined): string {
 
 /** What is read from a photograph, with what a pixel and a slip of the camera would make. */
 export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Shot] }) {
-  const { worked } = useVisitState();
+  const worked = useWorkup();
   if (pair) {
     const [before, after] = pair.map((shot) => worked?.photos.find((one) => one.id === shot.id));
     return (

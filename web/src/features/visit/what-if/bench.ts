@@ -1,8 +1,17 @@
-import { useEffect, useState, useSyncExternalStore } from "react";
+import { createContext, useContext, useEffect, useState } from "react";
+import { useStore } from "zustand";
 import type { Schemas } from "@/shared/api/client";
-import { useVisitState } from "../visit-context";
 import { coreRunner } from "./core-runner";
 import { type Place, type WhatIfState, WhatIfStore } from "./what-if-store";
+
+export const BenchContext = createContext<WhatIfStore | null>(null);
+
+/** Where things are tried and not kept. */
+export function useBench(): WhatIfStore {
+  const bench = useContext(BenchContext);
+  if (!bench) throw new Error("outside a visit");
+  return bench;
+}
 
 /** The bench of the visit that is open; it draws nothing again by itself. */
 export function useWhatIfStore(place: Place): WhatIfStore {
@@ -17,8 +26,7 @@ export function useWhatIfStore(place: Place): WhatIfStore {
 
 /** What is being tried, as it changes. */
 export function useWhatIf(): WhatIfState {
-  const { bench } = useVisitState();
-  return useSyncExternalStore(bench.subscribe, bench.read);
+  return useStore(useBench().store);
 }
 
 /** The rows to show: what is tried where something is, else what is kept. */

@@ -1,0 +1,170 @@
+import { type FormEvent, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { useAddClient, useClientChanges } from "@/shared/api/queries";
+import { useNewId } from "@/shared/new-id";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
+
+export type Client = Schemas["ClientOut"];
+type Facts = { name: string; work: string; sex: string };
+
+/** What is kept of a client beside their visits. */
+function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts) => void }) {
+  return (
+    <>
+      <LabelledInput
+        label="Name"
+        required
+        maxLength={200}
+        dir="auto"
+        value={facts.name}
+        onChange={(event) => onChange({ ...facts, name: event.target.value })}
+      />
+      <LabelledInput
+        label="Job and workplace"
+        maxLength={200}
+        dir="auto"
+        help="No health information: this is shown in lists and may go to the workplace."
+        value={facts.work}
+        onChange={(event) => onChange({ ...facts, work: event.target.value })}
+      />
+      <div>
+        <p className="mb-1 font-semibold">Estimates as</p>
+        <Segments
+          label="Estimates as"
+          value={facts.sex}
+          onChange={(sex) => onChange({ ...facts, sex })}
+          choices={[
+            { value: "female", label: "Woman" },
+            { value: "male", label: "Man" },
+            { value: "mixed", label: "Mixed" },
+          ]}
+        />
+        <p className="mt-1 text-sm text-soft">
+          Used only to estimate dimensions you don't measure.
+        </p>
+      </div>
+    </>
+  );
+}
+
+const known = (sex: string) => (sex === "female" || sex === "male" ? sex : null);
+
+/** A client who has not been here before; the name that was looked for comes along. */
+export function NewClient({
+  name,
+  onDone,
+  onMade,
+}: {
+  name: string;
+  onDone: () => void;
+  onMade: (clientId: string) => Promise<void>;
+}) {
+  const add = useAddClient();
+  const [id] = useNewId();
+  const [facts, setFacts] = useState<Facts>({ name, work: "", sex: "" });
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    try {
+      const client = await add.mutateAsync({ id, ...facts, sex: known(facts.sex) });
+      await onMade(client.id);
+    } catch {
+      // said in the form, or over the list
+    }
+  };
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title="New client"
+      says="Saving also opens a new visit."
+    >
+      <form onSubmit={submit} className="space-y-4">
+        <FactFields facts={facts} onChange={setFacts} />
+        {add.isError && <Notice role="alert">{add.error.message}</Notice>}
+        <Button type="submit" look="next" disabled={add.isPending}>
+          {add.isPending ? "Saving …" : "Save and start visit"}
+        </Button>
+      </form>
+    </Modal>
+  );
+}
+
+/** Correct a client's facts. */
+export function EditClient({ client, onDone }: { client: Client; onDone: () => void }) {
+  const { change } = useClientChanges();
+  const { id, version } = client;
+  const [facts, setFacts] = useState<Facts>({
+    name: client.name,
+    work: client.work,
+    sex: client.sex ?? "mixed",
+  });
+  return (
+    <Modal open onOpenChange={(open) => !open && onDone()} title={`Edit ${client.name}`}>
+      <form
+        className="space-y-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          change.mutate({ id, version, ...facts, sex: known(facts.sex) }, { onSuccess: onDone });
+        }}
+      >
+        <FactFields facts={facts} onChange={setFacts} />
+        <p className="text-sm text-soft">Signed reports keep the name they were signed with.</p>
+        {change.error && <Notice role="alert">{change.error.message}</Notice>}
+        <Button type="submit" look="next" disabled={change.isPending}>
+          Save
+        </Button>
+      </form>
+    </Modal>
+  );
+}
+
+/** Erase a client with everything, which asks for the name. */
+export function EraseClient({
+  client,
+  onDone,
+  onErased,
+}: {
+  client: Client;
+  onDone: () => void;
+  onErased: () => void;
+}) {
+  const { erase } = useClientChanges();
+  const [typed, setTyped] = useState("");
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={`Delete ${client.name}?`}
+      says={`Everything kept about ${client.name} is erased for good: visits, measurements, photographs and signed reports. Local rules may ask you to keep records; nobody can bring this back.`}
+    >
+      <form
+        className="space-y-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          erase.mutate(client.id, { onSuccess: onErased });
+        }}
+      >
+        <LabelledInput
+          label="Type the name to erase it"
+          value={typed}
+          autoComplete="off"
+          dir="auto"
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        {erase.error && <Notice role="alert">{erase.error.message}</Notice>}
+        <div className="flex flex-wrap gap-2">
+          <Button look="next" onClick={onDone}>
+            Keep the client
+          </Button>
+          <Button type="submit" disabled={typed.trim() !== client.name.trim() || erase.isPending}>
+            Delete everything
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}

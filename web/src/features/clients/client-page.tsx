@@ -1,0 +1,118 @@
+import { Link, useNavigate, useParams } from "@tanstack/react-router";
+import { useState } from "react";
+import { useMe } from "@/shared/api/account";
+import { useClients, useVisits } from "@/shared/api/queries";
+import { longDate } from "@/shared/dates";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
+import { Skeleton } from "@/shared/ui/skeleton";
+import { VisitRow } from "../today/visit-row";
+import { whenDue } from "../today/visits";
+import { EditClient, EraseClient } from "./client-forms";
+import { useBeginVisit } from "./use-begin-visit";
+
+const ESTIMATED: Record<string, string> = { female: "a woman", male: "a man" };
+
+/** One client: who they are, their visits, what is due, and what can be done. */
+export function ClientPage() {
+  const { clientId } = useParams({ from: "/shell/clients/$clientId" });
+  const clients = useClients();
+  const visits = useVisits();
+  const navigate = useNavigate();
+  const { begin, error, busy } = useBeginVisit();
+  const writes = useMe().data?.role !== "reader";
+  const [doing, setDoing] = useState<"edit" | "erase" | null>(null);
+  const client = clients.data?.find((one) => one.id === clientId);
+  if (clients.isPending || visits.isPending)
+    return <Skeleton lines={8} label="Opening the client" />;
+  if (!client)
+    return (
+      <>
+        <PageHead title="No such client" says="They may have been deleted." />
+        <Link to="/clients" className="underline">
+          All clients
+        </Link>
+      </>
+    );
+  const mine = (visits.data ?? []).filter((line) => line.client_id === clientId);
+  const open = mine.find((line) => line.state !== "signed");
+  const due = mine.find((line) => line.follow_up && line.state === "signed");
+  return (
+    <>
+      <p className="mb-2">
+        <Link to="/clients" className="text-sm text-soft hover:underline">
+          ‹ Clients
+        </Link>
+      </p>
+      <PageHead title={client.name} says={client.work || "Job not recorded"}>
+        {writes && (
+          <>
+            <Button look="quiet" onClick={() => setDoing("edit")}>
+              Edit
+            </Button>
+            <Button look="quiet" onClick={() => setDoing("erase")}>
+              Delete …
+            </Button>
+            <Button
+              look={open ? "plain" : "next"}
+              disabled={busy}
+              onClick={() => void begin(client.id).catch(() => undefined)}
+            >
+              New visit
+            </Button>
+          </>
+        )}
+      </PageHead>
+      {error && (
+        <Notice role="alert" className="mb-4">
+          {error.message}
+        </Notice>
+      )}
+      <dl className="mb-6 flex flex-wrap gap-x-10 gap-y-2">
+        <Fact name="Visits">{`${mine.length}`}</Fact>
+        <Fact name="First seen">
+          {mine.length ? longDate(mine.at(-1)?.started_on ?? "") : "not yet"}
+        </Fact>
+        <Fact name="Follow-up">
+          {due?.follow_up ? `${longDate(due.follow_up)}, ${whenDue(due)}` : "none set"}
+        </Fact>
+        <Fact name="Unmeasured dimensions are estimated as for">
+          {ESTIMATED[client.sex ?? ""] ?? "a mixed group"}
+        </Fact>
+      </dl>
+      <section aria-label="Visits">
+        <h2 className="mb-1 text-lg">Visits</h2>
+        {mine.length === 0 && (
+          <p className="text-soft">
+            No visit yet. A new one begins with what is known; nothing has to be filled in first.
+          </p>
+        )}
+        <ul className="border-b border-hair">
+          {mine.map((line) => (
+            <VisitRow key={line.id} line={line} due={line === due} />
+          ))}
+        </ul>
+      </section>
+      {doing === "edit" && (
+        <EditClient key={client.version} client={client} onDone={() => setDoing(null)} />
+      )}
+      {doing === "erase" && (
+        <EraseClient
+          client={client}
+          onDone={() => setDoing(null)}
+          onErased={() => void navigate({ to: "/clients" })}
+        />
+      )}
+    </>
+  );
+}
+
+function Fact({ name, children }: { name: string; children: string }) {
+  return (
+    <div>
+      <dt className="text-sm text-soft">{name}</dt>
+      <dd className="figures">{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,22 @@
+import { useNavigate } from "@tanstack/react-router";
+import { useCallback, useRef } from "react";
+import { useVisitChanges } from "@/shared/api/queries";
+
+/** Start a visit and open it: one new visit a client until it has begun, however often it is pressed. */
+export function useBeginVisit() {
+  const { start } = useVisitChanges();
+  const navigate = useNavigate();
+  const ids = useRef(new Map<string, string>());
+  const { mutateAsync } = start;
+  const begin = useCallback(
+    async (clientId: string) => {
+      const id = ids.current.get(clientId) ?? crypto.randomUUID();
+      ids.current.set(clientId, id);
+      const visit = await mutateAsync({ id, client_id: clientId });
+      ids.current.delete(clientId);
+      await navigate({ to: "/visits/$visitId/$step", params: { visitId: visit.id, step: "ask" } });
+    },
+    [mutateAsync, navigate],
+  );
+  return { begin, error: start.error, busy: start.isPending };
+}

@@ -1,0 +1,97 @@
+import { Link } from "@tanstack/react-router";
+import { useMe } from "@/shared/api/account";
+import { useVisitChanges } from "@/shared/api/queries";
+import { shortDate } from "@/shared/dates";
+import { STEP_NAMES } from "@/shared/steps";
+import { cn } from "@/shared/ui/cn";
+import { saidWithUndo } from "@/shared/ui/undo";
+import { StepCord } from "./step-cord";
+import { type Line, STATE_WORDS, whenDue } from "./visits";
+
+/** One visit of a list: whose, what it waits for, and how far it is; the whole row opens it. */
+export function VisitRow({ line, due = false }: { line: Line; due?: boolean }) {
+  const me = useMe().data;
+  const mayOpen = me?.role !== "reader" || me.sees_health;
+  const signed = line.state === "signed" || line.state === "changed";
+  const step = signed ? "report" : (line.step ?? "ask");
+  const name = <span className="font-semibold">{line.client}</span>;
+  return (
+    <li className="relative grid gap-x-5 gap-y-1 border-t border-hair px-2 py-2.5 hover:bg-paper desk:min-h-14 desk:grid-cols-[minmax(0,38%)_72px_130px_100px_minmax(0,1fr)] desk:items-center">
+      <div className="min-w-0">
+        {mayOpen ? (
+          <Link
+            to="/visits/$visitId/$step"
+            params={{ visitId: line.id, step }}
+            className="after:absolute after:inset-0"
+            dir="auto"
+          >
+            {name}
+          </Link>
+        ) : (
+          name
+        )}
+        <p className="truncate text-sm text-soft" dir="auto">
+          {line.work}
+        </p>
+      </div>
+      <p className="figures text-sm desk:text-base">
+        <span className="sr-only">Visit of </span>
+        {shortDate(line.started_on)}
+        <span className="text-soft desk:hidden"> · {line.practitioner}</span>
+      </p>
+      <p className="hidden truncate text-sm text-soft desk:block">{line.practitioner}</p>
+      <StepCord step={line.step} signed={signed} />
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm desk:justify-end">
+        {line.sign && (
+          <span className="border-4 border-double border-ink bg-deep px-2 py-0.5 font-semibold whitespace-nowrap">
+            {line.sign}
+          </span>
+        )}
+        <RowActs line={line} mayOpen={mayOpen} />
+        <span className={cn("whitespace-nowrap", due && "font-semibold")}>
+          {due ? whenDue(line) : STATE_WORDS[line.state]}
+          {line.state === "draft" && line.step && (
+            <span className="text-soft"> at {STEP_NAMES[line.step]}</span>
+          )}
+        </span>
+      </div>
+    </li>
+  );
+}
+
+/** What can be done with a line without opening it. */
+function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
+  const me = useMe().data;
+  const { start, drop } = useVisitChanges();
+  const remove = () =>
+    drop.mutate(line.id, {
+      onSuccess: () =>
+        saidWithUndo(`The empty visit of ${line.client} is deleted.`, () =>
+          start.mutateAsync({ id: line.id, client_id: line.client_id }),
+        ),
+    });
+  if (line.state === "new" && me?.role !== "reader")
+    return (
+      <button
+        type="button"
+        aria-label={`Delete the empty visit of ${line.client}`}
+        disabled={drop.isPending}
+        className="relative z-10 min-h-11 px-1 underline"
+        onClick={remove}
+      >
+        Delete
+      </button>
+    );
+  if (!mayOpen && line.shared_report)
+    return (
+      <a
+        href={`/api/reports/${line.shared_report}.pdf?copy=workplace`}
+        target="_blank"
+        rel="noreferrer"
+        className="relative z-10 inline-flex min-h-11 items-center underline"
+      >
+        Workplace's copy (PDF)
+      </a>
+    );
+  return null;
+}

@@ -1,0 +1,147 @@
+import { CalendarDays } from "lucide-react";
+import { Popover } from "radix-ui";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import { dayOf, writtenDate } from "@/shared/dates";
+import { dayTyped } from "@/shared/typed-date";
+import { Button } from "@/shared/ui/button";
+import { cn } from "@/shared/ui/cn";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitFacts } from "./state/facts";
+import { useCell, useQueue } from "./state/recording";
+
+const Calendar = lazy(() => import("@/shared/ui/calendar"));
+
+/** How far ahead follow-ups are usually set. */
+const AHEAD = [
+  { words: "2 weeks", typed: "2 weeks" },
+  { words: "4 weeks", typed: "4 weeks" },
+  { words: "3 months", typed: "3 months" },
+] as const;
+
+const WITH_YEAR = /\b\d{4}\b/;
+const RESTED_MS = 700;
+
+/** A day: written in words or numbers, counted from today, or chosen in a calendar. Saved when it is whole. */
+export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead: boolean }) {
+  const { unit, readOnly, visit } = useVisitFacts();
+  const queue = useQueue();
+  const cell = useCell(path);
+  const [draft, setDraft] = useState<string | null>(null);
+  const [early, setEarly] = useState<string | null>(null);
+  const [open, setOpen] = useState(false);
+  const held = cell?.typed ?? "";
+  const today = dayOf(new Date());
+  const day = draft === null ? held : dayTyped(draft, today);
+  const unread = draft !== null && draft.trim() !== "" && day === null;
+  const put = (day: string) => {
+    setDraft(null);
+    setEarly(null);
+    if (day !== held) queue.type(path, day, unit);
+  };
+  /** A day before the visit is asked about, where it lies ahead by its nature. */
+  const choose = (day: string) => {
+    if (ahead && day && day < visit.started_on) setEarly(day);
+    else put(day);
+  };
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const leave = () => {
+    clearTimeout(pause.current);
+    if (draft === null) return;
+    if (draft.trim() === "") put("");
+    else if (day) choose(day);
+  };
+  const latest = useRef(leave);
+  useEffect(() => {
+    latest.current = leave;
+  });
+  useEffect(() => queue.onFlush(() => latest.current()), [queue]);
+  // a day with its year is whole: it is saved once the hand rests, without leaving the field
+  const complete = draft !== null && day !== null && WITH_YEAR.test(draft);
+  useEffect(() => {
+    if (!complete) return;
+    pause.current = setTimeout(() => latest.current(), RESTED_MS);
+    return () => clearTimeout(pause.current);
+  }, [complete]);
+  return (
+    <div>
+      <span className="relative inline-flex w-full max-w-56">
+        <input
+          id={id}
+          type="text"
+          autoComplete="off"
+          readOnly={readOnly}
+          aria-invalid={unread || undefined}
+          aria-describedby={unread ? `${id}-unread` : undefined}
+          value={draft ?? (held ? writtenDate(held) : "")}
+          placeholder="15 Dec, or +4 weeks"
+          onChange={(event) => setDraft(event.target.value)}
+          onBlur={leave}
+          onKeyDown={(event) => event.key === "Enter" && leave()}
+          className={cn(
+            "figures min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground pr-12 pl-3 text-lg placeholder:text-base placeholder:text-soft",
+            unread && "border-2 border-ink",
+          )}
+        />
+        {!readOnly && (
+          <Popover.Root open={open} onOpenChange={setOpen}>
+            <Popover.Trigger
+              aria-label="Choose in a calendar"
+              className="absolute top-0 right-0 grid size-11 place-items-center"
+            >
+              <CalendarDays size={18} aria-hidden="true" />
+            </Popover.Trigger>
+            <Popover.Portal>
+              <Popover.Content
+                align="end"
+                sideOffset={4}
+                collisionPadding={8}
+                className="z-50 border border-ink bg-ground p-3"
+              >
+                <Suspense fallback={<p className="p-4 text-soft">Opening the calendar …</p>}>
+                  <Calendar
+                    day={held}
+                    today={today}
+                    from={ahead ? visit.started_on : null}
+                    onChoose={(day) => {
+                      choose(day);
+                      setOpen(false);
+                    }}
+                  />
+                </Suspense>
+              </Popover.Content>
+            </Popover.Portal>
+          </Popover.Root>
+        )}
+      </span>
+      {unread && (
+        <Notice id={`${id}-unread`} role="alert" className="mt-1 text-sm">
+          “{draft}” is not a day. Write it as 15 Dec, 15/12/2026 or +4 weeks. Not saved yet.
+        </Notice>
+      )}
+      {early && (
+        <Notice role="alert" className="mt-1 text-sm">
+          <p>
+            {writtenDate(early)} is before this visit, on {writtenDate(visit.started_on)}.
+          </p>
+          <div className="mt-1 flex gap-2">
+            <Button onClick={() => setEarly(null)}>Leave it out</Button>
+            <Button onClick={() => put(early)}>Keep it</Button>
+          </div>
+        </Notice>
+      )}
+      {ahead && !readOnly && (
+        <div className="mt-1.5 flex flex-wrap gap-1.5">
+          {AHEAD.map(({ words, typed }) => (
+            <Button
+              key={words}
+              className="px-3 text-sm"
+              onClick={() => put(dayTyped(typed, today) ?? "")}
+            >
+              In {words}
+            </Button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}

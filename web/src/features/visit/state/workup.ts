@@ -1,0 +1,20 @@
+import { createContext, useContext } from "react";
+import type { Schemas } from "@/shared/api/client";
+
+export type Workup = Schemas["VisitWorkup"];
+
+/** What the visit comes to: rows, findings, plans; undefined until it is worked out. */
+export const WorkupContext = createContext<Workup | undefined>(undefined);
+
+export function useWorkup(): Workup | undefined {
+  return useContext(WorkupContext);
+}
+
+/** The row of the workup for a posture and key. */
+export function rowOf(
+  worked: Workup | undefined,
+  posture: string,
+  key: string,
+): Schemas["RowView"] | undefined {
+  return worked?.rows.find((row) => row.posture === posture && row.key === key);
+}

@@ -1,0 +1,28 @@
+import { type ReactNode, useEffect, useRef } from "react";
+import { arriveAt, useTitle } from "../title";
+
+/** The head of a page outside a visit: its heading, what it is for, what can be done here. */
+export function PageHead({
+  title,
+  says,
+  children,
+}: {
+  title: string;
+  says?: ReactNode;
+  children?: ReactNode;
+}) {
+  const heading = useRef<HTMLHeadingElement>(null);
+  useTitle(title);
+  useEffect(() => arriveAt(null, heading.current), []);
+  return (
+    <header className="mb-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+      <div className="min-w-0">
+        <h1 ref={heading} tabIndex={-1} className="text-2xl outline-none">
+          {title}
+        </h1>
+        {says && <p className="mt-1 max-w-prose text-soft">{says}</p>}
+      </div>
+      {children && <div className="flex flex-wrap items-center gap-2">{children}</div>}
+    </header>
+  );
+}

@@ -1,0 +1,86 @@
+import { Tabs } from "radix-ui";
+import type { ReactNode } from "react";
+import { usePhone } from "../use-media";
+import { cn } from "./cn";
+
+export type Part = {
+  id: string;
+  name: string;
+  /** Whether something it needs is open; not said where it needs nothing. */
+  open?: boolean;
+  /** A number beside its name. */
+  says?: string;
+};
+
+/** The parts of a step, one at a time: a dot says whether a part has what it needs. */
+export function PartTabs({
+  label,
+  parts,
+  present,
+  onChoose,
+  aside = false,
+  children,
+}: {
+  label: string;
+  parts: readonly Part[];
+  present: string;
+  onChoose: (id: string) => void;
+  /** Beside what they open, where the window is wide enough for it. */
+  aside?: boolean;
+  children: ReactNode;
+}) {
+  const phone = usePhone();
+  return (
+    <Tabs.Root
+      value={present}
+      onValueChange={onChoose}
+      orientation={aside && !phone ? "vertical" : "horizontal"}
+      className={cn(
+        "flex flex-1 flex-col",
+        aside && "desk:grid desk:grid-cols-[180px_minmax(0,1fr)] desk:gap-x-8",
+      )}
+    >
+      <Tabs.List
+        aria-label={label}
+        className={cn(
+          "scroll-fade mb-4 flex shrink-0 gap-x-1.5 overflow-x-auto border-b border-hair",
+          aside &&
+            "desk:sticky desk:top-0 desk:flex-col desk:self-start desk:overflow-visible desk:border-b-0",
+        )}
+      >
+        {parts.map(({ id, name, open, says }) => (
+          <Tabs.Trigger
+            key={id}
+            value={id}
+            data-part-tab={id}
+            className={cn(
+              "flex min-h-11 min-w-11 shrink-0 items-center gap-1.5 border-b-2 border-transparent text-sm whitespace-nowrap text-soft data-[state=active]:border-ink data-[state=active]:font-semibold data-[state=active]:text-ink",
+              aside &&
+                "desk:w-full desk:border-b-0 desk:border-l-2 desk:border-l-hair desk:px-3 desk:text-left desk:text-base desk:hover:bg-deep desk:data-[state=active]:border-l-ink desk:data-[state=active]:bg-deep",
+            )}
+          >
+            <span className={aside ? "desk:flex-1" : ""}>{name}</span>
+            {says && <span className="figures">{says}</span>}
+            {open !== undefined && (
+              <>
+                <span
+                  aria-hidden="true"
+                  className={cn("dot size-1.5 rounded-full border border-ink", !open && "bg-ink")}
+                />
+                <span className="sr-only">{open ? ", open" : ", has what it needs"}</span>
+              </>
+            )}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      <Tabs.Content
+        key={present}
+        value={present}
+        className="flex min-w-0 flex-1 flex-col outline-none"
+        tabIndex={-1}
+      >
+        {children}
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}
