@@ -115,7 +115,10 @@ def measure(page: Page) -> None:
     for label, (first, second) in READINGS.items():
         expect(page.get_by_role("heading", name=label, exact=True)).to_be_visible()
         page.get_by_label("First reading").fill(first)
+        once = page.get_by_text("if in doubt").is_visible()  # a second reading narrows no height
         page.keyboard.press("Enter")
+        if once:
+            continue
         expect(page.get_by_label("Second reading")).to_be_focused()
         page.get_by_label("Second reading").fill(second)
         page.keyboard.press("Enter")
@@ -161,9 +164,9 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     expect(desk.get_by_text("42.3 = 41.3 popliteal height + 2.5 shoe − 1.5 relief")).to_be_visible()
 
     desk.get_by_role("button", name="Continue to Set").click()
-    while desk.get_by_role("button", name="Set to target").is_visible():
-        desk.get_by_role("button", name="Set to target").click()
-        expect(desk.get_by_role("button", name="Set to target")).to_be_hidden()
+    while desk.get_by_role("button", name="Set to target", exact=True).is_visible():
+        desk.get_by_role("button", name="Set to target", exact=True).click()
+        expect(desk.get_by_role("button", name="Set to target", exact=True)).to_be_hidden()
         desk.locator("[data-next]").click()
         desk.wait_for_timeout(60)
     kept(desk)

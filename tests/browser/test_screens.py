@@ -72,7 +72,7 @@ def test_by_key_alone(desk: Page, program):
     seat = desk.get_by_role("textbox", name="Seat height, client seated")
     expect(seat).to_be_focused()
     seat.press("Enter")
-    expect(desk.get_by_role("textbox", name="Seat depth")).to_be_focused()
+    expect(desk.get_by_role("textbox", name="Surface", exact=True)).to_be_focused()
     desk.evaluate("() => document.activeElement.blur()")
     desk.keyboard.press("4")
     expect(desk.get_by_role("button", name=re.compile(r"Seat .*46.0\scm"))).to_be_visible()

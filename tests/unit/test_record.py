@@ -107,12 +107,12 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
         "report": False,
     }
     assert beads["set"].next == "Surface"
-    del entries["measure.stature.second"]
+    del entries["measure.popliteal_height.second"]
     assert (
         progress(Record(entries), result, order, listed=dimensions_needed(case), signed=False)[
             "measure"
         ].next
-        == "Stature"
+        == "Popliteal height"
     )
 
 

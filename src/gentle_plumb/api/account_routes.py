@@ -14,6 +14,7 @@ from sqlalchemy import text
 
 from ..core.errors import UnknownName
 from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
+from ..services.errors import NotSignedIn
 from . import schemas as s
 from .auth import COOKIE, KNOWN_COOKIE, Signed, With, check_origin
 from .problems import PROBLEMS, Problem
@@ -95,6 +96,16 @@ def sign_out(request: Request, response: Response, services: With, who: Signed) 
     services.accounts.sign_out(who.session)
     secure = secure_cookie(request, services.secure_cookie)
     response.delete_cookie(COOKIE, path="/", httponly=True, secure=secure, samesite="strict")
+
+
+@account_router.get("/session")
+def session(request: Request, services: With) -> s.Me | None:
+    """Who is signed in here, with the CSRF token; nothing where nobody is."""
+    try:
+        held, member, practice = services.accounts.who(request.cookies.get(COOKIE))
+    except NotSignedIn:
+        return None
+    return s.Me.of(held, member, practice)
 
 
 @account_router.get("/me")

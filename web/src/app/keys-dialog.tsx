@@ -1,7 +1,10 @@
 import { Tabs } from "radix-ui";
+import { useFields } from "@/shared/api/queries";
 import { changeSettings, useSettings } from "@/shared/settings";
 import { CheckBox } from "@/shared/ui/check-box";
 import { Modal } from "@/shared/ui/modal";
+import { Marks } from "../drawing/marks";
+import { LEGEND, LEGEND_SIZE, SIGNS } from "./legend";
 
 const KEYS: [string, string][] = [
   ["t", "Today"],
@@ -34,29 +37,6 @@ const KEYS: [string, string][] = [
   ["0 … 9, +", "Body map: intensity of discomfort"],
   ["z", "Take the last change back"],
   ["?", "Show this help"],
-];
-
-const MARKS: [string, string][] = [
-  ["Thin flag", "Target. The figure beside it is the change needed"],
-  ["Bold flag", "Found outside its target range"],
-  ["Shaded flag with a bar", "the equipment ends before the target; the panel says where"],
-  ["Dashed flag, ~", "Based on an estimated body dimension, not a measured one"],
-  [
-    "Long-dashed blue flag",
-    "your own number in place of the computed one; the panel has the reason",
-  ],
-  ["Thick tick on the staff", "as found; the bracket leads to the target"],
-  ["Hatched wedge", "a joint outside its band, as wide as the excess"],
-  ["Filled field on the figure", "a habit that was seen; tap again to take it back"],
-  ["One, two, three strokes", "Slight, marked, severe: how far out of range × hours a day"],
-  [
-    "Hatched region of the body",
-    "Discomfort: the denser the hatching and the higher the number, the worse it is",
-  ],
-  ["Blue wedge at a flag's base", "Uncertainty of the target: the wedge spans its ± on the staff"],
-  ["↶, ⌂ behind a value", "carried over from an earlier visit; self-measured"],
-  ["~ before a value", "estimated, not measured"],
-  ["Faint dashed figure", "Not enough measured yet: drawn as an average adult"],
 ];
 
 /** Keys and the legend of the drawing, one key away. */
@@ -96,26 +76,42 @@ export function Keys({
           >
             Single keys work where no field has the focus
           </CheckBox>
-          <Table rows={KEYS} wide={false} />
+          <Table rows={KEYS} />
         </Tabs.Content>
         <Tabs.Content value="marks" tabIndex={-1}>
-          <Table rows={MARKS} wide />
+          <Legend />
         </Tabs.Content>
       </Tabs.Root>
     </Modal>
   );
 }
 
-function Table({ rows, wide }: { rows: [string, string][]; wide: boolean }) {
+function Legend() {
+  const inks = useFields().data?.inks;
+  return (
+    <>
+      <ul className="text-sm">
+        {LEGEND.map(({ words, marks }) => (
+          <li key={words} className="flex items-center gap-4 border-b border-hair py-1.5">
+            <span className="w-12 shrink-0">
+              {inks && <Marks marks={marks} inks={inks} {...LEGEND_SIZE} />}
+            </span>
+            {words}
+          </li>
+        ))}
+      </ul>
+      <Table rows={SIGNS} />
+    </>
+  );
+}
+
+function Table({ rows }: { rows: readonly (readonly [string, string])[] }) {
   return (
     <table className="w-full text-sm">
       <tbody>
         {rows.map(([name, words]) => (
-          <tr key={name} className="border-t border-hair align-top">
-            <th
-              scope="row"
-              className={`py-1.5 pr-3 text-left font-semibold ${wide ? "w-44" : "figures w-24"}`}
-            >
+          <tr key={name} className="border-b border-hair align-top">
+            <th scope="row" className="figures w-24 py-1.5 pr-3 text-left font-semibold">
               {name}
             </th>
             <td className="py-1.5">{words}</td>

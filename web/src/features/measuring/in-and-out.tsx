@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Refused, type Schemas } from "@/shared/api/client";
 import { useImport, useLook } from "@/shared/api/measuring";
 import { Button } from "@/shared/ui/button";
+import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
 import { Troubles } from "./troubles";
 
@@ -15,7 +16,7 @@ const FORMATS = [
 /** Measurements out as a file, and in from one: looked at first, then written whole or not at all. */
 export function InAndOut({ mayWrite }: { mayWrite: boolean }) {
   return (
-    <div className="grid grid-cols-[260px_1fr] gap-10">
+    <div className="grid gap-10 desk:grid-cols-[280px_minmax(0,1fr)]">
       <section aria-label="Out">
         <h2 className="mb-2 text-lg">Out</h2>
         <p className="mb-3 text-sm text-soft">
@@ -25,13 +26,13 @@ export function InAndOut({ mayWrite }: { mayWrite: boolean }) {
         <ul className="space-y-2">
           {FORMATS.map((format) => (
             <li key={format.id}>
-              <a
-                className="inline-flex min-h-11 w-full items-center rounded-[3px] border border-ink/70 px-4 hover:bg-deep"
+              <Download
                 href={`/api/exchange?format=${format.id}`}
-                download={format.file}
+                file={format.file}
+                className="w-full"
               >
                 {format.label}
-              </a>
+              </Download>
             </li>
           ))}
         </ul>

@@ -9,9 +9,8 @@ function forgetAllBut(queries: QueryClient, me: Schemas["Me"] | null): void {
 }
 
 async function whoAmI(): Promise<Schemas["Me"] | null> {
-  const answer = await api.GET("/api/me");
-  if (answer.response.status === 401) return null;
-  const me = unwrap(answer);
+  const me = unwrap(await api.GET("/api/session"));
+  if (!me) return null;
   setCsrf(me.csrf);
   setTimeZone(me.time_zone);
   return me;

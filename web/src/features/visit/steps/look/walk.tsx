@@ -96,7 +96,7 @@ export function Walk() {
   );
 }
 
-/** On to what the targets still need; from anything else to what stands after it. */
+/** On to what the targets still need, then through it again; from anything else to what stands after it. */
 export function nextOf(
   list: readonly Field[],
   now: Field | undefined,
@@ -106,7 +106,8 @@ export function nextOf(
   const after = list.slice(list.indexOf(now) + 1);
   if (!now.needed) return after.find((field) => !field.needed);
   const open = (field: Field) => field.needed && !typed(field);
-  return after.find(open) ?? list.find((field) => field !== now && open(field));
+  const other = after.find(open) ?? list.find((field) => field !== now && open(field));
+  return other ?? after.find((field) => field.needed); // all is there: one goes through it again
 }
 
 function groupsOf(list: readonly Field[]): [string, Field[]][] {

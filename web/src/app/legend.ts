@@ -1,0 +1,94 @@
+import type { Schemas } from "@/shared/api/client";
+
+type Mark = Schemas["Mark"];
+
+/** A mark of the drawing, as small as a word. */
+function path(role: string, d: string): Mark {
+  return {
+    kind: "path",
+    role,
+    d,
+    x: 0,
+    y: 0,
+    size: 0,
+    text: "",
+    anchor: "start",
+    part: "",
+    posture: "",
+  };
+}
+
+function word(role: string, text: string, x: number, y: number): Mark {
+  return { ...path(role, ""), kind: "text", text, x, y };
+}
+
+const PENNANT = "M3 4L36 4L43 13L36 22L3 22Z";
+const flag = (state: string, text = "46.0"): Mark[] => [
+  path(`flag-${state}`, PENNANT),
+  word("flag-value", text, 8, 18),
+];
+
+export const LEGEND_SIZE = { width: 48, height: 26 };
+
+/** What each mark of the drawing means, with the mark itself, from the drawing's own inks. */
+export const LEGEND: readonly { words: string; marks: readonly Mark[] }[] = [
+  { words: "A height as it is to be: nothing has to change.", marks: flag("on") },
+  {
+    words: "A height that has to change: the arrow says which way, and by how much.",
+    marks: flag("off"),
+  },
+  {
+    words: "The equipment ends before the target; the panel says where.",
+    marks: [...flag("limit"), path("stop-bar", "M6 4L6 22")],
+  },
+  {
+    words: "Rests on an estimated body dimension, not on a measured one.",
+    marks: flag("estimated", "~46"),
+  },
+  {
+    words: "Your own value in place of the computed one; the panel has the reason.",
+    marks: flag("overruled"),
+  },
+  {
+    words: "The tick is the height as found; the bracket leads from it to the target.",
+    marks: [
+      path("staff", "M14 2L14 24L34 24L34 2Z"),
+      path("found-tick", "M10 20L22 20"),
+      path("bracket", "M14 20L20 20L20 7L14 7"),
+    ],
+  },
+  {
+    words: "How sure a target is: the blue wedge spans its ± on the staff.",
+    marks: [path("spread-wedge", "M4 13L36 5h5v16h-5Z")],
+  },
+  {
+    words: "A joint outside its band: the hatched wedge is as wide as the excess.",
+    marks: [path("wedge", "M6 22L40 22L36 6Z"), path("dial-band", "M40 22A34 34 0 0 0 36 6")],
+  },
+  {
+    words: "Pieces, or a piece and the body, stand in each other.",
+    marks: [path("clash", "M8 5L40 5L40 21L8 21Z")],
+  },
+  {
+    words: "Stacked or laid there for this client.",
+    marks: [path("stack", "M8 15L40 15L40 22L8 22Z"), path("stack", "M10 8L38 8L38 15L10 15Z")],
+  },
+  { words: "A cushion, an insert or a roll.", marks: [path("cushion", "M8 9L40 9L40 20L8 20Z")] },
+  {
+    words: "Not recorded: drawn as an average, or as the body would like it.",
+    marks: [path("piece-faint", "M8 6L40 6L40 20L8 20Z")],
+  },
+  {
+    words: "A habit that was seen; tap it again to take it back.",
+    marks: [path("habit-on", "M4 5L44 5L44 21L4 21Z")],
+  },
+];
+
+/** Signs beside words and numbers. */
+export const SIGNS: readonly [sign: string, words: string][] = [
+  ["~", "Estimated, not measured"],
+  ["↶", "Carried over from an earlier visit"],
+  ["⌂", "Measured by the client"],
+  ["*", "Set to the target, not re-measured"],
+  ["▂ ▂▂ ▂▂▂", "Slight, moderate, severe: how far out of range, times hours a day"],
+];

@@ -1,0 +1,72 @@
+import { Download as Arrow } from "lucide-react";
+import { type ReactNode, useState } from "react";
+import { toast } from "sonner";
+import { Button } from "./button";
+
+/** How much of a file has come, per cent; null where nobody said how long it is. */
+async function read(answer: Response, tell: (share: number | null) => void): Promise<Blob> {
+  const whole = Number(answer.headers.get("Content-Length")) || 0;
+  const parts: BlobPart[] = [];
+  let come = 0;
+  const stream = answer.body?.getReader();
+  while (stream) {
+    const { done, value } = await stream.read();
+    if (done) break;
+    parts.push(value);
+    come += value.length;
+    tell(whole ? Math.min(99, Math.floor((100 * come) / whole)) : null);
+  }
+  return new Blob(parts, { type: answer.headers.get("Content-Type") ?? "" });
+}
+
+/** Fetches a file and saves it: what comes is told, and what fails is said here and can be tried again. */
+export function Download({
+  href,
+  file,
+  className,
+  children,
+}: {
+  href: string;
+  file: string;
+  className?: string;
+  children: ReactNode;
+}) {
+  const [coming, setComing] = useState<number | null | undefined>(undefined);
+  const fetchIt = async () => {
+    setComing(null);
+    try {
+      const answer = await fetch(href, { credentials: "same-origin" });
+      if (!answer.ok) {
+        const problem = (await answer.json().catch(() => null)) as { detail?: string } | null;
+        throw new Error(problem?.detail ?? `The server answered ${answer.status}.`);
+      }
+      const address = URL.createObjectURL(await read(answer, setComing));
+      const link = document.createElement("a");
+      link.href = address;
+      link.download = file;
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(address), 10_000);
+    } catch (error) {
+      toast(`Not downloaded: ${error instanceof Error ? error.message : String(error)}`);
+    } finally {
+      setComing(undefined);
+    }
+  };
+  const busy = coming !== undefined;
+  return (
+    <Button
+      {...(className ? { className } : {})}
+      disabled={busy}
+      aria-busy={busy}
+      onClick={() => void fetchIt()}
+    >
+      <Arrow size={16} aria-hidden="true" />
+      <span className="flex-1 text-left">{children}</span>
+      {busy && (
+        <span role="status" className="figures text-sm text-soft">
+          {coming === null || coming === undefined ? "Preparing …" : `${coming}%`}
+        </span>
+      )}
+    </Button>
+  );
+}
