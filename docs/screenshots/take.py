@@ -54,7 +54,7 @@ def sign_in(page: Page) -> dict[str, str]:
     page.wait_for_timeout(500)
     page.get_by_role("button", name="Owner").click()
     page.get_by_role("button", name="Sign in").click()
-    page.get_by_role("heading", name="Today").wait_for()
+    page.get_by_role("heading", name="Today", exact=True).wait_for()
     lines = page.request.get(f"{ADDRESS}/api/visits").json()
     return {line["client"].split()[0]: line["id"] for line in reversed(lines)}
 

@@ -3,9 +3,10 @@
 import re
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Locator, Page, expect
 
 from browser.conftest import kept
+from browser.hands import FingerHand, KeyHand, MouseHand
 from plumb_demo.people import DEMO_MEMBERS
 
 pytestmark = pytest.mark.browser
@@ -18,6 +19,7 @@ COUNT = """
       sessionStorage[kind] = Number(sessionStorage[kind] || 0) + 1;
     }, true);
 """
+SIDEWAYS = "document.documentElement.scrollWidth - document.documentElement.clientWidth"
 READINGS = {
     "Popliteal height": ("41", "41.2"),
     "Thigh clearance": ("15", "15.2"),
@@ -43,104 +45,139 @@ READINGS = {
 }
 
 
-def press(page: Page, name: str, role: str = "button", **more) -> None:
-    page.get_by_role(role, name=name, **more).first.click()
+def button(hand: MouseHand, name: str | re.Pattern[str], role: str = "button", **more) -> Locator:
+    return hand.page.get_by_role(role, name=name, **more).first
 
 
-def next_part(page: Page) -> None:
-    page.locator("[data-next]").click()
+def next_part(hand: MouseHand) -> None:
+    hand.press(hand.page.locator("[data-next]"))
 
 
-def sign_in_and_begin(page: Page) -> None:
-    page.get_by_label("Address").click()
-    page.keyboard.type(DEMO_MEMBERS[0].email)
-    page.keyboard.press("Tab")
-    page.keyboard.type(DEMO_MEMBERS[0].password)
-    page.keyboard.press("Enter")
-    press(page, "New visit", "link")
-    press(page, "New client")
-    page.keyboard.type("Runa Holt")
-    press(page, "Woman", "radio")
-    press(page, "Save and start visit")
+def at(hand: MouseHand, address: str) -> None:
+    """The next screen is there."""
+    expect(hand.page).to_have_url(re.compile(address))
 
 
-def ask(page: Page) -> None:
-    press(page, "All three given")
-    page.get_by_label("Reason for the visit").click()
-    page.keyboard.type("Stiff neck")
-    next_part(page)
-    press(page, "All asked about: none of them is there")
-    page.get_by_label("Typing", exact=True).click()
-    page.keyboard.type("4")
-    page.keyboard.press("Tab")
-    page.keyboard.type("2")
-    next_part(page)
+def sign_in_and_begin(hand: MouseHand) -> None:
+    hand.into(hand.page.get_by_label("Address"))
+    hand.type(DEMO_MEMBERS[0].email)
+    hand.into(hand.page.get_by_label("Password", exact=True))
+    hand.type(DEMO_MEMBERS[0].password)
+    hand.enter()
+    hand.press(button(hand, "New visit", "link"))
+    hand.press(button(hand, "New client"))
+    hand.into(hand.page.get_by_label("Name", exact=True))
+    hand.type("Runa Holt")
+    hand.choose(button(hand, "Woman", "radio"))
+    hand.press(button(hand, "Save and start visit"))
+
+
+def ask(hand: MouseHand) -> None:
+    page = hand.page
+    hand.press(button(hand, "All three given"))
+    hand.into(page.get_by_label("Reason for the visit"))
+    hand.type("Stiff neck")
+    next_part(hand)
+    hand.press(button(hand, "All asked about: none of them is there"))
+    for task, hours in (("Typing", "4"), ("Using the mouse", "2")):
+        hand.into(page.get_by_label(task, exact=True))
+        hand.type(hours)
+    next_part(hand)
     for question in ("Writing hand", "Mouse hand"):
         group = page.get_by_role("radiogroup", name=question, exact=True)
-        group.get_by_role("radio", name="Right", exact=True).click()
-    press(page, "None", "radio", exact=True)
-    next_part(page)
-    press(page, "None of these")
-    page.locator("[data-region=between_blades]").first.click()
-    press(page, "5", "radio", exact=True)
-    next_part(page)
-    page.get_by_label("Heel, seated").click()
-    page.keyboard.type("2")
-    page.keyboard.press("Tab")
-    page.keyboard.type("2")
-    next_part(page)
+        hand.choose(group.get_by_role("radio", name="Right", exact=True))
+    hand.choose(button(hand, "None", "radio", exact=True))
+    next_part(hand)
+    hand.press(button(hand, "None of these"))
+    hand.ache("between_blades", "5")
+    next_part(hand)
+    for shoe in ("Heel, seated", "Heel height, standing"):
+        hand.into(page.get_by_label(shoe))
+        hand.type("2")
+    next_part(hand)
 
 
-def look(page: Page) -> None:
+def look(hand: MouseHand) -> None:
+    page = hand.page
+    at(hand, "/look")
     for number in ("46", "73", "42", "110", "60"):
-        expect(page.locator("[data-field] input").first).to_be_focused()
         here = page.locator("[data-field]").first.get_attribute("data-field")
-        page.keyboard.type(number)
-        page.keyboard.press("Enter")
+        hand.into(page.locator(f"[data-field='{here}'] input"))
+        hand.type(number)
+        hand.enter()
         expect(page.locator(f"[data-field='{here}']")).to_have_count(0)
-    press(page, "Load shared workstation")
-    page.get_by_role("dialog").get_by_role("listitem").first.get_by_role("button").click()
-    for _ in ("pieces", "habits"):
-        next_part(page)
-    press(page, "Looked at it all: in order")
-    next_part(page)
-    next_part(page)
+    hand.press(button(hand, "Load shared workstation"))
+    listed = page.get_by_role("dialog").get_by_role("listitem")
+    hand.press(listed.first.get_by_role("button"))
+    expect(page.get_by_role("dialog")).to_have_count(0)
+    for part in ("habits", "room"):
+        next_part(hand)
+        at(hand, f"part={part}")
+    hand.press(button(hand, "Looked at it all: in order"))
+    next_part(hand)
+    at(hand, "part=photos")
+    next_part(hand)
 
 
-def measure(page: Page) -> None:
+def measure(hand: MouseHand) -> None:
+    page = hand.page
+    at(hand, "/measure")
+    expect(page.locator("[data-dimension] h3")).to_be_visible()
     while page.url.endswith("/measure"):
         label = page.locator("[data-dimension] h3").inner_text()
-        for number in READINGS[label]:
-            page.keyboard.type(number)
-            page.keyboard.press("Enter")
-        expect(
-            page.locator("[data-dimension] h3", has_text=re.compile(f"^{re.escape(label)}$"))
-        ).to_have_count(0)
+        hand.into(page.get_by_label("First reading"))
+        first, *second = READINGS[label]
+        hand.type(first)
+        hand.enter()
+        for number in second:
+            expect(page.get_by_label("Second reading")).to_be_focused()
+            hand.type(number)
+            hand.enter()
+        gone = re.compile(f"^{re.escape(label)}$")
+        expect(page.locator("[data-dimension] h3", has_text=gone)).to_have_count(0)
 
 
-def finish(page: Page) -> None:
-    next_part(page)
-    page.get_by_role("button", name=re.compile(r"The other \d+: set to target")).click()
-    press(page, "6 Pace")
-    page.get_by_role("radio", name=re.compile("suggested")).click()
-    next_part(page)
-    press(page, "In 4 weeks")
-    press(page, "Sign version 1 …")
-    press(page, "Sign version 1", exact=True)
-    expect(page.get_by_role("link", name=re.compile("Version 1, signed"))).to_be_visible()
+def finish(hand: MouseHand) -> None:
+    page = hand.page
+    at(hand, "/work")
+    next_part(hand)
+    at(hand, "/set")
+    hand.press(button(hand, re.compile(r"The other \d+: set to target")))
+    hand.press(button(hand, re.compile("^6 Pace")))
+    hand.choose(button(hand, re.compile("suggested"), "radio"))
+    next_part(hand)
+    hand.press(button(hand, "In 4 weeks"))
+    hand.press(button(hand, "Sign version 1 …"))
+    hand.press(page.get_by_role("dialog").get_by_role("button", name="Sign version 1"))
+    expect(button(hand, re.compile("Version 1, signed"), "link")).to_be_visible()
+
+
+def whole_visit(hand: MouseHand, program) -> None:
+    hand.page.set_default_timeout(20_000)
+    hand.page.goto(program.address)
+    for part in (sign_in_and_begin, ask, look, measure, finish):
+        part(hand)
+    kept(hand.page)
 
 
 def test_a_plain_visit_takes_few_clicks_and_keys(page: Page, program):
-    page.set_default_timeout(20_000)
     page.add_init_script(COUNT)
-    page.goto(program.address)
-    sign_in_and_begin(page)
-    ask(page)
-    look(page)
-    measure(page)
-    finish(page)
-    kept(page)
+    whole_visit(MouseHand(page), program)
     clicks, keys = (int(page.evaluate(f"sessionStorage.{kind}")) for kind in ("click", "keydown"))
     print(f"\na plain visit: {clicks} clicks, {keys} keys")
     assert clicks <= MOST_CLICKS
     assert keys <= MOST_KEYS
+
+
+def test_a_whole_visit_by_keys_alone(page: Page, program):
+    whole_visit(KeyHand(page), program)
+
+
+def test_a_whole_visit_by_a_finger_on_a_phone(browser, program):
+    phone = browser.new_context(
+        viewport={"width": 390, "height": 844}, has_touch=True, is_mobile=True
+    )
+    page = phone.new_page()
+    whole_visit(FingerHand(page), program)
+    assert page.evaluate(SIDEWAYS) == 0
+    phone.close()

@@ -102,11 +102,7 @@ class FakeRecords:
                     practitioner=self.accounts.people[visit.member_id].name,
                     changed_at=max((e.changed_at for e in entries.values()), default=None),
                     follow_up=follow.value if follow else None,
-                    last_path=min(
-                        entries,
-                        key=lambda path: (-entries[path].changed_at.timestamp(), path),
-                        default=None,
-                    ),
+                    touched=frozenset(path.split(".")[0] for path in entries),
                     signs={
                         path: e.value
                         for path, e in entries.items()

@@ -141,11 +141,9 @@ class SqlRecords(SqlPhotos):
             .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == WORKPLACE)
             .scalar_subquery()
         )
-        last = (
-            select(EntryRow.path)
+        touched = (
+            select(func.array_agg(func.distinct(func.split_part(EntryRow.path, ".", 1))))
             .where(EntryRow.visit_id == VisitRow.id)
-            .order_by(EntryRow.changed_at.desc(), EntryRow.path)
-            .limit(1)
             .scalar_subquery()
         )
         query = (
@@ -160,7 +158,7 @@ class SqlRecords(SqlPhotos):
                 signed.c.revision,
                 signed.c.id,
                 shared,
-                last,
+                touched,
             )
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .join(MemberRow, MemberRow.id == VisitRow.member_id)
@@ -181,9 +179,9 @@ class SqlRecords(SqlPhotos):
                     signed_at=signed_at,
                     signed_revision=revision,
                     shared_report=report if consent == "yes" else None,
-                    last_path=path,
+                    touched=frozenset(begun or ()),
                 )
-                for visit, client, name, at, follow, said, signed_at, revision, report, consent, path in found
+                for visit, client, name, at, follow, said, signed_at, revision, report, consent, begun in found
             ]
 
     def open(

@@ -10,7 +10,7 @@ from pydantic import BaseModel, Field
 
 from ...core.intake import URGENCY
 from ...core.record import Record, StepId
-from ...core.visit import raised_red_flags, step_at
+from ...core.visit import furthest_step, raised_red_flags
 from ...services.models import Client, PhotoHead, ReportHead, VisitLine
 from .common import Line, Name, New, RequestModel, Sex
 
@@ -75,7 +75,7 @@ class VisitLineOut(BaseModel):
         """From the record; ``changed`` is signed, then changed again.
 
         ``sign`` is what the gravest warning sign asks for that nobody has written an answer to,
-        ``step`` where something was typed last.
+        ``step`` the furthest that anything was entered in.
         """
         waiting = [one for one in raised_red_flags(Record(line.signs)) if one.done is None]
         if line.signed_at is not None:
@@ -95,7 +95,7 @@ class VisitLineOut(BaseModel):
             state=state,
             sign=URGENCY[waiting[0].urgency] if waiting else None,
             shared_report=line.shared_report,
-            step=step_at(line.last_path) if line.last_path else None,
+            step=furthest_step(line.touched),
         )
 
 

@@ -1,6 +1,6 @@
 """From the record of a visit to the case it makes, and what is asked about it."""
 
-from .at_place import VisitPlace, places_of, step_at, values_at
+from .at_place import VisitPlace, furthest_step, places_of, values_at
 from .body import HOUSE, Measuring, body_from, heel_of, readings_of, resolved_of, settled
 from .case import (
     case_from,
@@ -32,6 +32,7 @@ __all__ = [
     "chosen_policies",
     "display_offset",
     "doubts",
+    "furthest_step",
     "habits_seen",
     "heel_of",
     "hours_at_desk",
@@ -47,7 +48,6 @@ __all__ = [
     "settings_left",
     "settled",
     "spoken_date",
-    "step_at",
     "things_taken",
     "unasked_red_flags",
     "values_at",

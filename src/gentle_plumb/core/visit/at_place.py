@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
 from ..record import STEPS, Record, StepId, Value, fields, step_of
@@ -14,15 +14,14 @@ CHOSEN_ONCE = ("work.policy.", "work.number.", fields.work.budget.id)
 """What is chosen for the visit, and may be chosen otherwise at a place."""
 
 
-def step_at(path: str) -> StepId:
-    """Return the step a path belongs to, at whichever place it was typed.
+def furthest_step(touched: Iterable[str]) -> StepId | None:
+    """Return the last step that anything was entered in, from what the paths begin with.
 
-    >>> step_at("place.2.set.seated.seat"), step_at("place.2.name"), step_at("ask.job")
-    ('set', 'look', 'ask')
+    >>> furthest_step({"ask", "measure", "place"}), furthest_step(())
+    ('measure', None)
     """
-    _, _, own = path.partition(f"{fields.places.PLACE}.")
-    inner = own.partition(".")[2]
-    return step_of(inner if inner.partition(".")[0] in STEPS else path)
+    steps = {step_of(first) for first in touched}
+    return next((step for step in reversed(STEPS) if step in steps), None)
 
 
 def values_at(values: Mapping[str, Value], place: str) -> Mapping[str, Value]:

@@ -176,7 +176,7 @@ class Report(ReportHead):
 
 @dataclass(frozen=True, kw_only=True)
 class VisitLine:
-    """A visit in a list; ``signs`` are its entries about warning signs, ``last_path`` what was typed last.
+    """A visit in a list; ``signs`` are its entries about warning signs, ``touched`` what its paths begin with.
 
     ``shared_report`` is the latest signed version, where the client's consent to a copy for the
     workplace stands.
@@ -191,4 +191,4 @@ class VisitLine:
     signed_at: datetime | None
     signed_revision: int | None
     shared_report: UUID | None
-    last_path: str | None = None
+    touched: frozenset[str] = frozenset()

@@ -52,7 +52,7 @@ export function Drill({ unit }: { unit: Unit }) {
   );
   if (!posed || !inks) return <p className="text-soft">One moment …</p>;
   return (
-    <section aria-label="Drill" className="grid grid-cols-[360px_1fr] gap-8">
+    <section aria-label="Drill" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
       <div>
         <p className="text-sm text-soft">
           A made-up {posed.sex === "female" ? "woman" : "man"}. Score{" "}

@@ -141,13 +141,21 @@ function useArrival(panel: React.RefObject<HTMLElement | null>): void {
   const { step, part, sought, found } = useNavigation();
   const drawing = useDrawingStore();
   const ready = useWorkup() !== undefined;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: at each step and part anew
-  useEffect(() => {
-    if (sought) return;
+  const arrive = useCallback(() => {
     const at = (selector: string) => panel.current?.querySelector<HTMLElement>(selector);
     const heading = at("[role=tabpanel] [data-arrival]") ?? at("[data-arrival]");
     arriveAt(panel.current, heading ?? at("[role=tabpanel]") ?? panel.current);
-  }, [step, part, ready]);
+  }, [panel]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: at each step and part anew
+  useEffect(() => {
+    if (!sought) arrive();
+  }, [step, part]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once what it shows is there
+  useEffect(() => {
+    // whoever has moved on in the meantime is left where they are
+    const unmoved = [document.body, panel.current].includes(document.activeElement as HTMLElement);
+    if (ready && unmoved && !sought) arrive();
+  }, [ready]);
   useEffect(() => {
     if (!sought) return;
     // the panel has opened what it is in by now

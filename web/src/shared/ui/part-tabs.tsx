@@ -43,7 +43,7 @@ export function PartTabs({
       <Tabs.List
         aria-label={label}
         className={cn(
-          "scroll-fade mb-4 flex shrink-0 gap-x-1.5 overflow-x-auto border-b border-hair",
+          "scroll-fade relative mb-4 flex shrink-0 gap-x-1.5 overflow-x-auto border-b border-hair",
           aside &&
             "desk:sticky desk:top-0 desk:flex-col desk:self-start desk:overflow-visible desk:border-b-0",
         )}
