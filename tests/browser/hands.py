@@ -50,7 +50,9 @@ class KeyHand(MouseHand):
 
     def reach(self, target: Locator, key: str = "Tab", *, within: bool = False) -> None:
         target.wait_for()
-        there = "one.contains(document.activeElement)" if within else "one === document.activeElement"
+        there = (
+            "one.contains(document.activeElement)" if within else "one === document.activeElement"
+        )
         for _ in range(MOST_TABS):
             if target.evaluate(f"one => {there}"):
                 return

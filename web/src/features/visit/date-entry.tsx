@@ -95,6 +95,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
                 align="end"
                 sideOffset={4}
                 collisionPadding={8}
+                aria-label="Calendar"
                 className="z-50 border border-ink bg-ground p-3"
               >
                 <Suspense fallback={<p className="p-4 text-soft">Opening the calendar …</p>}>

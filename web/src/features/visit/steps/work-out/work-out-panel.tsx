@@ -18,6 +18,8 @@ const PANELS: Record<WorkPart, () => React.ReactNode> = {
   choices: Choices,
   strain: StrainMinutes,
 };
+/** Parts that begin with something else than a heading of their own. */
+const UNNAMED: readonly WorkPart[] = ["plans", "try", "choices"];
 const IDS = Object.keys(WORK_PARTS) as WorkPart[];
 
 /** Work out: the targets, what is off and why it matters, and what that adds up to. */
@@ -38,6 +40,11 @@ export function WorkPanel() {
   }));
   return (
     <PartTabs label="Parts of this step" parts={parts} present={present} onChoose={setPart}>
+      {UNNAMED.includes(present) && (
+        <h2 data-arrival="" tabIndex={-1} className="sr-only">
+          {WORK_PARTS[present]}
+        </h2>
+      )}
       <Panel />
     </PartTabs>
   );
