@@ -38,12 +38,12 @@ VISITS = {
     "trying": ("Odile", "work"),
 }
 PARTS = {
-    "ask": "Red flags",
-    "body": "Discomfort",
-    "photographs": "Photos",
-    "findings": "Findings",
-    "plans": "Plans",
-    "trying": "Try",
+    "ask": "red-flags",
+    "body": "discomfort",
+    "photographs": "photos",
+    "findings": "findings",
+    "plans": "plans",
+    "trying": "try",
 }
 
 
@@ -62,10 +62,10 @@ def sign_in(page: Page) -> dict[str, str]:
 def visit_pictures(page: Page, visits: dict[str, str]) -> None:
     """One picture of each step."""
     for name, (client, step) in VISITS.items():
-        page.goto(f"{ADDRESS}/visits/{visits[client]}/{step}")
-        page.get_by_test_id("elevation").wait_for()
-        if name in PARTS:
-            page.get_by_role("tab", name=PARTS[name]).first.click()
+        part = f"?part={PARTS[name]}" if name in PARTS else ""
+        page.goto(f"{ADDRESS}/visits/{visits[client]}/{step}{part}")
+        page.locator("#main :is(h2, h3)").first.wait_for()
+        page.wait_for_timeout(800)
         if name == "photographs":
             page.locator("[data-point=ear]").focus()
         if name == "findings":
@@ -77,7 +77,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         if name == "measure":
             page.get_by_role("button", name="doubtful: Elbow-fingertip length").click()
         if name == "trying":
-            page.get_by_role("button", name="Night").click()
+            page.get_by_role("button", name="Night colours").click()
             page.get_by_text("Worked out in this page").wait_for(timeout=60_000)
             page.get_by_label("Surface", exact=True).first.fill("70")
             page.get_by_label("Recline", exact=True).fill("18")
@@ -89,7 +89,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         page.wait_for_timeout(700)
         page.screenshot(path=HERE / f"{name}.png")
         if name == "trying":
-            page.get_by_role("button", name="Day", exact=True).click()
+            page.get_by_role("button", name="Day colours").click()
     pdf = page.request.get(f"{ADDRESS}/api/visits/{visits['Odile']}/report.pdf").body()
     with tempfile.NamedTemporaryFile(suffix=".pdf") as file:
         file.write(pdf)
@@ -105,15 +105,20 @@ def main() -> None:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         visits = sign_in(page)
-        for name in ("today", "shelf", "measuring", "rules", "people"):
+        for name in ("today", "shelf", "measuring", "rules"):
             page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
             title = "House rules" if name == "rules" else name.title()
-            page.get_by_role("heading", name=title).wait_for()
+            page.get_by_role("heading", name=title, exact=True).wait_for()
             if name == "measuring":
                 page.get_by_role("tab", name="Repeats").click()
             page.wait_for_timeout(400)
             page.screenshot(path=HERE / f"{name}.png")
         visit_pictures(page, visits)
+        page.set_viewport_size({"width": 390, "height": 844})
+        page.goto(f"{ADDRESS}/visits/{visits['Odile']}/work")
+        page.get_by_role("button", name="Drawing").click()
+        page.wait_for_timeout(900)
+        page.screenshot(path=HERE / "phone.png")
         browser.close()
 
 
