@@ -90,5 +90,5 @@ export const SIGNS: readonly [sign: string, words: string][] = [
   ["↶", "Carried over from an earlier visit"],
   ["⌂", "Measured by the client"],
   ["*", "Set to the target, not re-measured"],
-  ["▂ ▂▂ ▂▂▂", "Slight, moderate, severe: how far out of range, times hours a day"],
+  ["▮ ▮▮ ▮▮▮", "Slight, moderate, severe: how far out of range, times hours a day"],
 ];

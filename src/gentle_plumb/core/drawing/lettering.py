@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from .inks import INKS
 
-TEXT_EM, FIGURES_EM = 0.56, 0.47
+TEXT_EM, FIGURES_EM = 0.52, 0.47
 ODD_LETTERS = 0.5
 """Widest mean advance of a letter, and of a figure, in any label of a drawing, of the letter's size; and what a
 short word may have over that, letters. Held against the fonts themselves by a test. Source: house."""

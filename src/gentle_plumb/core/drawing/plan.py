@@ -164,13 +164,17 @@ def _pointer(plan: Plan, joint: Joint | None, shoulder: float, unit: LengthUnit)
     elbow = _elbow(joint, shoulder, plan.mirror, plan.body.mm("shoulder_elbow_length"))
     plan.shape("limb", [(shoulder, 0), elbow, (x, y)], "mouse", closed=False)
     off = joint is not None and bool(joint.over)
-    angle = "" if joint is None or joint.angle is None else f" · {joint.angle:.0f}°"
-    plan.words.put(
-        f"{format_length(aside, unit)}{angle}",
-        "dial-off" if off else "rule-value",
-        plan.around((x, y), size, "left" if plan.mirror < 0 else "right"),
-        "mouse",
-    )
+    angle = "" if joint is None or joint.angle is None else f"{joint.angle:.0f}°"
+    number, role = format_length(aside, unit), "dial-off" if off else "rule-value"
+    outside = "left" if plan.mirror < 0 else "right"
+
+    def put(text: str) -> bool:
+        return plan.words.put(text, role, plan.around((x, y), size, outside), "mouse")
+
+    if not angle or not put(f"{number} · {angle}"):
+        put(number)  # where both have no room on one line, each has its own
+        if angle:
+            put(angle)
 
 
 def _zones(plan: Plan) -> list[tuple[str, Point, Point]]:

@@ -5,6 +5,7 @@ import { useFields } from "@/shared/api/queries";
 import { useKeys } from "@/shared/keys";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { Elevation } from "../../drawing/elevation";
 
 const WAYS = [
@@ -50,7 +51,7 @@ export function Drill({ unit }: { unit: Unit }) {
       [give, next, said],
     ),
   );
-  if (!posed || !inks) return <p className="text-soft">One moment …</p>;
+  if (!posed || !inks) return <Skeleton lines={5} label="Fetching an example" />;
   return (
     <section aria-label="Drill" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
       <div>

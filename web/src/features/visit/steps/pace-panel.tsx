@@ -3,6 +3,7 @@ import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { cn } from "@/shared/ui/cn";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { PanelFoot } from "../panel-foot";
 import { useVisitFacts } from "../state/facts";
 import { useNavigation } from "../state/navigation";
@@ -19,7 +20,7 @@ export function PacePanel() {
   const cells = useCells();
   const worked = useWorkup();
   const { go } = useNavigation();
-  if (!worked) return <p className="text-soft">One moment …</p>;
+  if (!worked) return <Skeleton lines={7} label="Working out the day" />;
   const chosen = cells.get(fieldId("pace.rhythm"))?.typed ?? "";
   return (
     <div className="flex min-h-full flex-col">

@@ -3,6 +3,7 @@ import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow, TextEntry, Trouble } from "../field-row";
 import { rowPicked, useDrawingStore, usePicked } from "../state/drawing-store";
 import { applies, useVisitFacts } from "../state/facts";
@@ -41,7 +42,7 @@ export function SetPanel() {
   useEffect(() => {
     if (chosen === null && now) setChosen(`${now.posture}.${now.key}`);
   }, [chosen, now]);
-  if (!worked) return <p className="text-soft">One moment …</p>;
+  if (!worked) return <Skeleton lines={8} label="Putting the steps in order" />;
   if (!now)
     return (
       <>

@@ -22,7 +22,7 @@ export function WhatIfBar() {
           {what(trial.found, Object.keys(trial.tries).length, trial.label, trial.snapshot?.label)}
         </span>
         <span className="figures block truncate" aria-live="polite">
-          {tried ? <Left of={tried} /> : "One moment …"}
+          {tried ? <Left of={tried} /> : "Working it out …"}
         </span>
       </button>
       <button

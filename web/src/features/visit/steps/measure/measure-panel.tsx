@@ -5,6 +5,7 @@ import { STEP_IDS } from "@/shared/steps";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { useDrawingStore, usePicked } from "../../state/drawing-store";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
@@ -88,7 +89,7 @@ export function MeasurePanel() {
       [go],
     ),
   );
-  if (!now) return <p className="text-soft">One moment …</p>;
+  if (!now) return <Skeleton lines={8} label="Fetching what is to be measured" />;
   const done = list.filter((one) => one.done).length;
   const turns = next && next.posture !== now.posture;
   const sheet = all.flatMap((one) => one.doubts).find((doubt) => doubt.kind === "sheet");

@@ -103,9 +103,13 @@ export function Readings({
                 data-field={field.id}
               >
                 <label htmlFor={`${id}-${reading}`} className="text-sm">
-                  {field.label}
-                  {reading === "second" && !entry.twice && (
-                    <span className="text-soft"> if in doubt</span>
+                  {reading === "second" && !entry.twice ? (
+                    <>
+                      <span className="sr-only">Second reading, </span>
+                      <span className="text-soft">only if in doubt</span>
+                    </>
+                  ) : (
+                    field.label
                   )}
                 </label>
                 <TextEntry

@@ -6,6 +6,7 @@ import { Button } from "@/shared/ui/button";
 import { Fold, Folds } from "@/shared/ui/folds";
 import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useCells, useQueue } from "../../state/recording";
@@ -25,7 +26,7 @@ const VISIT = "visit";
 export function Choices() {
   const rules = useHouseRules();
   const [open, setOpen] = useState<string | null>(null);
-  if (!rules.data) return <p className="text-soft">One moment …</p>;
+  if (!rules.data) return <Skeleton lines={8} label="Fetching the choices" />;
   const { questions, bundles } = rules.data;
   return (
     <div className="flex flex-col gap-4 pb-6">

@@ -2,6 +2,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow, Trouble } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
@@ -21,7 +22,7 @@ export function Findings() {
   const { setActive } = useDrawingStore();
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<string | null>(null);
-  if (!worked) return <p className="text-soft">One moment …</p>;
+  if (!worked) return <Skeleton lines={8} label="Looking for causes" />;
   const off = worked.findings;
   const kept = off.filter((found) => found.verdict !== "dismissed");
   const dismissed = off.filter((found) => found.verdict === "dismissed");
@@ -120,9 +121,9 @@ function Strokes({ severity }: { severity: string | null | undefined }) {
       {[0, 1, 2].map((index) => (
         <path
           key={index}
-          d={`M${4 + 6 * index} 17V${13 - 4 * index}`}
-          stroke={index < many ? "var(--ink)" : "var(--hair)"}
-          strokeWidth={index < many ? 3.4 : 1.4}
+          d={`M${4 + 6 * index} 15V5`}
+          stroke={index < many ? "var(--ink)" : "var(--soft)"}
+          strokeWidth={index < many ? 3.4 : 1}
         />
       ))}
     </svg>

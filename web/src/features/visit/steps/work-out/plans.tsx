@@ -4,6 +4,7 @@ import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { Lines } from "../../lines";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
@@ -23,7 +24,7 @@ export function Plans() {
   const trial = useWhatIf();
   const plans = trial.tried?.plans.length ? trial.tried.plans : worked?.plans;
   const fixes = trial.tried?.plans.length ? trial.tried.fixes : worked?.fixes;
-  if (!worked || !plans?.length) return <p className="text-soft">One moment …</p>;
+  if (!worked || !plans?.length) return <Skeleton lines={9} label="Weighing the plans" />;
   return (
     <div className="flex flex-col gap-4 pb-6">
       <p className="text-sm text-soft">

@@ -1,4 +1,5 @@
 import { Button } from "@/shared/ui/button";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { PanelFoot } from "../../panel-foot";
 import { useNavigation } from "../../state/navigation";
 import { useWorkup } from "../../state/workup";
@@ -7,7 +8,7 @@ import { useWorkup } from "../../state/workup";
 export function StrainMinutes() {
   const worked = useWorkup();
   const { go } = useNavigation();
-  if (!worked) return <p className="text-soft">One moment …</p>;
+  if (!worked) return <Skeleton lines={6} label="Working out" />;
   const most = Math.max(60, ...worked.strain.map((one) => one.minutes));
   return (
     <div className="flex flex-1 flex-col">

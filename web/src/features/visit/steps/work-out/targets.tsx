@@ -4,6 +4,7 @@ import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { Fold, Folds } from "@/shared/ui/folds";
 import { Notice } from "@/shared/ui/notice";
+import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-foot";
@@ -48,7 +49,7 @@ export function Targets() {
     setOpen(rowPicked(part, posture));
     return true;
   });
-  if (!worked) return <p className="text-soft">One moment …</p>;
+  if (!worked) return <Skeleton lines={9} label="Working out the targets" />;
   const rows = rowsOf(trial, worked);
   const measured = worked.steps.find((one) => one.step === "measure");
   const toMeasure = measured !== undefined && measured.done < measured.needed;
