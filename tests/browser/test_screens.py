@@ -85,7 +85,7 @@ def test_zoomed_in_nothing_runs_sideways(desk: Page, program):
 
 
 def test_every_place_has_a_title_a_heading_in_focus_and_an_address(desk: Page, program):
-    desk.goto(program.address)
+    expect(desk.get_by_role("heading", name="Today", exact=True)).to_be_focused()
     desk.keyboard.press("c")
     expect(desk).to_have_title("Clients · Gentle Plumb")
     expect(desk.get_by_role("heading", name="Clients", exact=True)).to_be_focused()

@@ -82,7 +82,7 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
           {state === "yes" ? (
             <Button
               look="quiet"
-              className="underline"
+              className="px-1 underline"
               onClick={() => setAsking(true)}
               aria-label={`Withdraw: ${consent.label}`}
             >

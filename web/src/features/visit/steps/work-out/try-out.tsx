@@ -200,7 +200,7 @@ const TryField = memo(function TryField({
                 setDraft(event.target.value);
                 put(field.id, event.target.value);
               }}
-              className={`figures min-h-11 w-[92px] rounded-[3px] border bg-ground px-2 text-right ${edge}`}
+              className={`figures min-h-11 w-[92px] rounded-[3px] border bg-ground px-2 text-right placeholder:text-soft placeholder:opacity-100 ${edge}`}
             />
             <span className="w-7 text-sm text-soft">{suffix}</span>
           </span>
