@@ -1,6 +1,7 @@
 """The house's rules that no linter holds: what crosses packages, and how large a file may grow."""
 
 import ast
+import re
 from pathlib import Path
 
 SOURCE = Path(__file__).parents[2] / "src"
@@ -51,3 +52,22 @@ def test_no_file_grows_too_long():
         if (lines := len(file.read_text("utf-8").splitlines())) > most
     ]
     assert long == []
+
+
+FLOORS = ("shared", "drawing", "features", "app")
+"""The page from below: what stands on what."""
+
+
+def test_the_page_imports_one_way_too():
+    page = SOURCE.parent / "web" / "src"
+    upward = []
+    for file in page.rglob("*.ts*"):
+        floor = file.relative_to(page).parts[0]
+        if floor not in FLOORS:
+            continue
+        for target in re.findall(r'(?:from|import\() ?"([@./][^"]*)"', file.read_text("utf-8")):
+            at = page / target[2:] if target.startswith("@/") else file.parent / target
+            there = at.resolve().relative_to(page.resolve()).parts[0]
+            if there in FLOORS and FLOORS.index(there) > FLOORS.index(floor):
+                upward.append((str(file.relative_to(page)), target))
+    assert upward == []

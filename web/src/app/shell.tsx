@@ -15,14 +15,14 @@ import {
 } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type ComponentType, useMemo, useState } from "react";
+import { Keys } from "@/features/help/keys-dialog";
 import { useMe, useSignOut } from "@/shared/api/account";
 import { useKeys } from "@/shared/keys";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Ask } from "@/shared/ui/ask";
+import { Logo } from "@/shared/ui/logo";
 import { usePhone } from "@/shared/use-media";
 import { visitsWithWords } from "../features/visit/saving/tab-store";
-import { Keys } from "./keys-dialog";
-import { Logo } from "./logo";
 
 type Icon = ComponentType<{ size?: number; "aria-hidden"?: boolean }>;
 const PLACES: readonly { to: string; label: string; key: string; icon: Icon }[] = [

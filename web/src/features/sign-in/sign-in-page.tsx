@@ -2,8 +2,8 @@ import { type FormEvent, type ReactNode, useState } from "react";
 import { useSignIn, useWelcome } from "@/shared/api/account";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
+import { Logo } from "@/shared/ui/logo";
 import { Notice } from "@/shared/ui/notice";
-import { Logo } from "../../app/logo";
 
 /** Sign in; `notice` says why one is here again. */
 export function SignInPage({ notice }: { notice?: ReactNode }) {

@@ -1,5 +1,6 @@
 import { useNavigate } from "@tanstack/react-router";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { Keys } from "@/features/help/keys-dialog";
 import { useKeys } from "@/shared/keys";
 import { useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
@@ -7,7 +8,6 @@ import { arriveAt, useTitle } from "@/shared/title";
 import { cn } from "@/shared/ui/cn";
 import { saidWithUndo } from "@/shared/ui/undo";
 import { usePhone } from "@/shared/use-media";
-import { Keys } from "../../app/keys-dialog";
 import { DrawingRoom } from "./drawing-room";
 import { calledRoom, roomOf } from "./layout";
 import { QuickNote } from "./quick-note";

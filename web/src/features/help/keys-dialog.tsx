@@ -3,7 +3,7 @@ import { useFields } from "@/shared/api/queries";
 import { changeSettings, useSettings } from "@/shared/settings";
 import { CheckBox } from "@/shared/ui/check-box";
 import { Modal } from "@/shared/ui/modal";
-import { Marks } from "../drawing/marks";
+import { Marks } from "../../drawing/marks";
 import { LEGEND, LEGEND_SIZE, SIGNS } from "./legend";
 
 const KEYS: [string, string][] = [
