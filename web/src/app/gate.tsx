@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Outlet } from "@tanstack/react-router";
 import { useEffect, useState } from "react";
 import { Toaster } from "sonner";
-import { useMe } from "@/shared/api/account";
+import { SESSION_KEY, useMe } from "@/shared/api/account";
 import { onSessionEnd } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
@@ -17,7 +17,7 @@ export function Gate() {
   useEffect(() => {
     onSessionEnd(() => {
       setEnded(true);
-      queries.setQueryData(["me"], null);
+      queries.setQueryData(SESSION_KEY, null);
     });
     return () => onSessionEnd(() => undefined);
   }, [queries]);

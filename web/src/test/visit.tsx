@@ -11,6 +11,7 @@ import { RecordingContext } from "@/features/visit/state/recording";
 import { WorkupContext } from "@/features/visit/state/workup";
 import { BenchContext } from "@/features/visit/what-if/bench";
 import type { WhatIfStore } from "@/features/visit/what-if/what-if-store";
+import { SESSION_KEY } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 
 type Row = Schemas["RowView"];
@@ -156,7 +157,7 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
     ...facts,
   };
   const queries = new QueryClient();
-  queries.setQueryData(["me"], { name: "Ines Calloway" });
+  queries.setQueryData(SESSION_KEY, { name: "Ines Calloway" });
   render(
     <QueryClientProvider client={queries}>
       <NavigationContext.Provider value={navigation}>

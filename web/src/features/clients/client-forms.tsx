@@ -69,7 +69,7 @@ export function NewClient({
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      const client = await add.mutateAsync({ id, ...facts, sex: known(facts.sex) });
+      const client = await add.mutateAsync({ body: { id, ...facts, sex: known(facts.sex) } });
       await onMade(client.id);
     } catch {
       // said in the form, or over the list
@@ -108,7 +108,13 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
         className="space-y-4"
         onSubmit={(event) => {
           event.preventDefault();
-          change.mutate({ id, version, ...facts, sex: known(facts.sex) }, { onSuccess: onDone });
+          change.mutate(
+            {
+              params: { path: { client_id: id } },
+              body: { version, ...facts, sex: known(facts.sex) },
+            },
+            { onSuccess: onDone },
+          );
         }}
       >
         <FactFields facts={facts} onChange={setFacts} />
@@ -145,7 +151,7 @@ export function EraseClient({
         className="space-y-4"
         onSubmit={(event) => {
           event.preventDefault();
-          erase.mutate(client.id, { onSuccess: onErased });
+          erase.mutate({ params: { path: { client_id: client.id } } }, { onSuccess: onErased });
         }}
       >
         <LabelledInput

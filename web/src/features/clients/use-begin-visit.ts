@@ -12,7 +12,7 @@ export function useBeginVisit() {
     async (clientId: string) => {
       const id = ids.current.get(clientId) ?? crypto.randomUUID();
       ids.current.set(clientId, id);
-      const visit = await mutateAsync({ id, client_id: clientId });
+      const visit = await mutateAsync({ body: { id, client_id: clientId } });
       ids.current.delete(clientId);
       await navigate({ to: "/visits/$visitId/$step", params: { visitId: visit.id, step: "ask" } });
     },

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Unit } from "@/shared/api/client";
 import { useExercise, useVerdict } from "@/shared/api/measuring";
 import { useFields } from "@/shared/api/queries";
@@ -13,6 +13,7 @@ const WAYS = [
   { given: "repeat", key: "a", label: "Take another reading" },
   { given: "question", key: "q", label: "Query it" },
 ] as const;
+type Given = (typeof WAYS)[number]["given"];
 const EXERCISES = 2_000_000_000;
 
 function another(): number {
@@ -23,32 +24,27 @@ function another(): number {
 export function Drill({ unit }: { unit: Unit }) {
   const inks = useFields().data?.inks;
   const [number, setNumber] = useState(another);
-  const [score, setScore] = useState({ points: 0, done: 0 });
+  const [given, setGiven] = useState<Given | null>(null);
+  const [points, setPoints] = useState<Readonly<Record<number, number>>>({});
   const posed = useExercise(number, unit).data;
-  const verdict = useVerdict(number, unit);
-  const said = verdict.data;
-  const { mutate, reset, isPending } = verdict;
-  const give = useCallback(
-    (given: "keep" | "repeat" | "question") => {
-      if (said || isPending) return;
-      mutate(given, {
-        onSuccess: (found) =>
-          setScore((last) => ({ points: last.points + found.points, done: last.done + 1 })),
-      });
-    },
-    [said, isPending, mutate],
-  );
+  const said = useVerdict(number, unit, given).data;
+  useEffect(() => {
+    if (said) setPoints((last) => ({ ...last, [number]: said.points }));
+  }, [said, number]);
+  const scored = Object.values(points);
   const next = useCallback(() => {
-    reset();
+    setGiven(null);
     setNumber(another());
-  }, [reset]);
+  }, []);
   useKeys(
     useMemo(
       () => ({
-        ...Object.fromEntries(WAYS.map((way) => [way.key, () => give(way.given)])),
+        ...Object.fromEntries(
+          WAYS.map((way) => [way.key, () => setGiven((last) => last ?? way.given)]),
+        ),
         n: () => said && next(),
       }),
-      [give, next, said],
+      [next, said],
     ),
   );
   if (!posed || !inks) return <Skeleton lines={5} label="Fetching an example" />;
@@ -58,7 +54,7 @@ export function Drill({ unit }: { unit: Unit }) {
         <p className="text-sm text-soft">
           A made-up {posed.sex === "female" ? "woman" : "man"}. Score{" "}
           <span className="figures">
-            {score.points} of {score.done}
+            {scored.reduce((sum, one) => sum + one, 0)} of {scored.length}
           </span>
           ; it is kept nowhere.
         </p>
@@ -77,9 +73,9 @@ export function Drill({ unit }: { unit: Unit }) {
           {WAYS.map((way) => (
             <Button
               key={way.given}
-              disabled={!!said}
+              disabled={given !== null}
               aria-keyshortcuts={way.key}
-              onClick={() => give(way.given)}
+              onClick={() => setGiven(way.given)}
               className="justify-between!"
             >
               {way.label} <span className="figures text-sm text-soft">{way.key}</span>

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Refused, type Schemas } from "@/shared/api/client";
+import { fileBody, Refused, type Schemas } from "@/shared/api/client";
 import { useImport, useLook } from "@/shared/api/measuring";
 import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
@@ -42,6 +42,8 @@ export function InAndOut({ mayWrite }: { mayWrite: boolean }) {
   );
 }
 
+const BYTES = "application/octet-stream";
+
 function In() {
   const look = useLook();
   const put = useImport();
@@ -49,7 +51,7 @@ function In() {
   const choose = (chosen: File | null) => {
     setFile(chosen);
     put.reset();
-    if (chosen) look.mutate(chosen);
+    if (chosen) look.mutate(fileBody(chosen, BYTES));
     else look.reset();
   };
   const found = look.data;
@@ -92,7 +94,11 @@ function In() {
           </div>
         )}
         {found && found.troubles.length === 0 && !put.isSuccess && (
-          <Button look="next" disabled={put.isPending} onClick={() => file && put.mutate(file)}>
+          <Button
+            look="next"
+            disabled={put.isPending}
+            onClick={() => file && put.mutate(fileBody(file, BYTES))}
+          >
             {fresh ? `Take in ${readings(fresh)}` : "Nothing new: take in what is said beside them"}
           </Button>
         )}

@@ -18,12 +18,15 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
   const dimensions = useFields().data?.dimensions ?? [];
   const { drop, add } = useListChanges();
   const remove = ({ id, name, dimensions }: Kept) =>
-    drop.mutate(id, {
-      onSuccess: () =>
-        saidWithUndo(`The list “${name}” is deleted.`, () =>
-          add.mutateAsync({ id, name, dimensions }),
-        ),
-    });
+    drop.mutate(
+      { params: { path: { list_id: id } } },
+      {
+        onSuccess: () =>
+          saidWithUndo(`The list “${name}” is deleted.`, () =>
+            add.mutateAsync({ body: { id, name, dimensions } }),
+          ),
+      },
+    );
   const [editing, setEditing] = useState<Kept | "new" | null>(null);
   const label = (id: string) => dimensions.find((one) => one.id === id)?.label ?? id;
   return (
@@ -74,8 +77,12 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
     const name = String(new FormData(event.currentTarget).get("name"));
     const body = { name, dimensions: [...chosen] };
     const done = { onSuccess: onDone };
-    if (old) change.mutate({ id: old.id, version: old.version, ...body }, done);
-    else add.mutate({ id, ...body }, done);
+    if (old)
+      change.mutate(
+        { params: { path: { list_id: old.id } }, body: { version: old.version, ...body } },
+        done,
+      );
+    else add.mutate({ body: { id, ...body } }, done);
   };
   const toggle = (id: string) =>
     setChosen((last) => {

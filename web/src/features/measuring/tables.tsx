@@ -19,7 +19,11 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
   const remove = ({ id: one, name }: Schemas["TableOut"]) => {
     const back = () => setGoing((last) => last.filter((other) => other !== one));
     setGoing((last) => [...last, one]);
-    doneLater(`The table “${name}” goes.`, () => drop.mutate(one, { onError: back }), back);
+    doneLater(
+      `The table “${name}” goes.`,
+      () => drop.mutate({ params: { path: { table_id: one } } }, { onError: back }),
+      back,
+    );
   };
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -27,7 +31,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
     const file = given.get("file");
     const text = file instanceof File ? await file.text() : "";
     add.mutate(
-      { id, name: String(given.get("name")), origin: String(given.get("origin")), text },
+      { body: { id, name: String(given.get("name")), origin: String(given.get("origin")), text } },
       {
         onSuccess: () => {
           setAdding(false);

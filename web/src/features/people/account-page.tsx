@@ -31,7 +31,7 @@ function Password() {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const { current, password } = given;
-    change.mutate({ current, password }, { onSuccess: () => setGiven(BLANK) });
+    change.mutate({ body: { current, password } }, { onSuccess: () => setGiven(BLANK) });
   };
   const line = (key: keyof typeof given, label: string, complete: string, help = "") => (
     <LabelledInput
@@ -94,7 +94,7 @@ function Sessions() {
               <Button
                 className="shrink-0"
                 disabled={end.isPending}
-                onClick={() => end.mutate(session.id)}
+                onClick={() => end.mutate({ params: { path: { session_id: session.id } } })}
               >
                 End it
               </Button>

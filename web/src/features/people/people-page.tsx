@@ -59,7 +59,12 @@ export function PeoplePage() {
                   className="text-ink"
                   checked={member.sees_health}
                   disabled={!owns || grant.isPending}
-                  onChange={(sees) => grant.mutate({ id: member.id, sees })}
+                  onChange={(sees) =>
+                    grant.mutate({
+                      params: { path: { member_id: member.id } },
+                      body: { sees_health: sees },
+                    })
+                  }
                 >
                   Sees visits with what is said of health
                 </CheckBox>
@@ -116,7 +121,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         event.preventDefault();
         const [price_small = null, price_medium = null, price_large = null] = typed;
         const prices = { price_small, price_medium, price_large, currency };
-        practice.mutate({ time_zone: zone, local_wording: wording, ...prices });
+        practice.mutate({ body: { time_zone: zone, local_wording: wording, ...prices } });
       }}
     >
       <h2 className="border-b border-ink pb-1 text-lg">The practice</h2>
@@ -188,7 +193,9 @@ function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
       <div className="flex gap-2">
         <Button
           disabled={remove.isPending}
-          onClick={() => remove.mutate(member.id, { onSuccess: onDone })}
+          onClick={() =>
+            remove.mutate({ params: { path: { member_id: member.id } } }, { onSuccess: onDone })
+          }
         >
           Take them out
         </Button>
@@ -207,7 +214,7 @@ function NewMember({ onDone }: { onDone: () => void }) {
   const [role, setRole] = useState<Schemas["MemberIn"]["role"]>("practitioner");
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    add.mutate({ id, ...given, role }, { onSuccess: onDone });
+    add.mutate({ body: { id, ...given, role } }, { onSuccess: onDone });
   };
   const line = (key: keyof typeof given, label: string, type = "text", help = "") => (
     <LabelledInput

@@ -150,16 +150,25 @@ function Editor({
   const body = { name: draft.name, choices: draft.choices, is_default: draft.isDefault };
   const remove = () => {
     const id = draft.id ?? "";
-    drop.mutate(id, {
-      onSuccess: () => {
-        saidWithUndo(`“${draft.name}” is deleted.`, () => add.mutateAsync({ id, ...body }));
-        onDone();
+    drop.mutate(
+      { params: { path: { bundle_id: id } } },
+      {
+        onSuccess: () => {
+          saidWithUndo(`“${draft.name}” is deleted.`, () =>
+            add.mutateAsync({ body: { id, ...body } }),
+          );
+          onDone();
+        },
       },
-    });
+    );
   };
   const keep = () => {
-    if (draft.id === null) add.mutate({ id: newId, ...body }, { onSuccess: onDone });
-    else change.mutate({ id: draft.id, version: draft.version, ...body }, { onSuccess: onDone });
+    if (draft.id === null) add.mutate({ body: { id: newId, ...body } }, { onSuccess: onDone });
+    else
+      change.mutate(
+        { params: { path: { bundle_id: draft.id } }, body: { version: draft.version, ...body } },
+        { onSuccess: onDone },
+      );
   };
   return (
     <form

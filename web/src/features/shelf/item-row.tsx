@@ -24,21 +24,19 @@ export function ItemRow({
   const save = async (event: FormEvent) => {
     event.preventDefault();
     const { id, piece, values, version } = item;
-    await changes.change.mutateAsync({ id, piece, values, version, name, place, unit: "cm" });
+    await changes.change.mutateAsync({
+      params: { path: { item_id: id } },
+      body: { piece, values, version, name, place, unit: "cm" },
+    });
     setEditing(false);
   };
   const remove = async () => {
     const { id, piece, values } = item;
-    await changes.drop.mutateAsync(id);
+    await changes.drop.mutateAsync({ params: { path: { item_id: id } } });
     setEditing(false);
     saidWithUndo(`“${item.name}” is off the shelf.`, () =>
       changes.add.mutateAsync({
-        id,
-        piece,
-        values,
-        name: item.name,
-        place: item.place,
-        unit: "cm",
+        body: { id, piece, values, name: item.name, place: item.place, unit: "cm" },
       }),
     );
   };

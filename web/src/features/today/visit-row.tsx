@@ -64,12 +64,15 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
   const me = useMe().data;
   const { start, drop } = useVisitChanges();
   const remove = () =>
-    drop.mutate(line.id, {
-      onSuccess: () =>
-        saidWithUndo(`The empty visit of ${line.client} is deleted.`, () =>
-          start.mutateAsync({ id: line.id, client_id: line.client_id }),
-        ),
-    });
+    drop.mutate(
+      { params: { path: { visit_id: line.id } } },
+      {
+        onSuccess: () =>
+          saidWithUndo(`The empty visit of ${line.client} is deleted.`, () =>
+            start.mutateAsync({ body: { id: line.id, client_id: line.client_id } }),
+          ),
+      },
+    );
   if (line.state === "new" && me?.role !== "reader")
     return (
       <button

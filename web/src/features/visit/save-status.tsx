@@ -1,5 +1,5 @@
-import { useIsMutating } from "@tanstack/react-query";
 import { useEffect } from "react";
+import { usePhotosOnTheWay } from "@/shared/api/queries";
 import { clockTime } from "@/shared/dates";
 import { cn } from "@/shared/ui/cn";
 import type { ChangeQueue, Snapshot } from "./saving/change-queue";
@@ -10,7 +10,7 @@ import { useSnapshot } from "./state/recording";
 export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolean }) {
   const snapshot = useSnapshot(queue);
   const { seek } = useNavigation();
-  const pictures = useIsMutating({ mutationKey: ["photo", queue.visitId] });
+  const pictures = usePhotosOnTheWay(queue.visitId);
   useEffect(() => {
     if (pictures === 0) return;
     const warn = (event: BeforeUnloadEvent) => event.preventDefault();

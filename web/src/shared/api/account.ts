@@ -1,11 +1,15 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { setTimeZone } from "../dates";
-import { api, type Schemas, setCsrf, unwrap } from "./client";
+import { api, type Schemas, server, setCsrf, unwrap } from "./client";
+import { stale } from "./stale";
+
+export const SESSION_KEY = server.queryOptions("get", "/api/session").queryKey;
+const MEMBER = "/api/members/{member_id}";
 
 /** Another person sits here now: nothing of the last one's stays in the page. */
 function forgetAllBut(queries: QueryClient, me: Schemas["Me"] | null): void {
-  queries.setQueryData(["me"], me);
-  queries.removeQueries({ predicate: (query) => query.queryKey[0] !== "me" });
+  queries.setQueryData(SESSION_KEY, me);
+  queries.removeQueries({ predicate: (query) => query.queryKey[1] !== SESSION_KEY[1] });
 }
 
 async function whoAmI(): Promise<Schemas["Me"] | null> {
@@ -18,7 +22,7 @@ async function whoAmI(): Promise<Schemas["Me"] | null> {
 
 export function useMe() {
   return useQuery({
-    queryKey: ["me"],
+    queryKey: SESSION_KEY,
     queryFn: whoAmI,
     staleTime: Number.POSITIVE_INFINITY,
     retry: false,
@@ -26,10 +30,7 @@ export function useMe() {
 }
 
 export function useWelcome() {
-  return useQuery({
-    queryKey: ["welcome"],
-    queryFn: async () => unwrap(await api.GET("/api/welcome")),
-  });
+  return server.useQuery("get", "/api/welcome");
 }
 
 /** Sign in, and make sure that the browser kept the session: lists are never empty for want of it. */
@@ -50,8 +51,7 @@ export function useSignIn() {
 
 export function useSignOut() {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async () => unwrap(await api.DELETE("/api/session")),
+  return server.useMutation("delete", "/api/session", {
     onSettled: () => {
       setCsrf("");
       forgetAllBut(queries, null);
@@ -62,73 +62,41 @@ export function useSignOut() {
 /** Where one is signed in, and the end of any of those sessions. */
 export function useSessions() {
   const queries = useQueryClient();
-  const list = useQuery({
-    queryKey: ["sessions"],
-    queryFn: async () => unwrap(await api.GET("/api/sessions")),
-  });
-  const end = useMutation({
-    mutationFn: async (id: string) =>
-      unwrap(
-        await api.DELETE("/api/sessions/{session_id}", { params: { path: { session_id: id } } }),
-      ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["sessions"] }),
+  const list = server.useQuery("get", "/api/sessions");
+  const end = server.useMutation("delete", "/api/sessions/{session_id}", {
+    onSettled: () => stale(queries, "/api/sessions"),
   });
   return { list, end };
 }
 
 export function usePassword() {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (body: Schemas["PasswordChange"]) =>
-      unwrap(await api.PUT("/api/password", { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["sessions"] }),
+  return server.useMutation("put", "/api/password", {
+    onSuccess: () => stale(queries, "/api/sessions"),
   });
 }
 
 export function useMembers() {
-  return useQuery({
-    queryKey: ["members"],
-    queryFn: async () => unwrap(await api.GET("/api/members")),
-  });
+  return server.useQuery("get", "/api/members");
 }
 
 /** Let somebody in, take them out, and let a reader see health data. */
 export function useMemberChanges() {
   const queries = useQueryClient();
-  const done = { onSettled: () => queries.invalidateQueries({ queryKey: ["members"] }) };
-  const at = (id: string) => ({ params: { path: { member_id: id } } });
+  const done = { onSettled: () => stale(queries, "/api/members") };
   return {
-    add: useMutation({
-      mutationFn: async (body: Schemas["MemberIn"]) =>
-        unwrap(await api.POST("/api/members", { body })),
-      ...done,
-    }),
-    remove: useMutation({
-      mutationFn: async (id: string) =>
-        unwrap(await api.DELETE("/api/members/{member_id}", at(id))),
-      ...done,
-    }),
-    grant: useMutation({
-      mutationFn: async ({ id, sees }: { id: string; sees: boolean }) =>
-        unwrap(
-          await api.PUT("/api/members/{member_id}/health", {
-            ...at(id),
-            body: { sees_health: sees },
-          }),
-        ),
-      ...done,
-    }),
+    add: server.useMutation("post", "/api/members", done),
+    remove: server.useMutation("delete", MEMBER, done),
+    grant: server.useMutation("put", "/api/members/{member_id}/health", done),
   };
 }
 
 export function usePractice() {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (body: Schemas["PracticeIn"]) =>
-      unwrap(await api.PUT("/api/practice", { body })),
-    onSuccess: (_, { time_zone }) => {
-      setTimeZone(time_zone);
-      return queries.invalidateQueries({ queryKey: ["me"] });
+  return server.useMutation("put", "/api/practice", {
+    onSuccess: (_, { body }) => {
+      setTimeZone(body.time_zone);
+      return stale(queries, "/api/session");
     },
   });
 }

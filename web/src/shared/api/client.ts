@@ -1,4 +1,5 @@
-import createClient from "openapi-fetch";
+import createClient, { type Middleware } from "openapi-fetch";
+import createHooks from "openapi-react-query";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -12,11 +13,14 @@ export function setCsrf(token: string): void {
   csrf = token;
 }
 
-export const api = createClient<paths>({
+const TO_THE_SERVER = {
   baseUrl: `${location.origin}/`,
   credentials: "same-origin",
-  fetch: (request) => globalThis.fetch(request),
-});
+  fetch: (request: Request) => globalThis.fetch(request),
+} as const;
+
+/** The server's answers as they are, refusals included: for what reads them itself. */
+export const api = createClient<paths>(TO_THE_SERVER);
 
 let whenEnded: () => void = () => undefined;
 
@@ -28,7 +32,7 @@ export function onSessionEnd(listener: () => void): void {
 /** Where 401 is an answer and not the end of a session: wrong words, or nobody yet. */
 const ASKS_WHO = new Set(["/api/session", "/api/me"]);
 
-api.use({
+const signedIn: Middleware = {
   onRequest({ request }) {
     if (request.method !== "GET" && csrf) request.headers.set("X-Plumb-Csrf", csrf);
     return request;
@@ -36,7 +40,7 @@ api.use({
   onResponse({ request, response }) {
     if (response.status === 401 && !ASKS_WHO.has(new URL(request.url).pathname)) whenEnded();
   },
-});
+};
 
 /** A refusal by the server, with its problem. */
 export class Refused extends Error {
@@ -45,16 +49,53 @@ export class Refused extends Error {
   }
 }
 
+/** What a refusing answer says, as the error to throw. */
+function refusal(status: number, said: unknown): Refused {
+  if (said && typeof said === "object" && "detail" in said) return new Refused(said as Problem);
+  const detail = `The server answered ${status}.`;
+  return new Refused({ type: "http", title: detail, status, detail });
+}
+
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** The data of an answer, or the refusal thrown. */
 export function unwrap<T>({ data, error, response }: Answer<T>): T {
   if (response.ok) return data as T;
-  const known = error && typeof error === "object" && "detail" in error;
-  const detail = `The server answered ${response.status}.`;
-  throw new Refused(
-    known
-      ? (error as Problem)
-      : { type: "http", title: detail, status: response.status, detail: detail },
-  );
+  throw refusal(response.status, error);
+}
+
+const throwing: Middleware = {
+  async onResponse({ response }) {
+    if (response.ok) return;
+    throw refusal(response.status, await response.json().catch(() => null));
+  },
+};
+
+/** An operation whose every failure is thrown: a refusal, or a connection that is gone. */
+type Thrown<Operation> = Operation extends { responses: infer Responses }
+  ? Omit<Operation, "responses"> & {
+      responses: Pick<Responses, keyof Responses & (200 | 201 | 204)> & {
+        default: { content: { "application/json": Error } };
+      };
+    }
+  : Operation;
+type ThrownPaths = {
+  [Path in keyof paths]: { [Method in keyof paths[Path]]: Thrown<paths[Path][Method]> };
+};
+
+const answering = createClient<ThrownPaths>(TO_THE_SERVER);
+
+api.use(signedIn);
+answering.use(signedIn, throwing);
+
+/** Queries and mutations of the schema's own paths; what fails is an Error, mostly a Refused. */
+export const server = createHooks(answering);
+
+/** A file sent as it is. */
+export function fileBody(file: File, type: string) {
+  return {
+    body: file as unknown as string,
+    bodySerializer: (body: unknown) => body as File,
+    headers: { "Content-Type": type },
+  };
 }

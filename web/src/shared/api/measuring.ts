@@ -1,164 +1,93 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type Schemas, type Unit, unwrap } from "./client";
+import { useQueryClient } from "@tanstack/react-query";
+import { server, type Unit } from "./client";
+import { stale } from "./stale";
+
+const LISTS = "/api/measuring/lists";
+const LIST = "/api/measuring/lists/{list_id}";
+const TABLES = "/api/measuring/tables";
 
 export function useMeasuringLists() {
-  return useQuery({
-    queryKey: ["lists"],
-    queryFn: async () => unwrap(await api.GET("/api/measuring/lists")),
-  });
+  return server.useQuery("get", LISTS);
 }
 
 /** Keep, change or drop a list of dimensions. */
 export function useListChanges() {
   const queries = useQueryClient();
-  const done = {
-    onSettled: () =>
-      Promise.all([
-        queries.invalidateQueries({ queryKey: ["lists"] }),
-        queries.invalidateQueries({ queryKey: ["worked"] }),
-      ]),
-  };
+  const done = { onSettled: () => stale(queries, LISTS, "/api/visits/{visit_id}/worked") };
   return {
-    add: useMutation({
-      mutationFn: async (body: Schemas["ListIn"]) =>
-        unwrap(await api.POST("/api/measuring/lists", { body })),
-      ...done,
-    }),
-    change: useMutation({
-      mutationFn: async ({ id, ...body }: Schemas["ListChange"] & { id: string }) =>
-        unwrap(
-          await api.PUT("/api/measuring/lists/{list_id}", {
-            params: { path: { list_id: id } },
-            body,
-          }),
-        ),
-      ...done,
-    }),
-    drop: useMutation({
-      mutationFn: async (id: string) =>
-        unwrap(
-          await api.DELETE("/api/measuring/lists/{list_id}", { params: { path: { list_id: id } } }),
-        ),
-      ...done,
-    }),
+    add: server.useMutation("post", LISTS, done),
+    change: server.useMutation("put", LIST, done),
+    drop: server.useMutation("delete", LIST, done),
   };
 }
 
 export function usePopulationTables() {
-  return useQuery({
-    queryKey: ["tables"],
-    queryFn: async () => unwrap(await api.GET("/api/measuring/tables")),
-  });
+  return server.useQuery("get", TABLES);
 }
 
 export function useTableChanges() {
   const queries = useQueryClient();
-  const done = { onSettled: () => queries.invalidateQueries({ queryKey: ["tables"] }) };
+  const done = { onSettled: () => stale(queries, TABLES) };
   return {
-    add: useMutation({
-      mutationFn: async (body: Schemas["TableIn"]) =>
-        unwrap(await api.POST("/api/measuring/tables", { body })),
-      ...done,
-    }),
-    drop: useMutation({
-      mutationFn: async (id: string) =>
-        unwrap(
-          await api.DELETE("/api/measuring/tables/{table_id}", {
-            params: { path: { table_id: id } },
-          }),
-        ),
-      ...done,
-    }),
+    add: server.useMutation("post", TABLES, done),
+    drop: server.useMutation("delete", "/api/measuring/tables/{table_id}", done),
   };
 }
 
 export function usePrecision(unit: Unit) {
-  return useQuery({
-    queryKey: ["precision", unit],
-    queryFn: async () =>
-      unwrap(await api.GET("/api/measuring/precision", { params: { query: { unit } } })),
-  });
+  return server.useQuery("get", "/api/measuring/precision", { params: { query: { unit } } });
 }
 
 /** The instruments near the desk; their battery falls, so they are asked now and then. */
 export function useInstruments() {
   const queries = useQueryClient();
-  const found = useQuery({
-    queryKey: ["instruments"],
-    queryFn: async () => unwrap(await api.GET("/api/instruments")),
+  const found = server.useQuery("get", "/api/instruments", undefined, {
     staleTime: 30_000,
     refetchInterval: 60_000,
   });
-  const put = useMutation({
-    mutationFn: async ({ id, unit }: { id: "tape" | "rod"; unit: Unit }) =>
-      unwrap(
-        await api.PUT("/api/instruments/{instrument_id}", {
-          params: { path: { instrument_id: id } },
-          body: { unit },
-        }),
-      ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["instruments"] }),
+  const put = server.useMutation("put", "/api/instruments/{instrument_id}", {
+    onSettled: () => stale(queries, "/api/instruments"),
   });
   return {
     data: found.data,
-    setUnit: (id: "tape" | "rod", unit: Unit) => put.mutate({ id, unit }),
+    setUnit: (id: "tape" | "rod", unit: Unit) =>
+      put.mutate({ params: { path: { instrument_id: id } }, body: { unit } }),
   };
 }
 
-export function useTakeReading(visitId: string) {
-  return useMutation({
-    mutationFn: async ({ tool, dimension }: { tool: "tape" | "rod"; dimension: string }) =>
-      unwrap(
-        await api.POST("/api/visits/{visit_id}/instruments/{instrument_id}/readings", {
-          params: { path: { visit_id: visitId, instrument_id: tool } },
-          body: { dimension },
-        }),
-      ),
-  });
-}
-
-/** Sends a file as it is. */
-function fileBody(file: File) {
-  return {
-    body: file as unknown as string,
-    bodySerializer: (body: unknown) => body as File,
-    headers: { "Content-Type": "application/octet-stream" },
-  };
+export function useTakeReading() {
+  return server.useMutation("post", "/api/visits/{visit_id}/instruments/{instrument_id}/readings");
 }
 
 /** What a file says, and what importing it would do. */
 export function useLook() {
-  return useMutation({
-    mutationFn: async (file: File) => unwrap(await api.POST("/api/exchange/look", fileBody(file))),
-  });
+  return server.useMutation("post", "/api/exchange/look");
 }
 
 export function useImport() {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (file: File) => unwrap(await api.POST("/api/exchange", fileBody(file))),
+  return server.useMutation("post", "/api/exchange", {
     onSuccess: () => queries.invalidateQueries(),
   });
 }
 
 export function useExercise(number: number, unit: Unit) {
-  return useQuery({
-    queryKey: ["drill", number, unit],
-    queryFn: async () =>
-      unwrap(
-        await api.GET("/api/drill/{number}", { params: { path: { number }, query: { unit } } }),
-      ),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  return server.useQuery(
+    "get",
+    "/api/drill/{number}",
+    { params: { path: { number }, query: { unit } } },
+    { staleTime: Number.POSITIVE_INFINITY },
+  );
 }
 
-export function useVerdict(number: number, unit: Unit) {
-  return useMutation({
-    mutationFn: async (given: "keep" | "repeat" | "question") =>
-      unwrap(
-        await api.GET("/api/drill/{number}/verdict", {
-          params: { path: { number }, query: { given, unit } },
-        }),
-      ),
-  });
+type Given = "keep" | "repeat" | "question";
+
+/** What an exercise's answer is worth, once one is given. */
+export function useVerdict(number: number, unit: Unit, given: Given | null) {
+  return server.useQuery(
+    "get",
+    "/api/drill/{number}/verdict",
+    { params: { path: { number }, query: { given: given ?? "keep", unit } } },
+    { enabled: given !== null, staleTime: Number.POSITIVE_INFINITY },
+  );
 }

@@ -1,95 +1,65 @@
 import {
+  hashKey,
   keepPreviousData,
   type QueryClient,
-  useMutation,
-  useQuery,
+  useIsMutating,
   useQueryClient,
 } from "@tanstack/react-query";
-import { api, Refused, type Schemas, type Unit, unwrap } from "./client";
+import { fileBody, Refused, type Schemas, server, type Unit } from "./client";
+import { ofVisit, stale } from "./stale";
+
+const CLIENT = "/api/clients/{client_id}";
+const VISIT = "/api/visits/{visit_id}";
+const WORKED = "/api/visits/{visit_id}/worked";
+const REPORT = "/api/visits/{visit_id}/report";
+const SHELF_ITEM = "/api/shelf/{item_id}";
+const PHOTO_OF_VISIT = "/api/visits/{visit_id}/photos/{photo_id}";
 
 export function useFields() {
-  return useQuery({
-    queryKey: ["fields"],
-    queryFn: async () => unwrap(await api.GET("/api/fields")) as Schemas["Fields"],
+  const { data, ...rest } = server.useQuery("get", "/api/fields", undefined, {
     staleTime: Number.POSITIVE_INFINITY,
   });
+  return { ...rest, data: data as Schemas["Fields"] | undefined };
 }
 
 export function useVisits() {
-  return useQuery({
-    queryKey: ["visits"],
-    queryFn: async () => unwrap(await api.GET("/api/visits")),
-  });
+  return server.useQuery("get", "/api/visits");
 }
 
 export function useClients() {
-  return useQuery({
-    queryKey: ["clients"],
-    queryFn: async () => unwrap(await api.GET("/api/clients")),
-  });
+  return server.useQuery("get", "/api/clients");
 }
 
 /** New things carry an id made on the page: sent again after a lost answer they are the same thing. */
 export function useAddClient() {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (body: Schemas["ClientIn"]) =>
-      unwrap(await api.POST("/api/clients", { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["clients"] }),
+  return server.useMutation("post", "/api/clients", {
+    onSuccess: () => stale(queries, "/api/clients"),
   });
 }
 
 /** Correct a client, or erase one with everything kept about them. */
 export function useClientChanges() {
   const queries = useQueryClient();
-  const done = {
-    onSettled: () =>
-      Promise.all(
-        ["clients", "visits", "visit"].map((key) => queries.invalidateQueries({ queryKey: [key] })),
-      ),
-  };
+  const done = { onSettled: () => stale(queries, "/api/clients", "/api/visits", VISIT) };
   return {
-    change: useMutation({
-      mutationFn: async ({ id, ...body }: Schemas["ClientChange"] & { id: string }) =>
-        unwrap(
-          await api.PUT("/api/clients/{client_id}", { params: { path: { client_id: id } }, body }),
-        ),
-      ...done,
-    }),
-    erase: useMutation({
-      mutationFn: async (id: string) =>
-        unwrap(
-          await api.DELETE("/api/clients/{client_id}", { params: { path: { client_id: id } } }),
-        ),
-      ...done,
-    }),
+    change: server.useMutation("put", CLIENT, done),
+    erase: server.useMutation("delete", CLIENT, done),
   };
 }
 
 /** Start a visit, or drop one that holds nothing; started again with its id it is the same visit. */
 export function useVisitChanges() {
   const queries = useQueryClient();
-  const done = { onSettled: () => queries.invalidateQueries({ queryKey: ["visits"] }) };
+  const done = { onSettled: () => stale(queries, "/api/visits") };
   return {
-    start: useMutation({
-      mutationFn: async (body: Schemas["VisitIn"]) =>
-        unwrap(await api.POST("/api/visits", { body })),
-      ...done,
-    }),
-    drop: useMutation({
-      mutationFn: async (id: string) =>
-        unwrap(await api.DELETE("/api/visits/{visit_id}", { params: { path: { visit_id: id } } })),
-      ...done,
-    }),
+    start: server.useMutation("post", "/api/visits", done),
+    drop: server.useMutation("delete", VISIT, done),
   };
 }
 
 export function useVisit(id: string) {
-  return useQuery({
-    queryKey: ["visit", id],
-    queryFn: async () =>
-      unwrap(await api.GET("/api/visits/{visit_id}", { params: { path: { visit_id: id } } })),
-  });
+  return server.useQuery("get", VISIT, { params: { path: { visit_id: id } } });
 }
 
 const MOST_FAILURES = 3;
@@ -113,69 +83,64 @@ export type View = {
 };
 
 export function useShelf() {
-  return useQuery({
-    queryKey: ["shelf"],
-    queryFn: async () => unwrap(await api.GET("/api/shelf")),
-  });
+  return server.useQuery("get", "/api/shelf");
 }
 
 /** Keep, change or drop something on the shelf. */
 export function useShelfChanges() {
   const queries = useQueryClient();
-  const done = { onSettled: () => queries.invalidateQueries({ queryKey: ["shelf"] }) };
+  const done = { onSettled: () => stale(queries, "/api/shelf") };
   return {
-    add: useMutation({
-      mutationFn: async (body: Schemas["ShelfIn"]) =>
-        unwrap(await api.POST("/api/shelf", { body })),
-      ...done,
-    }),
-    change: useMutation({
-      mutationFn: async ({ id, ...body }: Schemas["ShelfChange"] & { id: string }) =>
-        unwrap(await api.PUT("/api/shelf/{item_id}", { params: { path: { item_id: id } }, body })),
-      ...done,
-    }),
-    drop: useMutation({
-      mutationFn: async (id: string) =>
-        unwrap(await api.DELETE("/api/shelf/{item_id}", { params: { path: { item_id: id } } })),
-      ...done,
-    }),
+    add: server.useMutation("post", "/api/shelf", done),
+    change: server.useMutation("put", SHELF_ITEM, done),
+    drop: server.useMutation("delete", SHELF_ITEM, done),
   };
 }
 
 export function useLightMeter() {
-  return useMutation({
-    mutationFn: async () => unwrap(await api.POST("/api/light-meter/readings")),
-  });
+  return server.useMutation("post", "/api/light-meter/readings");
 }
 
 /** Send a photograph as it is; its id is made here, so that sent twice it counts once. */
 export function useAddPhoto(visitId: string) {
   const queries = useQueryClient();
-  return useMutation({
-    mutationKey: ["photo", visitId],
+  const add = server.useMutation("put", PHOTO_OF_VISIT, {
     networkMode: "always",
-    mutationFn: async ({ id, file }: { id: string; file: File }) =>
-      unwrap(
-        await api.PUT("/api/visits/{visit_id}/photos/{photo_id}", {
-          params: { path: { visit_id: visitId, photo_id: id } },
-          body: file as unknown as string,
-          bodySerializer: (body: unknown) => body as File,
-          headers: { "Content-Type": file.type || "image/jpeg" },
-        }),
-      ),
     onSuccess: () => refresh(queries, visitId),
     // a lost connection is waited for; a server that fails on this picture is told of soon
     retry: (times, error) =>
       !(error instanceof Refused) || (error.problem.status >= 500 && times < MOST_FAILURES),
     retryDelay: (count) => Math.min(8000, 500 * 2 ** count),
   });
+  return {
+    ...add,
+    send: (file: File, onAdded: (id: string) => void) =>
+      add.mutate(
+        {
+          params: { path: { visit_id: visitId, photo_id: crypto.randomUUID() } },
+          ...fileBody(file, file.type || "image/jpeg"),
+        },
+        { onSuccess: (kept) => onAdded(kept.id) },
+      ),
+  };
+}
+
+/** How many photographs of a visit are still being sent. */
+export function usePhotosOnTheWay(visitId: string): number {
+  return useIsMutating({
+    mutationKey: ["put", PHOTO_OF_VISIT],
+    predicate: ({ state }) => sameVisit(state.variables, visitId),
+  });
+}
+
+function sameVisit(sent: unknown, visitId: string): boolean {
+  const init = sent as { params: { path: { visit_id: string } } } | undefined;
+  return init?.params.path.visit_id === visitId;
 }
 
 export function useDropPhoto(visitId: string) {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (id: string) =>
-      unwrap(await api.DELETE("/api/photos/{photo_id}", { params: { path: { photo_id: id } } })),
+  return server.useMutation("delete", "/api/photos/{photo_id}", {
     onSuccess: () => refresh(queries, visitId),
   });
 }
@@ -183,54 +148,76 @@ export function useDropPhoto(visitId: string) {
 /** Fetch a visit and what is worked out of it anew. */
 export function refresh(queries: QueryClient, visitId: string): Promise<unknown> {
   return Promise.all(
-    ["visit", "worked", "draft"].map((key) =>
-      queries.invalidateQueries({ queryKey: [key, visitId] }),
+    ([VISIT, WORKED, REPORT] as const).map((path) =>
+      queries.invalidateQueries({ queryKey: ofVisit(path, visitId) }),
     ),
   );
 }
 
 export function useWorked(id: string, view: View | null) {
-  return useQuery({
-    queryKey: ["worked", id, view],
+  return server.useQuery("get", WORKED, ofView(id, view), {
     enabled: view !== null,
     placeholderData: keepPreviousData,
-    queryFn: async () =>
-      unwrap(
-        await api.GET("/api/visits/{visit_id}/worked", {
-          params: { path: { visit_id: id }, query: view ?? {} },
-        }),
-      ),
   });
 }
 
-export function useDraft(id: string, unit: Unit) {
-  return useQuery({
-    queryKey: ["draft", id, unit],
-    queryFn: async () =>
-      unwrap(
-        await api.GET("/api/visits/{visit_id}/report", {
-          params: { path: { visit_id: id }, query: { unit } },
-        }),
-      ),
+function ofView(id: string, view: View | null) {
+  return { params: { path: { visit_id: id }, query: view ?? {} } };
+}
+
+/** Put what a change's answer brought where the page reads it, and ask anew for what it left open. */
+export function putAnswer(
+  queries: QueryClient,
+  visitId: string,
+  view: View | null,
+  { entry, revision, worked }: Schemas["ChangeOut"],
+): void {
+  queries.setQueryData<Schemas["VisitOut"]>(
+    ofVisit(VISIT, visitId),
+    (old) =>
+      old && {
+        ...old,
+        revision: Math.max(revision, old.revision),
+        entries: { ...old.entries, [entry.path]: entry },
+        reports: old.reports.map((report) => ({ ...report, current: false })),
+      },
+  );
+  const key = server.queryOptions("get", WORKED, ofView(visitId, view)).queryKey;
+  if (worked) queries.setQueryData(key, worked);
+  void queries.invalidateQueries({
+    queryKey: ofVisit(WORKED, visitId),
+    predicate: (query) => !worked || query.queryHash !== hashKey(key),
   });
+  void queries.invalidateQueries({ queryKey: ofVisit(REPORT, visitId) });
+  if (entry.path.startsWith("ask.consent.") && entry.value !== "yes")
+    void refresh(queries, visitId); // a consent taken back has erased things
+  void queries.invalidateQueries({ queryKey: ["get", "/api/visits"], refetchType: "none" });
+}
+
+export function useDraft(id: string, unit: Unit) {
+  return server.useQuery("get", REPORT, { params: { path: { visit_id: id }, query: { unit } } });
 }
 
 /** Sign what was looked at: the report's id is made here, the revision is the one shown. */
 export function useSign(id: string, unit: Unit) {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async ({ reportId, revision }: { reportId: string; revision: number }) =>
-      unwrap(
-        await api.PUT("/api/visits/{visit_id}/reports/{report_id}", {
+  const sign = server.useMutation("put", "/api/visits/{visit_id}/reports/{report_id}", {
+    onSettled: () => stale(queries, VISIT, WORKED, REPORT, "/api/visits"),
+  });
+  return {
+    ...sign,
+    sign: (reportId: string, revision: number, onDone: () => void) =>
+      sign.mutate(
+        {
           params: { path: { visit_id: id, report_id: reportId }, query: { unit } },
           body: { revision },
-        }),
+        },
+        { onSuccess: onDone },
       ),
-    onSettled: () =>
-      Promise.all(
-        ["visit", "worked", "draft", "visits"].map((key) =>
-          queries.invalidateQueries({ queryKey: [key] }),
-        ),
-      ),
-  });
+  };
+}
+
+/** The best stack of what is at hand, for a height that is short. */
+export function useStack() {
+  return server.useMutation("post", "/api/visits/{visit_id}/stack");
 }

@@ -1,7 +1,7 @@
-import { hashKey, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo } from "react";
 import type { Schemas } from "@/shared/api/client";
-import { refresh } from "@/shared/api/queries";
+import { putAnswer } from "@/shared/api/queries";
 import { ChangeQueue } from "./change-queue";
 
 /** Keepers whose page is open, or was left before everything was sent: never two for one visit. */
@@ -23,28 +23,7 @@ export function useChangeQueue(visit: Schemas["VisitOut"], member: string): Chan
       new ChangeQueue(
         visit.id,
         visit.entries,
-        ({ entry, revision, worked }, view) => {
-          queries.setQueryData<Schemas["VisitOut"]>(
-            ["visit", visit.id],
-            (old) =>
-              old && {
-                ...old,
-                revision: Math.max(revision, old.revision),
-                entries: { ...old.entries, [entry.path]: entry },
-                reports: old.reports.map((report) => ({ ...report, current: false })),
-              },
-          );
-          const key = ["worked", visit.id, view];
-          if (worked) queries.setQueryData(key, worked);
-          void queries.invalidateQueries({
-            queryKey: ["worked", visit.id],
-            predicate: (query) => !worked || query.queryHash !== hashKey(key),
-          });
-          void queries.invalidateQueries({ queryKey: ["draft", visit.id] });
-          if (entry.path.startsWith("ask.consent.") && entry.value !== "yes")
-            void refresh(queries, visit.id); // a consent taken back has erased things
-          void queries.invalidateQueries({ queryKey: ["visits"], refetchType: "none" });
-        },
+        (answer, view) => putAnswer(queries, visit.id, view, answer),
         member,
       ),
     [visit.id, member],

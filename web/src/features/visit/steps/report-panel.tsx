@@ -168,8 +168,7 @@ function Signing({
   const { visit, unit } = useVisitFacts();
   const sign = useSign(visit.id, unit);
   const [id] = useNewId();
-  const submit = () =>
-    sign.mutate({ reportId: id, revision: draft.revision }, { onSuccess: onDone });
+  const submit = () => sign.sign(id, draft.revision, onDone);
   return (
     <Modal
       open

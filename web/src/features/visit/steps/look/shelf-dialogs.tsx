@@ -134,7 +134,7 @@ export function KeepOnShelf({
   const many = Object.keys(values).length;
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const kept = await add.mutateAsync({ id, piece, name, place, values, unit });
+    const kept = await add.mutateAsync({ body: { id, piece, name, place, values, unit } });
     if (piece === WORKSTATION) queue.type(fieldId("look.workstation"), kept.id, unit);
     setOpen(false);
     setName("");

@@ -30,7 +30,7 @@ export function useInstrumentReading(
   const queue = useQueue();
   const cells = useCells();
   const [tool, setTool] = useState<"tape" | "rod">(entry.instrument === "rod" ? "rod" : "tape");
-  const taking = useTakeReading(visit.id);
+  const taking = useTakeReading();
   const latest = useRef(cells);
   latest.current = cells;
   const read = () => {
@@ -42,7 +42,10 @@ export function useInstrumentReading(
       : names.find((name) => !latest.current.get(`${start}.${name}`)?.typed);
     if (!open || taking.isPending) return;
     taking.mutate(
-      { tool, dimension: one.dimension },
+      {
+        params: { path: { visit_id: visit.id, instrument_id: tool } },
+        body: { dimension: one.dimension },
+      },
       {
         onSuccess: (answer) => {
           onReading();

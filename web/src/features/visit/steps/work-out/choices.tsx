@@ -256,7 +256,7 @@ function Bundles({
           onSubmit={(event) => {
             event.preventDefault();
             add.mutate(
-              { id, name, choices: mine, is_default: false },
+              { body: { id, name, choices: mine, is_default: false } },
               {
                 onSuccess: () => {
                   setName(null);

@@ -1,6 +1,7 @@
 import { useState } from "react";
-import { api, type Schemas, unwrap } from "@/shared/api/client";
+import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
+import { useStack } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
@@ -243,21 +244,8 @@ function Stacks() {
   const { go } = useNavigation();
   const [wanted, setWanted] = useState("");
   const [use, setUse] = useState<"screen" | "feet" | "keys" | "laptop">("screen");
-  const [answer, setAnswer] = useState<Schemas["StackOut"] | string | null>(null);
-  const ask = async () => {
-    try {
-      setAnswer(
-        unwrap(
-          await api.POST("/api/visits/{visit_id}/stack", {
-            params: { path: { visit_id: visit.id } },
-            body: { wanted, use, unit, place },
-          }),
-        ),
-      );
-    } catch (error) {
-      setAnswer(error instanceof Error ? error.message : String(error));
-    }
-  };
+  const stack = useStack();
+  const answer: Schemas["StackOut"] | string | null = stack.error?.message ?? stack.data ?? null;
   return (
     <section aria-label="Stack">
       <h2 className="border-b border-ink pb-1 font-semibold">Improvise a riser</h2>
@@ -265,7 +253,10 @@ function Stacks() {
         className="flex flex-wrap items-center gap-2 py-2"
         onSubmit={(event) => {
           event.preventDefault();
-          void ask();
+          stack.mutate({
+            params: { path: { visit_id: visit.id } },
+            body: { wanted, use, unit, place },
+          });
         }}
       >
         <label className="flex items-center gap-2 text-sm">

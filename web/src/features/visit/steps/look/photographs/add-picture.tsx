@@ -22,8 +22,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
       setHeavy(
         `The picture has ${megabytes(file.size)}; at most ${megabytes(most)} can be kept. Take it with a lower resolution.`,
       );
-    else if (file)
-      add.mutate({ id: crypto.randomUUID(), file }, { onSuccess: (kept) => onAdded(kept.id) });
+    else if (file) add.send(file, onAdded);
   };
   /** A tablet's own camera app takes the better picture; else the camera is shown here. */
   const openCamera = () =>

@@ -217,12 +217,15 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
         <Button
           disabled={drop.isPending}
           onClick={() =>
-            drop.mutate(id, {
-              onSuccess: () => {
-                setAsking(false);
-                onDropped();
+            drop.mutate(
+              { params: { path: { photo_id: id } } },
+              {
+                onSuccess: () => {
+                  setAsking(false);
+                  onDropped();
+                },
               },
-            })
+            )
           }
         >
           Delete
