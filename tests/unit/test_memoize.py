@@ -1,6 +1,7 @@
 """The last answers of a function."""
 
-from gentle_plumb.core.memoize import memoize_last
+from gentle_plumb.core.memoize import interned, memoize_last
+from gentle_plumb.core.workstation import Settings
 
 
 def test_equal_arguments_are_answered_once_and_the_oldest_is_forgotten() -> None:
@@ -17,3 +18,9 @@ def test_equal_arguments_are_answered_once_and_the_oldest_is_forgotten() -> None
     total("a", {"x": 3})
     total("a", {"x": 1})
     assert worked[3:] == [("a", 3), ("a", 1)]  # two of each are kept, first in, first out
+
+
+def test_equal_things_become_the_same_thing() -> None:
+    first, again, other = (Settings(seat=seat) for seat in (460.0, 460.0, 470.0))
+    assert interned(first) is interned(again)
+    assert interned(other) is other

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
+import ctypes
 import struct
-from contextlib import nullcontext
 from io import BytesIO
 from math import atan, degrees
 from threading import BoundedSemaphore
@@ -55,6 +55,13 @@ def _field_of_view(exif: Image.Exif, *, upright: bool) -> float | None:
     return degrees(2 * atan(across / 2 / focal))
 
 
+def _give_back() -> None:
+    """Return what a large picture took to the system: the C library keeps it, a hundred megabytes and more."""
+    trim = getattr(ctypes.CDLL(None), "malloc_trim", None)  # glibc's own
+    if trim is not None:
+        trim(0)
+
+
 class PillowImageProcessor:
     """The Darkroom port."""
 
@@ -101,8 +108,12 @@ class PillowImageProcessor:
                 low=LEAST_SIDE,
                 unit="px",
             )
-        with _LARGE_ONES if width * height > LARGE else nullcontext():
+        if width * height <= LARGE:
             return self._unpacked(opened)
+        with _LARGE_ONES:
+            made = self._unpacked(opened)
+        _give_back()
+        return made
 
     def _unpacked(self, opened: Image.Image) -> ProcessedPhoto:
         exif = opened.getexif()

@@ -1,21 +1,29 @@
 /** Dates as the practice lives them: days are days, moments fall on the practice's day. */
 
 const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
-let zone: string | undefined;
+let [clock, calendar] = formatsIn(undefined);
+
+/** What writes the time and the day in a time zone; made once, since making one is dear. */
+function formatsIn(timeZone: string | undefined): [Intl.DateTimeFormat, Intl.DateTimeFormat] {
+  const zone = timeZone ? { timeZone } : {};
+  return [
+    new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", ...zone }),
+    new Intl.DateTimeFormat("sv-SE", zone),
+  ];
+}
 
 /** The practice's time zone, an IANA name; the browser's own where it is not known here. */
 export function setTimeZone(name: string): void {
   try {
-    new Intl.DateTimeFormat("en-GB", { timeZone: name });
-    zone = name;
+    [clock, calendar] = formatsIn(name);
   } catch {
-    zone = undefined;
+    [clock, calendar] = formatsIn(undefined);
   }
 }
 
 /** The practice's day at a moment, YYYY-MM-DD. */
 export function dayOf(moment: Date): string {
-  return moment.toLocaleDateString("sv-SE", zone ? { timeZone: zone } : {});
+  return calendar.format(moment);
 }
 
 /** A day some days later, YYYY-MM-DD. */
@@ -58,9 +66,5 @@ function inWords(iso: string, month: "short" | "long", today: string): string {
 
 /** The practice's clock at a moment, 14:05. */
 export function clockTime(moment: Date): string {
-  return moment.toLocaleTimeString("en-GB", {
-    hour: "2-digit",
-    minute: "2-digit",
-    ...(zone ? { timeZone: zone } : {}),
-  });
+  return clock.format(moment);
 }

@@ -1,15 +1,26 @@
 import { useSyncExternalStore } from "react";
 
-/** Whether a media query holds, as it changes. */
-export function useMedia(query: string): boolean {
-  return useSyncExternalStore(
-    (listener) => {
-      const media = matchMedia(query);
+type Watched = { subscribe: (listener: () => void) => () => void; read: () => boolean };
+
+const watched = new Map<string, Watched>();
+
+function watch(query: string): Watched {
+  const media = matchMedia(query);
+  const made: Watched = {
+    subscribe: (listener) => {
       media.addEventListener("change", listener);
       return () => media.removeEventListener("change", listener);
     },
-    () => matchMedia(query).matches,
-  );
+    read: () => media.matches,
+  };
+  watched.set(query, made);
+  return made;
+}
+
+/** Whether a media query holds, as it changes. */
+export function useMedia(query: string): boolean {
+  const { subscribe, read } = watched.get(query) ?? watch(query);
+  return useSyncExternalStore(subscribe, read);
 }
 
 /** Narrower than this there is one column, and the drawing is a sheet: a phone, or a page zoomed in. */

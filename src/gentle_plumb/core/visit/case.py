@@ -8,6 +8,7 @@ from ..body import Sex
 from ..catalogue import QUANTITIES, TASKS, Posture
 from ..fit import Case, Lens, hung_on_wall, with_declared
 from ..intake import person_limits
+from ..memoize import interned
 from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..record import Field, Record, fields
 from ..record.fields.ask import Eyewear
@@ -60,8 +61,8 @@ def case_from(
     up = _settings(record, FOUND["standing"], keys)
     computer = record[ask.eyewear] == Eyewear.COMPUTER
     return Case(
-        body=body_from(record, sex, measuring),
-        workstation=hung_on_wall(station, found, up),
+        body=interned(body_from(record, sex, measuring)),
+        workstation=interned(hung_on_wall(station, found, up)),
         found_seated=found,
         declared=declared,
         found_standing=up,
@@ -70,14 +71,14 @@ def case_from(
         mat=_mat(record),
         lower_lens=_lens(record),
         standing_hours=record[ask.standing_hours],
-        policy=policy,
+        policy=interned(policy),
         standing_policy=standing if standing != policy else None,
         eyewear=record[ask.eyewear],
         sharp=(record[ask.sharp_near], record[ask.sharp_far]) if computer else (None, None),
         settle=record[fields.work.settle] or 0.0,
         writing_hand=record[ask.writing_hand],
         hours={task: spent for task in TASKS if (spent := record[ask.hours[task]]) is not None},
-        details=_details(record),
+        details=interned(_details(record)),
         use=record[fields.places.at(fields.places.MAIN).use] or PlaceUse.BOTH,
         person=person_limits(
             precautions_of(record), wheelchair=station.chair.kind == ChairKind.WHEELCHAIR

@@ -1,5 +1,5 @@
 import { ChevronDown, ChevronUp } from "lucide-react";
-import { useEffect, useState } from "react";
+import { memo, useEffect, useState } from "react";
 import { cn } from "@/shared/ui/cn";
 import { usePhone } from "@/shared/use-media";
 import type { Room } from "./layout";
@@ -9,7 +9,13 @@ import { WhatIfStage } from "./what-if/what-if-stage";
 const UNSEEN = { width: 860, height: 640 };
 
 /** Where the elevation is, or what takes its place; on a phone a sheet from below. */
-export function DrawingRoom({ room, trying }: { room: Room; trying: boolean }) {
+export const DrawingRoom = memo(function DrawingRoom({
+  room,
+  trying,
+}: {
+  room: Room;
+  trying: boolean;
+}) {
   const phone = usePhone();
   const { set, setRoom, store } = useDrawingStore();
   const away = phone || room === "wide";
@@ -32,7 +38,7 @@ export function DrawingRoom({ room, trying }: { room: Room; trying: boolean }) {
       <WhatIfStage dragged={trying} away={taken} />
     </div>
   );
-}
+});
 
 type Height = "shut" | "half" | "full";
 const HEIGHTS: Record<Height, string> = {

@@ -1,5 +1,5 @@
 import { useNavigate } from "@tanstack/react-router";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { Keys } from "@/features/help/keys-dialog";
 import { useKeys } from "@/shared/keys";
 import { useUnitSwitch } from "@/shared/settings";
@@ -40,7 +40,7 @@ const PANELS: Record<StepId, () => React.ReactNode> = {
 };
 
 /** The frame of a visit: cord, panel and drawing, each step with the room it needs. */
-export function VisitFrame({ trying }: { trying: boolean }) {
+export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean }) {
   const { visit, catalogue } = useVisitFacts();
   const { step, part } = useNavigation();
   const { kept } = useRecording();
@@ -118,7 +118,7 @@ export function VisitFrame({ trying }: { trying: boolean }) {
       <QuickNote open={noting} onOpenChange={setNoting} />
     </>
   );
-}
+});
 
 function Steps() {
   const { catalogue } = useVisitFacts();

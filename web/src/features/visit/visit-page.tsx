@@ -1,6 +1,6 @@
 import { Link, useParams, useSearch } from "@tanstack/react-router";
 import { Tooltip } from "radix-ui";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from "react";
 import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 import { useFields, useVisit, useWorked } from "@/shared/api/queries";
@@ -13,7 +13,7 @@ import { DrawingContext, DrawingStore, useDrawing, useDrawingStore } from "./sta
 import { type VisitFacts, VisitFactsContext } from "./state/facts";
 import { NavigationContext, useNavigation, useNavigationOf } from "./state/navigation";
 import { RecordingContext, useRecording, useRecordingAt } from "./state/recording";
-import { WorkupContext } from "./state/workup";
+import { DrawnContext, WorkupContext } from "./state/workup";
 import { useFreshDrawing, useShown, useView } from "./use-view";
 import { VisitFrame } from "./visit-frame";
 import { BenchContext, useWhatIfStore } from "./what-if/bench";
@@ -89,21 +89,22 @@ function WorkedVisit({
   const { step, part } = useNavigation();
   const { place } = useRecording();
   const { view, trying, grips } = useView(step, part, unit, place);
-  const worked = useWorked(visit.id, view).data;
+  const drawn = useWorked(visit.id, view).data;
+  const [worked, open] = [useDeferredValue(drawn), useDeferredValue(visit)];
   const sits = worked?.seated_possible ?? true;
   const readOnly = me?.role === "reader";
   const facts = useMemo<VisitFacts>(
     () => ({
-      visit,
+      visit: open,
       catalogue,
       fields: sits ? catalogue.fields : catalogue.fields.filter((field) => !field.of_the_seat),
       unit,
       readOnly,
       place,
     }),
-    [visit, catalogue, sits, unit, readOnly, place],
+    [open, catalogue, sits, unit, readOnly, place],
   );
-  const bench = useBenchOf(facts, worked?.revision ?? visit.revision, trying, grips);
+  const bench = useBenchOf(facts, drawn?.revision ?? visit.revision, trying, grips);
   const { kept } = useRecording();
   useEffect(() => {
     kept.view = view; // the last change in the queue brings it back worked out anew
@@ -111,11 +112,13 @@ function WorkedVisit({
   useFreshDrawing(useDrawingStore(), step, part);
   return (
     <VisitFactsContext.Provider value={facts}>
-      <WorkupContext.Provider value={worked}>
-        <BenchContext.Provider value={bench}>
-          <VisitFrame trying={trying} />
-        </BenchContext.Provider>
-      </WorkupContext.Provider>
+      <DrawnContext.Provider value={drawn}>
+        <WorkupContext.Provider value={worked}>
+          <BenchContext.Provider value={bench}>
+            <VisitFrame trying={trying} />
+          </BenchContext.Provider>
+        </WorkupContext.Provider>
+      </DrawnContext.Provider>
     </VisitFactsContext.Provider>
   );
 }

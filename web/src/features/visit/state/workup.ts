@@ -6,6 +6,13 @@ export type Workup = Schemas["VisitWorkup"];
 /** What the visit comes to: rows, findings, plans; undefined until it is worked out. */
 export const WorkupContext = createContext<Workup | undefined>(undefined);
 
+/** The same for the drawing, which comes first: what a hand has just moved is seen before it is read. */
+export const DrawnContext = createContext<Workup | undefined>(undefined);
+
+export function useDrawn(): Workup | undefined {
+  return useContext(DrawnContext);
+}
+
 export function useWorkup(): Workup | undefined {
   return useContext(WorkupContext);
 }

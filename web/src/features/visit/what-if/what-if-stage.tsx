@@ -1,7 +1,7 @@
 import { useCallback, useRef } from "react";
 import { Stage } from "../stage";
 import { useVisitFacts } from "../state/facts";
-import { useWorkup } from "../state/workup";
+import { useDrawn } from "../state/workup";
 import { rowsOf, useBench, useWhatIf } from "./bench";
 import { draggedTo, type Held, heldBy, nudgedTo } from "./dragging";
 import { WhatIfBar } from "./what-if-bar";
@@ -9,7 +9,7 @@ import { WhatIfBar } from "./what-if-bar";
 /** The drawing with what is tried in it, and a hand on its pieces. */
 export function WhatIfStage({ dragged, away }: { dragged: boolean; away: boolean }) {
   const { fields, unit } = useVisitFacts();
-  const worked = useWorkup();
+  const worked = useDrawn();
   const bench = useBench();
   const trial = useWhatIf();
   const scene = trial.tried?.scene ?? worked?.scene;
