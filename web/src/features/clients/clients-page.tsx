@@ -16,11 +16,12 @@ import { useBeginVisit } from "./use-begin-visit";
 /** Clients: who they are, when they were last seen, and when they are to be seen again. */
 export function ClientsPage() {
   const clients = useClients();
-  const visits = useVisits().data ?? [];
+  const visits = useVisits();
   const { begin, error } = useBeginVisit();
   const writes = useMe().data?.role !== "reader";
   const [adding, setAdding] = useState(false);
   const [words, setWords] = useState("");
+  const troubled = error ?? clients.error ?? visits.error;
   const shown = (clients.data ?? []).filter(({ name, work }) => matches(words, name, work));
   return (
     <>
@@ -32,22 +33,25 @@ export function ClientsPage() {
           </Button>
         )}
       </PageHead>
-      {(error ?? clients.error) && (
+      {troubled && (
         <Notice role="alert" className="mb-4">
-          {(error ?? clients.error)?.message}
+          {troubled.message}
         </Notice>
       )}
-      {clients.isPending && <Skeleton lines={8} label="Fetching clients" />}
-      <ul aria-label="Clients" className="border-b border-hair">
-        {shown.map((client) => (
-          <Row
-            key={client.id}
-            client={client}
-            visits={visits.filter((line) => line.client_id === client.id)}
-            begin={writes ? begin : null}
-          />
-        ))}
-      </ul>
+      {clients.data && visits.data ? (
+        <ul aria-label="Clients" className="border-b border-hair">
+          {shown.map((client) => (
+            <Row
+              key={client.id}
+              client={client}
+              visits={visits.data.filter((line) => line.client_id === client.id)}
+              begin={writes ? begin : null}
+            />
+          ))}
+        </ul>
+      ) : (
+        !troubled && <Skeleton lines={8} label="Fetching clients" />
+      )}
       {clients.data && shown.length === 0 && (
         <div className="py-6">
           <p className="mb-3 text-soft">
