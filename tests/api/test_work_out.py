@@ -51,12 +51,13 @@ def test_readers_and_strangers_change_no_house_rules(owner, reader, stranger):
 
 def test_a_plan_of_ones_own_is_ticked_priced_and_taken(owner, reader):
     me = owner.http.get("/api/me").json()
-    practice = {name: me[name] for name in ("time_zone", "local_wording")}
+    practice = {name: me[name] for name in ("time_zone", "local_wording")} | {"date_order": "mdy"}
     sums = {"price_small": 60, "price_medium": 450, "currency": "EUR"}
     assert reader.http.put("/api/practice", json=practice | sums).status_code == 403
     refused = owner.http.put("/api/practice", json=practice | {"price_small": -1})
     assert (refused.status_code, refused.json()["field"]) == (422, "price_small")
-    assert owner.http.put("/api/practice", json=practice | sums).json()["price_small"] == 60
+    kept = owner.http.put("/api/practice", json=practice | sums).json()
+    assert (kept["price_small"], kept["date_order"]) == (60, "mdy")
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
     bare = owner.worked(visit, plans=True)

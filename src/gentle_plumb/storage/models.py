@@ -31,12 +31,16 @@ class PracticeRow(Base):
     """A practice."""
 
     __tablename__ = "practice"
-    __table_args__ = (CheckConstraint("unit in ('mm', 'cm', 'in')", name="unit"),)
+    __table_args__ = (
+        CheckConstraint("unit in ('mm', 'cm', 'in')", name="unit"),
+        CheckConstraint("date_order in ('dmy', 'mdy')", name="date_order"),
+    )
     id: Mapped[UUID] = mapped_column(primary_key=True)
     name: Mapped[str]
     unit: Mapped[str] = mapped_column(server_default="cm")
     local_wording: Mapped[str] = mapped_column(server_default="")
     time_zone: Mapped[str] = mapped_column(server_default="UTC")
+    date_order: Mapped[str] = mapped_column(server_default="dmy")
     price_small: Mapped[float | None]
     price_medium: Mapped[float | None]
     price_large: Mapped[float | None]

@@ -1,6 +1,20 @@
 /** Dates as the practice lives them: days are days, moments fall on the practice's day. */
 
 const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
+/** How a day typed in numbers is read: 3/4 is 3 April, or March 4. */
+export type DateOrder = "dmy" | "mdy";
+
+let order: DateOrder = "dmy";
+
+/** The practice's order of day and month. */
+export function dateOrder(): DateOrder {
+  return order;
+}
+
+export function setDateOrder(chosen: DateOrder): void {
+  order = chosen;
+}
+
 let [clock, calendar] = formatsIn(undefined);
 
 /** What writes the time and the day in a time zone; made once, since making one is dear. */

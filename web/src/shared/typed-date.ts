@@ -1,4 +1,4 @@
-import { daysLater } from "./dates";
+import { type DateOrder, daysLater } from "./dates";
 
 const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
 const ISO = /^(\d{4})-(\d{1,2})-(\d{1,2})$/;
@@ -11,7 +11,7 @@ const AHEAD = /^\+?\s*(\d{1,2})\s*(d|day|days|w|week|weeks|m|month|months)$/i;
  * A day as it is typed, YYYY-MM-DD; null for what is none. Without a year it is the next such day. The order of
  * day and month is the practice's: day first, but for `mdy`.
  */
-export function dayTyped(text: string, today: string, order: "dmy" | "mdy" = "dmy"): string | null {
+export function dayTyped(text: string, today: string, order: DateOrder = "dmy"): string | null {
   const typed = text.trim();
   const ahead = AHEAD.exec(typed);
   if (ahead) return later(today, Number(ahead[1]), (ahead[2] ?? "d").toLowerCase());

@@ -9,7 +9,7 @@ from uuid import UUID
 from pydantic import BaseModel, Field, StringConstraints
 
 from ...core.units import LengthUnit
-from ...services.models import Member, Practice, Session
+from ...services.models import DateOrder, Member, Practice, Session
 from .common import Address, Line, Name, New, Password, RequestModel
 
 
@@ -45,6 +45,7 @@ class Me(BaseModel):
     sees_health: bool
     practice: str
     time_zone: str
+    date_order: DateOrder
     local_wording: str
     price_small: float | None
     price_medium: float | None
@@ -64,6 +65,7 @@ class Me(BaseModel):
             sees_health=member.sees_health,
             practice=practice.name,
             time_zone=practice.time_zone,
+            date_order=practice.date_order,
             local_wording=practice.local_wording,
             price_small=practice.price_small,
             price_medium=practice.price_medium,
@@ -101,12 +103,13 @@ Sum = Annotated[float, Field(ge=0, le=1_000_000)]
 
 
 class PracticeIn(RequestModel):
-    """What an owner sets for the practice: its time zone (an IANA name), its own wording, its sums.
+    """What an owner sets for the practice: time zone (an IANA name), order of dates, wording, sums.
 
     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
     """
 
     time_zone: Annotated[str, StringConstraints(max_length=60)]
+    date_order: DateOrder = "dmy"
     local_wording: Annotated[str, StringConstraints(strip_whitespace=True, max_length=1000)]
     price_small: Sum | None = None
     price_medium: Sum | None = None

@@ -1,6 +1,6 @@
 """The things the use cases work on, as plain records."""
 
-from .accounts import WRITERS, Member, Practice, Role, Session
+from .accounts import WRITERS, DateOrder, Member, Practice, Role, Session
 from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Trouble, Troubles
 from .instruments import InstrumentReading, InstrumentState, LightReading
 from .shared import Difference, MeasuringList, PopulationTable, ShelfItem, StoredRuleSet, TableRow
@@ -24,6 +24,7 @@ __all__ = [
     "WRITERS",
     "Change",
     "Client",
+    "DateOrder",
     "Difference",
     "EarlierVisit",
     "Entry",

@@ -12,6 +12,7 @@ from ...core.plans import Prices
 from ...core.units import LengthUnit
 
 Role = Literal["owner", "practitioner", "reader"]
+DateOrder = Literal["dmy", "mdy"]
 WRITERS: tuple[Role, ...] = ("owner", "practitioner")
 
 
@@ -20,6 +21,7 @@ class Practice:
     """A practice; ``local_wording`` is its own sentence about local rules for reports.
 
     ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands.
+    ``date_order`` is how a day typed in numbers is read, 3/4: day first or month first.
     """
 
     id: UUID
@@ -27,6 +29,7 @@ class Practice:
     unit: LengthUnit
     local_wording: str
     time_zone: str = "UTC"
+    date_order: DateOrder = "dmy"
     price_small: float | None = None
     price_medium: float | None = None
     price_large: float | None = None

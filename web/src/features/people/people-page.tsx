@@ -104,12 +104,14 @@ const shownSum = (sum: number | null) => (sum === null ? "" : String(sum));
 function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const practice = usePractice();
   const [zone, setZone] = useState(me.time_zone);
+  const [order, setOrder] = useState(me.date_order);
   const [wording, setWording] = useState(me.local_wording);
   const [currency, setCurrency] = useState(me.currency);
   const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
   const typed = sums.map((sum) => (sum.trim() ? Number(sum.replace(",", ".")) : null));
   const changed =
     zone !== me.time_zone ||
+    order !== me.date_order ||
     wording !== me.local_wording ||
     currency !== me.currency ||
     SUMS.some(([name], index) => typed[index] !== me[name]);
@@ -121,7 +123,9 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         event.preventDefault();
         const [price_small = null, price_medium = null, price_large = null] = typed;
         const prices = { price_small, price_medium, price_large, currency };
-        practice.mutate({ body: { time_zone: zone, local_wording: wording, ...prices } });
+        practice.mutate({
+          body: { time_zone: zone, date_order: order, local_wording: wording, ...prices },
+        });
       }}
     >
       <h2 className="border-b border-ink pb-1 text-lg">The practice</h2>
@@ -138,6 +142,22 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           <option key={name} value={name} />
         ))}
       </datalist>
+      <div>
+        <p className="mb-1 font-semibold">Days in numbers</p>
+        <Segments
+          label="Days in numbers"
+          value={order}
+          onChange={(next) => setOrder(next === "mdy" ? "mdy" : "dmy")}
+          choices={[
+            { value: "dmy", label: "Day first, 25/12" },
+            { value: "mdy", label: "Month first, 12/25" },
+          ]}
+        />
+        <p className="text-sm text-soft">
+          How a typed day is read, and whether a week begins on Monday or Sunday. Shown days have
+          the month in words.
+        </p>
+      </div>
       <label className="block font-semibold">
         Local wording
         <textarea

@@ -3,7 +3,7 @@ import { screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
-import { dayOf, daysLater } from "@/shared/dates";
+import { dayOf, daysLater, setDateOrder } from "@/shared/dates";
 import { cell, renderInVisit } from "@/test/visit";
 import { DateEntry } from "./date-entry";
 
@@ -15,6 +15,14 @@ test("a day is sent once it is whole, and shown in words", async () => {
   const done = renderInVisit(entry, { visit });
   await userEvent.type(screen.getByRole("textbox"), "15 dec 2027{Enter}");
   expect(done.type).toHaveBeenCalledExactlyOnceWith(PATH, "2027-12-15", "cm");
+});
+
+test("a day in numbers is read in the practice's order", async () => {
+  setDateOrder("mdy");
+  const done = renderInVisit(entry, { visit });
+  await userEvent.type(screen.getByRole("textbox"), "3/4/2027{Enter}");
+  expect(done.type).toHaveBeenCalledExactlyOnceWith(PATH, "2027-03-04", "cm");
+  setDateOrder("dmy");
 });
 
 test("what is no day is said and stays where it was typed", async () => {

@@ -1,7 +1,7 @@
 import { CalendarDays } from "lucide-react";
 import { Popover } from "radix-ui";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
-import { dayOf, writtenDate } from "@/shared/dates";
+import { dateOrder, dayOf, writtenDate } from "@/shared/dates";
 import { dayTyped } from "@/shared/typed-date";
 import { Button } from "@/shared/ui/button";
 import { cn } from "@/shared/ui/cn";
@@ -18,6 +18,8 @@ const AHEAD = [
   { words: "3 months", typed: "3 months" },
 ] as const;
 
+/** Christmas in numbers: the day tells which is which. */
+const IN_NUMBERS = { dmy: "25/12/2026", mdy: "12/25/2026" } as const;
 const WITH_YEAR = /\b\d{4}\b/;
 const RESTED_MS = 700;
 
@@ -31,7 +33,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
   const [open, setOpen] = useState(false);
   const held = cell?.typed ?? "";
   const today = dayOf(new Date());
-  const day = draft === null ? held : dayTyped(draft, today);
+  const day = draft === null ? held : dayTyped(draft, today, dateOrder());
   const unread = draft !== null && draft.trim() !== "" && day === null;
   const put = (day: string) => {
     setDraft(null);
@@ -116,7 +118,8 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
       </span>
       {unread && (
         <Notice id={`${id}-unread`} role="alert" className="mt-1 text-sm">
-          “{draft}” is not a day. Write it as 15 Dec, 15/12/2026 or +4 weeks. Not saved yet.
+          “{draft}” is not a day. Write it as 15 Dec, {IN_NUMBERS[dateOrder()]} or +4 weeks. Not
+          saved yet.
         </Notice>
       )}
       {early && (

@@ -1,5 +1,5 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { setTimeZone } from "../dates";
+import { setDateOrder, setTimeZone } from "../dates";
 import { api, type Schemas, server, setCsrf, unwrap } from "./client";
 import { stale } from "./stale";
 
@@ -17,6 +17,7 @@ async function whoAmI(): Promise<Schemas["Me"] | null> {
   if (!me) return null;
   setCsrf(me.csrf);
   setTimeZone(me.time_zone);
+  setDateOrder(me.date_order);
   return me;
 }
 
@@ -96,6 +97,7 @@ export function usePractice() {
   return server.useMutation("put", "/api/practice", {
     onSuccess: (_, { body }) => {
       setTimeZone(body.time_zone);
+      setDateOrder(body.date_order ?? "dmy");
       return stale(queries, "/api/session");
     },
   });

@@ -3024,6 +3024,11 @@ export interface components {
             practice: string;
             /** Time Zone */
             time_zone: string;
+            /**
+             * Date Order
+             * @enum {string}
+             */
+            date_order: "dmy" | "mdy";
             /** Local Wording */
             local_wording: string;
             /** Price Small */
@@ -3751,13 +3756,19 @@ export interface components {
         };
         /**
          * PracticeIn
-         * @description What an owner sets for the practice: its time zone (an IANA name), its own wording, its sums.
+         * @description What an owner sets for the practice: time zone (an IANA name), order of dates, wording, sums.
          *
          *     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
          */
         PracticeIn: {
             /** Time Zone */
             time_zone: string;
+            /**
+             * Date Order
+             * @default dmy
+             * @enum {string}
+             */
+            date_order: "dmy" | "mdy";
             /** Local Wording */
             local_wording: string;
             /** Price Small */

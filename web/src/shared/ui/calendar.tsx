@@ -1,5 +1,6 @@
 import { DayPicker } from "react-day-picker";
 import { enGB } from "react-day-picker/locale";
+import { dateOrder } from "../dates";
 
 /** A day as the calendar works with it, at noon so that no zone moves it. */
 const at = (day: string) => new Date(`${day}T12:00:00`);
@@ -27,7 +28,7 @@ export default function Calendar({
     <DayPicker
       mode="single"
       locale={enGB}
-      weekStartsOn={1}
+      weekStartsOn={dateOrder() === "mdy" ? 0 : 1}
       autoFocus
       today={at(today)}
       selected={day ? at(day) : undefined}
