@@ -113,7 +113,7 @@ def look(hand: MouseHand) -> None:
     for part in ("habits", "room"):
         next_part(hand)
         at(hand, f"part={part}")
-    hand.press(button(hand, "Looked at it all: in order"))
+    hand.press(button(hand, "All looked at: in order"))
     next_part(hand)
     at(hand, "part=photos")
     next_part(hand)

@@ -225,10 +225,18 @@ def test_a_piece_goes_on_the_shelf_and_into_another_visit(desk: Page, program):
     expect(desk.get_by_label("Seat, highest", exact=True)).to_have_value("52")
     kept(desk)
     desk.get_by_role("link", name="Today").click()
-    desk.keyboard.press("s")
+    desk.keyboard.press("e")
+    card = desk.get_by_role("listitem").filter(has_text="Cleaning room chair")
     desk.get_by_role("button", name="Change Cleaning room chair").click()
-    desk.get_by_role("button", name="Remove from shelf").click()
-    expect(desk.get_by_text("Cleaning room chair")).to_have_count(0)
+    desk.get_by_label("Seat, highest", exact=True).fill("999")
+    desk.get_by_role("button", name="Save", exact=True).click()
+    expect(desk.get_by_role("alert").first).to_contain_text("999.0 cm is outside")
+    desk.get_by_label("Seat, highest", exact=True).fill("51")
+    desk.get_by_role("button", name="Save", exact=True).click()
+    expect(card).to_contain_text("to 51 cm")
+    desk.get_by_role("button", name="Change Cleaning room chair").click()
+    desk.get_by_role("button", name="Delete").click()
+    expect(card).to_have_count(0)
 
 
 def test_findings_are_dismissed_with_a_reason_and_strain_follows(desk: Page, program):

@@ -172,7 +172,7 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     desk: Page, program, tmp_path: Path
 ):
     desk.goto(f"{program.address}/measuring")
-    desk.get_by_role("tab", name="In and out").click()
+    desk.get_by_role("tab", name="Import and export").click()
     with desk.expect_download() as download:
         desk.get_by_role("button", name="CSV, one row per client").click()
     raw = Path(download.value.path()).read_text()
@@ -216,6 +216,7 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
     desk.get_by_role("button", name="Check and save").click()
     expect(desk.get_by_text("Made up. 1 lines, 1 dimensions")).to_be_visible()
     open_dimension(desk, program, "Odile", "Stature")
+    desk.get_by_text("Source and percentile").click()
     expect(desk.get_by_text(re.compile("80th percentile of the table's women"))).to_be_visible()
     pick(desk, "Compare with", "Pilots")
     expect(desk.get_by_text(re.compile("26th percentile"))).to_be_visible()
@@ -234,7 +235,7 @@ def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program, sees_
     page.goto(f"{program.address}/measuring")
     expect(page.get_by_role("heading", name="Front counter, first look")).to_be_visible()
     expect(page.get_by_role("button", name="A new list")).to_be_hidden()
-    page.get_by_role("tab", name="In and out").click()
+    page.get_by_role("tab", name="Import and export").click()
     expect(page.get_by_role("button", name="JSON")).to_be_visible()
     expect(page.get_by_label("File to import")).to_be_hidden()
 
@@ -271,7 +272,7 @@ def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(de
 
 def test_the_drill_is_played_with_keys_and_keeps_score_nowhere(desk: Page, program):
     desk.goto(f"{program.address}/measuring")
-    desk.get_by_role("tab", name="Drill").click()
+    desk.get_by_role("tab", name="Practice").click()
     expect(desk.get_by_role("button", name="Query it")).to_be_enabled()
     desk.keyboard.press("q")
     expect(desk.get_by_text(re.compile("The rules say: "))).to_be_visible()
@@ -279,18 +280,20 @@ def test_the_drill_is_played_with_keys_and_keeps_score_nowhere(desk: Page, progr
     desk.keyboard.press("n")
     expect(desk.get_by_role("button", name="Keep it")).to_be_enabled()
     desk.reload()
-    desk.get_by_role("tab", name="Drill").click()
+    desk.get_by_role("tab", name="Practice").click()
     expect(desk.get_by_text("Score 0 of 0")).to_be_visible()
 
 
-@pytest.mark.parametrize("part", ["Lists", "Repeats", "Tables", "In and out", "Drill"])
+@pytest.mark.parametrize(
+    "part", ["Lists", "Repeatability", "Tables", "Import and export", "Practice"]
+)
 def test_measuring_is_reachable_for_everybody_and_u_switches_units(desk: Page, program, part):
     desk.keyboard.press("r")
     desk.get_by_role("tab", name=part).click()
     desk.wait_for_timeout(400)
     found = Axe().run(desk, options={"resultTypes": ["violations"]})
     assert found.violations_count == 0, found.generate_report()
-    if part == "Repeats":
+    if part == "Repeatability":
         desk.get_by_role("heading", name="Measuring").click()
         expect(desk.get_by_text("Error, cm").first).to_be_visible()
         desk.evaluate("document.activeElement.blur()")

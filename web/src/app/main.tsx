@@ -19,7 +19,7 @@ const queries = new QueryClient({
 const SOON_MS = 2000;
 /** The other places are fetched before the network may be gone: leaving a visit never ends in nothing. */
 setTimeout(() => {
-  for (const to of ["/", "/clients", "/workstations", "/shelf", "/measuring", "/rules", "/people"])
+  for (const to of ["/", "/clients", "/equipment", "/measuring", "/rules", "/people"])
     void router.preloadRoute({ to }).catch(() => undefined);
   const visit = { visitId: "-", step: "ask" };
   void router.preloadRoute({ to: "/visits/$visitId/$step", params: visit }).catch(() => undefined);

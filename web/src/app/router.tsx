@@ -38,17 +38,14 @@ const people = createRoute({
   path: "/people",
   component: lazyRouteComponent(() => import("../features/people/people-page"), "PeoplePage"),
 });
-const shelf = createRoute({
+const equipment = createRoute({
   getParentRoute: () => shell,
-  path: "/shelf",
-  component: lazyRouteComponent(() => import("../features/shelf/shelf-page"), "ShelfPage"),
-});
-const workstations = createRoute({
-  getParentRoute: () => shell,
-  path: "/workstations",
+  path: "/equipment",
+  validateSearch: (search: Record<string, unknown>): { part?: string } =>
+    typeof search.part === "string" ? { part: search.part } : {},
   component: lazyRouteComponent(
-    () => import("../features/shelf/workstations-page"),
-    "WorkstationsPage",
+    () => import("../features/equipment/equipment-page"),
+    "EquipmentPage",
   ),
 });
 const measuring = createRoute({
@@ -83,17 +80,7 @@ function isPlace(value: unknown): value is PlaceId {
 
 export const router = createRouter({
   routeTree: root.addChildren([
-    shell.addChildren([
-      today,
-      clients,
-      client,
-      workstations,
-      shelf,
-      measuring,
-      rules,
-      people,
-      account,
-    ]),
+    shell.addChildren([today, clients, client, equipment, measuring, rules, people, account]),
     visitRoute,
   ]),
   defaultPreload: "intent",

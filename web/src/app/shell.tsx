@@ -1,14 +1,13 @@
 import { Link, Outlet, useNavigate } from "@tanstack/react-router";
 import {
+  Armchair,
   CalendarDays,
   CircleHelp,
   Ellipsis,
-  Keyboard,
   LogOut,
   Moon,
   Ruler,
   Scale,
-  Sofa,
   Sun,
   UserRound,
   Users,
@@ -28,11 +27,10 @@ type Icon = ComponentType<{ size?: number; "aria-hidden"?: boolean }>;
 const PLACES: readonly { to: string; label: string; key: string; icon: Icon }[] = [
   { to: "/", label: "Today", key: "t", icon: CalendarDays },
   { to: "/clients", label: "Clients", key: "c", icon: Users },
-  { to: "/workstations", label: "Workstations", key: "w", icon: Sofa },
-  { to: "/shelf", label: "Shelf", key: "s", icon: Keyboard },
+  { to: "/equipment", label: "Equipment", key: "e", icon: Armchair },
   { to: "/measuring", label: "Measuring", key: "r", icon: Ruler },
   { to: "/rules", label: "House rules", key: "h", icon: Scale },
-  { to: "/people", label: "People", key: "p", icon: UserRound },
+  { to: "/people", label: "Practice", key: "p", icon: UserRound },
 ];
 /** What has its own place in the bottom bar of a phone; the others are behind More. */
 const IN_BAR = 3;

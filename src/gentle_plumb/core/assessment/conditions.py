@@ -9,7 +9,7 @@ from .condition import Condition, lacking, untold
 
 UNREACHABLE_MM = 1000.0
 """What keys that no arm reaches count as, mm: more than anything else can lack. Source: geometry."""
-OWN_SEATING = "The client's own seating carries the feet and the back: looked at by eye."
+OWN_SEATING = "The client's own seating supports the feet and the back: looked at by eye."
 
 
 def conditions_of(

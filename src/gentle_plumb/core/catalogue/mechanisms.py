@@ -36,13 +36,13 @@ MECHANISMS: dict[MechanismId, Mechanism] = {
     mechanism.id: mechanism
     for mechanism in (
         Mechanism(id="unsafe", label="Something here is unsafe"),
-        Mechanism(id="feet", label="The feet are not carried"),
+        Mechanism(id="feet", label="The feet are not supported"),
         Mechanism(id="thighs", label="The thighs have no room"),
-        Mechanism(id="back", label="The back is not carried"),
+        Mechanism(id="back", label="The back is not supported"),
         Mechanism(id="hands_height", label="The keys are not at the height of the hands"),
         Mechanism(id="wrists", label="The wrists are bent"),
         Mechanism(id="reach", label="The arm reaches out"),
-        Mechanism(id="arms", label="The arms are lifted, or not carried"),
+        Mechanism(id="arms", label="The arms are lifted or not supported"),
         Mechanism(id="screen_height", label="The screen is not at the height of the eyes"),
         Mechanism(id="seeing", label="The picture is hard to read from the backrest"),
         Mechanism(id="turned", label="Head or trunk stays turned"),

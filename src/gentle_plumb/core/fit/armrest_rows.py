@@ -89,7 +89,7 @@ def armrest_gap_row(case: Case) -> FitRow:
     subject = about(
         "armrest_gap",
         source="house-armrest",
-        why="Under the elbows where the arms hang, so that they need not move out to be carried.",
+        why="Under the elbows where the arms hang, so that they need not move out to be supported.",
     )
     chair, found = case.workstation.chair, case.found_seated.armrest_gap
     if case.own_seat:

@@ -128,7 +128,7 @@ def keys_edge_row(case: Case) -> FitRow:
         subject,
         lambda _: (
             Term(label="front of the keyboard to the home row", value=HOME_ROW_TO_FRONT_MM),
-            Term(label="set back, forearms carried", value=back),
+            Term(label="set back, forearms supported", value=back),
         ),
         lambda target: (target - KEYS_EDGE_NEARER_MM, target + KEYS_EDGE_FURTHER_MM),
         found=case.found_seated.keys_edge,

@@ -143,7 +143,7 @@ ROOM: dict[str, RoomItem] = {
             "cables",
             "Safety",
             "Cables",
-            "Held away",
+            "Kept clear",
             "Across the way or under tension",
             "Trip hazard, and a moving desk can pull them out.",
             "Route along the desk with enough slack for its highest position.",
@@ -162,7 +162,7 @@ ROOM: dict[str, RoomItem] = {
         _item(
             "exits",
             "Safety",
-            "Ways out",
+            "Exits",
             "Free",
             "Blocked",
             "Needed in an emergency.",

@@ -31,7 +31,7 @@ ENGLISH: dict[str, str] = {
     # the body
     "feet.off": "The feet hang: {gap} short of a support. The thighs press on the seat's edge.",
     "feet.evidence": "As found the soles lack {gap}",
-    "feet.why": "The thighs press on the seat's edge, and nothing carries the legs.",
+    "feet.why": "The thighs press on the seat's edge, and nothing supports the legs.",
     "feet.first": "First a support for the feet, {at} high.",
     "feet.lower": "Lower the seat to {to}.",
     "feet.support": "Support the feet at {to}.",
@@ -53,7 +53,7 @@ ENGLISH: dict[str, str] = {
     "hard.belly": "The belly keeps the desk away: the keyboard hangs over its edge by {gap}.",
     "hard.armrests": "The armrests meet the desk even at their lowest, by {gap}: turn them out, "
     "take them off, or stay short of the edge.",
-    "worse": "As aimed at, the pieces fit this body worse than as found: {because}.",
+    "worse": "At target, the equipment fits this body worse than as found: {because}.",
     "item.assumed": "{label}: recorded as here, but its thickness is not; reckoned with about {at} each.",
     "laptop.flat": "not raised",
     "laptop.raised": "raised by {at}",

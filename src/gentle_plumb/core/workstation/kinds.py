@@ -27,7 +27,7 @@ class TiltLock(Choice):
 class TiltTension(Choice):
     """How hard the back's spring pushes."""
 
-    RIGHT = "right", "Follows and carries"
+    RIGHT = "right", "Follows and supports"
     LOOSE = "loose", "Gives way"
     STIFF = "stiff", "Pushes forward"
 

@@ -9,11 +9,10 @@ import { LEGEND, LEGEND_SIZE, SIGNS } from "./legend";
 const KEYS: [string, string][] = [
   ["t", "Today"],
   ["c", "Clients"],
-  ["w", "Workstations"],
-  ["s", "Shelf"],
+  ["e", "Equipment"],
   ["r", "Measuring: lists, repeatability, reference data, import and export, practice"],
   ["h", "House rules"],
-  ["p", "People"],
+  ["p", "Practice: team and settings"],
   ["1 … 7", "In a visit: go to step 1 to 7"],
   ["n", "In a visit: the next thing"],
   ["m", "In a visit: add a note or photo from any step"],

@@ -11,10 +11,10 @@ import { Tables } from "./tables";
 
 const PARTS = {
   lists: "Lists",
-  repeats: "Repeats",
+  repeats: "Repeatability",
   tables: "Tables",
-  exchange: "In and out",
-  drill: "Drill",
+  exchange: "Import and export",
+  drill: "Practice",
 } as const;
 
 /** What the practice keeps about measuring, measurements in and out, and the drill. */

@@ -49,14 +49,14 @@ function Password() {
       <h2 className="border-b border-ink pb-1 text-lg">Password</h2>
       {line("current", "Present password", "current-password")}
       {line("password", "New password", "new-password", "Ten characters or more.")}
-      {line("again", "The new one again", "new-password")}
+      {line("again", "New password again", "new-password")}
       {differs && <Notice role="alert">The two new ones differ.</Notice>}
       {change.isError && <Notice role="alert">{change.error.message}</Notice>}
       {change.isSuccess && given === BLANK && (
         <Notice role="status">Changed. Every other session has ended.</Notice>
       )}
       <Button type="submit" disabled={differs || !given.again || change.isPending}>
-        Change it
+        Change password
       </Button>
     </form>
   );
@@ -96,7 +96,7 @@ function Sessions() {
                 disabled={end.isPending}
                 onClick={() => end.mutate({ params: { path: { session_id: session.id } } })}
               >
-                End it
+                Sign out there
               </Button>
             )}
           </li>

@@ -28,10 +28,10 @@ export function PeoplePage() {
   const owns = me?.role === "owner";
   return (
     <>
-      <PageHead title="People" says={me?.practice}>
+      <PageHead title="Practice" says={me?.practice}>
         {owns && (
           <Button look="next" onClick={() => setAdding(true)}>
-            Let somebody in
+            Add a member
           </Button>
         )}
       </PageHead>
@@ -41,7 +41,8 @@ export function PeoplePage() {
         </Notice>
       )}
       {members.isPending && <Skeleton lines={4} label="Fetching people" />}
-      <ul aria-label="People" className="border-b border-hair">
+      <h2 className="border-b border-ink pb-1 text-lg">Team</h2>
+      <ul aria-label="Team" className="border-b border-hair">
         {members.data?.map((member) => (
           <li
             key={member.id}
@@ -66,7 +67,7 @@ export function PeoplePage() {
                     })
                   }
                 >
-                  Sees visits with what is said of health
+                  May read visits with health data
                 </CheckBox>
               )}
             </div>
@@ -118,7 +119,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   return (
     <form
       className="mt-10 max-w-[560px] space-y-4"
-      aria-label="The practice"
+      aria-label="Settings"
       onSubmit={(event) => {
         event.preventDefault();
         const [price_small = null, price_medium = null, price_large = null] = typed;
@@ -128,7 +129,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         });
       }}
     >
-      <h2 className="border-b border-ink pb-1 text-lg">The practice</h2>
+      <h2 className="border-b border-ink pb-1 text-lg">Settings</h2>
       <LabelledInput
         label="Time zone"
         list="zones"
@@ -249,7 +250,7 @@ function NewMember({ onDone }: { onDone: () => void }) {
     />
   );
   return (
-    <Modal open onOpenChange={(open) => !open && onDone()} title="Let somebody in">
+    <Modal open onOpenChange={(open) => !open && onDone()} title="Add a member">
       <form onSubmit={submit} className="space-y-4">
         {line("name", "Name")}
         {line("title", "Profession or title")}

@@ -100,14 +100,14 @@ function opened(one: Bundle): Draft {
 }
 
 function many(count: number): string {
-  return count === 0 ? "the usual ones" : `${count} of its own`;
+  return count === 0 ? "the standard options" : `${count} of its own`;
 }
 
 /** What holds where nobody has chosen otherwise. */
 function Usual({ questions }: { questions: readonly Question[] }) {
   return (
-    <section aria-label="Usual positions">
-      <h2 className="border-b border-ink pb-1 font-semibold">Usual positions</h2>
+    <section aria-label="Standard options">
+      <h2 className="border-b border-ink pb-1 font-semibold">Standard options</h2>
       <dl>
         {questions.map((one) => {
           const at = one.positions.find((position) => position.id === one.default);
@@ -260,7 +260,7 @@ function Pick({
           onChange={onChange}
           className="w-full"
           options={[
-            { value: "", label: standing ? "as seated" : `usual: ${usual?.label}` },
+            { value: "", label: standing ? "as seated" : `standard: ${usual?.label}` },
             ...question.positions.map((one) => ({ value: one.id, label: one.label })),
           ]}
         />

@@ -2,6 +2,7 @@ import { Maximize2, Minimize2 } from "lucide-react";
 import { memo, useEffect, useRef } from "react";
 import type { Schemas } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
+import { quantity } from "@/shared/quantity";
 import { Segments } from "@/shared/ui/segments";
 import { Tip } from "@/shared/ui/tip";
 import { usePhone } from "@/shared/use-media";
@@ -203,8 +204,8 @@ const DataRow = memo(function DataRow({ row }: { row: Schemas["RowView"] }) {
     <tr>
       <td>{row.posture}</td>
       <th scope="row">{row.label}</th>
-      <td>{row.found ? `${row.found} ${row.unit}` : "not recorded"}</td>
-      <td>{row.setting ? `${row.setting} ${row.unit}` : (row.reason ?? "none")}</td>
+      <td>{row.found ? quantity(row.found, row.unit) : "not recorded"}</td>
+      <td>{row.setting ? quantity(row.setting, row.unit) : (row.reason ?? "none")}</td>
       <td>{row.change ?? ""}</td>
     </tr>
   );

@@ -86,7 +86,8 @@ type ThrownPaths = {
 const answering = createClient<ThrownPaths>(TO_THE_SERVER);
 
 api.use(signedIn);
-answering.use(signedIn, throwing);
+/** Answers pass the last in first: the end of a session is seen before its refusal is thrown. */
+answering.use(throwing, signedIn);
 
 /** Queries and mutations of the schema's own paths; what fails is an Error, mostly a Refused. */
 export const server = createHooks(answering);

@@ -56,21 +56,21 @@ SEATING = (
         positions=(
             option(
                 "supported",
-                "100 to 105, supported",
+                "100° to 105°, supported",
                 "The backrest takes some of the load and the arms still reach.",
                 recline=10.0,
                 thigh_slope=0.0,
             ),
             option(
                 "upright",
-                "Upright, 90 to 100",
+                "Upright, 90° to 100°",
                 "Trunk balanced over the pelvis, ready to move.",
                 recline=3.0,
                 thigh_slope=0.0,
             ),
             option(
                 "leaning",
-                "Hips about 110, leaning back",
+                "Hips about 110°, leaning back",
                 "Reclining reduces disc pressure.",
                 recline=20.0,
                 thigh_slope=0.0,

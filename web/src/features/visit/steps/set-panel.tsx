@@ -1,6 +1,8 @@
+import { Check } from "lucide-react";
 import { useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
+import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
@@ -102,7 +104,16 @@ export function SetPanel() {
                 {row.left_unmeasured && <span title="set, not re-measured">*</span>}
               </td>
               <td className="text-right whitespace-nowrap">
-                {row.left_over ? withUnit(row, row.left_over) : row.left ? "no" : ""}
+                {row.left_over
+                  ? withUnit(row, row.left_over)
+                  : row.left && (
+                      <Check
+                        size={16}
+                        role="img"
+                        aria-label="on target"
+                        className="ml-auto inline"
+                      />
+                    )}
               </td>
             </tr>
           ))}
@@ -144,7 +155,7 @@ function TheRest({ rows }: { rows: readonly Row[] }) {
 }
 
 function withUnit(row: Row, text: string | null): string {
-  return text === null ? "–" : `${text}${row.unit === "°" ? "°" : `\u00a0${row.unit}`}`;
+  return text === null ? "–" : quantity(text, row.unit);
 }
 
 /** What is to be done beside the settings: the same actions as plans and report have. */
@@ -238,7 +249,7 @@ function SetOne({ row, onEnter }: { row: Row; onEnter: () => void }) {
       <p className="mt-0.5 first-letter:uppercase">{text}</p>
       {row.dial && (
         <p className="mt-1">
-          The desk's display has to read <b className="figures">{`${row.dial} ${row.unit}`}</b>.
+          The desk's display has to read <b className="figures">{quantity(row.dial, row.unit)}</b>.
         </p>
       )}
       {byEye && action && !readOnly && (

@@ -105,6 +105,6 @@ function summary(fields: readonly Field[], cells: ReadonlyMap<string, FieldState
   const label = kind?.choices.find(([value]) => value === typed)?.[1];
   const possible = fields.filter((field) => applies(field, cells));
   const known = Object.keys(typedOf(possible, cells)).length;
-  if (known === 0) return "not known";
-  return `${label ?? ""}${label ? ", " : ""}${known} of ${possible.length} known`;
+  if (known === 0) return "not recorded";
+  return `${label ?? ""}${label ? ", " : ""}${known} of ${possible.length} recorded`;
 }

@@ -27,7 +27,7 @@ export function Room() {
       {!readOnly && unanswered.length > 0 && (
         <Button className="mb-4 w-full desk:w-auto" onClick={allRight}>
           {unanswered.length === catalogue.room.length
-            ? "Looked at it all: in order"
+            ? "All looked at: in order"
             : `The other ${unanswered.length}: in order`}
         </Button>
       )}

@@ -1,5 +1,6 @@
 import { Collapsible } from "radix-ui";
 import { useEffect, useId, useState } from "react";
+import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { TextEntry, Trouble } from "../../field-row";
 import { useDrawingStore, usePicked } from "../../state/drawing-store";
@@ -181,9 +182,9 @@ function Line({ field, here, onChoose }: { field: Field; here: boolean; onChoose
         </span>
         <span className="figures shrink-0">
           {shown ? (
-            `${shown}${bare ? ` ${field.kind === "length" ? unit : field.unit}` : ""}`
+            quantity(shown, bare ? (field.kind === "length" ? unit : field.unit) : "")
           ) : (
-            <span className="text-soft">{field.needed ? "open" : "not known"}</span>
+            <span className="text-soft">{field.needed ? "to record" : "not recorded"}</span>
           )}
         </span>
       </button>

@@ -57,7 +57,9 @@ export function Watch() {
         <FieldRow
           field={{
             ...watching,
-            label: marked.length ? "Watched: nothing else seen" : "Watched: nothing of it seen",
+            label: marked.length
+              ? "Watched for some minutes: nothing else"
+              : "Watched for some minutes: none of these",
           }}
         />
       )}

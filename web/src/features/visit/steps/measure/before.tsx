@@ -1,16 +1,21 @@
 import { useId } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Marks } from "../../../../drawing/marks";
 import { FieldRow } from "../../field-row";
 import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 
+function ofWhom(sex: string | null): string {
+  return sex ? `the table's ${sex === "female" ? "women" : "men"}` : "the table, women and men";
+}
+
 const PLOT = { width: 300, height: 74 };
 
 /** Where a value is from, and what it was at earlier visits. */
 export function Before({ one }: { one: Schemas["Measured"] }) {
-  const { catalogue, unit, readOnly, fields } = useVisitFacts();
+  const { catalogue, unit, readOnly, fields, visit } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
   const id = useId();
@@ -55,12 +60,19 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
       )}
       {one.value && (
         <details>
-          <summary className="min-h-8 cursor-pointer content-center text-soft">Source</summary>
+          <summary className="min-h-8 cursor-pointer content-center text-soft">
+            {one.percentile ? "Source and percentile" : "Source"}
+          </summary>
           <div className="space-y-2">
+            {one.percentile && (
+              <p>
+                {one.percentile} percentile of {ofWhom(visit.client.sex)}.
+              </p>
+            )}
             {held && (
               <p>
                 Typed by {held.changed_by} as <span className="figures">{held.typed}</span>, on{" "}
-                {new Date(held.changed_at).toLocaleDateString("en-GB")}.
+                {longDate(held.changed_at)}.
               </p>
             )}
             {shown.map((field) => (

@@ -12,7 +12,7 @@ type Measured = Schemas["Measured"];
 
 /** One dimension: how it is taken, its readings, what they come to, and what is doubtful. */
 export function DimensionCard({ one, onStep }: { one: Measured; onStep: (by: number) => void }) {
-  const { catalogue, unit, readOnly, visit } = useVisitFacts();
+  const { catalogue, unit, readOnly } = useVisitFacts();
   const cells = useCells();
   const id = useId();
   const entry = catalogue.dimensions.find((each) => each.id === one.dimension);
@@ -33,8 +33,7 @@ export function DimensionCard({ one, onStep }: { one: Measured; onStep: (by: num
       </h3>
       <p>{entry.how}</p>
       <p className="mb-2 text-sm text-soft">
-        {entry.iso_name ? `${entry.iso_name}. ` : ""}For: {entry.used_for}. Watch:{" "}
-        {entry.mistakes.join(" ")}
+        {isoName(one.label, entry.iso_name)}For: {entry.used_for}. Watch: {entry.mistakes.join(" ")}
       </p>
       <Readings one={one} entry={entry} many={many} id={id} onStep={onStep} />
       <div className="mt-2 min-h-6" aria-live="polite">
@@ -66,11 +65,6 @@ export function DimensionCard({ one, onStep }: { one: Measured; onStep: (by: num
           </p>
         )}
         {one.source && <p className="text-sm">{one.source}.</p>}
-        {one.percentile && (
-          <p className="text-sm text-soft">
-            {one.percentile} percentile of {ofWhom(visit.client.sex)}.
-          </p>
-        )}
         {!one.value && one.estimate && (
           <p>
             <b className="figures">
@@ -91,8 +85,9 @@ export function DimensionCard({ one, onStep }: { one: Measured; onStep: (by: num
   );
 }
 
-function ofWhom(sex: string | null): string {
-  return sex ? `the table's ${sex === "female" ? "women" : "men"}` : "the table, women and men";
+/** The standard's name, where it says more than the label. */
+function isoName(label: string, name: string): string {
+  return name && name.toLowerCase() !== label.toLowerCase() ? `ISO 7250-1: ${name}. ` : "";
 }
 
 const SEEN: Record<string, string> = {

@@ -52,7 +52,7 @@ function From({ question, standing }: { question: Question; standing?: boolean }
   const worked = useWorkup();
   const id = standing ? `${STANDING}${question.id}` : question.id;
   if (cells.get(`${PATH}${id}`)?.typed) return "this visit";
-  return worked?.bundle[id] ? "the practice" : standing ? "as seated" : "usual";
+  return worked?.bundle[id] ? "the practice" : standing ? "as seated" : "standard";
 }
 
 function One({ question, open }: { question: Question; open: boolean }) {
@@ -146,7 +146,7 @@ function Positions({
             />
             <span>
               {one.label}
-              {one.id === question.default && <span className="text-sm text-soft"> usual</span>}
+              {one.id === question.default && <span className="text-sm text-soft"> standard</span>}
               <span className="block text-sm text-soft">{one.why}</span>
             </span>
           </label>
@@ -242,7 +242,7 @@ function Bundles({
           Compare for this client
         </Button>
         {!readOnly && second !== VISIT && (
-          <Button onClick={() => take(second)}>Take over “{named(second)}”</Button>
+          <Button onClick={() => take(second)}>Use “{named(second)}”</Button>
         )}
         {!readOnly && name === null && (
           <Button look="quiet" onClick={() => setName("")}>
@@ -267,7 +267,7 @@ function Bundles({
           }}
         >
           <input
-            aria-label="Name of the bundle"
+            aria-label="Name of the rule set"
             value={name}
             // biome-ignore lint/a11y/noAutofocus: it has just been asked for
             autoFocus

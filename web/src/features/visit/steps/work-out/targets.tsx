@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
+import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { Fold, Folds } from "@/shared/ui/folds";
 import { Notice } from "@/shared/ui/notice";
@@ -77,7 +78,7 @@ export function Targets() {
         {known
           ? worked.hard.length
             ? "As long as that is so, degrees say little."
-            : `Degrees outside the bands, ${worked.seated_possible ? "seated" : "standing"}: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} as aimed at.`
+            : `Outside the bands, ${worked.seated_possible ? "seated" : "standing"}: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} at target.`
           : `The ${from}, and all that follows from it, waits for what is missing.`}
       </p>
       {!known && (
@@ -174,13 +175,13 @@ function place(order: readonly string[], row: Row): number {
 }
 
 function degrees(value: number | null): string {
-  return value === null ? "not known" : `${value.toFixed(0)}°`;
+  return value === null ? "not known yet" : `${value.toFixed(0)}°`;
 }
 
 /** How far to go, or that it may stay. */
 function change(row: Row): string {
-  if (moves(row)) return `${row.change} ${row.unit}`;
-  return row.state === "in_band" ? `in band, ${row.change} ${row.unit}` : "as found";
+  if (moves(row)) return quantity(row.change ?? "", row.unit);
+  return row.state === "in_band" ? `in band, ${quantity(row.change ?? "", row.unit)}` : "as found";
 }
 
 function count(many: number): string {
@@ -251,11 +252,15 @@ function TargetDetail({ row }: { row: Row }) {
     ["Made of", row.terms],
     [
       "Band",
-      row.band && `${row.band} ${row.unit}${row.plus_minus ? `, target ± ${row.plus_minus}` : ""}`,
+      row.band &&
+        `${quantity(row.band, row.unit)}${row.plus_minus ? `, target ± ${row.plus_minus}` : ""}`,
     ],
-    ["Chance", row.chance && `${row.chance} that ${row.setting} ${row.unit} lies in its band`],
+    [
+      "Chance",
+      row.chance && `${row.chance} that ${quantity(row.setting ?? "", row.unit)} lies in its band`,
+    ],
     ["Counts", row.datum],
-    ["As found", row.found && `${row.found} ${row.unit}`],
+    ["As found", row.found && quantity(row.found, row.unit)],
     ["Limits", row.limits.join("; ") || null],
     [row.cost_off ? "Costs" : "Joint", row.cost],
     ["To narrow it", row.retake && `take the ${row.retake} again`],
@@ -268,7 +273,7 @@ function TargetDetail({ row }: { row: Row }) {
       {row.overruled && (
         <Notice className="mt-2">
           Overruled: computed {row.computed ?? "nothing"} {row.computed ? row.unit : ""}, set{" "}
-          {row.setting} {row.unit}
+          {quantity(row.setting ?? "–", row.unit)}
           {hand?.changed_by ? ` by ${hand.changed_by}` : ""}.{" "}
           {row.overrule_reason ? `Because: ${row.overrule_reason}` : "No reason given yet."}
         </Notice>

@@ -1,0 +1,120 @@
+import { type FormEvent, type ReactNode, useState } from "react";
+import { Refused, type Schemas } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
+import { Fold, Folds } from "@/shared/ui/folds";
+import { Modal } from "@/shared/ui/modal";
+import { NameAndPlace } from "@/shared/ui/name-and-place";
+import { Notice } from "@/shared/ui/notice";
+import { type Option, Select } from "@/shared/ui/select";
+import { appliesTo, of } from "./figures";
+import { ValueInput } from "./value-input";
+
+export type Draft = { name: string; place: string; values: Record<string, string> };
+
+/** A piece or a workstation, to be described or corrected: name, location and every value. */
+export function ItemDialog({
+  title,
+  says,
+  begin,
+  pieces,
+  catalogue,
+  unit,
+  error,
+  busy,
+  onSave,
+  onDone,
+  kind,
+  children,
+}: {
+  title: string;
+  says: string;
+  begin: Draft;
+  pieces: readonly Schemas["PieceOut"][];
+  catalogue: Schemas["Fields"];
+  unit: string;
+  error: Error | null;
+  busy: boolean;
+  onSave: (draft: Draft) => void;
+  onDone: () => void;
+  /** Which kind of piece it is, where that can be chosen. */
+  kind: { value: string; options: readonly Option[]; onChange: (value: string) => void } | null;
+  /** What else can be done with it. */
+  children?: ReactNode;
+}) {
+  const [name, setName] = useState(begin.name);
+  const [place, setPlace] = useState(begin.place);
+  const [values, setValues] = useState(begin.values);
+  const [open, setOpen] = useState(pieces.length === 1 ? (pieces[0]?.id ?? null) : null);
+  const problem = error instanceof Refused ? error.problem : null;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const asked = pieces.flatMap((piece) => of(piece, catalogue.fields));
+    const told = asked.filter((field) => appliesTo(field, values) && values[field.id]?.trim());
+    const kept = Object.fromEntries(told.map(({ id }) => [id, values[id] ?? ""]));
+    onSave({ name, place, values: kept });
+  };
+  const fieldsOf = (piece: Schemas["PieceOut"]) =>
+    of(piece, catalogue.fields)
+      .filter((field) => appliesTo(field, values))
+      .map((field) => (
+        <ValueInput
+          key={field.id}
+          field={field}
+          value={values[field.id] ?? ""}
+          unit={unit}
+          wrong={problem?.field === field.id ? problem.detail : null}
+          onChange={(value) => setValues((last) => ({ ...last, [field.id]: value }))}
+        />
+      ));
+  const [only] = pieces.length === 1 ? pieces : [];
+  return (
+    <Modal open onOpenChange={(open) => !open && onDone()} title={title} says={says}>
+      <form onSubmit={submit} className="space-y-4">
+        {kind && (
+          <div>
+            <p className="mb-1 font-semibold">Kind of piece</p>
+            <Select label="Kind of piece" className="w-full" {...kind} />
+          </div>
+        )}
+        <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
+        {only ? (
+          <div className="border-t border-ink">{fieldsOf(only)}</div>
+        ) : (
+          <Folds open={open} onOpen={setOpen}>
+            <ul className="border-t border-ink">
+              {pieces.map((piece) => (
+                <Fold
+                  key={piece.id}
+                  id={piece.id}
+                  open={open === piece.id}
+                  summary={
+                    <span className="flex justify-between gap-3">
+                      <span className="font-semibold">{piece.label}</span>
+                      <span className="text-sm text-soft">
+                        {many(of(piece, catalogue.fields), values)}
+                      </span>
+                    </span>
+                  }
+                >
+                  {fieldsOf(piece)}
+                </Fold>
+              ))}
+            </ul>
+          </Folds>
+        )}
+        {error && <Notice role="alert">{error.message}</Notice>}
+        <div className="flex flex-wrap gap-2">
+          <Button type="submit" look="next" disabled={busy}>
+            {busy ? "Saving …" : "Save"}
+          </Button>
+          {children}
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+function many(fields: readonly Schemas["FieldOut"][], values: Record<string, string>): string {
+  const told = fields.filter((field) => appliesTo(field, values) && values[field.id]?.trim());
+  return told.length ? `${told.length} recorded` : "not recorded";
+}
