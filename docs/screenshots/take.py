@@ -105,12 +105,12 @@ def main() -> None:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         visits = sign_in(page)
-        for name in ("today", "shelf", "measuring", "rules"):
+        for name in ("today", "equipment", "measuring", "rules"):
             page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
             title = "House rules" if name == "rules" else name.title()
             page.get_by_role("heading", name=title, exact=True).wait_for()
             if name == "measuring":
-                page.get_by_role("tab", name="Repeats").click()
+                page.get_by_role("tab", name="Repeatability").click()
             page.wait_for_timeout(400)
             page.screenshot(path=HERE / f"{name}.png")
         visit_pictures(page, visits)

@@ -124,6 +124,44 @@ def test_single_keys_can_be_switched_off(desk: Page, program):
     desk.keyboard.press("Control+z")  # which is no single key
 
 
+@pytest.mark.parametrize("palette", ["light", "dark"])
+def test_a_palette_of_ones_own_is_kept_to_everywhere(desk: Page, program, palette):
+    desk.emulate_media(forced_colors="active", color_scheme=palette)
+    open_step(desk, program, "Bram", "work")
+    drawing = desk.get_by_test_id("elevation")
+    expect(drawing).to_be_visible()
+    hers = desk.evaluate("""() => {
+        const one = document.body.appendChild(document.createElement('i'));
+        const read = colour => { one.style.color = colour; return getComputedStyle(one).color };
+        return [read('CanvasText'), read('Canvas')];
+    }""")
+    expect(drawing.get_by_role("button").first).to_have_css("stroke", hers[0])
+    expect(desk.get_by_role("radio", name="Target")).to_have_css("background-color", hers[0])
+    expect(desk.get_by_role("radio", name="As found")).not_to_have_css("background-color", hers[0])
+    expect(desk.locator("body")).to_have_css("background-color", hers[1])
+    assert violations(desk) == []
+
+
+def test_nothing_moves_for_whom_it_should_not(desk: Page, program):
+    moving = "document.getAnimations().filter(one => one.effect.getTiming().duration > 0).length"
+    open_step(desk, program, "Bram", "work")
+    for motion in ("no-preference", "reduce"):
+        desk.emulate_media(reduced_motion=motion)
+        desk.get_by_role("radio", name="As found").click()
+        expect(desk.get_by_role("radio", name="As found")).to_be_checked()
+        desk.get_by_role("radio", name="Target").click()
+        moved = desk.evaluate(
+            f"""async () => {{
+              for (let most = 0, frame = 0; ; frame++) {{
+                most = Math.max(most, {moving});
+                if (frame > 20) return most;
+                await new Promise(requestAnimationFrame);
+              }}
+            }}"""
+        )
+        assert (moved > 0) == (motion == "no-preference"), motion
+
+
 def test_by_key_alone(desk: Page, program):
     open_step(desk, program, "Bram", "ask")
     for index, step in enumerate(STEPS, start=1):

@@ -4,6 +4,7 @@ import { useImport, useLook } from "@/shared/api/measuring";
 import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
+import { Waiting } from "@/shared/ui/waiting";
 import { Troubles } from "./troubles";
 
 const FORMATS = [
@@ -75,7 +76,7 @@ function In() {
         onChange={(event) => choose(event.target.files?.[0] ?? null)}
       />
       <div aria-live="polite" className="mt-4 space-y-4">
-        {look.isPending && <p className="text-soft">Reading …</p>}
+        {look.isPending && <Waiting>Reading the file …</Waiting>}
         {look.isError && <Notice role="alert">{look.error.message}</Notice>}
         {found && found.troubles.length > 0 && (
           <Notice role="alert">
@@ -102,6 +103,7 @@ function In() {
             {fresh ? `Take in ${readings(fresh)}` : "Nothing new: take in what is said beside them"}
           </Button>
         )}
+        {put.isPending && <Waiting>Taking in …</Waiting>}
         {put.isError && (
           <Notice role="alert">
             {put.error.message}

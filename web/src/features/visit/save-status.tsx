@@ -48,7 +48,7 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
       >
         <span
           aria-hidden="true"
-          className={cn("dot size-2 rounded-full border border-ink", here === 0 && "bg-ink")}
+          className={cn("size-2 rounded-full border border-ink", here === 0 && "bg-ink")}
         />
         <span className={brief ? "sr-only" : ""}>{wordsFor(snapshot, pictures)}</span>
       </span>

@@ -65,7 +65,7 @@ export function PartTabs({
               <>
                 <span
                   aria-hidden="true"
-                  className={cn("dot size-1.5 rounded-full border border-ink", !open && "bg-ink")}
+                  className={cn("size-1.5 rounded-full border border-ink", !open && "bg-ink")}
                 />
                 <span className="sr-only">{open ? ", open" : ", has what it needs"}</span>
               </>

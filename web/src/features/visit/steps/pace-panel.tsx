@@ -86,7 +86,7 @@ function Key() {
     <p className="mb-2 flex flex-wrap gap-x-5 text-sm text-soft" aria-hidden="true">
       {BARS.map(([key, word, ink]) => (
         <span key={key} className="flex items-center gap-2">
-          <span className={cn("bar inline-block h-3.5 w-6", ink)} /> {word}
+          <span className={cn("inline-block h-3.5 w-6", ink)} /> {word}
         </span>
       ))}
     </p>
@@ -102,7 +102,7 @@ function Totals({ rhythm }: { rhythm: Rhythm }) {
         {BARS.map(([key, , ink]) => (
           <span
             key={key}
-            className={cn("bar overflow-hidden px-1.5 leading-6 whitespace-nowrap", ink)}
+            className={cn("overflow-hidden px-1.5 leading-6 whitespace-nowrap", ink)}
             style={{ width: `${(100 * totals[key]) / whole}%` }}
             hidden={totals[key] <= 0}
           >

@@ -38,7 +38,7 @@ function Sum({ fields }: { fields: readonly Field[] }) {
             <span
               key={field.id}
               title={field.label}
-              className={`bar ${index % 2 ? "bg-ink/60" : "bg-ink/25"}`}
+              className={`${index % 2 ? "bg-ink/60" : "bg-ink/25"}`}
               style={{ width: `${(100 * hours(field)) / whole}%` }}
             />
           ))}
