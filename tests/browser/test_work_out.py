@@ -60,7 +60,7 @@ def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, progra
     desk.get_by_role("button", name=re.compile("^Back(?! to)")).click()
     positions = desk.get_by_role("group", name="Positions")
     expect(positions).to_contain_text(re.compile(r"Hip angle[\d.]+ °\+10\.0"))
-    positions.get_by_label("Hips about 110, leaning back").click()
+    positions.get_by_label("Hips about 110°, leaning back").click()
     kept(desk)
     expect(desk.get_by_role("button", name=re.compile("^Back(?! to)"))).to_contain_text(
         "this visit"
@@ -126,7 +126,7 @@ def test_every_number_opens_to_what_it_rests_on(desk: Page, program):
     desk.get_by_text("Source").click()
     expect(desk.get_by_text(re.compile("Popliteal height .* adds ±"))).to_be_visible()
     expect(desk.get_by_text(re.compile("What to set first"))).to_be_visible()
-    expect(desk.get_by_text(re.compile("% that [\\d.]+ cm lies in its band"))).to_be_visible()
+    expect(desk.get_by_text(re.compile(r"% that [\d.]+\scm lies in its band"))).to_be_visible()
     expect(desk.get_by_text(re.compile("^Rule: "))).to_be_visible()
 
 
@@ -135,7 +135,7 @@ def test_house_rules_are_kept_as_bundles(desk: Page, program):
     desk.get_by_role("button", name="New rule set").click()
     form = desk.get_by_role("form", name="Rule set")
     form.get_by_label("Name").fill("Sit back")
-    pick(form, "Back", "Hips about 110, leaning back")
+    pick(form, "Back", "Hips about 110°, leaning back")
     pick(form, "Screen height, standing", "Centre 15° under the eye line")
     form.get_by_role("button", name="Save").click()
     desk.get_by_role("button", name="Sit back 2 of its own").click()
