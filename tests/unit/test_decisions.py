@@ -10,6 +10,7 @@ import pytest
 from gentle_plumb.core.body import Body, BodyValue
 from gentle_plumb.core.fit import Policy, fit, hung_on_wall, working_order
 from gentle_plumb.core.fit.screen_places import place_screens
+from gentle_plumb.core.intake import person_limits
 from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.policy import policy_of
 from gentle_plumb.core.workstation import (
@@ -36,9 +37,7 @@ def at(case, **pieces):
 
 
 def test_a_free_picture_is_put_inside_its_band_and_not_on_its_end():
-    case = replace(
-        usual_case(surface=(600, 700)), person=replace(usual_case().person, stands=False)
-    )
+    case = replace(usual_case(surface=(600, 700)), person=person_limits({"dizziness": frozenset()}))
     top = fit(case).row("seated", "screen_top")
     assert top.target - top.setting == pytest.approx(WORKED["inside_the_band"]["under_the_eye"])
     assert [one.kind for one in top.limits] == ["inside"]

@@ -45,7 +45,7 @@ def variants():
     kinds = product(DeskKind, ("yes", "no"), (ScreenKind.MONITOR, ScreenKind.LAPTOP))
     for desk, tray, screen in kinds:
         yield filled() | {
-            fields.ask.precaution["wheelchair"].there.id: "no",
+            fields.conditions.precaution["wheelchair"].there.id: "no",
             fields.chair.kind.id: ChairKind.TASK,
             fields.chair.lumbar_kind.id: "steps",
             fields.desk.kind.id: desk,
@@ -57,6 +57,9 @@ def variants():
             fields.ask.eyewear.id: "computer",
             fields.ask.lower_lens.id: None,
             **{flag.there.id: "yes" for flag in fields.ask.flag.values()},
+            **{one.id: 1.0 for one in fields.ask.hours.values()},
+            fields.pace.rhythm.id: "own",
+            **{one.at.id: 600.0 + 60 * at for at, one in enumerate(fields.pace.meeting.values())},
             fields.ask.other_flag.id: "urgent",
             **{one.skip.id: None for one in fields.measure.dimension.values()},
             **{one.origin.id: "carried_over" for one in fields.measure.dimension.values()},

@@ -142,7 +142,8 @@ def widened(case, key, by):
         return None  # armrests that can't move place the seat, which places them
     longer = replace(span, low=span.low + min(0, by), high=span.high + max(0, by))
     piece = replace(getattr(station, place[0]), **{place[1]: longer})
-    return replace(case, workstation=replace(station, **{place[0]: piece}))
+    policy = replace(case.policy, keep_what_holds=False)  # a piece that moves may be left as found
+    return replace(case, workstation=replace(station, **{place[0]: piece}), policy=policy)
 
 
 @over_visits

@@ -4,7 +4,6 @@ from hypothesis import strategies as st
 
 from gentle_plumb.core.errors import FieldError, UnknownName, UnreadableValue, ValueOutOfRange
 from gentle_plumb.core.fit import dimensions_needed, fit, working_order
-from gentle_plumb.core.pace import RHYTHMS, day_totals
 from gentle_plumb.core.record import FIELDS, Record, field_of, paths_of, read_typed
 from gentle_plumb.core.record.shelf import SHELF
 from gentle_plumb.core.visit import case_from, display_offset, progress, raised_red_flags
@@ -114,20 +113,6 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
         ].next
         == "Popliteal height"
     )
-
-
-@given(st.sampled_from(sorted(RHYTHMS)), st.floats(0, 24))
-def test_totals_of_a_rhythm_add_up_to_the_hours(name, hours):
-    rhythm = RHYTHMS[name]
-    totals = day_totals(rhythm, hours)
-    assert totals.sit + totals.stand + totals.move == pytest.approx(hours * 60, abs=1e-6)
-    assert totals.longest_sit <= rhythm.sit
-    assert totals.changes <= hours * 60 / rhythm.cycle * 3 + 3
-
-
-def test_a_day_has_no_25_hours():
-    with pytest.raises(ValueOutOfRange):
-        day_totals(RHYTHMS["up_every_30"], 25)
 
 
 def test_a_path_may_name_one_of_many():

@@ -2,20 +2,25 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Annotated, Any
 from uuid import UUID
 
-from fastapi import APIRouter, Response
+from fastapi import APIRouter, Query, Response
 from pydantic import TypeAdapter
 
 from ..core.policy import POLICY_QUESTIONS
 from ..core.what_if import WhatIfResult
+from ..services.programmes import ProgrammePage
+from ..services.working_days import DayPage
 from . import work_schemas as s
 from .auth import Signed, With
 from .problems import PROBLEMS
 
 work_router = APIRouter(prefix="/api", tags=["work out"], responses=PROBLEMS)
 _TRIED = TypeAdapter(WhatIfResult)
+_DAY = TypeAdapter(DayPage)
+_PROGRAMME = TypeAdapter(ProgrammePage)
+Day = Annotated[s.DayQuery, Query()]
 
 
 @work_router.get("/policies")
@@ -69,6 +74,22 @@ def try_out(services: With, who: Signed, visit_id: UUID, tried: s.TrialIn) -> Re
     """What a visit would come to if something were otherwise. Nothing is kept."""
     made = services.visits.try_out(who.member, visit_id, tried.request(), tried.place)
     return Response(_TRIED.dump_json(made), media_type="application/json")
+
+
+@work_router.get("/visits/{visit_id}/day", response_model=DayPage)
+def working_day(services: With, who: Signed, visit_id: UUID, asked: Day) -> Response:
+    """The working day of a visit: rhythms, spells, the bar, strain before and after."""
+    made = services.visits.day(
+        who.member, visit_id, place=asked.place, week=asked.week, width=asked.width
+    )
+    return Response(_DAY.dump_json(made), media_type="application/json")
+
+
+@work_router.get("/visits/{visit_id}/movements", response_model=ProgrammePage)
+def movements(services: With, who: Signed, visit_id: UUID, place: s.PlaceId = "main") -> Response:
+    """The movements of a visit's client: at most five, what else could be, what a limit keeps out."""
+    made = services.visits.programme(who.member, visit_id, place=place)
+    return Response(_PROGRAMME.dump_json(made), media_type="application/json")
 
 
 @work_router.post("/visits/{visit_id}/stack")

@@ -111,6 +111,14 @@ class TrialIn(RequestModel):
         return WhatIfRequest(**plain, scene=SceneRequest(**self.scene.model_dump()))
 
 
+class DayQuery(RequestModel):
+    """How a working day is shown."""
+
+    place: PlaceId = "main"
+    week: Annotated[int, Field(ge=0, le=4)] = 0
+    width: Annotated[float, Field(ge=240, le=4000)] = 900
+
+
 class StackIn(RequestModel):
     """A lift that is wanted from what is at hand."""
 

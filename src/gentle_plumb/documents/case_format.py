@@ -24,14 +24,22 @@ from ..core.body import DIMENSIONS, Body, BodyValue, MeasuredPosture, dimension,
 from ..core.catalogue import DATUM_WORDS, QUANTITIES, TASKS, Quantity
 from ..core.choices import Hand
 from ..core.errors import FieldError
-from ..core.fit import Case, FitResult, Policy, fit, hung_on_wall
-from ..core.intake import PRECAUTIONS, person_limits
+from ..core.fit import (
+    Case,
+    FitResult,
+    Policy,
+    fit,
+    hung_on_wall,
+    pieces_within_limits,
+    within_limits,
+)
 from ..core.plain_text import check_texts
 from ..core.plans import OwnNumbers, PlanSet, make_plans
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
-from ..core.workstation import ChairKind, Details, PlaceUse, Settings, Workstation
+from ..core.workstation import Details, PlaceUse, Settings, Workstation
 from .case_equipment import EquipmentDocument
 from .case_parts import Length, Number, Part, maybe_mm, to_mm
+from .case_person import PersonDocument
 
 
 class ValueDocument(Part):
@@ -200,16 +208,13 @@ class FurtherDocument(PlaceDocument):
     name: str = ""
 
 
-class CaseDocument(PlaceDocument):
+class CaseDocument(PersonDocument, PlaceDocument):
     """A case: a body at one place or several, with footwear, lenses, hours, choices and precautions."""
 
     format: Literal["gentle-plumb-case-3"] = "gentle-plumb-case-3"
     title: str = ""
     body: BodyDocument
     places: Annotated[list[FurtherDocument], Field(max_length=3)] = Field(default=[])
-    precautions: list[str] = Field(
-        default=[], description="Precautions that hold, by identifier; they bind plans."
-    )
     shoe_seated: Length | None = None
     shoe_standing: Length | None = None
     mat: Length = 0.0
@@ -279,11 +284,9 @@ class CaseDocument(PlaceDocument):
         tasks = set(self.hours) - set(TASKS)
         if tasks:
             raise ValueError(f"there is no task “{sorted(tasks)[0]}”; one of {', '.join(TASKS)}")
-        unknown = set(self.precautions) - set(PRECAUTIONS)
-        if unknown:
-            raise ValueError(
-                f"precautions: there is no “{sorted(unknown)[0]}”; one of {', '.join(PRECAUTIONS)}"
-            )
+        person = self.person(station)
+        station = pieces_within_limits(station, person)
+        policy, standing = (within_limits(one, person) for one in (policy, standing))
         found, up = place.found(station.keyboard.thickness)
         return Case(
             body=self.body.body(),
@@ -307,9 +310,7 @@ class CaseDocument(PlaceDocument):
             writing_hand=self.writing_hand,
             details=place.details(),
             use=place.use,
-            person=person_limits(
-                tuple(self.precautions), wheelchair=station.chair.kind == ChairKind.WHEELCHAIR
-            ),
+            person=person,
         )
 
     def work(self, place: PlaceDocument | None = None, *, fixes: bool = True) -> CaseWorked:

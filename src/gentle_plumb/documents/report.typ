@@ -59,7 +59,7 @@
   #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[#sign.urgency.] #sign.label. #strong[Done:] #dash(sign.done)]
 ]
 #for care in c.at("cares", default: ()) [
-  #block(stroke: (left: 2pt + ink), inset: (left: 8pt, y: 3pt), width: 100%)[#strong(care.label). #if care.at("cleared", default: none) != none [Cleared: #care.cleared.] else [#care.limit Ask: #care.ask.]#if care.note != none [ #care.note]]
+  #block(stroke: (left: 2pt + ink), inset: (left: 8pt, y: 3pt), width: 100%)[#strong(care.label). #if care.at("cleared", default: none) != none [Cleared: #care.cleared.] else [#care.limit Ask: #care.ask.#for one in care.at("lifted", default: ()) [ #one]]#if care.note != none [ #care.note]]
 ]
 #if c.at("felt", default: ()).len() > 0 [
   #v(2pt) #text(fill: soft)[Discomfort] \ #c.felt.join("; ")
@@ -196,6 +196,48 @@
   == Rhythm
   #strong(c.rhythm.label). #c.rhythm.says
   Over #c.rhythm.hours h at the desk: #calc.round(c.rhythm.sit) min sitting, #if c.rhythm.stand > 0 [#calc.round(c.rhythm.stand) min standing, ]#calc.round(c.rhythm.move) min moving; #c.rhythm.changes changes; never longer than #calc.round(c.rhythm.longest_sit) min seated#if c.rhythm.longest_stand > 0 [ and #calc.round(c.rhythm.longest_stand) min standing] at a stretch.
+]
+
+#let day = c.at("day", default: none)
+#if day != none [
+  #block(breakable: false)[
+    #if sys.inputs.day != "" [
+      #image(
+        bytes(sys.inputs.day), format: "svg", width: 100%,
+        alt: "The day from " + day.start + " to " + day.end + ": sitting low, standing high, moving between.",
+      )
+    ]
+    #for line in day.weeks [- #figures(line)
+    ]
+    #figures(day.eyes)
+    #for line in day.tips [- #figures(line)
+    ]
+  ]
+]
+
+#let moves = c.at("movements", default: ())
+#if moves.len() > 0 [
+  #block(breakable: false)[
+    == Movements
+    #for line in c.movement_rules [#line ]
+  ]
+  #let drawn = json(bytes(sys.inputs.movements))
+  #for (index, m) in moves.enumerate() [
+    #block(breakable: false, width: 100%)[
+      #grid(columns: (48mm, 1fr), gutter: 4mm,
+        grid(columns: drawn.at(index).map(_ => 1fr), gutter: 1mm,
+          ..drawn.at(index).enumerate().map(((at, svg)) => align(center)[
+            #image(bytes(svg), format: "svg", width: 100%, alt: m.label + ": " + m.says.at(at))
+            #text(size: 8pt, fill: soft)[#m.says.at(at)]
+          ])),
+        [
+          #strong(m.label). #figures[#m.dose.] #m.start.
+          #for step in m.steps [+ #step
+          ]
+          #text(size: 8.5pt)[Felt: #m.felt. Not #m.never.]
+        ])
+    ]
+  ]
 ]
 
 #if c.at("notes", default: ()).len() > 0 [

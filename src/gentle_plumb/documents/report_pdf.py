@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import threading
 from dataclasses import asdict
 from pathlib import Path
@@ -44,10 +45,23 @@ class TypstPdfRenderer:
         """
         inputs = {
             "content": paper.model_dump_json(
-                exclude={"scene": True, "workplace": True, "places": {"__all__": {"scene"}}}
+                exclude={
+                    "scene": True,
+                    "workplace": True,
+                    "places": {"__all__": {"scene"}},
+                    "day": {"scene"},
+                    "movements": {"__all__": {"scenes"}},
+                }
             ),
             "figure": scene_svg(asdict(paper.scene)) if paper.scene else "",
+            "day": "",
+            "movements": "[]",
         }
+        if isinstance(paper, ClientPaper):
+            bar = paper.day.scene if paper.day is not None else None
+            inputs["day"] = scene_svg(asdict(bar)) if bar is not None else ""
+            drawn = [[scene_svg(asdict(one)) for one in each.scenes] for each in paper.movements]
+            inputs["movements"] = json.dumps(drawn)
         made = self._compiler().compile(sys_inputs=inputs)
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")

@@ -44,7 +44,7 @@ class PaperFlag(PaperPart):
 
 
 class PaperPrecaution(PaperPart):
-    """A precaution: what the plan keeps to, whom to ask, who lifted it."""
+    """A precaution: what is kept to, whom to ask, what was lifted by whom; ``cleared`` once all of it is."""
 
     id: str
     label: str
@@ -52,6 +52,7 @@ class PaperPrecaution(PaperPart):
     ask: str
     note: str | None
     cleared: str | None
+    lifted: list[str] = []
 
 
 class PaperFinding(PaperPart):
@@ -151,8 +152,34 @@ class PaperRhythm(PaperPart):
     move: float
     changes: int
     micro_breaks: int
+    eye_breaks: int = 0
     longest_sit: float
     longest_stand: float
+
+
+class PaperMovement(PaperPart):
+    """A movement: what is done, how long and how often, where it is felt, when not; drawn in its moments."""
+
+    label: str
+    start: str
+    dose: str
+    steps: list[str]
+    felt: str
+    never: str
+    why: str
+    says: list[str]
+    scenes: list[Scene]
+
+
+class PaperDay(PaperPart):
+    """The working day: from, to, weeks of getting used to standing, eyes, tips, and the bar."""
+
+    start: str
+    end: str
+    weeks: list[str]
+    eyes: str
+    tips: list[str]
+    scene: Scene | None
 
 
 class Signature(PaperPart):
@@ -250,4 +277,7 @@ class ClientPaper(PaperHead):
     desk: list[str] = Field(default_factory=list)
     place: str = ""
     places: list[PaperPlace] = Field(default_factory=list)
+    day: PaperDay | None = None
+    movements: list[PaperMovement] = Field(default_factory=list)
+    movement_rules: list[str] = Field(default_factory=list)
     workplace: WorkplacePaper

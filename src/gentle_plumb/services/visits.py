@@ -41,6 +41,8 @@ from .models import (
     VisitSnapshot,
 )
 from .ports import Clock, Records
+from .programmes import ProgrammePage, programme_page
+from .working_days import DayPage, day_page
 from .workup import Workup, given_of, work_up
 
 FOLLOW_UP = fields.report.follow_up.id
@@ -239,6 +241,18 @@ class VisitService:
     ) -> WhatIfResult:
         """What it would come to if something were otherwise; keeps nothing. Raises NotFound."""
         return WhatIfSession(self._given(member, visit_id, place)).try_out(request)
+
+    def day(
+        self, member: Member, visit_id: UUID, *, place: str, week: int, width: float
+    ) -> DayPage:
+        """The working day of a visit, as :func:`day_page` says; raises NotAllowed, NotFound."""
+        _, workup = self.worked(member, visit_id, "cm", body=False, place=place)
+        return day_page(workup, week=week, width=width)
+
+    def programme(self, member: Member, visit_id: UUID, *, place: str) -> ProgrammePage:
+        """The movements of a visit's client; raises NotAllowed, NotFound."""
+        _, workup = self.worked(member, visit_id, "cm", body=False, place=place)
+        return programme_page(workup)
 
     def for_workplace(
         self, member: Member, visit_id: UUID, unit: LengthUnit

@@ -16,8 +16,7 @@ from ..core.fit import (
     standing_reason,
     working_order,
 )
-from ..core.intake import PRECAUTIONS, PersonLimits
-from ..core.pace import RHYTHMS, DayTotals, Rhythm, day_totals, proposed_rhythm
+from ..core.intake import LIMITS, PRECAUTIONS, PersonLimits, limits_applying
 from ..core.presentation import (
     ActionView,
     CauseView,
@@ -47,11 +46,15 @@ from ..core.visit import (
     PhotoFile,
     RaisedRedFlag,
     StepProgress,
+    WorkingDay,
+    conditions_of,
     display_offset,
     hours_at_desk,
     places_of,
     progress,
     raised_red_flags,
+    spoken_date,
+    working_day,
 )
 from ..core.what_if import VisitAnalysis, VisitInput, analyse_visit, at_place
 from ..core.words import say
@@ -71,30 +74,23 @@ from .photo_views import PhotoView, photo_view
 
 
 @dataclass(frozen=True, kw_only=True)
-class RhythmView:
-    """A rhythm over this client's hours; ``why_not`` where it can't be kept."""
+class LimitView:
+    """One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then."""
 
     id: str
-    label: str
     says: str
-    possible: bool
-    totals: DayTotals
-    why_not: str | None = None
+    cleared: str | None
 
 
 @dataclass(frozen=True, kw_only=True)
 class PrecautionView:
-    """A precaution of the client: what the plan keeps to, and who is asked.
-
-    ``cleared`` is who lifted it and when; it binds no more then.
-    """
+    """A precaution of the client: what everything keeps to, and who is asked."""
 
     id: str
     label: str
-    limit: str
+    limits: list[LimitView]
     ask: str
     note: str | None
-    cleared: str | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -146,8 +142,7 @@ class Workup:
     again: list[RemeasureView]
     needed: tuple[str, ...]
     table: tuple[str, str]
-    rhythms: list[RhythmView]
-    proposed_rhythm: str
+    day: WorkingDay | None
     joints: list[JointView]
     notes: list[str]
     why_not_standing: str | None
@@ -158,35 +153,27 @@ class Workup:
 def _cares(record: Record) -> list[PrecautionView]:
     return [
         PrecautionView(
-            id=care.id,
-            label=care.label,
-            limit=care.limit,
-            ask=care.ask,
-            note=record[fields.ask.precaution[care.id].note],
-            cleared=record[fields.ask.precaution[care.id].cleared_by],
+            id=id,
+            label=PRECAUTIONS[id].label,
+            limits=[
+                LimitView(
+                    id=limit,
+                    says=LIMITS[limit].says,
+                    cleared=_cleared(record, fields.conditions.precaution[id].cleared[limit])
+                    if limit in lifted
+                    else None,
+                )
+                for limit in limits_applying(id, record[fields.conditions.operated])
+            ],
+            ask=PRECAUTIONS[id].ask,
+            note=record[fields.conditions.precaution[id].note],
         )
-        for care in PRECAUTIONS.values()
-        if record.yes(fields.ask.precaution[care.id].there)
+        for id, lifted in conditions_of(record).items()
     ]
 
 
-def _rhythm_view(rhythm: Rhythm, case: Case, hours: float, *, stands: bool) -> RhythmView:
-    """A rhythm as this client can keep it; standing only where desk and person allow it."""
-    label, says = rhythm.words_for(walks=case.person.walks and not case.own_seat)
-    why_not = None
-    if rhythm.stands and not stands:
-        why_not = "Needs a desk that reaches standing height."
-        if not case.may_stand:
-            because = " and ".join(case.person.because).lower() or "seated in a wheelchair"
-            why_not = f"No standing plan: {because}."
-    return RhythmView(
-        id=rhythm.id,
-        label=label or rhythm.label,
-        says=says or rhythm.says,
-        possible=why_not is None,
-        totals=day_totals(rhythm, hours),
-        why_not=why_not,
-    )
+def _cleared(record: Record, lifted: fields.conditions.ClearedFields) -> str:
+    return f"{record.said(lifted.by)}, {spoken_date(record.said(lifted.on))}"
 
 
 MOST_APART_H = 0.5
@@ -325,8 +312,7 @@ def work_up(
         again=again_views(case.body, result, measuring.errors, unit) if body else [],
         needed=needed,
         table=(measuring.table.name, measuring.table.origin),
-        rhythms=[_rhythm_view(rhythm, case, hours, stands=stands) for rhythm in RHYTHMS.values()],
-        proposed_rhythm=proposed_rhythm(case.policy.rhythm, stands=stands),
+        day=working_day(record, case, desk_stands=stands),
         joints=through.joints(),
         notes=list(notes_in(case, result, unit)),
         why_not_standing=_why_not_standing(case, result, unit),

@@ -27,7 +27,7 @@ MOSS = DemoClient(
         "ask.eyewear": "distance",
         "ask.care.surgery": "yes",
         "ask.care.surgery.note": "Shoulder, ten weeks ago; no reach over shoulder height.",
-        "ask.care.surgery.cleared_by": "Surgeon's letter, shown at this visit",
+        "ask.care.surgery.part": "arm",
         "ask.shoe_seated": "2.5",
         "ask.shoe_standing": "2.5",
         "look.found.seat": "65",

@@ -28,7 +28,7 @@ from ...core.visit import RaisedRedFlag, StepProgress
 from ...services.measured import Measured, RemeasureView
 from ...services.models import Entry
 from ...services.photo_views import PhotoView
-from ...services.workup import PlaceView, PrecautionView, RhythmView, Workup
+from ...services.workup import PlaceView, PrecautionView, Workup
 from .client import ClientOut, PhotoOut, ReportOut
 from .common import RequestModel
 
@@ -98,8 +98,6 @@ class VisitWorkup(BaseModel):
     doubtful: list[str]
     again: list[RemeasureView]
     table_origin: str
-    rhythms: list[RhythmView]
-    proposed_rhythm: str
     joints: list[JointView]
     notes: list[str]
     standing_possible: bool
@@ -157,8 +155,6 @@ class VisitWorkup(BaseModel):
             doubtful=workup.doubtful,
             again=workup.again,
             table_origin=workup.table[1],
-            rhythms=workup.rhythms,
-            proposed_rhythm=workup.proposed_rhythm,
             joints=workup.joints,
             notes=workup.notes,
             standing_possible=result.standing.possible,

@@ -34,7 +34,7 @@ _TRUNK_FRONT = (
 )
 """Profile of a trunk: share of the way from hip to shoulder, mm before (behind) that line."""
 
-_SKULL = (
+SKULL = (
     (-100, 8),
     (-96, 52),
     (-66, 92),
@@ -56,7 +56,7 @@ _SKULL = (
 )
 """A head in profile facing forward, mm around its centre."""
 
-_FOOT = (
+SHOE = (
     (-58, 0),
     (-62, 30),
     (-44, 78),
@@ -85,18 +85,18 @@ class Figure:
     arm: list[tuple[list[Point], bool]]
 
 
-def _trunk(pose: Pose) -> list[Point]:
-    dx, dy = pose.shoulder[0] - pose.hip[0], pose.shoulder[1] - pose.hip[1]
+def trunk_outline(hip: Point, shoulder: Point, scale: float, belly: float) -> list[Point]:
+    """Return a trunk in profile between hip and shoulder, mm; ``belly`` is its depth there."""
+    dx, dy = shoulder[0] - hip[0], shoulder[1] - hip[1]
     length = hypot(dx, dy)
     along, across = (dx / length, dy / length), (dy / length, -dx / length)
-    belly = pose.belly / 262.0
     points: list[Point] = []
     for share, off in (*_TRUNK_BACK, *_TRUNK_FRONT):
-        width = off * pose.scale * (belly if off > 0 and 0.0 < share < 0.5 else 1.0)
+        width = off * scale * (belly / 262.0 if off > 0 and 0.0 < share < 0.5 else 1.0)
         points.append(
             (
-                pose.hip[0] + along[0] * length * share + across[0] * width,
-                pose.hip[1] + along[1] * length * share + across[1] * width,
+                hip[0] + along[0] * length * share + across[0] * width,
+                hip[1] + along[1] * length * share + across[1] * width,
             )
         )
     return points
@@ -110,7 +110,7 @@ def _foot(pose: Pose) -> list[Point]:
             pose.ankle[0] + x * k,
             pose.sole + y * k * 0.95 + (lift * min(1.0, (150 - x) / 150) if x < 150 and y else 0.0),
         )
-        for x, y in _FOOT
+        for x, y in SHOE
     ]
 
 
@@ -149,8 +149,8 @@ def figure_of(pose: Pose) -> Figure:
         (tapered(calf, 53 * k, pose.ankle, 34 * k), False),
         (_foot(pose), True),
         (tapered(neck_foot, 58 * k, neck_top, 48 * k), False),
-        (_trunk(pose), True),
-        ([(pose.head[0] + x * k * 0.93, pose.head[1] + y * k) for x, y in _SKULL], True),
+        (trunk_outline(pose.hip, pose.shoulder, pose.scale, pose.belly), True),
+        ([(pose.head[0] + x * k * 0.93, pose.head[1] + y * k) for x, y in SKULL], True),
     ]
     elbow = (pose.elbow[0], pose.elbow[1] + 34 * k)
     wrist = (

@@ -5,10 +5,10 @@ from __future__ import annotations
 from typing import Any, TypedDict
 
 from ..assessment import strain_minutes, sum_text, whole_minutes
-from ..observation import Moves
 from ..units import NO_BREAK
 from .facts import Facts
 from .finding import Direction, Finding, grade
+from .rule import Rule
 from .strain import region_of
 
 LEAST_MOVE_MM = 5.0
@@ -68,25 +68,31 @@ def with_load(
 
 
 class Advice(TypedDict):
-    """What to do in words, and which way it moves what."""
+    """What to do in words, alone and with what moves, and which way it moves what."""
 
+    advice: str
     instruction: str
     directions: tuple[Direction, ...]
 
 
-def advice(facts: Facts, do: str, moves: Moves, posture: str) -> Advice:
+def advice(facts: Facts, rule: Rule, posture: str) -> Advice:
     """What to do: advice with a direction only where the worked-out change goes that way.
+
+    Where a limit of the person bars what is asked, the limit is said in its place.
 
     Parameters
     ----------
-    do : str
-        What holds whatever the numbers are.
-    moves : tuple of (quantity, sign, words)
+    rule : Rule
+        Its ``do`` holds whatever the numbers are.
     posture : {"seated", "standing"}
 
     """
+    barred = facts.case.person.against(rule.asks)
+    if barred is not None:
+        return Advice(advice=barred.limit.says, instruction=barred.limit.says, directions=())
+    do, moves = rule.do, rule.moves
     if not moves:
-        return Advice(instruction=do.strip(), directions=())
+        return Advice(advice=do, instruction=do.strip(), directions=())
     changes = facts.changes["standing" if posture == "standing" else "seated"]
     agree, directions = [], []
     for key, sign, words in moves:
@@ -94,4 +100,6 @@ def advice(facts: Facts, do: str, moves: Moves, posture: str) -> Advice:
         if change is not None and change * sign > LEAST_MOVE_MM:
             agree.append(words)
             directions.append(Direction(quantity=key, sign=1 if sign > 0 else -1))
-    return Advice(instruction=" ".join([*agree, do]).strip(), directions=tuple(directions))
+    return Advice(
+        advice=do, instruction=" ".join([*agree, do]).strip(), directions=tuple(directions)
+    )

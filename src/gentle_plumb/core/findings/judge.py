@@ -30,6 +30,8 @@ def _all(facts: Facts) -> Iterator[Finding | None]:
         for rule in rules:
             if rule.standing and not facts.case.may_stand:
                 continue
+            if rule.while_limited is not None and not facts.case.person.has(rule.while_limited):
+                continue
             match rule:
                 case Answer():
                     yield judge_answer(facts, rule, subject)

@@ -51,7 +51,7 @@ def judge_angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) ->
         bare,
         cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
         why=why,
-        **advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule, "seated"),
         evidence=evidence,
         over_deg=abs(past) if reading.unit == "deg" and rule.joint else None,
         joint=rule.joint if reading.unit == "deg" else "",

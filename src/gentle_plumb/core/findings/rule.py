@@ -18,6 +18,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from ..catalogue import SEATED_TASKS, MechanismId
+from ..intake import Demand, LimitId
 from ..observation import Moves
 from ..record import Field, When
 from .finding import Act, Doer
@@ -30,7 +31,8 @@ class Rule:
     ``mechanism`` is what it has in common with others; ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
     count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
     and rest where nothing is planned standing. ``moves`` is advice with a direction: quantity, sign,
-    words; given only where the worked-out change goes that way. ``act``, ``who`` and ``adds`` are as in
+    words; ``asks`` is what ``do`` asks of the body: where a limit bars it, the limit is said instead.
+    ``while_limited`` is the limit without which the rule says nothing. A move is given only where the worked-out change goes that way. ``act``, ``who`` and ``adds`` are as in
     :class:`.finding.Finding`.
     """
 
@@ -51,6 +53,8 @@ class Rule:
     act: Act = "arrange"
     who: Doer = "practitioner"
     adds: str = ""
+    asks: frozenset[Demand] = frozenset()
+    while_limited: LimitId | None = None
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)

@@ -10,12 +10,10 @@ from ..observation import HABITS, SHARE, HabitOften, HabitSide
 from ..record import Field, fields
 from ..units import format_length
 from ..words import with_unit
-from .drafts import Advice, Draft, advice, with_load
+from .drafts import Draft, advice, with_load
 from .facts import Facts
 from .finding import Finding
 from .rule import Amount, Answer, Pair, Rule
-
-NO_STANDING = "No standing work before it is cleared."
 
 SAME = 0.5
 """Differences under half a mm or half a degree are none. Source: house-repeat."""
@@ -89,7 +87,7 @@ def judge_answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
         bare,
         cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
         why=rule.why,
-        **advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule, "seated"),
         evidence=evidence,
         over_deg=rule.deg or None,
         joint=rule.joint if rule.deg else "",
@@ -136,7 +134,7 @@ def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
         rule_draft(rule, subject),
         cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
         why=rule.why,
-        **advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule, "seated"),
         evidence=(f"Recorded {at}, band {band}",),
         over_deg=abs(past) * rule.deg_per_unit or None,
         joint=rule.joint if rule.deg_per_unit else "",
@@ -183,7 +181,7 @@ def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
         bare,
         cause=f"{shown}. {rule.why}",
         why=rule.why,
-        **advice(facts, rule.do, rule.moves, "seated"),
+        **advice(facts, rule, "seated"),
         evidence=(shown,),
         tasks=rule.tasks,
         share=rule.share,
@@ -216,11 +214,7 @@ def judge_habit(facts: Facts, rule: Answer) -> Finding:
         bare,
         cause=f"{habit.label}. {habit.why}",
         why=habit.why,
-        **(
-            Advice(instruction=NO_STANDING, directions=())
-            if posture == "standing" and not facts.case.may_stand
-            else advice(facts, rule.do, rule.moves, posture)
-        ),
+        **advice(facts, rule, posture),
         over_deg=habit.deg,
         evidence=evidence,
         tasks=rule.tasks,

@@ -15,6 +15,7 @@ from .moves import settings_of
 from .notes import kept_from_desk, notes_in, standing_reason
 from .order import NEEDED_ROWS, by_eye, working_order
 from .pair import stands_too
+from .person import hip_band, pieces_within_limits, within_limits
 from .pointer_rows import mouse_over
 from .remeasurement import RemeasureSuggestion, dimensions_needed, suggest_remeasurement
 from .result import (
@@ -80,6 +81,7 @@ __all__ = [
     "forget",
     "gaze_by_rule",
     "gaze_over",
+    "hip_band",
     "hold",
     "hung_on_wall",
     "joints_of",
@@ -91,6 +93,7 @@ __all__ = [
     "limit_text",
     "mouse_over",
     "notes_in",
+    "pieces_within_limits",
     "search",
     "seat_depth_row",
     "settings_of",
@@ -102,6 +105,7 @@ __all__ = [
     "terms_text",
     "total",
     "with_declared",
+    "within_limits",
     "working_order",
     "zones_of",
 ]

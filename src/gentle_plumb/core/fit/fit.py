@@ -113,9 +113,9 @@ def _possible(
         return False, "Worked at sitting only."
     if case.own_seat:
         return False, "Wheelchair user: no standing set-up."
-    if not case.person.stands:
-        because = " and ".join(case.person.because).lower()
-        return False, f"No standing plan before it is cleared: {because}. Ask: {case.person.ask}."
+    barred = case.person.against_standing
+    if barred is not None:
+        return False, barred.reason
     if case.sits and real is not None and real.over - real.gaze > STANDING_OVER_DEG:
         why = why_not_at_this_desk(case, rows, "mm")
         if why is not None:

@@ -14,6 +14,7 @@ from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import OUTERMOST_LETTER_MM, ArmrestKind, PointerKind, Settings
 from .case import Case
 from .frame import Frame, legs_terms, level_seat, reach
+from .person import hip_band
 from .screen_rules import top_band
 from .terms import total
 
@@ -210,7 +211,7 @@ def joints_of(
         upright = 90 + case.recline()
         found += [
             _joint("shoulder", JOINT_BANDS["shoulder"], lambda: _shoulder(case, settings)),
-            _joint("hip", JOINT_BANDS["hip"], lambda: upright + thigh_slope(case, settings)),
+            _joint("hip", hip_band(case), lambda: upright + thigh_slope(case, settings)),
             _joint("knee", JOINT_BANDS["knee"], lambda: 90 + thigh_slope(case, settings)),
         ]
     found.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))

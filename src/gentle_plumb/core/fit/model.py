@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
+from ..intake import LimitId
 from ..policy import JOINT_BANDS, Band
 from ..workstation import ArmrestKind, ScreenKind, Span, Workstation
 from .case import Case
@@ -18,6 +19,7 @@ from .frame import (
     standing_elbow_terms,
     standing_eye_terms,
 )
+from .person import hip_band
 from .result import Posture
 from .screen_rules import top_band
 from .search_model import LEVEL, SearchModel
@@ -120,6 +122,8 @@ class Lengths:
         surface, seat = desk.surface, station.chair.seat if seated else LEVEL
         if seated and case.own_seat:
             seat = own_seat_span(case)
+        elif seated and seat is not None and self.level is not None:
+            seat = _not_low(case, seat, self.level)
         lift, tops = reach_of(station, self.posture)
         fixed = surface is not None and surface.fixed
         if free:
@@ -144,7 +148,7 @@ class Lengths:
             thigh_slope=policy.thigh_slope,
             thigh_length=self.thigh_length,
             hip_level=self.hip_level,
-            hip_band=JOINT_BANDS["hip"],
+            hip_band=hip_band(case),
             knee_band=JOINT_BANDS["knee"],
             slopes=desk.tilt or LEVEL,
             flat_margin=policy.flat_feet_margin,
@@ -163,6 +167,13 @@ class Lengths:
             hands_first=fixed and policy.first != "feet",
             together=together or station.screen.kind == ScreenKind.LAPTOP,
         )
+
+
+def _not_low(case: Case, seat: Span, level: float) -> Span:
+    """Return where a seat may be set: not under the knees' height where the hips have to stay above."""
+    if not case.person.has(LimitId.HIP_ABOVE_KNEE) or level <= seat.low:
+        return seat
+    return replace(seat, low=min(level, seat.high))
 
 
 def own_seat_span(case: Case) -> Span:

@@ -1,13 +1,17 @@
-"""What is asked before anything is touched: warning signs, care groups, discomfort, consents."""
+"""What is asked before anything is touched: warning signs, conditions, discomfort, consents."""
 
 from .body_chart import MAP_H, MAP_W, REGIONS, STRONGEST, DiscomfortOften, Region
 from .consents import CONSENTS, Consent
-from .limits import PersonLimits, person_limits
+from .demands import Demand
+from .limits import LIMITS, Limit, LimitId
+from .person_limits import Held, LimitInForce, PersonLimits, limits_applying, person_limits
 from .precautions import PRECAUTIONS, Precaution
 from .red_flags import RED_FLAGS, URGENCY, RedFlag, Urgency
+from .surgery import OperatedPart
 
 __all__ = [
     "CONSENTS",
+    "LIMITS",
     "MAP_H",
     "MAP_W",
     "PRECAUTIONS",
@@ -16,11 +20,18 @@ __all__ = [
     "STRONGEST",
     "URGENCY",
     "Consent",
+    "Demand",
     "DiscomfortOften",
+    "Held",
+    "Limit",
+    "LimitId",
+    "LimitInForce",
+    "OperatedPart",
     "PersonLimits",
     "Precaution",
     "RedFlag",
     "Region",
     "Urgency",
+    "limits_applying",
     "person_limits",
 ]

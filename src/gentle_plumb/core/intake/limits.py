@@ -1,67 +1,180 @@
-"""Limits of the person: what their precautions keep out of every plan, rhythm and paper.
+"""Limits of the person: what a precaution keeps out of every plan, setting, rhythm, movement and paper.
 
-One place that pace, plans, findings and papers ask. A limit holds until the treating clinician has
-lifted it, which is recorded with who and when. Sources: house-care.
+One place that search, plans, findings, Pace, movements and papers ask. A limit holds until the treating
+clinician has lifted it, which is recorded with who and when. Sources: house-care.
 """
 
 from __future__ import annotations
 
-from collections.abc import Collection
 from dataclasses import dataclass
+from enum import StrEnum
 
-from .precautions import PRECAUTIONS
+from .demands import Demand
 
-NO_STANDING = ("dizziness", "surgery")
-"""No standing plan at all before it is cleared."""
-NO_STANDING_STILL = ("veins", "pregnancy")
-"""Standing only with moving and in short spells; a plan of standing waits for the clinician."""
+
+class LimitId(StrEnum):
+    """A limit's name, as it stands in a path of the record."""
+
+    NO_STANDING = "no_standing"
+    SHORT_STANDING = "short_standing"
+    SEATED_ONLY = "seated_only"
+    OWN_SEAT = "own_seat"
+    STEADY_SEAT = "steady_seat"
+    RISE_SLOWLY = "rise_slowly"
+    HEAD_STEADY = "head_steady"
+    FREE_THIGHS = "free_thighs"
+    HIP_OPEN = "hip_open"
+    HIP_ABOVE_KNEE = "hip_above_knee"
+    NO_END_STRETCH = "no_end_stretch"
+    PART_RESTS = "part_rests"
+    KNEES_SPARED = "knees_spared"
+    NO_LOADED_BEND = "no_loaded_bend"
+    FLOOR_FIRST = "floor_first"
+    MID_RANGE = "mid_range"
+    WRISTS_FREE = "wrists_free"
+    ARMS_LOW = "arms_low"
+    FEET_BY_EYE = "feet_by_eye"
+    ABLE_SIDE = "able_side"
+    SUPERVISED = "supervised"
+    PAIN_RULES = "pain_rules"
 
 
 @dataclass(frozen=True, kw_only=True)
-class PersonLimits:
-    """What binds for one person.
-
-    ``stands`` False: nothing is planned standing, and nobody is told to stand or walk where
-    ``walks`` is False. ``own_seat``: their seating is theirs and never moved. ``steady_seat``: no
-    stool, ball or high chair. ``because`` are the labels of the precautions, for the practitioner;
-    ``at_work`` says what is left undone without the reason.
-    """
-
-    stands: bool = True
-    walks: bool = True
-    own_seat: bool = False
-    steady_seat: bool = False
-    because: tuple[str, ...] = ()
-    ask: str = ""
-
-    @property
-    def at_work(self) -> tuple[str, ...]:
-        """What is left undone, for the workplace: never why."""
-        barred = not self.stands and not self.own_seat
-        return ("No standing work until we confirm it.",) if barred else ()
-
-
-def person_limits(held: Collection[str], *, wheelchair: bool = False) -> PersonLimits:
-    """Return the limits that precautions and a wheelchair make.
+class Limit:
+    """One limit.
 
     Parameters
     ----------
-    held : collection of str
-        The precautions that hold: recorded, and not cleared by a clinician.
-    wheelchair : bool
-        Whether the client sits in one, as the pieces say.
+    id : LimitId
+    says : str
+        What is kept to; true for client and practitioner.
+    at_work : str
+        What is done or left undone, for the workplace: never why. Empty: nothing that it needs to know.
+    bars : frozenset of Demand
+        What no movement and no advice may ask while it holds.
 
     """
-    wheels = wheelchair or "wheelchair" in held
-    barred = [id for id in (*NO_STANDING, *NO_STANDING_STILL) if id in held]
-    if wheels:
-        barred.insert(0, "wheelchair")
-    steady = [id for id in ("dizziness", "osteoporosis", "surgery", "replacement") if id in held]
-    return PersonLimits(
-        stands=not barred,
-        walks=not wheels,
-        own_seat=wheels,
-        steady_seat=bool(steady) or wheels,
-        because=tuple(PRECAUTIONS[id].label for id in barred),
-        ask=PRECAUTIONS[barred[0]].ask if barred else "",
+
+    id: LimitId
+    says: str
+    at_work: str = ""
+    bars: frozenset[Demand] = frozenset()
+
+
+_STANDS = frozenset({Demand.STANDING, Demand.STANDING_STILL, Demand.ONE_LEG, Demand.TURN_ON_LEG})
+
+LIMITS: dict[LimitId, Limit] = {
+    one.id: one
+    for one in (
+        Limit(
+            id=LimitId.NO_STANDING,
+            says="No standing plan before it is cleared.",
+            at_work="No standing work until we confirm it.",
+            bars=_STANDS,
+        ),
+        Limit(
+            id=LimitId.SHORT_STANDING,
+            says="Standing only in short spells and with moving, never still.",
+            at_work="Standing work in short spells only.",
+            bars=frozenset({Demand.STANDING_STILL}),
+        ),
+        Limit(
+            id=LimitId.SEATED_ONLY,
+            says="Weight shifts (lean, lift, roll, reach) take the place of rising and going.",
+            bars=_STANDS | {Demand.WALKING, Demand.DEEP_KNEE, Demand.LEGS_CROSSED},
+        ),
+        Limit(
+            id=LimitId.OWN_SEAT,
+            says="The client's own seating stays as it is; desk, keys and screen come to it.",
+        ),
+        Limit(
+            id=LimitId.STEADY_SEAT,
+            says="A steady seat with armrests: no stool, ball, cushion on top or high chair.",
+            at_work="A steady chair with armrests, no stool.",
+            bars=frozenset({Demand.UNSTEADY_SEAT}),
+        ),
+        Limit(id=LimitId.RISE_SLOWLY, says="Rise slowly, holding on."),
+        Limit(
+            id=LimitId.HEAD_STEADY,
+            says="No movement with the head turned or tilted, with eyes closed or on one leg.",
+            bars=frozenset(
+                {Demand.HEAD_TURNED, Demand.HEAD_TILTED, Demand.EYES_CLOSED, Demand.ONE_LEG}
+            ),
+        ),
+        Limit(
+            id=LimitId.FREE_THIGHS,
+            says="No edge pressing under the thighs, legs not crossed; legs up at breaks.",
+            bars=frozenset({Demand.LEGS_CROSSED}),
+        ),
+        Limit(id=LimitId.HIP_OPEN, says="Back supported, hips open to 100° or more."),
+        Limit(
+            id=LimitId.HIP_ABOVE_KNEE,
+            says="Hips open past 90° and never lower than the knees; no low seat, legs not crossed, no "
+            "turn on the standing leg.",
+            bars=frozenset({Demand.HIP_CLOSED, Demand.LEGS_CROSSED, Demand.TURN_ON_LEG}),
+        ),
+        Limit(
+            id=LimitId.NO_END_STRETCH,
+            says="No stretch to the end, nothing lying on the back; belly room is measured again at "
+            "each visit.",
+            bars=frozenset({Demand.END_OF_RANGE, Demand.LYING_ON_BACK, Demand.HIP_CLOSED}),
+        ),
+        Limit(
+            id=LimitId.PART_RESTS,
+            says="Nothing that loads, stretches or reaches with the part operated on.",
+        ),
+        Limit(
+            id=LimitId.KNEES_SPARED,
+            says="No deep bend or half squat; knees not sharply bent at the footrest; rise with the hands.",
+            bars=frozenset({Demand.DEEP_KNEE}),
+        ),
+        Limit(
+            id=LimitId.NO_LOADED_BEND,
+            says="No bending forward or twisting under load.",
+            at_work="No lifting or carrying.",
+            bars=frozenset({Demand.FORWARD_BEND, Demand.TWIST, Demand.LOAD}),
+        ),
+        Limit(
+            id=LimitId.FLOOR_FIRST,
+            says="Floor, cables and castors that brake come first.",
+            at_work="A clear floor, cables tied, castors that brake.",
+        ),
+        Limit(
+            id=LimitId.MID_RANGE,
+            says="The middle of each joint's range, short holds, no pull to the end.",
+            bars=frozenset({Demand.END_OF_RANGE}),
+        ),
+        Limit(
+            id=LimitId.WRISTS_FREE,
+            says="No stretch or press of the wrist; hands float, support only between strokes.",
+            bars=frozenset({Demand.WRIST_STRETCH, Demand.WRIST_PRESS}),
+        ),
+        Limit(
+            id=LimitId.ARMS_LOW,
+            says="Nothing overhead, no arm behind the back.",
+            at_work="Nothing to be reached above the shoulder.",
+            bars=frozenset({Demand.OVERHEAD, Demand.ARM_BEHIND}),
+        ),
+        Limit(
+            id=LimitId.FEET_BY_EYE,
+            says="Shoes stay on; hard edges and footrest bars are checked by eye, and the feet looked at "
+            "after a change.",
+            bars=frozenset({Demand.BAREFOOT}),
+        ),
+        Limit(
+            id=LimitId.ABLE_SIDE,
+            says="What is used most stands on the able side; no standing on a mat's edge.",
+            bars=frozenset({Demand.ONE_LEG, Demand.OTHER_HAND}),
+        ),
+        Limit(
+            id=LimitId.SUPERVISED,
+            says="With the supervision that is named, and without loads; a guardian reads this too.",
+            bars=frozenset({Demand.LOAD}),
+        ),
+        Limit(
+            id=LimitId.PAIN_RULES,
+            says="Pain and existing limits of movement overrule every figure here.",
+        ),
     )
+}
+"""Every limit, by name."""

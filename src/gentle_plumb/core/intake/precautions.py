@@ -1,17 +1,19 @@
-"""Care groups: whom a plan has limits for, which limit, and who is asked. Source: house-care."""
+"""Conditions: whom a plan has limits for, which limits, and who is asked. Source: house-care."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 
+from .limits import LimitId
+
 
 @dataclass(frozen=True, kw_only=True)
 class Precaution:
-    """One group: ``limit`` is what the plan keeps to, ``ask`` who has the word."""
+    """One condition: ``limits`` are what it puts in force, ``ask`` who has the word on each."""
 
     id: str
     label: str
-    limit: str
+    limits: tuple[LimitId, ...]
     ask: str
 
 
@@ -19,66 +21,97 @@ PRECAUTIONS: dict[str, Precaution] = {
     care.id: care
     for care in (
         Precaution(
+            id="dizziness",
+            label="Dizziness or fainting",
+            limits=(
+                LimitId.NO_STANDING,
+                LimitId.RISE_SLOWLY,
+                LimitId.HEAD_STEADY,
+                LimitId.STEADY_SEAT,
+            ),
+            ask="treating doctor",
+        ),
+        Precaution(
+            id="veins",
+            label="Vein trouble or swollen legs",
+            limits=(LimitId.SHORT_STANDING, LimitId.FREE_THIGHS),
+            ask="treating doctor",
+        ),
+        Precaution(
             id="pregnancy",
             label="Pregnancy",
-            limit="Belly room and seat change by the week: set again at each follow-up. No long "
-            "standing still; no new standing plan unasked.",
+            limits=(LimitId.SHORT_STANDING, LimitId.HIP_OPEN, LimitId.NO_END_STRETCH),
             ask="midwife or doctor",
         ),
         Precaution(
             id="surgery",
             label="Recent surgery",
-            limit="No reaching, bending or standing beyond the surgeon's limits.",
+            limits=(LimitId.PART_RESTS, LimitId.NO_STANDING, LimitId.STEADY_SEAT),
             ask="surgeon or treating physiotherapist",
         ),
         Precaution(
-            id="replacement",
-            label="Joint replacement",
-            limit="After hip replacement: no low seat, knees no higher than hips, unless the surgeon has cleared it.",
+            id="hip_replacement",
+            label="Hip replacement",
+            limits=(LimitId.HIP_ABOVE_KNEE, LimitId.STEADY_SEAT),
             ask="surgeon or treating physiotherapist",
+        ),
+        Precaution(
+            id="knee",
+            label="Knee trouble or knee replacement",
+            limits=(LimitId.KNEES_SPARED,),
+            ask="treating doctor or physiotherapist",
         ),
         Precaution(
             id="osteoporosis",
             label="Osteoporosis",
-            limit="No loaded bending or twisting; a stable seat and secure footing first.",
+            limits=(LimitId.NO_LOADED_BEND, LimitId.STEADY_SEAT, LimitId.FLOOR_FIRST),
             ask="treating doctor",
         ),
         Precaution(
             id="hypermobility",
             label="Hypermobility",
-            limit="Work in mid-range, support rather than stretch, short spells.",
+            limits=(LimitId.MID_RANGE,),
             ask="treating physiotherapist",
         ),
         Precaution(
-            id="veins",
-            label="Varicose veins or circulation problems",
-            limit="Avoid standing still and pressure under the thighs; move the feet often.",
-            ask="treating doctor",
+            id="wrist",
+            label="Wrist or hand symptoms, tingling",
+            limits=(LimitId.WRISTS_FREE,),
+            ask="treating doctor or hand therapist",
         ),
         Precaution(
-            id="dizziness",
-            label="Dizziness",
-            limit="No standing work until cleared; no stool or chair without armrests.",
+            id="shoulder",
+            label="Shoulder surgery or stiffness",
+            limits=(LimitId.ARMS_LOW,),
+            ask="surgeon or treating physiotherapist",
+        ),
+        Precaution(
+            id="neuropathy",
+            label="Numb feet, diabetes",
+            limits=(LimitId.FEET_BY_EYE,),
+            ask="treating doctor or podiatrist",
+        ),
+        Precaution(
+            id="weakness",
+            label="One-sided weakness or epilepsy",
+            limits=(LimitId.STEADY_SEAT, LimitId.ABLE_SIDE),
             ask="treating doctor",
         ),
         Precaution(
             id="wheelchair",
             label="Wheelchair user",
-            limit="Leave the client's own seating as it is; bring desk, keyboard and screen to it.",
+            limits=(LimitId.SEATED_ONLY, LimitId.OWN_SEAT),
             ask="seating therapist",
         ),
         Precaution(
-            id="under_18",
-            label="Under 18",
-            limit="Still growing: re-measure every six months. Reference data are for adults.",
-            ask="a parent or guardian",
+            id="under_18", label="Under 18", limits=(LimitId.SUPERVISED,), ask="parent or guardian"
         ),
         Precaution(
             id="injury",
             label="Earlier injury",
-            limit="Pain and existing movement limits override every figure here.",
+            limits=(LimitId.PAIN_RULES,),
             ask="treating clinician, if still symptomatic",
         ),
     )
 }
-"""What each group limits."""
+"""Every condition, by name."""

@@ -12,6 +12,7 @@ from typing import Literal
 
 from ..catalogue import MechanismId
 from ..choices import Choice
+from ..intake import Demand
 
 At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
 Posture = Literal["seated", "standing", "either"]
@@ -46,7 +47,7 @@ SHARE: dict[HabitOften, float] = {
 class Habit:
     """One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
 
-    ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
+    ``asks`` is what ``do`` asks of the body. ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
     sign of its change, words; each is given only where the worked-out change goes that way.
     """
 
@@ -62,6 +63,7 @@ class Habit:
     do: str
     sided: bool = False
     moves: Moves = ()
+    asks: frozenset[Demand] = frozenset()
 
 
 def habit(
@@ -78,6 +80,7 @@ def habit(
     posture: Posture = "seated",
     sided: bool = False,
     moves: Moves = (),
+    asks: frozenset[Demand] = frozenset(),
 ) -> Habit:
     """Return a habit; see :class:`Habit`."""
     return Habit(
@@ -93,4 +96,5 @@ def habit(
         do=do,
         sided=sided,
         moves=moves,
+        asks=asks,
     )

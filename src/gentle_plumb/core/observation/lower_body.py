@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..intake import Demand
 from .habit import habit
 
 LOWER_BODY = (
@@ -75,7 +76,7 @@ LOWER_BODY = (
         "hip",
         12,
         "The pelvis tilts and the back side-bends.",
-        "Set the feet flat; who crosses the legs changes sides often.",
+        "Set both feet flat in front of the seat instead.",
         sided=True,
     ),
     habit(
@@ -102,6 +103,7 @@ LOWER_BODY = (
         "One foot on a low rail, in turn.",
         posture="standing",
         sided=True,
+        asks=frozenset({Demand.ONE_LEG}),
     ),
     habit(
         "hip_pushed",

@@ -9,6 +9,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from ..catalogue import MechanismId
+from ..intake import Demand, PersonLimits
 
 WORTH_SAYING_H = 2.0
 """Hours a day of a task from which its technique is worth a word. Source: house-technique."""
@@ -16,13 +17,16 @@ WORTH_SAYING_H = 2.0
 
 @dataclass(frozen=True, kw_only=True)
 class Technique:
-    """One piece of advice; ``tasks`` are those whose hours together make it worth saying."""
+    """One piece of advice.
+
+    ``tasks`` are those whose hours together make it worth saying, ``asks`` what it asks of the body.
+    """
 
     id: str
     text: str
     tasks: tuple[str, ...]
     mechanism: MechanismId
-    own_seat: bool = True
+    asks: frozenset[Demand] = frozenset()
 
 
 TECHNIQUES: tuple[Technique, ...] = (
@@ -32,6 +36,7 @@ TECHNIQUES: tuple[Technique, ...] = (
         "behind it. Scroll with the arm or with a wheel that runs freely.",
         tasks=("mouse",),
         mechanism="wrists",
+        asks=frozenset({Demand.SHOULDER}),
     ),
     Technique(
         id="keys",
@@ -45,17 +50,17 @@ TECHNIQUES: tuple[Technique, ...] = (
         text="After getting up bring the chair back in, and sit right back against the backrest.",
         tasks=("typing", "mouse", "reading", "thinking"),
         mechanism="back",
-        own_seat=False,
+        asks=frozenset({Demand.WALKING}),
     ),
 )
 """Every one, in the order in which it is said."""
 
 
-def techniques_for(hours: Mapping[str, float], *, own_seat: bool) -> tuple[Technique, ...]:
-    """Return what is worth saying to somebody with these hours a day by task."""
+def techniques_for(hours: Mapping[str, float], person: PersonLimits) -> tuple[Technique, ...]:
+    """Return what is worth saying to somebody with these hours a day by task, within their limits."""
     return tuple(
         one
         for one in TECHNIQUES
         if sum(hours.get(task, 0.0) for task in one.tasks) >= WORTH_SAYING_H
-        and (one.own_seat or not own_seat)
+        and person.against(one.asks) is None
     )

@@ -1,5 +1,53 @@
-"""Rhythms of sitting, standing and moving."""
+"""A working day: rhythms, tasks with their postures, what they come to."""
 
-from .rhythms import RHYTHMS, DayTotals, Rhythm, day_totals, proposed_rhythm
+from .day import LONGEST_DAY_MIN, DayRequest, lay_day
+from .rhythms import OWN, RHYTHMS, Pattern, Posture, Rhythm, own_rhythm, proposed_rhythm
+from .spell import Fixed, Spell, clock
+from .tasks import AT_A_COUNTER, ON_THE_PHONE, USUAL, Elsewhere, TaskDay, TaskPosture, task_day
+from .totals import (
+    EYE_EVERY_MIN,
+    EYE_FAR_M,
+    EYE_S,
+    MICRO_S,
+    DayTotals,
+    RampWeek,
+    eye_breaks,
+    lay_week,
+    micro_breaks,
+    ramp_weeks,
+    totals_of,
+)
 
-__all__ = ["RHYTHMS", "DayTotals", "Rhythm", "day_totals", "proposed_rhythm"]
+__all__ = [
+    "AT_A_COUNTER",
+    "EYE_EVERY_MIN",
+    "EYE_FAR_M",
+    "EYE_S",
+    "LONGEST_DAY_MIN",
+    "MICRO_S",
+    "ON_THE_PHONE",
+    "OWN",
+    "RHYTHMS",
+    "USUAL",
+    "DayRequest",
+    "DayTotals",
+    "Elsewhere",
+    "Fixed",
+    "Pattern",
+    "Posture",
+    "RampWeek",
+    "Rhythm",
+    "Spell",
+    "TaskDay",
+    "TaskPosture",
+    "clock",
+    "eye_breaks",
+    "lay_day",
+    "lay_week",
+    "micro_breaks",
+    "own_rhythm",
+    "proposed_rhythm",
+    "ramp_weeks",
+    "task_day",
+    "totals_of",
+]

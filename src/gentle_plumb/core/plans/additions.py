@@ -9,6 +9,7 @@ from typing import Literal
 
 from ..catalogue import Tier
 from ..fit import Case
+from ..intake import Demand
 from ..workstation import KeyboardKind, PointerKind, ScreenKind, Span, UnderDesk
 from .addition import Addition
 from .alterations import (
@@ -95,16 +96,20 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
     station = case.workstation
     if station.mouse.kind == PointerKind.CENTRAL or station.mouse.hand is None:
         return []
-    found = [
-        Addition(
-            id="other_hand",
-            slot="pointer",
-            label="Try the mouse in the other hand",
-            price="nothing",
-            does="brings the mouse nearer",
-            apply=change_mouse_hand,
+    weak, hand = case.person.weak_side, station.mouse.hand
+    to_weak = case.person.against({Demand.OTHER_HAND}) is not None and hand != weak
+    found: list[Addition] = []
+    if not to_weak:
+        found.append(
+            Addition(
+                id="other_hand",
+                slot="pointer",
+                label="Try the mouse in the other hand",
+                price="nothing",
+                does="brings the mouse nearer",
+                apply=change_mouse_hand,
+            )
         )
-    ]
     if tier != "room":
         if station.keyboard.kind == KeyboardKind.FULL:
             found.append(

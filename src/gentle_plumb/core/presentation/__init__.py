@@ -4,24 +4,30 @@ from .actions import ActionView, CauseView, action_text, action_views, cause_vie
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .joints import JointView, joint_views
 from .money import Money
+from .movements import MovementView, ProgrammeView, programme_view
 from .moves import MoveView, StackView, move_views, stack_view
 from .offers import OfferView, offer_views
 from .origins import age_words, elsewhere_text, origin_text
 from .plans import PlanView, PurchaseView, hard_limit_words, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
 from .rows import RowView, chance_in_band, row_view
+from .working_day import DayView, RhythmView, day_view, rhythm_of, rhythm_views
 
 __all__ = [
     "ActionView",
     "CauseView",
+    "DayView",
     "GazeView",
     "JointView",
     "LaptopView",
     "Money",
     "MoveView",
+    "MovementView",
     "OfferView",
     "PlanView",
+    "ProgrammeView",
     "PurchaseView",
+    "RhythmView",
     "RowView",
     "StackView",
     "ZoneView",
@@ -32,6 +38,7 @@ __all__ = [
     "cause_views",
     "chance_in_band",
     "chosen_otherwise",
+    "day_view",
     "elsewhere_text",
     "gaze_views",
     "hard_limit_words",
@@ -43,6 +50,9 @@ __all__ = [
     "plain",
     "plan_view",
     "plan_views",
+    "programme_view",
+    "rhythm_of",
+    "rhythm_views",
     "row_view",
     "stack_view",
     "terms_words",

@@ -143,6 +143,8 @@ def read_typed(field: Field[object], typed: str, *, unit: LengthUnit = "cm") -> 
         case "number":
             number = parse_number(text, field=field.id, what="a number", unit=field.unit)
             return _in_range(field, typed, number, unit)
+        case "time":
+            return _time(field, text)
         case "choice":
             names = [name for name, _ in field.choices]
             if text not in names:
@@ -181,6 +183,23 @@ def _point(field: Field[object], text: str) -> str:
         )
     x, y = (_in_range(field, text, float(part), "mm") for part in found.groups())
     return f"{x:.1f} {y:.1f}"
+
+
+def _time(field: Field[object], text: str) -> float:
+    """A time of day in minutes after midnight: 9, 930, 9:30, 9.30, 9 h 30, 2:15 pm."""
+    found = re.fullmatch(
+        r"(\d{1,2})(?:(?:\s*[:.h]\s*)?(\d{2}))?\s*h?\s*([ap])?\.?m?\.?", text, re.IGNORECASE
+    )
+    hour, minute = (int(found[1]), int(found[2] or 0)) if found else (99, 0)
+    if found and found[3]:
+        hour = hour % 12 + (12 if found[3].lower() == "p" else 0) if 1 <= hour <= 12 else 99
+    if hour * 60 + minute > 24 * 60 or minute > 59:
+        raise UnreadableValue(
+            field=field.id,
+            value=text,
+            message=f"{field.label}: “{text}” is no time of day. Type 0:00 to 24:00, as 9:30.",
+        )
+    return float(hour * 60 + minute)
 
 
 def _date(field: Field[object], text: str) -> str:

@@ -10,6 +10,11 @@ HOUSE_VISIT: dict[str, Source] = {
         title="Rhythms of sitting, standing and moving",
         note="No posture is good for hours; patterns that practitioners give, to choose from.",
     ),
+    "house-movements": Source(
+        kind="house",
+        title="Movements for the breaks of a day",
+        note="What practitioners show at the desk; gentle, few, and left out where a limit bars them.",
+    ),
     "house-signs": Source(
         kind="house",
         title="Warning signs in two urgencies",

@@ -5,9 +5,10 @@ from .body import HOUSE, Measuring, body_from, heel_of, readings_of, resolved_of
 from .case import (
     case_from,
     chosen_policies,
+    conditions_of,
     keys_not_remeasured,
+    limits_of,
     overrules,
-    precautions_of,
     settings_left,
     things_taken,
 )
@@ -15,6 +16,7 @@ from .doubts import Doubt, Fix, doubts, spoken_date
 from .look import PhotoFile, SeenHabit, display_offset, habits_seen, hours_at_desk, photos_from
 from .progress import StepProgress, progress
 from .red_flags import RaisedRedFlag, raised_red_flags, unasked_red_flags
+from .working_day import WorkingDay, working_day
 from .workstation import workstation_from
 
 __all__ = [
@@ -27,9 +29,11 @@ __all__ = [
     "SeenHabit",
     "StepProgress",
     "VisitPlace",
+    "WorkingDay",
     "body_from",
     "case_from",
     "chosen_policies",
+    "conditions_of",
     "display_offset",
     "doubts",
     "furthest_step",
@@ -37,10 +41,10 @@ __all__ = [
     "heel_of",
     "hours_at_desk",
     "keys_not_remeasured",
+    "limits_of",
     "overrules",
     "photos_from",
     "places_of",
-    "precautions_of",
     "progress",
     "raised_red_flags",
     "readings_of",
@@ -51,5 +55,6 @@ __all__ = [
     "things_taken",
     "unasked_red_flags",
     "values_at",
+    "working_day",
     "workstation_from",
 ]

@@ -6,8 +6,8 @@ from dataclasses import replace
 
 from ..body import Sex
 from ..catalogue import QUANTITIES, TASKS, Posture
-from ..fit import Case, Lens, hung_on_wall, with_declared
-from ..intake import person_limits
+from ..fit import Case, Lens, hung_on_wall, pieces_within_limits, with_declared, within_limits
+from ..intake import Held, PersonLimits, person_limits
 from ..memoize import interned
 from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..record import Field, Record, fields
@@ -54,8 +54,10 @@ def case_from(
     """
     ask, station = fields.ask, workstation_from(record)
     bundles = practice or {}, chosen_policies(record)
-    policy = _with_angles(policy_of(*bundles), record)
-    standing = _with_angles(standing_policy_of(*bundles), record)
+    person = limits_of(record, wheelchair=station.chair.kind == ChairKind.WHEELCHAIR)
+    station = pieces_within_limits(station, person)
+    policy = within_limits(_with_angles(policy_of(*bundles), record), person)
+    standing = within_limits(_with_angles(standing_policy_of(*bundles), record), person)
     keys = record[fields.keyboard.thickness]
     found, declared = with_declared(_found_seated(record, keys), station)
     up = _settings(record, FOUND["standing"], keys)
@@ -80,19 +82,34 @@ def case_from(
         hours={task: spent for task in TASKS if (spent := record[ask.hours[task]]) is not None},
         details=interned(_details(record)),
         use=record[fields.places.at(fields.places.MAIN).use] or PlaceUse.BOTH,
-        person=person_limits(
-            precautions_of(record), wheelchair=station.chair.kind == ChairKind.WHEELCHAIR
-        ),
+        person=person,
     )
 
 
-def precautions_of(record: Record) -> tuple[str, ...]:
-    """Return the precautions that hold: recorded, and not cleared by a clinician."""
-    return tuple(
-        id
-        for id, asked in fields.ask.precaution.items()
-        if record.yes(asked.there) and not record.said(asked.cleared_by)
+def limits_of(record: Record, *, wheelchair: bool = False) -> PersonLimits:
+    """Return the limits of the person that a record puts in force."""
+    return person_limits(
+        conditions_of(record),
+        wheelchair=wheelchair,
+        operated=record[fields.conditions.operated],
+        weak_side=record[fields.conditions.weak_side],
     )
+
+
+def conditions_of(record: Record) -> Held:
+    """Return the conditions that are there, each with its limits that a clinician has lifted.
+
+    A limit is lifted once it is said by whom and on which day.
+    """
+    return {
+        id: frozenset(
+            limit
+            for limit, cleared in asked.cleared.items()
+            if record.said(cleared.by) and record[cleared.on]
+        )
+        for id, asked in fields.conditions.precaution.items()
+        if record.yes(asked.there)
+    }
 
 
 def things_taken(record: Record) -> frozenset[str]:

@@ -57,7 +57,7 @@ def workstation_from(record: Record) -> Workstation:
 
 def _chair_kind(record: Record) -> ChairKind | None:
     """Return what is sat on; said in Ask, the seating is the client's own, whatever piece is named."""
-    own = record.yes(fields.ask.precaution["wheelchair"].there)
+    own = record.yes(fields.conditions.precaution["wheelchair"].there)
     return ChairKind.WHEELCHAIR if own else record[fields.chair.kind]
 
 

@@ -1,7 +1,7 @@
 """Working a visit through, and trying what would happen if something were otherwise."""
 
 from .analysis import VisitAnalysis, analyse_visit
-from .changes import SettingChange, setting_changes
+from .changes import SettingChange, day_strain, setting_changes
 from .serialization import (
     JsonWhatIfSession,
     request_from_json,
@@ -24,6 +24,7 @@ __all__ = [
     "as_found",
     "at_place",
     "case_of",
+    "day_strain",
     "request_from_json",
     "setting_changes",
     "to_jsonable",

@@ -17,6 +17,7 @@ from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Causes, Facts, Finding, Strain, causes_of, findings, strain_by_region
 from ..fit import Case, FitResult, FitRow, aimed_settings, fit, working_order
 from ..memoize import memoize_last
+from ..movements import Programme
 from ..observation import techniques_for
 from ..photo import PhotoReading, read_photo
 from ..plans import (
@@ -45,6 +46,7 @@ from ..visit import (
     things_taken,
 )
 from ..workstation import Settings
+from .needs import programme_of
 from .taken_plan import OWN_SETTINGS, taken_plan
 from .visit_input import VisitInput
 
@@ -114,7 +116,7 @@ class VisitAnalysis:
                 findings=self.findings,
                 red_flags=raised_red_flags(record),
                 turns=[(one.id, one.words) for one in laptop_views(self.case, self.facts.unit)],
-                techniques=techniques_for(self.case.hours, own_seat=self.case.own_seat),
+                techniques=techniques_for(self.case.hours, self.case.person),
                 said={
                     id: answer
                     for id in record.members(fields.settings.ACTIONS)
@@ -122,6 +124,10 @@ class VisitAnalysis:
                 },
             )
         )
+
+    def programme(self) -> Programme:
+        """At most five movements, from where it hurts and what is loaded, within the limits."""
+        return programme_of(self.given.record, self.facts, self.strain(), self.case.person)
 
     def joints(self) -> list[JointView]:
         """Every joint in words."""

@@ -151,6 +151,26 @@ def residual_strain(through: VisitAnalysis) -> tuple[float, float | None]:
     return total_of(what_is_left(through.case, settled))
 
 
+def day_strain(through: VisitAnalysis, standing_hours: float) -> tuple[float | None, float | None]:
+    """Strain minutes a day of the joints: as found, and as set with so many hours standing."""
+    result, case = through.result, through.case
+    stands = result.standing.possible and standing_hours > 0
+    found = AimedSettings(
+        seated=case.found_seated,
+        standing=None,
+        joints_seated=result.seated.joints_found,
+        joints_standing=result.standing.joints_found if case.standing_hours else (),
+    )
+    aimed = AimedSettings(
+        seated=through.computed[0],
+        standing=None,
+        joints_seated=result.seated.joints_set,
+        joints_standing=result.standing.joints_set if stands else (),
+    )
+    day = replace(case, standing_hours=standing_hours)
+    return total_of(what_is_left(case, found))[1], total_of(what_is_left(day, aimed))[1]
+
+
 def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> list[SettingChange]:
     """Every setting and joint that is otherwise, in mm and degrees."""
     found = []

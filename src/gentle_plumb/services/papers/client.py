@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict
 from typing import Any
 
 from ...core.catalogue import QUANTITIES
@@ -11,31 +10,29 @@ from ...core.findings import Finding
 from ...core.fit import Posture
 from ...core.intake import URGENCY
 from ...core.presentation import JointView, RowView, chosen_otherwise, hard_limit_words, plan_view
-from ...core.record import FIELDS, Record, fields
+from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.visit import display_offset, spoken_date
 from ...core.words import say, say_length, with_unit
 from ...core.workstation import ScreenKind, Settings
-from ..measured import Measured
 from ..models import Practice, VisitSnapshot
 from ..paper_models import (
     ClientPaper,
     PaperAction,
     PaperAdded,
     PaperCause,
-    PaperDimension,
     PaperFinding,
     PaperFlag,
     PaperJoint,
     PaperPlace,
     PaperPlan,
-    PaperPrecaution,
-    PaperRhythm,
     PaperRow,
     PaperStrain,
     Shows,
 )
-from ..workup import RhythmView, Workup, work_up
+from ..workup import Workup, work_up
+from . import pace
+from .recorded import dimension, in_doubt, noted, precaution
 from .workplace import workplace_paper
 
 CAUTIONS = (
@@ -64,7 +61,7 @@ def client_paper(
     record = workup.record
     table = [(row, paper_row(row)) for row in _shown(workup)]
     figure, shows = _figure(workup, unit)
-    plan, rhythm = _plan(workup, unit), _rhythm(workup)
+    plan, moves = _plan(workup, unit), pace.movements(workup)
     due = record[fields.report.follow_up] or ""
     head: dict[str, Any] = {
         "practice": practice.name,
@@ -74,7 +71,7 @@ def client_paper(
         "visited": spoken_date(opened.visit.started_on.isoformat()),
         "follow_up": due,
         "follow_up_on": spoken_date(due) if due else "",
-        "rhythm": rhythm,
+        "rhythm": pace.rhythm(workup),
         "scene_shows": shows,
         "unit": unit,
         "version": opened.versions + 1,
@@ -99,7 +96,7 @@ def client_paper(
             for flag in workup.signs
         ],
         felt=workup.felt,
-        cares=[PaperPrecaution(**asdict(care)) for care in workup.cares],
+        cares=[precaution(care) for care in workup.cares],
         lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
         worse=workup.worse,
         actions=_actions(workup),
@@ -107,15 +104,18 @@ def client_paper(
         unexplained=workup.unexplained,
         strain=_strain(workup),
         plan=plan,
-        body=[_dimension(one, unit) for one in workup.measured if one.value or one.skipped],
+        body=[dimension(one, unit) for one in workup.measured if one.value or one.skipped],
         standing=workup.why_not_standing,
-        notes=[*workup.notes, *_in_doubt(workup)],
+        notes=[*workup.notes, *in_doubt(workup)],
         estimated=sorted({name for row in workup.rows for name in row.estimated}),
-        noted=_noted(record, unit),
+        noted=noted(record, unit),
         note=record[fields.report.note] or "",
         desk=_desk_heights(workup, unit),
         place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if further else "",
         places=further,
+        day=pace.day(workup),
+        movements=moves[0],
+        movement_rules=moves[1],
         workplace=paper,
     )
 
@@ -274,14 +274,6 @@ def paper_joint(joint: JointView) -> PaperJoint:
     )
 
 
-def _rhythm(workup: Workup) -> PaperRhythm | None:
-    chosen = workup.record[fields.pace.rhythm]
-    view: RhythmView | None = next((one for one in workup.rhythms if one.id == chosen), None)
-    if view is None or not view.possible:
-        return None
-    return PaperRhythm(label=view.label, says=view.says, hours=workup.hours, **asdict(view.totals))
-
-
 def _plan(workup: Workup, unit: LengthUnit) -> PaperPlan:
     plan = plan_view(workup.through.chosen_plan(), unit)
     return PaperPlan(
@@ -361,38 +353,3 @@ def _strain(workup: Workup) -> list[PaperStrain]:
         )
         for one in workup.strain
     ]
-
-
-def _dimension(one: Measured, unit: LengthUnit) -> PaperDimension:
-    value = with_unit(one.value, unit) if one.value else ""
-    how = one.source or one.by if one.value else f"left out: {(one.skipped or '').lower()}"
-    return PaperDimension(
-        label=one.label, value=value, plus_minus=one.plus_minus or "", how=how or ""
-    )
-
-
-def _in_doubt(workup: Workup) -> list[str]:
-    """Return what was asked about a measurement and not answered: said, not hidden."""
-    if not workup.doubtful:
-        return []
-    return [f"In doubt and not settled: {', '.join(workup.doubtful).lower()}."]
-
-
-def _noted(record: Record, unit: LengthUnit) -> list[str]:
-    """Return what was recorded and decides nothing, so that it is not lost."""
-    found = []
-    for field in FIELDS.values():
-        value = record.values.get(field.id) if field.noted_only else None
-        if value is None or value == "":
-            continue
-        said = str(value)
-        if isinstance(value, float | int):
-            said = (
-                say_length(value, unit)
-                if field.kind == "length"
-                else with_unit(f"{value:g}", field.unit)
-            )
-        elif field.choices:
-            said = dict(field.choices).get(value, value)
-        found.append(f"{field.group}, {field.label.lower()}: {said.strip()}")
-    return found

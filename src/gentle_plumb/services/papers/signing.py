@@ -78,5 +78,9 @@ def summary_of(workup: Workup) -> list[str]:
         said.append(f"In doubt and not settled: {', '.join(workup.doubtful).lower()}")
     if estimated:
         said.append(f"Estimated, not measured: {', '.join(sorted(estimated))}")
-    said += [f"Precaution: {care.label.lower()}" for care in workup.cares if care.cleared is None]
+    said += [
+        f"Precaution: {care.label.lower()}"
+        for care in workup.cares
+        if any(one.cleared is None for one in care.limits)
+    ]
     return said

@@ -29,6 +29,17 @@ export const WORK_PARTS = {
 } as const;
 export type WorkPart = keyof typeof WORK_PARTS;
 
+/** The parts of Pace, in the order of use. */
+export const PACE_PARTS = {
+  rhythm: "Rhythm",
+  tasks: "Tasks",
+  hours: "Lunch and meetings",
+  eyes: "Eyes",
+  movements: "Movements",
+  spells: "Hour by hour",
+} as const;
+export type PacePart = keyof typeof PACE_PARTS;
+
 /** The part of Ask in which a field is asked, or the first field whose path begins so. */
 export function askPart(path: string, fields: readonly Field[]): string | undefined {
   const field = fields.find((one) => one.id === path || one.id.startsWith(`${path}.`));

@@ -1,6 +1,6 @@
 import { fieldId } from "@/shared/api/field-ids";
 import { STEP_IDS, type StepId } from "@/shared/steps";
-import { LOOK_PARTS, type LookPart, slug, type WorkPart } from "./parts";
+import { LOOK_PARTS, type LookPart, type PacePart, slug, type WorkPart } from "./parts";
 import type { Field } from "./state/facts";
 
 /** The field of a path, also where it belongs to one of a family. */
@@ -18,6 +18,13 @@ const WORK: readonly [RegExp, WorkPart][] = [
   [/^work\.own_plan\./, "plans"],
 ];
 
+const PACE: readonly [RegExp, PacePart][] = [
+  [/^pace\.task\./, "tasks"],
+  [/^pace\.(start|lunch|meeting)/, "hours"],
+  [/^pace\.(eye|far)/, "eyes"],
+  [/^pace\.movement\./, "movements"],
+];
+
 /** The step, and the part of it, where a field is shown. */
 export function placeOf(path: string, fields: readonly Field[]): { step: StepId; part?: string } {
   const step = STEP_IDS.find((id) => path.startsWith(`${id}.`)) ?? "ask";
@@ -32,5 +39,7 @@ export function placeOf(path: string, fields: readonly Field[]): { step: StepId;
     const part = plans ? "plans" : WORK.find(([start]) => start.test(path))?.[1];
     return { step, part: part ?? "targets" };
   }
+  if (step === "pace")
+    return { step, part: PACE.find(([start]) => start.test(path))?.[1] ?? "rhythm" };
   return { step };
 }

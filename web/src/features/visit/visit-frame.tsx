@@ -22,7 +22,7 @@ import { StepNav } from "./step-nav";
 import { AskPanel } from "./steps/ask/ask-panel";
 import { LookPanel } from "./steps/look/look-panel";
 import { MeasurePanel } from "./steps/measure/measure-panel";
-import { PacePanel } from "./steps/pace-panel";
+import { PacePanel } from "./steps/pace/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
 import { SetPanel } from "./steps/set-panel";
 import { WorkPanel } from "./steps/work-out/work-out-panel";

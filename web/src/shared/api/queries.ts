@@ -161,6 +161,36 @@ export function useWorked(id: string, view: View | null) {
   });
 }
 
+export const DAY = "/api/visits/{visit_id}/day";
+type DayQuery = NonNullable<Parameters<typeof dayOptions>[1]>;
+
+function dayOptions(
+  id: string,
+  query: { place?: NonNullable<Schemas["StackIn"]["place"]>; week?: number; width?: number },
+) {
+  return { params: { path: { visit_id: id }, query } };
+}
+
+export const PROGRAMME = "/api/visits/{visit_id}/movements";
+
+/** The movements of a visit's client, with their figures. */
+export function useProgramme(id: string, place: NonNullable<Schemas["StackIn"]["place"]>) {
+  return server.useQuery(
+    "get",
+    PROGRAMME,
+    { params: { path: { visit_id: id }, query: { place } } },
+    { placeholderData: keepPreviousData },
+  );
+}
+
+/** The working day of a visit, laid out. */
+export function useDay(id: string, query: DayQuery, enabled: boolean) {
+  return server.useQuery("get", DAY, dayOptions(id, query), {
+    enabled,
+    placeholderData: keepPreviousData,
+  });
+}
+
 function ofView(id: string, view: View | null) {
   return { params: { path: { visit_id: id }, query: view ?? {} } };
 }

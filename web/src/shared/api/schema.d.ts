@@ -970,6 +970,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit_id}/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Working Day
+         * @description The working day of a visit: rhythms, spells, the bar, strain before and after.
+         */
+        get: operations["working_day_api_visits__visit_id__day_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Movements
+         * @description The movements of a visit's client: at most five, what else could be, what a limit keeps out.
+         */
+        get: operations["movements_api_visits__visit_id__movements_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit_id}/stack": {
         parameters: {
             query?: never;
@@ -1210,6 +1250,22 @@ export interface components {
              */
             taken: string[];
             /**
+             * Precautions
+             * @description Precautions that hold, by identifier; they bind plans.
+             * @default []
+             */
+            precautions: string[];
+            /** @description For “surgery”: what was operated on; none: any part may have been. */
+            operated?: components["schemas"]["OperatedPart"] | null;
+            /** @description For “weakness”: the weaker side. */
+            weak_side?: components["schemas"]["Hand"] | null;
+            /**
+             * Cleared
+             * @description Limits that were lifted.
+             * @default []
+             */
+            cleared: components["schemas"]["ClearedDocument"][];
+            /**
              * Format
              * @default gentle-plumb-case-3
              * @constant
@@ -1226,12 +1282,6 @@ export interface components {
              * @default []
              */
             places: components["schemas"]["FurtherDocument"][];
-            /**
-             * Precautions
-             * @description Precautions that hold, by identifier; they bind plans.
-             * @default []
-             */
-            precautions: string[];
             /** Shoe Seated */
             shoe_seated?: (number | string) | null;
             /** Shoe Standing */
@@ -1400,6 +1450,22 @@ export interface components {
             usual: boolean;
         };
         /**
+         * ClearedDocument
+         * @description A limit that was lifted: of which precaution, by whom, on which day.
+         */
+        ClearedDocument: {
+            /** Precaution */
+            precaution: string;
+            limit: components["schemas"]["LimitId"];
+            /** By */
+            by: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+        };
+        /**
          * ClientChange
          * @description A client corrected upon its version.
          */
@@ -1549,6 +1615,11 @@ export interface components {
             place: string;
             /** Places */
             places?: components["schemas"]["PaperPlace"][];
+            day?: components["schemas"]["PaperDay"] | null;
+            /** Movements */
+            movements?: components["schemas"]["PaperMovement"][];
+            /** Movement Rules */
+            movement_rules?: string[];
             workplace: components["schemas"]["WorkplacePaper"];
         };
         /**
@@ -1584,8 +1655,68 @@ export interface components {
             text: string;
         };
         /**
+         * DayBar
+         * @description The bar, its edges, and its scale.
+         */
+        DayBar: {
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+            /** Handles */
+            handles: components["schemas"]["DayHandle"][];
+            /** First */
+            first: number;
+            /** Px Per Min */
+            px_per_min: number;
+        };
+        /**
+         * DayHandle
+         * @description An edge that can be drawn along the bar: its field, where it is, and between which times.
+         *
+         *     ``start`` is what its field counts from, minutes after midnight, where the field is a length of time;
+         *     None where it is a time of day.
+         */
+        DayHandle: {
+            /** Field */
+            field: string;
+            /** Label */
+            label: string;
+            /** X */
+            x: number;
+            /** At */
+            at: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Start */
+            start?: number | null;
+        };
+        /**
+         * DayPage
+         * @description A working day.
+         *
+         *     ``day`` and ``bar`` are None while no hours are recorded. ``strain_before`` and ``strain_after`` are strain
+         *     minutes a day as found, and as aimed at with this day's standing; None where no hours tell them.
+         */
+        DayPage: {
+            day: components["schemas"]["DayView"] | null;
+            bar: components["schemas"]["DayBar"] | null;
+            /** Rhythms */
+            rhythms: components["schemas"]["RhythmView"][];
+            /** Strain Before */
+            strain_before: number | null;
+            /** Strain After */
+            strain_after: number | null;
+            /** Doubt */
+            doubt: string | null;
+        };
+        /**
          * DayTotals
-         * @description What a rhythm comes to over the hours at the desk; minutes and counts.
+         * @description What a day comes to; whole minutes and counts. Sitting, standing and moving are the work together.
          */
         DayTotals: {
             /** Sit */
@@ -1598,11 +1729,50 @@ export interface components {
             changes: number;
             /** Micro Breaks */
             micro_breaks: number;
+            /** Eye Breaks */
+            eye_breaks: number;
             /** Longest Sit */
             longest_sit: number;
             /** Longest Stand */
             longest_stand: number;
         };
+        /**
+         * DayView
+         * @description A day in words. ``week`` is the one shown, 0 once used to it.
+         */
+        DayView: {
+            /** Start */
+            start: string;
+            /** End */
+            end: string;
+            /** Rhythm */
+            rhythm: string;
+            /** Rhythm Label */
+            rhythm_label: string;
+            /** Proposed */
+            proposed: string;
+            /** Week */
+            week: number;
+            /** Spells */
+            spells: components["schemas"]["SpellView"][];
+            totals: components["schemas"]["DayTotals"];
+            /** Weeks */
+            weeks: components["schemas"]["WeekView"][];
+            /** Tasks */
+            tasks: components["schemas"]["TaskView"][];
+            /** Says */
+            says: string;
+            /** Eyes */
+            eyes: string;
+            /** Tips */
+            tips: string[];
+        };
+        /**
+         * Demand
+         * @description What a movement or a piece of advice asks of the body; a limit bars some of them.
+         * @enum {string}
+         */
+        Demand: "standing" | "standing_still" | "walking" | "lying_on_back" | "head_turned" | "head_tilted" | "eyes_closed" | "one_leg" | "turn_on_leg" | "legs_crossed" | "hip_closed" | "deep_knee" | "forward_bend" | "back_bend" | "twist" | "load" | "end_of_range" | "neck" | "trunk" | "shoulder" | "overhead" | "arm_behind" | "arm_leaning" | "hand" | "wrist_stretch" | "wrist_press" | "leg" | "barefoot" | "other_hand" | "unsteady_seat";
         /**
          * DemoPerson
          * @description Credentials shown in demo mode.
@@ -1826,7 +1996,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "length" | "number" | "choice" | "text" | "date" | "point";
+            kind: "length" | "number" | "choice" | "text" | "date" | "point" | "time";
             /** Section */
             section: string;
             /** Help */
@@ -2377,6 +2547,18 @@ export interface components {
             name: string;
         };
         /**
+         * FurtherMovement
+         * @description A movement that could be chosen too.
+         */
+        FurtherMovement: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Regions */
+            regions: string;
+        };
+        /**
          * FurtherResult
          * @description A further place, by its name.
          */
@@ -2461,7 +2643,7 @@ export interface components {
          * Habit
          * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
          *
-         *     ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
+         *     ``asks`` is what ``do`` asks of the body. ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
          *     sign of its change, words; each is given only where the worked-out change goes that way.
          */
         Habit: {
@@ -2508,6 +2690,11 @@ export interface components {
                 number,
                 string
             ][];
+            /**
+             * Asks
+             * @default []
+             */
+            asks: components["schemas"]["Demand"][];
         };
         /**
          * Hand
@@ -2812,6 +2999,18 @@ export interface components {
             limit: string;
         };
         /**
+         * LeftOutMovement
+         * @description A movement that a limit keeps out, with the limit.
+         */
+        LeftOutMovement: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Because */
+            because: string;
+        };
+        /**
          * LeftView
          * @description A joint that stays outside its band.
          */
@@ -2868,6 +3067,24 @@ export interface components {
             short: number;
             /** Text */
             text: string;
+        };
+        /**
+         * LimitId
+         * @description A limit's name, as it stands in a path of the record.
+         * @enum {string}
+         */
+        LimitId: "no_standing" | "short_standing" | "seated_only" | "own_seat" | "steady_seat" | "rise_slowly" | "head_steady" | "free_thighs" | "hip_open" | "hip_above_knee" | "no_end_stretch" | "part_rests" | "knees_spared" | "no_loaded_bend" | "floor_first" | "mid_range" | "wrists_free" | "arms_low" | "feet_by_eye" | "able_side" | "supervised" | "pain_rules";
+        /**
+         * LimitView
+         * @description One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.
+         */
+        LimitView: {
+            /** Id */
+            id: string;
+            /** Says */
+            says: string;
+            /** Cleared */
+            cleared: string | null;
         };
         /**
          * Line
@@ -3190,6 +3407,42 @@ export interface components {
             text: string;
         };
         /**
+         * MovementFigure
+         * @description One moment: its words, and its marks on a sheet of :data:`WIDTH` by :data:`HEIGHT` px.
+         */
+        MovementFigure: {
+            /** Says */
+            says: string;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+        };
+        /**
+         * MovementView
+         * @description A movement of the programme in words; ``times`` are when it is done on the day that is laid.
+         */
+        MovementView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Start */
+            start: string;
+            /** Steps */
+            steps: string[];
+            /** Dose */
+            dose: string;
+            /** Felt */
+            felt: string;
+            /** Never */
+            never: string;
+            /** Why */
+            why: string;
+            /** Own */
+            own: boolean;
+            /** Times */
+            times: string[];
+        };
+        /**
          * Offer
          * @description One thing that can be ticked: what taking it, in the place of what its slot has, comes to.
          *
@@ -3250,6 +3503,12 @@ export interface components {
             /** Left */
             left: string;
         };
+        /**
+         * OperatedPart
+         * @description What was operated on.
+         * @enum {string}
+         */
+        OperatedPart: "neck" | "trunk" | "arm" | "hand" | "leg";
         /**
          * PaperAction
          * @description One thing to do: the same words as in Set and in the plan.
@@ -3312,6 +3571,23 @@ export interface components {
             explains: string[];
             /** Findings */
             findings: components["schemas"]["PaperFinding"][];
+        };
+        /**
+         * PaperDay
+         * @description The working day: from, to, weeks of getting used to standing, eyes, tips, and the bar.
+         */
+        PaperDay: {
+            /** Start */
+            start: string;
+            /** End */
+            end: string;
+            /** Weeks */
+            weeks: string[];
+            /** Eyes */
+            eyes: string;
+            /** Tips */
+            tips: string[];
+            scene: components["schemas"]["Scene"] | null;
         };
         /**
          * PaperDimension
@@ -3382,6 +3658,30 @@ export interface components {
             aim_off: boolean;
         };
         /**
+         * PaperMovement
+         * @description A movement: what is done, how long and how often, where it is felt, when not; drawn in its moments.
+         */
+        PaperMovement: {
+            /** Label */
+            label: string;
+            /** Start */
+            start: string;
+            /** Dose */
+            dose: string;
+            /** Steps */
+            steps: string[];
+            /** Felt */
+            felt: string;
+            /** Never */
+            never: string;
+            /** Why */
+            why: string;
+            /** Says */
+            says: string[];
+            /** Scenes */
+            scenes: components["schemas"]["Scene"][];
+        };
+        /**
          * PaperPlace
          * @description A further place of the visit: how it is worked at, what is set and done there.
          *
@@ -3425,7 +3725,7 @@ export interface components {
         };
         /**
          * PaperPrecaution
-         * @description A precaution: what the plan keeps to, whom to ask, who lifted it.
+         * @description A precaution: what is kept to, whom to ask, what was lifted by whom; ``cleared`` once all of it is.
          */
         PaperPrecaution: {
             /** Id */
@@ -3440,6 +3740,11 @@ export interface components {
             note: string | null;
             /** Cleared */
             cleared: string | null;
+            /**
+             * Lifted
+             * @default []
+             */
+            lifted: string[];
         };
         /**
          * PaperRhythm
@@ -3462,6 +3767,11 @@ export interface components {
             changes: number;
             /** Micro Breaks */
             micro_breaks: number;
+            /**
+             * Eye Breaks
+             * @default 0
+             */
+            eye_breaks: number;
             /** Longest Sit */
             longest_sit: number;
             /** Longest Stand */
@@ -3785,23 +4095,19 @@ export interface components {
         };
         /**
          * PrecautionView
-         * @description A precaution of the client: what the plan keeps to, and who is asked.
-         *
-         *     ``cleared`` is who lifted it and when; it binds no more then.
+         * @description A precaution of the client: what everything keeps to, and who is asked.
          */
         PrecautionView: {
             /** Id */
             id: string;
             /** Label */
             label: string;
-            /** Limit */
-            limit: string;
+            /** Limits */
+            limits: components["schemas"]["LimitView"][];
             /** Ask */
             ask: string;
             /** Note */
             note: string | null;
-            /** Cleared */
-            cleared?: string | null;
         };
         /**
          * PrecisionOut
@@ -3884,6 +4190,31 @@ export interface components {
             lines?: {
                 [key: string]: string;
             }[] | null;
+        };
+        /**
+         * ProgrammePage
+         * @description A client's movements; ``figures`` by movement, those that are chosen and those that could be.
+         */
+        ProgrammePage: {
+            programme: components["schemas"]["ProgrammeView"];
+            /** Figures */
+            figures: {
+                [key: string]: components["schemas"]["MovementFigure"][];
+            };
+        };
+        /**
+         * ProgrammeView
+         * @description The movements of a client; ``rules`` hold for all of them.
+         */
+        ProgrammeView: {
+            /** Chosen */
+            chosen: components["schemas"]["MovementView"][];
+            /** Further */
+            further: components["schemas"]["FurtherMovement"][];
+            /** Left Out */
+            left_out: components["schemas"]["LeftOutMovement"][];
+            /** Rules */
+            rules: string[];
         };
         /**
          * PurchaseView
@@ -4167,7 +4498,7 @@ export interface components {
         };
         /**
          * RhythmView
-         * @description A rhythm over this client's hours; ``why_not`` where it can't be kept.
+         * @description A rhythm over this client's day; ``why_not`` where it can't be kept.
          */
         RhythmView: {
             /** Id */
@@ -4802,6 +5133,24 @@ export interface components {
             step?: number | null;
         };
         /**
+         * SpellView
+         * @description A stretch of the day in words: from, to, minutes, what posture, what is done in it.
+         */
+        SpellView: {
+            /** At */
+            at: string;
+            /** End */
+            end: string;
+            /** Minutes */
+            minutes: number;
+            /** Posture */
+            posture: string;
+            /** Label */
+            label: string;
+            /** Tasks */
+            tasks: string;
+        };
+        /**
          * StackIn
          * @description A lift that is wanted from what is at hand.
          */
@@ -4938,6 +5287,26 @@ export interface components {
              * Format: date-time
              */
             added_at: string;
+        };
+        /**
+         * TaskView
+         * @description A task of the day: how it is done and why; with a laptop alone, how that stands and for how long.
+         */
+        TaskView: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** Minutes */
+            minutes: number;
+            /** Posture */
+            posture: string;
+            /** Reason */
+            reason: string;
+            /** Own */
+            own: boolean;
+            /** Laptop */
+            laptop: string;
         };
         /**
          * Term
@@ -5233,10 +5602,6 @@ export interface components {
             again: components["schemas"]["RemeasureView"][];
             /** Table Origin */
             table_origin: string;
-            /** Rhythms */
-            rhythms: components["schemas"]["RhythmView"][];
-            /** Proposed Rhythm */
-            proposed_rhythm: string;
             /** Joints */
             joints: components["schemas"]["JointView"][];
             /** Notes */
@@ -5272,6 +5637,18 @@ export interface components {
             state: "holds" | "off" | "not assessable";
             /** Text */
             text: string;
+        };
+        /**
+         * WeekView
+         * @description A week of getting used to standing.
+         */
+        WeekView: {
+            /** Week */
+            week: number;
+            /** Label */
+            label: string;
+            /** Says */
+            says: string;
         };
         /**
          * Welcome
@@ -9719,6 +10096,156 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WhatIfResult"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    working_day_api_visits__visit_id__day_get: {
+        parameters: {
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+                week?: number;
+                width?: number;
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayPage"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    movements_api_visits__visit_id__movements_get: {
+        parameters: {
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgrammePage"];
                 };
             };
             /** @description Not signed in */

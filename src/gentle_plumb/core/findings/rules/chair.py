@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from ...intake import Demand, LimitId
 from ...record import fields
 from ...workstation import (
+    ArmrestKind,
     ChairKind,
     GasSpring,
     LumbarKind,
@@ -93,6 +95,7 @@ CHAIR: tuple[Rule, ...] = (
         source="iso-9241-5",
         why="The back muscles work all the time.",
         do="Use a chair with a backrest for anything but short spells.",
+        asks=frozenset({Demand.UNSTEADY_SEAT}),
         region="lower_back",
         joint="trunk",
         share=0.85,
@@ -108,11 +111,26 @@ CHAIR: tuple[Rule, ...] = (
         deg=10,
         source="house-ball",
         why="No back support, no stable height, and it tires before it trains.",
-        do="Use a chair for work and the ball for exercise.",
+        do="Use a chair for work.",
         region="lower_back",
         joint="trunk",
         share=0.85,
         asked="The kind of chair is not recorded.",
+    ),
+    Answer(
+        id="no_armrests",
+        who="workplace",
+        mechanism="back",
+        title="No armrests to rise with",
+        field=fields.chair.armrests,
+        wrong=(ArmrestKind.NONE,),
+        while_limited=LimitId.STEADY_SEAT,
+        weight=0.5,
+        source="house-care",
+        why="Sitting down and rising need a hold on both sides.",
+        do="Use a steady chair with armrests.",
+        region="hip",
+        asked="Whether the chair has armrests is not recorded.",
     ),
     Answer(
         id="neck_rest",

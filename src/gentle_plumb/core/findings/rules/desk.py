@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ...catalogue import HAND_TASKS
 from ...choices import YesNo
+from ...intake import Demand
 from ...record import fields
 from ...workstation import PLATFORMS, ArmTension, DeskEdge, DeskKind, ToolHolder, UnderDesk
 from ..rule import Amount, Answer, Pair, Rule
@@ -143,6 +144,7 @@ DESK: tuple[Rule, ...] = (
         source="house-rhythm",
         why="No chance to shift weight from hip to hip.",
         do="A rail or box 10 to 15 cm high; alternate feet.",
+        asks=frozenset({Demand.ONE_LEG}),
         region="lower_back",
         standing=True,
         only_if=fields.desk.kind.among(

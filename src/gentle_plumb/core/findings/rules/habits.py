@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ...catalogue import HAND_TASKS, SEATED_TASKS
+from ...intake import Demand
 from ...observation import HABITS
 from ...record import fields
 from ...record.fields.seen import Seen
@@ -32,6 +33,7 @@ HABIT_RULES: tuple[Answer, ...] = tuple(
         tasks=TASKS_OF_HABIT.get(habit.id)
         or (HAND_TASKS if habit.region in OF_THE_HANDS else SEATED_TASKS),
         moves=habit.moves,
+        asks=habit.asks | ({Demand.STANDING} if habit.posture == "standing" else set()),
     )
     for habit in HABITS.values()
 )

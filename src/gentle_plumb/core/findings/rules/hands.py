@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from ...choices import YesNo
+from ...choices import Hand, YesNo
+from ...intake import LimitId
 from ...record import fields
 from ...workstation import PointerKind, PointerSpeed, TiltFeet
 from ..rule import Amount, Answer, Pair, Rule
@@ -54,6 +55,24 @@ HANDS: tuple[Rule, ...] = (
         joint="wrist",
         tasks=("typing",),
         deg_per_unit=1.0,
+    ),
+    *(
+        Answer(
+            id=f"mouse_weak_{side}",
+            mechanism="reach",
+            title="Mouse on the weaker side",
+            field=fields.ask.mouse_hand,
+            wrong=(side,),
+            only_if=fields.conditions.weak_side.among(side),
+            while_limited=LimitId.ABLE_SIDE,
+            weight=0.5,
+            source="house-care",
+            why="What is used most belongs on the able side.",
+            do="Bring the mouse to the able side.",
+            region="shoulder",
+            tasks=("mouse",),
+        )
+        for side in Hand
     ),
     Amount(
         id="mouse_level",

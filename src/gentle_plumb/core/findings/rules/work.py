@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ...catalogue import SCREEN_TASKS
 from ...choices import YesNo
+from ...intake import Demand
 from ...record import fields
 from ...record.fields.ask import Leans, StandingHabit, TypingBy
 from ...workstation import PLATFORMS, DeskKind
@@ -20,6 +21,7 @@ WORK: tuple[Rule, ...] = (
         source="house-hours",
         why="One arm does almost all the work.",
         do="Switch hands for simple tasks, use keyboard shortcuts, take short breaks.",
+        asks=frozenset({Demand.OTHER_HAND}),
         region="shoulder",
         tasks=("mouse",),
     ),
@@ -79,6 +81,7 @@ WORK: tuple[Rule, ...] = (
         source="house-rhythm",
         why="Feet, calves and back need weeks to adapt.",
         do="Start with 15 minutes twice a day and add a little each week.",
+        asks=frozenset({Demand.STANDING_STILL}),
         region="foot",
         only_if=fields.desk.kind.among(DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART),
         standing=True,

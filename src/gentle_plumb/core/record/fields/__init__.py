@@ -17,6 +17,7 @@ from . import (
     ask,
     cart,
     chair,
+    conditions,
     desk,
     found,
     keyboard,
@@ -37,9 +38,14 @@ from .field import STEPS, Field, SpanField, StepId, Value, When, step_of
 from .photo import photo
 from .place import fields_in
 
+_ASK = fields_in(ask)
+_DISCOMFORT = _ASK.index(fields_in(ask.discomfort)[0])
+"""Conditions are asked about before discomfort."""
 FIELDS: dict[str, Field[object]] = {
     field.id: field
     for field in fields_in(
+        _ASK[:_DISCOMFORT],
+        conditions,
         ask,
         found,
         chair,
@@ -121,6 +127,7 @@ __all__ = [
     "ask",
     "cart",
     "chair",
+    "conditions",
     "desk",
     "family_of",
     "field_of",

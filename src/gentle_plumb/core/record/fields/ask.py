@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from ...catalogue import TASKS
 from ...choices import Choice, Hand, YesNo
-from ...intake import CONSENTS, PRECAUTIONS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortOften
+from ...intake import CONSENTS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortOften
 from .field import Field
 from .place import Place, fields_in
 
@@ -81,15 +81,6 @@ class FlagFields:
     there: Field[YesNo]
     done: Field[str]
     by: Field[str]
-
-
-@dataclass(frozen=True, eq=False)
-class PrecautionFields:
-    """One condition: whether it holds, what to know, and who lifted its limit when."""
-
-    there: Field[YesNo]
-    note: Field[str]
-    cleared_by: Field[str]
 
 
 @dataclass(frozen=True, eq=False)
@@ -197,27 +188,6 @@ sharp_far = _hands.length(
     "sharp_far", "Computer glasses: furthest clear distance", 200, 3000, when=_computer
 )
 leans = _hands.choice("leans", "Leans to see the screen", Leans)
-
-
-def _precaution(id: str, label: str) -> PrecautionFields:
-    at = Place(f"ask.care.{id}", "Conditions")
-    there = at.choice("", label, YesNo, health=True)
-    yes = there.among(YesNo.YES)
-    return PrecautionFields(
-        there=there,
-        note=at.words("note", f"{label}: what to know", health=True, when=yes),
-        cleared_by=at.words(
-            "cleared_by",
-            f"{label}: cleared by, on",
-            health=True,
-            when=yes,
-            help="Who lifted the limit, and when.",
-        ),
-    )
-
-
-precaution = {one.id: _precaution(one.id, one.label) for one in PRECAUTIONS.values()}
-"""Every condition that limits a plan, by name."""
 
 
 def _discomfort(id: str, label: str) -> DiscomfortFields:

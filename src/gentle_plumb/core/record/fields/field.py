@@ -14,7 +14,7 @@ from typing import Generic, Literal, TypedDict, TypeVar
 from ...choices import Choice, one_of
 
 StepId = Literal["ask", "look", "measure", "work", "set", "pace", "report"]
-Kind = Literal["length", "number", "choice", "text", "date", "point"]
+Kind = Literal["length", "number", "choice", "text", "date", "point", "time"]
 When = tuple[tuple[str, tuple[str, ...]], ...]
 Value = float | str | None
 """What a record holds under a path: mm, a number, an answer, a text; None once cleared."""
@@ -41,7 +41,8 @@ STEPS: dict[StepId, str] = {
 class Field(Generic[T_co]):
     """One field, and the type of its answer.
 
-    ``low`` and ``high`` are in mm for a length, in ``unit`` for a number. ``part`` is the part of
+    ``low`` and ``high`` are in mm for a length, in ``unit`` for a number, in minutes after midnight for a
+    time. ``part`` is the part of
     the drawing it belongs to; ``needed`` counts for the step's progress; ``section`` is the part of
     its step; ``when`` names answers without which it makes no sense (all of them must hold);
     ``health`` marks what is kept only with consent to health notes and never goes to the
@@ -74,7 +75,7 @@ class Field(Generic[T_co]):
             return None
         if self.members is not None:
             return self.members.get(value) if isinstance(value, str) else None
-        if self.kind in ("length", "number"):
+        if self.kind in ("length", "number", "time"):
             return float(value) if not isinstance(value, str) else None  # type: ignore[return-value]  # T_co is float
         return value if isinstance(value, str) else None  # type: ignore[return-value]  # T_co is str
 

@@ -1,10 +1,93 @@
-"""Pace: the rhythm of the day."""
+"""Pace: the day, its rhythm, the eyes, and movements."""
 
 from __future__ import annotations
 
-from ...pace import RHYTHMS
+from dataclasses import dataclass
+
+from ...catalogue import TASKS
+from ...choices import Choice, YesNo
+from ...movements import LIBRARY
+from ...pace import OWN, RHYTHMS, Elsewhere, TaskPosture
+from .field import Field
 from .place import Place
 
-rhythm = Place("pace", "Rhythm").pick(
-    "rhythm", "Rhythm", {one.id: one.label for one in RHYTHMS.values()}, needed=True
+MEETINGS = ("meeting1", "meeting2", "meeting3", "meeting4")
+"""Places for meetings that lie fast."""
+
+
+class Ramp(Choice):
+    """How many weeks it takes to get used to standing."""
+
+    NONE = "0", "Used to it"
+    TWO = "2", "2 weeks"
+    THREE = "3", "3 weeks"
+    FOUR = "4", "4 weeks"
+
+
+class MeetingPosture(Choice):
+    """How a meeting is spent."""
+
+    SIT = "sit", "Sitting"
+    STAND = "stand", "Standing"
+
+
+@dataclass(frozen=True, eq=False)
+class MeetingFields:
+    """A meeting that lies fast: from when, how long, sitting or standing."""
+
+    at: Field[float]
+    minutes: Field[float]
+    posture: Field[MeetingPosture]
+
+
+_rhythm = Place("pace", "Rhythm")
+rhythm = _rhythm.pick(
+    "rhythm",
+    "Rhythm",
+    {**{one.id: one.label for one in RHYTHMS.values()}, OWN: "Own numbers"},
+    needed=True,
 )
+_own = rhythm.among(OWN)
+sit = _rhythm.amount("sit", "Sit", "min", 5, 180, when=_own)
+stand = _rhythm.amount("stand", "Stand", "min", 0, 120, when=_own)
+move = _rhythm.amount("move", "Move", "min", 0, 30, when=_own)
+micro_every = _rhythm.amount("micro_every", "Micro-break every", "min", 0, 120, help="0: none.")
+walk_every = _rhythm.amount("walk_every", "Longer walk every", "min", 0, 480, help="0: none.")
+walk_minutes = _rhythm.amount("walk_minutes", "Longer walk", "min", 1, 60)
+ramp = _rhythm.choice("ramp", "Getting used to standing", Ramp)
+elsewhere = _rhythm.choice("elsewhere", "Standing or walking elsewhere", Elsewhere)
+
+_day = Place("pace", "Day")
+start = _day.time("start", "Start of work", help="9:00 where nothing is typed.")
+lunch_at = _day.time("lunch_at", "Lunch at", help="12:30 where nothing is typed.")
+lunch = _day.amount("lunch", "Lunch", "min", 0, 180, help="30 where nothing is typed; 0: none.")
+
+
+def _meeting(id: str, number: int) -> MeetingFields:
+    at = Place(f"pace.{id}", "Day")
+    return MeetingFields(
+        at=at.time("at", f"Meeting {number} at"),
+        minutes=at.amount("minutes", f"Meeting {number}", "min", 5, 480),
+        posture=at.choice("posture", f"Meeting {number} is spent", MeetingPosture),
+    )
+
+
+meeting = {id: _meeting(id, number) for number, id in enumerate(MEETINGS, 1)}
+"""Meetings that lie fast, by place."""
+_tasks = Place("pace.task", "Tasks")
+task = {id: _tasks.choice(id, label, TaskPosture) for id, label in TASKS.items()}
+"""How each task is done, by name."""
+
+_eyes = Place("pace", "Eyes")
+eye_every = _eyes.amount("eye_every", "Eye break every", "min", 5, 120)
+eye_seconds = _eyes.amount("eye_seconds", "Eye break for", "s", 5, 300)
+far_point = _eyes.words(
+    "far_point",
+    "Looks at",
+    health=True,
+    help="Something far away, in the client's own words: the mast outside.",
+)
+
+_movements = Place("pace.movement", "Movements")
+movement = {one.id: _movements.choice(one.id, one.label, YesNo) for one in LIBRARY.values()}
+"""Movements that the practitioner put in or took out, by name."""

@@ -115,6 +115,21 @@ class Place:
         """Make a day, ISO."""
         return self._written(name, label, "date", **more)
 
+    def time(self, name: str, label: str, **more: Unpack[FieldOptions]) -> Field[float]:
+        """Make a time of day, minutes after midnight."""
+        made: Field[float] = Field(
+            id=self._id(name),
+            step=step_of(self.path),
+            group=self.group,
+            section=self.section,
+            label=label,
+            kind="time",
+            low=0,
+            high=24 * 60,
+            **more,
+        )
+        return made
+
     def point(
         self, name: str, label: str, most_px: float, **more: Unpack[FieldOptions]
     ) -> Field[str]:

@@ -22,8 +22,9 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
       ))}
       {report.cares.map((care) => (
         <p key={care.id} className="mt-2 border-l-2 border-ink pl-2">
-          <b>{care.label}.</b> {care.limit}{" "}
-          {care.cleared ? `Lifted: ${care.cleared}.` : `Ask: ${care.ask}.`}
+          <b>{care.label}.</b> {care.cleared ? "" : care.limit}{" "}
+          {care.cleared ? `Cleared: ${care.cleared}.` : `Ask: ${care.ask}.`}{" "}
+          {care.lifted?.join(" ")}
         </p>
       ))}
       {report.felt.length > 0 && <p className="mt-2">Discomfort: {report.felt.join("; ")}</p>}

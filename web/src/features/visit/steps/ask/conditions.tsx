@@ -1,10 +1,12 @@
+import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Clearing } from "../../clearing";
 import { FieldRow } from "../../field-row";
 import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
 
-/** Care groups: who belongs to one gets its limit and whom to ask, until that one lifts it. */
+/** Conditions: each puts limits in force, until whoever has the word on one lifts it. */
 export function Conditions({ onDone }: { onDone: () => void }) {
   const { fields, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
@@ -35,25 +37,20 @@ export function Conditions({ onDone }: { onDone: () => void }) {
         {groups.map((group) => {
           const care = worked?.cares.find((one) => `ask.care.${one.id}` === group.id);
           const note = field(`${group.id}.note`);
-          const cleared = field(`${group.id}.cleared_by`);
+          const more = ["part", "side"]
+            .map((name) => field(`${group.id}.${name}`))
+            .filter((one) => one !== undefined);
           const on = cells.get(group.id)?.typed === "yes";
           return (
             <li key={group.id} className="break-inside-avoid-column border-b border-hair py-1">
               <FieldRow field={group} />
               {on && (
                 <div className="mt-1 mb-2 space-y-2 border-l-4 border-ink pl-3 text-sm">
-                  {care && (
-                    <p className={care.cleared ? "text-soft" : ""}>
-                      {care.limit}{" "}
-                      {care.cleared ? (
-                        <b className="text-ink">Lifted: {care.cleared}. It binds no more.</b>
-                      ) : (
-                        <b>Ask: {care.ask}.</b>
-                      )}
-                    </p>
-                  )}
+                  {more.map((one) => (
+                    <FieldRow key={one.id} field={one} />
+                  ))}
+                  {care && <Limits care={care} />}
                   {note && <FieldRow field={{ ...note, label: "Details" }} />}
-                  {cleared && <FieldRow field={{ ...cleared, label: "Cleared by, on" }} />}
                 </div>
               )}
             </li>
@@ -61,5 +58,19 @@ export function Conditions({ onDone }: { onDone: () => void }) {
         })}
       </ul>
     </div>
+  );
+}
+
+/** The limits of a condition, each with whom to ask; a lifted one says by whom, and binds no more. */
+function Limits({ care }: { care: Schemas["PrecautionView"] }) {
+  return (
+    <ul>
+      {care.limits.map((one) => (
+        <li key={one.id} className="py-1">
+          <p className={one.cleared ? "text-soft line-through" : ""}>{one.says}</p>
+          <Clearing care={care} limit={one} />
+        </li>
+      ))}
+    </ul>
   );
 }

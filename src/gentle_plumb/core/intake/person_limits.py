@@ -1,0 +1,198 @@
+"""The limits in force for one person, and what follows from them for posture, seat, time and words.
+
+Sources: house-care.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Mapping
+from dataclasses import dataclass
+from functools import cached_property
+
+from ..choices import Hand
+from .demands import Demand
+from .limits import LIMITS, Limit, LimitId
+from .precautions import PRECAUTIONS
+from .surgery import PART_BARS, STANDS_ON, OperatedPart
+
+HIP_OPEN_DEG, HIP_ABOVE_KNEE_DEG = 100.0, 95.0
+"""Least angle of the hip, degrees: back supported and open; past 90 by more than a hand's error."""
+SHORT_STANDING_MIN = 10.0
+"""Longest spell of standing where only short ones are allowed, minutes."""
+SHORT_HOLD_S = 5.0
+"""Longest hold of a movement where holds are to be short, seconds."""
+Held = Mapping[str, frozenset[LimitId]]
+"""Conditions that are there, each with the limits of it that were lifted."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class LimitInForce:
+    """A limit that holds: ``because`` of which conditions, and whom to ask."""
+
+    id: LimitId
+    because: tuple[str, ...]
+    ask: tuple[str, ...]
+
+    @property
+    def limit(self) -> Limit:
+        """What it is."""
+        return LIMITS[self.id]
+
+    @property
+    def reason(self) -> str:
+        """The limit with its conditions and whom to ask, in one sentence each."""
+        ask = " or ".join(dict.fromkeys(self.ask))
+        return f"{self.limit.says} {' and '.join(self.because)}: ask the {ask}."
+
+
+@dataclass(frozen=True, kw_only=True)
+class PersonLimits:
+    """What binds for one person.
+
+    Parameters
+    ----------
+    in_force : tuple of LimitInForce
+        In the order of :data:`~.limits.LIMITS`.
+    operated : tuple of OperatedPart
+        What was operated on, where that part still rests.
+    weak_side : {"left", "right"} or None
+        The side that nothing used much may stand on, where it is known.
+
+    """
+
+    in_force: tuple[LimitInForce, ...] = ()
+    operated: tuple[OperatedPart, ...] = ()
+    weak_side: Hand | None = None
+
+    def held(self, id: LimitId) -> LimitInForce | None:
+        """Return a limit if it is in force."""
+        return next((one for one in self.in_force if one.id == id), None)
+
+    def has(self, id: LimitId) -> bool:
+        """Whether a limit is in force."""
+        return self.held(id) is not None
+
+    @property
+    def against_standing(self) -> LimitInForce | None:
+        """The limit that keeps a standing plan out."""
+        return self.held(LimitId.SEATED_ONLY) or self.held(LimitId.NO_STANDING)
+
+    @property
+    def stands(self) -> bool:
+        """Whether anything may be planned standing."""
+        return self.against_standing is None
+
+    @property
+    def walks(self) -> bool:
+        """Whether words of rising and going fit this person."""
+        return not self.has(LimitId.SEATED_ONLY)
+
+    @property
+    def own_seat(self) -> bool:
+        """Whether their seating is theirs and never moved."""
+        return self.has(LimitId.OWN_SEAT)
+
+    @property
+    def steady_seat(self) -> bool:
+        """Whether only a seat that stands firm may be offered."""
+        return self.has(LimitId.STEADY_SEAT) or self.own_seat
+
+    @property
+    def longest_stand(self) -> float | None:
+        """Longest spell of standing, minutes; None where nothing limits it."""
+        if not self.stands:
+            return 0.0
+        return SHORT_STANDING_MIN if self.has(LimitId.SHORT_STANDING) else None
+
+    @property
+    def least_hip(self) -> float:
+        """Least angle of the hip, degrees; 0 where nothing limits it."""
+        if self.has(LimitId.HIP_OPEN):
+            return HIP_OPEN_DEG
+        return HIP_ABOVE_KNEE_DEG if self.has(LimitId.HIP_ABOVE_KNEE) else 0.0
+
+    @property
+    def longest_hold(self) -> float | None:
+        """Longest hold of a movement, seconds; None where nothing limits it."""
+        return SHORT_HOLD_S if self.has(LimitId.MID_RANGE) else None
+
+    @cached_property
+    def bars(self) -> Mapping[Demand, LimitInForce]:
+        """What no movement and no advice may ask, with the limit that says so."""
+        found: dict[Demand, LimitInForce] = {}
+        for one in self.in_force:
+            barred = one.limit.bars
+            if one.id == LimitId.PART_RESTS:
+                parts = self.operated or tuple(PART_BARS)
+                barred = frozenset().union(*(PART_BARS[part] for part in parts))
+            for demand in sorted(barred):
+                found.setdefault(demand, one)
+        return found
+
+    def against(self, demands: Collection[Demand]) -> LimitInForce | None:
+        """Return the limit that bars any of what is asked; None where all of it may be."""
+        return next((self.bars[one] for one in sorted(demands) if one in self.bars), None)
+
+    @property
+    def at_work(self) -> tuple[str, ...]:
+        """What is done or left undone, for the workplace: never why."""
+        return tuple(one.limit.at_work for one in self.in_force if one.limit.at_work)
+
+
+def person_limits(
+    held: Held,
+    *,
+    wheelchair: bool = False,
+    operated: OperatedPart | None = None,
+    weak_side: Hand | None = None,
+) -> PersonLimits:
+    """Return the limits in force.
+
+    Parameters
+    ----------
+    held : mapping
+        The conditions that are there, each with the limits of it that a clinician has lifted.
+    wheelchair : bool
+        Whether the client sits in one, as the pieces say.
+    operated : OperatedPart, optional
+        What was operated on; not said: any part may have been.
+    weak_side : Hand, optional
+        The side of a one-sided weakness.
+
+    Examples
+    --------
+    >>> person_limits({"dizziness": frozenset()}).stands
+    False
+    >>> person_limits({"dizziness": frozenset({LimitId.NO_STANDING})}).stands
+    True
+
+    """
+    there = {**held}
+    if wheelchair:
+        there["wheelchair"] = frozenset()  # what they sit in is a fact, and nobody lifts it
+    because: dict[LimitId, list[str]] = {}
+    ask: dict[LimitId, list[str]] = {}
+    for id, lifted in there.items():
+        care = PRECAUTIONS[id]
+        for limit in limits_applying(id, operated):
+            if limit in lifted:
+                continue
+            because.setdefault(limit, []).append(care.label)
+            ask.setdefault(limit, []).append(care.ask)
+    return PersonLimits(
+        in_force=tuple(
+            LimitInForce(id=id, because=tuple(because[id]), ask=tuple(ask[id]))
+            for id in LIMITS
+            if id in because
+        ),
+        operated=(operated,) if operated is not None and LimitId.PART_RESTS in because else (),
+        weak_side=weak_side if LimitId.ABLE_SIDE in because else None,
+    )
+
+
+def limits_applying(precaution: str, operated: OperatedPart | None) -> tuple[LimitId, ...]:
+    """Return the limits that a condition puts in force; surgery of a hand keeps nobody from standing."""
+    limits = PRECAUTIONS[precaution].limits
+    if precaution == "surgery" and operated is not None and operated not in STANDS_ON:
+        return (LimitId.PART_RESTS,)
+    return limits

@@ -1,0 +1,27 @@
+"""Movements for the breaks of a day: a library, and a choice of at most five for one client."""
+
+from .choosing import (
+    MOST,
+    ChosenMovement,
+    LeftOut,
+    Need,
+    Programme,
+    choose_movements,
+    place_movements,
+)
+from .library import LIBRARY
+from .movement import Limb, Movement, Posed
+
+__all__ = [
+    "LIBRARY",
+    "MOST",
+    "ChosenMovement",
+    "LeftOut",
+    "Limb",
+    "Movement",
+    "Need",
+    "Posed",
+    "Programme",
+    "choose_movements",
+    "place_movements",
+]

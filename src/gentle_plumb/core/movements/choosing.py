@@ -1,0 +1,146 @@
+"""At most five movements for one client: from where it hurts and what is loaded, within their limits.
+
+Exact and deterministic. Sources: house-movements, house-care.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+from ..intake import LimitInForce, PersonLimits
+from ..pace import Spell
+from .library import LIBRARY, SHIFTS
+from .movement import Movement
+
+MOST = 5
+"""More movements than this are not kept up. Source: house-movements."""
+POINTS_OF_STRENGTH = 12.0
+"""Strain minutes a day that weigh as much as one step of discomfort from 0 to 10. House value."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Need:
+    """A region that asks for movement: its discomfort 0 to 10, its strain minutes a day, both in words."""
+
+    region: str
+    strength: float
+    minutes: float
+    why: str
+
+    @property
+    def weight(self) -> float:
+        """What hurts weighs before what is only loaded."""
+        return self.strength + self.minutes / POINTS_OF_STRENGTH / 10 + (10 if self.strength else 0)
+
+
+@dataclass(frozen=True, kw_only=True)
+class ChosenMovement:
+    """A movement of a client's programme: why it is there, its hold in seconds within their limits."""
+
+    movement: Movement
+    why: str
+    hold_s: float
+    own: bool = False
+
+
+@dataclass(frozen=True, kw_only=True)
+class LeftOut:
+    """A movement that a limit keeps out."""
+
+    movement: Movement
+    limit: LimitInForce
+
+
+@dataclass(frozen=True, kw_only=True)
+class Programme:
+    """What is chosen, what else could be, and what a limit keeps out."""
+
+    chosen: tuple[ChosenMovement, ...]
+    further: tuple[Movement, ...]
+    left_out: tuple[LeftOut, ...]
+
+
+GENERAL = ("walk_for_water", "lean_sideways", "shoulder_rolls", "ankle_pumps", "look_far")
+"""What fills up where hardly anything hurts or is loaded, in this order. Source: house-movements."""
+LEAST = 3
+"""A programme has at least so many where limits leave them. House value."""
+
+
+def choose_movements(
+    needs: Sequence[Need],
+    person: PersonLimits,
+    *,
+    own: Collection[str] = (),
+    without: Collection[str] = (),
+) -> Programme:
+    """Choose a programme.
+
+    Parameters
+    ----------
+    needs : sequence of Need
+        Regions that hurt or are loaded, in any order.
+    person : PersonLimits
+        What is barred, and how long a hold may be.
+    own, without : collection of str
+        Movements that the practitioner put in and took out. A limit stands over what was put in.
+
+    """
+    able: dict[str, Movement] = {}
+    left_out = []
+    for movement in LIBRARY.values():
+        barred = person.against(movement.asks)
+        if barred is not None:
+            left_out.append(LeftOut(movement=movement, limit=barred))
+        elif movement.id not in SHIFTS or not person.walks or movement.id in own:
+            able[movement.id] = movement
+    chosen: dict[str, str] = {id: "Your choice." for id in own if id in able}
+    ordered = sorted(needs, key=lambda one: (-one.weight, one.region))
+    for rank in range(len(LIBRARY)):
+        for need in ordered:
+            fits = [one for one in able.values() if _fit(one, need.region) is not None]
+            fits.sort(key=lambda one: _fit(one, need.region) or 0)
+            if rank < len(fits) and len(chosen) < MOST and fits[rank].id not in without:
+                chosen.setdefault(fits[rank].id, need.why)
+    for id in GENERAL:
+        if len(chosen) < LEAST and id in able and id not in without:
+            chosen.setdefault(id, "For everybody who sits.")
+    hold = person.longest_hold
+    return Programme(
+        chosen=tuple(
+            ChosenMovement(
+                movement=able[id],
+                why=why,
+                hold_s=min(able[id].hold_s, hold) if hold is not None else able[id].hold_s,
+                own=id in own,
+            )
+            for id, why in list(chosen.items())[:MOST]
+        ),
+        further=tuple(one for one in able.values() if one.id not in chosen),
+        left_out=tuple(left_out),
+    )
+
+
+def _fit(movement: Movement, region: str) -> int | None:
+    """Return how well a movement is for a region: 0 best, None not at all."""
+    return movement.regions.index(region) if region in movement.regions else None
+
+
+def place_movements(
+    chosen: Sequence[ChosenMovement], spells: Sequence[Spell]
+) -> tuple[tuple[int, str], ...]:
+    """Return when each movement is done, minutes after midnight: in turn, in the breaks of the day.
+
+    Where a day has no breaks, at the changes of posture.
+    """
+    if not chosen:
+        return ()
+    breaks = [one.at for one in spells if one.posture == "move"]
+    if not breaks:
+        breaks = [
+            after.at
+            for before, after in pairwise(spells)
+            if before.posture != after.posture and not after.lunch
+        ]
+    return tuple((at, chosen[k % len(chosen)].movement.id) for k, at in enumerate(breaks))

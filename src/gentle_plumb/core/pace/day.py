@@ -1,0 +1,193 @@
+"""A working day laid out: a rhythm over its hours, around lunch and fixed meetings; whole minutes.
+
+Exact and deterministic: spells follow on one another without a gap, and their minutes add up to the day.
+Source: house-rhythm.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass, replace
+from functools import lru_cache
+
+from ..errors import ValueOutOfRange
+from .filling import with_tasks
+from .rhythms import Pattern, Posture
+from .spell import Fixed, Spell, clock
+from .tasks import TaskDay
+
+LONGEST_DAY_MIN = 24 * 60
+LEAST_SPELL_MIN = 3
+"""What is left of a window under this is no spell of its own: it is added to the one before. House value."""
+FIRST_SPELL_MIN, FIRST_SPELLS = 15, 2
+"""Standing in the first week of getting used to it: twice 15 minutes a day."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class DayRequest:
+    """What a day is made of.
+
+    Parameters
+    ----------
+    start : int
+        Minutes after midnight.
+    tasks : tuple of TaskDay
+        What is done, whole minutes each; they make the length of the day.
+    pattern : Pattern
+        The rhythm.
+    fixed : tuple of Fixed
+        Lunch and meetings; what overlaps an earlier one begins at its end.
+    stands : bool
+        Whether anything is done standing.
+    longest_stand : int or None
+        Longest spell of standing, minutes; None where nothing limits it.
+    most_standing : int or None
+        Standing of the whole day while somebody gets used to it; None: all of it.
+    walk_every, walk_minutes : int
+        A longer walk each so many minutes of work; 0 none.
+
+    """
+
+    start: int
+    tasks: tuple[TaskDay, ...]
+    pattern: Pattern
+    fixed: tuple[Fixed, ...] = ()
+    stands: bool = True
+    longest_stand: int | None = None
+    most_standing: int | None = None
+    walk_every: int = 0
+    walk_minutes: int = 0
+
+    @property
+    def work(self) -> int:
+        """Minutes of work; meetings count as part of the tasks they are."""
+        return sum(task.minutes for task in self.tasks)
+
+
+@lru_cache(maxsize=256)
+def lay_day(asked: DayRequest) -> tuple[Spell, ...]:
+    """Return the day, spell by spell.
+
+    Raises
+    ------
+    ValueOutOfRange
+        Where the day would not end before midnight.
+
+    """
+    fixed, end = _in_order(asked)
+    if end > LONGEST_DAY_MIN:
+        raise ValueOutOfRange(
+            field="start",
+            value=clock(asked.start),
+            low=0,
+            high=LONGEST_DAY_MIN - (end - asked.start),
+            unit="",
+            message=f"Start: from {clock(asked.start)} the day of {asked.work / 60:g} h would end after "
+            f"midnight; {clock(LONGEST_DAY_MIN - (end - asked.start))} is the latest.",
+        )
+    spells: list[Spell] = []
+    at = asked.start
+    for one in (*fixed, None):
+        until = end if one is None else min(one.at, end)
+        spells += _window(asked, at, until, spells[-1] if spells else None)
+        if one is not None and one.at < end:
+            kept = replace(one, minutes=min(one.minutes, end - one.at))
+            posture = kept.posture if kept.posture != "stand" or asked.stands else "sit"
+            spells.append(Spell(at=kept.at, minutes=kept.minutes, posture=posture, fixed=kept))
+            at = kept.end
+    return with_tasks(asked.tasks, _within(asked, spells))
+
+
+def _in_order(asked: DayRequest) -> tuple[list[Fixed], int]:
+    """Return what lies fast, one after the other from the start of the day, and when the day ends."""
+    found: list[Fixed] = []
+    end = asked.start + asked.work
+    for one in sorted(asked.fixed, key=lambda one: (one.at, not one.lunch)):
+        at = max(one.at, found[-1].end if found else asked.start)
+        if one.minutes > 0 and at < end:
+            found.append(replace(one, at=at))
+            end += one.minutes if one.lunch else 0
+    return found, end
+
+
+def _window(asked: DayRequest, at: int, until: int, before: Spell | None) -> Iterator[Spell]:
+    """Yield the rhythm over a free stretch of the day.
+
+    It begins anew in each; after a meeting with what the meeting was not.
+    """
+    pattern = asked.pattern
+    if before is not None and not before.lunch:
+        other = [k for k, (posture, _) in enumerate(pattern) if posture != before.posture]
+        pattern = pattern[other[0] :] + pattern[: other[0]] if other else pattern
+    since_walk = 0
+    while at < until:
+        for posture, minutes in pattern:
+            walk = asked.walk_every and since_walk >= asked.walk_every
+            spells: list[tuple[Posture, int]] = [(posture, minutes)]
+            walking: tuple[Posture, int] = ("move", asked.walk_minutes)
+            if walk:
+                spells = [walking, *([] if posture == "move" else spells)]
+                since_walk = 0
+            for kind, length in spells:
+                left = until - at
+                if left <= 0:
+                    return
+                taken = left if left - length < LEAST_SPELL_MIN else length
+                yield Spell(at=at, minutes=taken, posture=kind)
+                at += taken
+                since_walk += taken
+
+
+def _within(asked: DayRequest, spells: Sequence[Spell]) -> list[Spell]:
+    """Return the day with no more standing than there may be, spread evenly over it."""
+    longest = asked.longest_stand if asked.stands else 0
+    spells = list(_short_enough(spells, longest))
+    standing = [at for at, one in enumerate(spells) if one.posture == "stand"]
+    able = sum(task.minutes for task in asked.tasks if task.may_stand)
+    most = able if asked.most_standing is None else min(able, asked.most_standing)
+    kept = _spread(spells, standing, most)
+    return _joined(
+        [
+            replace(one, posture="sit") if one.posture == "stand" and at not in kept else one
+            for at, one in enumerate(spells)
+        ]
+    )
+
+
+def _short_enough(spells: Sequence[Spell], longest: int | None) -> Iterator[Spell]:
+    """Yield the spells with standing no longer at a stretch than it may be; the rest of it is sat."""
+    stood = 0
+    for one in spells:
+        if one.posture != "stand" or longest is None:
+            stood = 0
+            yield one
+            continue
+        stays = min(one.minutes, longest - stood)
+        stood += stays
+        if stays:
+            yield replace(one, minutes=stays)
+        if stays < one.minutes:
+            stood = 0
+            yield replace(one, at=one.at + stays, minutes=one.minutes - stays, posture="sit")
+
+
+def _spread(spells: Sequence[Spell], standing: Sequence[int], most: int) -> set[int]:
+    """Return which standing spells are kept: evenly over the day, no more minutes than ``most``."""
+    for count in range(len(standing), 0, -1):
+        chosen = [standing[(2 * k + 1) * len(standing) // (2 * count)] for k in range(count)]
+        if sum(spells[at].minutes for at in chosen) <= most:
+            return set(chosen)
+    return set()
+
+
+def _joined(spells: Sequence[Spell]) -> list[Spell]:
+    """Return the spells with neighbours of one posture as one; what lies fast stays by itself."""
+    found: list[Spell] = []
+    for one in spells:
+        last = found[-1] if found else None
+        same = last is not None and last.fixed is None and one.fixed is None
+        if last is not None and same and last.posture == one.posture:
+            found[-1] = replace(last, minutes=last.minutes + one.minutes)
+        else:
+            found.append(one)
+    return found

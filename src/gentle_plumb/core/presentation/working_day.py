@@ -1,0 +1,233 @@
+"""The working day in words: rhythms to choose from, tasks with their postures, spells, weeks, tips."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from ..catalogue import TASKS
+from ..intake import Demand, LimitId, PersonLimits
+from ..pace import (
+    EYE_FAR_M,
+    MICRO_S,
+    OWN,
+    RHYTHMS,
+    DayTotals,
+    Elsewhere,
+    Spell,
+    TaskDay,
+    clock,
+    lay_day,
+    totals_of,
+)
+from ..visit import WorkingDay
+from ..words import say
+
+LAPTOP_MIN = {"low": 20, "raised": 40}
+"""Longest spell with a laptop alone, low and raised, minutes. Source: house-laptop."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class RhythmView:
+    """A rhythm over this client's day; ``why_not`` where it can't be kept."""
+
+    id: str
+    label: str
+    says: str
+    possible: bool
+    totals: DayTotals
+    why_not: str | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class SpellView:
+    """A stretch of the day in words: from, to, minutes, what posture, what is done in it."""
+
+    at: str
+    end: str
+    minutes: int
+    posture: str
+    label: str
+    tasks: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class TaskView:
+    """A task of the day: how it is done and why; with a laptop alone, how that stands and for how long."""
+
+    id: str
+    label: str
+    minutes: int
+    posture: str
+    reason: str
+    own: bool
+    laptop: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class WeekView:
+    """A week of getting used to standing."""
+
+    week: int
+    label: str
+    says: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class DayView:
+    """A day in words. ``week`` is the one shown, 0 once used to it."""
+
+    start: str
+    end: str
+    rhythm: str
+    rhythm_label: str
+    proposed: str
+    week: int
+    spells: list[SpellView]
+    totals: DayTotals
+    weeks: list[WeekView]
+    tasks: list[TaskView]
+    says: str
+    eyes: str
+    tips: list[str]
+
+
+def rhythm_views(day: WorkingDay, person: PersonLimits) -> list[RhythmView]:
+    """Return every rhythm as this client's day would go by it; those that can be kept come first."""
+    ids = (*RHYTHMS, *([OWN] if day.chosen == OWN else []))
+    views = [_rhythm_view(day, id, person) for id in ids]
+    return sorted(views, key=lambda one: not one.possible)
+
+
+def _rhythm_view(day: WorkingDay, id: str, person: PersonLimits) -> RhythmView:
+    rhythm = RHYTHMS.get(id, day.rhythm)
+    label, says = rhythm.words_for(walks=person.walks, stands=day.asked.stands)
+    laid = lay_day(replace(day.asked, pattern=rhythm.pattern))
+    why_not = rhythm.barred_by(person, desk_stands=day.asked.stands)
+    return RhythmView(
+        id=id,
+        label=label,
+        says=says,
+        possible=why_not is None,
+        totals=totals_of(laid, micro_every=rhythm.micro_every, eye_every=day.eye_every),
+        why_not=why_not,
+    )
+
+
+def day_view(day: WorkingDay, person: PersonLimits, week: int = 0) -> DayView:
+    """Return a day in words.
+
+    Parameters
+    ----------
+    day : WorkingDay
+    person : PersonLimits
+        Whose movements and advice it keeps to.
+    week : int
+        The week of getting used to standing that is shown; 0: once used to it.
+
+    """
+    week = week if any(one.week == week for one in day.weeks) else 0
+    spells = day.week(week)
+    totals = totals_of(spells, micro_every=day.micro_every, eye_every=day.eye_every)
+    label, says = day.rhythm.words_for(walks=person.walks, stands=day.asked.stands)
+    return DayView(
+        start=clock(spells[0].at),
+        end=clock(spells[-1].end),
+        rhythm=day.rhythm.id,
+        rhythm_label=label,
+        proposed=day.proposed,
+        week=week,
+        spells=[_spell_view(one, walks=person.walks) for one in spells],
+        totals=totals,
+        weeks=_weeks(day),
+        tasks=[_task_view(one) for one in day.asked.tasks],
+        says=says,
+        eyes=_eyes(day),
+        tips=_tips(totals, day, person),
+    )
+
+
+def _spell_view(one: Spell, *, walks: bool) -> SpellView:
+    words = {"sit": "Sit", "stand": "Stand", "move": "Move" if walks else "Shift the weight"}
+    label = "Lunch" if one.lunch else words[one.posture]
+    if one.fixed is not None and not one.lunch:
+        label = f"Meeting, {'standing' if one.posture == 'stand' else 'sitting'}"
+    tasks = ", ".join(f"{TASKS.get(id, 'Work').lower()} {minutes} min" for id, minutes in one.tasks)
+    return SpellView(
+        at=clock(one.at),
+        end=clock(one.end),
+        minutes=one.minutes,
+        posture="lunch" if one.lunch else one.posture,
+        label=label,
+        tasks=tasks,
+    )
+
+
+def _task_view(one: TaskDay) -> TaskView:
+    laptop = ""
+    if one.laptop:
+        laptop = say(f"day.laptop_{one.laptop}", minutes=f"{LAPTOP_MIN[one.laptop]}")
+    return TaskView(
+        id=one.id,
+        label=one.label,
+        minutes=one.minutes,
+        posture=str(one.posture),
+        reason=one.reason,
+        own=one.own,
+        laptop=laptop,
+    )
+
+
+def _weeks(day: WorkingDay) -> list[WeekView]:
+    if not day.weeks:
+        return []
+    found = [
+        WeekView(
+            week=one.week,
+            label=f"Week {one.week}",
+            says=say("day.week", stand=f"{one.stand}", longest=f"{one.longest}"),
+        )
+        for one in day.weeks
+    ]
+    full = say("day.full", stand=f"{day.totals.stand}")
+    return [*found, WeekView(week=0, label=f"From week {len(found) + 1}", says=full)]
+
+
+def _eyes(day: WorkingDay) -> str:
+    far = day.far_point or say("day.far", metres=f"{EYE_FAR_M}")
+    return say("day.eyes", every=f"{day.eye_every}", seconds=f"{day.eye_seconds}", far=far)
+
+
+TIPS: tuple[tuple[str, str, frozenset[Demand]], ...] = (
+    ("day.tip_shoes", "stand", frozenset({Demand.STANDING})),
+    ("day.tip_rail", "stand", frozenset({Demand.ONE_LEG})),
+    ("day.tip_stance", "stand", frozenset({Demand.STANDING})),
+    ("day.tip_chair", "move", frozenset({Demand.WALKING})),
+)
+"""What is said beside a day: its sentence, what the day has to have, what it asks of the body."""
+SAID_BY_LIMIT: tuple[LimitId, ...] = (
+    LimitId.RISE_SLOWLY,
+    LimitId.SHORT_STANDING,
+    LimitId.FREE_THIGHS,
+    LimitId.KNEES_SPARED,
+    LimitId.FEET_BY_EYE,
+    LimitId.SUPERVISED,
+)
+"""Limits that are about how a day is spent: said with it."""
+
+
+def _tips(totals: DayTotals, day: WorkingDay, person: PersonLimits) -> list[str]:
+    there = {"stand": totals.stand, "move": totals.move}
+    found = [
+        say(name) for name, needs, asks in TIPS if there[needs] and person.against(asks) is None
+    ]
+    if day.micro_every:
+        found.append(say("day.micro", every=f"{day.micro_every}", seconds=f"{MICRO_S}"))
+    if totals.stand and not day.desk_stands and day.elsewhere != Elsewhere.NO:
+        found.append(say(f"day.elsewhere_{day.elsewhere}"))
+    return found + [held.limit.says for id in SAID_BY_LIMIT if (held := person.held(id))]
+
+
+def rhythm_of(views: Sequence[RhythmView], id: str | None) -> RhythmView | None:
+    """Return a rhythm by name, if it can be kept."""
+    return next((one for one in views if one.id == id and one.possible), None)

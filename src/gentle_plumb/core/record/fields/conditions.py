@@ -1,0 +1,62 @@
+"""Ask, conditions: which there are, and which of their limits a clinician has lifted."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from ...choices import Hand, YesNo
+from ...intake import LIMITS, PRECAUTIONS, LimitId, OperatedPart
+from .field import Field, When
+from .place import Place
+
+
+@dataclass(frozen=True, eq=False)
+class ClearedFields:
+    """Who lifted a limit, and when."""
+
+    by: Field[str]
+    on: Field[str]
+
+
+@dataclass(frozen=True, eq=False)
+class PrecautionFields:
+    """One condition: whether it holds, what to know, and who lifted which of its limits."""
+
+    there: Field[YesNo]
+    note: Field[str]
+    cleared: Mapping[LimitId, ClearedFields]
+
+
+def _precaution(id: str, label: str) -> PrecautionFields:
+    at = Place(f"ask.care.{id}", "Conditions")
+    there = at.choice("", label, YesNo, health=True)
+    yes = there.among(YesNo.YES)
+    return PrecautionFields(
+        there=there,
+        note=at.words("note", f"{label}: what to know", health=True, when=yes),
+        cleared={limit: _cleared(at, limit, label, yes) for limit in PRECAUTIONS[id].limits},
+    )
+
+
+def _cleared(at: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
+    says = f"{label}: {LIMITS[limit].says}"
+    return ClearedFields(
+        by=at.words(f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes),
+        on=at.date(f"{limit}.cleared_on", f"{says} Cleared on", health=True, when=yes),
+    )
+
+
+precaution = {one.id: _precaution(one.id, one.label) for one in PRECAUTIONS.values()}
+"""Every condition that limits a plan, by name."""
+operated = Place("ask.care.surgery", "Conditions").choice(
+    "part",
+    "Part operated on",
+    OperatedPart,
+    health=True,
+    when=precaution["surgery"].there.among(YesNo.YES),
+    help="Not said: any part may have been.",
+)
+weak_side = Place("ask.care.weakness", "Conditions").choice(
+    "side", "Weaker side", Hand, health=True, when=precaution["weakness"].there.among(YesNo.YES)
+)

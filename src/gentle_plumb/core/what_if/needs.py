@@ -1,0 +1,59 @@
+"""Which regions ask for movement: where it hurts, and what is loaded."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from ..assessment import whole_minutes
+from ..catalogue import REGIONS
+from ..choices import YesNo
+from ..findings import Discomfort, Facts, Strain
+from ..intake import PersonLimits
+from ..movements import Need, Programme, choose_movements
+from ..record import Record, fields
+from ..words import say
+
+
+def programme_of(
+    record: Record, facts: Facts, strain: Sequence[Strain], person: PersonLimits
+) -> Programme:
+    """Return the movements of a visit: chosen by need, changed by the practitioner."""
+    said = {id: record[asked] for id, asked in fields.pace.movement.items()}
+    return choose_movements(
+        needs_of(facts.felt, strain),
+        person,
+        own=[id for id, answer in said.items() if answer == YesNo.YES],
+        without=[id for id, answer in said.items() if answer == YesNo.NO],
+    )
+
+
+def needs_of(felt: Sequence[Discomfort], strain: Sequence[Strain]) -> list[Need]:
+    """Return every region that hurts or is loaded, with why in words.
+
+    Parameters
+    ----------
+    felt : sequence of Discomfort
+        The strongest of a region counts.
+    strain : sequence of Strain
+        By region, minutes a day.
+
+    """
+    found = []
+    loaded = {one.region: one.minutes for one in strain}
+    for region, label in REGIONS.items():
+        hurts = max(
+            (one for one in felt if one.load == region), key=lambda one: one.strength, default=None
+        )
+        minutes = loaded.get(region, 0.0)
+        if hurts is None and minutes < 1:
+            continue
+        why = say("move.loaded", region=label, minutes=f"{whole_minutes(minutes)}")
+        found.append(
+            Need(
+                region=region,
+                strength=hurts.strength if hurts is not None else 0.0,
+                minutes=minutes,
+                why=hurts.text if hurts is not None else why,
+            )
+        )
+    return found

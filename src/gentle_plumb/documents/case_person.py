@@ -1,0 +1,63 @@
+"""Precautions of a case file: what holds, what was operated on, and what a clinician has lifted."""
+
+from __future__ import annotations
+
+from datetime import date
+from typing import Annotated
+
+from pydantic import Field, model_validator
+
+from ..core.choices import Hand
+from ..core.intake import PRECAUTIONS, LimitId, OperatedPart, PersonLimits, person_limits
+from ..core.workstation import ChairKind, Workstation
+from .case_parts import Part
+
+
+class ClearedDocument(Part):
+    """A limit that was lifted: of which precaution, by whom, on which day."""
+
+    precaution: str
+    limit: LimitId
+    by: Annotated[str, Field(min_length=1)]
+    on: date
+
+
+class PersonDocument(Part):
+    """What the person must not do, and what was lifted of it."""
+
+    precautions: list[str] = Field(
+        default=[], description="Precautions that hold, by identifier; they bind plans."
+    )
+    operated: OperatedPart | None = Field(
+        default=None,
+        description="For “surgery”: what was operated on; none: any part may have been.",
+    )
+    weak_side: Hand | None = Field(default=None, description="For “weakness”: the weaker side.")
+    cleared: list[ClearedDocument] = Field(default=[], description="Limits that were lifted.")
+
+    @model_validator(mode="after")
+    def _known(self) -> PersonDocument:
+        for id in (*self.precautions, *(one.precaution for one in self.cleared)):
+            if id not in PRECAUTIONS:
+                raise ValueError(
+                    f"precautions: there is no “{id}”; one of {', '.join(PRECAUTIONS)}"
+                )
+        for one in self.cleared:
+            limits = PRECAUTIONS[one.precaution].limits
+            if one.limit not in limits:
+                raise ValueError(
+                    f"cleared: {one.precaution} has no limit “{one.limit}”; one of {', '.join(limits)}"
+                )
+        return self
+
+    def person(self, station: Workstation) -> PersonLimits:
+        """Return the limits in force at these pieces."""
+        return person_limits(
+            {
+                id: frozenset(one.limit for one in self.cleared if one.precaution == id)
+                for id in self.precautions
+            },
+            wheelchair=station.chair.kind == ChairKind.WHEELCHAIR,
+            operated=self.operated,
+            weak_side=self.weak_side,
+        )

@@ -1,0 +1,76 @@
+"""The working day and the movements, as the client's paper says them."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+
+from ...core.drawing import MOVEMENT_SIZE, Mark, Scene, draw_day, draw_movement
+from ...core.movements import LIBRARY
+from ...core.presentation import MovementView, day_view, programme_view
+from ..paper_models import PaperDay, PaperMovement, PaperRhythm
+from ..workup import Workup
+
+BAR_PX = 900.0
+"""Width that the bar of a day is drawn at for print, px."""
+
+
+def rhythm(workup: Workup) -> PaperRhythm | None:
+    """Return the rhythm that was chosen, with what it comes to; None while nobody has."""
+    day = workup.day
+    if day is None or day.chosen is None:
+        return None
+    view = day_view(day, workup.limits)
+    return PaperRhythm(
+        label=view.rhythm_label, says=view.says, hours=workup.hours, **asdict(view.totals)
+    )
+
+
+def day(workup: Workup) -> PaperDay | None:
+    """Return the working day; None while no rhythm is chosen."""
+    laid = workup.day
+    if laid is None or laid.chosen is None:
+        return None
+    view = day_view(laid, workup.limits)
+    bar = draw_day(
+        laid.spells,
+        width=BAR_PX,
+        eye_every=laid.eye_every,
+        micro_every=laid.micro_every,
+        walks=workup.limits.walks,
+    )
+    return PaperDay(
+        start=view.start,
+        end=view.end,
+        weeks=[f"{one.label}: {one.says}" for one in view.weeks],
+        eyes=view.eyes,
+        tips=view.tips,
+        scene=_scene(bar.width, bar.height, bar.marks),
+    )
+
+
+def movements(workup: Workup) -> tuple[list[PaperMovement], list[str]]:
+    """Return the movements with their figures, and the rules that hold for all; none while no rhythm is chosen."""
+    laid = workup.day
+    if laid is None or laid.chosen is None:
+        return [], []
+    view = programme_view(workup.through.programme(), laid.spells, workup.limits)
+    return [_movement(one, workup) for one in view.chosen], view.rules
+
+
+def _movement(one: MovementView, workup: Workup) -> PaperMovement:
+    figures = draw_movement(LIBRARY[one.id], workup.case.body)
+    return PaperMovement(
+        label=one.label,
+        start=one.start,
+        dose=one.dose,
+        steps=one.steps,
+        felt=one.felt,
+        never=one.never,
+        why=one.why,
+        says=[figure.says for figure in figures],
+        scenes=[_scene(*MOVEMENT_SIZE, figure.marks) for figure in figures],
+    )
+
+
+def _scene(width: float, height: float, marks: tuple[Mark, ...]) -> Scene:
+    return Scene(width=width, height=height, px_per_mm=1.0, marks=marks)

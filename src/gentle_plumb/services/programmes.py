@@ -1,0 +1,32 @@
+"""The page of a client's movements: in words, and drawn from their own body."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..core.drawing import MovementFigure, draw_movement
+from ..core.movements import LIBRARY
+from ..core.presentation import ProgrammeView, programme_view
+from .workup import Workup
+
+
+@dataclass(frozen=True, kw_only=True)
+class ProgrammePage:
+    """A client's movements; ``figures`` by movement, those that are chosen and those that could be."""
+
+    programme: ProgrammeView
+    figures: dict[str, list[MovementFigure]]
+
+
+def programme_page(workup: Workup) -> ProgrammePage:
+    """Return the movements of a visit."""
+    spells = workup.day.spells if workup.day is not None else ()
+    view = programme_view(workup.through.programme(), spells, workup.limits)
+    body = workup.case.body
+    return ProgrammePage(
+        programme=view,
+        figures={
+            id: list(draw_movement(LIBRARY[id], body))
+            for id in [*(one.id for one in view.chosen), *(one.id for one in view.further)]
+        },
+    )

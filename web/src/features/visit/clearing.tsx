@@ -1,0 +1,44 @@
+import type { Schemas } from "@/shared/api/client";
+import { FieldRow } from "./field-row";
+import { useVisitFacts } from "./state/facts";
+import { useCells } from "./state/recording";
+
+/** Who lifted a limit, and on which day: both are needed, and until then it binds. */
+export function Clearing({
+  care,
+  limit,
+}: {
+  care: Pick<Schemas["PrecautionView"], "id" | "ask" | "label">;
+  limit: Pick<Schemas["LimitView"], "id" | "cleared">;
+}) {
+  const { fields } = useVisitFacts();
+  const cells = useCells();
+  const path = `ask.care.${care.id}.${limit.id}`;
+  const asked = [`${path}.cleared_by`, `${path}.cleared_on`]
+    .map((id) => fields.find((one) => one.id === id))
+    .filter((one) => one !== undefined);
+  const said = asked.filter((one) => cells.get(one.id)?.typed).length;
+  return (
+    <details open={said === 1 || undefined}>
+      <summary className="flex min-h-11 items-center text-sm desk:min-h-8">
+        {limit.cleared ? (
+          <b>Cleared by {limit.cleared}: it binds no more.</b>
+        ) : said === 1 ? (
+          <b>It binds until both are said: by whom, and on which day.</b>
+        ) : (
+          <span>
+            Ask the {care.ask}. <u>Cleared …</u>
+          </span>
+        )}
+      </summary>
+      <div className="mb-2 grid gap-2 sm:grid-cols-2">
+        {asked.map((one) => (
+          <FieldRow
+            key={one.id}
+            field={{ ...one, label: one.id.endsWith("_by") ? "Cleared by" : "On" }}
+          />
+        ))}
+      </div>
+    </details>
+  );
+}

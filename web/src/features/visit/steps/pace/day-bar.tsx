@@ -1,0 +1,110 @@
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import { Marks } from "@/drawing/marks";
+import type { Schemas } from "@/shared/api/client";
+import { useVisitFacts } from "../../state/facts";
+import { useQueue } from "../../state/recording";
+
+/** An edge goes by five minutes, by a quarter of an hour with Page up and down. */
+const STEP_MIN = 5;
+const STEPS: Record<string, number> = {
+  ArrowLeft: -STEP_MIN,
+  ArrowDown: -STEP_MIN,
+  ArrowRight: STEP_MIN,
+  ArrowUp: STEP_MIN,
+  PageDown: -15,
+  PageUp: 15,
+};
+
+/** The day as the core draws it; edges of what lies fast are drawn along it by hand or by key. */
+export function DayBar({ bar, day }: { bar: Schemas["DayBar"]; day: Schemas["DayView"] }) {
+  const { catalogue, readOnly } = useVisitFacts();
+  return (
+    <figure className="relative mb-2" style={{ width: bar.width, maxWidth: "100%" }}>
+      <figcaption className="sr-only">
+        The day from {day.start} to {day.end}: {day.totals.sit} minutes sitting, {day.totals.stand}{" "}
+        standing, {day.totals.move} moving. Spell by spell it is under Hour by hour.
+      </figcaption>
+      <Marks marks={bar.marks} inks={catalogue.inks} width={bar.width} height={bar.height} />
+      {!readOnly &&
+        bar.handles.map((handle) => (
+          <Edge key={handle.field} handle={handle} perMin={bar.px_per_min} />
+        ))}
+    </figure>
+  );
+}
+
+function Edge({ handle, perMin }: { handle: Schemas["DayHandle"]; perMin: number }) {
+  const { unit } = useVisitFacts();
+  const queue = useQueue();
+  const held = useRef<number | null>(null);
+  const [at, setAt] = useState<number | null>(null);
+  const shown = at ?? handle.at;
+  const within = (minutes: number) =>
+    Math.min(handle.high, Math.max(handle.low, Math.round(minutes / STEP_MIN) * STEP_MIN));
+  const put = (minutes: number) => {
+    setAt(null);
+    if (minutes === handle.at) return;
+    const typed =
+      handle.start === null || handle.start === undefined
+        ? clock(minutes)
+        : String(minutes - handle.start);
+    queue.type(handle.field, typed, unit);
+  };
+  const grab = (event: PointerEvent<HTMLElement>) => {
+    held.current = event.clientX;
+    event.currentTarget.setPointerCapture(event.pointerId);
+  };
+  const move = (event: PointerEvent<HTMLElement>) => {
+    if (held.current === null) return;
+    setAt(within(handle.at + (event.clientX - held.current) / perMin));
+  };
+  const drop = () => {
+    if (held.current !== null && at !== null) put(at);
+    held.current = null;
+  };
+  const key = (event: KeyboardEvent<HTMLElement>) => {
+    const step = STEPS[event.key];
+    if (!step) return;
+    event.preventDefault();
+    put(within(handle.at + step));
+  };
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={handle.label}
+      aria-valuemin={handle.low}
+      aria-valuemax={handle.high}
+      aria-valuenow={shown}
+      aria-valuetext={clock(shown)}
+      className="group absolute top-0 flex w-11 -translate-x-1/2 cursor-ew-resize touch-none justify-center"
+      style={{ left: handle.x + (shown - handle.at) * perMin, height: 118 }}
+      onPointerDown={grab}
+      onPointerMove={move}
+      onPointerUp={drop}
+      onPointerCancel={() => {
+        held.current = null;
+        setAt(null);
+      }}
+      onKeyDown={key}
+    >
+      <span
+        aria-hidden="true"
+        className="absolute top-4 bottom-1 w-0 border-l-2 border-ink opacity-60 group-hover:opacity-100 group-focus-visible:opacity-100"
+      />
+      <span
+        aria-hidden="true"
+        className="absolute top-2 size-3 rounded-full border-2 border-ink bg-ground"
+      />
+      {at !== null && (
+        <output className="figures absolute -top-2 bg-ink px-1.5 text-sm text-ground">
+          {clock(at)}
+        </output>
+      )}
+    </div>
+  );
+}
+
+function clock(minutes: number): string {
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}`;
+}

@@ -1,0 +1,26 @@
+import { Clearing } from "../../clearing";
+import { useWorkup } from "../../state/workup";
+
+/** Limits that are about how a day is spent; the core keeps to all of them, these are asked about here. */
+const OF_THE_DAY = new Set(["no_standing", "short_standing", "seated_only", "rise_slowly"]);
+
+/** What the day keeps to, with whom to ask and how it is lifted. */
+export function LimitsOfTheDay() {
+  const worked = useWorkup();
+  const held = (worked?.cares ?? []).flatMap((care) =>
+    care.limits.filter((one) => OF_THE_DAY.has(one.id)).map((limit) => ({ care, limit })),
+  );
+  if (held.length === 0) return null;
+  return (
+    <ul className="mb-3 border-l-4 border-ink pl-3 text-sm" aria-label="Limits of the day">
+      {held.map(({ care, limit }) => (
+        <li key={`${care.id} ${limit.id}`} className="max-w-[880px]">
+          <p className={limit.cleared ? "text-soft line-through" : ""}>
+            <b>{limit.says}</b> {care.label}.
+          </p>
+          <Clearing care={care} limit={limit} />
+        </li>
+      ))}
+    </ul>
+  );
+}

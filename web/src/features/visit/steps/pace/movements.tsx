@@ -1,0 +1,168 @@
+import { useEffect, useState } from "react";
+import { Marks } from "@/drawing/marks";
+import type { Schemas } from "@/shared/api/client";
+import { useProgramme } from "@/shared/api/queries";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { Skeleton } from "@/shared/ui/skeleton";
+import { useMedia } from "@/shared/use-media";
+import { useVisitFacts } from "../../state/facts";
+import { useQueue } from "../../state/recording";
+
+/** Size of one moment as the core draws it, px; each moment is shown for so long. */
+const FIGURE = { width: 190, height: 236 };
+const MOMENT_MS = 1400;
+const STILL = "(prefers-reduced-motion: reduce)";
+
+type Figures = readonly Schemas["MovementFigure"][];
+
+/** At most five movements, each with why it is there; the practitioner changes them. */
+export function Movements() {
+  const { visit, place, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const answer = useProgramme(visit.id, place);
+  if (answer.isError) return <Notice role="alert">{answer.error.message}</Notice>;
+  if (!answer.data) return <Skeleton lines={6} label="Choosing movements" />;
+  const { programme, figures } = answer.data;
+  const say = (id: string, word: string) => queue.type(`pace.movement.${id}`, word, unit);
+  return (
+    <div className="max-w-[1000px]">
+      {programme.rules.map((rule) => (
+        <p key={rule} className="mb-1">
+          {rule}
+        </p>
+      ))}
+      <ul className="mt-3 border-t border-ink">
+        {programme.chosen.map((one) => (
+          <li
+            key={one.id}
+            className="grid gap-x-6 border-b border-hair py-3 sm:grid-cols-[200px_minmax(0,1fr)]"
+          >
+            <Figure label={one.label} figures={figures[one.id] ?? []} />
+            <div>
+              <div className="flex flex-wrap items-start justify-between gap-x-4">
+                <h4 className="text-lg font-semibold">{one.label}</h4>
+                {!readOnly && (
+                  <Button look="quiet" onClick={() => say(one.id, "no")}>
+                    Leave out
+                  </Button>
+                )}
+              </div>
+              <p className="figures">
+                <b>{one.dose}.</b> {one.start}.
+              </p>
+              <ol className="mt-1 list-decimal pl-5">
+                {one.steps.map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+              <p className="mt-1 text-sm text-soft">
+                For: {one.why.replace(/\.$/, "")}. Felt: {one.felt}. Not {one.never}.
+              </p>
+              {one.times.length > 0 && (
+                <p className="figures mt-1 text-sm">
+                  At {one.times.slice(0, 6).join(", ")}
+                  {one.times.length > 6 && " …"}
+                </p>
+              )}
+            </div>
+          </li>
+        ))}
+      </ul>
+      {programme.chosen.length === 0 && (
+        <Notice>No movement of the library fits within the limits.</Notice>
+      )}
+      <Others programme={programme} onAdd={readOnly ? null : (id) => say(id, "yes")} />
+    </div>
+  );
+}
+
+/** What else could be chosen, and what a limit keeps out. */
+function Others({
+  programme,
+  onAdd,
+}: {
+  programme: Schemas["ProgrammeView"];
+  onAdd: ((id: string) => void) | null;
+}) {
+  const full = programme.chosen.filter((one) => one.own).length >= 5;
+  return (
+    <>
+      <details className="mt-4">
+        <summary className="flex min-h-11 items-center font-semibold">
+          {programme.further.length} others could be chosen
+        </summary>
+        <ul>
+          {programme.further.map((one) => (
+            <li
+              key={one.id}
+              className="flex items-center justify-between gap-4 border-b border-hair py-1"
+            >
+              <span>
+                {one.label} <span className="text-sm text-soft">{one.regions}</span>
+              </span>
+              {onAdd && (
+                <Button
+                  disabled={full}
+                  onClick={() => onAdd(one.id)}
+                  aria-label={`Add ${one.label}`}
+                >
+                  Add
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+      </details>
+      {programme.left_out.length > 0 && (
+        <details className="mt-2">
+          <summary className="flex min-h-11 items-center font-semibold">
+            {programme.left_out.length} kept out by limits
+          </summary>
+          <ul className="text-sm">
+            {programme.left_out.map((one) => (
+              <li key={one.id} className="border-b border-hair py-1.5">
+                {one.label}: <span className="text-soft">{one.because}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}
+
+/** The moments of a movement in turn; side by side where motion is unwanted, or once it is pressed. */
+function Figure({ label, figures }: { label: string; figures: Figures }) {
+  const { catalogue } = useVisitFacts();
+  const unwanted = useMedia(STILL);
+  const [stopped, setStopped] = useState(false);
+  const still = unwanted || stopped;
+  const [at, setAt] = useState(0);
+  useEffect(() => {
+    if (still || figures.length < 2) return;
+    const timer = setInterval(() => setAt((now) => (now + 1) % figures.length), MOMENT_MS);
+    return () => clearInterval(timer);
+  }, [still, figures.length]);
+  const shown = still ? figures : figures.slice(at, at + 1);
+  return (
+    <figure
+      aria-label={`${label}: ${figures.map((one) => one.says.toLowerCase()).join(", then ")}`}
+    >
+      <button
+        type="button"
+        className="flex w-full flex-wrap text-left"
+        disabled={unwanted}
+        aria-label={stopped ? `Play ${label}` : `Stop ${label}`}
+        onClick={() => setStopped(!stopped)}
+      >
+        {shown.map((one) => (
+          <span key={one.says} className={still ? "block w-1/2" : "block w-[190px]"}>
+            <Marks marks={one.marks} inks={catalogue.inks} {...FIGURE} />
+            <span className="block text-center text-sm text-soft">{one.says}</span>
+          </span>
+        ))}
+      </button>
+    </figure>
+  );
+}

@@ -1,0 +1,162 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
+import { DAY, PROGRAMME, useDay } from "@/shared/api/queries";
+import { ofVisit } from "@/shared/api/stale";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { PartTabs } from "@/shared/ui/part-tabs";
+import { Segments } from "@/shared/ui/segments";
+import { Skeleton } from "@/shared/ui/skeleton";
+import { FieldsForm } from "../../fields-form";
+import { PanelFoot } from "../../panel-foot";
+import { PACE_PARTS, type PacePart } from "../../parts";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
+import { StepHead } from "../../step-head";
+import { useRoomWidth } from "../../use-room-width";
+import { DayBar } from "./day-bar";
+import { LimitsOfTheDay } from "./limits";
+import { Movements } from "./movements";
+import { Rhythms } from "./rhythms";
+import { Spells } from "./spells";
+import { Tasks } from "./tasks";
+
+const ORDER = Object.keys(PACE_PARTS) as PacePart[];
+/** The fields of a part of Pace, by the group they are asked in. */
+const GROUP: Partial<Record<PacePart, string>> = { hours: "Day", eyes: "Eyes" };
+
+/** Pace: the client's working day, laid out within their limits. */
+export function PacePanel() {
+  const { visit, place, fields } = useVisitFacts();
+  const worked = useWorkup();
+  const { part, setPart, go, seek } = useNavigation();
+  /** Who has to get used to standing begins with the first week. */
+  const [week, setWeek] = useState(1);
+  const [room, width] = useRoomWidth();
+  const queries = useQueryClient();
+  const revision = worked?.revision;
+  const answer = useDay(visit.id, { place, week, width: width || 900 }, width > 0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was written changes the day
+  useEffect(() => {
+    for (const path of [DAY, PROGRAMME] as const)
+      void queries.invalidateQueries({ queryKey: ofVisit(path, visit.id) });
+  }, [queries, visit.id, revision]);
+  const page = answer.data;
+  const chosen = useCells().get(fieldId("pace.rhythm"))?.typed;
+  const present = ORDER.find((one) => one === part) ?? "rhythm";
+  const group = fields.filter((field) => field.step === "pace" && field.group === GROUP[present]);
+  return (
+    <div ref={room} className="flex min-h-full flex-col">
+      <StepHead
+        says={page?.day ? summary(page.day) : "No single posture is comfortable for hours."}
+      >
+        Pace
+      </StepHead>
+      <LimitsOfTheDay />
+      {answer.isError && <Notice role="alert">{answer.error.message}</Notice>}
+      {!page && !answer.isError && <Skeleton lines={7} label="Laying out the day" />}
+      {page && !page.day && (
+        <Notice>
+          A day is laid out once its hours are recorded.{" "}
+          <Button className="ml-2" onClick={() => seek("ask.hours.typing")}>
+            Hours by task
+          </Button>
+        </Notice>
+      )}
+      {page?.day && page.bar && (
+        <>
+          {page.doubt && <Notice role="alert">{page.doubt}</Notice>}
+          <DayBar bar={page.bar} day={page.day} />
+          <div className="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+            <Totals page={page} day={page.day} />
+            {page.day.weeks.length > 0 && (
+              <Segments
+                compact
+                label="Week of getting used to standing"
+                value={String(page.day.week)}
+                choices={page.day.weeks.map((one) => ({
+                  value: String(one.week),
+                  label: one.label,
+                }))}
+                onChange={(value) => setWeek(Number(value))}
+              />
+            )}
+          </div>
+          {page.day.week > 0 && (
+            <p className="mb-2 text-sm">
+              {page.day.weeks.find((one) => one.week === page.day?.week)?.says}
+            </p>
+          )}
+        </>
+      )}
+      <PartTabs
+        label="Parts of this step"
+        parts={ORDER.map((id) => ({
+          id,
+          name: PACE_PARTS[id],
+          ...(id === "rhythm" ? { open: !chosen } : {}),
+        }))}
+        present={present}
+        onChoose={setPart}
+      >
+        {present === "rhythm" && page?.day && <Rhythms page={page} day={page.day} />}
+        {present === "tasks" && page?.day && <Tasks day={page.day} />}
+        {GROUP[present] && (
+          <div className="grid max-w-[880px] gap-x-10 desk:grid-cols-2">
+            <FieldsForm fields={group} />
+            {present === "eyes" && page?.day && (
+              <p className="mt-2 self-start border-l-2 border-ink pl-3">{page.day.eyes}</p>
+            )}
+          </div>
+        )}
+        {present === "movements" && <Movements />}
+        {present === "spells" && page?.day && <Spells day={page.day} />}
+        <PanelFoot>
+          <Button
+            look="next"
+            className="w-full desk:max-w-[440px]"
+            data-next=""
+            onClick={() => go("report")}
+          >
+            Continue to Report
+          </Button>
+        </PanelFoot>
+      </PartTabs>
+    </div>
+  );
+}
+
+function summary(day: Schemas["DayView"]): string {
+  return `${day.rhythm_label}, ${day.start} to ${day.end}. No single posture is comfortable for hours.`;
+}
+
+/** What the day comes to, in figures. */
+function Totals({ page, day }: { page: Schemas["DayPage"]; day: Schemas["DayView"] }) {
+  const { totals } = day;
+  const figures: [string, string][] = [
+    ["sitting", `${totals.sit} min`],
+    ["standing", `${totals.stand} min`],
+    ["moving", `${totals.move} min`],
+    ["changes", `${totals.changes}`],
+    ["longest sitting", `${totals.longest_sit} min`],
+    ...(totals.longest_stand
+      ? [["longest standing", `${totals.longest_stand} min`] as [string, string]]
+      : []),
+  ];
+  if (page.strain_before !== null && page.strain_after !== null)
+    figures.push(["strain, found → aimed", `${page.strain_before} → ${page.strain_after} min`]);
+  return (
+    <dl className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
+      {figures.map(([name, value]) => (
+        <div key={name}>
+          <dt className="text-soft">{name}</dt>
+          <dd className="figures text-base font-semibold">{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
