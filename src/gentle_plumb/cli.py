@@ -220,6 +220,35 @@ def fit(
         raise typer.Exit(2) from None
 
 
+@app.command()
+def pace(
+    case: Annotated[Path, typer.Argument(help="A case file (docs/formats), or -")] = Path("-"),
+    week: Annotated[
+        int,
+        typer.Option("--week", min=0, max=4, help="Week of getting used to standing; 0: after."),
+    ] = 0,
+    table: Annotated[bool, typer.Option("--table", help="Print a readable table.")] = False,
+) -> None:
+    """Lay out the working day of a case file."""
+    from .documents.case_pace import day_document, day_of
+
+    document = _read_case(case)
+    made = document.work(fixes=False)
+    record = document.pace_record(document.hours)
+    day = day_of(record, made.case, standing_possible=made.result.standing.possible)
+    if day is None:
+        say(f"{case}: hours: none are given, or more than a day has.")
+        raise typer.Exit(2)
+    laid = day_document(day, made.case, week)
+    if not table:
+        sys.stdout.write(json.dumps(laid, indent=2, ensure_ascii=False) + "\n")
+        return
+    say(f"{laid['day']['rhythm_label']}, {laid['day']['start']} to {laid['day']['end']}")
+    for one in laid["day"]["spells"]:
+        minutes = f"{one['minutes']:>4} min"
+        say(f"{one['at']:>5} {one['end']:>5} {minutes}  {one['label']}  {one['tasks']}".rstrip())
+
+
 def _read_case(case: Path) -> CaseDocument:
     from .core.errors import FieldError
     from .documents.fit_files import read_case, trouble_of

@@ -5,11 +5,12 @@ from datetime import UTC, date, datetime
 
 import pytest
 
+from gentle_plumb.core.actions import set_steps
 from gentle_plumb.core.assessment import VisitAssessment
 from gentle_plumb.core.catalogue import JOINTS, MECHANISMS, QUANTITIES, quantities_set
 from gentle_plumb.core.findings.rules import RULES
 from gentle_plumb.core.findings.rules.habits import HABIT_RULES
-from gentle_plumb.core.fit import fit
+from gentle_plumb.core.fit import fit, working_order
 from gentle_plumb.core.presentation import action_text, action_views, cause_views
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.core.words import ENGLISH, Messages, say, say_joint, say_minutes
@@ -89,6 +90,81 @@ def test_an_action_is_done_by_its_setting_or_by_the_practitioners_word():
     states = {one.id: one.state for one in analysed(**said).actions()}
     assert (states["set.seated.seat"], states["set.seated.surface"]) == ("done", "open")
     assert states["room_stored"] == "later"
+
+
+def step(**said):
+    """The seat's step with what was said of it."""
+    seat = analysed().result.row("seated", "seat").setting
+    values = {"set.seated.seat": seat} | {
+        f"set.action.set-seated-seat.{name}": value for name, value in said.items()
+    }
+    visit = analysed(**values)
+    actions = visit.actions()
+    view = next(
+        one
+        for one in action_views(
+            actions, visit.causes().causes, "cm", {"seat": "Lever, right front"}
+        )
+        if one.id == "set.seated.seat"
+    )
+    return next(one for one in actions if one.id == "set.seated.seat"), view
+
+
+@pytest.mark.parametrize(
+    ("said", "state", "remark"),
+    [
+        ({"test": "passes", "word": "good"}, "done", ""),
+        ({"test": "nearly"}, "done", "Test on the client: nearly."),
+        ({"test": "fails"}, "open", "Test on the client: fails."),
+        ({"word": "hurts", "hurts_at": "nape"}, "stopped", "Stopped: it hurts, back of the neck"),
+        ({"word": "hurts", "test": "passes"}, "stopped", "where is not recorded"),
+        ({"word": "not_yet"}, "done", "The client says: not yet."),
+    ],
+)
+def test_pain_and_the_test_on_the_person_overrule_the_number(said, state, remark):
+    action, view = step(**said)
+    assert (action.state, bool(view.remark)) == (state, bool(remark))
+    assert remark in view.remark
+    assert view.lever == "Lever, right front"
+    assert view.tolerance.startswith("± 0.5")
+    assert {"Feet light on the floor", "Knees above hips"} <= {one.reason for one in view.nudges}
+
+
+def test_what_can_not_be_done_today_has_an_owner_and_a_day():
+    said = {"because": "locked", "owner": "workplace", "due": "2026-12-03"}
+    values = {f"set.action.set-seated-seat.{name}": value for name, value in said.items()}
+    visit = analysed(**values)
+    view = next(
+        one
+        for one in action_views(visit.actions(), visit.causes().causes, "cm")
+        if one.id == "set.seated.seat"
+    )
+    assert (view.state, view.who, view.when) == ("later", "Workplace", "by 3 December 2026")
+    assert view.remark == "Not today: it is locked or broken."
+
+
+def test_an_aim_that_moves_under_what_was_set_is_said():
+    aim = analysed().result.row("seated", "seat").setting
+    assert step(aim=aim)[0].moved_from is None
+    action, view = step(aim=aim + 40)
+    assert action.moved_from == aim + 40
+    assert view.moved.startswith(f"The aim was {(aim + 40) / 10:.1f}")
+
+
+def test_steps_follow_from_what_rests_on_what():
+    visit = analysed(**{"look.room.trips": "wrong", "look.support.footrest": "no"})
+    steps = [one.id for one in set_steps(visit.actions())]
+    place = {id: at for at, id in enumerate(steps)}
+    assert steps[0] == "room_trips"  # what is unsafe comes before all else
+    order = [f"set.{row.posture}.{row.key}" for row in working_order(visit.case, visit.result)]
+    assert [id for id in steps if id.startswith("set.")] == order
+    assert place["set.seated.surface"] < place["set.seated.seat"]  # this desk can't move
+    added = next(one for one in visit.actions() if one.kind == "add" and one.group == "feet_chair")
+    assert place[added.id] < place["set.seated.seat"]
+    standing = [at for id, at in place.items() if id.startswith("set.standing")]
+    seated = [at for id, at in place.items() if id.startswith("set.seated")]
+    assert not standing or min(standing) > max(seated)
+    assert len(steps) == len(place)
 
 
 def test_a_finding_does_not_ask_for_what_the_plan_adds():

@@ -6,6 +6,7 @@ import pytest
 
 from conftest import ROOT
 from gentle_plumb.core.errors import FieldError
+from gentle_plumb.documents.case_pace import day_document, day_of
 from gentle_plumb.documents.case_result import result_document
 from gentle_plumb.documents.fit_files import brief, read_case, trouble_of
 
@@ -117,3 +118,22 @@ def test_precautions_of_a_case_bind_its_plans():
     steady = read_case(changed("precautions", ["dizziness"]))
     assert not steady.case().may_stand
     assert "seat_cushion" not in {one.key for one in result_document(steady).offers}
+
+
+def test_a_case_lays_its_day_out_within_its_limits():
+    hours = {"typing": 4.0, "calls": 2.0}
+    chosen = {"rhythm": "sit20_stand8_move2", "start": "8:30", "lunch": 45.0, "task.calls": "stand"}
+    raw = changed("hours", hours)
+    case = read_case(json.dumps(json.loads(raw) | {"pace": chosen}))
+    record, made = case.pace_record(case.hours), case.work(fixes=False)
+    day = day_of(record, made.case, standing_possible=True)
+    laid = day_document(day, made.case)
+    assert (laid["day"]["start"], laid["day"]["end"]) == ("8:30", "15:15")
+    assert sum(one["minutes"] for one in laid["day"]["spells"]) == 6 * 60 + 45
+    assert day_of(case.pace_record({}), made.case, standing_possible=True) is None
+    for pace, words in (
+        ({"nap": 20.0}, "there is nothing called “nap” in Pace"),
+        ({"start": "noon"}, "“noon” is no time of day"),
+        ({"lunch": 400.0}, "400 min is outside 0 to 180 min"),
+    ):
+        assert words in str(trouble(json.dumps(json.loads(raw) | {"pace": pace})))

@@ -20,6 +20,7 @@ READ_ELSEWHERE = {
     fields.seen.workstation.id: "the database: which visits stand at a shared workstation",
     fields.ask.consent["photographs"].id: "before a photograph is taken in",
     fields.ask.consent["workplace"].id: "before a workplace's paper is made or opened",
+    fields.settings.settle_started.id: "the page: the clock in the head of every step",
     **{one.tool.id: "open files" for one in fields.measure.dimension.values()},
 }
 """What is read outside of working a visit out, each with where."""

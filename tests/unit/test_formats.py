@@ -195,3 +195,15 @@ class _Now(ThreadPoolExecutor):
         done = Future()
         done.set_result(work(chunk))
         return done
+
+
+def test_the_day_of_a_case_is_printed_or_says_what_is_missing():
+    there = ROOT / "docs" / "formats" / "examples" / "table-and-counter.case.json"
+    made = CliRunner().invoke(app, ["pace", str(there), "--table"])
+    assert made.exit_code == 0
+    assert made.stdout.splitlines()[0] == "Up every 30 min, 9:00 to 17:00"
+    plain = json.loads(CliRunner().invoke(app, ["pace", str(there)]).stdout)
+    assert plain["format"] == "gentle-plumb-day-1"
+    assert len(plain["day"]["spells"]) == len(made.stdout.splitlines()) - 1
+    none = CliRunner().invoke(app, ["pace", str(FIXED)])
+    assert (none.exit_code, "hours: none are given" in none.stdout) == (2, True)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from datetime import date
 from typing import Annotated, Any
 from uuid import UUID
 
@@ -9,7 +10,10 @@ from fastapi import APIRouter, Query, Response
 from pydantic import TypeAdapter
 
 from ..core.policy import POLICY_QUESTIONS
+from ..core.record import fields
 from ..core.what_if import WhatIfResult
+from ..documents.day_calendar import day_calendar as calendar_of
+from ..services.errors import NotFound
 from ..services.programmes import ProgrammePage
 from ..services.working_days import DayPage
 from . import work_schemas as s
@@ -83,6 +87,33 @@ def working_day(services: With, who: Signed, visit_id: UUID, asked: Day) -> Resp
         who.member, visit_id, place=asked.place, week=asked.week, width=asked.width
     )
     return Response(_DAY.dump_json(made), media_type="application/json")
+
+
+@work_router.get(
+    "/visits/{visit_id}/day.ics",
+    response_class=Response,
+    responses={200: {"content": {"text/calendar": {}}}},
+)
+def day_calendar(
+    services: With, who: Signed, visit_id: UUID, place: s.PlaceId = "main"
+) -> Response:
+    """The working day as a calendar file: quiet, and without a word about health."""
+    opened, workup = services.visits.worked(who.member, visit_id, "cm", body=False, place=place)
+    if workup.day is None:
+        raise NotFound("A day is laid out once its hours are recorded.")
+    due = workup.record[fields.report.follow_up]
+    made = calendar_of(
+        workup.day,
+        key=str(visit_id),
+        visited_on=opened.visit.started_on,
+        follow_up=date.fromisoformat(due) if due else None,
+        walks=workup.limits.walks,
+    )
+    return Response(
+        made,
+        media_type="text/calendar",
+        headers={"Content-Disposition": 'attachment; filename="working-day.ics"'},
+    )
 
 
 @work_router.get("/visits/{visit_id}/movements", response_model=ProgrammePage)

@@ -178,7 +178,7 @@ def parse_number(text: str, *, field: str, what: str, unit: str) -> float:
 
     """
     cleaned = re.sub(rf"\s*({re.escape(unit)}|°|h)?\s*$", "", text.strip().lower())
-    if not re.fullmatch(r"[-+−]?(\d{1,7}([.,]\d*)?|[.,]\d+)", cleaned):
+    if not re.fullmatch(r"[-+−]?(\d{1,10}([.,]\d*)?|[.,]\d+)", cleaned):
         raise UnreadableValue(
             field=field, value=text, unit=unit, message=f"“{text.strip()}” is not {what}."
         )

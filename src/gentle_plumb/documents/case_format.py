@@ -38,6 +38,7 @@ from ..core.plans import OwnNumbers, PlanSet, make_plans
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
 from ..core.workstation import Details, PlaceUse, Settings, Workstation
 from .case_equipment import EquipmentDocument
+from .case_pace import PaceDocument
 from .case_parts import Length, Number, Part, maybe_mm, to_mm
 from .case_person import PersonDocument
 
@@ -208,7 +209,7 @@ class FurtherDocument(PlaceDocument):
     name: str = ""
 
 
-class CaseDocument(PersonDocument, PlaceDocument):
+class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
     """A case: a body at one place or several, with footwear, lenses, hours, choices and precautions."""
 
     format: Literal["gentle-plumb-case-3"] = "gentle-plumb-case-3"

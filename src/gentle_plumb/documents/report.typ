@@ -75,7 +75,7 @@
     ]
   ]
 ] else [
-#let done(a) = if a.state == "done" [ *Done.*] else if a.state == "later" [ _Not today._]
+#let done(a) = [#if a.state == "done" [ *Done.*] else if a.state == "later" and a.at("remark", default: "") == "" [ _Not today._]#if a.at("remark", default: "") != "" [ _#(a.remark)_]]
 #for words in c.at("lacks", default: ()) [
   #block(stroke: 1pt + ink, inset: 8pt, width: 100%)[#strong[Does not fit with this plan.] #words]
 ]

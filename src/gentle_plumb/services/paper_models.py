@@ -87,7 +87,8 @@ class PaperAction(PaperPart):
     when: str
     price: str
     temporary: bool
-    state: Literal["open", "done", "later"]
+    state: Literal["open", "done", "later", "stopped"]
+    remark: str = ""
     posture: Posture
     resolves: list[str]
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..core.actions import set_steps
 from ..core.body import DIMENSIONS
 from ..core.catalogue import Tier
 from ..core.findings import Finding, Strain
@@ -28,6 +29,7 @@ from ..core.presentation import (
     PlanView,
     PurchaseView,
     RowView,
+    SettleView,
     ZoneView,
     action_views,
     cause_views,
@@ -37,6 +39,7 @@ from ..core.presentation import (
     move_views,
     offer_views,
     plan_views,
+    settle_view,
     zone_views,
 )
 from ..core.record import Record, fields
@@ -50,6 +53,7 @@ from ..core.visit import (
     conditions_of,
     display_offset,
     hours_at_desk,
+    levers_of,
     places_of,
     progress,
     raised_red_flags,
@@ -130,6 +134,8 @@ class Workup:
     causes: list[CauseView]
     unexplained: list[str]
     actions: list[ActionView]
+    set_order: list[str]
+    settle: SettleView
     strain: list[Strain]
     photos: list[PhotoView]
     signs: list[RaisedRedFlag]
@@ -259,7 +265,7 @@ def work_up(
     )
     offset = display_offset(record)
     said = record[fields.ask.day_hours]
-    causes = through.causes()
+    causes, actions = through.causes(), through.actions()
     hard = hard_limit_words(through.assessment.hard_limits("aimed"), unit)
     offered = plan_views(through.plans(), unit, through.given.money) if plans else ([], [])
     return Workup(
@@ -290,7 +296,9 @@ def work_up(
         else None,
         causes=cause_views(causes.causes),
         unexplained=list(causes.unexplained),
-        actions=action_views(through.actions(), causes.causes, unit),
+        actions=action_views(actions, causes.causes, unit, levers_of(record)),
+        settle=settle_view(record, case, result, unit),
+        set_order=[one.id for one in set_steps(actions)],
         strain=through.strain(),
         photos=[photo_view(one, unit) for one in through.photos],
         signs=raised_red_flags(record),

@@ -69,6 +69,8 @@ export function anAction(over: Partial<Schemas["ActionView"]> = {}): Schemas["Ac
     ...{ id: "add.footrest", field: "add-footrest", kind: "add", heading: "Add", text: "Footrest" },
     ...{ who: "Practitioner", when: "today", price: "small", temporary: false, state: "open" },
     ...{ posture: "seated", step: "", changes: true, resolves: ["The feet hang"] },
+    ...{ group: "feet_chair", test: "", word: "", hurts_at: "", because: "", due: "", lever: "" },
+    ...{ tolerance: "", nudges: [], moved: "", aim: "", remark: "" },
     ...over,
   };
 }
@@ -107,7 +109,14 @@ export function aWorkup(over: Partial<Workup> = {}): Workup {
     ...{ laptop: [], gazes: [], bundle: {}, order: ["seated.seat"], steps: [], findings: [] },
     ...{ rest: [], hard: [], worse: null, causes: [], unexplained: [], actions: [], strain: [] },
     ...{ photos: [], signs: [], cares: [], display: null, measured: [], doubtful: [], again: [] },
-    ...{ table_origin: "", rhythms: [], proposed_rhythm: "", joints: [], notes: [], scene },
+    ...{
+      table_origin: "",
+      set_order: [],
+      settle: { minutes: 15, seen: "", steps: [] },
+      joints: [],
+      notes: [],
+      scene,
+    },
     ...{ standing_possible: false, why_not_standing: null, hours: 6, hours_doubt: null },
     ...{ over_found: 8, over_set: 0, seated_possible: true, place: "main", places: [] },
     ...over,
@@ -134,18 +143,19 @@ type Over = Partial<VisitFacts> & {
   cells?: ReadonlyMap<string, FieldState>;
   worked?: Workup;
   part?: string;
+  families?: Field[];
 };
 
 /** Render a panel in a visit; what is not said is an open visit with one seat to set. */
 export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
   const done = spies();
   const { go, seek, setPart, type, typeAll, drawing } = done;
-  const { cells = new Map(), worked = aWorkup(), part = null, ...facts } = over;
+  const { cells = new Map(), worked = aWorkup(), part = null, families = [], ...facts } = over;
   const store = createStore(() => ({ cells, pending: 0 }));
   const kept = { type, typeAll, store, onFlush: () => () => {} } as unknown as ChangeQueue;
   const bench = { store: createStore(() => ({})) } as unknown as WhatIfStore;
   const catalogue = {
-    ...{ families: [], sources: {}, signs: [], urgencies: {}, consents: [], fields: [] },
+    ...{ families, sources: {}, signs: [], urgencies: {}, consents: [], fields: [] },
   } as unknown as Schemas["Fields"];
   const navigation: Navigation = {
     ...{ step: "work", part, sought: null, go, seek, setPart },

@@ -21,6 +21,7 @@ from ...core.presentation import (
     PlanView,
     PurchaseView,
     RowView,
+    SettleView,
     ZoneView,
 )
 from ...core.units import LengthUnit
@@ -89,6 +90,8 @@ class VisitWorkup(BaseModel):
     causes: list[CauseView]
     unexplained: list[str]
     actions: list[ActionView]
+    set_order: list[str]
+    settle: SettleView
     strain: list[Strain]
     photos: list[PhotoView]
     signs: list[RaisedRedFlag]
@@ -146,6 +149,8 @@ class VisitWorkup(BaseModel):
             causes=workup.causes,
             unexplained=workup.unexplained,
             actions=workup.actions,
+            set_order=workup.set_order,
+            settle=workup.settle,
             strain=workup.strain,
             photos=workup.photos,
             signs=workup.signs,

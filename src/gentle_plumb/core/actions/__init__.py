@@ -1,10 +1,15 @@
 """What is to be done: one list for Set, plans, papers and the card."""
 
-from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, When, Who
+from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, Group, When, Who
+from .answered import DONE_DEG, DONE_MM
+from .answers import StepAnswers, answers_of
 from .collect import actions_of
+from .order import set_steps
 from .sources import ActionSources
 
 __all__ = [
+    "DONE_DEG",
+    "DONE_MM",
     "KINDS",
     "WHEN",
     "WHO",
@@ -12,7 +17,11 @@ __all__ = [
     "ActionKind",
     "ActionSources",
     "ActionState",
+    "Group",
+    "StepAnswers",
     "When",
     "Who",
     "actions_of",
+    "answers_of",
+    "set_steps",
 ]

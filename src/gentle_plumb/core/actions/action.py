@@ -8,11 +8,13 @@ from typing import Literal
 from ..catalogue import MechanismId
 from ..fit import Posture
 from ..plans import Price
+from .answers import SILENT, StepAnswers
 
 ActionKind = Literal["refer", "secure", "set", "add", "arrange", "technique", "habit", "ask"]
 Who = Literal["practitioner", "client", "workplace", "clinician"]
 When = Literal["now", "today", "this_week", "before_follow_up"]
-ActionState = Literal["open", "done", "later"]
+ActionState = Literal["open", "done", "later", "stopped"]
+Group = Literal["safe", "feet_chair", "hands", "screen", "other"]
 
 KINDS: dict[ActionKind, str] = {
     "refer": "Refer",
@@ -61,8 +63,14 @@ class Action:
         What an addition does.
     temporary : bool
         Whether an addition is agreed to be looked at again.
-    state : {"open", "done", "later"}
-        Whether it is done, or put off with the practitioner's word.
+    state : {"open", "done", "later", "stopped"}
+        Whether it is done, put off with a reason, or stopped because it hurts.
+    group : str
+        Where it is gone through in Set.
+    answers : StepAnswers
+        What was said of it.
+    moved_from : float or None
+        What was aimed at when it was set, where the aim has moved away since; in its unit.
     resolves : tuple of str
         Mechanisms that it takes away, or part of them.
     minutes : float or None
@@ -89,3 +97,6 @@ class Action:
     resolves: tuple[MechanismId, ...] = ()
     minutes: float | None = None
     shared: bool = False
+    group: Group = "other"
+    answers: StepAnswers = SILENT
+    moved_from: float | None = None

@@ -7,19 +7,27 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..catalogue import QUANTITIES, MechanismId, Quantity
+from ..catalogue import GROUP_OF, QUANTITIES, MechanismId, Quantity
 from ..findings import Finding
 from ..fit import FitRow
 from ..plans import Added
-from ..record.fields.settings import ActionAnswer
 from ..visit import RaisedRedFlag
 from ..words import say
-from .action import KINDS, Action, ActionState, When, Who
+from .action import KINDS, Action, Group, When, Who
+from .answered import DONE_DEG, DONE_MM, answered
 from .sources import ActionSources
 
-STATES: dict[ActionAnswer, ActionState] = {ActionAnswer.DONE: "done", ActionAnswer.LATER: "later"}
-DONE_MM, DONE_DEG = 5.0, 2.0
-"""A setting so near to its aim is done, mm and degrees. Source: house-repeat."""
+_GROUPS: dict[str, Group] = {"feet_chair": "feet_chair", "hands": "hands", "screen": "screen"}
+GROUP_OF_SLOT: dict[str, Group] = {
+    "seat": "feet_chair",
+    "feet": "feet_chair",
+    "back": "feet_chair",
+    "desk": "hands",
+    "keys": "hands",
+    "pointer": "hands",
+    "screen": "screen",
+}
+"""Where what is added in each slot is gone through in Set."""
 ADDED_FOR: dict[str, tuple[MechanismId, ...]] = {
     "seat": ("feet", "hands_height"),
     "feet": ("feet",),
@@ -49,13 +57,9 @@ def actions_of(sources: ActionSources) -> tuple[Action, ...]:
         *_techniques(sources),
     ]
     kinds = list(KINDS)
+    found = [answered(sources, one) for one in found]
     places = {"add": kinds.index("set")}  # a footrest is there before the seat is raised onto it
     return tuple(sorted(found, key=lambda one: places.get(one.kind, kinds.index(one.kind))))
-
-
-def _state(sources: ActionSources, id: str, *, done: bool = False) -> ActionState:
-    said = ActionAnswer.DONE if done else sources.said.get(id.replace(".", "-"))
-    return "open" if said is None else STATES[said]
 
 
 def _referrals(flags: Iterable[RaisedRedFlag]) -> list[Action]:
@@ -93,7 +97,8 @@ def _settings(sources: ActionSources) -> list[Action]:
                 posture=row.posture,
                 from_value=row.found,
                 to_value=aim,
-                state=_state(sources, id, done=_is_set(left, aim, near)),
+                state="done" if _is_set(left, aim, near) else "open",
+                group=_GROUPS[GROUP_OF[row.key]],
                 resolves=(quantity.mechanism,),
                 shared=True,
             )
@@ -157,7 +162,7 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         price=one.price,
         does=one.does,
         temporary=one.temporary,
-        state=_state(sources, id),
+        group=GROUP_OF_SLOT.get(one.slot, "other"),
         resolves=ADDED_FOR.get(one.slot, ()),
         minutes=one.minutes,
         shared=True,
@@ -168,12 +173,11 @@ def _turns(sources: ActionSources) -> list[Action]:
     """Return both ways to have a laptop alone, each for its tasks."""
     return [
         Action(
-            id=(id := f"laptop.{turn}"),
+            id=f"laptop.{turn}",
             kind="arrange",
             who="client",
             when="today",
             what=words,
-            state=_state(sources, id),
             resolves=("screen_height",),
         )
         for turn, words in sources.turns
@@ -184,12 +188,11 @@ def _techniques(sources: ActionSources) -> list[Action]:
     """Return how things are used, for the client to take along."""
     return [
         Action(
-            id=(id := f"technique.{one.id}"),
+            id=f"technique.{one.id}",
             kind="technique",
             who="client",
             when="this_week",
             what=one.text,
-            state=_state(sources, id),
             resolves=(one.mechanism,),
         )
         for one in sources.techniques
@@ -224,7 +227,7 @@ def _instructions(sources: ActionSources) -> list[Action]:
                 when="now" if finding.safety else "today",
                 what=_words(finding),
                 posture="standing" if finding.posture == "standing" else "seated",
-                state=_state(sources, finding.id),
+                group="safe" if finding.act == "secure" else "other",
                 resolves=(finding.mechanism,),
                 minutes=finding.minutes if finding.joint else None,
                 shared=not finding.health and finding.act in ("secure", "arrange"),

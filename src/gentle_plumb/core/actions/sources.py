@@ -9,9 +9,9 @@ from ..findings import Finding
 from ..fit import FitRow
 from ..observation import Technique
 from ..plans import Added
-from ..record.fields.settings import ActionAnswer
 from ..visit import RaisedRedFlag
 from ..workstation import Settings
+from .answers import StepAnswers
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -20,7 +20,7 @@ class ActionSources:
 
     ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan
     adds; ``techniques`` what is worth saying of how things are used; ``turns`` the ways to have a laptop alone, by
-    identifier, in words; ``said`` the practitioner's answer to an action, by its identifier in the record.
+    identifier, in words; ``said`` what was said of an action, by its identifier in the record.
     """
 
     order: Sequence[FitRow]
@@ -28,6 +28,6 @@ class ActionSources:
     added: Sequence[Added]
     findings: Sequence[Finding]
     red_flags: Sequence[RaisedRedFlag]
-    said: Mapping[str, ActionAnswer]
+    said: Mapping[str, StepAnswers]
     techniques: Sequence[Technique] = ()
     turns: Sequence[tuple[str, str]] = ()

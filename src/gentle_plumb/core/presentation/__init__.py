@@ -11,6 +11,7 @@ from .origins import age_words, elsewhere_text, origin_text
 from .plans import PlanView, PurchaseView, hard_limit_words, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
 from .rows import RowView, chance_in_band, row_view
+from .settle import SettleView, settle_view
 from .working_day import DayView, RhythmView, day_view, rhythm_of, rhythm_views
 
 __all__ = [
@@ -29,6 +30,7 @@ __all__ = [
     "PurchaseView",
     "RhythmView",
     "RowView",
+    "SettleView",
     "StackView",
     "ZoneView",
     "action_text",
@@ -54,6 +56,7 @@ __all__ = [
     "rhythm_of",
     "rhythm_views",
     "row_view",
+    "settle_view",
     "stack_view",
     "terms_words",
     "value_text",

@@ -5,15 +5,18 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from ..actions import KINDS, WHEN, WHO, Action, ActionKind, ActionState
+from ..actions import DONE_DEG, DONE_MM, KINDS, WHEN, WHO, Action, ActionKind, ActionState, Group
 from ..assessment import whole_minutes
-from ..catalogue import DATUM_WORDS, QUANTITIES, MechanismId, Quantity
+from ..catalogue import DATUM_WORDS, NUDGE, NUDGES, QUANTITIES, MechanismId, Quantity
 from ..findings import Cause
 from ..fit import TAPE_MM, Posture
+from ..intake import REGIONS
 from ..plans import PRICE_LABELS
+from ..record.fields.settings import ClientWord, StepTest
 from ..record.fields.work import Severity
 from ..units import LengthUnit
-from ..words import say_addition, say_amount
+from ..visit import spoken_date
+from ..words import say, say_addition, say_amount
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -30,11 +33,22 @@ class CauseView:
 
 
 @dataclass(frozen=True, kw_only=True)
+class NudgeView:
+    """A small change with its reason: by how much in words, and what is typed for it."""
+
+    reason: str
+    by: str
+    typed: str
+
+
+@dataclass(frozen=True, kw_only=True)
 class ActionView:
     """One thing to do.
 
     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
-    no setting; ``field`` the part of its path in the record (``set.action.<field>.state``).
+    no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
+    ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
+    under what was set, ``aim`` is the aim as it is recorded then.
     """
 
     id: str
@@ -51,6 +65,18 @@ class ActionView:
     step: str
     changes: bool
     resolves: list[str]
+    group: Group
+    test: str
+    word: str
+    hurts_at: str
+    because: str
+    due: str
+    lever: str
+    tolerance: str
+    nudges: list[NudgeView]
+    moved: str
+    aim: str
+    remark: str
 
 
 def cause_views(causes: Sequence[Cause]) -> list[CauseView]:
@@ -118,9 +144,15 @@ def _height_text(action: Action, quantity: Quantity, to: float, unit: LengthUnit
 
 
 def action_views(
-    actions: Sequence[Action], causes: Sequence[Cause], unit: LengthUnit
+    actions: Sequence[Action],
+    causes: Sequence[Cause],
+    unit: LengthUnit,
+    levers: Mapping[str, str] | None = None,
 ) -> list[ActionView]:
-    """Return every action in words, with the causes that it takes away."""
+    """Return every action in words, with the causes that it takes away.
+
+    ``levers`` say what moves each quantity, where the piece knows it.
+    """
     titles: Mapping[str, str] = {one.id: one.title for one in causes}
     return [
         ActionView(
@@ -130,7 +162,7 @@ def action_views(
             heading=KINDS[one.kind],
             text=action_text(one, unit),
             who=WHO[one.who],
-            when=WHEN[one.when],
+            when=_when(one),
             price=PRICE_LABELS[one.price] if one.price else "",
             temporary=one.temporary,
             state=one.state,
@@ -138,6 +170,81 @@ def action_views(
             changes=_changes(one),
             step=f"{one.posture}.{one.quantity}" if one.quantity else "",
             resolves=[titles[id] for id in one.resolves if id in titles],
+            group=one.group,
+            test=one.answers.test.label if one.answers.test else "",
+            word=one.answers.word.label if one.answers.word else "",
+            hurts_at=REGIONS[one.answers.hurts_at].label if one.answers.hurts_at else "",
+            because=one.answers.because.label if one.answers.because else "",
+            due=spoken_date(one.answers.due) if one.answers.due else "",
+            lever=(levers or {}).get(one.quantity, ""),
+            tolerance=_tolerance(one, unit),
+            nudges=_nudges(one, unit),
+            moved=_moved(one, unit),
+            remark=_remark(one),
+            aim="" if one.to_value is None or one.kind != "set" else f"{one.to_value:.1f}",
         )
         for one in actions
     ]
+
+
+def _when(action: Action) -> str:
+    """Return by when: the day that was agreed, else as the action says."""
+    return f"by {spoken_date(action.answers.due)}" if action.answers.due else WHEN[action.when]
+
+
+def _tolerance(action: Action, unit: LengthUnit) -> str:
+    """Return how near the aim counts as set."""
+    if action.kind != "set" or action.to_value is None:
+        return ""
+    quantity = QUANTITIES[action.quantity]
+    near = {"mm": DONE_MM, "deg": DONE_DEG}.get(quantity.unit)
+    return f"± {say_amount(quantity, near, unit)}" if near is not None else ""
+
+
+def _nudges(action: Action, unit: LengthUnit) -> list[NudgeView]:
+    """Return what a tap may change: only where the practitioner may put a number of their own."""
+    quantity = QUANTITIES.get(action.quantity)
+    if action.kind != "set" or action.to_value is None or quantity is None:
+        return []
+    if not quantity.own_number:
+        return []
+    found = []
+    for nudge in NUDGES.get(quantity.key, ()):
+        by = nudge.sign * NUDGE[quantity.unit]
+        words = quantity.more if nudge.sign > 0 else quantity.less
+        found.append(
+            NudgeView(
+                reason=nudge.reason,
+                by=f"{words.lower()} by {say_amount(quantity, abs(by), unit)}",
+                typed=say_amount(quantity, action.to_value + by, unit),
+            )
+        )
+    return found
+
+
+def _moved(action: Action, unit: LengthUnit) -> str:
+    """Return that the aim has moved away under what was set."""
+    if action.moved_from is None or action.to_value is None:
+        return ""
+    quantity = QUANTITIES[action.quantity]
+    return say(
+        "step.moved",
+        was=say_amount(quantity, action.moved_from, unit),
+        now=say_amount(quantity, action.to_value, unit),
+    )
+
+
+def _remark(action: Action) -> str:
+    """Return what has to be known of a step beside its text: why not, what hurts, what the test said."""
+    said = action.answers
+    found = []
+    if action.state == "stopped":
+        at = REGIONS[said.hurts_at].label.lower() if said.hurts_at else say("step.hurts_somewhere")
+        found.append(say("step.stopped", at=at))
+    if said.because is not None and action.state == "later":
+        found.append(say("step.not_today", because=said.because.label.lower()))
+    if said.test in (StepTest.NEARLY, StepTest.FAILS):
+        found.append(say("step.test", answer=said.test.label.lower()))
+    if said.word == ClientWord.NOT_YET:
+        found.append(say("step.not_yet"))
+    return " ".join(found)

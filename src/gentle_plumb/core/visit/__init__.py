@@ -13,6 +13,7 @@ from .case import (
     things_taken,
 )
 from .doubts import Doubt, Fix, doubts, spoken_date
+from .levers import levers_of
 from .look import PhotoFile, SeenHabit, display_offset, habits_seen, hours_at_desk, photos_from
 from .progress import StepProgress, progress
 from .red_flags import RaisedRedFlag, raised_red_flags, unasked_red_flags
@@ -41,6 +42,7 @@ __all__ = [
     "heel_of",
     "hours_at_desk",
     "keys_not_remeasured",
+    "levers_of",
     "limits_of",
     "overrules",
     "photos_from",

@@ -10,7 +10,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
-from ..actions import Action, ActionSources, actions_of
+from ..actions import Action, ActionSources, actions_of, answers_of
 from ..assessment import VisitAssessment
 from ..catalogue import QUANTITIES, Tier
 from ..drawing import Scene, SceneRequest, draw_scene
@@ -117,11 +117,7 @@ class VisitAnalysis:
                 red_flags=raised_red_flags(record),
                 turns=[(one.id, one.words) for one in laptop_views(self.case, self.facts.unit)],
                 techniques=techniques_for(self.case.hours, self.case.person),
-                said={
-                    id: answer
-                    for id in record.members(fields.settings.ACTIONS)
-                    if (answer := record[fields.settings.action(id)]) is not None
-                },
+                said=answers_of(record),
             )
         )
 

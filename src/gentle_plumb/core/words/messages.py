@@ -66,6 +66,20 @@ ENGLISH: dict[str, str] = {
     "desk.height": "{posture}: desk at {at}{display}{key}.",
     "desk.display": ", its display reads {reads}",
     "desk.key": ", saved on key {key}",
+    # the settle-in test
+    "settle.nearer": "Bring the screen {by} nearer, to {to}.",
+    "settle.further": "Move the screen {by} away, to {to}.",
+    "settle.text": "Or enlarge the text to {to}.",
+    "settle.lower": "Lower the screen to {to}.",
+    "settle.well": "Leave it as it is.",
+    "settle.chin": "Chin up after settling in",
+    # steps of Set
+    "step.stopped": "Stopped: it hurts, {at}.",
+    "step.hurts_somewhere": "where is not recorded",
+    "step.not_today": "Not today: {because}.",
+    "step.test": "Test on the client: {answer}.",
+    "step.not_yet": "The client says: not yet.",
+    "step.moved": "The aim was {was} when this was set; it is {now} now.",
     # the day
     "day.too_late": "From {start} a day of {hours} h would run past midnight: it is shown from {latest}.",
     "day.week": "{stand} min of standing a day, at most {longest} min at a stretch.",

@@ -49,6 +49,7 @@ from .kinds import (
     ToolHolder,
     UnderDesk,
 )
+from .levers import Lever
 from .settings import Settings
 from .span import LEAST_STEP, Span
 from .supports import STACKED, SUPPORTS, USUAL_MM
@@ -84,6 +85,7 @@ __all__ = [
     "Keyboard",
     "KeyboardKind",
     "LaptopKeys",
+    "Lever",
     "LumbarKind",
     "Mouse",
     "NeckRest",

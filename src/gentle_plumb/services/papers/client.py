@@ -310,6 +310,7 @@ def _actions(workup: Workup) -> list[PaperAction]:
             price=one.price,
             temporary=one.temporary,
             state=one.state,
+            remark=one.remark,
             posture=one.posture,
             resolves=one.resolves,
         )

@@ -116,6 +116,7 @@ export function TextEntry({
   narrow = false,
   onFocus,
   onEnter,
+  onChanged,
   described = false,
   autoFocus = false,
 }: {
@@ -125,6 +126,8 @@ export function TextEntry({
   narrow?: boolean;
   onFocus?: () => void;
   onEnter?: () => void;
+  /** The field was left with another text than it was entered with. */
+  onChanged?: (typed: string) => void;
   described?: boolean;
   autoFocus?: boolean;
 }) {
@@ -156,6 +159,7 @@ export function TextEntry({
   };
   const leave = () => {
     send();
+    if (draft !== null) onChanged?.(draft);
     setDraft(null);
     edit.current = null;
   };

@@ -24,7 +24,7 @@ import { LookPanel } from "./steps/look/look-panel";
 import { MeasurePanel } from "./steps/measure/measure-panel";
 import { PacePanel } from "./steps/pace/pace-panel";
 import { ReportPanel } from "./steps/report-panel";
-import { SetPanel } from "./steps/set-panel";
+import { SetPanel } from "./steps/set/set-panel";
 import { WorkPanel } from "./steps/work-out/work-out-panel";
 import { useShown } from "./use-view";
 import { VisitHeader } from "./visit-header";

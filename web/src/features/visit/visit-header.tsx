@@ -17,6 +17,7 @@ import { usePhone } from "@/shared/use-media";
 import { PlaceBar } from "./place-bar";
 import { SaveStatus } from "./save-status";
 import type { ChangeQueue } from "./saving/change-queue";
+import { SettleClock } from "./settle-clock";
 import { useVisitFacts } from "./state/facts";
 
 type Tool = {
@@ -87,6 +88,7 @@ export function VisitHeader({
       {!phone && <PlaceBar kept={kept} />}
       {readOnly && <p className="hidden text-soft desk:block">View only</p>}
       <SaveStatus queue={kept} brief={phone} />
+      <SettleClock />
       {phone ? (
         <Menu tools={tools} places={<PlaceBar kept={kept} />} />
       ) : (

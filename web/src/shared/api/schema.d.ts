@@ -990,6 +990,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit_id}/day.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Day Calendar
+         * @description The working day as a calendar file: quiet, and without a word about health.
+         */
+        get: operations["day_calendar_api_visits__visit_id__day_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit_id}/movements": {
         parameters: {
             query?: never;
@@ -1051,7 +1071,9 @@ export interface components {
          * @description One thing to do.
          *
          *     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
-         *     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``).
+         *     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
+         *     ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
+         *     under what was set, ``aim`` is the aim as it is recorded then.
          */
         ActionView: {
             /** Id */
@@ -1079,7 +1101,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "open" | "done" | "later";
+            state: "open" | "done" | "later" | "stopped";
             /**
              * Posture
              * @enum {string}
@@ -1091,6 +1113,33 @@ export interface components {
             changes: boolean;
             /** Resolves */
             resolves: string[];
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "safe" | "feet_chair" | "hands" | "screen" | "other";
+            /** Test */
+            test: string;
+            /** Word */
+            word: string;
+            /** Hurts At */
+            hurts_at: string;
+            /** Because */
+            because: string;
+            /** Due */
+            due: string;
+            /** Lever */
+            lever: string;
+            /** Tolerance */
+            tolerance: string;
+            /** Nudges */
+            nudges: components["schemas"]["NudgeView"][];
+            /** Moved */
+            moved: string;
+            /** Aim */
+            aim: string;
+            /** Remark */
+            remark: string;
         };
         /**
          * Added
@@ -1249,6 +1298,15 @@ export interface components {
              * @default []
              */
             taken: string[];
+            /** @description How used they are to standing at work; makes the weeks of it. */
+            standing_experience?: components["schemas"]["StandingHabit"] | null;
+            /**
+             * Pace
+             * @description What is typed in Pace, by its name: “rhythm”, “start” as “9:00”, “lunch” in minutes, “meeting1.at”, “task.calls” …
+             */
+            pace?: {
+                [key: string]: string | number;
+            };
             /**
              * Precautions
              * @description Precautions that hold, by identifier; they bind plans.
@@ -3443,6 +3501,18 @@ export interface components {
             times: string[];
         };
         /**
+         * NudgeView
+         * @description A small change with its reason: by how much in words, and what is typed for it.
+         */
+        NudgeView: {
+            /** Reason */
+            reason: string;
+            /** By */
+            by: string;
+            /** Typed */
+            typed: string;
+        };
+        /**
          * Offer
          * @description One thing that can be ticked: what taking it, in the place of what its slot has, comes to.
          *
@@ -3532,7 +3602,12 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "open" | "done" | "later";
+            state: "open" | "done" | "later" | "stopped";
+            /**
+             * Remark
+             * @default
+             */
+            remark: string;
             /**
              * Posture
              * @enum {string}
@@ -4919,6 +4994,34 @@ export interface components {
             screen3_top?: number | null;
         };
         /**
+         * SettleStep
+         * @description One answer to what was seen: in words, and what it writes, by path.
+         */
+        SettleStep: {
+            /** Seen */
+            seen: string;
+            /** Label */
+            label: string;
+            /** Says */
+            says: string;
+            /** Writes */
+            writes: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * SettleView
+         * @description The settle-in test: minutes of the clock, what was seen last, and what each answer would do.
+         */
+        SettleView: {
+            /** Minutes */
+            minutes: number;
+            /** Seen */
+            seen: string;
+            /** Steps */
+            steps: components["schemas"]["SettleStep"][];
+        };
+        /**
          * Severity
          * @description How much a finding weighs.
          * @enum {string}
@@ -5189,6 +5292,12 @@ export interface components {
             /** Warning */
             warning: string;
         };
+        /**
+         * StandingHabit
+         * @description How used the client is to standing at work.
+         * @enum {string}
+         */
+        StandingHabit: "new" | "some" | "used";
         /**
          * StepProgress
          * @description One step: how many of the needed things are there, and the next one's name.
@@ -5584,6 +5693,9 @@ export interface components {
             unexplained: string[];
             /** Actions */
             actions: components["schemas"]["ActionView"][];
+            /** Set Order */
+            set_order: string[];
+            settle: components["schemas"]["SettleView"];
             /** Strain */
             strain: components["schemas"]["Strain"][];
             /** Photos */
@@ -10172,6 +10284,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayPage"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    day_calendar_api_visits__visit_id__day_ics_get: {
+        parameters: {
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": unknown;
                 };
             };
             /** @description Not signed in */

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from .chair import CHAIR
 from .hands import HANDS
+from .nudges import NUDGE, NUDGES, Nudge
 from .quantity import DATUM_WORDS, Datum, Drag, Posture, Quantity, QuantityUnit
 from .screens import SCREENS
 
@@ -32,11 +33,22 @@ def own_numbers(posture: Posture) -> tuple[Quantity, ...]:
     return tuple(one for one in _ALL if one.own_number and posture in one.postures)
 
 
+SET_GROUPS = ("feet_chair", "hands", "screen")
+"""Groups of what is set, in the order in which they are gone through where all can move. Source: house-order."""
+_GROUPS = dict(zip(SET_GROUPS, (CHAIR, HANDS, SCREENS), strict=True))
+GROUP_OF: dict[str, str] = {one.key: group for group, those in _GROUPS.items() for one in those}
+"""The group of every quantity."""
+
 __all__ = [
     "DATUM_WORDS",
+    "GROUP_OF",
+    "NUDGE",
+    "NUDGES",
     "QUANTITIES",
+    "SET_GROUPS",
     "Datum",
     "Drag",
+    "Nudge",
     "Posture",
     "Quantity",
     "QuantityUnit",

@@ -8,6 +8,7 @@ from ...workstation import (
     Castors,
     ChairKind,
     GasSpring,
+    Lever,
     LumbarKind,
     NeckRest,
     Stability,
@@ -120,3 +121,15 @@ cushion = _at.length(
     help="Counts towards seat height. Change only with the seating therapist.",
     noted_only=True,
 )
+
+lever = {
+    key: _at.choice(f"lever_{key}", f"{label} is set by", Lever, part=part)
+    for key, label, part in (
+        ("seat", "Seat height", "seat"),
+        ("seat_depth", "Seat depth", "seat_depth"),
+        ("backrest", "Backrest", ""),
+        ("lumbar", "Lumbar support", "lumbar"),
+        ("armrest", "Armrest height", "armrest"),
+    )
+}
+"""What moves each part, by quantity."""

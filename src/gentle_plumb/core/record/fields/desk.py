@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation import PLATFORMS, DeskEdge, DeskKind, UnderDesk
+from ...workstation import PLATFORMS, DeskEdge, DeskKind, Lever, UnderDesk
 from .place import Place
 
 _at = Place("look.desk", "Desk", "pieces")
@@ -43,6 +43,7 @@ under = _at.choice("under", "Underneath", UnderDesk, part="surface")
 depth = _at.length("depth", "Depth, front to back", 200, 1500, part="desk_depth")
 width = _at.length("width", "Width", 300, 4000, noted_only=True)
 edge = _at.choice("edge", "Front edge", DeskEdge)
+lever = _at.choice("lever", "Height is set by", Lever, when=moves, part="surface")
 display = _at.choice("display", "Height display", YesNo, when=moves, part="surface")
 display_reads = _at.length(
     "display_reads",

@@ -7,6 +7,7 @@ from functools import lru_cache
 
 from ...catalogue import Posture, Quantity, quantities_set
 from ...choices import Choice
+from ...intake import REGIONS
 from .desk import moves
 from .field import Field
 from .place import Place
@@ -56,7 +57,85 @@ preset = {
 """The key of the desk that holds its height, by posture."""
 
 
+class SettleSeen(Choice):
+    """What is seen once the client has worked for a while."""
+
+    FORWARD = "forward", "Comes forward"
+    BACK = "back", "Pushes back"
+    CHIN = "chin", "Chin up"
+    WELL = "well", "Reads well"
+
+
+_settle = Place("set.settle", "Settle-in")
+settle_started = _settle.amount("started", "Settle-in begun", "s", 0, 4_000_000_000)
+"""When the client began to work for the settle-in test, seconds since 1970; empty while no clock runs."""
+settle_minutes = _settle.amount("minutes", "Settle-in", "min", 5, 40)
+settle_seen = _settle.choice("seen", "After settling in", SettleSeen)
+
+
+class StepTest(Choice):
+    """What the test on the person said once a step was done."""
+
+    PASSES = "passes", "Passes"
+    NEARLY = "nearly", "Nearly"
+    FAILS = "fails", "Fails"
+
+
+class ClientWord(Choice):
+    """What the client says of it."""
+
+    GOOD = "good", "Good"
+    NOT_YET = "not_yet", "Not yet"
+    HURTS = "hurts", "Hurts"
+
+
+class NotToday(Choice):
+    """Why a step is not done today."""
+
+    PART = "part", "A part is missing"
+    LOCKED = "locked", "It is locked or broken"
+    WORKPLACE = "workplace", "Needs the workplace"
+    HEAVY = "heavy", "Too heavy to move alone"
+    TIME = "time", "No time today"
+
+
+class Owner(Choice):
+    """Who sees to a step that is not done today."""
+
+    PRACTITIONER = "practitioner", "Practitioner"
+    CLIENT = "client", "Client"
+    WORKPLACE = "workplace", "Workplace"
+
+
+@dataclass(frozen=True, eq=False)
+class ActionFields:
+    """What was said of one step: its state, its test, the client's word, why not today, by whom and when.
+
+    ``aim`` is what was aimed at when it was set, mm, degrees or per cent.
+    """
+
+    state: Field[ActionAnswer]
+    test: Field[StepTest]
+    word: Field[ClientWord]
+    hurts_at: Field[str]
+    because: Field[NotToday]
+    owner: Field[Owner]
+    due: Field[str]
+    aim: Field[float]
+
+
 @lru_cache(maxsize=512)
-def action(id: str) -> Field[ActionAnswer]:
-    """Return the field of what was said of one action that is no setting."""
-    return Place(f"{ACTIONS}.{id}", "Actions", "actions").choice("state", "State", ActionAnswer)
+def action(id: str) -> ActionFields:
+    """Return the fields of what was said of one step."""
+    at = Place(f"{ACTIONS}.{id}", "Actions", "actions")
+    places = {one.id: one.label for one in REGIONS.values()}
+    return ActionFields(
+        state=at.choice("state", "State", ActionAnswer),
+        test=at.choice("test", "Test on the client", StepTest),
+        word=at.choice("word", "The client says", ClientWord, health=True),
+        hurts_at=at.pick("hurts_at", "Where it hurts", places, health=True),
+        because=at.choice("because", "Not today, because", NotToday),
+        owner=at.choice("owner", "By whom", Owner),
+        due=at.date("due", "By when"),
+        aim=at.amount("aim", "Aim when it was set", "", -2000, 5000),
+    )

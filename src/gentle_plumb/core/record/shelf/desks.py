@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from ...workstation import DeskEdge, DeskKind, UnderDesk
+from ...workstation import DeskEdge, DeskKind, Lever, UnderDesk
 from ..fields import cart, desk, platform, tray
 from .kind import shelf_kind
 
@@ -52,6 +52,7 @@ DESKS = (
             desk.display: YesNo.YES,
             desk.presets: "4",
             desk.speed: "35",
+            desk.lever: Lever.KEYS,
         },
     ),
     shelf_kind(

@@ -43,7 +43,8 @@ export function ReportPaper({ content: report }: { content: Schemas["ClientPaper
           <li key={action.id} className="border-b border-hair py-1.5">
             {action.posture === "standing" && <i>Standing. </i>}
             {action.text}
-            {action.state !== "open" && <b> {action.state === "done" ? "Done." : "Not today."}</b>}
+            {action.state === "done" && <b> Done.</b>}
+            {(action.remark || action.state === "later") && <i> {action.remark || "Not today."}</i>}
             <span className="block text-soft">
               {[action.who, action.when, action.price && `price: ${action.price}`]
                 .filter(Boolean)

@@ -5,6 +5,7 @@ import { fieldId } from "@/shared/api/field-ids";
 import { DAY, PROGRAMME, useDay } from "@/shared/api/queries";
 import { ofVisit } from "@/shared/api/stale";
 import { Button } from "@/shared/ui/button";
+import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
 import { PartTabs } from "@/shared/ui/part-tabs";
 import { Segments } from "@/shared/ui/segments";
@@ -69,6 +70,14 @@ export function PacePanel() {
       )}
       {page?.day && page.bar && (
         <>
+          <div className="mb-1 flex justify-end">
+            <Download
+              href={`/api/visits/${visit.id}/day.ics?place=${place}`}
+              file="working-day.ics"
+            >
+              Calendar file
+            </Download>
+          </div>
           {page.doubt && <Notice role="alert">{page.doubt}</Notice>}
           <DayBar bar={page.bar} day={page.day} />
           <div className="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-2">

@@ -1,0 +1,52 @@
+"""What was said of a step makes its state: pain and the test on the person overrule the number."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..catalogue import QUANTITIES
+from ..record.fields.settings import ActionAnswer, ClientWord, Owner, StepTest
+from .action import Action, ActionState, Who
+from .answers import SILENT, StepAnswers
+from .sources import ActionSources
+
+DONE_MM, DONE_DEG = 5.0, 2.0
+"""A setting so near to its aim is done, mm and degrees. Source: house-repeat."""
+
+
+def answered(sources: ActionSources, action: Action) -> Action:
+    """Return an action with what was said of it: what hurts is stopped, what fails is open again."""
+    said = sources.said.get(action.id.replace(".", "-"), SILENT)
+    if said is SILENT or action.kind == "refer":
+        return action
+    state: ActionState = action.state
+    if said.word == ClientWord.HURTS:
+        state = "stopped"
+    elif said.test == StepTest.FAILS:
+        state = "open"
+    elif state != "done":
+        put_off = said.because is not None or said.state == ActionAnswer.LATER
+        state = "done" if said.state == ActionAnswer.DONE else "later" if put_off else "open"
+    return replace(
+        action,
+        state=state,
+        answers=said,
+        who=WHO_OWNS[said.owner] if said.owner is not None else action.who,
+        moved_from=_moved_from(sources, action, said),
+    )
+
+
+WHO_OWNS: dict[Owner, Who] = {
+    Owner.PRACTITIONER: "practitioner",
+    Owner.CLIENT: "client",
+    Owner.WORKPLACE: "workplace",
+}
+
+
+def _moved_from(sources: ActionSources, action: Action, said: StepAnswers) -> float | None:
+    """Return the aim that something was set to, where it has moved away under what was set."""
+    if action.kind != "set" or action.to_value is None or said.aim is None:
+        return None
+    left = sources.left[0 if action.posture == "seated" else 1].get(action.quantity)
+    near = DONE_MM if QUANTITIES[action.quantity].unit == "mm" else DONE_DEG
+    return said.aim if left is not None and abs(action.to_value - said.aim) > near else None

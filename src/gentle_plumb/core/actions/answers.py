@@ -1,0 +1,44 @@
+"""What was said of a step: its test, the client's word, why not today, what was aimed at then."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..record import Record, fields
+from ..record.fields.settings import ActionAnswer, ClientWord, NotToday, Owner, StepTest
+
+
+@dataclass(frozen=True, kw_only=True)
+class StepAnswers:
+    """The answers to one step; None for what nobody has said. ``aim`` in the unit of its quantity."""
+
+    state: ActionAnswer | None = None
+    test: StepTest | None = None
+    word: ClientWord | None = None
+    hurts_at: str | None = None
+    because: NotToday | None = None
+    owner: Owner | None = None
+    due: str | None = None
+    aim: float | None = None
+
+
+SILENT = StepAnswers()
+"""Of a step that nobody has said anything of."""
+
+
+def answers_of(record: Record) -> dict[str, StepAnswers]:
+    """Return what was said of every step, by its identifier in the record."""
+    found = {}
+    for id in record.members(fields.settings.ACTIONS):
+        asked = fields.settings.action(id)
+        found[id] = StepAnswers(
+            state=record[asked.state],
+            test=record[asked.test],
+            word=record[asked.word],
+            hurts_at=record[asked.hurts_at],
+            because=record[asked.because],
+            owner=record[asked.owner],
+            due=record[asked.due],
+            aim=record[asked.aim],
+        )
+    return found

@@ -1,0 +1,37 @@
+"""The steps of Set, in the order in which they are done: what rests on what comes after it.
+
+First what is unsafe; then, sitting, each group with what is added to it before what is set with it; then
+what is arranged beside; then standing. Source: house-order.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from .action import Action
+
+STEP_KINDS = frozenset({"secure", "set", "add", "arrange"})
+"""Kinds of action that are steps of Set; the others are for the client to take along, or to find out."""
+
+
+def set_steps(actions: Sequence[Action]) -> tuple[Action, ...]:
+    """Return the steps of Set in their order.
+
+    Parameters
+    ----------
+    actions : sequence of Action
+        As they were collected: settings in their working order.
+
+    """
+    steps = [one for one in actions if one.kind in STEP_KINDS]
+    found = [one for one in steps if one.group == "safe"]
+    settings = [one for one in steps if one.kind == "set"]
+    for setting in (one for one in settings if one.posture == "seated"):
+        found += [
+            one
+            for one in steps
+            if one.kind == "add" and one.group == setting.group and one not in found
+        ]
+        found.append(setting)
+    found += [one for one in steps if one.kind != "set" and one not in found]
+    return (*found, *(one for one in settings if one.posture == "standing"))

@@ -1,0 +1,121 @@
+"""Set listens and Pace is a day: answers, nudges, the settle-in clock, limits, the bar, movements."""
+
+import re
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from browser.conftest import entry, kept, open_step, tab
+
+pytestmark = pytest.mark.browser
+
+
+def choose(page: Page, question: str, answer: str) -> None:
+    page.get_by_role("radiogroup", name=question).get_by_role("radio", name=answer).click()
+
+
+def test_a_step_listens_to_the_person(desk: Page, program):
+    open_step(desk, program, "Hugo", "set")
+    desk.get_by_role("button", name="Armrests", exact=True).click()
+    card = desk.get_by_role("region", name=re.compile("^Armrests"))
+    expect(card.get_by_text(re.compile(r"Near enough: ± 0\.5"))).to_be_visible()
+    aim = card.get_by_role("heading").inner_text()
+    choose(desk, "Test", "Nearly")
+    card.get_by_role("button", name=re.compile("Shoulders rise")).click()
+    expect(card.get_by_role("heading")).not_to_have_text(aim)
+    kept(desk)
+    why = entry(desk, program, "work.seated.armrest.why", "Hugo")
+    assert why["typed"] == "Shoulders rise"
+    choose(desk, "The client says", "Hurts")
+    expect(desk.get_by_text("Stop here. Pain overrules the number")).to_be_visible()
+    expect(desk.get_by_role("row", name=re.compile("^Armrests"))).to_contain_text("stopped")
+    choose(desk, "The client says", "Good")
+    expect(desk.get_by_role("row", name=re.compile("^Armrests"))).not_to_contain_text("stopped")
+    desk.get_by_text("Not today …").click()
+    choose(desk, "Not today, because", "It is locked or broken")
+    choose(desk, "Seen to by", "Workplace")
+    expect(desk.get_by_role("row", name=re.compile("^Armrests"))).to_contain_text("not today")
+    kept(desk)
+
+
+def test_an_aim_that_moves_under_what_was_set_asks(desk: Page, program):
+    open_step(desk, program, "Hugo", "set")
+    desk.get_by_role("button", name="Surface", exact=True).first.click()
+    desk.get_by_role("button", name="Set to target", exact=True).click()
+    expect(desk.get_by_text("not re-measured. The report")).to_be_visible()
+    kept(desk)
+    desk.get_by_role("button", name="Seat", exact=True).click()
+    choose(desk, "Test", "Fails")
+    for _ in range(3):
+        desk.get_by_role("button", name=re.compile("Knees above hips")).click()
+        kept(desk)
+        choose(desk, "Test", "Fails")
+    expect(desk.get_by_role("row", name=re.compile("^Surface")).first).to_contain_text("aim moved")
+    desk.get_by_role("button", name="Surface", exact=True).first.click()
+    desk.get_by_role("button", name=re.compile("^Keep ")).click()
+    expect(desk.get_by_role("row", name=re.compile("^Surface")).first).not_to_contain_text("aim")
+
+
+def test_the_settle_in_clock_is_seen_on_every_step_and_survives_a_reload(desk: Page, program):
+    desk.clock.install()
+    open_step(desk, program, "Yara", "set")
+    desk.get_by_role("button", name=re.compile("^Begin: 15 min")).click()
+    clock = desk.get_by_role("banner").get_by_role("button", name=re.compile("Settling in"))
+    expect(clock).to_be_visible()
+    kept(desk)
+    desk.reload()
+    desk.clock.fast_forward("05:00")
+    desk.get_by_role("button", name=re.compile("^1 Ask")).click()
+    expect(clock).to_contain_text(re.compile("9:|10:0"))
+    desk.clock.fast_forward("11:00")
+    desk.get_by_role("button", name="Settled in: look again").click()
+    desk.get_by_role("button", name=re.compile("Comes forward. Bring the screen")).click()
+    kept(desk)
+    assert entry(desk, program, "work.settle_by", "Yara")["value"] == -40
+    expect(clock).to_be_hidden()
+
+
+def test_a_limit_binds_the_day_until_it_is_cleared(desk: Page, program):
+    open_step(desk, program, "Wilma", "pace")
+    limits = desk.get_by_role("list", name="Limits of the day")
+    expect(limits).to_contain_text("Standing only in short spells")
+    forty = desk.get_by_role("radio", name=re.compile("^40 sit · 20 stand"))
+    expect(forty).to_be_disabled()
+    limits.get_by_text("Cleared …").first.click()
+    limits.get_by_label("Cleared by").first.fill("Dr Quill")
+    limits.get_by_label("On", exact=True).first.fill("20 Nov 2026")
+    limits.get_by_label("On", exact=True).first.press("Tab")
+    kept(desk)
+    expect(limits).to_contain_text("it binds no more")
+    expect(forty).to_be_enabled()
+
+
+def test_the_day_is_drawn_along_by_keys_and_its_tasks_are_chosen(desk: Page, program):
+    open_step(desk, program, "Bram", "pace")
+    edge = desk.get_by_role("slider", name="Start of work")
+    edge.focus()
+    edge.press("ArrowLeft")
+    kept(desk)
+    expect(edge).to_have_attribute("aria-valuetext", "8:55")
+    lunch = desk.get_by_role("slider", name="Lunch ends")
+    box = lunch.bounding_box()
+    desk.mouse.move(box["x"] + box["width"] / 2, box["y"] + 60)
+    desk.mouse.down()
+    desk.mouse.move(box["x"] + box["width"] / 2 + 40, box["y"] + 60, steps=4)
+    desk.mouse.up()
+    kept(desk)
+    assert entry(desk, program, "pace.lunch", "Bram")["value"] > 30
+    tab(desk, "Tasks")
+    choose(desk, "Using the mouse", "Standing")
+    kept(desk)
+    tab(desk, "Hour by hour")
+    expect(desk.get_by_role("row", name=re.compile("^8:55 "))).to_be_visible()
+    tab(desk, "Movements")
+    leave = desk.get_by_role("button", name="Leave out")
+    expect(leave.first).to_be_visible()
+    many = leave.count()
+    first = desk.get_by_role("heading", level=4).first.inner_text()
+    leave.first.click()
+    expect(desk.get_by_role("heading", level=4, name=first)).to_be_hidden()
+    assert 1 <= many <= 5
+    kept(desk)

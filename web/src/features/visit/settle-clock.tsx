@@ -1,0 +1,60 @@
+import { Timer } from "lucide-react";
+import { useEffect, useState } from "react";
+import { fieldId } from "@/shared/api/field-ids";
+import { cn } from "@/shared/ui/cn";
+import { useNavigation } from "./state/navigation";
+import { useCell } from "./state/recording";
+import { useWorkup } from "./state/workup";
+
+/** How far the settle-in test is: seconds that are left, under 0 once its time is over; null while none runs. */
+export function useSettleClock(): number | null {
+  const started = Number(useCell(fieldId("set.settle.started"))?.typed) || null;
+  const minutes = useWorkup()?.settle.minutes ?? 15;
+  const [now, setNow] = useState(() => Date.now() / 1000);
+  useEffect(() => {
+    if (started === null) return;
+    setNow(Date.now() / 1000);
+    const timer = setInterval(() => setNow(Date.now() / 1000), 1000);
+    return () => clearInterval(timer);
+  }, [started]);
+  return started === null ? null : Math.round(started + 60 * minutes - now);
+}
+
+/** Minutes and seconds. */
+export function clockWords(seconds: number): string {
+  const left = Math.max(0, seconds);
+  return `${Math.floor(left / 60)}:${String(left % 60).padStart(2, "0")}`;
+}
+
+/** The clock of the settle-in test, in the head of every step; it leads to where it is looked at. */
+export function SettleClock() {
+  const left = useSettleClock();
+  const { go } = useNavigation();
+  if (left === null) return null;
+  const over = left <= 0;
+  return (
+    <>
+      <button
+        type="button"
+        onClick={() => go("set")}
+        className={cn(
+          "flex min-h-11 shrink-0 items-center gap-1.5 px-2 text-sm",
+          over && "border-2 border-ink font-semibold",
+        )}
+      >
+        <Timer size={16} aria-hidden="true" />
+        {over ? (
+          "Settled in: look again"
+        ) : (
+          <>
+            <span className="hidden desk:inline">Settling in</span>
+            <span className="figures">{clockWords(left)}</span>
+          </>
+        )}
+      </button>
+      <span role="status" className="sr-only">
+        {over ? "The settle-in time is over." : ""}
+      </span>
+    </>
+  );
+}

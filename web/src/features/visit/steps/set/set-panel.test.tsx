@@ -1,0 +1,109 @@
+// @vitest-environment jsdom
+import { screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { expect, test } from "vitest";
+import { aField, anAction, aRow, aWorkup, cell, renderInVisit } from "@/test/visit";
+import { SetPanel } from "./set-panel";
+
+const set = { kind: "set", heading: "Set", text: "Seat: lower to 44.0 cm." } as const;
+const seat = anAction({ ...set, id: "set.seated.seat", step: "seated.seat", state: "done" });
+const surface = anAction({
+  ...set,
+  ...{ id: "set.seated.surface", step: "seated.surface", field: "set-seated-surface" },
+  ...{ group: "hands", aim: "660.0", tolerance: "± 0.5 cm", lever: "Keys at the front edge" },
+});
+const rows = [
+  aRow({ left: "44.0", left_over: "0.4" }),
+  aRow({ key: "surface", label: "Surface", setting: "66.0", check: "Shoulders hang." }),
+];
+const set_order = ["set.seated.seat", "set.seated.surface"];
+const worked = aWorkup({ rows, actions: [seat, surface], set_order });
+const choices = (name: string, ...labels: string[]) =>
+  aField({
+    id: `set.action.*.${name}`,
+    kind: "choice",
+    choices: labels.map((one) => [one.toLowerCase(), one] as [string, string]),
+  });
+const families = [
+  choices("test", "Passes", "Nearly", "Fails"),
+  choices("word", "Good", "Hurts"),
+  choices("because", "Heavy"),
+  choices("hurts_at", "Neck"),
+];
+
+test("the first piece that is not set comes up with its lever, and the list says what is off", () => {
+  renderInVisit(<SetPanel />, { worked });
+  expect(screen.getByRole("heading", { level: 3, name: /^Surface 66\.0\scm$/ })).toBeTruthy();
+  expect(screen.getByText("Keys at the front edge.")).toBeTruthy();
+  expect(screen.getByText("1 of 2")).toBeTruthy();
+  const row = screen.getByRole("row", { name: /^Seat/ });
+  expect(within(row).getByText("0.4 cm")).toBeTruthy();
+});
+
+test("set to target is typed as aimed at with its aim, never as measured", async () => {
+  const fields = [aField({ id: "set.seated.surface", label: "Surface" })];
+  const acts = renderInVisit(<SetPanel />, { worked, fields });
+  await userEvent.click(screen.getByRole("button", { name: "Set to target" }));
+  expect(acts.typeAll).toHaveBeenCalledWith(
+    [
+      ["set.seated.surface.aimed", "66.0 cm"],
+      ["set.action.set-seated-surface.aim", "660.0"],
+    ],
+    "cm",
+  );
+});
+
+test("a test that nearly passes offers what was seen, and one tap puts the number with its reason", async () => {
+  const nudges = [{ reason: "Shoulders rise", by: "lower by 0.5 cm", typed: "65.5 cm" }];
+  const near = aWorkup({ rows, actions: [seat, { ...surface, nudges }], set_order });
+  const cells = new Map([["set.action.set-seated-surface.test", cell("nearly")]]);
+  const acts = renderInVisit(<SetPanel />, { worked: near, families, cells });
+  await userEvent.click(screen.getByRole("button", { name: /Shoulders rise/ }));
+  expect(acts.typeAll).toHaveBeenCalledWith(
+    [
+      ["work.seated.surface", "65.5 cm"],
+      ["work.seated.surface.why", "Shoulders rise"],
+      ["set.action.set-seated-surface.test", ""],
+    ],
+    "cm",
+  );
+});
+
+test("what hurts stops the step and is asked where", () => {
+  const cells = new Map([["set.action.set-seated-surface.word", cell("hurts")]]);
+  renderInVisit(<SetPanel />, { worked, families, cells });
+  expect(screen.getByText(/Stop here\. Pain overrules the number/)).toBeTruthy();
+  expect(screen.getByRole("combobox", { name: "Where it hurts" })).toBeTruthy();
+});
+
+test("an aim that went away under what was set is kept or done again", async () => {
+  const moved = { ...seat, field: "set-seated-seat", moved: "The aim was 44.0 cm …", aim: "421.0" };
+  const acts = renderInVisit(<SetPanel />, {
+    worked: aWorkup({ rows, actions: [moved, surface], set_order }),
+  });
+  await userEvent.click(screen.getByRole("button", { name: /^Seat/ }));
+  await userEvent.click(screen.getByRole("button", { name: /^Keep 44\.0/ }));
+  expect(acts.typeAll).toHaveBeenCalledWith(
+    [
+      ["set.action.set-seated-seat.aim", "421.0"],
+      ["set.action.set-seated-seat.state", "done"],
+    ],
+    "cm",
+  );
+});
+
+test("an addition is a step of its own, ticked off where it is done", async () => {
+  const refer = anAction({ id: "refer", kind: "refer", text: "To the doctor" });
+  const acts = renderInVisit(<SetPanel />, {
+    worked: aWorkup({ rows, actions: [anAction(), refer], set_order: ["add.footrest"] }),
+  });
+  expect(screen.queryByText(/To the doctor/)).toBeNull();
+  await userEvent.click(screen.getByRole("radio", { name: "Done" }));
+  expect(acts.type).toHaveBeenCalledWith("set.action.add-footrest.state", "done", "cm");
+});
+
+test("with nothing worked out it leads back to measuring", async () => {
+  const acts = renderInVisit(<SetPanel />, { worked: aWorkup({ rows: [], set_order: [] }) });
+  await userEvent.click(screen.getByRole("button", { name: "Back to Measure" }));
+  expect(acts.go).toHaveBeenCalledWith("measure");
+});

@@ -1,0 +1,242 @@
+import { Check } from "lucide-react";
+import { useEffect, useState } from "react";
+import { Button } from "@/shared/ui/button";
+import { Segments } from "@/shared/ui/segments";
+import { Skeleton } from "@/shared/ui/skeleton";
+import { rowPicked, useDrawingStore, usePicked } from "../../state/drawing-store";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
+import { Settle } from "./settle";
+import { StepCard, typedTarget, withUnit } from "./step-card";
+import { headingOf, nameOf, type Step, settled, stepsOf } from "./steps";
+import { Walk } from "./walk";
+
+/** Set: one piece after the other in the order in which they rest on one another. */
+export function SetPanel() {
+  const worked = useWorkup();
+  const { sought, go } = useNavigation();
+  const { setActive } = useDrawingStore();
+  const [chosen, setChosen] = useState<string | null>(null);
+  useEffect(() => {
+    const [, posture, key] = /^set\.(seated|standing)\.(\w+)/.exec(sought ?? "") ?? [];
+    if (posture && key) setChosen(`set.${posture}.${key}`);
+  }, [sought]);
+  usePicked((part, posture) => {
+    setChosen(`set.${rowPicked(part, posture)}`);
+    return true;
+  });
+  const steps = stepsOf(worked);
+  const now = steps.find((one) => one.action.id === chosen) ?? steps.find(open) ?? steps[0];
+  const part = now?.row?.key ?? null;
+  useEffect(() => setActive(part), [part, setActive]);
+  useEffect(() => {
+    if (chosen === null && now) setChosen(now.action.id);
+  }, [chosen, now]);
+  if (!worked) return <Skeleton lines={8} label="Putting the steps in order" />;
+  if (!now)
+    return (
+      <>
+        <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
+          Nothing to set yet
+        </h2>
+        <p className="text-soft">There are no targets yet. Measure first.</p>
+        <Button look="next" className="mt-4 w-full" onClick={() => go("measure")}>
+          Back to Measure
+        </Button>
+      </>
+    );
+  const after = steps[steps.indexOf(now) + 1];
+  const onward = () => (after ? setChosen(after.action.id) : go("pace"));
+  return (
+    <div className="flex min-h-full flex-col pb-5">
+      <div className="flex items-baseline justify-between">
+        <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
+          Set
+        </h2>
+        <p className="figures text-soft">
+          {steps.filter(settled).length} of {steps.length}
+        </p>
+      </div>
+      <StepCard key={now.action.id} step={now} onEnter={onward} />
+      <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
+        {after
+          ? `Next: ${nameOf(after)}${turns(now, after) ? ", standing" : ""}`
+          : "Continue to Pace"}
+      </Button>
+      <StepList steps={steps} now={now} onChoose={setChosen} />
+      <TheRest steps={steps} />
+      {steps.some(({ row }) => row?.left_unmeasured) && (
+        <p className="mt-1 text-sm text-soft">* set to the target, not re-measured.</p>
+      )}
+      <Settle />
+      <Walk moves={worked.moves} />
+      <AlsoToDo ids={new Set(worked.set_order)} />
+    </div>
+  );
+}
+
+const open = (step: Step) => !settled(step);
+
+const turns = (now: Step, after: Step) =>
+  now.action.posture === "seated" && after.action.posture === "standing";
+
+/** Every step with its aim, what it was set to, and what is still off. */
+function StepList({
+  steps,
+  now,
+  onChoose,
+}: {
+  steps: readonly Step[];
+  now: Step;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <table className="mt-5 w-full text-sm">
+      <thead>
+        <tr className="border-b border-ink text-left">
+          <th className="py-1 font-semibold">Adjust in this order</th>
+          <th className="text-right font-semibold">Target</th>
+          <th className="text-right font-semibold">Set</th>
+          <th className="text-right font-semibold">Still off</th>
+        </tr>
+      </thead>
+      <tbody className="figures">
+        {steps.map((step, index) => {
+          const heading = headingOf(step);
+          const before = steps[index - 1];
+          return [
+            (!before || headingOf(before) !== heading) && (
+              <tr key={`${step.action.id} group`}>
+                <th colSpan={4} className="pt-3 text-left font-sans text-soft">
+                  {heading}
+                </th>
+              </tr>
+            ),
+            <Line
+              key={step.action.id}
+              step={step}
+              here={step === now}
+              onChoose={() => onChoose(step.action.id)}
+            />,
+          ];
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: () => void }) {
+  const { action, row } = step;
+  const word = { later: "not today", stopped: "stopped", done: "", open: "" }[action.state];
+  return (
+    <tr className={`border-b border-hair ${here ? "bg-deep" : ""}`}>
+      <td className="p-0">
+        <button
+          type="button"
+          className="min-h-8 w-full py-1 text-left font-sans"
+          onClick={onChoose}
+        >
+          {nameOf(step)}
+          {action.posture === "standing" && <span className="text-soft"> standing</span>}
+        </button>
+      </td>
+      <td className="pl-2 text-right whitespace-nowrap">{row ? withUnit(row, row.setting) : ""}</td>
+      <td className="pl-2 text-right font-semibold whitespace-nowrap">
+        {!row || row.left === null ? (word ? "" : "·") : withUnit(row, row.left)}
+        {row?.left_unmeasured && <span title="set, not re-measured">*</span>}
+      </td>
+      <td className="pl-2 text-right whitespace-nowrap">
+        {action.moved ? (
+          "aim moved"
+        ) : word ? (
+          word
+        ) : row?.left_over ? (
+          withUnit(row, row.left_over)
+        ) : action.test === "Nearly" || action.test === "Fails" ? (
+          action.test.toLowerCase()
+        ) : row?.left || action.state === "done" ? (
+          <Check
+            size={16}
+            role="img"
+            aria-label={row?.left ? "on target" : "done"}
+            className="ml-auto inline"
+          />
+        ) : null}
+      </td>
+    </tr>
+  );
+}
+
+/** Everything that is still open set to its target by one press, and none of it re-measured. */
+function TheRest({ steps }: { steps: readonly Step[] }) {
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const rest = steps.flatMap(({ action, row }) =>
+    row && row.left === null && row.setting !== null && action.state === "open"
+      ? [{ action, row }]
+      : [],
+  );
+  if (readOnly || rest.length < 2) return null;
+  const all = () =>
+    queue.typeAll(
+      rest.flatMap(({ action, row }) => [
+        [`set.${action.step}.aimed`, typedTarget(row, unit)] as const,
+        [`set.action.${action.field}.aim`, action.aim] as const,
+      ]),
+      unit,
+    );
+  return (
+    <Button className="mt-3 w-full" onClick={all}>
+      The other {rest.length}: set to target, not re-measured
+    </Button>
+  );
+}
+
+const STATES = [
+  { value: "open", label: "Open" },
+  { value: "done", label: "Done" },
+  { value: "later", label: "Not today" },
+];
+
+/** What is for the client to take along, or to find out: the same actions as plans and report have. */
+function AlsoToDo({ ids }: { ids: ReadonlySet<string> }) {
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const worked = useWorkup();
+  const actions = worked?.actions.filter((one) => !ids.has(one.id) && one.kind !== "refer") ?? [];
+  if (actions.length === 0) return null;
+  return (
+    <section className="mt-5" aria-label="Also to do">
+      <h3 className="border-b border-ink pb-1 text-sm font-semibold">Also to do</h3>
+      <ul>
+        {actions.map((one) => (
+          <li key={one.id} className="border-b border-hair py-2 text-sm">
+            <p className={one.state === "done" ? "text-soft line-through" : ""}>
+              <b>{one.heading}.</b> {one.text}
+            </p>
+            <p className="text-soft">
+              {[one.who, one.when, one.price && `price: ${one.price}`, one.resolves.join(", ")]
+                .filter(Boolean)
+                .join(" · ")}
+            </p>
+            {!readOnly && (
+              <div className="mt-1">
+                <Segments
+                  compact
+                  label={one.text}
+                  value={one.state}
+                  choices={STATES}
+                  onChange={(state) =>
+                    queue.type(`set.action.${one.field}.state`, state === "open" ? "" : state, unit)
+                  }
+                />
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

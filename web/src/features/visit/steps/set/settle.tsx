@@ -1,0 +1,77 @@
+import { fieldId } from "@/shared/api/field-ids";
+import { Button } from "@/shared/ui/button";
+import { clockWords, useSettleClock } from "../../settle-clock";
+import { useVisitFacts } from "../../state/facts";
+import { useQueue } from "../../state/recording";
+import { useWorkup } from "../../state/workup";
+
+const STARTED = fieldId("set.settle.started");
+const SEEN = fieldId("set.settle.seen");
+
+/** The settle-in test: begun here, seen in the head of every step; what is seen becomes the next setting. */
+export function Settle() {
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const settle = useWorkup()?.settle;
+  const left = useSettleClock();
+  if (!settle) return null;
+  const begin = () => queue.type(STARTED, String(Math.round(Date.now() / 1000)), unit);
+  const see = (step: (typeof settle.steps)[number]) =>
+    queue.typeAll(
+      [
+        [SEEN, step.seen] as const,
+        [STARTED, ""] as const,
+        ...Object.entries(step.writes).map(([path, typed]) => [path, typed] as const),
+      ],
+      unit,
+    );
+  const last = settle.steps.find((one) => one.seen === settle.seen);
+  return (
+    <section className="mt-5 border-t border-ink pt-3" aria-label="Settle-in test">
+      <h3 className="text-sm font-semibold">Settle-in test</h3>
+      {left === null ? (
+        <>
+          <p className="mt-1 text-sm text-soft">
+            Let the client work for {settle.minutes} minutes, then look again.
+            {last && ` Seen last: ${last.label.toLowerCase()}.`}
+          </p>
+          {!readOnly && (
+            <Button className="mt-2 w-full" onClick={begin}>
+              {settle.seen ? "Begin again" : `Begin: ${settle.minutes} min`}
+            </Button>
+          )}
+        </>
+      ) : (
+        <>
+          <p className="mt-1 text-sm" aria-live="off">
+            {left > 0 ? (
+              <>
+                <b className="figures">{clockWords(left)}</b> to go. What is seen before counts too.
+              </>
+            ) : (
+              <b>Look again: what is seen?</b>
+            )}
+          </p>
+          {!readOnly && (
+            <div className="mt-2 grid gap-1.5">
+              {settle.steps.map((step) => (
+                <Button
+                  key={step.says}
+                  className="justify-start py-1.5 text-left text-sm"
+                  onClick={() => see(step)}
+                >
+                  <span>
+                    <b>{step.label}.</b> {step.says}
+                  </span>
+                </Button>
+              ))}
+              <Button look="quiet" onClick={() => queue.type(STARTED, "", unit)}>
+                Stop the clock
+              </Button>
+            </div>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,44 @@
+import type { Schemas } from "@/shared/api/client";
+import { rowOf, type Workup } from "../../state/workup";
+
+export type Row = Schemas["RowView"];
+export type Action = Schemas["ActionView"];
+
+/** One step of Set: an action, and the row it sets where it is a setting. */
+export type Step = { action: Action; row: Row | undefined };
+
+/** Headings of the groups, in the order of work; what is set standing has its own. */
+const GROUPS: Record<Action["group"], string> = {
+  safe: "Make safe first",
+  feet_chair: "Feet and chair",
+  hands: "Hands",
+  screen: "Screen",
+  other: "Beside",
+};
+
+export function headingOf({ action }: Step): string {
+  return action.posture === "standing" ? "Standing" : GROUPS[action.group];
+}
+
+/** The steps in their order. */
+export function stepsOf(worked: Workup | undefined): Step[] {
+  if (!worked) return [];
+  const found: Step[] = [];
+  for (const id of worked.set_order) {
+    const action = worked.actions.find((one) => one.id === id);
+    if (!action) continue;
+    const [posture = "", key = ""] = action.step.split(".");
+    found.push({ action, row: action.step ? rowOf(worked, posture, key) : undefined });
+  }
+  return found;
+}
+
+/** Whether nothing is left to do: done, put off with a reason, or stopped. */
+export function settled({ action, row }: Step): boolean {
+  return action.state !== "open" || (row !== undefined && row.left !== null && !action.moved);
+}
+
+/** What a step is called in a list. */
+export function nameOf({ action, row }: Step): string {
+  return row?.label ?? action.text.split(/[.:,]/)[0] ?? action.heading;
+}
