@@ -24,7 +24,6 @@ ARGS = [
 ]
 VISITS = {
     "ask": ("Elif", "ask"),
-    "body": ("Bram", "ask"),
     "look": ("Hugo", "look"),
     "photographs": ("Odile", "look"),
     "measure": ("Hugo", "measure"),
@@ -32,6 +31,7 @@ VISITS = {
     "findings": ("Bram", "work"),
     "set": ("Bram", "set"),
     "pace": ("Odile", "pace"),
+    "movements": ("Odile", "pace"),
     "report": ("Odile", "report"),
     "plans": ("Yara", "work"),
     "places": ("Pia", "set"),
@@ -39,9 +39,9 @@ VISITS = {
 }
 PARTS = {
     "ask": "red-flags",
-    "body": "discomfort",
     "photographs": "photos",
     "findings": "findings",
+    "movements": "movements",
     "plans": "plans",
     "trying": "try",
 }

@@ -37,6 +37,7 @@ from gentle_plumb.services.models import MeasurementSheet
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings, full_visit
 
+from .day_rows import day_rows
 from .slips import PEOPLE, count_slips, slips_document
 from .timing import children_mb, p95, timed
 
@@ -283,6 +284,7 @@ def run_bench(console: Console, *, quick: bool) -> None:
     for heading in ("what", "measured", "bar"):
         table.add_column(heading)
     _fit_row(table, rounds)
+    day_rows(table, rounds)
     _solver_row(table, rounds)
     _many_row(table, 200 if quick else 2000)
     _findings_row(table, rounds)

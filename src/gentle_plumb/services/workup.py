@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..core.actions import set_steps
+from ..core.actions import set_progress, set_steps
 from ..core.body import DIMENSIONS
 from ..core.catalogue import Tier
 from ..core.findings import Finding, Strain
@@ -288,7 +288,10 @@ def work_up(
         zones=zone_views(case),
         laptop=laptop_views(case, unit),
         gazes=gaze_views(case, result, unit),
-        steps=list(progress(record, result, order, listed=listed, signed=signed).values()),
+        steps=[
+            set_progress(actions) if one.step == "set" else one
+            for one in progress(record, result, order, listed=listed, signed=signed).values()
+        ],
         findings=through.findings,
         hard=hard,
         worse=say("worse", because=" ".join(hard) or WORSE_BY_DEGREES)

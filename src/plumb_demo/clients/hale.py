@@ -27,6 +27,8 @@ HALE = DemoClient(
         "ask.mouse_hand": "right",
         "ask.eyewear": "none",
         "ask.care.dizziness": "yes",
+        "ask.care.dizziness.head_steady.cleared_by": "Dr Amara Quill, by letter",
+        "ask.care.dizziness.head_steady.cleared_on": "2026-10-12",
     }
     | aches("eyes", 7, "always", "Three days"),
 )

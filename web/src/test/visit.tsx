@@ -70,7 +70,14 @@ export function anAction(over: Partial<Schemas["ActionView"]> = {}): Schemas["Ac
     ...{ who: "Practitioner", when: "today", price: "small", temporary: false, state: "open" },
     ...{ posture: "seated", step: "", changes: true, resolves: ["The feet hang"] },
     ...{ group: "feet_chair", test: "", word: "", hurts_at: "", because: "", due: "", lever: "" },
-    ...{ tolerance: "", nudges: [], moved: "", aim: "", remark: "" },
+    ...{
+      tolerance: "",
+      nudges: [],
+      moved: "",
+      aim: "",
+      remark: "",
+      settled: over.state === "done",
+    },
     ...over,
   };
 }

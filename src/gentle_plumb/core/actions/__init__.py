@@ -4,7 +4,7 @@ from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, Group, Wh
 from .answered import DONE_DEG, DONE_MM
 from .answers import StepAnswers, answers_of
 from .collect import actions_of
-from .order import set_steps
+from .order import set_progress, set_steps
 from .sources import ActionSources
 
 __all__ = [
@@ -23,5 +23,6 @@ __all__ = [
     "Who",
     "actions_of",
     "answers_of",
+    "set_progress",
     "set_steps",
 ]

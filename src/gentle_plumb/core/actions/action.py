@@ -71,6 +71,8 @@ class Action:
         What was said of it.
     moved_from : float or None
         What was aimed at when it was set, where the aim has moved away since; in its unit.
+    touched : bool
+        Whether something was set, near its aim or not, and its aim has not moved away since.
     resolves : tuple of str
         Mechanisms that it takes away, or part of them.
     minutes : float or None
@@ -100,3 +102,4 @@ class Action:
     group: Group = "other"
     answers: StepAnswers = SILENT
     moved_from: float | None = None
+    touched: bool = False

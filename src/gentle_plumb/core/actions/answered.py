@@ -27,12 +27,14 @@ def answered(sources: ActionSources, action: Action) -> Action:
     elif state != "done":
         put_off = said.because is not None or said.state == ActionAnswer.LATER
         state = "done" if said.state == ActionAnswer.DONE else "later" if put_off else "open"
+    moved = _moved_from(sources, action, said)
     return replace(
         action,
         state=state,
+        touched=action.touched and moved is None and said.test != StepTest.FAILS,
         answers=said,
         who=WHO_OWNS[said.owner] if said.owner is not None else action.who,
-        moved_from=_moved_from(sources, action, said),
+        moved_from=moved,
     )
 
 

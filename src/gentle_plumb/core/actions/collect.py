@@ -98,6 +98,7 @@ def _settings(sources: ActionSources) -> list[Action]:
                 from_value=row.found,
                 to_value=aim,
                 state="done" if _is_set(left, aim, near) else "open",
+                touched=left is not None,
                 group=_GROUPS[GROUP_OF[row.key]],
                 resolves=(quantity.mechanism,),
                 shared=True,

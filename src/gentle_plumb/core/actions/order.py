@@ -8,6 +8,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from ..record import STEPS
+from ..visit import StepProgress
 from .action import Action
 
 STEP_KINDS = frozenset({"secure", "set", "add", "arrange"})
@@ -35,3 +37,20 @@ def set_steps(actions: Sequence[Action]) -> tuple[Action, ...]:
         found.append(setting)
     found += [one for one in steps if one.kind != "set" and one not in found]
     return (*found, *(one for one in settings if one.posture == "standing"))
+
+
+def set_progress(actions: Sequence[Action]) -> StepProgress:
+    """Return how far Set is: what is done, put off with a reason or stopped is settled."""
+    steps = set_steps(actions)
+    left = [one for one in steps if not _settled(one)]
+    return StepProgress(
+        step="set",
+        label=STEPS["set"],
+        done=len(steps) - len(left),
+        needed=max(1, len(steps)),
+        next=left[0].what if left else None,
+    )
+
+
+def _settled(step: Action) -> bool:
+    return step.state != "open" or step.touched

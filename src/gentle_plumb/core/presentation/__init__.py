@@ -1,6 +1,7 @@
 """Results in words and numbers ready to be shown: the same for the page, the file and the report."""
 
-from .actions import ActionView, CauseView, action_text, action_views, cause_views
+from .actions import ActionView, action_text, action_views
+from .causes import CauseView, cause_views
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .joints import JointView, joint_views
 from .money import Money

@@ -1,4 +1,4 @@
-"""Causes and actions in words, for the page and every paper: the same sentence wherever it stands."""
+"""Actions in words, for the page and every paper: the same sentence wherever it stands."""
 
 from __future__ import annotations
 
@@ -6,30 +6,15 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from ..actions import DONE_DEG, DONE_MM, KINDS, WHEN, WHO, Action, ActionKind, ActionState, Group
-from ..assessment import whole_minutes
-from ..catalogue import DATUM_WORDS, NUDGE, NUDGES, QUANTITIES, MechanismId, Quantity
+from ..catalogue import DATUM_WORDS, NUDGE, NUDGES, QUANTITIES, Quantity
 from ..findings import Cause
 from ..fit import TAPE_MM, Posture
 from ..intake import REGIONS
 from ..plans import PRICE_LABELS
 from ..record.fields.settings import ClientWord, StepTest
-from ..record.fields.work import Severity
 from ..units import LengthUnit
 from ..visit import spoken_date
 from ..words import say, say_addition, say_amount
-
-
-@dataclass(frozen=True, kw_only=True)
-class CauseView:
-    """One cause: what is so, its load, what it explains, and the findings that show it."""
-
-    id: MechanismId
-    title: str
-    severity: Severity | None
-    safety: bool
-    minutes: int | None
-    explains: list[str]
-    findings: list[str]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -77,22 +62,7 @@ class ActionView:
     moved: str
     aim: str
     remark: str
-
-
-def cause_views(causes: Sequence[Cause]) -> list[CauseView]:
-    """Return every cause in words."""
-    return [
-        CauseView(
-            id=one.id,
-            title=one.title,
-            severity=one.severity,
-            safety=one.safety,
-            minutes=None if one.minutes is None else whole_minutes(one.minutes),
-            explains=list(one.explains),
-            findings=list(one.findings),
-        )
-        for one in causes
-    ]
+    settled: bool
 
 
 def action_text(action: Action, unit: LengthUnit) -> str:
@@ -181,6 +151,7 @@ def action_views(
             nudges=_nudges(one, unit),
             moved=_moved(one, unit),
             remark=_remark(one),
+            settled=one.state != "open" or one.touched,
             aim="" if one.to_value is None or one.kind != "set" else f"{one.to_value:.1f}",
         )
         for one in actions

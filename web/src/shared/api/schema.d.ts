@@ -1140,6 +1140,8 @@ export interface components {
             aim: string;
             /** Remark */
             remark: string;
+            /** Settled */
+            settled: boolean;
         };
         /**
          * Added

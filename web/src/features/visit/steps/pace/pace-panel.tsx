@@ -53,6 +53,16 @@ export function PacePanel() {
   return (
     <div ref={room} className="flex min-h-full flex-col">
       <StepHead
+        aside={
+          page?.day && (
+            <Download
+              href={`/api/visits/${visit.id}/day.ics?place=${place}`}
+              file="working-day.ics"
+            >
+              Calendar file
+            </Download>
+          )
+        }
         says={page?.day ? summary(page.day) : "No single posture is comfortable for hours."}
       >
         Pace
@@ -70,14 +80,6 @@ export function PacePanel() {
       )}
       {page?.day && page.bar && (
         <>
-          <div className="mb-1 flex justify-end">
-            <Download
-              href={`/api/visits/${visit.id}/day.ics?place=${place}`}
-              file="working-day.ics"
-            >
-              Calendar file
-            </Download>
-          </div>
           {page.doubt && <Notice role="alert">{page.doubt}</Notice>}
           <DayBar bar={page.bar} day={page.day} />
           <div className="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-2">

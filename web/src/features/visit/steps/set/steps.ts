@@ -33,9 +33,9 @@ export function stepsOf(worked: Workup | undefined): Step[] {
   return found;
 }
 
-/** Whether nothing is left to do: done, put off with a reason, or stopped. */
-export function settled({ action, row }: Step): boolean {
-  return action.state !== "open" || (row !== undefined && row.left !== null && !action.moved);
+/** Whether nothing is left to do: set, done, put off with a reason, or stopped. */
+export function settled({ action }: Step): boolean {
+  return action.settled;
 }
 
 /** What a step is called in a list. */

@@ -1,0 +1,52 @@
+"""What a working day, its calendar and its movements take."""
+
+from __future__ import annotations
+
+import statistics
+from datetime import date
+
+from rich.table import Table
+
+from gentle_plumb.core.drawing import draw_day, draw_movement
+from gentle_plumb.core.movements import LIBRARY
+from gentle_plumb.core.pace import lay_day, totals_of
+from gentle_plumb.core.record import Record
+from gentle_plumb.core.visit import case_from, working_day
+from gentle_plumb.documents.day_calendar import day_calendar
+from plumb_demo.load import full_visit
+
+from .timing import p95, timed
+
+VISITED = date(2026, 11, 26)
+
+
+def day_rows(table: Table, rounds: int) -> None:
+    """A day laid out and drawn with nothing remembered, its calendar, and every movement's figures."""
+    values, _ = full_visit("Odile Marrick")
+    record = Record(values)
+    case = case_from(record)
+    day = working_day(record, case, desk_stands=True)
+    if day is None:
+        raise ValueError("the demo's visit has no hours")
+
+    def laid() -> None:
+        lay_day.cache_clear()
+        made = working_day(record, case, desk_stands=True)
+        if made is not None:
+            draw_day(made.spells, width=900, eye_every=20)
+            totals_of(made.spells, micro_every=15)
+
+    def calendar() -> None:
+        day_calendar(day, key="bench", visited_on=VISITED, follow_up=VISITED, walks=True)
+
+    def figures() -> None:
+        for one in LIBRARY.values():
+            draw_movement(one, case.body)
+
+    for name, work, bar in (
+        ("a working day laid out and drawn", laid, "under 5 ms"),
+        ("its calendar file", calendar, ""),
+        (f"figures of all {len(LIBRARY)} movements from one body", figures, ""),
+    ):
+        spent = timed(work, rounds)
+        table.add_row(name, f"median {statistics.median(spent):.1f} ms (p95 {p95(spent):.1f})", bar)
