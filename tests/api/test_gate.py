@@ -109,9 +109,10 @@ def test_a_session_ends_by_time_and_by_signing_out(owner, office, clock):
 
 def test_a_reader_changes_nothing_and_sees_no_health_data_unless_granted(owner, reader, office):
     visit = owner.new_visit()
-    ways = ("", "/worked", "/given", "/report", "/report.pdf")
+    ways = ("", "/worked", "/given", "/report", "/report.pdf", "/card.pdf")
+    ways += ("/day", "/day.ics", "/movements")
     seen = [reader.http.get(f"/api/visits/{visit}{way}").status_code for way in ways]
-    assert seen == [403] * 5
+    assert seen == [403] * len(ways)
     assert reader.http.post(f"/api/visits/{visit}/try", json={"tries": {}}).status_code == 403
     grant = f"/api/members/{office.reader.id}/health"
     assert reader.http.put(grant, json={"sees_health": True}).status_code == 403
@@ -199,7 +200,9 @@ def test_only_an_owner_lets_people_in_and_they_can_sign_in(owner, app, office):
     assert "password" not in owner.http.get("/api/members").text
 
 
-@pytest.mark.parametrize("way", ["", "/worked", "/report", "/report.pdf"])
+@pytest.mark.parametrize(
+    "way", ["", "/worked", "/report", "/report.pdf", "/card.pdf", "/day", "/day.ics", "/movements"]
+)
 def test_visits_of_another_practice_are_not_there(owner, app, engine, clock, way):
     visit = owner.new_visit()
     stranger = Page(app)

@@ -2,6 +2,7 @@
 
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import replace
+from datetime import timedelta
 
 import pytest
 
@@ -195,3 +196,20 @@ def test_of_many_at_once_exactly_one_wins(started_on_postgres):
         for version in range(10):
             assert sum(pool.map(put, [(version, number) for number in range(8)])) == 1
     assert records.working(office.practice.id, visit.id).visit.revision == 10
+
+
+def test_the_last_visit_of_each_client_at_a_shared_workstation(ports, started, clock):
+    office, client, visit = started
+    records, practice = ports[1], office.practice.id
+    later = replace(visit, id=new_id(), started_on=visit.started_on + timedelta(days=7))
+    other = replace(client, id=new_id(), name="Bram Tolliver")
+    theirs = replace(visit, id=new_id(), client_id=other.id)
+    records.add_client(other)
+    for one in (later, theirs):
+        records.add_visit(one)
+    for one in (visit, later, theirs):
+        at = {"path": "look.workstation", "typed": "a-desk", "value": "a-desk"}
+        records.write(practice, change(one, office.owner, **at), clock())
+    assert records.visits_at(practice, "a-desk") == [theirs.id, later.id]  # by name
+    assert records.visits_at(practice, "another") == []
+    assert records.visits_at(new_id(), "a-desk") == []

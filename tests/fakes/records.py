@@ -141,6 +141,16 @@ class FakeRecords:
             [head for head, _ in self.pictures.values() if head.visit_id == visit_id],
         )
 
+    def visits_at(self, practice_id, workstation_id):
+        last = {}
+        for visit in sorted(self.visit_by_id.values(), key=lambda one: (one.started_on, one.id)):
+            at = self._entries(visit.id).get("look.workstation")
+            if visit.practice_id == practice_id and at and at.typed == workstation_id:
+                last[visit.client_id] = visit.id
+        return sorted(
+            last.values(), key=lambda one: self.client_by_id[self.visit_by_id[one].client_id].name
+        )
+
     def working(self, practice_id, visit_id):
         visit, client, entries, heads, photos = self.open(practice_id, visit_id)
         return VisitSnapshot(

@@ -226,6 +226,16 @@ def draft_pdf(
     return _pdf(pdf, "draft.pdf")
 
 
+@router.get(
+    "/visits/{visit_id}/card.pdf",
+    response_class=Response,
+    responses={200: {"content": {"application/pdf": {}}}},
+)
+def card_pdf(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> Response:
+    """The target card: the numbers to come back to; for all who share the workstation."""
+    return _pdf(services.reports.card(who.member, who.practice, visit_id, unit), "target-card.pdf")
+
+
 @router.put("/visits/{visit_id}/reports/{report_id}")
 def sign(
     services: With,

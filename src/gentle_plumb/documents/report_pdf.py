@@ -9,7 +9,8 @@ from pathlib import Path
 
 import typst
 
-from ..services.papers import ClientPaper, WorkplacePaper
+from ..services.papers import ClientPaper, TargetCard, WorkplacePaper
+from .code_svg import code_svg
 from .scene_svg import scene_svg
 
 HERE = Path(__file__).parent
@@ -21,13 +22,25 @@ class TypstPdfRenderer:
     def __init__(self) -> None:
         self._local = threading.local()
 
-    def _compiler(self) -> typst.Compiler:
-        compiler: typst.Compiler | None = getattr(self._local, "compiler", None)
-        if compiler is None:
-            compiler = self._local.compiler = typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
-                str(HERE / "report.typ"), font_paths=[HERE / "fonts"], ignore_system_fonts=True
+    def _compiler(self, template: str = "report.typ") -> typst.Compiler:
+        kept: dict[str, typst.Compiler] = self._local.__dict__.setdefault("compilers", {})
+        if template not in kept:
+            kept[template] = typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
+                str(HERE / template), font_paths=[HERE / "fonts"], ignore_system_fonts=True
             )
-        return compiler
+        return kept[template]
+
+    def print_card(self, card: TargetCard) -> bytes:
+        """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
+        inputs = {
+            "content": card.model_dump_json(exclude={"people": {"__all__": {"scene"}}}),
+            "drawn": json.dumps([scene_svg(asdict(one.scene)) for one in card.people]),
+            "codes": json.dumps([code_svg(one.code) for one in card.people]),
+        }
+        made = self._compiler("card.typ").compile(sys_inputs=inputs)
+        if not isinstance(made, bytes):
+            raise TypeError("the press gave no single document")
+        return made
 
     def print(self, paper: ClientPaper | WorkplacePaper) -> bytes:
         """Set a paper.

@@ -238,6 +238,37 @@ class PaperPlace(PaperPart):
     scene: Scene | None = None
 
 
+class CardLine(PaperPart):
+    """A number to come back to: sitting and standing, each empty where there is none.
+
+    ``sure`` is false where one of them was aimed at or set and never re-measured.
+    """
+
+    label: str
+    seated: str
+    standing: str
+    sure: bool
+
+
+class CardPerson(PaperPart):
+    """One person's numbers at a desk; ``code`` is all of it as text, to be scanned without network."""
+
+    name: str
+    date: str
+    lines: list[CardLine]
+    temporary: list[str]
+    code: str
+    scene: Scene
+
+
+class TargetCard(PaperPart):
+    """A small printed card: the numbers of all who use a desk, a page each."""
+
+    practice: str
+    desk: str
+    people: list[CardPerson]
+
+
 class WorkplacePaper(PaperHead):
     """The workplace's paper: furniture, room and hours.
 

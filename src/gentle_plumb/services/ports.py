@@ -34,7 +34,7 @@ from .models import (
     VisitLine,
     VisitSnapshot,
 )
-from .paper_models import ClientPaper, WorkplacePaper
+from .paper_models import ClientPaper, TargetCard, WorkplacePaper
 from .throttle import Counted
 
 Clock = Callable[[], datetime]
@@ -120,6 +120,9 @@ class Records(Protocol):
 
         Raises AlreadyThere if the id is another client's visit.
         """
+
+    def visits_at(self, practice_id: UUID, workstation_id: str) -> list[UUID]:
+        """Return the last visit of each client at a shared workstation, by the client's name."""
 
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         """Delete an empty visit; raises NotFound, HoldsSomething."""
@@ -314,3 +317,5 @@ class PdfRenderer(Protocol):
     """Makes a PDF of a report's content."""
 
     def print(self, paper: ClientPaper | WorkplacePaper) -> bytes: ...
+
+    def print_card(self, card: TargetCard) -> bytes: ...

@@ -13,7 +13,15 @@ from ..core.visit import spoken_date
 from .accounts import require_health, require_writer
 from .errors import MovedOn, NotReady, Withheld
 from .models import Member, Practice, Report, ReportHead
-from .papers import ClientPaper, Copy, client_paper, legacy_paper, missing_for_signing, summary_of
+from .papers import (
+    ClientPaper,
+    Copy,
+    client_paper,
+    legacy_paper,
+    missing_for_signing,
+    summary_of,
+    target_card,
+)
 from .ports import Clock, PdfRenderer, Records
 from .visits import VisitService
 
@@ -70,6 +78,21 @@ class ReportService:
             return self._press.print(paper)
         _require_consent(workup.record)
         return self._press.print(paper.workplace)
+
+    def card(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> bytes:
+        """The target card of a visit; for all who share its workstation, one visit each.
+
+        Raises NotAllowed, NotFound.
+        """
+        working, workup = self._visits.worked(member, visit_id, unit, body=False)
+        shared = working.record[fields.seen.workstation]
+        those = [(working, workup)]
+        if shared:
+            for id in self._records.visits_at(member.practice_id, shared):
+                opened, worked = self._visits.worked(member, id, unit, body=False)
+                if opened.client.id != working.client.id:
+                    those.append((opened, worked))
+        return self._press.print_card(target_card(practice, those, unit))
 
     def sign(
         self,

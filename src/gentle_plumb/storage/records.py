@@ -211,6 +211,20 @@ class SqlRecords(SqlPhotos):
                 [photo_of(row) for row in db.scalars(photos_of(visit_id))],
             )
 
+    def visits_at(self, practice_id: UUID, workstation_id: str) -> list[UUID]:
+        last = (
+            select(VisitRow.id, ClientRow.name)
+            .ext(distinct_on(VisitRow.client_id))
+            .join(ClientRow, ClientRow.id == VisitRow.client_id)
+            .join(EntryRow, EntryRow.visit_id == VisitRow.id)
+            .where(VisitRow.practice_id == practice_id)
+            .where(EntryRow.path == fields.seen.workstation.id, EntryRow.typed == workstation_id)
+            .order_by(VisitRow.client_id, VisitRow.started_on.desc(), VisitRow.id)
+            .subquery()
+        )
+        with Db(self._engine) as db:
+            return list(db.scalars(select(last.c.id).order_by(last.c.name, last.c.id)))
+
     def working(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
         with self._reader.connect() as connection:
             keys = {"practice": practice_id, "visit": visit_id}

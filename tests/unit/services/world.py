@@ -22,6 +22,10 @@ class PaperPress:
         self.printed.append(paper.model_dump(mode="json", exclude={"workplace"}))
         return f"%PDF {len(self.printed)}".encode()
 
+    def print_card(self, card):
+        self.printed.append(card.model_dump(mode="json"))
+        return f"%PDF card {len(self.printed)}".encode()
+
 
 class World:
     """Everything in memory."""

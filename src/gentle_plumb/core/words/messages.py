@@ -66,6 +66,10 @@ ENGLISH: dict[str, str] = {
     "desk.height": "{posture}: desk at {at}{display}{key}.",
     "desk.display": ", its display reads {reads}",
     "desk.key": ", saved on key {key}",
+    # the target card
+    "card.shared": "Desk shared by {people}",
+    "card.until": "until {date}",
+    "card.no_end": "for a time only; no day is agreed yet",
     # the settle-in test
     "settle.nearer": "Bring the screen {by} nearer, to {to}.",
     "settle.further": "Move the screen {by} away, to {to}.",

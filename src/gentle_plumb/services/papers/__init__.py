@@ -1,6 +1,7 @@
 """The papers of a visit: the client's, and the workplace's by allow-list."""
 
-from ..paper_models import ClientPaper, Copy, PaperHead, Signature, WorkplacePaper
+from ..paper_models import ClientPaper, Copy, PaperHead, Signature, TargetCard, WorkplacePaper
+from .card import target_card
 from .client import CAUTIONS, client_paper
 from .signing import missing_for_signing, summary_of
 from .workplace import legacy_paper
@@ -11,9 +12,11 @@ __all__ = [
     "Copy",
     "PaperHead",
     "Signature",
+    "TargetCard",
     "WorkplacePaper",
     "client_paper",
     "legacy_paper",
     "missing_for_signing",
     "summary_of",
+    "target_card",
 ]

@@ -1,4 +1,4 @@
-import { Check } from "lucide-react";
+import { Check, FileText } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
@@ -16,6 +16,7 @@ import { Walk } from "./walk";
 /** Set: one piece after the other in the order in which they rest on one another. */
 export function SetPanel() {
   const worked = useWorkup();
+  const { visit, unit } = useVisitFacts();
   const { sought, go } = useNavigation();
   const { setActive } = useDrawingStore();
   const [chosen, setChosen] = useState<string | null>(null);
@@ -72,6 +73,14 @@ export function SetPanel() {
       )}
       <Settle />
       <Walk moves={worked.moves} />
+      <a
+        href={`/api/visits/${visit.id}/card.pdf?unit=${unit}`}
+        target="_blank"
+        rel="noreferrer"
+        className="mt-4 flex min-h-11 items-center justify-center gap-2 text-sm underline"
+      >
+        <FileText size={16} aria-hidden="true" /> Target card (PDF, A6)
+      </a>
       <AlsoToDo ids={new Set(worked.set_order)} />
     </div>
   );

@@ -1,0 +1,149 @@
+"""The target card: what has to be found again at the desk, small enough to stay there.
+
+Numbers of furniture alone: nothing about health, and no reason for anything.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from ...core.catalogue import QUANTITIES
+from ...core.drawing import SceneRequest
+from ...core.fit import Posture
+from ...core.presentation import RowView
+from ...core.record import fields
+from ...core.units import LengthUnit
+from ...core.visit import display_offset, spoken_date
+from ...core.words import say, say_length, with_unit
+from ...core.workstation import Settings
+from ..models import Practice, VisitSnapshot
+from ..paper_models import CardLine, CardPerson, TargetCard
+from ..workup import Workup
+
+SHOWN = ("seat", "footrest", "surface", "mouse", "screen_top", "distance", "scale")
+"""What stands on the card, in its order."""
+FIGURE_PX = (520.0, 300.0)
+DISPLAY, KEY = "Desk display", "Desk key"
+
+
+def target_card(
+    practice: Practice, those: Sequence[tuple[VisitSnapshot, Workup]], unit: LengthUnit
+) -> TargetCard:
+    """Build the card.
+
+    Parameters
+    ----------
+    practice : Practice
+    those : sequence of (VisitSnapshot, Workup)
+        Everybody who uses the desk, one visit each.
+    unit : {"mm", "cm", "in"}
+
+    """
+    return TargetCard(
+        practice=practice.name,
+        desk=say("card.shared", people=f"{len(those)}") if len(those) > 1 else "",
+        people=[_person(opened, workup, unit) for opened, workup in those],
+    )
+
+
+def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPerson:
+    lines = [line for key in SHOWN if (line := _line(workup, key)) is not None]
+    lines += _desk_lines(workup, unit)
+    visited = spoken_date(opened.visit.started_on.isoformat())
+    temporary = _temporary(workup)
+    stands = workup.result.standing.possible and workup.result.seated.possible
+    width, height = FIGURE_PX
+    left = any(settings != Settings() for settings in workup.through.left)
+    return CardPerson(
+        name=opened.client.name,
+        date=visited,
+        lines=lines,
+        temporary=temporary,
+        code=_code(opened.client.name, visited, lines, temporary),
+        scene=workup.through.scene(
+            SceneRequest(
+                width=width,
+                height=height,
+                mode="both"
+                if stands
+                else "seated"
+                if workup.result.seated.possible
+                else "standing",
+                unit=unit,
+                show="left" if left else "target",
+                person=False,
+            )
+        ),
+    )
+
+
+def _line(workup: Workup, key: str) -> CardLine | None:
+    rows = {row.posture: row for row in workup.rows if row.key == key}
+    texts = {
+        posture: _text(rows[posture])
+        if posture in rows and workup.result.of(posture).possible
+        else ""
+        for posture in fields.work.POSTURES
+    }
+    if key == "footrest" and not any(row.at.left or row.at.setting for row in rows.values()):
+        return None
+    if not any(texts.values()):
+        return None
+    return CardLine(
+        label=QUANTITIES[key].label,
+        seated=texts["seated"],
+        standing=texts["standing"],
+        sure=all(_sure(row) for posture, row in rows.items() if texts[posture]),
+    )
+
+
+def _text(row: RowView) -> str:
+    value = row.left if row.left is not None else row.setting
+    return with_unit(value, row.unit) if value is not None else ""
+
+
+def _sure(row: RowView) -> bool:
+    return row.left is not None and not row.left_unmeasured
+
+
+def _desk_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
+    """Return what the desk's display reads, and the keys that hold its heights."""
+    offset = display_offset(workup.record)
+    reads: dict[Posture, str] = {"seated": "", "standing": ""}
+    keys: dict[Posture, str] = {"seated": "", "standing": ""}
+    sure = True
+    for row in workup.rows:
+        at = row.at.left if row.at.left is not None else row.at.setting
+        if row.key != "surface" or at is None or not workup.result.of(row.posture).possible:
+            continue
+        if offset is not None:
+            reads[row.posture] = say_length(at - offset, unit)
+            sure = sure and _sure(row)
+        key = workup.record[fields.settings.preset[row.posture]]
+        keys[row.posture] = f"{key:g}" if key else ""
+    found = [(DISPLAY, reads, sure), (KEY, keys, True)]
+    return [
+        CardLine(label=label, seated=texts["seated"], standing=texts["standing"], sure=known)
+        for label, texts, known in found
+        if any(texts.values())
+    ]
+
+
+def _temporary(workup: Workup) -> list[str]:
+    """Return what is there for a time only, with the day it is looked at again."""
+    due = workup.record[fields.report.follow_up]
+    end = say("card.until", date=spoken_date(due)) if due else say("card.no_end")
+    return [f"{one.label}: {end}" for one in workup.through.chosen_plan().added if one.temporary]
+
+
+def _code(name: str, date: str, lines: Sequence[CardLine], temporary: Sequence[str]) -> str:
+    """Return the card as text; a number that nobody re-measured has a star."""
+    found = [f"{name}, {date}"]
+    for line in lines:
+        both = [
+            f"{way} {text}"
+            for way, text in (("sit", line.seated), ("stand", line.standing))
+            if text
+        ]
+        found.append(f"{line.label}: {', '.join(both)}{'' if line.sure else ' *'}")
+    return "\n".join([*found, *temporary])
