@@ -11,10 +11,11 @@ from sqlalchemy import Engine
 from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
-from .devices import SocketInstrument, SocketLightMeter
+from .devices import SocketDesk, SocketInstrument, SocketLightMeter
 from .documents import PillowImageProcessor, TypstPdfRenderer
 from .documents.exchange import ExchangeFormats
 from .services.accounts import AccountService
+from .services.desks import DeskService
 from .services.exchange import ExchangeService
 from .services.instruments import InstrumentService
 from .services.measuring import MeasuringService
@@ -69,6 +70,7 @@ def make_services(engine: Engine, settings: Settings) -> Services:
             },
         ),
         light_meter=SocketLightMeter(settings.light_meter),
+        desk=DeskService(SocketDesk(settings.desk)),
         secure_cookie=settings.secure_cookie,
         demo_people=demo if settings.demo else [],
     )

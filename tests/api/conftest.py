@@ -9,12 +9,14 @@ from fastapi.testclient import TestClient
 
 from conftest import PASSWORD, make_office
 from gentle_plumb.api import Services, make_app
-from gentle_plumb.devices import SocketInstrument, SocketLightMeter
+from gentle_plumb.devices import SocketDesk, SocketInstrument, SocketLightMeter
+from gentle_plumb.devices.desk_stand_in import DeskStandIn
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
 from gentle_plumb.documents import PillowImageProcessor, TypstPdfRenderer
 from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.desks import DeskService
 from gentle_plumb.services.exchange import ExchangeService
 from gentle_plumb.services.instruments import InstrumentService
 from gentle_plumb.services.measuring import MeasuringService
@@ -51,7 +53,19 @@ def tape():
 
 
 @pytest.fixture
-def app(engine, clock, meter, tape):
+def electric_desk():
+    """The simulated desk on a port of its own; ``now`` is its clock, seconds."""
+    stand_in = DeskStandIn(at=720, clock=lambda: stand_in.now)
+    stand_in.now = 0.0
+    server = listen(stand_in)
+    stand_in.address = address_of(server)
+    yield stand_in
+    server.shutdown()
+    server.server_close()
+
+
+@pytest.fixture
+def app(engine, clock, meter, tape, electric_desk):
     records = SqlRecords(engine)
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
     policies = PolicyService(SqlPolicies(engine))
@@ -73,6 +87,7 @@ def app(engine, clock, meter, tape):
             exchange=ExchangeService(records, ExchangeFormats(), clock),
             instruments=InstrumentService(records, instruments),
             light_meter=SocketLightMeter(meter.address),
+            desk=DeskService(SocketDesk(electric_desk.address)),
         )
     )
 

@@ -57,6 +57,7 @@ PARTS = {
     "ask": ("consent", "red-flags", "hours", "conditions", "discomfort"),
     "look": ("pieces", "habits", "room", "photos"),
     "work": ("findings", "plans", "try", "choices"),
+    "pace": ("rhythm", "tasks", "hours", "eyes", "movements", "spells"),
 }
 
 

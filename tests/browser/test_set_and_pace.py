@@ -114,8 +114,29 @@ def test_the_day_is_drawn_along_by_keys_and_its_tasks_are_chosen(desk: Page, pro
     leave = desk.get_by_role("button", name="Leave out")
     expect(leave.first).to_be_visible()
     many = leave.count()
-    first = desk.get_by_role("heading", level=4).first.inner_text()
+    first = desk.get_by_role("heading", level=3).first.inner_text()
     leave.first.click()
-    expect(desk.get_by_role("heading", level=4, name=first)).to_be_hidden()
+    expect(desk.get_by_role("heading", level=3, name=first)).to_be_hidden()
     assert 1 <= many <= 5
     kept(desk)
+
+
+def test_the_desk_moves_while_a_button_is_held_and_its_key_is_saved(desk: Page, program):
+    open_step(desk, program, "Odile", "set")
+    desk.get_by_role("button", name="Surface", exact=True).first.click()
+    keys = desk.get_by_role("region", name="Electric desk")
+    reads = keys.locator("b").first
+    before = float(reads.inner_text().split()[0])
+    button = keys.get_by_role("button", name=re.compile("^(Hold to move|Moving)"))
+    box = button.bounding_box()
+    desk.mouse.move(box["x"] + 40, box["y"] + 20)
+    desk.mouse.down()
+    expect(reads).not_to_have_text(re.compile(rf"^{before}"), timeout=10_000)
+    desk.mouse.up()
+    expect(button).to_contain_text("Hold to move")
+    desk.wait_for_timeout(700)
+    stood = desk.request.get(f"{program.address}/api/desk").json()["at"]
+    desk.wait_for_timeout(700)
+    assert desk.request.get(f"{program.address}/api/desk").json()["at"] == stood
+    assert stood < before * 10  # towards the seated height
+    expect(keys.get_by_role("button", name="Save on key 1")).to_be_disabled()  # not there yet

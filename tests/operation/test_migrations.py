@@ -62,6 +62,8 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
             ("work.own.a.health", '"no"'),
             ("work.policy.ball", '"never"'),
             ("work.settle", "-2"),
+            ("ask.care.replacement", '"yes"'),
+            ("ask.care.replacement.cleared_by", '"Dr Quill"'),
             ("work.finding.armrests_apart.verdict", '"dismissed"'),
         ):
             db.execute(
@@ -80,6 +82,9 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
         "look.found.seat": 460.0,
         "look.chair.armrests_off": "yes",
         "work.settle_by": -80.0,  # two steps of 4 cm
+        "ask.care.hip_replacement": "yes",
+        "ask.care.hip_replacement.hip_above_knee.cleared_by": "Dr Quill",  # lifts nothing yet
+        "ask.care.hip_replacement.steady_seat.cleared_by": "Dr Quill",
         "work.finding.seated-armrest_gap.verdict": "dismissed",
     }
     members = SqlAccounts(fresh).members(keys["practice"])

@@ -11,6 +11,7 @@ from starlette.middleware.gzip import GZipMiddleware
 
 from .account_routes import account_router, public
 from .dependencies import Services
+from .desk_routes import desk_router
 from .edge import BodyLimit, Failures, SecurityHeaders
 from .measuring_routes import measuring_router
 from .problems import Problem, add_handlers, answer
@@ -51,6 +52,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(router)
     app.include_router(measuring_router)
     app.include_router(work_router)
+    app.include_router(desk_router)
     if page is not None:
         _serve_page(app, page.resolve())
     return app

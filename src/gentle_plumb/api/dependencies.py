@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from sqlalchemy import Engine
 
 from ..services.accounts import AccountService
+from ..services.desks import DeskService
 from ..services.exchange import ExchangeService
 from ..services.instruments import InstrumentService
 from ..services.measuring import MeasuringService
@@ -37,5 +38,6 @@ class Services:
     exchange: ExchangeService
     instruments: InstrumentService
     light_meter: LightMeter
+    desk: DeskService
     secure_cookie: bool | None = None
     demo_people: list[DemoPerson] = field(default_factory=list)

@@ -18,6 +18,7 @@ from typing import Protocol
 
 from ..core.body import DIMENSIONS, Sex, house_error, made_up_body
 from ..core.units import MM_PER
+from .desk_stand_in import DeskStandIn
 from .light_stand_in import LightStandIn
 
 Bodies = dict[str, dict[str, float]]
@@ -29,6 +30,8 @@ SLIP_MM = (18.0, 35.0)
 """Share of readings where the hand sat on the wrong place, and by how much, mm. House values."""
 GARBAGE, HANG_UPS = 0.02, 0.01
 """Share of answers with noise before them, and of connections that drop. House values."""
+DESK_FAILS_EACH = 4
+"""Each so many moves the desk hits something on its way. House value."""
 DRAIN = 0.35
 """Percent of the battery that a reading takes. House value."""
 
@@ -145,6 +148,7 @@ def talkers(bodies: Bodies) -> Mapping[str, Talker]:
         "tape": LengthStandIn("tape", bodies, seed=11),
         "rod": LengthStandIn("rod", bodies, seed=12),
         "light": LightStandIn(),
+        "desk": DeskStandIn(fails_each=DESK_FAILS_EACH),
     }
 
 

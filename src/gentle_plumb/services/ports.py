@@ -11,6 +11,8 @@ from ..core.units import LengthUnit
 from .models import (
     Change,
     Client,
+    DeskMotion,
+    DeskState,
     Difference,
     Entry,
     FileRead,
@@ -311,6 +313,22 @@ class LightMeter(Protocol):
 
     def read(self) -> LightReading:
         """Raises NoAnswer."""
+
+
+class DeskController(Protocol):
+    """An electric desk; heights are those of its display, mm. It moves only while it is told to go on."""
+
+    def state(self) -> DeskState:
+        """Raises NoAnswer."""
+
+    def hold(self, target: float) -> DeskMotion:
+        """Go on towards a height; raises NoAnswer."""
+
+    def stop(self) -> DeskMotion:
+        """Stop at once; raises NoAnswer."""
+
+    def save(self, key: int) -> float:
+        """Save where it stands on a key and read it back; raises NoAnswer."""
 
 
 class PdfRenderer(Protocol):

@@ -62,6 +62,7 @@ class At:
     sd: float | None
     found: float | None
     left: float | None
+    dial: float | None = None
 
 
 RowState = Literal["to_set", "as_found", "in_band", "stopped", "unknown"]
@@ -196,9 +197,15 @@ def chosen_for(row: FitRow, bundle: RuleSet) -> list[Chosen]:
 
 def dial_text(row: FitRow, unit: LengthUnit, offset: float | None) -> str | None:
     """What the desk's display has to read for the setting."""
+    reads = dial_of(row, offset)
+    return format_length(reads, unit) if reads is not None else None
+
+
+def dial_of(row: FitRow, offset: float | None) -> float | None:
+    """What the desk's display has to read, mm."""
     if row.key != "surface" or offset is None or row.setting is None:
         return None
-    return format_length(row.setting - offset, unit)
+    return row.setting - offset
 
 
 def chosen_otherwise(bundle: Mapping[str, str]) -> list[str]:

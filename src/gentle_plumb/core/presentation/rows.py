@@ -22,6 +22,7 @@ from .row_parts import (
     apart_text,
     band_text,
     chosen_for,
+    dial_of,
     dial_text,
     inputs_of,
     made_of,
@@ -167,6 +168,7 @@ def row_view(
             sd=row.sd,
             found=row.found,
             left=left,
+            dial=dial_of(row, offset),
         ),
     )
 

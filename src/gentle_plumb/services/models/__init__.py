@@ -2,7 +2,7 @@
 
 from .accounts import WRITERS, DateOrder, Member, Practice, Role, Session
 from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Trouble, Troubles
-from .instruments import InstrumentReading, InstrumentState, LightReading
+from .instruments import DeskMotion, DeskState, InstrumentReading, InstrumentState, LightReading
 from .shared import Difference, MeasuringList, PopulationTable, ShelfItem, StoredRuleSet, TableRow
 from .visits import (
     Change,
@@ -25,6 +25,8 @@ __all__ = [
     "Change",
     "Client",
     "DateOrder",
+    "DeskMotion",
+    "DeskState",
     "Difference",
     "EarlierVisit",
     "Entry",

@@ -38,3 +38,21 @@ class InstrumentReading:
     def typed(self) -> str:
         """As it goes into a field."""
         return f"{self.amount} {self.unit}"
+
+
+@dataclass(frozen=True, kw_only=True)
+class DeskState:
+    """An electric desk: range of its display and where it stands, mm; how many keys hold heights."""
+
+    low: float
+    high: float
+    presets: int
+    at: float
+
+
+@dataclass(frozen=True, kw_only=True)
+class DeskMotion:
+    """Where a desk stands, mm of its display, and whether it is moving."""
+
+    at: float
+    moving: bool

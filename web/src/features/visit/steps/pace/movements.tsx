@@ -41,7 +41,7 @@ export function Movements() {
             <Figure label={one.label} figures={figures[one.id] ?? []} />
             <div>
               <div className="flex flex-wrap items-start justify-between gap-x-4">
-                <h4 className="text-lg font-semibold">{one.label}</h4>
+                <h3 className="text-lg font-semibold">{one.label}</h3>
                 {!readOnly && (
                   <Button look="quiet" onClick={() => say(one.id, "no")}>
                     Leave out

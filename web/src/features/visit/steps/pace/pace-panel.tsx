@@ -86,7 +86,6 @@ export function PacePanel() {
             <Totals page={page} day={page.day} />
             {page.day.weeks.length > 0 && (
               <Segments
-                compact
                 label="Week of getting used to standing"
                 value={String(page.day.week)}
                 choices={page.day.weeks.map((one) => ({

@@ -8,6 +8,7 @@ import { FieldRow, TextEntry, Trouble } from "../../field-row";
 import { applies, useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 import { NotToday, TestAndWord } from "./answers";
+import { DeskKeys } from "./desk-keys";
 import type { Action, Row, Step } from "./steps";
 
 /** One step: what is done and with which lever, how near, the re-measured value, the test and the word. */
@@ -49,6 +50,7 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
       {row && row.limits.length > 0 && <p className="mt-1 text-sm">Limit: {row.limits[0]}.</p>}
       {action.moved && <Moved action={action} row={row} />}
       {byEye && <Ticked action={action} label={row ? `${row.label}, by eye` : action.text} />}
+      {row?.dial && <DeskKeys row={row} />}
       {row && <Measured row={row} action={action} id={id} onEnter={onEnter} />}
       {row && <TestAndWord action={action} check={row.check} />}
       <NotToday action={action} />

@@ -1,0 +1,59 @@
+"""An electric desk that is asked over a socket, one line each way (docs/formats/desk-controllers.md)."""
+
+from __future__ import annotations
+
+import re
+
+from ..services.errors import NoAnswer
+from ..services.models import DeskMotion, DeskState
+from .line import ask
+
+_WHO = re.compile(r"WHO desk low=(\d{3,4}) high=(\d{3,4}) presets=(\d{1,2})")
+_AT = re.compile(r"AT (\d{3,4})")
+_MOTION = re.compile(r"(AT|MOVING) (\d{3,4})")
+_SAVED = re.compile(r"SAVED (\d{1,2}) (\d{3,4})")
+_PRESET = re.compile(r"PRESET (\d{1,2}) (\d{3,4}|empty)")
+NAME = "desk"
+
+
+class SocketDesk:
+    """The DeskController port over a socket. ``address`` is ``host:port``; empty: there is none."""
+
+    def __init__(self, address: str) -> None:
+        self._address = address
+
+    def _ask(self, line: str, wanted: re.Pattern[str]) -> re.Match[str]:
+        if not self._address:
+            raise NoAnswer("No electric desk is connected. Move it at its own keys.")
+        return ask(self._address, line, wanted, name=NAME)[0]
+
+    def state(self) -> DeskState:
+        """Ask for range, keys and height; raises NoAnswer."""
+        who = self._ask("WHO", _WHO)
+        at = self._ask("POSITION", _AT)
+        return DeskState(
+            low=float(who[1]), high=float(who[2]), presets=int(who[3]), at=float(at[1])
+        )
+
+    def hold(self, target: float) -> DeskMotion:
+        """Tell it to go on towards a height of its display, mm; it stops by itself where this is not repeated.
+
+        Raises NoAnswer where it refuses, hit something, or the line broke.
+        """
+        found = self._ask(f"HOLD {target:.0f}", _MOTION)
+        return DeskMotion(at=float(found[2]), moving=found[1] == "MOVING")
+
+    def stop(self) -> DeskMotion:
+        """Stop at once; raises NoAnswer."""
+        return DeskMotion(at=float(self._ask("STOP", _AT)[1]), moving=False)
+
+    def save(self, key: int) -> float:
+        """Save where it stands on a key, and read it back: the height, mm.
+
+        Raises NoAnswer, also where what is read back is another height.
+        """
+        saved = self._ask(f"SAVE {key}", _SAVED)
+        held = self._ask(f"PRESET {key}", _PRESET)
+        if held[2] != saved[2]:
+            raise NoAnswer(f"The desk saved {saved[2]} on key {key}, but it holds {held[2]}.")
+        return float(held[2])
