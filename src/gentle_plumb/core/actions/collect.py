@@ -17,7 +17,6 @@ from .action import KINDS, Action, Group, When, Who
 from .answered import DONE_DEG, DONE_MM, answered
 from .sources import ActionSources
 
-_GROUPS: dict[str, Group] = {"feet_chair": "feet_chair", "hands": "hands", "screen": "screen"}
 GROUP_OF_SLOT: dict[str, Group] = {
     "seat": "feet_chair",
     "feet": "feet_chair",
@@ -99,7 +98,7 @@ def _settings(sources: ActionSources) -> list[Action]:
                 to_value=aim,
                 state="done" if _is_set(left, aim, near) else "open",
                 touched=left is not None,
-                group=_GROUPS[GROUP_OF[row.key]],
+                group=GROUP_OF[row.key],
                 resolves=(quantity.mechanism,),
                 shared=True,
             )

@@ -16,8 +16,6 @@ from .movement import Movement
 
 MOST = 5
 """More movements than this are not kept up. Source: house-movements."""
-POINTS_OF_STRENGTH = 12.0
-"""Strain minutes a day that weigh as much as one step of discomfort from 0 to 10. House value."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -28,11 +26,6 @@ class Need:
     strength: float
     minutes: float
     why: str
-
-    @property
-    def weight(self) -> float:
-        """What hurts weighs before what is only loaded."""
-        return self.strength + self.minutes / POINTS_OF_STRENGTH / 10 + (10 if self.strength else 0)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -80,7 +73,7 @@ def choose_movements(
     Parameters
     ----------
     needs : sequence of Need
-        Regions that hurt or are loaded, in any order.
+        Regions that hurt or are loaded, in any order; what hurts most comes first, then what is loaded most.
     person : PersonLimits
         What is barred, and how long a hold may be.
     own, without : collection of str
@@ -96,7 +89,7 @@ def choose_movements(
         elif movement.id not in SHIFTS or not person.walks or movement.id in own:
             able[movement.id] = movement
     chosen: dict[str, str] = {id: "Your choice." for id in own if id in able}
-    ordered = sorted(needs, key=lambda one: (-one.weight, one.region))
+    ordered = sorted(needs, key=lambda one: (-one.strength, -one.minutes, one.region))
     for rank in range(len(LIBRARY)):
         for need in ordered:
             fits = [one for one in able.values() if _fit(one, need.region) is not None]

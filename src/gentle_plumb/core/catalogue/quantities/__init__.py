@@ -7,6 +7,8 @@ from the entry (see docs/extending.md).
 
 from __future__ import annotations
 
+from typing import Literal
+
 from .chair import CHAIR
 from .hands import HANDS
 from .nudges import NUDGE, NUDGES, Nudge
@@ -33,10 +35,15 @@ def own_numbers(posture: Posture) -> tuple[Quantity, ...]:
     return tuple(one for one in _ALL if one.own_number and posture in one.postures)
 
 
-SET_GROUPS = ("feet_chair", "hands", "screen")
-"""Groups of what is set, in the order in which they are gone through where all can move. Source: house-order."""
-_GROUPS = dict(zip(SET_GROUPS, (CHAIR, HANDS, SCREENS), strict=True))
-GROUP_OF: dict[str, str] = {one.key: group for group, those in _GROUPS.items() for one in those}
+SetGroup = Literal["feet_chair", "hands", "screen"]
+_GROUPS: dict[SetGroup, tuple[Quantity, ...]] = {
+    "feet_chair": CHAIR,
+    "hands": HANDS,
+    "screen": SCREENS,
+}
+GROUP_OF: dict[str, SetGroup] = {
+    one.key: group for group, those in _GROUPS.items() for one in those
+}
 """The group of every quantity."""
 
 __all__ = [
@@ -45,7 +52,6 @@ __all__ = [
     "NUDGE",
     "NUDGES",
     "QUANTITIES",
-    "SET_GROUPS",
     "Datum",
     "Drag",
     "Nudge",

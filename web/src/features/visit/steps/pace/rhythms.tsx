@@ -20,9 +20,7 @@ export function Rhythms({ page, day }: { page: Schemas["DayPage"]; day: Schemas[
   const queue = useQueue();
   const cells = useCells();
   const chosen = cells.get(fieldId("pace.rhythm"))?.typed ?? "";
-  const rows: (Schemas["RhythmView"] | null)[] = [
-    ...page.rhythms.filter((one) => one.id !== "own"),
-  ];
+  const schools = page.rhythms.filter((one) => one.id !== "own");
   const own = page.rhythms.find((one) => one.id === "own");
   const choose = (value: string) => queue.type(fieldId("pace.rhythm"), value, unit);
   return (
@@ -34,12 +32,9 @@ export function Rhythms({ page, day }: { page: Schemas["DayPage"]; day: Schemas[
         onValueChange={choose}
         className="border-t border-ink"
       >
-        {rows.map(
-          (rhythm) =>
-            rhythm && (
-              <Line key={rhythm.id} rhythm={rhythm} suggested={rhythm.id === day.proposed} />
-            ),
-        )}
+        {schools.map((rhythm) => (
+          <Line key={rhythm.id} rhythm={rhythm} suggested={rhythm.id === day.proposed} />
+        ))}
         <Line
           rhythm={
             own ?? {
