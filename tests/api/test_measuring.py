@@ -151,6 +151,25 @@ def test_the_drill_needs_nobodys_record(owner):
     assert truth not in shown
 
 
+def test_the_drill_of_setting_up_tells_the_answer_only_once_one_is_given(owner):
+    posed = owner.http.get("/api/drill/set-up/3").json()
+    assert set(posed) == {"number", "kind", "question", "options", "scene"}
+    said = owner.http.get("/api/drill/set-up/3/verdict", params={"given": 0}).json()
+    right = owner.http.get("/api/drill/set-up/3/verdict", params={"given": said["right"]}).json()
+    assert (right["points"], bool(right["reason"])) == (1, True)
+    beyond = owner.http.get("/api/drill/set-up/3/verdict", params={"given": 9})
+    assert (beyond.status_code, beyond.json()["field"]) == (422, "given")
+
+
+def test_the_tape_reads_a_piece_as_it_was_set(owner, visit):
+    where = f"/api/visits/{visit}/instruments/tape/readings"
+    read = owner.http.post(where, json={"dimension": "surface", "near": 655}).json()
+    amount, unit = read["typed"].split()
+    assert abs(float(amount) * {"mm": 1, "cm": 10, "in": 25.4}[unit] - 655) < 15
+    wrong = owner.http.post(where, json={"dimension": "no_such", "near": 655})
+    assert (wrong.status_code, wrong.json()["field"]) == (422, "piece")
+
+
 def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office):
     from api.conftest import Page
 
@@ -174,6 +193,7 @@ def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office):
         "measuring/precision",
         "instruments",
         "drill/1",
+        "drill/set-up/1",
     ):
         assert stranger.http.get(f"/api/{path}").status_code == 401
     from conftest import make_office

@@ -1,5 +1,6 @@
 """The working day, the movements, the calendar and the target card over the API."""
 
+from datetime import UTC, datetime, timedelta
 from io import BytesIO
 
 import pypdf
@@ -23,6 +24,10 @@ def test_a_day_is_laid_out_within_limits_that_are_lifted_one_by_one(owner):
     assert barred["day"]["totals"]["stand"] == 0
     path = "ask.care.dizziness.no_standing"
     owner.type(visit, f"{path}.cleared_by", "Dr Quill")
+    assert owner.http.get(f"/api/visits/{visit}/day").json()["day"]["totals"]["stand"] == 0
+    ahead = (datetime.now(UTC) + timedelta(days=3)).date().isoformat()
+    refused = owner.type(visit, f"{path}.cleared_on", ahead)
+    assert (refused.status_code, "lies ahead" in refused.json()["detail"]) == (422, True)
     assert owner.http.get(f"/api/visits/{visit}/day").json()["day"]["totals"]["stand"] == 0
     owner.type(visit, f"{path}.cleared_on", "2026-11-02")
     free = owner.http.get(f"/api/visits/{visit}/day", params={"week": 1}).json()

@@ -11,7 +11,7 @@ from gentle_plumb.core.catalogue import JOINTS, MECHANISMS, QUANTITIES, quantiti
 from gentle_plumb.core.findings.rules import RULES
 from gentle_plumb.core.findings.rules.habits import HABIT_RULES
 from gentle_plumb.core.fit import fit, working_order
-from gentle_plumb.core.presentation import action_text, action_views, cause_views
+from gentle_plumb.core.presentation import action_text, action_views, cause_views, pair_view
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.core.words import ENGLISH, Messages, say, say_joint, say_minutes
 from gentle_plumb.core.workstation import Settings
@@ -165,6 +165,40 @@ def test_steps_follow_from_what_rests_on_what():
     seated = [at for id, at in place.items() if id.startswith("set.seated")]
     assert not standing or min(standing) > max(seated)
     assert len(steps) == len(place)
+
+
+def test_what_is_arranged_comes_before_what_is_set_with_it_and_has_a_test_of_its_own():
+    visit = analysed(**{"look.keyboard.feet": "out", "look.keyboard.turned": 12.0})
+    steps = set_steps(visit.actions())
+    place = {one.id: at for at, one in enumerate(steps)}
+    hands = next(at for at, one in enumerate(steps) if one.kind == "set" and one.group == "hands")
+    for id in ("keyboard_feet", "keyboard_turned"):
+        assert place[id] < hands
+        view = next(one for one in action_views(steps, (), "cm") if one.id == id)
+        assert view.check.startswith("Wrists straight")
+        assert not view.settled
+    said = {"set.action.keyboard_feet.word": "hurts"}
+    hurt = analysed(**{"look.keyboard.feet": "out"}, **said).actions()
+    assert next(one for one in hurt if one.id == "keyboard_feet").state == "stopped"
+
+
+def test_the_pair_says_how_each_number_is_known_and_which_three_are_measured_again():
+    name = "Odile Marrick"
+    rows, moves = (found := analysed(name)).rows("cm"), found.result.moves
+    open_pair = pair_view(rows, moves)
+    again = [one.key for one in open_pair.lines if one.again]
+    assert again == ["surface", "distance", "screen_top"]
+    assert len(open_pair.open) == 3
+    said = {f"set.standing.{key}": 1000.0 for key in again}
+    said |= {"set.seated.surface.aimed": 660.0, "set.standing.surface.by": "display"}
+    visit = analysed(name, **said)
+    pair = pair_view(visit.rows("cm"), visit.result.moves)
+    surface = next(one for one in pair.lines if one.key == "surface")
+    assert (surface.seated_by, surface.standing_by) == (
+        "set, not re-measured",
+        "from the desk's display",
+    )
+    assert (pair.open, pair.says) == ([], "Measured in both postures.")
 
 
 def test_a_finding_does_not_ask_for_what_the_plan_adds():

@@ -1,3 +1,5 @@
+from types import SimpleNamespace
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -94,7 +96,8 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
     entries = demo_entries("Yara")
     case = case_from(Record(entries), sex="female")
     result = fit(case)
-    order = working_order(case, result)
+    open_step = SimpleNamespace(what="Surface", settled=False)
+    order = [SimpleNamespace(what="Seat", settled=True), open_step]
     beads = progress(Record(entries), result, order, listed=dimensions_needed(case), signed=False)
     assert {step: bead.ready for step, bead in beads.items()} == {
         "ask": True,
@@ -105,7 +108,7 @@ def test_beads_fill_by_what_is_there_and_name_what_is_not():
         "pace": False,
         "report": False,
     }
-    assert beads["set"].next == "Surface"
+    assert (beads["set"].next, beads["set"].done, beads["set"].needed) == ("Surface", 1, 2)
     del entries["measure.popliteal_height.second"]
     assert (
         progress(Record(entries), result, order, listed=dimensions_needed(case), signed=False)[

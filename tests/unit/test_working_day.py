@@ -70,8 +70,9 @@ days = st.builds(
             Fixed,
             at=st.integers(0, 1200),
             minutes=st.integers(0, 120),
-            posture=st.sampled_from(("sit", "stand")),
+            posture=st.sampled_from(("sit", "stand", "move")),
             lunch=st.booleans(),
+            own=st.booleans(),
         ),
         max_size=3,
     ).map(tuple),
@@ -176,6 +177,34 @@ def test_limits_bind_the_day_whatever_was_chosen():
             for one in rhythm_views(day, person):
                 assert one.possible or one.why_not
                 assert not one.possible or one.totals.longest_stand <= most
+
+
+def own_spell(id, at, minutes, posture):
+    return {
+        f"spell__{id}__{name}": value
+        for name, value in (("at", at), ("minutes", minutes), ("posture", posture))
+    }
+
+
+def test_a_spell_put_by_hand_lies_where_it_was_put_and_the_rhythm_goes_on_around_it():
+    plain, _ = laid(rhythm="sit20_stand8_move2")
+    day, person = laid(rhythm="sit20_stand8_move2", **own_spell("noon", 615.0, 25.0, "stand"))
+    mine = next(one for one in day.spells if one.at == 615)
+    assert (mine.minutes, mine.posture, mine.fixed.own, mine.meeting) == (25, "stand", True, False)
+    assert [one for one in day.spells if one.end <= 600] == [
+        one for one in plain.spells if one.end <= 600
+    ]
+    after = next(one for one in day.spells if one.at == 640)
+    assert after.posture != "stand"
+    view = next(one for one in day_view(day, person).spells if one.at == "10:15")
+    assert (view.kind, view.id, view.label) == ("own", "noon", "Stand")
+    edges = {edge.field: edge for edge in draw_day(day.spells, width=900).handles}
+    assert edges["pace.spell.noon.minutes"].at == 640
+    not_whole, _ = laid(rhythm="sit20_stand8_move2", spell__noon__at=615.0)
+    assert not_whole.spells == plain.spells
+    for held, most in ((("dizziness",), 0), (("veins",), 10)):
+        bound, _ = laid(held, **own_spell("noon", 615.0, 25.0, "stand"))
+        assert bound.totals.longest_stand <= most
 
 
 def test_where_the_desk_stays_down_standing_happens_elsewhere_or_not_at_all():

@@ -10,7 +10,15 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import TypeAdapter
 
 from ..core.drill import Answer, Verdict
-from ..services.drill import Posed, answer, pose
+from ..services.drill import (
+    Posed,
+    SetUpPosed,
+    SetUpVerdict,
+    answer,
+    answer_set_up,
+    pose,
+    pose_set_up,
+)
 from ..services.exchange import MOST_BYTES, too_long
 from . import measuring_schemas as s
 from .auth import Signed, With
@@ -95,7 +103,12 @@ def take_reading(
     services: With, who: Signed, visit_id: UUID, instrument_id: InstrumentId, given: s.ReadIn
 ) -> s.ReadingOut:
     """Take one reading; the page puts it into its field like a typed one."""
-    read = services.instruments.read(who.member, visit_id, instrument_id, given.dimension)
+    take = services.instruments
+    read = (
+        take.read(who.member, visit_id, instrument_id, given.dimension)
+        if given.near is None
+        else take.read_piece(who.member, visit_id, instrument_id, given.dimension, given.near)
+    )
     return s.ReadingOut(typed=read.typed, warning=read.warning)
 
 
@@ -166,3 +179,18 @@ def drill(who: Signed, number: Number, unit: Unit = "cm") -> Response:
 def verdict(who: Signed, number: Number, given: Answer, unit: Unit = "cm") -> Verdict:
     """Whether an answer is right, and why."""
     return answer(number, given, unit)
+
+
+@measuring_router.get("/drill/set-up/{number}", response_model=SetUpPosed)
+def set_up_drill(who: Signed, number: Number, unit: Unit = "cm") -> Response:
+    """A question about setting up: what first, what explains a posture, which sign is urgent."""
+    body = TypeAdapter(SetUpPosed).dump_json(pose_set_up(number, unit))
+    return Response(body, media_type="application/json")
+
+
+@measuring_router.get("/drill/set-up/{number}/verdict")
+def set_up_verdict(
+    who: Signed, number: Number, given: Annotated[int, Query(ge=0, le=9)], unit: Unit = "cm"
+) -> SetUpVerdict:
+    """Whether a choice is right, and why."""
+    return answer_set_up(number, given, unit)

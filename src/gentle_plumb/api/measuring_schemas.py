@@ -174,9 +174,10 @@ class UnitIn(RequestModel):
 
 
 class ReadIn(RequestModel):
-    """What a reading is taken of."""
+    """What a reading is taken of: a dimension, or a piece that was set ``near`` a height, mm."""
 
     dimension: Annotated[str, StringConstraints(max_length=60)]
+    near: Annotated[float, Field(ge=0, le=4000)] | None = None
 
 
 class ReadingOut(BaseModel):

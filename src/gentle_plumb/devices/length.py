@@ -46,9 +46,10 @@ class SocketInstrument:
         ask(self._address, f"UNIT {unit}", _UNIT, name=self._name)
         return self.state()
 
-    def read(self, *, subject: str, dimension: str) -> InstrumentReading:
+    def read(self, *, subject: str, dimension: str, near: float | None = None) -> InstrumentReading:
         """Take one reading, in whatever unit it is set to; raises NoAnswer."""
-        found, noise = ask(self._address, f"READ {dimension} {subject}", _READING, name=self._name)
+        about = f"READ {dimension} {subject}" + (f" near={near:.0f}" if near is not None else "")
+        found, noise = ask(self._address, about, _READING, name=self._name)
         warnings = []
         if noise:
             warnings.append("The signal was unclear: check the reading.")

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 import json
 import random
+import re
 import socketserver
 import sys
 import threading
@@ -32,6 +33,9 @@ GARBAGE, HANG_UPS = 0.02, 0.01
 """Share of answers with noise before them, and of connections that drop. House values."""
 DESK_FAILS_EACH = 4
 """Each so many moves the desk hits something on its way. House value."""
+PIECE_MM = 2.0
+"""How near a hand sets a piece to its aim, mm, one in three further off. House value."""
+NEAR = re.compile(r"near=(\d{1,4})")
 DRAIN = 0.35
 """Percent of the battery that a reading takes. House value."""
 
@@ -65,7 +69,7 @@ class LengthStandIn:
                 self._unit = unit
                 return self._line(f"OK unit={unit}")
             case ["READ", *about]:
-                return self._read(*about[:2])
+                return self._read(*about[:3])
             case ["FAULT", ("garbage" | "drop" | "low") as fault]:
                 self._next = fault
                 return self._line("OK")
@@ -76,17 +80,19 @@ class LengthStandIn:
     def _line(text: str) -> bytes:
         return f"{text}\n".encode()
 
-    def _read(self, dimension: str = "", subject: str = "") -> bytes | None:
+    def _read(self, dimension: str = "", subject: str = "", near: str = "") -> bytes | None:
         fault, self._next = self._next, ""
         if fault == "low":
             self._battery = min(self._battery, 9.0)
         chance = self._random.random() if self._troubles else 1.0
         if fault == "drop" or chance < HANG_UPS:
             return None
-        if dimension not in DIMENSIONS:
+        about = NEAR.fullmatch(near)
+        if dimension not in DIMENSIONS and about is None:
             return self._line("ERR nothing to measure")
         self._battery = max(1.0, self._battery - DRAIN)
-        amount = self._shown(self._measured(dimension, subject))
+        mm = self._piece(float(about[1])) if about else self._measured(dimension, subject)
+        amount = self._shown(mm)
         battery = f" battery={self._battery:.0f}" if self._battery <= 15 else ""
         answer = self._line(f"READING {amount} {self._unit}{battery}")
         if fault == "garbage" or chance < HANG_UPS + GARBAGE:
@@ -101,6 +107,10 @@ class LengthStandIn:
         if self._troubles and self._random.random() < SLIPS:
             read += self._random.choice((-1, 1)) * self._random.uniform(*SLIP_MM)
         return max(1.0, read)
+
+    def _piece(self, near: float) -> float:
+        """One reading of a piece that was set about so high, mm: a hand sets it as near as it can."""
+        return max(1.0, near + self._random.gauss(0, PIECE_MM))
 
     def _body(self, subject: str) -> dict[str, float]:
         if subject not in self._bodies:

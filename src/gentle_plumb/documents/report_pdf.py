@@ -32,12 +32,7 @@ class TypstPdfRenderer:
 
     def print_card(self, card: TargetCard) -> bytes:
         """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
-        inputs = {
-            "content": card.model_dump_json(exclude={"people": {"__all__": {"scene"}}}),
-            "drawn": json.dumps([scene_svg(asdict(one.scene)) for one in card.people]),
-            "codes": json.dumps([code_svg(one.code) for one in card.people]),
-        }
-        made = self._compiler("card.typ").compile(sys_inputs=inputs)
+        made = self._compiler("card.typ").compile(sys_inputs=card_inputs(card))
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")
         return made
@@ -79,3 +74,12 @@ class TypstPdfRenderer:
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")
         return made
+
+
+def card_inputs(card: TargetCard) -> dict[str, str]:
+    """Return what the card's template is given."""
+    return {
+        "content": card.model_dump_json(exclude={"people": {"__all__": {"scene"}}}),
+        "drawn": json.dumps([scene_svg(asdict(one.scene)) for one in card.people]),
+        "codes": json.dumps([code_svg(one.code) for one in card.people]),
+    }

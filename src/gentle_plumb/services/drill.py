@@ -6,9 +6,20 @@ import random
 from dataclasses import dataclass, replace
 
 from ..core.body import DIMENSIONS, REPEAT_SD_FLOOR_MM, BodyValue
-from ..core.drawing import Scene, draw_measuring
-from ..core.drill import Answer, Exercise, Verdict, exercise, judge, told
-from ..core.fit import Case
+from ..core.drawing import Scene, SceneRequest, draw_measuring, draw_scene
+from ..core.drill import (
+    Answer,
+    Exercise,
+    SetUpKind,
+    SetUpQuestion,
+    Verdict,
+    exercise,
+    judge,
+    set_up_question,
+    told,
+)
+from ..core.errors import ValueOutOfRange
+from ..core.fit import Case, fit
 from ..core.units import LengthUnit, format_length
 
 WIDTH, HEIGHT = 560.0, 560.0
@@ -68,3 +79,57 @@ def pose(number: int, unit: LengthUnit) -> Posed:
 def answer(number: int, given: Answer, unit: LengthUnit) -> Verdict:
     """How an answer stands."""
     return judge(_made(number), given, unit)
+
+
+@dataclass(frozen=True, kw_only=True)
+class SetUpPosed:
+    """A question about setting up as it is shown; ``scene`` is the place as found, where there is one."""
+
+    number: int
+    kind: SetUpKind
+    question: str
+    options: list[str]
+    scene: Scene | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class SetUpVerdict:
+    """Which choice the rules give, and why; ``points`` 1 or 0."""
+
+    right: int
+    points: float
+    reason: str
+
+
+def _set_up(number: int, unit: LengthUnit) -> SetUpQuestion:
+    return set_up_question(random.Random(number), unit)  # noqa: S311
+
+
+def pose_set_up(number: int, unit: LengthUnit) -> SetUpPosed:
+    """Return the question of this number: the same for everybody who asks."""
+    made = _set_up(number, unit)
+    scene = None
+    if made.case is not None:
+        request = SceneRequest(width=WIDTH, height=HEIGHT, mode="seated", show="found", unit=unit)
+        scene = draw_scene(made.case, fit(made.case), request)
+    return SetUpPosed(
+        number=number,
+        kind=made.kind,
+        question=made.question,
+        options=list(made.options),
+        scene=scene,
+    )
+
+
+def answer_set_up(number: int, given: int, unit: LengthUnit) -> SetUpVerdict:
+    """Return how a choice stands; raises ValueOutOfRange where there is no such choice."""
+    made = _set_up(number, unit)
+    if not 0 <= given < len(made.options):
+        raise ValueOutOfRange(
+            field="given",
+            value=f"{given}",
+            low=0,
+            high=len(made.options) - 1,
+            message=f"Choice {given}: there are 0 to {len(made.options) - 1}.",
+        )
+    return SetUpVerdict(right=made.right, points=float(given == made.right), reason=made.why)

@@ -8,6 +8,8 @@ from hashlib import sha256
 from uuid import UUID
 
 from ..core.body import dimension
+from ..core.catalogue import QUANTITIES
+from ..core.errors import UnknownName
 from ..core.units import LengthUnit
 from .accounts import require_writer
 from .errors import NoAnswer, NotFound
@@ -62,6 +64,21 @@ class InstrumentService:
         require_writer(member)
         client = self._records.working(member.practice_id, visit_id).client
         return self._named(id).read(subject=subject_word(client.id), dimension=dimension(name).id)
+
+    def read_piece(
+        self, member: Member, visit_id: UUID, id: str, key: str, near: float
+    ) -> InstrumentReading:
+        """Take one reading of a piece that was set; raises NotAllowed, NotFound, UnknownName, NoAnswer.
+
+        ``near`` is what it was set to, mm: a stand-in needs it, a real instrument does not look.
+        """
+        require_writer(member)
+        client = self._records.working(member.practice_id, visit_id).client
+        if key not in QUANTITIES:
+            raise UnknownName(
+                field="piece", value=key, message=f"There is nothing called “{key}” to set."
+            )
+        return self._named(id).read(subject=subject_word(client.id), dimension=key, near=near)
 
     def _named(self, id: str) -> Instrument:
         if id not in self._instruments:

@@ -293,11 +293,11 @@ class Instrument(Protocol):
     def set_unit(self, unit: LengthUnit) -> InstrumentState:
         """Raises NoAnswer."""
 
-    def read(self, *, subject: str, dimension: str) -> InstrumentReading:
+    def read(self, *, subject: str, dimension: str, near: float | None = None) -> InstrumentReading:
         """Take one reading; raises NoAnswer.
 
         What is held where is the practitioner's doing; a stand-in needs to be told whose body
-        (an opaque word) and which dimension.
+        (an opaque word) and which dimension, or which piece and what it is about, mm.
         """
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from datetime import date
+from datetime import date, timedelta
 from typing import Any
 from uuid import UUID, uuid4
 
@@ -13,7 +13,7 @@ from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
 from ..core.presentation import StackView, stack_view
-from ..core.record import field_of, fields, read_typed
+from ..core.record import Field, field_of, fields, read_typed
 from ..core.units import LengthUnit, format_length, parse_length
 from ..core.visit import spoken_date
 from ..core.what_if import (
@@ -46,6 +46,8 @@ from .working_days import DayPage, day_page
 from .workup import Workup, given_of, work_up
 
 FOLLOW_UP = fields.report.follow_up.id
+FURTHEST_EAST = timedelta(hours=14)
+"""Where the day begins first, before the clock of the server."""
 MOST_LIFT_MM = 1000.0
 """More is no stack. House value."""
 
@@ -181,6 +183,8 @@ class VisitService:
         require_writer(member)
         field = field_of(path)
         value = read_typed(field, typed, unit=unit)
+        if field.been and isinstance(value, str):
+            self._not_ahead(field, value)
         if path == FOLLOW_UP and value is not None:
             self._not_before_the_visit(member, visit_id, str(value))
         clean = typed.strip()
@@ -197,6 +201,19 @@ class VisitService:
             erase=erased_by(path, value),
         )
         return self._records.write(member.practice_id, change, self._clock())
+
+    def _not_ahead(self, field: Field[object], day: str) -> None:
+        """Refuse a day that lies ahead wherever on earth it is written."""
+        latest = (self._clock() + FURTHEST_EAST).date()
+        if date.fromisoformat(day) > latest:
+            raise ValueOutOfRange(
+                field=field.id,
+                value=day,
+                low=None,
+                high=None,
+                message=f"{field.label}: {spoken_date(day)} lies ahead. It counts from the day it was said, "
+                f"{spoken_date(latest.isoformat())} at the latest.",
+            )
 
     def _not_before_the_visit(self, member: Member, visit_id: UUID, day: str) -> None:
         begun = self._records.working(member.practice_id, visit_id).visit.started_on

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..core.actions import set_progress, set_steps
+from ..core.actions import set_steps
 from ..core.body import DIMENSIONS
 from ..core.catalogue import Tier
 from ..core.findings import Finding, Strain
@@ -26,6 +26,7 @@ from ..core.presentation import (
     LaptopView,
     MoveView,
     OfferView,
+    PairView,
     PlanView,
     PurchaseView,
     RowView,
@@ -38,6 +39,7 @@ from ..core.presentation import (
     laptop_views,
     move_views,
     offer_views,
+    pair_view,
     plan_views,
     settle_view,
     zone_views,
@@ -79,11 +81,15 @@ from .photo_views import PhotoView, photo_view
 
 @dataclass(frozen=True, kw_only=True)
 class LimitView:
-    """One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then."""
+    """One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.
+
+    ``of_the_day``: it is about how a day is spent.
+    """
 
     id: str
     says: str
     cleared: str | None
+    of_the_day: bool
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -124,6 +130,7 @@ class Workup:
     fixes: list[PurchaseView]
     offers: list[OfferView]
     moves: list[MoveView]
+    pair: PairView | None
     zones: list[ZoneView]
     laptop: list[LaptopView]
     gazes: list[GazeView]
@@ -165,6 +172,7 @@ def _cares(record: Record) -> list[PrecautionView]:
                 LimitView(
                     id=limit,
                     says=LIMITS[limit].says,
+                    of_the_day=LIMITS[limit].of_the_day,
                     cleared=_cleared(record, fields.conditions.precaution[id].cleared[limit])
                     if limit in lifted
                     else None,
@@ -266,6 +274,8 @@ def work_up(
     offset = display_offset(record)
     said = record[fields.ask.day_hours]
     causes, actions = through.causes(), through.actions()
+    to_set = set_steps(actions)
+    rows = through.rows(unit)
     hard = hard_limit_words(through.assessment.hard_limits("aimed"), unit)
     offered = plan_views(through.plans(), unit, through.given.money) if plans else ([], [])
     return Workup(
@@ -279,19 +289,17 @@ def work_up(
         result=result,
         through=through,
         order=order,
-        rows=through.rows(unit),
+        rows=rows,
         plan=through.plan,
         plans=offered[0],
         fixes=offered[1],
         offers=offer_views(through.offers(), unit, through.given.money) if plans else [],
         moves=move_views(result.moves, unit),
+        pair=pair_view(rows, result.moves),
         zones=zone_views(case),
         laptop=laptop_views(case, unit),
         gazes=gaze_views(case, result, unit),
-        steps=[
-            set_progress(actions) if one.step == "set" else one
-            for one in progress(record, result, order, listed=listed, signed=signed).values()
-        ],
+        steps=list(progress(record, result, to_set, listed=listed, signed=signed).values()),
         findings=through.findings,
         hard=hard,
         worse=say("worse", because=" ".join(hard) or WORSE_BY_DEGREES)
@@ -301,7 +309,7 @@ def work_up(
         unexplained=list(causes.unexplained),
         actions=action_views(actions, causes.causes, unit, levers_of(record)),
         settle=settle_view(record, case, result, unit),
-        set_order=[one.id for one in set_steps(actions)],
+        set_order=[one.id for one in to_set],
         strain=through.strain(),
         photos=[photo_view(one, unit) for one in through.photos],
         signs=raised_red_flags(record),

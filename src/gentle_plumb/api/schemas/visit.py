@@ -18,6 +18,7 @@ from ...core.presentation import (
     LaptopView,
     MoveView,
     OfferView,
+    PairView,
     PlanView,
     PurchaseView,
     RowView,
@@ -77,6 +78,7 @@ class VisitWorkup(BaseModel):
     fixes: list[PurchaseView]
     offers: list[OfferView]
     moves: list[MoveView]
+    pair: PairView | None
     zones: list[ZoneView]
     laptop: list[LaptopView]
     gazes: list[GazeView]
@@ -127,6 +129,7 @@ class VisitWorkup(BaseModel):
             fixes=workup.fixes,
             offers=workup.offers,
             moves=workup.moves,
+            pair=workup.pair,
             zones=workup.zones,
             laptop=workup.laptop,
             gazes=workup.gazes,

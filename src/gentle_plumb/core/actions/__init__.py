@@ -1,10 +1,10 @@
 """What is to be done: one list for Set, plans, papers and the card."""
 
-from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, Group, When, Who
+from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, When, Who
 from .answered import DONE_DEG, DONE_MM
 from .answers import StepAnswers, answers_of
 from .collect import actions_of
-from .order import set_progress, set_steps
+from .order import set_steps
 from .sources import ActionSources
 
 __all__ = [
@@ -17,12 +17,10 @@ __all__ = [
     "ActionKind",
     "ActionSources",
     "ActionState",
-    "Group",
     "StepAnswers",
     "When",
     "Who",
     "actions_of",
     "answers_of",
-    "set_progress",
     "set_steps",
 ]

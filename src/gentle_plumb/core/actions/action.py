@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from ..catalogue import MechanismId
+from ..catalogue import MechanismId, SetGroup
 from ..fit import Posture
 from ..plans import Price
 from .answers import SILENT, StepAnswers
@@ -14,7 +14,6 @@ ActionKind = Literal["refer", "secure", "set", "add", "arrange", "technique", "h
 Who = Literal["practitioner", "client", "workplace", "clinician"]
 When = Literal["now", "today", "this_week", "before_follow_up"]
 ActionState = Literal["open", "done", "later", "stopped"]
-Group = Literal["safe", "feet_chair", "hands", "screen", "other"]
 
 KINDS: dict[ActionKind, str] = {
     "refer": "Refer",
@@ -67,6 +66,8 @@ class Action:
         Whether it is done, put off with a reason, or stopped because it hurts.
     group : str
         Where it is gone through in Set.
+    check : str
+        The test on the person once it is arranged; empty where none tells.
     answers : StepAnswers
         What was said of it.
     moved_from : float or None
@@ -99,7 +100,13 @@ class Action:
     resolves: tuple[MechanismId, ...] = ()
     minutes: float | None = None
     shared: bool = False
-    group: Group = "other"
+    group: SetGroup = "other"
+    check: str = ""
     answers: StepAnswers = SILENT
     moved_from: float | None = None
     touched: bool = False
+
+    @property
+    def settled(self) -> bool:
+        """Whether nothing more is to be done with it: set, done, put off with a reason, or stopped."""
+        return self.state != "open" or self.touched

@@ -7,17 +7,17 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..catalogue import GROUP_OF, QUANTITIES, MechanismId, Quantity
+from ..catalogue import GROUP_OF, MECHANISMS, QUANTITIES, MechanismId, Quantity, SetGroup
 from ..findings import Finding
 from ..fit import FitRow
 from ..plans import Added
 from ..visit import RaisedRedFlag
 from ..words import say
-from .action import KINDS, Action, Group, When, Who
+from .action import KINDS, Action, When, Who
 from .answered import DONE_DEG, DONE_MM, answered
 from .sources import ActionSources
 
-GROUP_OF_SLOT: dict[str, Group] = {
+GROUP_OF_SLOT: dict[str, SetGroup] = {
     "seat": "feet_chair",
     "feet": "feet_chair",
     "back": "feet_chair",
@@ -227,7 +227,8 @@ def _instructions(sources: ActionSources) -> list[Action]:
                 when="now" if finding.safety else "today",
                 what=_words(finding),
                 posture="standing" if finding.posture == "standing" else "seated",
-                group="safe" if finding.act == "secure" else "other",
+                group="safe" if finding.act == "secure" else MECHANISMS[finding.mechanism].group,
+                check=MECHANISMS[finding.mechanism].check if finding.act == "arrange" else "",
                 resolves=(finding.mechanism,),
                 minutes=finding.minutes if finding.joint else None,
                 shared=not finding.health and finding.act in ("secure", "arrange"),

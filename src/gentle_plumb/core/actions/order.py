@@ -1,6 +1,6 @@
 """The steps of Set, in the order in which they are done: what rests on what comes after it.
 
-First what is unsafe; then, sitting, each group with what is added to it before what is set with it; then
+First what is unsafe; then, sitting, each group with what is added and arranged before what is set with it; then
 what is arranged beside; then standing. Source: house-order.
 """
 
@@ -8,8 +8,6 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from ..record import STEPS
-from ..visit import StepProgress
 from .action import Action
 
 STEP_KINDS = frozenset({"secure", "set", "add", "arrange"})
@@ -28,29 +26,11 @@ def set_steps(actions: Sequence[Action]) -> tuple[Action, ...]:
     steps = [one for one in actions if one.kind in STEP_KINDS]
     found = [one for one in steps if one.group == "safe"]
     settings = [one for one in steps if one.kind == "set"]
+    beside = [one for one in steps if one.kind != "set" and one not in found]
+    seated = [one for one in beside if one.posture == "seated"]
     for setting in (one for one in settings if one.posture == "seated"):
-        found += [
-            one
-            for one in steps
-            if one.kind == "add" and one.group == setting.group and one not in found
-        ]
+        found += [one for one in seated if one.group == setting.group and one not in found]
         found.append(setting)
-    found += [one for one in steps if one.kind != "set" and one not in found]
+    found += [one for one in seated if one not in found]
+    found += [one for one in beside if one not in found]
     return (*found, *(one for one in settings if one.posture == "standing"))
-
-
-def set_progress(actions: Sequence[Action]) -> StepProgress:
-    """Return how far Set is: what is done, put off with a reason or stopped is settled."""
-    steps = set_steps(actions)
-    left = [one for one in steps if not _settled(one)]
-    return StepProgress(
-        step="set",
-        label=STEPS["set"],
-        done=len(steps) - len(left),
-        needed=max(1, len(steps)),
-        next=left[0].what if left else None,
-    )
-
-
-def _settled(step: Action) -> bool:
-    return step.state != "open" or step.touched

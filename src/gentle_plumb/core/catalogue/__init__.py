@@ -17,6 +17,7 @@ from .quantities import (
     own_numbers,
     quantities_set,
 )
+from .set_groups import SetGroup
 from .tasks import HAND_TASKS, MOUSE_TASKS, SCREEN_TASKS, SEATED_TASKS, TASKS
 from .tiers import TIERS, Tier
 
@@ -44,6 +45,7 @@ __all__ = [
     "Posture",
     "Quantity",
     "QuantityUnit",
+    "SetGroup",
     "Tier",
     "own_numbers",
     "quantities_set",

@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
-from ..pace import Spell, clock, eye_breaks, micro_breaks
-from ..record import fields
+from ..pace import Fixed, Spell, clock, eye_breaks, micro_breaks
+from ..record import Field, fields
 from .marks import Mark, box, number, polyline
 
 HEIGHT = 176.0
@@ -42,13 +42,14 @@ class DayHandle:
 
 @dataclass(frozen=True, kw_only=True)
 class DayBar:
-    """The bar, its edges, and its scale."""
+    """The bar, its edges, and its scale: ``left`` is the px at which the hour ``first`` begins."""
 
     width: float
     height: float
     marks: tuple[Mark, ...]
     handles: tuple[DayHandle, ...]
     first: int
+    left: float
     px_per_min: float
 
 
@@ -99,6 +100,7 @@ def draw_day(
         marks=tuple(marks),
         handles=tuple(_handles(spells, x)),
         first=first,
+        left=LEFT,
         px_per_min=scale,
     )
 
@@ -146,9 +148,9 @@ def _spell(one: Spell, left: float, right: float, *, walks: bool) -> list[Mark]:
             ]
         return [Mark(kind="path", role="day-move", d=polyline(wave, closed=True))]
     top = STAND_TOP if one.posture == "stand" else SIT_TOP
-    role = ROLES[one.posture] + ("-fixed" if one.fixed is not None else "")
+    role = ROLES[one.posture] + ("-fixed" if one.meeting else "")
     inner = "day-on-stand" if one.posture == "stand" else "day-on-sit"
-    name = "meeting" if one.fixed is not None else NAMES[one.posture]
+    name = "meeting" if one.meeting else NAMES[one.posture]
     middle = (top + min(BASE, top + (BASE - SIT_TOP))) / 2
     return [
         _rect(role, left, top, right),
@@ -185,12 +187,7 @@ def _handles(spells: Sequence[Spell], x: Callable[[int], float]) -> list[DayHand
     for one in spells:
         if one.fixed is None:
             continue
-        asked = at.meeting.get(one.fixed.id)
-        where, long, name = (
-            (at.lunch_at, at.lunch, "Lunch")
-            if asked is None
-            else (asked.at, asked.minutes, "Meeting")
-        )
+        where, long, name = _edges(one.fixed)
         found.append(
             DayHandle(
                 field=where.id, label=f"{name} begins", x=x(one.at), at=one.at, low=start, high=end
@@ -208,3 +205,15 @@ def _handles(spells: Sequence[Spell], x: Callable[[int], float]) -> list[DayHand
             )
         )
     return found
+
+
+def _edges(fixed: Fixed) -> tuple[Field[float], Field[float], str]:
+    """Return the fields that hold when something begins and how long it is, and its name."""
+    at = fields.pace
+    if fixed.own:
+        own = at.spell(fixed.id)
+        return own.at, own.minutes, f"{NAMES[fixed.posture].title()} of your own"
+    asked = at.meeting.get(fixed.id)
+    if asked is None:
+        return at.lunch_at, at.lunch, "Lunch"
+    return asked.at, asked.minutes, "Meeting"

@@ -50,6 +50,8 @@ class Limit:
         What is kept to; true for client and practitioner.
     at_work : str
         What is done or left undone, for the workplace: never why. Empty: nothing that it needs to know.
+    of_the_day : bool
+        Whether it is about how a day is spent: said with it.
     bars : frozenset of Demand
         What no movement and no advice may ask while it holds.
 
@@ -58,6 +60,7 @@ class Limit:
     id: LimitId
     says: str
     at_work: str = ""
+    of_the_day: bool = False
     bars: frozenset[Demand] = frozenset()
 
 
@@ -68,18 +71,21 @@ LIMITS: dict[LimitId, Limit] = {
     for one in (
         Limit(
             id=LimitId.NO_STANDING,
+            of_the_day=True,
             says="No standing plan before it is cleared.",
             at_work="No standing work until we confirm it.",
             bars=_STANDS,
         ),
         Limit(
             id=LimitId.SHORT_STANDING,
+            of_the_day=True,
             says="Standing only in short spells and with moving, never still.",
             at_work="Standing work in short spells only.",
             bars=frozenset({Demand.STANDING_STILL}),
         ),
         Limit(
             id=LimitId.SEATED_ONLY,
+            of_the_day=True,
             says="Weight shifts (lean, lift, roll, reach) take the place of rising and going.",
             bars=_STANDS | {Demand.WALKING, Demand.DEEP_KNEE, Demand.LEGS_CROSSED},
         ),
@@ -93,7 +99,7 @@ LIMITS: dict[LimitId, Limit] = {
             at_work="A steady chair with armrests, no stool.",
             bars=frozenset({Demand.UNSTEADY_SEAT}),
         ),
-        Limit(id=LimitId.RISE_SLOWLY, says="Rise slowly, holding on."),
+        Limit(id=LimitId.RISE_SLOWLY, of_the_day=True, says="Rise slowly, holding on."),
         Limit(
             id=LimitId.HEAD_STEADY,
             says="No movement with the head turned or tilted, with eyes closed or on one leg.",
@@ -103,6 +109,7 @@ LIMITS: dict[LimitId, Limit] = {
         ),
         Limit(
             id=LimitId.FREE_THIGHS,
+            of_the_day=True,
             says="No edge pressing under the thighs, legs not crossed; legs up at breaks.",
             bars=frozenset({Demand.LEGS_CROSSED}),
         ),
@@ -125,6 +132,7 @@ LIMITS: dict[LimitId, Limit] = {
         ),
         Limit(
             id=LimitId.KNEES_SPARED,
+            of_the_day=True,
             says="No deep bend or half squat; knees not sharply bent at the footrest; rise with the hands.",
             bars=frozenset({Demand.DEEP_KNEE}),
         ),
@@ -157,6 +165,7 @@ LIMITS: dict[LimitId, Limit] = {
         ),
         Limit(
             id=LimitId.FEET_BY_EYE,
+            of_the_day=True,
             says="Shoes stay on; hard edges and footrest bars are checked by eye, and the feet looked at "
             "after a change.",
             bars=frozenset({Demand.BAREFOOT}),
@@ -168,6 +177,7 @@ LIMITS: dict[LimitId, Limit] = {
         ),
         Limit(
             id=LimitId.SUPERVISED,
+            of_the_day=True,
             says="With the supervision that is named, and without loads; a guardian reads this too.",
             bars=frozenset({Demand.LOAD}),
         ),

@@ -40,7 +40,7 @@ def _taken(
     found, minutes, suits = [], spell.minutes, SUITS[spell.posture]
 
     def rank(task: TaskDay) -> tuple[bool, int, float]:
-        meeting = spell.fixed is not None and task.id == "meetings"
+        meeting = spell.meeting and task.id == "meetings"
         return not meeting, suits.index(task.posture), -left[task.id] / task.minutes
 
     open_ones = [task for task in tasks if task.posture in suits and left[task.id] > 0]

@@ -9,12 +9,16 @@ from .rhythms import Posture
 
 @dataclass(frozen=True, kw_only=True)
 class Fixed:
-    """What lies fast in the day: from when, how long, sitting or standing; ``lunch`` is away from work."""
+    """What lies fast in the day: from when, how long, in what posture.
+
+    ``lunch`` is away from work; ``own`` is a spell that was put there by hand, and else as any other.
+    """
 
     at: int
     minutes: int
     posture: Posture = "sit"
     lunch: bool = False
+    own: bool = False
     id: str = ""
 
     @property
@@ -37,6 +41,11 @@ class Spell:
     def end(self) -> int:
         """When it ends."""
         return self.at + self.minutes
+
+    @property
+    def meeting(self) -> bool:
+        """Whether it is a meeting that lies fast."""
+        return self.fixed is not None and not self.fixed.lunch and not self.fixed.own
 
     @property
     def lunch(self) -> bool:

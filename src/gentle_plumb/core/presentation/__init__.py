@@ -9,6 +9,7 @@ from .movements import MovementView, ProgrammeView, programme_view
 from .moves import MoveView, StackView, move_views, stack_view
 from .offers import OfferView, offer_views
 from .origins import age_words, elsewhere_text, origin_text
+from .pair import PairView, pair_view
 from .plans import PlanView, PurchaseView, hard_limit_words, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
 from .rows import RowView, chance_in_band, row_view
@@ -26,6 +27,7 @@ __all__ = [
     "MoveView",
     "MovementView",
     "OfferView",
+    "PairView",
     "PlanView",
     "ProgrammeView",
     "PurchaseView",
@@ -50,6 +52,7 @@ __all__ = [
     "move_views",
     "offer_views",
     "origin_text",
+    "pair_view",
     "plain",
     "plan_view",
     "plan_views",

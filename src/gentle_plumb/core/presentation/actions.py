@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from ..actions import DONE_DEG, DONE_MM, KINDS, WHEN, WHO, Action, ActionKind, ActionState, Group
-from ..catalogue import DATUM_WORDS, NUDGE, NUDGES, QUANTITIES, Quantity
+from ..actions import DONE_DEG, DONE_MM, KINDS, WHEN, WHO, Action, ActionKind, ActionState
+from ..catalogue import DATUM_WORDS, NUDGE, NUDGES, QUANTITIES, Quantity, SetGroup
 from ..findings import Cause
 from ..fit import TAPE_MM, Posture
 from ..intake import REGIONS
@@ -33,7 +33,7 @@ class ActionView:
     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
     ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
-    under what was set, ``aim`` is the aim as it is recorded then.
+    under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then.
     """
 
     id: str
@@ -50,7 +50,8 @@ class ActionView:
     step: str
     changes: bool
     resolves: list[str]
-    group: Group
+    group: SetGroup
+    check: str
     test: str
     word: str
     hurts_at: str
@@ -141,6 +142,7 @@ def action_views(
             step=f"{one.posture}.{one.quantity}" if one.quantity else "",
             resolves=[titles[id] for id in one.resolves if id in titles],
             group=one.group,
+            check=_check(one),
             test=one.answers.test.label if one.answers.test else "",
             word=one.answers.word.label if one.answers.word else "",
             hurts_at=REGIONS[one.answers.hurts_at].label if one.answers.hurts_at else "",
@@ -151,11 +153,17 @@ def action_views(
             nudges=_nudges(one, unit),
             moved=_moved(one, unit),
             remark=_remark(one),
-            settled=one.state != "open" or one.touched,
+            settled=one.settled,
             aim="" if one.to_value is None or one.kind != "set" else f"{one.to_value:.1f}",
         )
         for one in actions
     ]
+
+
+def _check(action: Action) -> str:
+    """Return the test on the person, of what is set or arranged."""
+    quantity = QUANTITIES.get(action.quantity)
+    return quantity.check if quantity is not None else action.check
 
 
 def _when(action: Action) -> str:

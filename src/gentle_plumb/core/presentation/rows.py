@@ -11,6 +11,7 @@ from ..catalogue import DATUM_WORDS, QUANTITIES, Drag
 from ..fit import NO_LIMIT, Case, FitRow, Posture, Status, limit_text
 from ..policy import RuleSet
 from ..record import Record, fields
+from ..record.fields.settings import MeasuredBy
 from ..sources import SOURCES
 from ..units import LengthUnit
 from ..words import say_percent
@@ -36,8 +37,8 @@ from .row_parts import (
 class RowView:
     """One row as it is shown; every text carries the display unit's number.
 
-    ``left_unmeasured``: it was set to its aim and not measured again. ``left_over`` is what is still
-    missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
+    ``left_unmeasured``: it was set to its aim and not measured again; else ``left_by`` says how it was measured.
+    ``left_over`` is what is still missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
     keeps it from its target, as against left where it was found.
     """
 
@@ -57,6 +58,7 @@ class RowView:
     change: str | None
     left: str | None
     left_unmeasured: bool
+    left_by: str
     left_over: str | None
     limits: list[str]
     limited: bool
@@ -138,6 +140,7 @@ def row_view(
         change=apart_text(row, row.change, unit),
         left=value_text(row, left, unit),
         left_unmeasured=unmeasured,
+        left_by=_left_by(row, record) if left is not None and not unmeasured else "",
         left_over=apart_text(row, -over, unit) if over is not None else None,
         limits=[limit_text(limit, unit) for limit in row.limits],
         limited=any(limit.kind not in NO_LIMIT for limit in row.limits),
@@ -171,6 +174,12 @@ def row_view(
             dial=dial_of(row, offset),
         ),
     )
+
+
+def _left_by(row: FitRow, record: Record) -> str:
+    """Return how what was left was re-measured; by hand where nobody said."""
+    asked = fields.settings.setting[row.posture].get(row.key)
+    return (record[asked.by] or MeasuredBy.HAND).label if asked is not None else ""
 
 
 def chance_in_band(row: FitRow) -> float | None:

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from typing import Literal
 
 from ..catalogue import TASKS
-from ..intake import Demand, LimitId, PersonLimits
+from ..intake import Demand, PersonLimits
 from ..pace import (
     EYE_FAR_M,
     MICRO_S,
@@ -41,8 +42,15 @@ class RhythmView:
 
 @dataclass(frozen=True, kw_only=True)
 class SpellView:
-    """A stretch of the day in words: from, to, minutes, what posture, what is done in it."""
+    """A stretch of the day in words: from, to, minutes, what posture, what is done in it.
 
+    ``start`` is when it begins, minutes after midnight; ``kind`` where it comes from, ``id`` its name in the
+    record where it was put there by hand (``pace.spell.<id>``), or would be.
+    """
+
+    id: str
+    kind: Literal["rhythm", "own", "meeting", "lunch"]
+    start: int
     at: str
     end: str
     minutes: int
@@ -75,7 +83,7 @@ class WeekView:
 
 @dataclass(frozen=True, kw_only=True)
 class DayView:
-    """A day in words. ``week`` is the one shown, 0 once used to it."""
+    """A day in words. ``week`` is the one shown, 0 once used to it; ``stands`` whether one may stand in it."""
 
     start: str
     end: str
@@ -90,6 +98,7 @@ class DayView:
     says: str
     eyes: str
     tips: list[str]
+    stands: bool
 
 
 def rhythm_views(day: WorkingDay, person: PersonLimits) -> list[RhythmView]:
@@ -144,16 +153,21 @@ def day_view(day: WorkingDay, person: PersonLimits, week: int = 0) -> DayView:
         says=says,
         eyes=_eyes(day),
         tips=_tips(totals, day, person),
+        stands=day.asked.stands,
     )
 
 
 def _spell_view(one: Spell, *, walks: bool) -> SpellView:
     words = {"sit": "Sit", "stand": "Stand", "move": "Move" if walks else "Shift the weight"}
     label = "Lunch" if one.lunch else words[one.posture]
-    if one.fixed is not None and not one.lunch:
+    if one.meeting:
         label = f"Meeting, {'standing' if one.posture == 'stand' else 'sitting'}"
     tasks = ", ".join(f"{TASKS.get(id, 'Work').lower()} {minutes} min" for id, minutes in one.tasks)
+    own = one.fixed.id if one.fixed is not None and one.fixed.own else ""
     return SpellView(
+        id=own or f"at{one.at}",
+        kind="lunch" if one.lunch else "meeting" if one.meeting else "own" if own else "rhythm",
+        start=one.at,
         at=clock(one.at),
         end=clock(one.end),
         minutes=one.minutes,
@@ -205,15 +219,6 @@ TIPS: tuple[tuple[str, str, frozenset[Demand]], ...] = (
     ("day.tip_chair", "move", frozenset({Demand.WALKING})),
 )
 """What is said beside a day: its sentence, what the day has to have, what it asks of the body."""
-SAID_BY_LIMIT: tuple[LimitId, ...] = (
-    LimitId.RISE_SLOWLY,
-    LimitId.SHORT_STANDING,
-    LimitId.FREE_THIGHS,
-    LimitId.KNEES_SPARED,
-    LimitId.FEET_BY_EYE,
-    LimitId.SUPERVISED,
-)
-"""Limits that are about how a day is spent: said with it."""
 
 
 def _tips(totals: DayTotals, day: WorkingDay, person: PersonLimits) -> list[str]:
@@ -225,7 +230,7 @@ def _tips(totals: DayTotals, day: WorkingDay, person: PersonLimits) -> list[str]
         found.append(say("day.micro", every=f"{day.micro_every}", seconds=f"{MICRO_S}"))
     if totals.stand and not day.desk_stands and day.elsewhere != Elsewhere.NO:
         found.append(say(f"day.elsewhere_{day.elsewhere}"))
-    return found + [held.limit.says for id in SAID_BY_LIMIT if (held := person.held(id))]
+    return found + [one.limit.says for one in person.in_force if one.limit.of_the_day]
 
 
 def rhythm_of(views: Sequence[RhythmView], id: str | None) -> RhythmView | None:

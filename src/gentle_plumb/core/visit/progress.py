@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from typing import Protocol
 
 from ..body import DIMENSIONS
-from ..fit import NEEDED_ROWS, FitResult, FitRow
+from ..fit import NEEDED_ROWS, FitResult
 from ..record import FIELDS, STEPS, Record, StepId, fields
 from ..record.fields.ask import ConsentAnswer
 from .body import settled
@@ -63,22 +64,31 @@ def _measured(record: Record, listed: Sequence[str]) -> StepProgress:
     )
 
 
-def _is_set(record: Record, row: FitRow) -> bool:
-    asked = fields.settings.setting[row.posture].get(row.key)
-    return asked is not None and (asked.measured in record or asked.aimed in record)
+class SetStep(Protocol):
+    """One thing to do in Set: what it is, and whether nothing more is to be done with it."""
+
+    @property
+    def what(self) -> str: ...
+    @property
+    def settled(self) -> bool: ...
 
 
 def progress(
-    record: Record, result: FitResult, order: list[FitRow], *, listed: Sequence[str], signed: bool
+    record: Record,
+    result: FitResult,
+    to_set: Sequence[SetStep],
+    *,
+    listed: Sequence[str],
+    signed: bool,
 ) -> Mapping[StepId, StepProgress]:
-    """Every step's progress, from the record, the fit and its working order.
+    """Every step's progress, from the record and the fit.
 
-    ``listed`` are the dimensions that this visit is to measure.
+    ``to_set`` are the steps of Set; ``listed`` are the dimensions that this visit is to measure.
     """
     worked = result.seated if result.seated.possible else result.standing
     rows = [row for row in worked.rows if row.key in NEEDED_ROWS]
     open_rows = [row.label for row in rows if row.target is None]
-    left = [row for row in order if not _is_set(record, row)]
+    left = [one for one in to_set if not one.settled]
     steps = [
         _by_fields("ask", record),
         _by_fields("look", record, sits=result.seated.possible),
@@ -93,9 +103,9 @@ def progress(
         StepProgress(
             step="set",
             label=STEPS["set"],
-            done=len(order) - len(left),
-            needed=max(1, len(order)),
-            next=left[0].label if left else None,
+            done=len(to_set) - len(left),
+            needed=max(1, len(to_set)),
+            next=left[0].what if left else None,
         ),
         _by_fields("pace", record),
         StepProgress(

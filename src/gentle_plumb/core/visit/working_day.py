@@ -33,15 +33,13 @@ from ..pace import (
 )
 from ..record import Record, fields
 from ..record.fields.ask import StandingHabit
-from ..record.fields.pace import MeetingPosture, Ramp
+from ..record.fields.pace import Ramp
 from ..words import say
 from ..workstation import ScreenKind
+from .fixed_times import fixed_times, minutes_or
 
-START_MIN, LUNCH_AT_MIN, LUNCH_MIN = 9 * 60, 12 * 60 + 30, 30
-"""A day begins and breaks for lunch so, minutes after midnight and minutes, until somebody says otherwise. House
-values."""
-LUNCH_FROM_H = 5.0
-"""Hours of work from which a day has a lunch. House value."""
+START_MIN = 9 * 60
+"""A day begins so many minutes after midnight until somebody says otherwise. House value."""
 OWN_SIT, OWN_STAND, OWN_MOVE = 25, 5, 2
 """Own numbers until they are typed, minutes. House values."""
 RAMPS: dict[StandingHabit | None, Ramp] = {
@@ -110,7 +108,7 @@ def working_day(record: Record, case: Case, *, desk_stands: bool) -> WorkingDay 
     if rhythm.barred_by(person, desk_stands=stands) is not None:
         rhythm = RHYTHMS[proposed]
     longest = person.longest_stand
-    fixed = (*_lunch(record, tasks), *_meetings(record))
+    fixed = fixed_times(record, tasks)
     start, doubt = _start(record, tasks, fixed)
     asked = DayRequest(
         start=start,
@@ -119,12 +117,12 @@ def working_day(record: Record, case: Case, *, desk_stands: bool) -> WorkingDay 
         fixed=fixed,
         stands=stands,
         longest_stand=None if longest is None else int(longest),
-        walk_every=_minutes(record[at.walk_every], 0),
-        walk_minutes=_minutes(record[at.walk_minutes], 3),
+        walk_every=minutes_or(record[at.walk_every], 0),
+        walk_minutes=minutes_or(record[at.walk_minutes], 3),
     )
     spells = lay_day(asked)
-    micro_every = _minutes(record[at.micro_every], rhythm.micro_every)
-    eye_every = _minutes(record[at.eye_every], EYE_EVERY_MIN)
+    micro_every = minutes_or(record[at.micro_every], rhythm.micro_every)
+    eye_every = minutes_or(record[at.eye_every], EYE_EVERY_MIN)
     totals = totals_of(spells, micro_every=micro_every, eye_every=eye_every)
     ramp = record[at.ramp] or RAMPS[record[fields.ask.sit_stand]]
     return WorkingDay(
@@ -137,7 +135,7 @@ def working_day(record: Record, case: Case, *, desk_stands: bool) -> WorkingDay 
         weeks=ramp_weeks(totals.stand, int(ramp), totals.longest_stand) if totals.stand else (),
         micro_every=micro_every,
         eye_every=eye_every,
-        eye_seconds=_minutes(record[at.eye_seconds], EYE_S),
+        eye_seconds=minutes_or(record[at.eye_seconds], EYE_S),
         far_point=record.said(at.far_point),
         desk_stands=desk_stands,
         elsewhere=elsewhere,
@@ -149,7 +147,7 @@ def _start(
     record: Record, tasks: list[TaskDay], fixed: tuple[Fixed, ...]
 ) -> tuple[int, str | None]:
     """Return when the day begins, and what is wrong with the time that was typed."""
-    typed = _minutes(record[fields.pace.start], START_MIN)
+    typed = minutes_or(record[fields.pace.start], START_MIN)
     work = sum(task.minutes for task in tasks)
     latest = max(0, LONGEST_DAY_MIN - work - sum(one.minutes for one in fixed if one.lunch))
     if typed <= latest:
@@ -159,18 +157,14 @@ def _start(
     )
 
 
-def _minutes(value: float | None, usual: int) -> int:
-    return usual if value is None else round(value)
-
-
 def _rhythm(record: Record, chosen: str) -> Rhythm:
     if chosen != OWN:
         return RHYTHMS[chosen]
     at = fields.pace
     return own_rhythm(
-        _minutes(record[at.sit], OWN_SIT),
-        _minutes(record[at.stand], OWN_STAND),
-        _minutes(record[at.move], OWN_MOVE),
+        minutes_or(record[at.sit], OWN_SIT),
+        minutes_or(record[at.stand], OWN_STAND),
+        minutes_or(record[at.move], OWN_MOVE),
     )
 
 
@@ -222,26 +216,3 @@ def _goes_elsewhere(task: str, elsewhere: Elsewhere) -> bool:
     """Whether a task can be done where one can stand although the desk does not rise."""
     counter = elsewhere in (Elsewhere.COUNTER, Elsewhere.BOTH) and task in AT_A_COUNTER
     return counter or (elsewhere in (Elsewhere.PHONE, Elsewhere.BOTH) and task in ON_THE_PHONE)
-
-
-def _lunch(record: Record, tasks: list[TaskDay]) -> list[Fixed]:
-    long_enough = sum(task.minutes for task in tasks) >= LUNCH_FROM_H * 60
-    minutes = _minutes(record[fields.pace.lunch], LUNCH_MIN if long_enough else 0)
-    if not minutes:
-        return []
-    at = _minutes(record[fields.pace.lunch_at], LUNCH_AT_MIN)
-    return [Fixed(at=at, minutes=minutes, lunch=True, id="lunch")]
-
-
-def _meetings(record: Record) -> list[Fixed]:
-    found = []
-    for id, asked in fields.pace.meeting.items():
-        at, minutes = record[asked.at], record[asked.minutes]
-        if at is not None and minutes:
-            stood = record[asked.posture] == MeetingPosture.STAND
-            found.append(
-                Fixed(
-                    at=round(at), minutes=round(minutes), posture="stand" if stood else "sit", id=id
-                )
-            )
-    return found

@@ -74,7 +74,7 @@ class VisitAnalysis:
         record = self.given.record
         if brief:
             values = self.given.values.items()
-            record = Record({path: value for path, value in values if path in WHY})
+            record = Record({path: value for path, value in values if path in IN_BRIEF})
         offset = display_offset(self.given.record)
         return [
             _row_view(
@@ -175,8 +175,10 @@ def _which(row: FitRow, *_: Any, **__: Any) -> tuple[str, str]:
 _row_view = memoize_last(2, by=_which)(row_view)
 
 
-WHY = frozenset(one.why.id for own in fields.work.own_number.values() for one in own.values())
-"""The reasons for numbers of one's own: all that a row in brief takes from the record."""
+IN_BRIEF = frozenset(
+    one.why.id for own in fields.work.own_number.values() for one in own.values()
+) | frozenset(one.by.id for those in fields.settings.setting.values() for one in those.values())
+"""All that a row in brief takes from the record: reasons for own numbers, and how things were re-measured."""
 
 
 def analyse_visit(

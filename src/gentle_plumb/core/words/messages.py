@@ -84,6 +84,16 @@ ENGLISH: dict[str, str] = {
     "step.test": "Test on the client: {answer}.",
     "step.not_yet": "The client says: not yet.",
     "step.moved": "The aim was {was} when this was set; it is {now} now.",
+    # the drill
+    "drill.first": "Everything here can be moved. What do you set first?",
+    "drill.first_fixed": "The desk can't be moved. What do you set first?",
+    "drill.first_why": "{first} first, then {rest}: what rests on something is set after it.",
+    "drill.explains": "{joint}: {angle}° as found, {low} to {high}° is its band. Which single change brings it "
+    "back the most?",
+    "drill.explains_why": "{what}, by {change}: alone it takes {gain}° away; the next best takes {next}°.",
+    "drill.urgent": "The client says yes to one of these. With which do you stop and see to urgent medical care "
+    "first of all?",
+    "drill.urgent_why": "{sign}. {urgency}. {rest}.",
     # the day
     "day.too_late": "From {start} a day of {hours} h would run past midnight: it is shown from {latest}.",
     "day.week": "{stand} min of standing a day, at most {longest} min at a stretch.",

@@ -5,8 +5,11 @@ import { useFields } from "@/shared/api/queries";
 import { useKeys } from "@/shared/keys";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Elevation } from "../../drawing/elevation";
+import { another, Score } from "./drill-parts";
+import { SetUpDrill } from "./set-up-drill";
 
 const WAYS = [
   { given: "keep", key: "k", label: "Keep it" },
@@ -14,14 +17,27 @@ const WAYS = [
   { given: "question", key: "q", label: "Query it" },
 ] as const;
 type Given = (typeof WAYS)[number]["given"];
-const EXERCISES = 2_000_000_000;
 
-function another(): number {
-  return Math.floor(Math.random() * EXERCISES);
+const KINDS = [
+  { value: "readings", label: "Readings" },
+  { value: "set_up", label: "Setting up" },
+];
+
+/** The drill, of readings or of setting up. Nothing of it is kept anywhere. */
+export function Drill({ unit }: { unit: Unit }) {
+  const [kind, setKind] = useState("readings");
+  return (
+    <>
+      <div className="mb-4">
+        <Segments label="What is drilled" value={kind} choices={KINDS} onChange={setKind} />
+      </div>
+      {kind === "set_up" ? <SetUpDrill unit={unit} /> : <ReadingDrill unit={unit} />}
+    </>
+  );
 }
 
-/** The drill: a made-up client, a reading with error. Nothing of it is kept anywhere. */
-export function Drill({ unit }: { unit: Unit }) {
+/** A made-up client, a reading with error. */
+function ReadingDrill({ unit }: { unit: Unit }) {
   const inks = useFields().data?.inks;
   const [number, setNumber] = useState(another);
   const [given, setGiven] = useState<Given | null>(null);
@@ -31,7 +47,6 @@ export function Drill({ unit }: { unit: Unit }) {
   useEffect(() => {
     if (said) setPoints((last) => ({ ...last, [number]: said.points }));
   }, [said, number]);
-  const scored = Object.values(points);
   const next = useCallback(() => {
     setGiven(null);
     setNumber(another());
@@ -52,11 +67,7 @@ export function Drill({ unit }: { unit: Unit }) {
     <section aria-label="Drill" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
       <div>
         <p className="text-sm text-soft">
-          A made-up {posed.sex === "female" ? "woman" : "man"}. Score{" "}
-          <span className="figures">
-            {scored.reduce((sum, one) => sum + one, 0)} of {scored.length}
-          </span>
-          ; it is kept nowhere.
+          A made-up {posed.sex === "female" ? "woman" : "man"}. <Score points={points} />
         </p>
         <h2 className="mt-2 text-2xl">{posed.label}</h2>
         <p>{posed.how}</p>

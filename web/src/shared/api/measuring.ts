@@ -91,3 +91,22 @@ export function useVerdict(number: number, unit: Unit, given: Given | null) {
     { enabled: given !== null, staleTime: Number.POSITIVE_INFINITY },
   );
 }
+
+export function useSetUpQuestion(number: number, unit: Unit) {
+  return server.useQuery(
+    "get",
+    "/api/drill/set-up/{number}",
+    { params: { path: { number }, query: { unit } } },
+    { staleTime: Number.POSITIVE_INFINITY },
+  );
+}
+
+/** What a choice is worth, once one is made. */
+export function useSetUpVerdict(number: number, unit: Unit, given: number | null) {
+  return server.useQuery(
+    "get",
+    "/api/drill/set-up/{number}/verdict",
+    { params: { path: { number }, query: { given: given ?? 0, unit } } },
+    { enabled: given !== null, staleTime: Number.POSITIVE_INFINITY },
+  );
+}

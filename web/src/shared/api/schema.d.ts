@@ -902,6 +902,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drill/set-up/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Set Up Drill
+         * @description A question about setting up: what first, what explains a posture, which sign is urgent.
+         */
+        get: operations["set_up_drill_api_drill_set_up__number__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drill/set-up/{number}/verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Set Up Verdict
+         * @description Whether a choice is right, and why.
+         */
+        get: operations["set_up_verdict_api_drill_set_up__number__verdict_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/policies": {
         parameters: {
             query?: never;
@@ -1173,7 +1213,7 @@ export interface components {
          *     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
          *     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
          *     ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
-         *     under what was set, ``aim`` is the aim as it is recorded then.
+         *     under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then.
          */
         ActionView: {
             /** Id */
@@ -1218,6 +1258,8 @@ export interface components {
              * @enum {string}
              */
             group: "safe" | "feet_chair" | "hands" | "screen" | "other";
+            /** Check */
+            check: string;
             /** Test */
             test: string;
             /** Word */
@@ -1818,7 +1860,7 @@ export interface components {
         };
         /**
          * DayBar
-         * @description The bar, its edges, and its scale.
+         * @description The bar, its edges, and its scale: ``left`` is the px at which the hour ``first`` begins.
          */
         DayBar: {
             /** Width */
@@ -1831,6 +1873,8 @@ export interface components {
             handles: components["schemas"]["DayHandle"][];
             /** First */
             first: number;
+            /** Left */
+            left: number;
             /** Px Per Min */
             px_per_min: number;
         };
@@ -1900,7 +1944,7 @@ export interface components {
         };
         /**
          * DayView
-         * @description A day in words. ``week`` is the one shown, 0 once used to it.
+         * @description A day in words. ``week`` is the one shown, 0 once used to it; ``stands`` whether one may stand in it.
          */
         DayView: {
             /** Start */
@@ -1928,6 +1972,8 @@ export interface components {
             eyes: string;
             /** Tips */
             tips: string[];
+            /** Stands */
+            stands: boolean;
         };
         /**
          * Demand
@@ -3271,6 +3317,8 @@ export interface components {
         /**
          * LimitView
          * @description One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.
+         *
+         *     ``of_the_day``: it is about how a day is spent.
          */
         LimitView: {
             /** Id */
@@ -3279,6 +3327,8 @@ export interface components {
             says: string;
             /** Cleared */
             cleared: string | null;
+            /** Of The Day */
+            of_the_day: boolean;
         };
         /**
          * Line
@@ -3715,6 +3765,43 @@ export interface components {
          * @enum {string}
          */
         OperatedPart: "neck" | "trunk" | "arm" | "hand" | "leg";
+        /**
+         * PairLine
+         * @description One thing of the pair: where it stands in each posture, in words, and how each is known; empty: not yet.
+         */
+        PairLine: {
+            /** Key */
+            key: string;
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
+            /** Seated */
+            seated: string;
+            /** Seated By */
+            seated_by: string;
+            /** Standing */
+            standing: string;
+            /** Standing By */
+            standing_by: string;
+            /** Again */
+            again: boolean;
+        };
+        /**
+         * PairView
+         * @description What is set in both postures.
+         *
+         *     ``again`` marks what is to be measured again standing; ``open`` names those that are not yet; ``says`` how far
+         *     the pair is.
+         */
+        PairView: {
+            /** Lines */
+            lines: components["schemas"]["PairLine"][];
+            /** Open */
+            open: string[];
+            /** Says */
+            says: string;
+        };
         /**
          * PaperAction
          * @description One thing to do: the same words as in Set and in the plan.
@@ -4492,11 +4579,13 @@ export interface components {
         };
         /**
          * ReadIn
-         * @description What a reading is taken of.
+         * @description What a reading is taken of: a dimension, or a piece that was set ``near`` a height, mm.
          */
         ReadIn: {
             /** Dimension */
             dimension: string;
+            /** Near */
+            near?: number | null;
         };
         /**
          * ReadingOut
@@ -4755,8 +4844,8 @@ export interface components {
          * RowView
          * @description One row as it is shown; every text carries the display unit's number.
          *
-         *     ``left_unmeasured``: it was set to its aim and not measured again. ``left_over`` is what is still
-         *     missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
+         *     ``left_unmeasured``: it was set to its aim and not measured again; else ``left_by`` says how it was measured.
+         *     ``left_over`` is what is still missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
          *     keeps it from its target, as against left where it was found.
          */
         RowView: {
@@ -4798,6 +4887,8 @@ export interface components {
             left: string | null;
             /** Left Unmeasured */
             left_unmeasured: boolean;
+            /** Left By */
+            left_by: string;
             /** Left Over */
             left_over: string | null;
             /** Limits */
@@ -5054,6 +5145,36 @@ export interface components {
             label: string;
             /** Value */
             value: string;
+        };
+        /**
+         * SetUpPosed
+         * @description A question about setting up as it is shown; ``scene`` is the place as found, where there is one.
+         */
+        SetUpPosed: {
+            /** Number */
+            number: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "first" | "explains" | "urgent";
+            /** Question */
+            question: string;
+            /** Options */
+            options: string[];
+            scene: components["schemas"]["Scene"] | null;
+        };
+        /**
+         * SetUpVerdict
+         * @description Which choice the rules give, and why; ``points`` 1 or 0.
+         */
+        SetUpVerdict: {
+            /** Right */
+            right: number;
+            /** Points */
+            points: number;
+            /** Reason */
+            reason: string;
         };
         /**
          * SettingChange
@@ -5384,8 +5505,20 @@ export interface components {
         /**
          * SpellView
          * @description A stretch of the day in words: from, to, minutes, what posture, what is done in it.
+         *
+         *     ``start`` is when it begins, minutes after midnight; ``kind`` where it comes from, ``id`` its name in the
+         *     record where it was put there by hand (``pace.spell.<id>``), or would be.
          */
         SpellView: {
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "rhythm" | "own" | "meeting" | "lunch";
+            /** Start */
+            start: number;
             /** At */
             at: string;
             /** End */
@@ -5811,6 +5944,7 @@ export interface components {
             offers: components["schemas"]["OfferView"][];
             /** Moves */
             moves: components["schemas"]["MoveView"][];
+            pair: components["schemas"]["PairView"] | null;
             /** Zones */
             zones: components["schemas"]["ZoneView"][];
             /** Laptop */
@@ -9987,6 +10121,157 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["gentle_plumb__core__drill__exercise__Verdict"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_up_drill_api_drill_set_up__number__get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetUpPosed"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_up_verdict_api_drill_set_up__number__verdict_get: {
+        parameters: {
+            query: {
+                given: number;
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetUpVerdict"];
                 };
             };
             /** @description Not signed in */

@@ -7,8 +7,7 @@ from the entry (see docs/extending.md).
 
 from __future__ import annotations
 
-from typing import Literal
-
+from ..set_groups import SetGroup
 from .chair import CHAIR
 from .hands import HANDS
 from .nudges import NUDGE, NUDGES, Nudge
@@ -35,7 +34,6 @@ def own_numbers(posture: Posture) -> tuple[Quantity, ...]:
     return tuple(one for one in _ALL if one.own_number and posture in one.postures)
 
 
-SetGroup = Literal["feet_chair", "hands", "screen"]
 _GROUPS: dict[SetGroup, tuple[Quantity, ...]] = {
     "feet_chair": CHAIR,
     "hands": HANDS,

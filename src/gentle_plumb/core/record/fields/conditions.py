@@ -43,7 +43,7 @@ def _cleared(at: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
     says = f"{label}: {LIMITS[limit].says}"
     return ClearedFields(
         by=at.words(f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes),
-        on=at.date(f"{limit}.cleared_on", f"{says} Cleared on", health=True, when=yes),
+        on=at.date(f"{limit}.cleared_on", f"{says} Cleared on", health=True, when=yes, been=True),
     )
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from ...catalogue import TASKS
 from ...choices import Choice, YesNo
@@ -11,6 +12,8 @@ from ...pace import OWN, RHYTHMS, Elsewhere, TaskPosture
 from .field import Field
 from .place import Place
 
+SPELLS = "pace.spell"
+"""What the path of a spell put by hand begins with."""
 MEETINGS = ("meeting1", "meeting2", "meeting3", "meeting4")
 """Places for meetings that lie fast."""
 
@@ -74,6 +77,36 @@ def _meeting(id: str, number: int) -> MeetingFields:
 
 meeting = {id: _meeting(id, number) for number, id in enumerate(MEETINGS, 1)}
 """Meetings that lie fast, by place."""
+
+
+class SpellPosture(Choice):
+    """How a spell put by hand is spent."""
+
+    SIT = "sit", "Sit"
+    STAND = "stand", "Stand"
+    MOVE = "move", "Move"
+
+
+@dataclass(frozen=True, eq=False)
+class SpellFields:
+    """A spell put into the day by hand: from when, how long, in what posture."""
+
+    at: Field[float]
+    minutes: Field[float]
+    posture: Field[SpellPosture]
+
+
+@lru_cache(maxsize=256)
+def spell(id: str) -> SpellFields:
+    """Return the fields of a spell put by hand."""
+    at = Place(f"{SPELLS}.{id}", "Spells", "spells")
+    return SpellFields(
+        at=at.time("at", "Spell from"),
+        minutes=at.amount("minutes", "Spell", "min", 1, 480),
+        posture=at.choice("posture", "Spell is spent", SpellPosture),
+    )
+
+
 _tasks = Place("pace.task", "Tasks")
 task = {id: _tasks.choice(id, label, TaskPosture) for id, label in TASKS.items()}
 """How each task is done, by name."""

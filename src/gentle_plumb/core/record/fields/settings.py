@@ -24,12 +24,21 @@ class ActionAnswer(Choice):
     LATER = "later", "Not today"
 
 
+class MeasuredBy(Choice):
+    """How something was re-measured."""
+
+    HAND = "hand", "By hand, typed"
+    TAPE = "tape", "Read from the tape"
+    DISPLAY = "display", "From the desk's display"
+
+
 @dataclass(frozen=True, eq=False)
 class SettingFields:
-    """What a thing was set to: re-measured, or set to its target and not measured again."""
+    """What a thing was set to: re-measured and how, or set to its target and not measured again."""
 
     measured: Field[float]
     aimed: Field[float]
+    by: Field[MeasuredBy]
 
 
 def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
@@ -38,6 +47,7 @@ def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
     return SettingFields(
         measured=at.quantity(quantity, quantity.label, part=key),
         aimed=at.quantity(quantity, label, name=f"{key}.aimed", part=key),
+        by=at.choice(f"{key}.by", f"{quantity.label}, re-measured", MeasuredBy, part=key),
     )
 
 

@@ -1,11 +1,14 @@
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import { type KeyboardEvent, type MouseEvent, type PointerEvent, useRef, useState } from "react";
 import { Marks } from "@/drawing/marks";
 import type { Schemas } from "@/shared/api/client";
 import { useVisitFacts } from "../../state/facts";
 import { useQueue } from "../../state/recording";
+import { type Spell, wholeSpell } from "./own-spell";
 
 /** An edge goes by five minutes, by a quarter of an hour with Page up and down. */
 const STEP_MIN = 5;
+/** As long as a spell put by hand may be. */
+const LONGEST_MIN = 480;
 const STEPS: Record<string, number> = {
   ArrowLeft: -STEP_MIN,
   ArrowDown: -STEP_MIN,
@@ -16,24 +19,79 @@ const STEPS: Record<string, number> = {
 };
 
 /** The day as the core draws it; edges of what lies fast are drawn along it by hand or by key. */
-export function DayBar({ bar, day }: { bar: Schemas["DayBar"]; day: Schemas["DayView"] }) {
+export function DayBar({
+  bar,
+  day,
+  picked,
+  onPick,
+}: {
+  bar: Schemas["DayBar"];
+  day: Schemas["DayView"];
+  picked: Spell | null;
+  onPick: (spell: Spell) => void;
+}) {
   const { catalogue, readOnly } = useVisitFacts();
+  const x = (at: number) => bar.left + (at - bar.first) * bar.px_per_min;
+  /** A tap on the bar picks the spell that lies there. */
+  const tap = (event: MouseEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const at = bar.first + (event.clientX - box.left - bar.left) / bar.px_per_min;
+    const found = day.spells.find((one) => one.start <= at && at < one.start + one.minutes);
+    if (found && (found.kind === "rhythm" || found.kind === "own")) onPick(found);
+  };
   return (
-    <figure className="relative mb-2" style={{ width: bar.width, maxWidth: "100%" }}>
+    // biome-ignore lint/a11y/useKeyWithClickEvents: by keys a spell is picked under Hour by hour
+    <figure
+      className="relative mb-2"
+      style={{ width: bar.width, maxWidth: "100%" }}
+      onClick={readOnly ? undefined : tap}
+    >
       <figcaption className="sr-only">
         The day from {day.start} to {day.end}: {day.totals.sit} minutes sitting, {day.totals.stand}{" "}
         standing, {day.totals.move} moving. Spell by spell it is under Hour by hour.
       </figcaption>
       <Marks marks={bar.marks} inks={catalogue.inks} width={bar.width} height={bar.height} />
+      {picked && (
+        <span
+          aria-hidden="true"
+          className="pointer-events-none absolute top-5 border-2 border-b-0 border-ink"
+          style={{ left: x(picked.start), width: picked.minutes * bar.px_per_min, height: 94 }}
+        />
+      )}
       {!readOnly &&
         bar.handles.map((handle) => (
           <Edge key={handle.field} handle={handle} perMin={bar.px_per_min} />
         ))}
+      {!readOnly && picked?.kind === "rhythm" && (
+        <Edge
+          key={`end of ${picked.id}`}
+          perMin={bar.px_per_min}
+          also={wholeSpell(picked)}
+          handle={{
+            field: `pace.spell.${picked.id}.minutes`,
+            label: `${picked.label} ends`,
+            x: x(picked.start + picked.minutes),
+            at: picked.start + picked.minutes,
+            low: picked.start + STEP_MIN,
+            high: picked.start + LONGEST_MIN,
+            start: picked.start,
+          }}
+        />
+      )}
     </figure>
   );
 }
 
-function Edge({ handle, perMin }: { handle: Schemas["DayHandle"]; perMin: number }) {
+function Edge({
+  handle,
+  perMin,
+  also = [],
+}: {
+  handle: Schemas["DayHandle"];
+  perMin: number;
+  /** What is written with it. */
+  also?: readonly (readonly [string, string])[];
+}) {
   const { unit } = useVisitFacts();
   const queue = useQueue();
   const held = useRef<number | null>(null);
@@ -48,7 +106,7 @@ function Edge({ handle, perMin }: { handle: Schemas["DayHandle"]; perMin: number
       handle.start === null || handle.start === undefined
         ? clock(minutes)
         : String(minutes - handle.start);
-    queue.type(handle.field, typed, unit);
+    queue.typeAll([...also, [handle.field, typed]], unit);
   };
   const grab = (event: PointerEvent<HTMLElement>) => {
     held.current = event.clientX;
@@ -79,6 +137,7 @@ function Edge({ handle, perMin }: { handle: Schemas["DayHandle"]; perMin: number
       aria-valuetext={clock(shown)}
       className="group absolute top-0 flex w-11 -translate-x-1/2 cursor-ew-resize touch-none justify-center"
       style={{ left: handle.x + (shown - handle.at) * perMin, height: 118 }}
+      onClick={(event) => event.stopPropagation()}
       onPointerDown={grab}
       onPointerMove={move}
       onPointerUp={drop}

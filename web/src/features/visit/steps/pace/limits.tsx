@@ -1,14 +1,11 @@
 import { Clearing } from "../../clearing";
 import { useWorkup } from "../../state/workup";
 
-/** Limits that are about how a day is spent; the core keeps to all of them, these are asked about here. */
-const OF_THE_DAY = new Set(["no_standing", "short_standing", "seated_only", "rise_slowly"]);
-
 /** What the day keeps to, with whom to ask and how it is lifted. */
 export function LimitsOfTheDay() {
   const worked = useWorkup();
   const held = (worked?.cares ?? []).flatMap((care) =>
-    care.limits.filter((one) => OF_THE_DAY.has(one.id)).map((limit) => ({ care, limit })),
+    care.limits.filter((one) => one.of_the_day).map((limit) => ({ care, limit })),
   );
   if (held.length === 0) return null;
   return (

@@ -22,6 +22,7 @@ import { useRoomWidth } from "../../use-room-width";
 import { DayBar } from "./day-bar";
 import { LimitsOfTheDay } from "./limits";
 import { Movements } from "./movements";
+import { OwnSpell, type Spell } from "./own-spell";
 import { Rhythms } from "./rhythms";
 import { Spells } from "./spells";
 import { Tasks } from "./tasks";
@@ -47,6 +48,13 @@ export function PacePanel() {
       void queries.invalidateQueries({ queryKey: ofVisit(path, visit.id) });
   }, [queries, visit.id, revision]);
   const page = answer.data;
+  const [picked, setPicked] = useState<string | null>(null);
+  /** Spells are taken in hand in the whole day; the weeks that lead to it follow. */
+  const pick = (one: Spell) => {
+    if (page?.day?.week) setWeek(0);
+    else setPicked(one.id);
+  };
+  const spell = page?.day?.spells.find((one) => one.id === picked) ?? null;
   const chosen = useCells().get(fieldId("pace.rhythm"))?.typed;
   const present = ORDER.find((one) => one === part) ?? "rhythm";
   const group = fields.filter((field) => field.step === "pace" && field.group === GROUP[present]);
@@ -81,7 +89,15 @@ export function PacePanel() {
       {page?.day && page.bar && (
         <>
           {page.doubt && <Notice role="alert">{page.doubt}</Notice>}
-          <DayBar bar={page.bar} day={page.day} />
+          <DayBar bar={page.bar} day={page.day} picked={spell} onPick={pick} />
+          {spell && (
+            <OwnSpell
+              key={spell.id}
+              spell={spell}
+              stands={page.day.stands}
+              onLeave={() => setPicked(null)}
+            />
+          )}
           <div className="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
             <Totals page={page} day={page.day} />
             {page.day.weeks.length > 0 && (
@@ -124,7 +140,7 @@ export function PacePanel() {
           </div>
         )}
         {present === "movements" && <Movements />}
-        {present === "spells" && page?.day && <Spells day={page.day} />}
+        {present === "spells" && page?.day && <Spells day={page.day} onPick={pick} />}
         <PanelFoot>
           <Button
             look="next"

@@ -1,7 +1,13 @@
 import type { Schemas } from "@/shared/api/client";
 
-/** The day spell by spell: what the bar shows, in words. */
-export function Spells({ day }: { day: Schemas["DayView"] }) {
+/** The day spell by spell: what the bar shows, in words. A spell of the rhythm can be taken in hand. */
+export function Spells({
+  day,
+  onPick,
+}: {
+  day: Schemas["DayView"];
+  onPick: (spell: Schemas["SpellView"]) => void;
+}) {
   return (
     <table className="w-full max-w-[880px] border-collapse text-sm">
       <thead>
@@ -18,7 +24,16 @@ export function Spells({ day }: { day: Schemas["DayView"] }) {
           <tr key={one.at} className="border-b border-hair">
             <td className="figures py-1">{one.at}</td>
             <td className="figures">{one.end}</td>
-            <td className={one.posture === "stand" ? "font-semibold" : ""}>{one.label}</td>
+            <td className={one.posture === "stand" ? "font-semibold" : ""}>
+              {one.kind === "rhythm" || one.kind === "own" ? (
+                <button type="button" className="min-h-8 underline" onClick={() => onPick(one)}>
+                  {one.label}
+                </button>
+              ) : (
+                one.label
+              )}
+              {one.kind === "own" && <span className="text-soft"> by hand</span>}
+            </td>
             <td className="figures pr-4 text-right">{one.minutes}</td>
             <td className="text-soft">{one.tasks}</td>
           </tr>

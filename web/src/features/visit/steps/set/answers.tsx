@@ -23,7 +23,8 @@ function choicesOf(field: Schemas["FieldOut"] | undefined) {
 }
 
 /** The test on the person with its answer, and the client's own word; what follows from either. */
-export function TestAndWord({ action, check }: { action: Action; check: string | null }) {
+export function TestAndWord({ action }: { action: Action }) {
+  const { check } = action;
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const test = useAnswer(action, "test");

@@ -50,7 +50,15 @@ export function DeskKeys({ row }: { row: Row }) {
       </p>
       <div className="mt-2 flex flex-wrap gap-1.5">
         <Button
-          onClick={() => queue.type(`set.${row.posture}.surface`, say(shown + offset), unit)}
+          onClick={() =>
+            queue.typeAll(
+              [
+                [`set.${row.posture}.surface`, say(shown + offset)],
+                [`set.${row.posture}.surface.by`, "display"],
+              ],
+              unit,
+            )
+          }
           className="text-sm"
         >
           Take {say(shown + offset)} from the display

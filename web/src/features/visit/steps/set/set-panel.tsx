@@ -9,8 +9,9 @@ import { useNavigation } from "../../state/navigation";
 import { useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
 import { Settle } from "./settle";
-import { StepCard, typedTarget, withUnit } from "./step-card";
+import { StepCard, withUnit } from "./step-card";
 import { headingOf, nameOf, type Step, settled, stepsOf } from "./steps";
+import { typedTarget } from "./typed-target";
 import { Walk } from "./walk";
 
 /** Set: one piece after the other in the order in which they rest on one another. */
@@ -72,7 +73,7 @@ export function SetPanel() {
         <p className="mt-1 text-sm text-soft">* set to the target, not re-measured.</p>
       )}
       <Settle />
-      <Walk moves={worked.moves} />
+      <Walk moves={worked.moves} pair={worked.pair} />
       <a
         href={`/api/visits/${visit.id}/card.pdf?unit=${unit}`}
         target="_blank"

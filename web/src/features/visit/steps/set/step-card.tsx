@@ -8,8 +8,11 @@ import { FieldRow, TextEntry, Trouble } from "../../field-row";
 import { applies, useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 import { NotToday, TestAndWord } from "./answers";
+import { ByDisplay } from "./by-display";
 import { DeskKeys } from "./desk-keys";
 import type { Action, Row, Step } from "./steps";
+import { TapeKey, useTapeReading } from "./tape";
+import { typedTarget } from "./typed-target";
 
 /** One step: what is done and with which lever, how near, the re-measured value, the test and the word. */
 export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void }) {
@@ -51,8 +54,9 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
       {action.moved && <Moved action={action} row={row} />}
       {byEye && <Ticked action={action} label={row ? `${row.label}, by eye` : action.text} />}
       {row?.dial && <DeskKeys row={row} />}
+      {row?.dial && <ByDisplay row={row} action={action} />}
       {row && <Measured row={row} action={action} id={id} onEnter={onEnter} />}
-      {row && <TestAndWord action={action} check={row.check} />}
+      <TestAndWord action={action} />
       <NotToday action={action} />
     </section>
   );
@@ -60,11 +64,6 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
 
 export function withUnit(row: Row, text: string | null): string {
   return text === null ? "–" : quantity(text, row.unit);
-}
-
-/** What a target is typed as: a length in the unit shown, an angle bare. */
-export function typedTarget(row: Row, unit: string): string {
-  return row.unit === "°" ? (row.setting ?? "") : `${row.setting} ${unit}`;
 }
 
 const STATES = [
@@ -156,10 +155,12 @@ function Measured({
   const cells = useCells();
   const path = `set.${action.step}`;
   const field = fields.find((each) => each.id === path);
+  const tape = useTapeReading(row, path, action);
   const beside = fields.find((each) => each.id === BESIDE[row.key]?.(row.posture));
   /** With the number stands what was aimed at, so that an aim that goes away under it is seen. */
   const aimed = (typed: string) => {
     if (typed && action.aim) queue.type(`set.action.${action.field}.aim`, action.aim, unit);
+    if (cells.get(`${path}.by`)?.typed) queue.type(`${path}.by`, typed ? "hand" : "", unit);
   };
   return (
     <>
@@ -189,6 +190,12 @@ function Measured({
             </Button>
           )}
         </div>
+      )}
+      {tape && !readOnly && <TapeKey taking={tape} />}
+      {row.left !== null && row.left_by && (
+        <p className="mt-1 text-sm text-soft" role="status">
+          {row.left_by}.
+        </p>
       )}
       {beside && applies(beside, cells) && (
         <div className="mt-3">

@@ -12,7 +12,7 @@ const GROUPS: Record<Action["group"], string> = {
   safe: "Make safe first",
   feet_chair: "Feet and chair",
   hands: "Hands",
-  screen: "Screen",
+  screen: "Screen and light",
   other: "Beside",
 };
 

@@ -1,20 +1,26 @@
 import type { Schemas } from "@/shared/api/client";
 import { quantity } from "@/shared/quantity";
 import { CheckBox } from "@/shared/ui/check-box";
+import { TextEntry, Trouble } from "../../field-row";
 import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
+import { rowOf, useWorkup } from "../../state/workup";
+import { TapeKey, useTapeReading } from "./tape";
 
 type Move = Schemas["MoveView"];
+type Pair = Schemas["PairView"];
 
 /** The moves between the postures, ticked one by one: up, the keys first; then all of it back. */
-export function Walk({ moves }: { moves: readonly Move[] }) {
+export function Walk({ moves, pair }: { moves: readonly Move[]; pair: Pair | null }) {
   if (moves.length === 0) return null;
   return (
     <section className="mt-5" aria-label="Up and back again">
       <h3 className="border-b border-ink pb-1 text-sm font-semibold">To standing</h3>
       <Way moves={moves} way="up" />
+      {pair && <Again pair={pair} />}
       <h3 className="mt-4 border-b border-ink pb-1 text-sm font-semibold">Back to sitting</h3>
       <Way moves={[...moves].reverse()} way="down" />
+      {pair && <ThePair pair={pair} />}
     </section>
   );
 }
@@ -50,5 +56,88 @@ function Way({ moves, way }: { moves: readonly Move[]; way: "up" | "down" }) {
         );
       })}
     </ul>
+  );
+}
+
+/** What is measured again while the client stands, by name. */
+function Again({ pair }: { pair: Pair }) {
+  return (
+    <div className="mt-3">
+      <h4 className="text-sm font-semibold">Measured again, standing</h4>
+      {pair.lines
+        .filter((one) => one.again)
+        .map((one) => (
+          <AgainLine key={one.key} line={one} />
+        ))}
+    </div>
+  );
+}
+
+function AgainLine({ line }: { line: Pair["lines"][number] }) {
+  const worked = useWorkup();
+  const row = worked && rowOf(worked, "standing", line.key);
+  return row ? <AgainEntry row={row} line={line} /> : null;
+}
+
+function AgainEntry({ row, line }: { row: Schemas["RowView"]; line: Pair["lines"][number] }) {
+  const { fields, readOnly } = useVisitFacts();
+  const path = `set.standing.${line.key}`;
+  const field = fields.find((one) => one.id === path);
+  const taking = useTapeReading(row, path, null);
+  const id = `again-${line.key}`;
+  if (!field) return null;
+  return (
+    <div className="border-b border-hair py-2" data-field={path}>
+      <div className="grid grid-cols-[1fr_8rem] items-center gap-x-3">
+        <label htmlFor={id} className="text-sm">
+          {line.label}{" "}
+          <span className="figures text-soft">
+            to {row.setting} {row.unit}
+          </span>
+        </label>
+        <TextEntry field={field} id={id} />
+      </div>
+      {taking && !readOnly && <TapeKey taking={taking} />}
+      <Trouble path={path} id={id} />
+    </div>
+  );
+}
+
+/** Both postures side by side, and how each number is known. */
+function ThePair({ pair }: { pair: Pair }) {
+  const said = (value: string, unit: string, by: string) =>
+    value ? (
+      <>
+        <b className="figures whitespace-nowrap">{quantity(value, unit)}</b>
+        <span className="block text-soft">{by}</span>
+      </>
+    ) : (
+      <span className="text-soft">not yet</span>
+    );
+  return (
+    <>
+      <table className="mt-4 w-full text-sm">
+        <caption className="border-b border-ink pb-1 text-left font-semibold">
+          Sitting and standing
+        </caption>
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="py-1 font-normal">What</th>
+            <th className="font-normal">Sitting</th>
+            <th className="font-normal">Standing</th>
+          </tr>
+        </thead>
+        <tbody>
+          {pair.lines.map((one) => (
+            <tr key={one.key} className="border-t border-hair align-top">
+              <td className="py-1 pr-2">{one.label}</td>
+              <td className="py-1 pr-2">{said(one.seated, one.unit, one.seated_by)}</td>
+              <td className="py-1">{said(one.standing, one.unit, one.standing_by)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-sm">{pair.says}</p>
+    </>
   );
 }

@@ -1,0 +1,104 @@
+import { Check } from "lucide-react";
+import { useCallback, useEffect, useMemo, useState } from "react";
+import type { Unit } from "@/shared/api/client";
+import { useSetUpQuestion, useSetUpVerdict } from "@/shared/api/measuring";
+import { useFields } from "@/shared/api/queries";
+import { useKeys } from "@/shared/keys";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { Skeleton } from "@/shared/ui/skeleton";
+import { Elevation } from "../../drawing/elevation";
+import { another, Score } from "./drill-parts";
+
+/** Questions about setting up: which piece first, what explains a posture, which sign is urgent. */
+export function SetUpDrill({ unit }: { unit: Unit }) {
+  const inks = useFields().data?.inks;
+  const [number, setNumber] = useState(another);
+  const [given, setGiven] = useState<number | null>(null);
+  const [points, setPoints] = useState<Readonly<Record<number, number>>>({});
+  const posed = useSetUpQuestion(number, unit).data;
+  const said = useSetUpVerdict(number, unit, given).data;
+  useEffect(() => {
+    if (said) setPoints((last) => ({ ...last, [number]: said.points }));
+  }, [said, number]);
+  const next = useCallback(() => {
+    setGiven(null);
+    setNumber(another());
+  }, []);
+  const many = posed?.options.length ?? 0;
+  useKeys(
+    useMemo(
+      () => ({
+        ...Object.fromEntries(
+          Array.from({ length: many }, (_, index) => [
+            String(index + 1),
+            () => setGiven((last) => last ?? index),
+          ]),
+        ),
+        n: () => said && next(),
+      }),
+      [many, next, said],
+    ),
+  );
+  if (!posed || !inks) return <Skeleton lines={5} label="Fetching an example" />;
+  return (
+    <section
+      aria-label="Drill of setting up"
+      className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]"
+    >
+      <div>
+        <p className="text-sm text-soft">
+          A made-up client. <Score points={points} />
+        </p>
+        <h2 className="mt-2 text-2xl">{posed.question}</h2>
+        <div className="mt-4 flex flex-col gap-2">
+          {posed.options.map((option, index) => (
+            <Button
+              key={option}
+              disabled={given !== null}
+              aria-pressed={given === index}
+              aria-keyshortcuts={String(index + 1)}
+              onClick={() => setGiven(index)}
+              className="justify-between! text-left"
+            >
+              <span>
+                {option}
+                {said?.right === index && (
+                  <Check size={16} role="img" aria-label="right" className="ml-2 inline" />
+                )}
+              </span>{" "}
+              <span className="figures text-sm text-soft">{index + 1}</span>
+            </Button>
+          ))}
+        </div>
+        <div aria-live="polite" className="mt-4">
+          {said && (
+            <Notice>
+              <p className="font-semibold">
+                {said.points === 1
+                  ? "So it is."
+                  : `Rather not. The rules say: ${posed.options[said.right] ?? ""}.`}
+              </p>
+              <p className="mt-1">{said.reason}</p>
+              <Button look="next" className="mt-2" onClick={next}>
+                Next example
+              </Button>
+            </Notice>
+          )}
+        </div>
+      </div>
+      {posed.scene && (
+        <Elevation
+          scene={posed.scene}
+          inks={inks}
+          active={null}
+          onPick={nothing}
+          hand={null}
+          label="The made-up client at the workstation as it was found"
+        />
+      )}
+    </section>
+  );
+}
+
+function nothing(): void {}
