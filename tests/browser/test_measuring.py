@@ -299,3 +299,16 @@ def test_measuring_is_reachable_for_everybody_and_u_switches_units(desk: Page, p
         desk.evaluate("document.activeElement.blur()")
         desk.keyboard.press("u")
         expect(desk.get_by_text("Error, mm").first).to_be_visible()
+
+
+def test_setting_up_is_drilled_by_keys(desk: Page, program):
+    desk.goto(f"{program.address}/measuring?part=drill")
+    desk.get_by_role("radio", name="Setting up").click()
+    drill = desk.get_by_role("region", name="Drill of setting up")
+    expect(drill.get_by_role("heading")).to_be_visible()
+    desk.keyboard.press("1")
+    expect(drill.get_by_text(re.compile("So it is|The rules say"))).to_be_visible()
+    expect(drill.get_by_label("right")).to_have_count(1)
+    expect(drill).to_contain_text(re.compile(r"[01] of 1"))
+    desk.keyboard.press("n")
+    expect(drill.get_by_label("right")).to_have_count(0)

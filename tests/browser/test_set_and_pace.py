@@ -140,3 +140,40 @@ def test_the_desk_moves_while_a_button_is_held_and_its_key_is_saved(desk: Page, 
     assert desk.request.get(f"{program.address}/api/desk").json()["at"] == stood
     assert stood < before * 10  # towards the seated height
     expect(keys.get_by_role("button", name="Save on key 1")).to_be_disabled()  # not there yet
+
+
+def test_a_spell_of_the_day_is_taken_in_hand_and_given_back(desk: Page, program):
+    open_step(desk, program, "Hugo", "pace")
+    tab(desk, "Hour by hour")
+    desk.get_by_role("button", name="Sit", exact=True).nth(1).click()
+    spell = desk.get_by_role("region", name="One spell of the day")
+    spell.get_by_role("button", name="Change its times").click()
+    minutes = spell.get_by_label("Minutes")
+    minutes.fill("35")
+    minutes.press("Tab")
+    row = desk.get_by_role("row", name=re.compile("Sit by hand"))
+    expect(row).to_contain_text("35")
+    end = desk.get_by_role("slider", name="Sit of your own ends")
+    end.focus()
+    end.press("ArrowRight")
+    expect(row).to_contain_text("40")
+    choose(desk, "Spent", "Move")
+    expect(desk.get_by_role("row", name=re.compile("Move by hand"))).to_be_visible()
+    kept(desk)
+    spell.get_by_role("button", name="Back to the rhythm").click()
+    expect(desk.get_by_role("row", name=re.compile("by hand"))).to_be_hidden()
+    kept(desk)
+
+
+def test_the_pair_is_read_from_the_tape_by_name(desk: Page, program):
+    open_step(desk, program, "Bram", "set")
+    walk = desk.get_by_role("region", name="Up and back again")
+    pair = walk.get_by_role("table", name="Sitting and standing")
+    line = pair.get_by_role("row", name=re.compile("^Screen top"))
+    expect(line).to_contain_text("not yet")
+    expect(walk).to_contain_text(re.compile("Measure again standing: .*screen top"))
+    path = "set.standing.screen_top"
+    walk.locator(f"[data-field='{path}']").get_by_role("button", name="Read from the tape").click()
+    expect(line).to_contain_text("read from the tape")
+    kept(desk)
+    assert entry(desk, program, f"{path}.by", "Bram")["value"] == "tape"

@@ -48,13 +48,13 @@ export function PacePanel() {
       void queries.invalidateQueries({ queryKey: ofVisit(path, visit.id) });
   }, [queries, visit.id, revision]);
   const page = answer.data;
-  const [picked, setPicked] = useState<string | null>(null);
+  const [picked, setPicked] = useState<Spell | null>(null);
   /** Spells are taken in hand in the whole day; the weeks that lead to it follow. */
   const pick = (one: Spell) => {
-    if (page?.day?.week) setWeek(0);
-    else setPicked(one.id);
+    setWeek(0);
+    setPicked(one);
   };
-  const spell = page?.day?.spells.find((one) => one.id === picked) ?? null;
+  const spell = page?.day?.week ? null : spellOf(page?.day, picked);
   const chosen = useCells().get(fieldId("pace.rhythm"))?.typed;
   const present = ORDER.find((one) => one === part) ?? "rhythm";
   const group = fields.filter((field) => field.step === "pace" && field.group === GROUP[present]);
@@ -153,6 +153,17 @@ export function PacePanel() {
         </PanelFoot>
       </PartTabs>
     </div>
+  );
+}
+
+/** The spell that was picked: by its name, else what lies at its time now. */
+function spellOf(day: Schemas["DayView"] | null | undefined, picked: Spell | null): Spell | null {
+  if (!day || !picked) return null;
+  const there = (one: Spell) => one.start <= picked.start && picked.start < one.start + one.minutes;
+  return (
+    day.spells.find((one) => one.id === picked.id) ??
+    day.spells.find((one) => there(one) && (one.kind === "rhythm" || one.kind === "own")) ??
+    null
   );
 }
 
