@@ -249,6 +249,38 @@ def pace(
         say(f"{one['at']:>5} {one['end']:>5} {minutes}  {one['label']}  {one['tasks']}".rstrip())
 
 
+@app.command("open")
+def open_report(
+    report: Annotated[Path, typer.Argument(help="A report of this program, as PDF.")],
+    out: Annotated[Path | None, typer.Option("--out", help="Folder to write its files to.")] = None,
+    unit: Annotated[str, typer.Option("--unit", help="mm, cm or in.")] = "mm",
+) -> None:
+    """Read the visit back out of a report: its files, and what they come to."""
+    from .documents.carried import VISIT, files_in
+    from .documents.visit_file import read_visit, visit_lines
+
+    try:
+        files = files_in(report.read_bytes())
+        if VISIT not in files:
+            raise ValueError("This PDF carries no visit: the workplace's copy has none.")
+        visit = read_visit(files[VISIT])
+        for line in visit_lines(visit, _unit(unit)):
+            say(line)
+        for name, contents in files.items():
+            say(f"carries {name}, {len(contents)} bytes")
+        if out is not None:
+            out.mkdir(parents=True, exist_ok=True)
+            for name, contents in files.items():
+                (out / Path(name).name).write_bytes(contents)
+            say(f"written to {out}")
+    except OSError as error:
+        say(f"{report}: {error.strerror}")
+        raise typer.Exit(2) from None
+    except ValueError as error:
+        say(f"{report}: {error}")
+        raise typer.Exit(2) from None
+
+
 def _read_case(case: Path) -> CaseDocument:
     from .core.errors import FieldError
     from .documents.fit_files import read_case, trouble_of

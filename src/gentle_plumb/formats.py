@@ -13,6 +13,7 @@ from .core.record import FIELDS
 from .documents.case_format import CaseDocument, case_schema
 from .documents.case_result import result_document, result_schema
 from .documents.exchange import measurements_schema
+from .documents.visit_file import visit_schema
 from .main import make_services
 from .storage import make_engine
 
@@ -48,6 +49,7 @@ def generated(folder: Path) -> Iterator[tuple[Path, str]]:
     yield folder / "case.schema.json", _json(case_schema())
     yield folder / "result.schema.json", _json(result_schema())
     yield folder / "measurements.schema.json", _json(measurements_schema())
+    yield folder / "visit.schema.json", _json(visit_schema())
     yield folder / "openapi.json", _json(openapi())
     yield folder.parents[1] / "web" / "src" / "shared" / "api" / "field-ids.ts", field_ids()
     for case in sorted((folder / "examples").glob("*.case.json")):

@@ -12,7 +12,7 @@ from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
 from .devices import SocketDesk, SocketInstrument, SocketLightMeter
-from .documents import PillowImageProcessor, TypstPdfRenderer
+from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
 from .documents.exchange import ExchangeFormats
 from .services.accounts import AccountService
 from .services.desks import DeskService
@@ -56,7 +56,7 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         engine=engine,
         accounts=AccountService(SqlAccounts(engine), now, {} if settings.demo else published),
         visits=visits,
-        reports=ReportService(records, visits, TypstPdfRenderer(), now),
+        reports=ReportService(records, visits, TypstPdfRenderer(), now, PaperFiles()),
         photos=PhotoService(records, PillowImageProcessor(), now),
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,

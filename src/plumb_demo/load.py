@@ -13,7 +13,7 @@ from gentle_plumb.core.photo import Photo
 from gentle_plumb.core.record import FIELDS, Record, field_of, read_typed
 from gentle_plumb.core.units import format_length
 from gentle_plumb.core.visit import PhotoFile, photos_from
-from gentle_plumb.documents import PillowImageProcessor, TypstPdfRenderer
+from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.models import Member, Practice, ShelfItem
@@ -25,7 +25,9 @@ from gentle_plumb.services.visits import VisitService
 
 from .clients import DEMO_CLIENTS
 from .people import (
+    CONTACT,
     DEMO_MEMBERS,
+    LETTERHEAD,
     NO_FLAGS,
     PRACTICE,
     TIME_ZONE,
@@ -179,7 +181,7 @@ def _measured_before(
     }
     for path, typed in {**body_readings(then), **said}.items():
         typist.type(path, typed)
-    reports = ReportService(records, visits, TypstPdfRenderer(), lambda: day)
+    reports = ReportService(records, visits, TypstPdfRenderer(), lambda: day, PaperFiles())
     reports.sign(member, practice, typist.visit_id, "cm")
 
 
@@ -219,7 +221,7 @@ def _visit(
     if client.until in ("set", "pace", "signed", "changed"):
         _set_to_work(typist, visits, member, half=client.until == "set")
     if client.until in ("signed", "changed"):
-        reports = ReportService(records, visits, TypstPdfRenderer(), then)
+        reports = ReportService(records, visits, TypstPdfRenderer(), then, PaperFiles())
         reports.sign(member, practice, typist.visit_id, "cm")
     if client.until == "changed":
         typist.type("look.found.mouse", "44", version=1)
@@ -243,6 +245,8 @@ def load_demo(
         name=PRACTICE,
         unit="cm",
         local_wording=WORDING,
+        letterhead=LETTERHEAD,
+        contact=CONTACT,
         time_zone=TIME_ZONE,
         **DEMO_SUMS,
     )
@@ -258,6 +262,10 @@ def load_demo(
             password=person.password,
         )
         for person in DEMO_MEMBERS
+    ]
+    members = [
+        service.set_registration(member, person.registration)
+        for member, person in zip(members, DEMO_MEMBERS, strict=True)
     ]
     keeping = ShelfService(shelf)
     kept = {

@@ -16,6 +16,8 @@ PRACTICE = "Saltmere Hydrographic Office, workplace health"
 TIME_ZONE = "Europe/London"
 NO_FLAGS = {"ask.warning": "none", **{f"ask.sign.{id}": "no" for id in RED_FLAGS}}
 """Every red flag asked about, and none there."""
+LETTERHEAD = "Harbour Street 3, Saltmere\nMonday to Thursday, 8:00 to 16:00"
+CONTACT = "Ines Calloway, Saltmere 0412, or the front desk"
 WORDING = "Saltmere's own procedure for workplace adjustments comes first."
 
 
@@ -29,6 +31,7 @@ class DemoMember:
     title: str
     role: Role
     says: str
+    registration: str = ""
 
 
 DEMO_MEMBERS = (
@@ -39,6 +42,7 @@ DEMO_MEMBERS = (
         title="Physiotherapist",
         role="owner",
         says="Owner: everything",
+        registration="PT 20417 (made up)",
     ),
     DemoMember(
         email="tomas@saltmere.example",

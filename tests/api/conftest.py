@@ -13,7 +13,7 @@ from gentle_plumb.devices import SocketDesk, SocketInstrument, SocketLightMeter
 from gentle_plumb.devices.desk_stand_in import DeskStandIn
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
-from gentle_plumb.documents import PillowImageProcessor, TypstPdfRenderer
+from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
 from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.desks import DeskService
@@ -79,7 +79,7 @@ def app(engine, clock, meter, tape, electric_desk):
             engine=engine,
             accounts=AccountService(SqlAccounts(engine), clock),
             visits=visits,
-            reports=ReportService(records, visits, TypstPdfRenderer(), clock),
+            reports=ReportService(records, visits, TypstPdfRenderer(), clock, PaperFiles()),
             photos=PhotoService(records, PillowImageProcessor(), clock),
             shelf=ShelfService(SqlShelf(engine)),
             measuring=measuring,

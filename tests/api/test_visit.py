@@ -1,3 +1,4 @@
+from hashlib import sha256
 from io import BytesIO
 from uuid import uuid4
 
@@ -80,7 +81,8 @@ def test_a_warning_sign_stops_the_signature_but_not_the_record(owner, clock):
     fill(owner, visit, "Odile", **{"report.follow_up": weeks_on(clock)})
     owner.type(visit, "ask.warning", "urgent", version=1)
     refused = owner.sign(visit).json()
-    assert [one["field"] for one in refused["missing"]] == ["ask.warning_done"]
+    assert [one["field"] for one in refused["missing"]] == ["ask.warning_to"]
+    assert owner.type(visit, "ask.warning_to", "Emergency room").status_code == 200
     assert owner.type(visit, "ask.warning_done", "Sent to the emergency room.").status_code == 200
     assert owner.sign(visit).status_code == 422  # by whom is not said
     assert owner.type(visit, "ask.warning_by", "Ines Calloway").status_code == 200
@@ -98,6 +100,13 @@ def test_signed_is_frozen_and_later_changes_make_a_new_version(owner, clock):
     assert (state, [one["current"] for one in versions]) == ("changed", [False])
     second = owner.sign(visit).json()
     assert (first["number"], second["number"]) == (1, 2)
+    assert set(first["copies"]) == {"client", "workplace", "record"}
+    for copy, digest in first["copies"].items():
+        if copy != "workplace":  # given out only with the client's consent as it stands
+            kept = owner.http.get(f"/api/reports/{first['id']}.pdf", params={"copy": copy}).content
+            assert sha256(kept).hexdigest() == digest
+    record = owner.http.get(f"/api/reports/{second['id']}.pdf", params={"copy": "record"})
+    assert "Replaces version 1" in text_of(record.content)
     assert owner.http.get(f"/api/reports/{first['id']}.pdf").content == before
     after = owner.http.get(f"/api/reports/{second['id']}.pdf").content
     assert "45.5 cm" in text_of(before)
@@ -147,13 +156,17 @@ def test_the_clients_paper_tells_all_and_the_workplaces_nothing_of_health(owner)
         **{
             "ask.sign.chest": "yes",
             "ask.sign.chest.done": "Sent home by taxi.",
+            "ask.sign.chest.to": "His own doctor",
             "ask.sign.chest.by": "Ines",
         },
     )
     mine, theirs = (
         text_of(owner.http.get(f"/api/visits/{visit}/report.pdf", params={"copy": copy}).content)
-        for copy in ("client", "workplace")
+        for copy in ("record", "workplace")
     )
+    letter = owner.http.get(f"/api/visits/{visit}/letters/chest.pdf")
+    assert "His own doctor" in text_of(letter.content)
+    assert owner.http.get(f"/api/visits/{visit}/letters/calf.pdf").status_code == 404
     health = (
         "Stop: urgent medical care",
         "Sent home by taxi.",

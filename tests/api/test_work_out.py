@@ -106,7 +106,7 @@ def test_a_further_place_is_worked_out_by_itself_and_stands_in_the_one_report(ow
     moved = next(row for row in tried["rows"] if row["key"] == "surface")
     assert moved["posture"] == "standing"
     paper = owner.http.get(f"/api/visits/{visit}/report").json()["content"]
-    (counter,) = paper["places"]
+    (counter,) = paper["record"]["places"]
     assert counter["name"] == "Counter by the door"
     assert any(words.startswith("Surface: ") for words in counter["moves"])
     (shared,) = paper["workplace"]["places"]

@@ -149,7 +149,7 @@ def finish(hand: MouseHand) -> None:
     hand.press(button(hand, "In 4 weeks"))
     hand.press(button(hand, "Sign version 1 …"))
     hand.press(page.get_by_role("dialog").get_by_role("button", name="Sign version 1"))
-    expect(button(hand, re.compile("Version 1, signed"), "link")).to_be_visible()
+    expect(button(hand, re.compile("Client.s paper, version 1"), "link")).to_be_visible()
 
 
 def whole_visit(hand: MouseHand, program) -> None:

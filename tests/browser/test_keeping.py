@@ -212,7 +212,7 @@ def test_a_date_is_kept_once_it_is_whole(desk: Page, program):
     )
     field.press_sequentially(f"15 Dec {year}", delay=470)  # slower than a pause in typing
     field.press("Tab")
-    expect(desk.get_by_text("Before signing: enter a follow-up date.")).to_be_hidden()
+    expect(desk.get_by_role("button", name="Sign version 1 …")).to_be_visible()
     assert sent == [f"{year}-12-15"]
     assert entry(desk, program, "report.follow_up", "Bram")["typed"] == f"{year}-12-15"
 

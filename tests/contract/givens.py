@@ -1,7 +1,7 @@
 """What the ports are given."""
 
 from conftest import new_id
-from gentle_plumb.services.models import Change, PhotoHead, Report
+from gentle_plumb.services.models import Change, PhotoHead, PrintedCopy, Report
 
 CONSENT = "ask.consent.photographs"
 
@@ -19,13 +19,16 @@ def change(visit, member, **given):
     return Change(**usual | given)
 
 
+def copies(pdf=b"%PDF", without=None):
+    return {"client": PrintedCopy(pdf=pdf, without=without)}
+
+
 def report(visit, clock, number=1, revision=0):
     return Report(
         id=new_id(),
         visit_id=visit.id,
         number=number,
         revision=revision,
-        sha256="00",
         content={"client": "Odile"},
         signed_by="Owner",
         signed_at=clock(),

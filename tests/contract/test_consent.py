@@ -6,7 +6,7 @@ from dataclasses import replace
 import pytest
 
 from conftest import make_office, new_id
-from contract.givens import CONSENT, agree, change, photo
+from contract.givens import CONSENT, agree, change, copies, photo, report
 from gentle_plumb.services.errors import AlreadyThere, NeedsConsent, NotFound, Stale
 from gentle_plumb.services.models import ErasureScope
 
@@ -42,6 +42,26 @@ def test_photographs_are_kept_once_with_consent_and_within_the_practice(ports, s
             look(other, taken.id)
     with pytest.raises(NotFound):
         ports[1].add_photo(other, taken, b"jpg", **keep)
+
+
+@pytest.mark.parametrize("how", ["withdrawn", "one dropped"])
+def test_photographs_go_from_signed_copies_as_well(ports, started, clock, how):
+    office, _, visit = started
+    mine = office.practice.id
+    agree(ports, office, visit, clock)
+    taken = photo(visit, clock)
+    ports[1].add_photo(mine, taken, b"jpg", member_id=office.owner.id, consent=CONSENT)
+    signed = report(visit, clock, revision=2)
+    ports[1].add_report(signed, copies(b"%PDF with it", without=b"%PDF without"))
+    assert ports[1].report_pdf(mine, signed.id, "client")[1] == b"%PDF with it"
+    if how == "withdrawn":
+        gone = ErasureScope(starts=("look.photo.",), photos=True)
+        agree(ports, office, visit, clock, value="withdrawn", version=1, erase=gone)
+    else:
+        ports[1].drop_photo(mine, taken.id)
+    kept, pdf = ports[1].report_pdf(mine, signed.id, "client")
+    assert pdf == b"%PDF without"
+    assert kept.copies == {"client": copies(b"%PDF without")["client"].sha256}
 
 
 def test_erasing_takes_values_texts_and_history_and_leaves_versions(ports, started, clock):

@@ -7,7 +7,7 @@ from datetime import timedelta
 import pytest
 
 from conftest import make_office, new_id
-from contract.givens import change, report
+from contract.givens import change, copies, report
 from gentle_plumb.services.errors import (
     AlreadyThere,
     HoldsSomething,
@@ -81,14 +81,14 @@ def test_emptied_is_held_as_nothing(ports, started, clock):
 
 def test_another_practice_sees_nothing(ports, started, clock):
     office, client, visit = started
-    ports[1].add_report(signed := report(visit, clock), b"%PDF")
+    ports[1].add_report(signed := report(visit, clock), copies())
     other = make_office(ports[0]).practice.id
     for look in (
         lambda: ports[1].client(other, client.id),
         lambda: ports[1].write(other, change(visit, office.owner), clock()),
         lambda: ports[1].open(other, visit.id),
         lambda: ports[1].working(other, visit.id),
-        lambda: ports[1].report_pdf(other, signed.id),
+        lambda: ports[1].report_pdf(other, signed.id, "client"),
     ):
         with pytest.raises(NotFound):
             look()
@@ -99,19 +99,23 @@ def test_another_practice_sees_nothing(ports, started, clock):
 def test_a_version_is_signed_once_and_kept_byte_for_byte(ports, started, clock):
     office, _, visit = started
     first = report(visit, clock)
-    ports[1].add_report(first, b"%PDF-1")
-    assert ports[1].add_report(first, b"%PDF-2").sha256 == first.sha256  # sent again: once
+    ports[1].add_report(first, copies(b"%PDF-1"))
+    sent = [ports[1].add_report(first, copies(pdf)) for pdf in (b"%PDF-2", b"%PDF-9")]
+    assert {one.copies["client"] for one in sent} == {copies(b"%PDF-1")["client"].sha256}  # once
     with pytest.raises(AlreadyThere):
-        ports[1].add_report(report(visit, clock), b"%PDF-2")
+        ports[1].add_report(report(visit, clock), copies(b"%PDF-2"))
     ports[1].write(office.practice.id, change(visit, office.owner), clock())
     with pytest.raises(MovedOn):
-        ports[1].add_report(report(visit, clock, number=2), b"%PDF-3")
+        ports[1].add_report(report(visit, clock, number=2), copies(b"%PDF-3"))
     second = report(visit, clock, number=2, revision=1)
-    ports[1].add_report(second, b"%PDF-3")
+    ports[1].add_report(second, copies(b"%PDF-3"))
     assert ports[1].report_of(visit.id, second.id).number == 2
     assert ports[1].report_of(new_id(), second.id) is None
-    kept, pdf = ports[1].report_pdf(office.practice.id, first.id)
+    kept, pdf = ports[1].report_pdf(office.practice.id, first.id, "client")
     assert (kept.content, pdf) == ({"client": "Odile"}, b"%PDF-1")
+    assert ports[1].report_pdf(office.practice.id, first.id, "record")[1] is None
+    assert ports[1].last_report(office.practice.id, visit.id).number == 2
+    assert ports[1].last_report(make_office(ports[0]).practice.id, visit.id) is None
     assert [head.number for head in ports[1].open(office.practice.id, visit.id)[3]] == [1, 2]
     working = ports[1].working(office.practice.id, visit.id)
     assert (working.versions, working.signed_revision) == (2, 1)
@@ -137,7 +141,7 @@ def test_a_client_is_corrected_upon_a_version_and_erased_whole(ports, started, c
         records.change_client(replace(client, name="Other"))
     assert stale.value.current == moved
     records.write(mine, change(visit, office.owner), clock())
-    records.add_report(report(visit, clock, revision=1), b"%PDF-1")
+    records.add_report(report(visit, clock, revision=1), copies(b"%PDF-1"))
     with pytest.raises(HoldsSomething):
         records.drop_visit(mine, visit.id)
     with pytest.raises(HoldsSomething):

@@ -16,6 +16,7 @@ from gentle_plumb.services.models import (
     EarlierVisit,
     Entry,
     ErasureScope,
+    PrintedCopy,
     Report,
     ReportHead,
     VisitLine,
@@ -129,10 +130,7 @@ class FakeRecords:
 
     def open(self, practice_id, visit_id):
         visit = self.visit(practice_id, visit_id)
-        heads = [
-            ReportHead(**{name: getattr(r, name) for name in ReportHead.__dataclass_fields__})
-            for r in self._reports(visit_id)
-        ]
+        heads = [self._head(r) for r in self._reports(visit_id)]
         return (
             visit,
             self.client_by_id[visit.client_id],
@@ -291,6 +289,7 @@ class FakeRecords:
             self.pictures = {
                 id: kept for id, kept in self.pictures.items() if kept[0].visit_id != visit_id
             }
+            self._without_pictures(visit_id)
 
     def add_photo(self, practice_id, photo, jpeg, *, member_id, consent):
         self.visit(practice_id, photo.visit_id)
@@ -313,24 +312,31 @@ class FakeRecords:
     def drop_photo(self, practice_id, photo_id):
         head, _ = self.photo(practice_id, photo_id)
         del self.pictures[photo_id]
+        self._without_pictures(head.visit_id)
         self._erase(head.visit_id, ErasureScope(starts=(f"look.photo.{photo_id}.",)))
         self._raise(head.visit_id)
 
-    def report_pdf(self, practice_id, report_id):
+    def report_pdf(self, practice_id, report_id, copy):
         found = self.signed.get(report_id)
         if found is None or self.visit_by_id[found[0].visit_id].practice_id != practice_id:
             raise NotFound("There is no such report.")
-        return found
+        report, printed = found
+        kept = printed.get(copy)
+        return replace(report, copies=self._digests(report_id)), kept and kept.pdf
+
+    def last_report(self, practice_id, visit_id):
+        if self.visit_by_id[visit_id].practice_id != practice_id:
+            return None
+        mine = self._reports(visit_id)
+        return mine[-1] if mine else None
 
     def report_of(self, visit_id, report_id):
         found = self.signed.get(report_id)
         if found is None or found[0].visit_id != visit_id:
             return None
-        return ReportHead(
-            **{name: getattr(found[0], name) for name in ReportHead.__dataclass_fields__}
-        )
+        return self._head(found[0])
 
-    def add_report(self, report: Report, pdf):
+    def add_report(self, report: Report, printed):
         if report.id in self.signed:
             if self.signed[report.id][0].visit_id != report.visit_id:
                 raise AlreadyThere("Another report has this id.")
@@ -339,5 +345,19 @@ class FakeRecords:
             raise MovedOn("The visit was changed in this moment.")
         if any(r.number == report.number for r in self._reports(report.visit_id)):
             raise AlreadyThere("This version has just been signed. Reload to see it.")
-        self.signed[report.id] = (report, pdf)
+        self.signed[report.id] = (report, dict(printed))
         return self.report_of(report.visit_id, report.id)
+
+    def _digests(self, report_id):
+        return {copy: one.sha256 for copy, one in self.signed[report_id][1].items()}
+
+    def _head(self, report):
+        held = {name: getattr(report, name) for name in ReportHead.__dataclass_fields__}
+        return ReportHead(**held | {"copies": self._digests(report.id)})
+
+    def _without_pictures(self, visit_id):
+        for report, printed in self.signed.values():
+            if report.visit_id == visit_id:
+                for copy, one in printed.items():
+                    if one.without is not None:
+                        printed[copy] = PrintedCopy(pdf=one.without)

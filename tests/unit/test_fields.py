@@ -11,7 +11,7 @@ from uuid import UUID
 from gentle_plumb.core.record import FIELDS, Record, fields
 from gentle_plumb.core.workstation.kinds import ChairKind, DeskKind, LaptopKeys, ScreenKind
 from gentle_plumb.services.models import Client, Practice, Visit, VisitSnapshot
-from gentle_plumb.services.papers.client import client_paper
+from gentle_plumb.services.papers import letter_paper, papers_of
 from gentle_plumb.services.papers.signing import missing_for_signing
 from gentle_plumb.services.workup import work_up
 
@@ -88,7 +88,10 @@ def say_everything(values):
     )
     workup = work_up(opened, "cm", plans=True)
     missing_for_signing(workup)
-    client_paper(Practice(id=id, name="Sample", unit="cm", local_wording=""), opened, workup, "cm")
+    practice = Practice(id=id, name="Sample", unit="cm", local_wording="")
+    papers_of(practice, opened, workup, "cm")
+    for flag in workup.signs:
+        letter_paper(practice, opened, workup, flag.id)
 
 
 def test_every_field_has_a_reader_or_is_only_noted(monkeypatch):

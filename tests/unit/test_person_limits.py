@@ -13,7 +13,7 @@ from gentle_plumb.core.presentation import day_view, rhythm_views
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.visit import conditions_of, limits_of
 from gentle_plumb.services.models import Client, Practice, Visit, VisitSnapshot
-from gentle_plumb.services.papers import client_paper
+from gentle_plumb.services.papers import papers_of
 from gentle_plumb.services.workup import work_up
 from plumb_demo.load import full_visit
 
@@ -139,8 +139,8 @@ def test_the_workplace_reads_what_is_left_undone_and_never_why(visits):
     for id, care in PRECAUTIONS.items():
         snapshot = opened(visits["Odile Marrick"] | cared(id))
         workup = work_up(snapshot, "cm", plans=True)
-        paper = client_paper(practice, snapshot, workup, "cm")
-        theirs = paper.workplace
+        papers = papers_of(practice, snapshot, workup, "cm")
+        paper, theirs = papers.client, papers.workplace
         assert theirs.limits == list(workup.limits.at_work)
         words = theirs.model_dump_json().lower()
         for part in re.split(r"[ ,]+", care.label.lower()):

@@ -231,13 +231,17 @@ def test_signs_are_the_gravest_first_with_what_waits():
         "ask.warning": "clinician",
         "ask.warning_done": "Phoned her doctor.",
         "ask.warning_by": "Ines",
+        "ask.warning_to": "Her own doctor",
+        "ask.warning_call_back": "2026-12-01",
     }
     found = raised_red_flags(Record(entries))
     assert [(sign.id, sign.urgency, sign.done) for sign in found] == [
         ("chest", "urgent", None),
         ("calf", "same_day", None),
-        ("other", "clinician", "Phoned her doctor. (Ines)"),
+        ("other", "clinician", "Referred to Her own doctor. Phoned her doctor. (Ines)"),
     ]
+    assert [sign.waits_for for sign in found] == ["ask.sign.chest.to", "ask.sign.calf.to", ""]
+    assert found[2].call_back == "2026-12-01"
 
 
 def test_an_attribute_of_another_kind_of_piece_counts_no_more():

@@ -114,6 +114,13 @@ def me(who: Signed) -> s.Me:
     return s.Me.of(who.session, who.member, who.practice)
 
 
+@account_router.put("/me/registration")
+def set_registration(services: With, who: Signed, given: s.RegistrationIn) -> s.Me:
+    """Set the number that one is registered under: it stands beside one's signatures from now on."""
+    member = services.accounts.set_registration(who.member, given.registration)
+    return s.Me.of(who.session, member, who.practice)
+
+
 @account_router.get("/sessions")
 def sessions(services: With, who: Signed) -> list[s.SessionOut]:
     """Where one is signed in."""

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import APIRouter, Path, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
@@ -29,7 +29,8 @@ router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
 
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
 Place = Annotated[Literal["main", "2", "3", "4"], Query(description="Which of the visit's places.")]
-Copy = Annotated[Literal["client", "workplace"], Query(description="Whose copy.")]
+Flag = Annotated[str, Path(pattern="^[a-z_]{1,40}$", description="The red flag's name.")]
+Copy = Annotated[Literal["client", "workplace", "record"], Query(description="Which copy.")]
 
 
 class View(BaseModel):
@@ -207,6 +208,7 @@ def draft(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.D
     draft = services.reports.draft(who.member, who.practice, visit_id, unit)
     return s.Draft(
         content=draft.content,
+        checks=draft.checks,
         summary=draft.summary,
         revision=draft.revision,
         missing=[{"field": path, "detail": words} for path, words in draft.missing],
@@ -236,6 +238,19 @@ def card_pdf(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> 
     return _pdf(services.reports.card(who.member, who.practice, visit_id, unit), "target-card.pdf")
 
 
+@router.get(
+    "/visits/{visit_id}/letters/{flag}.pdf",
+    response_class=Response,
+    responses={200: {"content": {"application/pdf": {}}}},
+)
+def letter_pdf(
+    services: With, who: Signed, visit_id: UUID, flag: Flag, unit: Unit = "cm"
+) -> Response:
+    """The referral letter for a red flag that is there."""
+    pdf = services.reports.letter(who.member, who.practice, visit_id, flag, unit)
+    return _pdf(pdf, "referral.pdf")
+
+
 @router.put("/visits/{visit_id}/reports/{report_id}")
 def sign(
     services: With,
@@ -261,9 +276,9 @@ def sign(
     responses={200: {"content": {"application/pdf": {}}}},
 )
 def report_pdf(services: With, who: Signed, report_id: UUID, copy: Copy = "client") -> Response:
-    """A signed report, byte for byte as signed; or the workplace's copy of it, with consent."""
+    """A copy of a signed report, byte for byte as signed; the workplace's only with consent."""
     report, pdf = services.reports.pdf(who.member, report_id, copy)
-    tail = "" if copy == "client" else "-workplace"
+    tail = "" if copy == "client" else f"-{copy}"
     return _pdf(pdf, f"assessment-v{report.number}{tail}.pdf")
 
 

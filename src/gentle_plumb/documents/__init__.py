@@ -3,10 +3,12 @@
 from .case_format import CaseDocument, case_schema
 from .case_result import result_document, result_schema
 from .image_processor import PillowImageProcessor
+from .open_files import PaperFiles
 from .report_pdf import TypstPdfRenderer
 
 __all__ = [
     "CaseDocument",
+    "PaperFiles",
     "PillowImageProcessor",
     "TypstPdfRenderer",
     "case_schema",

@@ -1,28 +1,43 @@
-"""The report as PDF, set by Typst from a template of its own: tagged, with its own fonts."""
+"""Papers as PDF, set by Typst from templates of their own: PDF/A-3 and PDF/UA, with their own fonts."""
 
 from __future__ import annotations
 
+import base64
+import io
 import json
 import threading
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 from pathlib import Path
+from typing import Any, Literal
 
 import typst
+from PIL import Image
 
-from ..services.papers import ClientPaper, TargetCard, WorkplacePaper
+from ..services.models import Attachment
+from ..services.paper_models import ClientPaper, LetterPaper, Paper, RecordPaper, TargetCard
 from .code_svg import code_svg
 from .scene_svg import scene_svg
 
 HERE = Path(__file__).parent
+STANDARDS: list[Literal["a-3a", "ua-1"]] = ["a-3a", "ua-1"]
+"""ISO 19005-3 level A and ISO 14289-1: kept for good, read aloud, and carrying files."""
+UNPRINTED: dict[str, Any] = {
+    "scene": True,
+    "places": {"__all__": {"scene"}},
+    "day": {"scene"},
+    "movements": {"__all__": {"scenes"}},
+}
+"""What is drawn beside the content."""
 
 
 class TypstPdfRenderer:
-    """The Press port. Each thread keeps a compiler, which has read template and fonts."""
+    """The PdfRenderer port. Each thread keeps a compiler, which has read template and fonts."""
 
     def __init__(self) -> None:
         self._local = threading.local()
 
-    def _compiler(self, template: str = "report.typ") -> typst.Compiler:
+    def _compiler(self, template: str) -> typst.Compiler:
         kept: dict[str, typst.Compiler] = self._local.__dict__.setdefault("compilers", {})
         if template not in kept:
             kept[template] = typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
@@ -30,20 +45,33 @@ class TypstPdfRenderer:
             )
         return kept[template]
 
-    def print_card(self, card: TargetCard) -> bytes:
-        """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
-        made = self._compiler("card.typ").compile(sys_inputs=card_inputs(card))
+    def _set(self, template: str, inputs: dict[str, str]) -> bytes:
+        made = self._compiler(template).compile(sys_inputs=inputs, pdf_standards=[*STANDARDS])
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")
         return made
 
-    def print(self, paper: ClientPaper | WorkplacePaper) -> bytes:
+    def print_card(self, card: TargetCard) -> bytes:
+        """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
+        return self._set("card.typ", card_inputs(card))
+
+    def print(
+        self,
+        paper: Paper,
+        *,
+        attached: Sequence[Attachment] = (),
+        pictures: Mapping[str, bytes] | None = None,
+    ) -> bytes:
         """Set a paper.
 
         Parameters
         ----------
-        paper : ClientPaper or WorkplacePaper
+        paper : ClientPaper, WorkplacePaper, RecordPaper or LetterPaper
             As the report service makes it.
+        attached : sequence of Attachment
+            Files that it carries.
+        pictures : mapping, optional
+            Photographs as JPEG, by identifier; those that are not given are left out.
 
         Returns
         -------
@@ -51,29 +79,40 @@ class TypstPdfRenderer:
             A tagged PDF.
 
         """
-        inputs = {
-            "content": paper.model_dump_json(
-                exclude={
-                    "scene": True,
-                    "workplace": True,
-                    "places": {"__all__": {"scene"}},
-                    "day": {"scene"},
-                    "movements": {"__all__": {"scenes"}},
-                }
-            ),
-            "figure": scene_svg(asdict(paper.scene)) if paper.scene else "",
-            "day": "",
-            "movements": "[]",
-        }
-        if isinstance(paper, ClientPaper):
-            bar = paper.day.scene if paper.day is not None else None
-            inputs["day"] = scene_svg(asdict(bar)) if bar is not None else ""
-            drawn = [[scene_svg(asdict(one)) for one in each.scenes] for each in paper.movements]
-            inputs["movements"] = json.dumps(drawn)
-        made = self._compiler().compile(sys_inputs=inputs)
-        if not isinstance(made, bytes):
-            raise TypeError("the press gave no single document")
-        return made
+        return self._set(f"{paper.kind}.typ", paper_inputs(paper, attached, pictures or {}))
+
+
+def paper_inputs(
+    paper: Paper, attached: Sequence[Attachment], pictures: Mapping[str, bytes]
+) -> dict[str, str]:
+    """Return what a paper's template is given: content, drawings, photographs, files; all of it text."""
+    inputs = {"figure": "", "day": "", "movements": "[]", "pictures": "{}"}
+    if isinstance(paper, LetterPaper):
+        inputs["content"] = paper.model_dump_json()
+    else:
+        known = {name: what for name, what in UNPRINTED.items() if name in type(paper).model_fields}
+        inputs["content"] = paper.model_dump_json(exclude=known)
+        inputs["figure"] = scene_svg(asdict(paper.scene)) if paper.scene else ""
+    if isinstance(paper, ClientPaper):
+        bar = paper.day.scene if paper.day is not None else None
+        inputs["day"] = scene_svg(asdict(bar)) if bar is not None else ""
+        drawn = [[scene_svg(asdict(one)) for one in each.scenes] for each in paper.movements]
+        inputs["movements"] = json.dumps(drawn)
+    if isinstance(paper, ClientPaper | RecordPaper):
+        shown = {one.id: pictures[one.id] for one in paper.photos if one.id in pictures}
+        inputs["pictures"] = json.dumps({id: _held(jpeg) for id, jpeg in shown.items()})
+    inputs["attached"] = json.dumps([asdict(one) for one in attached])
+    return inputs
+
+
+def _held(jpeg: bytes) -> str:
+    """Return a photograph as text that a template can draw."""
+    width, height = Image.open(io.BytesIO(jpeg)).size
+    data = base64.b64encode(jpeg).decode()
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}">'
+        f'<image width="{width}" height="{height}" href="data:image/jpeg;base64,{data}"/></svg>'
+    )
 
 
 def card_inputs(card: TargetCard) -> dict[str, str]:

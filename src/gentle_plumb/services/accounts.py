@@ -169,6 +169,10 @@ class AccountService:
         self._accounts.drop_sessions(member.id)
         return member
 
+    def set_registration(self, member: Member, registration: str) -> Member:
+        """Set the number that a member is registered under; papers signed before keep theirs."""
+        return self._accounts.change_member(replace(member, registration=registration))
+
     def members(self, member: Member) -> list[Member]:
         """Everybody in the practice."""
         return self._accounts.members(member.practice_id)

@@ -2,13 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence, Set
+from collections.abc import Callable, Mapping, Sequence, Set
 from datetime import datetime, timedelta
 from typing import Protocol
 from uuid import UUID
 
+from ..core.drawing import Scene
 from ..core.units import LengthUnit
+from ..core.what_if import VisitAnalysis
 from .models import (
+    Attachment,
     Change,
     Client,
     DeskMotion,
@@ -26,6 +29,7 @@ from .models import (
     PhotoHead,
     PopulationTable,
     Practice,
+    PrintedCopy,
     ProcessedPhoto,
     Report,
     ReportHead,
@@ -36,7 +40,7 @@ from .models import (
     VisitLine,
     VisitSnapshot,
 )
-from .paper_models import ClientPaper, TargetCard, WorkplacePaper
+from .paper_models import Paper, TargetCard
 from .throttle import Counted
 
 Clock = Callable[[], datetime]
@@ -183,10 +187,15 @@ class Records(Protocol):
         that is not as it was; nothing is written then.
         """
 
-    def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
-        """Raises NotFound."""
+    def report_pdf(
+        self, practice_id: UUID, report_id: UUID, copy: str
+    ) -> tuple[Report, bytes | None]:
+        """A signed version and one of its copies; None for a copy that was not kept. Raises NotFound."""
 
-    def add_report(self, report: Report, pdf: bytes) -> ReportHead:
+    def last_report(self, practice_id: UUID, visit_id: UUID) -> Report | None:
+        """A visit's last signed version, with its content."""
+
+    def add_report(self, report: Report, printed: Mapping[str, PrintedCopy]) -> ReportHead:
         """Freeze a version; sent again with the same id it is the one that is there.
 
         Raises MovedOn where the visit is not at the report's revision any more, AlreadyThere if
@@ -332,8 +341,35 @@ class DeskController(Protocol):
 
 
 class PdfRenderer(Protocol):
-    """Makes a PDF of a report's content."""
+    """Makes a PDF of a paper."""
 
-    def print(self, paper: ClientPaper | WorkplacePaper) -> bytes: ...
+    def print(
+        self,
+        paper: Paper,
+        *,
+        attached: Sequence[Attachment] = (),
+        pictures: Mapping[str, bytes] | None = None,
+    ) -> bytes:
+        """Set a paper.
+
+        ``attached`` are the files it carries, ``pictures`` the photographs on it, JPEG by identifier; those that
+        are not given are left out.
+        """
 
     def print_card(self, card: TargetCard) -> bytes: ...
+
+
+class OpenFiles(Protocol):
+    """Makes the open files that a paper carries, and reads them back."""
+
+    def of_visit(
+        self,
+        opened: VisitSnapshot,
+        worked: VisitAnalysis,
+        sheets: Sequence[MeasurementSheet],
+        drawing: Scene | None,
+    ) -> list[Attachment]:
+        """Return the visit, its result, its measurements and its drawing."""
+
+    def of_drawing(self, drawing: Scene | None) -> list[Attachment]:
+        """Return the drawing alone."""

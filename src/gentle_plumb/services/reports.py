@@ -1,8 +1,10 @@
-"""Reports: drafts, their PDF, and signing, which freezes them."""
+"""Reports: drafts, their PDF, and signing, which freezes every copy."""
 
 from __future__ import annotations
 
 import hashlib
+import json
+from collections.abc import Mapping
 from dataclasses import dataclass
 from uuid import UUID, uuid4
 
@@ -11,27 +13,35 @@ from ..core.record.fields.ask import ConsentAnswer
 from ..core.units import LengthUnit
 from ..core.visit import spoken_date
 from .accounts import require_health, require_writer
-from .errors import MovedOn, NotReady, Withheld
-from .models import Member, Practice, Report, ReportHead
+from .errors import MovedOn, NotFound, NotReady, Withheld
+from .exchange import sheet_of
+from .models import Attachment, Member, Practice, PrintedCopy, Report, ReportHead, VisitSnapshot
+from .paper_models import Paper
 from .papers import (
-    ClientPaper,
+    COPIES,
+    Check,
     Copy,
-    client_paper,
+    Papers,
+    checks_for_signing,
     legacy_paper,
+    letter_paper,
     missing_for_signing,
+    papers_of,
     summary_of,
     target_card,
 )
-from .ports import Clock, PdfRenderer, Records
+from .ports import Clock, OpenFiles, PdfRenderer, Records
 from .visits import VisitService
+from .workup import Workup
 
 
 @dataclass(frozen=True, kw_only=True)
 class DraftReport:
-    """A report as it would be signed, at one revision of its visit."""
+    """A report as it would be signed, at one revision of its visit: every copy, and what is looked at before."""
 
-    content: ClientPaper
+    content: Papers
     missing: list[tuple[str, str]]
+    checks: list[Check]
     summary: list[str]
     revision: int
 
@@ -40,9 +50,15 @@ class ReportService:
     """Drafts and signed versions."""
 
     def __init__(
-        self, records: Records, visits: VisitService, press: PdfRenderer, clock: Clock
+        self,
+        records: Records,
+        visits: VisitService,
+        press: PdfRenderer,
+        clock: Clock,
+        files: OpenFiles,
     ) -> None:
         self._records, self._visits, self._press, self._clock = records, visits, press, clock
+        self._files = files
 
     def draft(
         self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
@@ -53,8 +69,9 @@ class ReportService:
         """
         working, workup = self._visits.worked(member, visit_id, unit)
         return DraftReport(
-            content=client_paper(practice, working, workup, unit),
+            content=self._papers(practice, working, workup, unit),
             missing=missing_for_signing(workup),
+            checks=checks_for_signing(workup, practice.day(self._clock())),
             summary=summary_of(workup),
             revision=working.visit.revision,
         )
@@ -73,11 +90,20 @@ class ReportService:
         """
         look = self._visits.for_workplace if copy == "workplace" else self._visits.worked
         working, workup = look(member, visit_id, unit)
-        paper = client_paper(practice, working, workup, unit)
-        if copy == "client":
-            return self._press.print(paper)
-        _require_consent(workup.record)
-        return self._press.print(paper.workplace)
+        if copy == "workplace":
+            _require_consent(workup.record)
+        papers = self._papers(practice, working, workup, unit)
+        return self._printed(member, working, workup, getattr(papers, copy)).pdf
+
+    def letter(
+        self, member: Member, practice: Practice, visit_id: UUID, flag: str, unit: LengthUnit
+    ) -> bytes:
+        """The referral letter for a red flag of a visit; raises NotAllowed, NotFound."""
+        working, workup = self._visits.worked(member, visit_id, unit)
+        paper = letter_paper(practice, working, workup, flag)
+        if paper is None:
+            raise NotFound("There is no such red flag in this visit.")
+        return self._press.print(paper)
 
     def card(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> bytes:
         """The target card of a visit; for all who share its workstation, one visit each.
@@ -104,7 +130,7 @@ class ReportService:
         report_id: UUID | None = None,
         revision: int | None = None,
     ) -> ReportHead:
-        """Freeze the report as it stands, as the next version; the same id sent again makes no second.
+        """Freeze every copy as it stands, as the next version; the same id sent again makes no second.
 
         Parameters
         ----------
@@ -137,44 +163,94 @@ class ReportService:
         if missing:
             raise NotReady(missing)
         now = self._clock()
-        content = client_paper(practice, working, workup, unit)
+        papers = self._papers(practice, working, workup, unit)
         local = practice.local(now)
         signature = {
             "signed_by": member.name,
             "signed_title": member.title,
+            "signed_registration": member.registration,
             "signed_at": now.isoformat(),
             "signed_on": f"{spoken_date(local.date().isoformat())}, {local:%H:%M} "
             f"({practice.time_zone})",
+            "sha256": digest_of(papers),
         }
-        content = content.model_copy(
-            update={**signature, "workplace": content.workplace.model_copy(update=signature)}
+        papers = Papers(
+            **{copy: getattr(papers, copy).model_copy(update=signature) for copy in COPIES}
         )
-        pdf = self._press.print(content)
+        printed: dict[str, PrintedCopy] = {
+            copy: self._printed(member, working, workup, getattr(papers, copy)) for copy in COPIES
+        }
         return self._records.add_report(
             Report(
                 id=report_id or uuid4(),
                 visit_id=visit_id,
                 number=working.versions + 1,
                 revision=working.visit.revision,
-                content=content.model_dump(mode="json"),
-                sha256=hashlib.sha256(pdf).hexdigest(),
+                content=papers.model_dump(mode="json"),
                 signed_by=member.name,
                 signed_at=now,
             ),
-            pdf,
+            printed,
         )
 
     def pdf(self, member: Member, report_id: UUID, copy: Copy = "client") -> tuple[Report, bytes]:
-        """A signed PDF, byte for byte as signed; or the workplace's copy of it.
+        """A signed copy, byte for byte as signed.
 
-        Raises NotFound; Withheld for the workplace's copy without consent as it stands now.
+        A version that was signed before every copy was kept has the client's; its workplace's copy is set anew from
+        what was frozen. Raises NotFound; Withheld for the workplace's copy without consent as it stands now.
         """
-        report, pdf = self._records.report_pdf(member.practice_id, report_id)
-        if copy == "client":
-            require_health(member)
-            return report, pdf
-        _require_consent(self._records.working(member.practice_id, report.visit_id).record)
-        return report, self._press.print(legacy_paper(report.content))
+        report, pdf = self._records.report_pdf(member.practice_id, report_id, copy)
+        if copy == "workplace":
+            consents = self._records.working(member.practice_id, report.visit_id).record
+            _require_consent(consents)
+            return report, pdf or self._press.print(legacy_paper(report.content))
+        require_health(member)
+        if pdf is None:
+            raise NotFound("This version was signed before this copy was kept.")
+        return report, pdf
+
+    def _papers(
+        self, practice: Practice, working: VisitSnapshot, workup: Workup, unit: LengthUnit
+    ) -> Papers:
+        before = (
+            self._records.last_report(practice.id, working.visit.id) if working.versions else None
+        )
+        return papers_of(practice, working, workup, unit, before.content if before else None)
+
+    def _printed(
+        self, member: Member, working: VisitSnapshot, workup: Workup, paper: Paper
+    ) -> PrintedCopy:
+        attached = self._attached(member, working, workup, paper)
+        shown = {one.id for one in getattr(paper, "photos", ())}
+        pictures = {
+            id: self._records.photo(member.practice_id, UUID(id))[1] for id in sorted(shown)
+        }
+        pdf = self._press.print(paper, attached=attached, pictures=pictures)
+        without = self._press.print(paper, attached=attached) if pictures else None
+        return PrintedCopy(pdf=pdf, without=without)
+
+    def _attached(
+        self, member: Member, working: VisitSnapshot, workup: Workup, paper: Paper
+    ) -> list[Attachment]:
+        """The open files of a copy: the workplace's carries its drawing alone."""
+        if paper.kind == "letter":
+            return []
+        if paper.kind == "workplace":
+            return self._files.of_drawing(paper.scene)
+        sheets = [
+            sheet_of(visit, client, entries)
+            for visit, client, entries in self._records.measured(
+                member.practice_id, {working.visit.id}
+            )
+        ]
+        return self._files.of_visit(working, workup.through, sheets, paper.scene)
+
+
+def digest_of(papers: Papers) -> str:
+    """SHA-256 of what is signed: every copy's content before its signature, keys in order."""
+    content: Mapping[str, object] = papers.model_dump(mode="json")
+    plain = json.dumps(content, sort_keys=True, separators=(",", ":"), ensure_ascii=False)
+    return hashlib.sha256(plain.encode()).hexdigest()
 
 
 def _require_consent(record: Record) -> None:

@@ -45,6 +45,8 @@ class PracticeRow(Base):
     price_medium: Mapped[float | None]
     price_large: Mapped[float | None]
     currency: Mapped[str] = mapped_column(server_default="")
+    letterhead: Mapped[str] = mapped_column(server_default="")
+    contact: Mapped[str] = mapped_column(server_default="")
 
 
 class MemberRow(Base):
@@ -65,6 +67,7 @@ class MemberRow(Base):
     role: Mapped[str]
     password_hash: Mapped[str]
     sees_health: Mapped[bool] = mapped_column(server_default=text("true"))
+    registration: Mapped[str] = mapped_column(server_default="")
     left_at: Mapped[datetime | None] = mapped_column(Moment)
 
 
@@ -181,10 +184,21 @@ class ReportRow(Base):
     number: Mapped[int]
     revision: Mapped[int]
     content: Mapped[Any] = mapped_column(JSONB, deferred=True)
-    pdf: Mapped[bytes] = mapped_column(BYTEA, deferred=True)
-    sha256: Mapped[str]
     signed_by: Mapped[str]
     signed_at: Mapped[datetime] = mapped_column(Moment)
+
+
+class ReportCopyRow(Base):
+    """A copy of a signed report, byte for byte; ``without`` is the same without photographs."""
+
+    __tablename__ = "report_copy"
+    report_id: Mapped[UUID] = mapped_column(
+        ForeignKey("report.id", ondelete="CASCADE"), primary_key=True
+    )
+    copy: Mapped[str] = mapped_column(primary_key=True)
+    pdf: Mapped[bytes] = mapped_column(BYTEA, deferred=True)
+    sha256: Mapped[str]
+    without: Mapped[bytes | None] = mapped_column(BYTEA, deferred=True)
 
 
 class PhotoRow(Base):

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import datetime
 from uuid import UUID
 
-from sqlalchemy import Connection, Engine, Select, delete, or_, select, update
+from sqlalchemy import Connection, Engine, Select, delete, func, or_, select, update
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import undefer
@@ -14,7 +14,7 @@ from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound
 from ..services.models import ErasureScope, PhotoHead
-from .models import ChangeRow, EntryRow, PhotoRow, VisitRow
+from .models import ChangeRow, EntryRow, PhotoRow, ReportCopyRow, ReportRow, VisitRow
 from .statements import LOCK, PHOTO
 
 
@@ -78,6 +78,22 @@ def erase(
         )
     if what.photos:
         connection.execute(delete(PhotoRow).where(PhotoRow.visit_id == visit_id))
+        without_pictures(connection, visit_id)
+
+
+def without_pictures(connection: Connection, visit_id: UUID) -> None:
+    """Put every signed copy that holds photographs in its form without them; those are gone for good."""
+    mine = select(ReportRow.id).where(ReportRow.visit_id == visit_id)
+    copies = ReportCopyRow.__table__
+    connection.execute(
+        update(ReportCopyRow)
+        .where(copies.c.report_id.in_(mine), copies.c.without.is_not(None))
+        .values(
+            pdf=copies.c.without,
+            sha256=func.encode(func.sha256(copies.c.without), "hex"),
+            without=None,
+        )
+    )
 
 
 class SqlPhotos:
@@ -123,5 +139,6 @@ class SqlPhotos:
             keys = {"practice": practice_id, "visit": found.visit_id}
             connection.execute(LOCK, keys)
             connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
+            without_pictures(connection, found.visit_id)
             erase(connection, found.visit_id, ErasureScope(starts=(f"{PHOTO_FAMILY}.{photo_id}.",)))
             _raise(connection, found.visit_id)

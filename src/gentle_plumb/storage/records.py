@@ -10,19 +10,17 @@ from uuid import UUID
 from sqlalchemy import Engine, delete, func, select
 from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import undefer
 
 from ..core.plans import Prices
 from ..core.record import fields
 from ..services.consent import WORKPLACE
-from ..services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, Stale
+from ..services.errors import AlreadyThere, HoldsSomething, NotFound, Stale
 from ..services.models import (
     Change,
     Client,
     Entry,
     ImportBatch,
     PhotoHead,
-    Report,
     ReportHead,
     Visit,
     VisitLine,
@@ -33,13 +31,14 @@ from .errors import mapped_errors
 from .measuring import chosen_list, chosen_table
 from .models import ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
 from .photos import SqlPhotos, photo_of, photos_of
+from .reports import SqlReports, copies_of
 from .rows import client_of, earlier_visits, entry_of, head_of, visit_of
 from .statements import CLIENT, PHOTOS, VISIT, WORKING
 
 Mine = TypeVar("Mine", ClientRow, VisitRow)
 
 
-class SqlRecords(SqlPhotos):
+class SqlRecords(SqlReports, SqlPhotos):
     """The Records port."""
 
     def __init__(self, engine: Engine) -> None:
@@ -207,7 +206,7 @@ class SqlRecords(SqlPhotos):
                 visit_of(found[0]),
                 client_of(found[1]),
                 [entry_of(row, name) for row, name in db.execute(held)],
-                [head_of(row) for row in db.scalars(versions)],
+                [head_of(row, copies_of(db, row.id)) for row in db.scalars(versions)],
                 [photo_of(row) for row in db.scalars(photos_of(visit_id))],
             )
 
@@ -289,40 +288,6 @@ class SqlRecords(SqlPhotos):
                 if rows:
                     connection.execute(insert(table), [vars(row) for row in rows])
             write_changes(connection, practice_id, intake.changes, now)
-
-    def report_pdf(self, practice_id: UUID, report_id: UUID) -> tuple[Report, bytes]:
-        query = (
-            select(ReportRow)
-            .join(VisitRow, VisitRow.id == ReportRow.visit_id)
-            .where(ReportRow.id == report_id, VisitRow.practice_id == practice_id)
-            .options(undefer(ReportRow.pdf), undefer(ReportRow.content))
-        )
-        with Db(self._reader) as db:
-            row = db.scalar(query)
-            if row is None:
-                raise NotFound("There is no such report.")
-            return Report(**vars(head_of(row)), content=row.content), row.pdf
-
-    def add_report(self, report: Report, pdf: bytes) -> ReportHead:
-        with mapped_errors(), Db(self._engine) as db, db.begin():
-            # changes wait for the visit's row as well: what is frozen is what stands there
-            visit = db.get(VisitRow, report.visit_id, with_for_update=True)
-            held = db.get(ReportRow, report.id)
-            if held is not None:
-                if held.visit_id != report.visit_id:
-                    raise AlreadyThere("Another report has this id.")
-                return head_of(held)
-            if visit is None or visit.revision != report.revision:
-                raise MovedOn("The visit was changed in this moment. Look at it again, then sign.")
-            row = ReportRow(**vars(report), pdf=pdf)
-            db.add(row)
-            db.flush()
-            return head_of(row)
-
-    def report_of(self, visit_id: UUID, report_id: UUID) -> ReportHead | None:
-        with Db(self._reader) as db:
-            row = db.get(ReportRow, report_id)
-            return head_of(row) if row is not None and row.visit_id == visit_id else None
 
 
 def _mine(db: Db, table: type[Mine], practice_id: UUID, id: UUID) -> Mine:

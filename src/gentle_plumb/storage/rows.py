@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from datetime import date
 from uuid import UUID
 
@@ -52,16 +52,16 @@ def entry_of(row: EntryRow, by: str) -> Entry:
     )
 
 
-def head_of(row: ReportRow) -> ReportHead:
-    """The signed version a row holds, without content and PDF."""
+def head_of(row: ReportRow, copies: Mapping[str, str]) -> ReportHead:
+    """The signed version a row holds, without content; ``copies`` are the digests of its copies by name."""
     return ReportHead(
         id=row.id,
         visit_id=row.visit_id,
         number=row.number,
         revision=row.revision,
-        sha256=row.sha256,
         signed_by=row.signed_by,
         signed_at=row.signed_at,
+        copies=copies,
     )
 
 

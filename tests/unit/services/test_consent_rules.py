@@ -70,8 +70,8 @@ def test_every_text_in_own_words_waits_for_consent_and_goes_with_it(world, typed
 
 
 def papers(world, owner, practice, visit):
-    """The client's and the workplace's paper as they are handed to the press."""
-    for copy in ("client", "workplace"):
+    """The record and the workplace's paper as they are handed to the press."""
+    for copy in ("record", "workplace"):
         world.reports.draft_pdf(owner, practice, visit, "cm", copy)
     return world.press.printed[-2:]
 
@@ -183,16 +183,18 @@ def test_a_report_signed_before_the_papers_had_models_still_has_its_workplaces_c
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
     draft = world.reports.draft(owner, practice, lines["Bram"].visit.id, "cm").content
-    now = draft.model_dump(mode="json")
-    old = {name: value for name, value in now.items() if name not in ("actions", "causes", "kind")}
-    for name in ("kind", "visited", "follow_up_on", "version", "signed_by", "signed_on"):
-        old["workplace"].pop(name)
+    now = draft.record.model_dump(mode="json")
+    new = ("actions", "causes", "kind", "letterhead", "call", "replaces")
+    old = {name: value for name, value in now.items() if name not in new}
+    old["workplace"] = draft.workplace.model_dump(mode="json")
+    for name in (*new, "visited", "follow_up_on", "version", "signed_by", "signed_on"):
+        old["workplace"].pop(name, None)
     old |= {"copy": "client", "findings": [], "signed_by": "Ines", "signed_on": "3 May 2026"}
     paper = legacy_paper(old)
     assert (paper.signed_by, paper.table, paper.visited) == (
         "Ines",
         draft.workplace.table,
-        draft.visited,
+        draft.record.visited,
     )
     oldest = {**old, "findings": [{}, {}]}
     del oldest["workplace"]

@@ -9,6 +9,7 @@ import pytest
 from conftest import PASSWORD, weeks_on
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.errors import ValueOutOfRange
+from gentle_plumb.core.record import field_of
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.errors import (
     LockedOut,
@@ -190,7 +191,7 @@ def test_what_is_signed_is_what_was_looked_at_and_signed_once(world, clock):
     assert (first, len(world.records.open(practice.id, visit)[3])) == (again, 1)
 
 
-def test_a_red_flag_is_settled_by_what_was_done_and_by_whom(world):
+def test_a_red_flag_is_settled_by_a_referral_in_words(world):
     visit = world.visit()
     world.type(visit, "ask.sign.chest", "yes")
 
@@ -201,9 +202,35 @@ def test_a_red_flag_is_settled_by_what_was_done_and_by_whom(world):
 
     assert done(done=("x", 0)) is None
     assert done(by=("Ines Calloway", 0)) is None  # still an x
-    assert done(done=("Sent to the emergency room.", 1)) == (
-        "Sent to the emergency room. (Ines Calloway)"
+    assert done(done=("Told to keep still.", 1)) is None  # to whom is not said
+    assert done(to=("Emergency room", 0)) == (
+        "Referred to Emergency room. Told to keep still. (Ines Calloway)"
     )
+
+
+def test_every_check_before_a_signature_leads_to_its_place(world, clock):
+    visit, owner = world.visit(), world.office.owner
+    for path, typed in {
+        **NO_FLAGS,
+        "ask.sign.chest": "yes",
+        "look.found.seat": "46",
+        "look.keyboard.feet": "out",
+        "ask.shoe_seated": "2.5",
+        "measure.popliteal_height.first": "41",
+        "set.seated.seat.aimed": "42",
+        "report.follow_up": weeks_on(clock),
+    }.items():
+        world.type(visit, path, typed)
+    clock.now += timedelta(days=90)
+    checks = world.reports.draft(owner, world.office.practice, visit, "cm").checks
+    where = {one.group: one.path for one in checks}
+    assert where["Before signing"] == "ask.sign.chest.to"
+    assert where["Follow-up"] == "report.follow_up"
+    assert where["Set, not re-measured"] == "set.seated.seat"
+    assert "work.finding.keyboard_feet.verdict" in {one.path for one in checks}
+    assert {one.group for one in checks if one.blocks} == {"Before signing"}
+    for one in checks:
+        assert field_of(one.path)
 
 
 def test_days_are_those_of_the_practice(world, clock):
@@ -244,9 +271,9 @@ def test_demo_gives_the_same_bodies_each_time(demo_world):
 def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, unit).content.model_dump(
-        mode="json"
-    )
+    draft = world.reports.draft(
+        owner, practice, lines["Odile"].visit.id, unit
+    ).content.record.model_dump(mode="json")
     heights = [row["before"] for row in draft["table"] if not row["before"].endswith("°")]
     assert {text.split(" ")[-1] for text in heights if text != "–"} == {unit}
     others = {"cm", "mm", "in"} - {unit}
@@ -258,9 +285,9 @@ def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
 def test_the_draft_holds_before_target_and_after(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(owner, practice, lines["Odile"].visit.id, "cm").content.model_dump(
-        mode="json"
-    )
+    draft = world.reports.draft(
+        owner, practice, lines["Odile"].visit.id, "cm"
+    ).content.record.model_dump(mode="json")
     seat = next(row for row in draft["table"] if row["label"] == "Seat")
     assert (seat["before"], seat["target"], seat["after"]) == ("45.5 cm", "43.2 cm", "43.0 cm")
     assert seat["left"] == ""  # two millimetres are less than a tape can tell
@@ -274,9 +301,9 @@ def test_the_draft_holds_before_target_and_after(demo_world):
 def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(owner, practice, lines["Nadia"].visit.id, "cm").content.model_dump(
-        mode="json"
-    )
+    draft = world.reports.draft(
+        owner, practice, lines["Nadia"].visit.id, "cm"
+    ).content.record.model_dump(mode="json")
     assert {row["posture"] for row in draft["table"]} == {"seated"}
     assert {joint["posture"] for joint in draft["joints"]} == {"seated"}
     assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0 cm")
@@ -316,7 +343,7 @@ def test_a_signature_waits_for_each_sign_and_each_dismissal(world):
     assert [path for path, _ in draft.missing] == [
         "ask.sign.saddle",
         "ask.warning",
-        "ask.sign.chest.done",
+        "ask.sign.chest.to",
         "look.found.seat",
         "work.finding.keyboard_feet.reason",
         "report.follow_up",
@@ -349,7 +376,7 @@ def test_the_report_says_the_desks_heights_its_display_and_its_keys(demo_world):
     visit = lines["Odile"].visit.id
     world.type(visit, "set.preset.standing", "2", by=owner)
     practice = world.accounts_port.practice(owner.practice_id)
-    desk = world.reports.draft(owner, practice, visit, "cm").content.desk
+    desk = world.reports.draft(owner, practice, visit, "cm").content.record.desk
     assert desk == [
         "Sitting: desk at 63.5 cm, its display reads 61.5 cm.",
         "Standing: desk at 102.5 cm, its display reads 100.5 cm, saved on key 2.",

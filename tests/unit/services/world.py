@@ -4,6 +4,7 @@ from uuid import uuid4
 
 from conftest import make_office
 from fakes import FakeAccounts, FakeMeasuring, FakeRecords, FakeShelf
+from gentle_plumb.documents import PaperFiles
 from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.exchange import ExchangeService
@@ -18,8 +19,9 @@ class PaperPress:
     def __init__(self):
         self.printed = []
 
-    def print(self, paper):
-        self.printed.append(paper.model_dump(mode="json", exclude={"workplace"}))
+    def print(self, paper, *, attached=(), pictures=None):
+        self.printed.append(paper.model_dump(mode="json"))
+        self.attached = {one.name: one.text for one in attached}
         return f"%PDF {len(self.printed)}".encode()
 
     def print_card(self, card):
@@ -39,7 +41,7 @@ class World:
         self.accounts = AccountService(self.accounts_port, clock)
         self.visits = VisitService(self.records, clock, self.measuring.errors_of)
         self.press = PaperPress()
-        self.reports = ReportService(self.records, self.visits, self.press, clock)
+        self.reports = ReportService(self.records, self.visits, self.press, clock, PaperFiles())
         self.shelf = FakeShelf(self.records)
         self.office = make_office(self.accounts_port)
 

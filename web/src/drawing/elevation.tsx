@@ -141,7 +141,8 @@ export const Inked = memo(function Inked({
   mark: Mark;
   ink: Schemas["Ink"] | undefined;
   lit: boolean;
-  onPick: (part: string, posture: string) => void;
+  /** None where nothing of the drawing can be pressed. */
+  onPick: ((part: string, posture: string) => void) | null;
 }) {
   if (!ink) return null;
   const style = inkStyle(ink, mark.kind === "text", lit);
@@ -182,14 +183,15 @@ export const Inked = memo(function Inked({
     );
   if (mark.kind === "dot") return <circle cx={mark.x} cy={mark.y} r={mark.size} style={style} />;
   const habit = mark.role === "habit-on" || mark.role === "habit-off";
-  if (!isButton(mark)) {
-    const pick = mark.part
-      ? {
-          onClick: () => onPick(mark.part, mark.posture),
-          "data-part": mark.part,
-          "data-posture": mark.posture,
-        }
-      : {};
+  if (!isButton(mark) || !onPick) {
+    const pick =
+      onPick && mark.part
+        ? {
+            onClick: () => onPick(mark.part, mark.posture),
+            "data-part": mark.part,
+            "data-posture": mark.posture,
+          }
+        : {};
     return <path d={mark.d} style={style} {...pick} />;
   }
   const press = (event: KeyboardEvent) => {

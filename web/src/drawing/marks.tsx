@@ -28,11 +28,9 @@ export function Marks({
           mark={mark}
           ink={inks[mark.role]}
           lit={false}
-          onPick={nothing}
+          onPick={null}
         />
       ))}
     </svg>
   );
 }
-
-function nothing(): void {}

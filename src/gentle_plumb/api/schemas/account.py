@@ -47,6 +47,9 @@ class Me(BaseModel):
     time_zone: str
     date_order: DateOrder
     local_wording: str
+    letterhead: str
+    contact: str
+    registration: str
     price_small: float | None
     price_medium: float | None
     price_large: float | None
@@ -67,6 +70,9 @@ class Me(BaseModel):
             time_zone=practice.time_zone,
             date_order=practice.date_order,
             local_wording=practice.local_wording,
+            letterhead=practice.letterhead,
+            contact=practice.contact,
+            registration=member.registration,
             price_small=practice.price_small,
             price_medium=practice.price_medium,
             price_large=practice.price_large,
@@ -74,6 +80,12 @@ class Me(BaseModel):
             unit=practice.unit,
             csrf=session.csrf,
         )
+
+
+class RegistrationIn(RequestModel):
+    """The number that a member is registered under; empty for none."""
+
+    registration: Annotated[str, StringConstraints(strip_whitespace=True, max_length=60)]
 
 
 class PasswordChange(RequestModel):
@@ -103,14 +115,17 @@ Sum = Annotated[float, Field(ge=0, le=1_000_000)]
 
 
 class PracticeIn(RequestModel):
-    """What an owner sets for the practice: time zone (an IANA name), order of dates, wording, sums.
+    """What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
 
+    ``letterhead`` are lines under its name on papers, ``contact`` says whom to call.
     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
     """
 
     time_zone: Annotated[str, StringConstraints(max_length=60)]
     date_order: DateOrder = "dmy"
     local_wording: Annotated[str, StringConstraints(strip_whitespace=True, max_length=1000)]
+    letterhead: Annotated[str, StringConstraints(strip_whitespace=True, max_length=500)] = ""
+    contact: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
     price_small: Sum | None = None
     price_medium: Sum | None = None
     price_large: Sum | None = None

@@ -100,13 +100,13 @@ class VisitLineOut(BaseModel):
 
 
 class ReportOut(BaseModel):
-    """A signed version."""
+    """A signed version; ``copies`` are the SHA-256 of each of its copies, by name."""
 
     id: UUID
     number: int
     signed_by: str
     signed_at: datetime
-    sha256: str
+    copies: dict[str, str]
     current: bool
 
     @classmethod
@@ -117,7 +117,7 @@ class ReportOut(BaseModel):
             number=report.number,
             signed_by=report.signed_by,
             signed_at=report.signed_at,
-            sha256=report.sha256,
+            copies=dict(report.copies),
             current=report.revision == revision,
         )
 

@@ -9,7 +9,7 @@ from pydantic import BaseModel, ConfigDict, StringConstraints, model_validator
 
 from ...core.plain_text import check_texts
 from ...services.accounts import LEAST_PASSWORD
-from ...services.papers import ClientPaper
+from ...services.papers import Check, Papers
 
 Name = Annotated[
     str,
@@ -52,9 +52,10 @@ class New(RequestModel):
 
 
 class Draft(BaseModel):
-    """What a report says at a revision, what a signature waits for, and what it would sign."""
+    """What every copy says at a revision, what is looked at before a signature, and what it would sign."""
 
-    content: ClientPaper
+    content: Papers
     missing: list[dict[str, str]]
+    checks: list[Check]
     summary: list[str]
     revision: int

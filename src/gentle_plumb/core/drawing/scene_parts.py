@@ -74,6 +74,10 @@ def figure_over(
     return outline
 
 
+OF_THE_EYE = frozenset({"field", "eye-line", "gaze"})
+"""Roles of what starts from the eye: where no person is drawn, their eye's height is not told either."""
+
+
 @memoize_last(8)
 def draw_posture(
     case: Case,
@@ -88,7 +92,7 @@ def draw_posture(
     """Return the marks of a figure with its furniture; the last eight are kept."""
     marks = furniture_of(case, side, layers).placed(sheet)
     if not person:
-        return marks
+        return [mark for mark in marks if mark.role not in OF_THE_EYE]
     return [*marks, *figure_over(case, side, faint=faint, dials=dials).placed(sheet)]
 
 

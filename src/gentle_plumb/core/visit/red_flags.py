@@ -1,4 +1,4 @@
-"""Red flags of one visit: which are there, what was done about them, which nobody asked about."""
+"""Red flags of one visit: which are there, the referral that answers each, which nobody asked about."""
 
 from __future__ import annotations
 
@@ -6,39 +6,46 @@ from dataclasses import dataclass
 
 from ..choices import one_of
 from ..intake import RED_FLAGS, URGENCY, RedFlag, Urgency
-from ..record import Field, Record, fields
+from ..record import Record, fields
+from ..record.fields.ask import FlagFields
 
 LEAST_WORDS, LEAST_LETTERS = 2, 8
-"""An answer of less says nothing: whom they were sent to takes two words. Source: house-signs."""
+"""An answer of less says nothing: what was done and told takes two words. Source: house-signs."""
 
 
 @dataclass(frozen=True, kw_only=True)
 class RaisedRedFlag:
-    """A red flag that is there: ``done`` is what was done about it and by whom, None while open.
+    """A red flag that is there, with its referral.
 
-    ``done_path`` and ``by_path`` are the paths of the fields that wait for the answer.
+    ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
+    ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over; ``waits_for`` is the
+    path of the first part that is missing, ``paths`` are those of all its parts.
     """
 
     id: str
     urgency: Urgency
     label: str
     done: str | None
-    done_path: str
-    by_path: str
+    to: str
+    told: str
+    by: str
+    call_back: str
+    letter: bool
+    waits_for: str
+    paths: tuple[str, ...]
 
 
 def raised_red_flags(record: Record) -> list[RaisedRedFlag]:
     """Return every red flag that is there, the most urgent first."""
     ask = fields.ask
     raised = [
-        _raised(record, one.id, one.urgency, one.label, ask.flag[one.id].done, ask.flag[one.id].by)
+        _raised(record, one.id, one.urgency, one.label, ask.flag[one.id])
         for one in RED_FLAGS.values()
         if record.yes(ask.flag[one.id].there)
     ]
     other = one_of(URGENCY, record[ask.other_flag])
     if other is not None:
-        done, by = ask.other_flag_done, ask.other_flag_by
-        raised.append(_raised(record, "other", other, "Another red flag", done, by))
+        raised.append(_raised(record, "other", other, "Another red flag", ask.other))
     return sorted(raised, key=lambda one: tuple(URGENCY).index(one.urgency))
 
 
@@ -48,21 +55,30 @@ def unasked_red_flags(record: Record) -> list[RedFlag]:
 
 
 def _raised(
-    record: Record, id: str, urgency: Urgency, label: str, done: Field[str], by: Field[str]
+    record: Record, id: str, urgency: Urgency, label: str, asked: FlagFields
 ) -> RaisedRedFlag:
+    to, told, by = record.said(asked.to), record.said(asked.done), record.said(asked.by)
+    parts = (
+        (asked.to, _says(to, letters=LEAST_WORDS)),
+        (asked.done, _says(told) and len(told.split()) >= LEAST_WORDS),
+        (asked.by, _says(by, letters=LEAST_WORDS)),
+    )
+    missing = [field.id for field, answered in parts if not answered]
     return RaisedRedFlag(
         id=id,
         urgency=urgency,
         label=label,
-        done=_answer(record.said(done), record.said(by)),
-        done_path=done.id,
-        by_path=by.id,
+        done=None if missing else f"Referred to {to}. {told} ({by})",
+        to=to,
+        told=told,
+        by=by,
+        call_back=record.said(asked.call_back),
+        letter=record.yes(asked.letter),
+        waits_for=missing[0] if missing else "",
+        paths=(asked.to.id, asked.done.id, asked.by.id, asked.letter.id, asked.call_back.id),
     )
 
 
-def _answer(done: str, by: str) -> str | None:
-    """Return what was done and by whom, once both are said in words."""
-    letters = sum(letter.isalpha() for letter in done)
-    if len(done.split()) < LEAST_WORDS or letters < LEAST_LETTERS or len(by) < LEAST_WORDS:
-        return None
-    return f"{done} ({by})"
+def _says(text: str, letters: int = LEAST_LETTERS) -> bool:
+    """Whether an answer says anything at all."""
+    return sum(letter.isalpha() for letter in text) >= letters

@@ -6,6 +6,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 from ...services.models import MeasurementSheet
+from ..carried import MEASUREMENTS, files_in
 from .about import Read
 from .csv_format import read_csv, write_clients, write_readings
 from .fhir_format import read_fhir, write_fhir
@@ -73,9 +74,26 @@ class ExchangeFormats:
 
 def exchange_format(raw: bytes) -> tuple[str, Read]:
     """Read a file in whichever of the formats it is."""
+    if raw.startswith(b"%PDF"):
+        return _carried(raw)
     start = raw.lstrip(b"\xef\xbb\xbf \t\r\n")[:1]
     if start in (b"{", b"["):
         if b'"resourceType"' in raw[:2000]:
             return FORMATS["fhir"].label, read_fhir(raw)
         return FORMATS["json"].label, read_json(raw)
     return "CSV", read_csv(raw)
+
+
+def _carried(raw: bytes) -> tuple[str, Read]:
+    """Read the measurements that a report carries."""
+    label, read = "Report", Read()
+    try:
+        held = files_in(raw).get(MEASUREMENTS)
+    except ValueError as error:
+        read.troubles.append(("file", "", str(error)))
+        return label, read
+    if held is None:
+        read.troubles.append(("file", "", "this PDF carries no measurements of this program"))
+        return label, read
+    inner, read = exchange_format(held)
+    return f"{label}, {inner}", read

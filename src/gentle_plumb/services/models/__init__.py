@@ -5,12 +5,14 @@ from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Troub
 from .instruments import DeskMotion, DeskState, InstrumentReading, InstrumentState, LightReading
 from .shared import Difference, MeasuringList, PopulationTable, ShelfItem, StoredRuleSet, TableRow
 from .visits import (
+    Attachment,
     Change,
     Client,
     EarlierVisit,
     Entry,
     ErasureScope,
     PhotoHead,
+    PrintedCopy,
     ProcessedPhoto,
     Report,
     ReportHead,
@@ -22,6 +24,7 @@ from .visits import (
 __all__ = [
     "MOST_TROUBLES",
     "WRITERS",
+    "Attachment",
     "Change",
     "Client",
     "DateOrder",
@@ -42,6 +45,7 @@ __all__ = [
     "PhotoHead",
     "PopulationTable",
     "Practice",
+    "PrintedCopy",
     "ProcessedPhoto",
     "Report",
     "ReportHead",

@@ -21,6 +21,7 @@ class Practice:
     """A practice; ``local_wording`` is its own sentence about local rules for reports.
 
     ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands.
+    ``letterhead`` are the lines under its name on papers, ``contact`` says whom to call.
     ``date_order`` is how a day typed in numbers is read, 3/4: day first or month first.
     """
 
@@ -34,6 +35,8 @@ class Practice:
     price_medium: float | None = None
     price_large: float | None = None
     currency: str = ""
+    letterhead: str = ""
+    contact: str = ""
 
     @property
     def prices(self) -> Prices:
@@ -56,7 +59,10 @@ class Practice:
 
 @dataclass(frozen=True, kw_only=True)
 class Member:
-    """Somebody who signs in; ``sees_health`` is granted to readers one by one."""
+    """Somebody who signs in; ``sees_health`` is granted to readers one by one.
+
+    ``registration`` is the number they are registered under, as it stands beside a signature.
+    """
 
     id: UUID
     practice_id: UUID
@@ -66,6 +72,7 @@ class Member:
     role: Role
     password_hash: str
     sees_health: bool = True
+    registration: str = ""
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import hashlib
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import date, datetime
@@ -156,22 +157,48 @@ class Change:
 
 @dataclass(frozen=True, kw_only=True)
 class ReportHead:
-    """A signed version: which revision of the visit it froze, and its PDF's digest."""
+    """A signed version: which revision of the visit it froze, and each copy's SHA-256 by its name."""
 
     id: UUID
     visit_id: UUID
     number: int
     revision: int
-    sha256: str
     signed_by: str
     signed_at: datetime
+    copies: Mapping[str, str] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, kw_only=True)
 class Report(ReportHead):
-    """A signed version with its frozen content."""
+    """A signed version with its frozen content: every copy's, by its name."""
 
     content: dict[str, Any]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Attachment:
+    """A file that a paper carries: its name, what it is in words, and its text."""
+
+    name: str
+    says: str
+    media: str
+    text: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class PrintedCopy:
+    """A copy as it was printed, byte for byte.
+
+    ``without`` is the same without photographs: it takes its place where they are erased. None where there are none.
+    """
+
+    pdf: bytes
+    without: bytes | None = None
+
+    @property
+    def sha256(self) -> str:
+        """Digest of the file."""
+        return hashlib.sha256(self.pdf).hexdigest()
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -1,22 +1,44 @@
-"""The papers of a visit: the client's, and the workplace's by allow-list."""
+"""The papers of a visit: client's, workplace's, record and letter, each by its allow-list."""
 
-from ..paper_models import ClientPaper, Copy, PaperHead, Signature, TargetCard, WorkplacePaper
+from ..paper_models import (
+    COPIES,
+    ClientPaper,
+    Copy,
+    LetterPaper,
+    Papers,
+    RecordPaper,
+    Signature,
+    TargetCard,
+    WorkplacePaper,
+)
 from .card import target_card
-from .client import CAUTIONS, client_paper
-from .signing import missing_for_signing, summary_of
+from .client import CAUTIONS, client_paper, things_that_matter
+from .every import papers_of
+from .letter import letter_paper
+from .signing import Check, checks_for_signing, missing_for_signing, summary_of
+from .versions import replaces
 from .workplace import legacy_paper
 
 __all__ = [
     "CAUTIONS",
+    "COPIES",
+    "Check",
     "ClientPaper",
     "Copy",
-    "PaperHead",
+    "LetterPaper",
+    "Papers",
+    "RecordPaper",
     "Signature",
     "TargetCard",
     "WorkplacePaper",
+    "checks_for_signing",
     "client_paper",
     "legacy_paper",
+    "letter_paper",
     "missing_for_signing",
+    "papers_of",
+    "replaces",
     "summary_of",
     "target_card",
+    "things_that_matter",
 ]

@@ -47,10 +47,9 @@ def target_card(
 
 
 def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPerson:
-    lines = [line for key in SHOWN if (line := _line(workup, key)) is not None]
-    lines += _desk_lines(workup, unit)
+    lines = card_lines(workup, unit)
     visited = spoken_date(opened.visit.started_on.isoformat())
-    temporary = _temporary(workup)
+    temporary = temporary_lines(workup)
     stands = workup.result.standing.possible and workup.result.seated.possible
     width, height = FIGURE_PX
     left = any(settings != Settings() for settings in workup.through.left)
@@ -75,6 +74,12 @@ def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPers
             )
         ),
     )
+
+
+def card_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
+    """Return the numbers to come back to: settings, the desk's display and its keys."""
+    lines = [line for key in SHOWN if (line := _line(workup, key)) is not None]
+    return [*lines, *_desk_lines(workup, unit)]
 
 
 def _line(workup: Workup, key: str) -> CardLine | None:
@@ -129,7 +134,7 @@ def _desk_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
     ]
 
 
-def _temporary(workup: Workup) -> list[str]:
+def temporary_lines(workup: Workup) -> list[str]:
     """Return what is there for a time only, with the day it is looked at again."""
     due = workup.record[fields.report.follow_up]
     end = say("card.until", date=spoken_date(due)) if due else say("card.no_end")

@@ -2,10 +2,15 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+from datetime import date
+
 from ...core.intake import RED_FLAGS
+from ...core.presentation import ActionView
 from ...core.record import fields
 from ...core.record.fields.ask import ConsentAnswer
-from ...core.visit import unasked_red_flags
+from ...core.visit import spoken_date, unasked_red_flags
+from ...core.words import say
 from ..workup import Workup
 
 
@@ -21,7 +26,7 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
     if ask.other_flag not in record:
         missing.append((ask.other_flag.id, "any other sign has not been asked about"))
     missing += [
-        (sign.done_path, f"write down what was done, and by whom, about: {sign.label.lower()}")
+        (sign.waits_for, f"write down the referral for: {sign.label.lower()}")
         for sign in workup.signs
         if sign.done is None
     ]
@@ -48,6 +53,86 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
             if own.value in record and own.why not in record
         ]
     return missing
+
+
+@dataclass(frozen=True, kw_only=True)
+class Check:
+    """Something to look at before signing: what, how it stands, and the path of the field it is about.
+
+    ``blocks``: no signature without it; else it is for the one who signs to weigh.
+    """
+
+    group: str
+    says: str
+    path: str
+    blocks: bool
+
+
+def checks_for_signing(workup: Workup, today: date) -> list[Check]:
+    """Return everything that is open, doubtful or not looked at; empty where nothing is.
+
+    Parameters
+    ----------
+    workup : Workup
+    today : date
+        The practice's day.
+
+    """
+    found = [
+        Check(group="Before signing", says=words, path=path, blocks=True)
+        for path, words in missing_for_signing(workup)
+    ]
+    due = workup.record[fields.report.follow_up]
+    if due and date.fromisoformat(due) < today:
+        found.append(
+            _weigh(
+                "Follow-up", say("sign.due_past", on=spoken_date(due)), fields.report.follow_up.id
+            )
+        )
+    found += [
+        _weigh("Referral", say("sign.call_back", flag=one.label.lower()), one.paths[-1])
+        for one in workup.signs
+        if one.done is not None and not one.call_back
+    ]
+    found += [
+        _weigh("Findings not looked at", one.title, fields.work.finding(one.record_id).verdict.id)
+        for one in workup.findings
+        if one.state == "off" and one.verdict is None and not one.own
+    ]
+    found += [
+        _of_step(one)
+        for one in workup.actions
+        if one.changes and not one.settled and one.id in workup.set_order
+    ]
+    for row in workup.rows:
+        path = fields.settings.setting[row.posture].get(row.key)
+        if path is None:
+            continue
+        where = row.label if row.posture == "seated" else f"{row.label}, standing"
+        if row.left_unmeasured:
+            found.append(_weigh("Set, not re-measured", where, path.measured.id))
+    found += [
+        _weigh("Aims that moved since", f"{one.text} {one.moved}", f"set.{one.step}")
+        for one in workup.actions
+        if one.moved
+    ]
+    found += [
+        _weigh("In doubt", one.label, fields.measure.dimension[one.dimension].first.id)
+        for one in workup.measured
+        if one.label in workup.doubtful
+    ]
+    return found
+
+
+def _of_step(action: ActionView) -> Check:
+    path = (
+        f"set.{action.step}" if action.step else f"{fields.settings.ACTIONS}.{action.field}.state"
+    )
+    return _weigh("Not set", action.text, path)
+
+
+def _weigh(group: str, says: str, path: str) -> Check:
+    return Check(group=group, says=says, path=path, blocks=False)
 
 
 def _holds_nothing(workup: Workup) -> bool:

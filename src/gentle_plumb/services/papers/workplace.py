@@ -11,7 +11,6 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from typing import Any
 
-from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.fit import FitRow, limit_text
 from ...core.plans import RISERS_WARNING, STACK_WARNING
@@ -19,12 +18,16 @@ from ...core.presentation import RowView
 from ...core.record import Record, fields
 from ...core.units import LengthUnit
 from ...core.visit import spoken_date
-from ..models import VisitSnapshot
-from ..paper_models import PaperJoint, PaperPlan, PaperRow, Request, Signature, WorkplacePaper
+from ..models import Practice, VisitSnapshot
+from ..paper_models import PaperJoint, PaperPlace, PaperRow, Request, Signature, WorkplacePaper
 from ..workup import Workup
+from .head import head_of
+from .places import place_for_workplace
+from .shared import figure_of, paper_row, plan_of, shown
 
 SHARED_LIMITS = frozenset({"stops", "starts", "fixed", "steps", "shallow"})
 """Kinds of limit that are about the piece alone."""
+LIFTING = "Nobody lifts a loaded desk alone. Stacks stay under 20 cm (8 in), non-slip, never under castors."
 SHARED_CAUTIONS = (STACK_WARNING, RISERS_WARNING)
 SHARED_RULES = frozenset(
     {
@@ -73,53 +76,37 @@ def _row(line: PaperRow, row: RowView, fitted: FitRow, unit: LengthUnit) -> Pape
     """Return a line of the table with notes about pieces alone."""
     shared = [limit_text(one, unit) for one in fitted.limits if one.kind in SHARED_LIMITS]
     note = "" if row.overruled else "; ".join(shared)
-    return line.model_copy(update={"target": line.target.removeprefix("~"), "note": note})
+    shown = {"target": line.target.removeprefix("~"), "note": note, "plus_minus": "", "how": ""}
+    return line.model_copy(update=shown)
 
 
 def workplace_paper(
+    practice: Practice,
     opened: VisitSnapshot,
     workup: Workup,
-    *,
-    head: Mapping[str, Any],
-    table: list[tuple[RowView, PaperRow]],
-    plan: PaperPlan,
-    figure: SceneRequest,
-    cautions: Sequence[str],
+    unit: LengthUnit,
+    places: Sequence[PaperPlace] = (),
 ) -> WorkplacePaper:
-    """Build the paper.
-
-    Parameters
-    ----------
-    opened, workup
-        Which visit, and what it comes to.
-    head : mapping
-        Practice, client, dates, rhythm, unit and version, as on the client's paper.
-    table : list of pairs
-        Rows with their lines as the client's paper has them.
-    plan : PaperPlan
-        As the client's paper has it; only named parts are taken over.
-    figure : SceneRequest
-        The drawing, made here without the person unless that was ticked.
-    cautions : sequence of str
-        That hold for everybody.
-
-    """
+    """Build the paper; parameters as in :func:`.client.client_paper`. The figure is without the person unless ticked."""
     record, share = workup.record, fields.report.share
     requests, out = _requests(workup.findings, record)
-    person = record.yes(share["heights"])
+    plan, person = plan_of(workup, unit), record.yes(share["heights"])
+    figure, shows = figure_of(workup, unit)
     rows = {
         (one.posture, one.key): one
         for posture in (workup.result.seated, workup.result.standing)
         for one in posture.rows
     }
     return WorkplacePaper(
-        **head,
+        **head_of(practice, opened, workup, unit, shows),
         work=opened.client.work if record.yes(share["work"]) else "",
         requests=requests,
         limits=list(workup.limits.at_work),
-        table=[_row(line, row, rows[row.posture, row.key], head["unit"]) for row, line in table],
+        table=[
+            _row(paper_row(row), row, rows[row.posture, row.key], unit) for row in shown(workup)
+        ],
         added=[one.model_copy(update={"removes": ""}) for one in plan.added],
-        cautions=[*(one for one in plan.cautions if one in SHARED_CAUTIONS), *cautions],
+        cautions=[*(one for one in plan.cautions if one in SHARED_CAUTIONS), LIFTING],
         moves=plan.moves,
         chosen=[one for one in plan.chosen if one.startswith("Bifocal")]
         if record.yes(share["eyes"])
@@ -132,6 +119,7 @@ def workplace_paper(
         else [],
         scene=workup.through.scene(replace(figure, person=person)),
         left_out=out,
+        places=[place_for_workplace(one, at) for at, one in enumerate(places, 2)],
     )
 
 
@@ -155,6 +143,8 @@ def legacy_paper(content: Mapping[str, Any]) -> WorkplacePaper:
     numbers of furniture only: nothing in them was ever ticked.
     """
     kept = content.get("workplace")
+    if kept is not None and kept.get("kind") == "workplace" and "letterhead" in kept:
+        return WorkplacePaper.model_validate(kept)
     if kept is None:
         rows = [
             PaperRow.model_validate({**{name: str(row[name]) for name in LEGACY_TABLE}, "note": ""})

@@ -1,6 +1,6 @@
 import Bowser from "bowser";
 import { type FormEvent, useState } from "react";
-import { useMe, usePassword, useSessions } from "@/shared/api/account";
+import { useMe, usePassword, useRegistration, useSessions } from "@/shared/api/account";
 import { clockTime, shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
@@ -14,10 +14,42 @@ export function AccountPage() {
     <>
       <PageHead title="Your account" says={`${me?.name}, ${me?.email}`} />
       <div className="grid max-w-[880px] gap-12 desk:grid-cols-[340px_1fr]">
-        <Password />
+        <div className="space-y-10">
+          {me && <Registration held={me.registration} />}
+          <Password />
+        </div>
         <Sessions />
       </div>
     </>
+  );
+}
+
+/** The number one is registered under: it stands beside one's name on what one signs. */
+function Registration({ held }: { held: string }) {
+  const change = useRegistration();
+  const [typed, setTyped] = useState(held);
+  return (
+    <form
+      aria-label="Registration"
+      className="space-y-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate({ body: { registration: typed.trim() } });
+      }}
+    >
+      <h2 className="border-b border-ink pb-1 text-lg">Registration</h2>
+      <LabelledInput
+        label="Registration number"
+        maxLength={60}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        help="As your register or licence gives it. Reports signed before keep theirs."
+      />
+      {change.isError && <Notice role="alert">{change.error.message}</Notice>}
+      <Button type="submit" disabled={typed.trim() === held || change.isPending}>
+        Save number
+      </Button>
+    </form>
   );
 }
 

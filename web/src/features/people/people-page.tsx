@@ -107,6 +107,8 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const [zone, setZone] = useState(me.time_zone);
   const [order, setOrder] = useState(me.date_order);
   const [wording, setWording] = useState(me.local_wording);
+  const [letterhead, setLetterhead] = useState(me.letterhead);
+  const [contact, setContact] = useState(me.contact);
   const [currency, setCurrency] = useState(me.currency);
   const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
   const typed = sums.map((sum) => (sum.trim() ? Number(sum.replace(",", ".")) : null));
@@ -114,6 +116,8 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
     zone !== me.time_zone ||
     order !== me.date_order ||
     wording !== me.local_wording ||
+    letterhead !== me.letterhead ||
+    contact !== me.contact ||
     currency !== me.currency ||
     SUMS.some(([name], index) => typed[index] !== me[name]);
   return (
@@ -125,7 +129,10 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         const [price_small = null, price_medium = null, price_large = null] = typed;
         const prices = { price_small, price_medium, price_large, currency };
         practice.mutate({
-          body: { time_zone: zone, date_order: order, local_wording: wording, ...prices },
+          body: {
+            ...{ time_zone: zone, date_order: order, local_wording: wording, letterhead, contact },
+            ...prices,
+          },
         });
       }}
     >
@@ -159,6 +166,26 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           the month in words.
         </p>
       </div>
+      <label className="block font-semibold">
+        Letterhead
+        <textarea
+          rows={3}
+          maxLength={500}
+          value={letterhead}
+          onChange={(event) => setLetterhead(event.target.value)}
+          className="mt-1 block w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2 font-normal"
+        />
+        <span className="text-sm font-normal text-soft">
+          Lines beside the practice's name on every paper: address, hours.
+        </span>
+      </label>
+      <LabelledInput
+        label="Whom to call"
+        maxLength={200}
+        value={contact}
+        onChange={(event) => setContact(event.target.value)}
+        help="A name and a number for clients' questions, on every paper."
+      />
       <label className="block font-semibold">
         Local wording
         <textarea

@@ -23,7 +23,7 @@ import { AskPanel } from "./steps/ask/ask-panel";
 import { LookPanel } from "./steps/look/look-panel";
 import { MeasurePanel } from "./steps/measure/measure-panel";
 import { PacePanel } from "./steps/pace/pace-panel";
-import { ReportPanel } from "./steps/report-panel";
+import { ReportPanel } from "./steps/report/report-panel";
 import { SetPanel } from "./steps/set/set-panel";
 import { WorkPanel } from "./steps/work-out/work-out-panel";
 import { useShown } from "./use-view";

@@ -102,3 +102,11 @@ export function usePractice() {
     },
   });
 }
+
+/** The number one is registered under, as it stands beside signatures. */
+export function useRegistration() {
+  const queries = useQueryClient();
+  return server.useMutation("put", "/api/me/registration", {
+    onSuccess: () => stale(queries, "/api/session"),
+  });
+}

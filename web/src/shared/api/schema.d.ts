@@ -92,6 +92,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/registration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Registration
+         * @description Set the number that one is registered under: it stands beside one's signatures from now on.
+         */
+        put: operations["set_registration_api_me_registration_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions": {
         parameters: {
             query?: never;
@@ -454,6 +474,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit_id}/letters/{flag}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Letter Pdf
+         * @description The referral letter for a red flag that is there.
+         */
+        get: operations["letter_pdf_api_visits__visit_id__letters__flag__pdf_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit_id}/reports/{report_id}": {
         parameters: {
             query?: never;
@@ -485,7 +525,7 @@ export interface paths {
         };
         /**
          * Report Pdf
-         * @description A signed report, byte for byte as signed; or the workplace's copy of it, with consent.
+         * @description A copy of a signed report, byte for byte as signed; the workplace's only with consent.
          */
         get: operations["report_pdf_api_reports__report_id__pdf_get"];
         put?: never;
@@ -1398,6 +1438,22 @@ export interface components {
             };
         };
         /**
+         * CardLine
+         * @description A number to come back to: sitting and standing, each empty where there is none.
+         *
+         *     ``sure`` is false where one of them was aimed at or set and never re-measured.
+         */
+        CardLine: {
+            /** Label */
+            label: string;
+            /** Seated */
+            seated: string;
+            /** Standing */
+            standing: string;
+            /** Sure */
+            sure: boolean;
+        };
+        /**
          * CaseDocument
          * @description A case: a body at one place or several, with footwear, lenses, hours, choices and precautions.
          */
@@ -1638,6 +1694,22 @@ export interface components {
             worked?: components["schemas"]["VisitWorkup"] | null;
         };
         /**
+         * Check
+         * @description Something to look at before signing: what, how it stands, and the path of the field it is about.
+         *
+         *     ``blocks``: no signature without it; else it is for the one who signs to weigh.
+         */
+        Check: {
+            /** Group */
+            group: string;
+            /** Says */
+            says: string;
+            /** Path */
+            path: string;
+            /** Blocks */
+            blocks: boolean;
+        };
+        /**
          * Chosen
          * @description A choice that a target follows: the question, the position taken, and why.
          */
@@ -1727,25 +1799,37 @@ export interface components {
         };
         /**
          * ClientPaper
-         * @description The client's paper: everything, with the workplace's paper as it was agreed beside it.
+         * @description The client's paper: one page to act on, then the day, the movements, and why.
+         *
+         *     ``first`` are the three things that matter, ``numbers`` what to come back to, ``stop`` when to stop and whom to
+         *     see; ``set_today`` and ``to_set`` name the settings that are done and open.
          */
         ClientPaper: {
             /** Signed By */
             signed_by?: string | null;
             /** Signed Title */
             signed_title?: string | null;
+            /** Signed Registration */
+            signed_registration?: string | null;
             /** Signed At */
             signed_at?: string | null;
             /** Signed On */
             signed_on?: string | null;
+            /** Sha256 */
+            sha256?: string | null;
             /** Practice */
             practice: string;
+            /** Letterhead */
+            letterhead?: string[];
+            /**
+             * Call
+             * @default
+             */
+            call: string;
             /** Local Wording */
             local_wording: string;
             /** Client */
             client: string;
-            /** Work */
-            work: string;
             /** Visited On */
             visited_on: string;
             /** Visited */
@@ -1754,77 +1838,68 @@ export interface components {
             follow_up: string;
             /** Follow Up On */
             follow_up_on: string;
-            /** Table */
-            table: components["schemas"]["PaperRow"][];
-            /** Joints */
-            joints: components["schemas"]["PaperJoint"][];
-            rhythm: components["schemas"]["PaperRhythm"] | null;
-            /** Cautions */
-            cautions: string[];
+            /** Unit */
+            unit: string;
+            /** Version */
+            version: number;
+            /** Replaces */
+            replaces?: string[];
             scene: components["schemas"]["Scene"] | null;
             /**
              * Scene Shows
              * @enum {string}
              */
             scene_shows: "left" | "target";
-            /** Unit */
-            unit: string;
-            /** Version */
-            version: number;
+            rhythm: components["schemas"]["PaperRhythm"] | null;
             /**
              * Kind
              * @default client
              * @constant
              */
             kind: "client";
-            /** Reason */
-            reason: string;
-            /** Warning */
-            warning: components["schemas"]["PaperFlag"][];
-            /** Felt */
-            felt: string[];
-            /** Cares */
-            cares: components["schemas"]["PaperPrecaution"][];
-            /** Lacks */
-            lacks: string[];
-            /** Worse */
-            worse: string | null;
-            /** Actions */
-            actions: components["schemas"]["PaperAction"][];
-            /** Causes */
-            causes: components["schemas"]["PaperCause"][];
-            /** Unexplained */
-            unexplained: string[];
-            /** Strain */
-            strain: components["schemas"]["PaperStrain"][];
-            plan: components["schemas"]["PaperPlan"];
-            /** Body */
-            body: components["schemas"]["PaperDimension"][];
-            /** Standing */
-            standing: string | null;
-            /** Notes */
-            notes: string[];
-            /** Estimated */
-            estimated: string[];
-            /** Noted */
-            noted: string[];
             /** Note */
             note: string;
-            /** Desk */
-            desk?: string[];
-            /**
-             * Place
-             * @default
-             */
+            /** Warning */
+            warning: components["schemas"]["PaperFlag"][];
+            /** Cares */
+            cares: components["schemas"]["PaperPrecaution"][];
+            /** First */
+            first: components["schemas"]["PaperAction"][];
+            /** Numbers */
+            numbers: components["schemas"]["CardLine"][];
+            /** Done */
+            done: components["schemas"]["PaperAction"][];
+            /** Set Today */
+            set_today: string;
+            /** Todo */
+            todo: components["schemas"]["PaperAction"][];
+            /** To Set */
+            to_set: string;
+            /** Lacks */
+            lacks: string[];
+            /** Stop */
+            stop: string[];
+            day: components["schemas"]["PaperDay"] | null;
+            /** Movements */
+            movements: components["schemas"]["PaperMovement"][];
+            /** Movement Rules */
+            movement_rules: string[];
+            /** Causes */
+            causes: components["schemas"]["PaperCause"][];
+            /** Further Causes */
+            further_causes: number;
+            /** Unexplained */
+            unexplained: string[];
+            /** Temporary */
+            temporary: string[];
+            /** Photos */
+            photos: components["schemas"]["PaperPhoto"][];
+            /** Place */
             place: string;
             /** Places */
-            places?: components["schemas"]["PaperPlace"][];
-            day?: components["schemas"]["PaperDay"] | null;
-            /** Movements */
-            movements?: components["schemas"]["PaperMovement"][];
-            /** Movement Rules */
-            movement_rules?: string[];
-            workplace: components["schemas"]["WorkplacePaper"];
+            places: components["schemas"]["PaperPlace"][];
+            /** Cautions */
+            cautions: string[];
         };
         /**
          * Consent
@@ -2127,14 +2202,16 @@ export interface components {
         };
         /**
          * Draft
-         * @description What a report says at a revision, what a signature waits for, and what it would sign.
+         * @description What every copy says at a revision, what is looked at before a signature, and what it would sign.
          */
         Draft: {
-            content: components["schemas"]["ClientPaper"];
+            content: components["schemas"]["Papers"];
             /** Missing */
             missing: {
                 [key: string]: string;
             }[];
+            /** Checks */
+            checks: components["schemas"]["Check"][];
             /** Summary */
             summary: string[];
             /** Revision */
@@ -3492,6 +3569,12 @@ export interface components {
             date_order: "dmy" | "mdy";
             /** Local Wording */
             local_wording: string;
+            /** Letterhead */
+            letterhead: string;
+            /** Contact */
+            contact: string;
+            /** Registration */
+            registration: string;
             /** Price Small */
             price_small: number | null;
             /** Price Medium */
@@ -3931,6 +4014,11 @@ export interface components {
             label: string;
             /** Done */
             done: string;
+            /**
+             * Call Back
+             * @default
+             */
+            call_back: string;
         };
         /**
          * PaperJoint
@@ -3978,6 +4066,18 @@ export interface components {
             says: string[];
             /** Scenes */
             scenes: components["schemas"]["Scene"][];
+        };
+        /**
+         * PaperPhoto
+         * @description A photograph of the pair, before or after: by its identifier, with what was read from it.
+         */
+        PaperPhoto: {
+            /** Id */
+            id: string;
+            /** Caption */
+            caption: string;
+            /** Readings */
+            readings: string[];
         };
         /**
          * PaperPlace
@@ -4078,6 +4178,8 @@ export interface components {
         /**
          * PaperRow
          * @description A line of the table: before, target, after; finished texts with their units.
+         *
+         *     ``plus_minus`` is how sure the target is, ``how`` how what it was set to is known.
          */
         PaperRow: {
             /**
@@ -4097,6 +4199,16 @@ export interface components {
             left: string;
             /** Note */
             note: string;
+            /**
+             * Plus Minus
+             * @default
+             */
+            plus_minus: string;
+            /**
+             * How
+             * @default
+             */
+            how: string;
         };
         /**
          * PaperStrain
@@ -4109,6 +4221,15 @@ export interface components {
             minutes: number;
             /** Sums */
             sums: string[];
+        };
+        /**
+         * Papers
+         * @description Every copy of one version.
+         */
+        Papers: {
+            client: components["schemas"]["ClientPaper"];
+            workplace: components["schemas"]["WorkplacePaper"];
+            record: components["schemas"]["RecordPaper"];
         };
         /**
          * PasswordChange
@@ -4364,8 +4485,9 @@ export interface components {
         };
         /**
          * PracticeIn
-         * @description What an owner sets for the practice: time zone (an IANA name), order of dates, wording, sums.
+         * @description What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
          *
+         *     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call.
          *     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
          */
         PracticeIn: {
@@ -4379,6 +4501,16 @@ export interface components {
             date_order: "dmy" | "mdy";
             /** Local Wording */
             local_wording: string;
+            /**
+             * Letterhead
+             * @default
+             */
+            letterhead: string;
+            /**
+             * Contact
+             * @default
+             */
+            contact: string;
             /** Price Small */
             price_small?: number | null;
             /** Price Medium */
@@ -4538,9 +4670,11 @@ export interface components {
         };
         /**
          * RaisedRedFlag
-         * @description A red flag that is there: ``done`` is what was done about it and by whom, None while open.
+         * @description A red flag that is there, with its referral.
          *
-         *     ``done_path`` and ``by_path`` are the paths of the fields that wait for the answer.
+         *     ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
+         *     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over; ``waits_for`` is the
+         *     path of the first part that is missing, ``paths`` are those of all its parts.
          */
         RaisedRedFlag: {
             /** Id */
@@ -4554,10 +4688,20 @@ export interface components {
             label: string;
             /** Done */
             done: string | null;
-            /** Done Path */
-            done_path: string;
-            /** By Path */
-            by_path: string;
+            /** To */
+            to: string;
+            /** Told */
+            told: string;
+            /** By */
+            by: string;
+            /** Call Back */
+            call_back: string;
+            /** Letter */
+            letter: boolean;
+            /** Waits For */
+            waits_for: string;
+            /** Paths */
+            paths: string[];
         };
         /**
          * RangeDocument
@@ -4618,6 +4762,117 @@ export interface components {
             reason: string | null;
         };
         /**
+         * RecordPaper
+         * @description The record for colleagues: everything, with its method and how each number is known.
+         */
+        RecordPaper: {
+            /** Signed By */
+            signed_by?: string | null;
+            /** Signed Title */
+            signed_title?: string | null;
+            /** Signed Registration */
+            signed_registration?: string | null;
+            /** Signed At */
+            signed_at?: string | null;
+            /** Signed On */
+            signed_on?: string | null;
+            /** Sha256 */
+            sha256?: string | null;
+            /** Practice */
+            practice: string;
+            /** Letterhead */
+            letterhead?: string[];
+            /**
+             * Call
+             * @default
+             */
+            call: string;
+            /** Local Wording */
+            local_wording: string;
+            /** Client */
+            client: string;
+            /** Visited On */
+            visited_on: string;
+            /** Visited */
+            visited: string;
+            /** Follow Up */
+            follow_up: string;
+            /** Follow Up On */
+            follow_up_on: string;
+            /** Unit */
+            unit: string;
+            /** Version */
+            version: number;
+            /** Replaces */
+            replaces?: string[];
+            scene: components["schemas"]["Scene"] | null;
+            /**
+             * Scene Shows
+             * @enum {string}
+             */
+            scene_shows: "left" | "target";
+            rhythm: components["schemas"]["PaperRhythm"] | null;
+            /**
+             * Kind
+             * @default record
+             * @constant
+             */
+            kind: "record";
+            /** Work */
+            work: string;
+            /** Reason */
+            reason: string;
+            /** Warning */
+            warning: components["schemas"]["PaperFlag"][];
+            /** Asked */
+            asked: string;
+            /** Felt */
+            felt: string[];
+            /** Cares */
+            cares: components["schemas"]["PaperPrecaution"][];
+            /** Lacks */
+            lacks: string[];
+            /** Worse */
+            worse: string | null;
+            /** Actions */
+            actions: components["schemas"]["PaperAction"][];
+            /** Causes */
+            causes: components["schemas"]["PaperCause"][];
+            /** Unexplained */
+            unexplained: string[];
+            /** Strain */
+            strain: components["schemas"]["PaperStrain"][];
+            /** Table */
+            table: components["schemas"]["PaperRow"][];
+            /** Joints */
+            joints: components["schemas"]["PaperJoint"][];
+            plan: components["schemas"]["PaperPlan"];
+            /** Body */
+            body: components["schemas"]["PaperDimension"][];
+            /** Standing */
+            standing: string | null;
+            /** Notes */
+            notes: string[];
+            /** Estimated */
+            estimated: string[];
+            /** Noted */
+            noted: string[];
+            /** Note */
+            note: string;
+            /** Method */
+            method: string[];
+            /** Desk */
+            desk: string[];
+            /** Place */
+            place: string;
+            /** Places */
+            places: components["schemas"]["PaperPlace"][];
+            /** Photos */
+            photos: components["schemas"]["PaperPhoto"][];
+            /** Cautions */
+            cautions: string[];
+        };
+        /**
          * RedFlag
          * @description A red flag in the words it is asked with.
          */
@@ -4666,6 +4921,14 @@ export interface components {
             load: string;
         };
         /**
+         * RegistrationIn
+         * @description The number that a member is registered under; empty for none.
+         */
+        RegistrationIn: {
+            /** Registration */
+            registration: string;
+        };
+        /**
          * RemeasureView
          * @description A dimension worth measuring (again), and what that narrows, in words.
          */
@@ -4681,7 +4944,7 @@ export interface components {
         };
         /**
          * ReportOut
-         * @description A signed version.
+         * @description A signed version; ``copies`` are the SHA-256 of each of its copies, by name.
          */
         ReportOut: {
             /**
@@ -4698,8 +4961,10 @@ export interface components {
              * Format: date-time
              */
             signed_at: string;
-            /** Sha256 */
-            sha256: string;
+            /** Copies */
+            copies: {
+                [key: string]: string;
+            };
             /** Current */
             current: boolean;
         };
@@ -6103,7 +6368,7 @@ export interface components {
         };
         /**
          * WorkplacePaper
-         * @description The workplace's paper: furniture, room and hours.
+         * @description The workplace's paper: requests, furniture, safety, limits of work and hours.
          *
          *     ``left_out`` counts the findings that are not on it.
          */
@@ -6112,18 +6377,27 @@ export interface components {
             signed_by?: string | null;
             /** Signed Title */
             signed_title?: string | null;
+            /** Signed Registration */
+            signed_registration?: string | null;
             /** Signed At */
             signed_at?: string | null;
             /** Signed On */
             signed_on?: string | null;
+            /** Sha256 */
+            sha256?: string | null;
             /** Practice */
             practice: string;
+            /** Letterhead */
+            letterhead?: string[];
+            /**
+             * Call
+             * @default
+             */
+            call: string;
             /** Local Wording */
             local_wording: string;
             /** Client */
             client: string;
-            /** Work */
-            work: string;
             /** Visited On */
             visited_on: string;
             /** Visited */
@@ -6132,39 +6406,43 @@ export interface components {
             follow_up: string;
             /** Follow Up On */
             follow_up_on: string;
-            /** Table */
-            table: components["schemas"]["PaperRow"][];
-            /** Joints */
-            joints: components["schemas"]["PaperJoint"][];
-            rhythm: components["schemas"]["PaperRhythm"] | null;
-            /** Cautions */
-            cautions: string[];
+            /** Unit */
+            unit: string;
+            /** Version */
+            version: number;
+            /** Replaces */
+            replaces?: string[];
             scene: components["schemas"]["Scene"] | null;
             /**
              * Scene Shows
              * @enum {string}
              */
             scene_shows: "left" | "target";
-            /** Unit */
-            unit: string;
-            /** Version */
-            version: number;
+            rhythm: components["schemas"]["PaperRhythm"] | null;
             /**
              * Kind
              * @default workplace
              * @constant
              */
             kind: "workplace";
+            /** Work */
+            work: string;
             /** Requests */
             requests: components["schemas"]["Request"][];
             /** Limits */
             limits: string[];
+            /** Table */
+            table: components["schemas"]["PaperRow"][];
             /** Added */
             added: components["schemas"]["PaperAdded"][];
             /** Moves */
             moves: string[];
             /** Chosen */
             chosen: string[];
+            /** Joints */
+            joints: components["schemas"]["PaperJoint"][];
+            /** Cautions */
+            cautions: string[];
             /** Left Out */
             left_out: number;
             /** Places */
@@ -6459,6 +6737,80 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_registration_api_me_registration_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RegistrationIn"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -8019,8 +8371,8 @@ export interface operations {
             query?: {
                 /** @description Unit of every number shown. */
                 unit?: "mm" | "cm" | "in";
-                /** @description Whose copy. */
-                copy?: "client" | "workplace";
+                /** @description Which copy. */
+                copy?: "client" | "workplace" | "record";
             };
             header?: never;
             path: {
@@ -8100,6 +8452,83 @@ export interface operations {
             header?: never;
             path: {
                 visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    letter_pdf_api_visits__visit_id__letters__flag__pdf_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+                /** @description The red flag's name. */
+                flag: string;
             };
             cookie?: never;
         };
@@ -8249,8 +8678,8 @@ export interface operations {
     report_pdf_api_reports__report_id__pdf_get: {
         parameters: {
             query?: {
-                /** @description Whose copy. */
-                copy?: "client" | "workplace";
+                /** @description Which copy. */
+                copy?: "client" | "workplace" | "record";
             };
             header?: never;
             path: {

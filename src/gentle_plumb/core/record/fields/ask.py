@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import Any
 
 from ...catalogue import TASKS
 from ...choices import Choice, Hand, YesNo
 from ...intake import CONSENTS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortOften
-from .field import Field
+from .field import Field, When
 from .place import Place, fields_in
 
-DONE_HELP = "Whom the client was sent to, how soon, and what they were told."
+DONE_HELP = "What was done, and what the client was told."
 
 
 class ConsentAnswer(Choice):
@@ -76,11 +77,18 @@ class Leans(Choice):
 
 @dataclass(frozen=True, eq=False)
 class FlagFields:
-    """One red flag: whether it is there, what was done about it, and by whom."""
+    """One red flag: whether it is there, and the referral that answers it.
+
+    ``to`` is whom the client was sent to, ``done`` what was done and told, ``by`` who did it; ``letter`` whether
+    one was handed over, ``call_back`` the day on which it is asked whether they went.
+    """
 
     there: Field[YesNo]
+    to: Field[str]
     done: Field[str]
     by: Field[str]
+    letter: Field[YesNo]
+    call_back: Field[str]
 
 
 @dataclass(frozen=True, eq=False)
@@ -119,29 +127,33 @@ other_flag = _flags.choice(
     help="Answer this after asking about all of the above.",
 )
 _other = other_flag.among(OtherFlag.CLINICIAN, OtherFlag.URGENT)
-other_flag_done = _flags.words(
-    "warning_done", "Action taken", health=True, help=DONE_HELP, when=_other
-)
-other_flag_by = _flags.words("warning_by", "By whom", health=True, when=_other)
+
+
+def _referral(at: Place, start: str, there: Field[Any], yes: When) -> FlagFields:
+    return FlagFields(
+        there=there,
+        to=at.words(f"{start}to", "Referred to", health=True, when=yes),
+        done=at.words(
+            f"{start}done", "Done, and told to the client", help=DONE_HELP, health=True, when=yes
+        ),
+        by=at.words(f"{start}by", "By whom", health=True, when=yes),
+        letter=at.choice(f"{start}letter", "Letter handed over", YesNo, health=True, when=yes),
+        call_back=at.date(f"{start}call_back", "Call back on", health=True, when=yes),
+    )
 
 
 def _flag(id: str, label: str) -> FlagFields:
     at = Place(f"ask.sign.{id}", "Red flags")
     there = at.choice("", label, YesNo, health=True, needed=True)
-    yes = there.among(YesNo.YES)
-    return FlagFields(
-        there=there,
-        done=at.words("done", "Action taken", help=DONE_HELP, health=True, when=yes),
-        by=at.words("by", "By whom", health=True, when=yes),
-    )
+    return _referral(at, "", there, there.among(YesNo.YES))
 
 
+other = _referral(_flags, "warning_", other_flag, _other)
+"""Another red flag, with its referral."""
 flag = {one.id: _flag(one.id, one.label) for one in RED_FLAGS.values()}
 """Every red flag, by name."""
 
-RED_FLAG_PATHS = frozenset(
-    field.id for field in fields_in(other_flag, other_flag_done, other_flag_by, flag)
-)
+RED_FLAG_PATHS = frozenset(field.id for field in fields_in(other_flag, other, flag))
 """Red flags are asked about, and acted on, with or without consent to notes."""
 
 _hours = Place("ask", "Hours")

@@ -1,3 +1,4 @@
+import { FileText } from "lucide-react";
 import { useMe } from "@/shared/api/account";
 import { fieldId } from "@/shared/api/field-ids";
 import { dayOf, longDate } from "@/shared/dates";
@@ -75,6 +76,9 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
   );
 }
 
+/** The flag's name in the address of its letter. */
+const nameOf = (path: string) => (path === "ask.warning" ? "other" : path.split(".").at(-1));
+
 /** One sign with its answer; where it is there, what was done and by whom. */
 function FlagAnswer({
   path,
@@ -85,12 +89,15 @@ function FlagAnswer({
   there: boolean;
   follow?: string;
 }) {
-  const { fields, unit, readOnly } = useVisitFacts();
+  const { visit, fields, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
   const me = useMe().data;
   const field = (id: string) => fields.find((one) => one.id === id);
-  const [sign, done, by] = [field(path), field(`${follow}done`), field(`${follow}by`)];
+  const sign = field(path);
+  const [to, done, by, letter, callBack] = ["to", "done", "by", "letter", "call_back"].map((part) =>
+    field(`${follow}${part}`),
+  );
   if (!sign) return null;
   const byMe = me ? `${me.name}, ${longDate(dayOf(new Date()))}` : "";
   const waits = by && !cells.get(by.id)?.typed && !readOnly;
@@ -99,13 +106,26 @@ function FlagAnswer({
       <div className={there ? "px-3 pt-1" : ""}>
         <FieldRow field={sign} />
       </div>
-      {there && done && by && (
+      {there && to && done && by && (
         <div className="space-y-2 px-3 pt-2 pb-2">
+          <FieldRow field={to} />
           <FieldRow field={done} />
           <FieldRow field={by} />
           {waits && (
             <Button onClick={() => queue.type(by.id, byMe, unit)}>By me, today: {me?.name}</Button>
           )}
+          {callBack && <FieldRow field={callBack} />}
+          <div className="flex flex-wrap items-center justify-between gap-2">
+            <a
+              href={`/api/visits/${visit.id}/letters/${nameOf(path)}.pdf?unit=${unit}`}
+              target="_blank"
+              rel="noreferrer"
+              className="flex min-h-11 items-center gap-2 text-sm underline"
+            >
+              <FileText size={16} aria-hidden="true" /> Referral letter (PDF)
+            </a>
+            {letter && <FieldRow field={letter} />}
+          </div>
         </div>
       )}
     </div>

@@ -2,23 +2,36 @@ import { Check, FileText } from "lucide-react";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
-import { useDraft, useSign } from "@/shared/api/queries";
+import { useDraft } from "@/shared/api/queries";
 import { longDate } from "@/shared/dates";
-import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
-import { Modal } from "@/shared/ui/modal";
-import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
-import { FieldRow, Trouble } from "../field-row";
-import { StagePortal } from "../stage-portal";
-import { useVisitFacts } from "../state/facts";
-import { useNavigation } from "../state/navigation";
-import { useCells, useQueue } from "../state/recording";
-import { StepHead } from "../step-head";
-import { ReportPaper } from "./report-paper";
+import { FieldRow, Trouble } from "../../field-row";
+import { StagePortal } from "../../stage-portal";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+import { useCells, useQueue } from "../../state/recording";
+import { StepHead } from "../../step-head";
+import { ClientPaper } from "./client-paper";
+import { RecordPaper } from "./record-paper";
+import { Signing } from "./sign-page";
+import { WorkplacePaper } from "./workplace-paper";
 
-/** Report: the paper as it would be signed, and the signature. */
+type Copy = "client" | "workplace" | "record";
+const COPIES: readonly { value: Copy; label: string }[] = [
+  { value: "client", label: "Client" },
+  { value: "workplace", label: "Workplace" },
+  { value: "record", label: "Record" },
+];
+const NAMES: Record<string, string> = {
+  client: "Client's paper",
+  workplace: "Workplace copy",
+  record: "Record for colleagues",
+};
+
+/** Report: the papers as they would be signed, and the signature. */
 export function ReportPanel() {
   const { visit, fields, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
@@ -26,6 +39,7 @@ export function ReportPanel() {
   const { seek } = useNavigation();
   const draft = useDraft(visit.id, unit);
   const [signing, setSigning] = useState(false);
+  const [copy, setCopy] = useState<Copy>("client");
   const latest = visit.reports.at(-1);
   const current = latest?.current ?? false;
   const missing = draft.data?.missing ?? [];
@@ -53,27 +67,31 @@ export function ReportPanel() {
       {visit.reports.length > 0 && (
         <ul className="mt-4 border-t border-hair" aria-label="Signed versions">
           {visit.reports.map((report) => (
-            <li key={report.id} className="border-b border-hair">
-              <a
-                href={`/api/reports/${report.id}.pdf`}
-                target="_blank"
-                rel="noreferrer"
-                className="flex min-h-11 items-center gap-2 underline-offset-2 hover:underline"
-              >
+            <li key={report.id} className="border-b border-hair py-1">
+              <p className="flex items-center gap-2">
                 <Check size={16} aria-hidden="true" />
-                Version {report.number}, signed {longDate(report.signed_at)} by {report.signed_by}{" "}
-                (PDF)
-              </a>
-              {workplace && (
-                <a
-                  href={`/api/reports/${report.id}.pdf?copy=workplace`}
-                  target="_blank"
-                  rel="noreferrer"
-                  className="flex min-h-11 items-center pl-6 underline-offset-2 hover:underline"
-                >
-                  Workplace copy, version {report.number} (PDF)
-                </a>
-              )}
+                <span>
+                  Version {report.number}, signed {longDate(report.signed_at)} by {report.signed_by}
+                  {report !== latest && <b> · replaced by version {latest?.number}</b>}
+                </span>
+              </p>
+              <ul className="pl-6 text-sm">
+                {COPIES.filter(({ value }) =>
+                  value === "workplace" ? workplace : value in report.copies,
+                ).map(({ value }) => (
+                  <li key={value}>
+                    <a
+                      href={`/api/reports/${report.id}.pdf?copy=${value}`}
+                      target="_blank"
+                      rel="noreferrer"
+                      title={report.copies[value] && `SHA-256 ${report.copies[value]}`}
+                      className="flex min-h-9 items-center underline-offset-2 hover:underline"
+                    >
+                      {NAMES[value]}, version {report.number} (PDF)
+                    </a>
+                  </li>
+                ))}
+              </ul>
             </li>
           ))}
         </ul>
@@ -93,32 +111,16 @@ export function ReportPanel() {
       )}
       {!current && !readOnly && (
         <div className="mt-4">
-          {missing.length > 0 && (
-            <ul
-              className="mb-2 border-l-4 border-ink bg-deep px-3 py-2 text-sm"
-              aria-label="Before signing"
-            >
-              {missing.map((one) => (
-                <li key={`${one.field} ${one.detail}`}>
-                  <button
-                    type="button"
-                    className="min-h-11 w-full text-left underline-offset-2 hover:underline"
-                    onClick={() => seek(one.field ?? "")}
-                  >
-                    Before signing: {one.detail}.
-                  </button>
-                </li>
-              ))}
-            </ul>
-          )}
           <Button
             look="next"
             className="w-full"
             data-next=""
-            disabled={missing.length > 0 || !draft.data || queue.open.length > 0}
+            disabled={!draft.data || queue.open.length > 0}
             onClick={() => setSigning(true)}
           >
-            Sign version {(latest?.number ?? 0) + 1} …
+            {missing.length > 0
+              ? `Before signing: ${missing.length} ${missing.length === 1 ? "thing" : "things"} open …`
+              : `Sign version ${(latest?.number ?? 0) + 1} …`}
           </Button>
           {queue.open.length > 0 && (
             <p className="mt-1 text-sm text-soft">
@@ -132,19 +134,17 @@ export function ReportPanel() {
               onDone={() => setSigning(false)}
             />
           )}
-          <a
-            href={`/api/visits/${visit.id}/report.pdf?unit=${unit}`}
-            target="_blank"
-            rel="noreferrer"
-            className="mt-1 flex min-h-11 items-center justify-center gap-2 text-sm underline"
-          >
-            <FileText size={16} aria-hidden="true" /> Preview PDF
-          </a>
         </div>
       )}
-      <StagePortal label="The report as it would be signed">
+      <StagePortal label="The papers as they would be signed">
         {draft.data ? (
-          <ReportPaper content={draft.data.content} />
+          <Papers
+            content={draft.data.content}
+            copy={copy}
+            onCopy={setCopy}
+            href={`/api/visits/${visit.id}/report.pdf?unit=${unit}&copy=${copy}`}
+            withheld={copy === "workplace" && !workplace}
+          />
         ) : (
           <div className="p-10">
             <Skeleton lines={14} label="Putting the report together" />
@@ -152,51 +152,6 @@ export function ReportPanel() {
         )}
       </StagePortal>
     </div>
-  );
-}
-
-/** Asked once, with what is signed; the report and its id are those shown here. */
-function Signing({
-  draft,
-  version,
-  onDone,
-}: {
-  draft: Schemas["Draft"];
-  version: number;
-  onDone: () => void;
-}) {
-  const { visit, unit } = useVisitFacts();
-  const sign = useSign(visit.id, unit);
-  const [id] = useNewId();
-  const submit = () => sign.sign(id, draft.revision, onDone);
-  return (
-    <Modal
-      open
-      onOpenChange={(open) => !open && onDone()}
-      title={`Sign version ${version}?`}
-      says="You put your name to it as it stands. It can't be changed or taken back; a later change makes the next version."
-    >
-      <ul className="mb-4 list-disc pl-5" aria-label="What is signed">
-        {draft.summary.map((line) => (
-          <li key={line} className="figures">
-            {line}
-          </li>
-        ))}
-      </ul>
-      {sign.isError && (
-        <Notice role="alert" className="mb-3">
-          {sign.error.message}
-        </Notice>
-      )}
-      <div className="flex gap-2">
-        <Button look="next" disabled={sign.isPending} onClick={submit}>
-          {sign.isPending ? "Signing …" : `Sign version ${version}`}
-        </Button>
-        <Button look="quiet" onClick={onDone}>
-          Not yet
-        </Button>
-      </div>
-    </Modal>
   );
 }
 
@@ -226,5 +181,48 @@ function Shared() {
         </div>
       ))}
     </fieldset>
+  );
+}
+
+/** The papers as they would be signed, one at a time. */
+function Papers({
+  content,
+  copy,
+  onCopy,
+  href,
+  withheld,
+}: {
+  content: Schemas["Papers"];
+  copy: Copy;
+  onCopy: (copy: Copy) => void;
+  href: string;
+  withheld: boolean;
+}) {
+  return (
+    <div className="px-3">
+      <div className="mx-auto mt-3 flex w-full max-w-[760px] flex-wrap items-center justify-between gap-2">
+        <Segments
+          label="Which paper"
+          value={copy}
+          choices={COPIES}
+          onChange={(value) => onCopy(COPIES.find((one) => one.value === value)?.value ?? "client")}
+        />
+        {withheld ? (
+          <p className="text-sm text-soft">A preview: the client has not consented to it.</p>
+        ) : (
+          <a
+            href={href}
+            target="_blank"
+            rel="noreferrer"
+            className="flex min-h-11 items-center gap-2 text-sm underline"
+          >
+            <FileText size={16} aria-hidden="true" /> Preview PDF
+          </a>
+        )}
+      </div>
+      {copy === "client" && <ClientPaper paper={content.client} />}
+      {copy === "workplace" && <WorkplacePaper paper={content.workplace} />}
+      {copy === "record" && <RecordPaper paper={content.record} />}
+    </div>
   );
 }

@@ -1,19 +1,15 @@
-"""The papers, part by part: what a report holds is what stands here, and nothing else.
-
-The same models type the page, the template of the PDF and the frozen content of a signed version.
-"""
+"""The parts of papers: what a report holds is what stands here, and nothing else."""
 
 from __future__ import annotations
 
 from typing import Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict
 
-from ..core.drawing import Scene
-from ..core.fit import Posture
-from ..core.record.fields.work import Severity
+from ...core.drawing import Scene
+from ...core.fit import Posture
+from ...core.record.fields.work import Severity
 
-Copy = Literal["client", "workplace"]
 Shows = Literal["left", "target"]
 
 
@@ -24,7 +20,10 @@ class PaperPart(BaseModel):
 
 
 class PaperRow(PaperPart):
-    """A line of the table: before, target, after; finished texts with their units."""
+    """A line of the table: before, target, after; finished texts with their units.
+
+    ``plus_minus`` is how sure the target is, ``how`` how what it was set to is known.
+    """
 
     posture: Posture
     label: str
@@ -33,6 +32,8 @@ class PaperRow(PaperPart):
     after: str
     left: str
     note: str
+    plus_minus: str = ""
+    how: str = ""
 
 
 class PaperFlag(PaperPart):
@@ -41,6 +42,15 @@ class PaperFlag(PaperPart):
     urgency: str
     label: str
     done: str
+    call_back: str = ""
+
+
+class PaperPhoto(PaperPart):
+    """A photograph of the pair, before or after: by its identifier, with what was read from it."""
+
+    id: str
+    caption: str
+    readings: list[str]
 
 
 class PaperPrecaution(PaperPart):
@@ -183,36 +193,6 @@ class PaperDay(PaperPart):
     scene: Scene | None
 
 
-class Signature(PaperPart):
-    """Who signed a version, and when; empty in a draft."""
-
-    signed_by: str | None = None
-    signed_title: str | None = None
-    signed_at: str | None = None
-    signed_on: str | None = None
-
-
-class PaperHead(Signature):
-    """What every paper begins and ends with."""
-
-    practice: str
-    local_wording: str
-    client: str
-    work: str
-    visited_on: str
-    visited: str
-    follow_up: str
-    follow_up_on: str
-    table: list[PaperRow]
-    joints: list[PaperJoint]
-    rhythm: PaperRhythm | None
-    cautions: list[str]
-    scene: Scene | None
-    scene_shows: Shows
-    unit: str
-    version: int
-
-
 class Request(PaperPart):
     """What is asked of the workplace."""
 
@@ -259,57 +239,3 @@ class CardPerson(PaperPart):
     temporary: list[str]
     code: str
     scene: Scene
-
-
-class TargetCard(PaperPart):
-    """A small printed card: the numbers of all who use a desk, a page each."""
-
-    practice: str
-    desk: str
-    people: list[CardPerson]
-
-
-class WorkplacePaper(PaperHead):
-    """The workplace's paper: furniture, room and hours.
-
-    ``left_out`` counts the findings that are not on it.
-    """
-
-    kind: Literal["workplace"] = "workplace"
-    requests: list[Request]
-    limits: list[str]
-    added: list[PaperAdded]
-    moves: list[str]
-    chosen: list[str]
-    left_out: int
-    places: list[PaperPlace] = Field(default_factory=list)
-
-
-class ClientPaper(PaperHead):
-    """The client's paper: everything, with the workplace's paper as it was agreed beside it."""
-
-    kind: Literal["client"] = "client"
-    reason: str
-    warning: list[PaperFlag]
-    felt: list[str]
-    cares: list[PaperPrecaution]
-    lacks: list[str]
-    worse: str | None
-    actions: list[PaperAction]
-    causes: list[PaperCause]
-    unexplained: list[str]
-    strain: list[PaperStrain]
-    plan: PaperPlan
-    body: list[PaperDimension]
-    standing: str | None
-    notes: list[str]
-    estimated: list[str]
-    noted: list[str]
-    note: str
-    desk: list[str] = Field(default_factory=list)
-    place: str = ""
-    places: list[PaperPlace] = Field(default_factory=list)
-    day: PaperDay | None = None
-    movements: list[PaperMovement] = Field(default_factory=list)
-    movement_rules: list[str] = Field(default_factory=list)
-    workplace: WorkplacePaper

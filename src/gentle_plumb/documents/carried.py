@@ -1,0 +1,38 @@
+"""Files read back out of a PDF that carries them."""
+
+from __future__ import annotations
+
+import io
+
+from pypdf import PdfReader
+from pypdf.errors import PyPdfError
+
+VISIT, RESULT, MEASUREMENTS, DRAWING = (
+    "visit.json",
+    "result.json",
+    "measurements.fhir.json",
+    "drawing.svg",
+)
+"""Names of the files that a report carries."""
+MOST_BYTES = 40_000_000
+"""A report that is longer is none of ours. House value."""
+
+
+def files_in(pdf: bytes) -> dict[str, bytes]:
+    """Return the files that a PDF carries, by name.
+
+    Raises
+    ------
+    ValueError
+        For what is no PDF, is longer than a report can be, or can't be read.
+
+    """
+    if not pdf.startswith(b"%PDF"):
+        raise ValueError("This is no PDF.")
+    if len(pdf) > MOST_BYTES:
+        raise ValueError(f"{len(pdf)} bytes are more than {MOST_BYTES}: no report is so long.")
+    try:
+        held = PdfReader(io.BytesIO(pdf)).attachments
+        return {name: contents[0] for name, contents in held.items() if contents}
+    except (PyPdfError, ValueError, KeyError, TypeError, RecursionError) as error:
+        raise ValueError(f"The PDF can't be read: {error}.") from None

@@ -1,0 +1,65 @@
+"""The open files that a paper carries."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import asdict
+
+from ..core.drawing import Scene
+from ..core.what_if import VisitAnalysis
+from ..services.models import Attachment, MeasurementSheet, VisitSnapshot
+from .carried import DRAWING, MEASUREMENTS, RESULT, VISIT
+from .exchange import FORMATS
+from .scene_svg import scene_svg
+from .visit_file import visit_document, visit_result
+
+
+class PaperFiles:
+    """The OpenFiles port."""
+
+    def of_visit(
+        self,
+        opened: VisitSnapshot,
+        worked: VisitAnalysis,
+        sheets: Sequence[MeasurementSheet],
+        drawing: Scene | None,
+    ) -> list[Attachment]:
+        """Return the visit, its result, its measurements and its drawing."""
+        found = [
+            Attachment(
+                name=VISIT,
+                says="The visit, entry by entry",
+                media="application/json",
+                text=visit_document(opened, worked.given.practice).model_dump_json(indent=1),
+            ),
+            Attachment(
+                name=RESULT,
+                says="Targets and settings that were worked out",
+                media="application/json",
+                text=visit_result(worked).model_dump_json(),
+            ),
+        ]
+        if sheets:
+            fhir = FORMATS["fhir"]
+            found.append(
+                Attachment(
+                    name=MEASUREMENTS,
+                    says="Body measurements, HL7 FHIR R4",
+                    media="application/json",
+                    text=fhir.write(sheets).decode(),
+                )
+            )
+        return [*found, *self.of_drawing(drawing)]
+
+    def of_drawing(self, drawing: Scene | None) -> list[Attachment]:
+        """Return the drawing alone."""
+        if drawing is None:
+            return []
+        return [
+            Attachment(
+                name=DRAWING,
+                says="The side view to scale",
+                media="image/svg+xml",
+                text=scene_svg(asdict(drawing)),
+            )
+        ]

@@ -1,0 +1,32 @@
+"""Photographs on paper: the pair of one view before and after, with what was read from each."""
+
+from __future__ import annotations
+
+from ..paper_models import PaperPhoto
+from ..photo_views import PhotoView
+from ..workup import Workup
+
+
+def pair_of(workup: Workup) -> list[PaperPhoto]:
+    """Return a photograph before and one after of the same view and posture; none where there is no pair."""
+    for before in workup.photos:
+        if before.when != "before":
+            continue
+        for after in workup.photos:
+            alike = (after.view, after.posture) == (before.view, before.posture)
+            if after.when == "after" and alike:
+                return [photo_of(before), photo_of(after)]
+    return []
+
+
+def photo_of(photo: PhotoView) -> PaperPhoto:
+    """Return a photograph with its readings in words."""
+    return PaperPhoto(
+        id=photo.id,
+        caption=f"{photo.when}, {photo.view}, {photo.posture}".capitalize(),
+        readings=[
+            f"{one.label}: {one.value} ± {one.error}" if one.error else f"{one.label}: {one.value}"
+            for one in photo.readings
+            if one.value is not None
+        ],
+    )

@@ -1,0 +1,79 @@
+"""A further place of a visit, as the papers say it."""
+
+from __future__ import annotations
+
+from ...core.catalogue import QUANTITIES
+from ...core.presentation import hard_limit_words
+from ...core.units import LengthUnit
+from ...core.words import say, say_length
+from ...core.workstation import ScreenKind
+from ..models import VisitSnapshot
+from ..paper_models import PaperPlace
+from ..workup import Workup, work_up
+from .shared import desk_heights, figure_of, paper_row, plan_of, shown
+
+
+def place_of(opened: VisitSnapshot, main: Workup, id: str, unit: LengthUnit) -> PaperPlace:
+    """Return what is said of a further place."""
+    there = work_up(opened, unit, body=False, place=id)
+    view = next(one for one in there.places if one.id == id)
+    figure, _ = figure_of(there, unit)
+    return PaperPlace(
+        name=view.name,
+        use=view.use_label,
+        table=[paper_row(row) for row in shown(there)],
+        lacks=hard_limit_words(there.through.chosen_plan().lacks, unit),
+        added=plan_of(there, unit).added,
+        actions=[
+            one.text for one in there.actions if one.kind in ("set", "add", "secure", "arrange")
+        ],
+        desk=desk_heights(there, unit),
+        moves=_between(main, there, unit),
+        scene=there.through.scene(figure),
+    )
+
+
+def _between(main: Workup, there: Workup, unit: LengthUnit) -> list[str]:
+    """Return what changes from sitting at one place to standing at the other."""
+    sits, stands = (main, there) if main.case.sits else (there, main)
+    if not sits.case.sits or stands.case.sits:
+        return []
+    names = {one.id: one.name for one in main.places}
+    found = []
+    for key in ("surface", "screen_top", "distance"):
+        low = sits.result.seated.setting(key)
+        high = stands.result.standing.setting(key)
+        if low is not None and high is not None:
+            found.append(
+                say(
+                    "places.move",
+                    label=QUANTITIES[key].label,
+                    low=say_length(low, unit),
+                    sits=names[sits.place],
+                    high=say_length(high, unit),
+                    stands=names[stands.place],
+                )
+            )
+    if ScreenKind.LAPTOP in (
+        sits.case.workstation.screen.kind,
+        stands.case.workstation.screen.kind,
+    ):
+        found.append(say("places.laptop"))
+    return found
+
+
+def place_for_workplace(place: PaperPlace, number: int) -> PaperPlace:
+    """Return what the workplace reads of a further place: pieces and settings, nothing in own words."""
+    return PaperPlace(
+        name=say("places.number", number=str(number)),
+        use=place.use,
+        table=[
+            line.model_copy(update={"note": "", "target": line.target.removeprefix("~")})
+            for line in place.table
+        ],
+        lacks=[],
+        added=place.added,
+        actions=[],
+        desk=place.desk,
+        moves=[],
+    )

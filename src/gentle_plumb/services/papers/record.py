@@ -1,0 +1,99 @@
+"""The record for colleagues: everything that was found, worked out and done, and how it is known."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from ...core.intake import RED_FLAGS
+from ...core.policy import POLICY_QUESTIONS
+from ...core.presentation import hard_limit_words
+from ...core.record import fields
+from ...core.units import LengthUnit
+from ...core.visit import unasked_red_flags
+from ...core.words import say
+from ..models import Practice, VisitSnapshot
+from ..paper_models import PaperPlace, RecordPaper
+from ..workup import Workup
+from .client import CAUTIONS
+from .head import head_of
+from .photographs import photo_of
+from .recorded import dimension, in_doubt, noted, precaution
+from .shared import (
+    actions_of,
+    causes_of,
+    desk_heights,
+    figure_of,
+    flags_of,
+    paper_joint,
+    paper_row,
+    plan_of,
+    shown,
+    strain_of,
+)
+
+
+def record_paper(
+    practice: Practice,
+    opened: VisitSnapshot,
+    workup: Workup,
+    unit: LengthUnit,
+    places: Sequence[PaperPlace] = (),
+) -> RecordPaper:
+    """Build the paper; parameters as in :func:`.client.client_paper`."""
+    record = workup.record
+    figure, shows = figure_of(workup, unit)
+    return RecordPaper(
+        **head_of(practice, opened, workup, unit, shows),
+        scene=workup.through.scene(figure),
+        work=opened.client.work,
+        reason=record[fields.ask.reason] or "",
+        warning=flags_of(workup),
+        asked=_asked(workup),
+        felt=workup.felt,
+        cares=[precaution(care) for care in workup.cares],
+        lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
+        worse=workup.worse,
+        actions=actions_of(workup),
+        causes=causes_of(workup),
+        unexplained=workup.unexplained,
+        strain=strain_of(workup),
+        table=[paper_row(row) for row in shown(workup)],
+        joints=[paper_joint(joint) for joint in workup.joints],
+        plan=plan_of(workup, unit),
+        body=[dimension(one, unit) for one in workup.measured if one.value or one.skipped],
+        standing=workup.why_not_standing,
+        notes=[*workup.notes, *in_doubt(workup)],
+        estimated=sorted({name for row in workup.rows for name in row.estimated}),
+        noted=noted(record, unit),
+        note=record[fields.report.note] or "",
+        method=_method(workup),
+        desk=desk_heights(workup, unit),
+        place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if places else "",
+        places=list(places),
+        photos=[photo_of(one) for one in workup.photos],
+        cautions=list(CAUTIONS),
+    )
+
+
+def _asked(workup: Workup) -> str:
+    """Return how many red flags were asked about: silence is no answer."""
+    unasked = {one.id for one in unasked_red_flags(workup.record)}
+    said = {flag.id for flag in workup.signs}
+    denied = [
+        one.label.lower()
+        for one in RED_FLAGS.values()
+        if one.id not in unasked and one.id not in said
+    ]
+    never = [RED_FLAGS[id].label.lower() for id in RED_FLAGS if id in unasked]
+    found = [say("paper.flags_denied", flags="; ".join(denied))] if denied else []
+    found += [say("paper.flags_unasked", flags="; ".join(never))] if never else []
+    return " ".join(found)
+
+
+def _method(workup: Workup) -> list[str]:
+    """Return by what the numbers were worked out: each question's position, and the body's table."""
+    bundle, found = workup.through.bundle, []
+    for question in POLICY_QUESTIONS.values():
+        at = bundle.get(question.id, question.default)
+        found.append(f"{question.label}: {question.position(at).label}")
+    return [*found, say("paper.table", table=workup.table[0])]

@@ -1,0 +1,226 @@
+"""What several papers say, made once from the workup."""
+
+from __future__ import annotations
+
+from ...core.catalogue import QUANTITIES
+from ...core.drawing import SceneRequest
+from ...core.findings import Finding
+from ...core.fit import Posture
+from ...core.intake import URGENCY
+from ...core.presentation import JointView, RowView, chosen_otherwise, plan_view
+from ...core.record import fields
+from ...core.units import LengthUnit
+from ...core.visit import display_offset, spoken_date
+from ...core.words import say, say_length, with_unit
+from ...core.workstation import Settings
+from ..paper_models import (
+    PaperAction,
+    PaperAdded,
+    PaperCause,
+    PaperFinding,
+    PaperFlag,
+    PaperJoint,
+    PaperPlan,
+    PaperRow,
+    PaperStrain,
+    Shows,
+)
+from ..workup import Workup
+
+
+def shown(workup: Workup) -> list[RowView]:
+    """Return the rows that were found, aimed at or set; a footrest that is nowhere is no line."""
+
+    def anything(row: RowView) -> bool:
+        numbers = (row.at.found, row.at.setting, row.at.left)
+        if row.key == "footrest":
+            return any(numbers)
+        return any(number is not None for number in numbers)
+
+    return [
+        row
+        for row in workup.rows
+        if QUANTITIES[row.key].settable and anything(row) and workup.result.of(row.posture).possible
+    ]
+
+
+def figure_of(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
+    """Return the request for the drawing, and whether it shows what was left or what is aimed at."""
+    left = any(settings != Settings() for settings in workup.through.left)
+    shows: Shows = "left" if left else "target"
+    both = workup.result.standing.possible and workup.result.seated.possible
+    alone: Posture = "seated" if workup.result.seated.possible else "standing"
+    return SceneRequest(
+        width=900 if both else 700,
+        height=640 if both else 560,
+        mode="both" if both else alone,
+        unit=unit,
+        show=shows,
+    ), shows
+
+
+def paper_row(row: RowView) -> PaperRow:
+    """Return a row as a line of the table."""
+    target = row.setting if row.setting is not None else row.target
+    note = row.limits[0] if row.limits else row.reason if target is None else None
+    if row.overruled:
+        note = f"set by the practitioner: {row.overrule_reason or 'no reason given'}"
+        note += f" (computed: {with_unit(row.computed, row.unit)})" if row.computed else ""
+
+    def said(text: str | None) -> str:
+        return with_unit(text, row.unit) if text is not None else "–"
+
+    return PaperRow(
+        posture=row.posture,
+        label=row.label,
+        before=said(row.found),
+        target=("~" if row.estimated else "") + said(target),
+        after=said(row.left) + (" (set, not re-measured)" if row.left_unmeasured else ""),
+        left=said(row.left_over) if row.left_over else "",
+        note=note or "",
+        plus_minus=said(row.plus_minus) if row.plus_minus else "",
+        how=row.left_by.lower() if row.left is not None and not row.left_unmeasured else "",
+    )
+
+
+def paper_joint(joint: JointView) -> PaperJoint:
+    """Return a joint as a line of its table."""
+    return PaperJoint(
+        posture=joint.posture,
+        label=joint.label,
+        band=joint.band,
+        found=joint.found,
+        found_off=joint.found_off,
+        aim=joint.aim,
+        aim_off=joint.aim_off,
+    )
+
+
+def plan_of(workup: Workup, unit: LengthUnit) -> PaperPlan:
+    """Return the chosen plan, with what moves between the postures."""
+    plan = plan_view(workup.through.chosen_plan(), unit)
+    return PaperPlan(
+        label=plan.label,
+        added=[
+            PaperAdded(
+                label=one.label,
+                does=one.does,
+                price=one.price,
+                temporary=one.temporary,
+                removes=one.removes or "",
+            )
+            for one in plan.added
+        ],
+        cautions=plan.cautions,
+        moves=[
+            f"{one.label}: {one.seated} to {with_unit(one.standing or '', unit)} ({one.by})"
+            if one.by
+            else f"{one.label}: {one.text}"
+            for one in workup.moves
+        ],
+        chosen=chosen_otherwise(workup.through.bundle),
+    )
+
+
+def actions_of(workup: Workup) -> list[PaperAction]:
+    """Return what is to be done; what stays as it was found is no action."""
+    return [
+        PaperAction(
+            id=one.id,
+            heading=one.heading,
+            text=one.text,
+            who=one.who,
+            when=one.when,
+            price=one.price,
+            temporary=one.temporary,
+            state=one.state,
+            remark=one.remark,
+            posture=one.posture,
+            resolves=one.resolves,
+        )
+        for one in workup.actions
+        if one.changes
+    ]
+
+
+def causes_of(workup: Workup) -> list[PaperCause]:
+    """Return the causes with their findings."""
+    findings = {one.id: one for one in workup.findings}
+    return [
+        PaperCause(
+            title=cause.title,
+            severity=cause.severity,
+            minutes=cause.minutes,
+            explains=cause.explains,
+            findings=[
+                _finding(one)
+                for one in sorted((findings[id] for id in cause.findings), key=_in_program_words)
+            ],
+        )
+        for cause in workup.causes
+    ]
+
+
+def _in_program_words(finding: Finding) -> bool:
+    """Whether a finding is said in the program's words: those of the practitioner come first."""
+    return not (finding.own or finding.words)
+
+
+def _finding(one: Finding) -> PaperFinding:
+    return PaperFinding(
+        id=one.id,
+        title=one.title,
+        posture=one.posture,
+        cause=one.words or one.cause,
+        left=one.left or "",
+        severity=one.severity,
+        evidence=list(one.evidence),
+    )
+
+
+def strain_of(workup: Workup) -> list[PaperStrain]:
+    """Return strain minutes by region with their sums."""
+    return [
+        PaperStrain(
+            label=one.label,
+            minutes=round(one.minutes),
+            sums=[f"{part.title}: {part.sum}" for part in one.parts if part.counted],
+        )
+        for one in workup.strain
+    ]
+
+
+def desk_heights(workup: Workup, unit: LengthUnit) -> list[str]:
+    """Return the desk's heights to come back to: by tape, on its display, and on which key."""
+    record, found = workup.record, []
+    offset = display_offset(record)
+    for row in workup.rows:
+        at = row.at.left if row.at.left is not None else row.at.setting
+        key = record[fields.settings.preset[row.posture]]
+        possible = workup.result.of(row.posture).possible
+        if row.key != "surface" or at is None or not possible or (offset is None and not key):
+            continue
+        reads = say_length(at - offset, unit) if offset is not None else ""
+        found.append(
+            say(
+                "desk.height",
+                posture="Sitting" if row.posture == "seated" else "Standing",
+                at=say_length(at, unit),
+                display=say("desk.display", reads=reads) if reads else "",
+                key=say("desk.key", key=f"{key:g}") if key else "",
+            )
+        )
+    return found
+
+
+def flags_of(workup: Workup) -> list[PaperFlag]:
+    """Return the red flags that are there, with what was done about each."""
+    return [
+        PaperFlag(
+            urgency=URGENCY[flag.urgency],
+            label=flag.label,
+            done=flag.done or "",
+            call_back=spoken_date(flag.call_back) if flag.call_back else "",
+        )
+        for flag in workup.signs
+    ]

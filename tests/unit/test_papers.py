@@ -1,0 +1,223 @@
+"""The papers: what comes first, what each may hold, what a file carries, what a later version says."""
+
+import io
+import json
+from datetime import UTC, datetime
+from uuid import UUID
+
+import pypdf
+import pytest
+from PIL import Image
+
+from generated_visits import visit_values
+from gentle_plumb.core.record import FAMILIES, FIELDS
+from gentle_plumb.documents import PaperFiles, TypstPdfRenderer
+from gentle_plumb.documents.carried import files_in
+from gentle_plumb.documents.exchange import exchange_format
+from gentle_plumb.documents.visit_file import entries_of, read_visit, visit_lines
+from gentle_plumb.services.models import Client, Practice, Visit, VisitSnapshot
+from gentle_plumb.services.paper_models import PaperAction, PaperCause, PaperPhoto
+from gentle_plumb.services.papers import letter_paper, papers_of, things_that_matter
+from gentle_plumb.services.reports import digest_of
+from gentle_plumb.services.workup import work_up
+from plumb_demo.load import full_visit
+
+ID = UUID(int=1)
+PRACTICE = Practice(
+    id=ID,
+    name="Saltmere",
+    unit="cm",
+    local_wording="Saltmere's own procedure comes first.",
+    letterhead="Harbour Street 3\nSaltmere",
+    contact="Ines, 0412",
+)
+PRESS, FILES = TypstPdfRenderer(), PaperFiles()
+
+
+def opened(values, versions=0):
+    today = datetime.now(UTC).date()
+    visit = Visit(id=ID, practice_id=ID, client_id=ID, member_id=ID, started_on=today)
+    client = Client(id=ID, practice_id=ID, name="Odile Marrick", sex="female", work="charts")
+    held = {path: value for path, value in values.items() if not path.startswith("look.photo.")}
+    return VisitSnapshot(
+        visit=visit, client=client, values=held, versions=versions, signed_revision=None
+    )
+
+
+def made(name="Odile Marrick", before=None, **more):
+    snapshot = opened({**full_visit(name)[0], **more})
+    workup = work_up(snapshot, "cm")
+    return snapshot, workup, papers_of(PRACTICE, snapshot, workup, "cm", before)
+
+
+def printed(copy="client", **more):
+    snapshot, workup, papers = made(**more)
+    paper = getattr(papers, copy)
+    attached = (
+        FILES.of_drawing(paper.scene)
+        if copy == "workplace"
+        else FILES.of_visit(snapshot, workup.through, (), paper.scene)
+    )
+    return snapshot, PRESS.print(paper, attached=attached)
+
+
+def act(id, title="", heading="Set", state="open"):
+    return PaperAction(
+        id=id,
+        heading=heading,
+        text=id,
+        who="Practitioner",
+        when="today",
+        price="",
+        temporary=False,
+        state=state,
+        posture="seated",
+        resolves=[title] if title else [],
+    )
+
+
+def cause(title, minutes):
+    return PaperCause(title=title, severity=None, minutes=minutes, explains=[], findings=[])
+
+
+def test_what_is_unsafe_comes_first_then_what_takes_most_away():
+    causes = [cause("neck", 40), cause("feet", 90), cause("wrists", 60)]
+    actions = [
+        act("raise screen", "neck"),
+        act("cables", heading="Make safe"),
+        act("footrest", "feet", state="done"),
+        act("lower seat", "feet"),
+        act("fold feet", "wrists"),
+    ]
+    first = [one.text for one in things_that_matter(causes, actions)]
+    assert first == ["cables", "lower seat", "fold feet"]
+    done = [act("a", "neck", state="done"), act("b")]
+    assert [one.text for one in things_that_matter(causes, done)] == ["b"]
+
+
+def test_the_clients_first_page_holds_what_has_to_be_done_and_when_to_stop():
+    _, pdf = printed(**{"set.seated.seat": 432.0})
+    first = pypdf.PdfReader(io.BytesIO(pdf)).pages[0].extract_text().replace("\xa0", " ")
+    for words in ("First of all", "Your numbers", "When to stop, and whom to call", "Ines, 0412"):
+        assert words in first
+    assert "Set sitting: seat." in first
+    assert "43.2 cm" in first
+
+
+@pytest.mark.parametrize("copy", ["client", "workplace", "record"])
+def test_every_copy_is_kept_for_good_and_read_aloud(copy):
+    _, pdf = printed(copy)
+    read = pypdf.PdfReader(io.BytesIO(pdf))
+    about = read.xmp_metadata.rdf_root.toxml() if read.xmp_metadata else ""
+    assert "pdfaid:part" in about
+    assert "pdfuaid:part" in about
+    assert read.trailer["/Root"]["/MarkInfo"]["/Marked"]
+    assert read.trailer["/Root"]["/Lang"] == "en"
+
+
+def test_the_visit_is_read_back_out_of_the_file():
+    snapshot, pdf = printed("record")
+    files = files_in(pdf)
+    assert set(files) == {"visit.json", "result.json", "drawing.svg"}
+    visit = read_visit(files["visit.json"])
+    consents = {path for path in snapshot.values if path.startswith("ask.consent.")}
+    assert visit.entries == entries_of(snapshot.values, consents)
+    for path, value in visit.values().items():
+        held = snapshot.values[path]
+        assert value == (pytest.approx(held, abs=1e-3) if isinstance(held, float) else held), path
+    lines = visit_lines(visit, "cm")
+    assert "seated   Seat: 45.5\xa0cm found, 43.2\xa0cm to set" in lines
+    result = json.loads(files["result.json"])["result"]
+    seat = next(row for row in result["seated"]["rows"] if row["key"] == "seat")
+    assert seat["setting"] == pytest.approx(432, abs=0.5)
+
+
+def test_the_workplaces_file_carries_its_drawing_and_nothing_of_the_person():
+    _, pdf = printed("workplace")
+    files = files_in(pdf)
+    assert set(files) == {"drawing.svg"}
+    for copy, seen in (("client", True), ("workplace", False)):
+        roles = {mark.role for mark in getattr(made()[2], copy).scene.marks}
+        assert bool(roles & {"gaze", "eye-line", "field", "body-label"}) == seen
+
+
+@pytest.mark.parametrize(
+    ("file", "wrong"), [(b"PK\x03", "no PDF"), (b"%PDF-1.7 nothing", "can't be read")]
+)
+def test_what_is_no_report_is_refused_in_words(file, wrong):
+    with pytest.raises(ValueError, match=wrong):
+        files_in(file)
+    label, read = exchange_format(b"%PDF-1.7 nothing")
+    assert (label, len(read.troubles)) == ("Report", 1)
+    with pytest.raises(ValueError, match=r"look\.found\.seat"):
+        read_visit(
+            json.dumps(
+                {"client": "X", "visit_on": "2026-11-02", "entries": {"look.found.seat": "9999 mm"}}
+            )
+        )
+
+
+def test_no_health_word_of_any_text_reaches_the_workplace():
+    """A word of its own is planted in every text of generated visits, and looked for."""
+    texts = [field for field in (*FIELDS.values(), *FAMILIES.values()) if field.kind == "text"]
+    for seed in range(6):
+        planted = {field.id.replace("*", "a1"): f"Quagga{at}x" for at, field in enumerate(texts)}
+        snapshot = opened({**visit_values(20_261 + seed), **planted})
+        workup = work_up(snapshot, "cm")
+        papers = papers_of(PRACTICE, snapshot, workup, "cm")
+        assert "Quagga" not in papers.workplace.model_dump_json()
+        assert "Quagga" in papers.record.model_dump_json()
+
+
+def test_photographs_are_on_paper_only_while_they_are_given():
+    _, _, papers = made()
+    shot = PaperPhoto(id="a1", caption="Before, side, seated", readings=["Neck: 41° ± 2"])
+    paper = papers.record.model_copy(update={"photos": [shot]})
+    out = io.BytesIO()
+    Image.new("RGB", (60, 40), "#888888").save(out, "JPEG")
+    with_it = PRESS.print(paper, pictures={"a1": out.getvalue()})
+    without = PRESS.print(paper)
+    images = [
+        sum(len(page.images) for page in pypdf.PdfReader(io.BytesIO(pdf)).pages)
+        for pdf in (with_it, without)
+    ]
+    assert images == [1, 0]
+
+
+def test_a_later_version_says_what_it_replaces_and_what_has_changed():
+    _, _, first = made()
+    frozen = first.model_dump(mode="json")
+    frozen["record"]["signed_on"] = "3 May 2026"
+    assert first.record.replaces == []
+    _, _, again = made(before=frozen)
+    assert again.record.replaces == ["Replaces version 1, signed 3 May 2026."]
+    assert digest_of(again) != digest_of(first)
+    _, _, moved = made(before=frozen, **{"set.seated.seat": 432.0, "look.keyboard.feet": "in"})
+    said = [line.replace("\xa0", " ") for line in moved.client.replaces]
+    assert "Seat, sitting: left at – before, 43.2 cm now." in said
+    assert any(line.startswith("Done since: Seat: lower") for line in said)
+    assert any(line.startswith("No longer asked for: Keyboard feet raised") for line in said)
+    assert moved.workplace.replaces == said[:1]
+
+
+def test_a_letter_is_written_for_a_flag_that_is_there_and_for_no_other():
+    flag = {
+        "ask.sign.calf": "yes",
+        "ask.sign.calf.to": "Dr Quill",
+        "ask.sign.calf.done": "Told to go today.",
+        "ask.sign.calf.by": "Ines Calloway",
+        "ask.sign.calf.call_back": "2026-12-01",
+    }
+    snapshot, workup, _ = made(**flag)
+    assert letter_paper(PRACTICE, snapshot, workup, "chest") is None
+    pdf = PRESS.print(letter_paper(PRACTICE, snapshot, workup, "calf"))
+    (page,) = pypdf.PdfReader(io.BytesIO(pdf)).pages
+    text = page.extract_text()
+    for words in (
+        "Dr Quill",
+        "Hot, swollen or painful calf",
+        "Told to go today",
+        "1 December 2026",
+    ):
+        assert words in text
+    assert "It is no diagnosis" in text

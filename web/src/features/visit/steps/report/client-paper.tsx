@@ -1,0 +1,170 @@
+import type { Schemas } from "@/shared/api/client";
+import {
+  Action,
+  Cares,
+  Causes,
+  Cautions,
+  Figure,
+  Flags,
+  Lacks,
+  Lines,
+  Part,
+  PlacePart,
+  Replaces,
+  Rhythm,
+  Sheet,
+} from "./parts";
+
+/** The client's paper as a page; the PDF says the same and adds figures of the movements and photographs. */
+export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
+  return (
+    <Sheet
+      head={paper}
+      label="The client's paper"
+      title="Your workplace"
+      about={[
+        paper.client,
+        paper.visited,
+        paper.follow_up_on && `we look again on ${paper.follow_up_on}`,
+      ]
+        .filter(Boolean)
+        .join(" · ")}
+    >
+      <Flags flags={paper.warning} />
+      <Cares cares={paper.cares} />
+      <Lacks lacks={paper.lacks} />
+      {paper.first.length > 0 && (
+        <Part name="First of all">
+          <ol className="list-decimal bg-paper py-2 pr-2 pl-8">
+            {paper.first.map((one) => (
+              <li key={one.id} className="py-0.5">
+                <Action action={one} />
+              </li>
+            ))}
+          </ol>
+        </Part>
+      )}
+      {paper.note && <p className="mt-2 italic">{paper.note}</p>}
+      <Part name="Your numbers">
+        <Numbers lines={paper.numbers} />
+        <Figure scene={paper.scene} />
+      </Part>
+      <Part name="When to stop, and whom to call">
+        <Lines lines={[...paper.stop, paper.call && `Questions: ${paper.call}`].filter(Boolean)} />
+      </Part>
+      {(paper.set_today || paper.done.length > 0) && (
+        <Part name="Done today">
+          <List
+            first={paper.set_today && `Set ${paper.set_today}.`}
+            actions={paper.done}
+            who={false}
+          />
+        </Part>
+      )}
+      {(paper.to_set || paper.todo.length > 0) && (
+        <Part name="Still to do">
+          <List
+            first={paper.to_set && `Set to the numbers above: ${paper.to_set}.`}
+            actions={paper.todo}
+          />
+        </Part>
+      )}
+      {paper.temporary.length > 0 && (
+        <Part name="There for a time only">
+          <Lines lines={paper.temporary} />
+        </Part>
+      )}
+      {paper.places.map((place) => (
+        <PlacePart key={place.name} place={place} />
+      ))}
+      {paper.rhythm && (
+        <Part name="Your day">
+          <Rhythm rhythm={paper.rhythm} />
+          {paper.day && <Lines lines={[...paper.day.weeks, paper.day.eyes, ...paper.day.tips]} />}
+        </Part>
+      )}
+      {paper.movements.length > 0 && (
+        <Part name="Your movements">
+          <p>{paper.movement_rules.join(" ")}</p>
+          <ul>
+            {paper.movements.map((one) => (
+              <li key={one.label} className="border-b border-hair py-1">
+                <b>{one.label}.</b> {one.dose}. {one.start}. {one.steps.join(" ")}{" "}
+                <span className="text-soft">
+                  Felt: {one.felt}. Not {one.never}.
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Part>
+      )}
+      <Part name="Why">
+        <Causes causes={paper.causes} evidence={false} />
+        {paper.further_causes > 0 && (
+          <p className="mt-1 text-soft">
+            And {paper.further_causes} more of less weight: they are in the record.
+          </p>
+        )}
+        {paper.unexplained.length > 0 && (
+          <p className="mt-2">Nothing found here explains: {paper.unexplained.join("; ")}.</p>
+        )}
+      </Part>
+      <Replaces lines={paper.replaces ?? []} />
+      <Cautions head={paper} cautions={paper.cautions} />
+    </Sheet>
+  );
+}
+
+function Numbers({ lines }: { lines: readonly Schemas["CardLine"][] }) {
+  return (
+    <>
+      <table className="figures w-full">
+        <thead>
+          <tr className="border-b border-ink text-right">
+            <th className="text-left">
+              <span className="sr-only">What</span>
+            </th>
+            <th className="font-semibold">Sitting</th>
+            <th className="font-semibold">Standing</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line) => (
+            <tr key={line.label} className="border-b border-hair text-right">
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {line.label}
+                {!line.sure && " *"}
+              </th>
+              <td>{line.seated || "–"}</td>
+              <td>{line.standing || "–"}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {lines.some((line) => !line.sure) && (
+        <p className="text-sm text-soft">* aimed at or set, not measured again.</p>
+      )}
+    </>
+  );
+}
+
+function List({
+  first,
+  actions,
+  who = true,
+}: {
+  first: string;
+  actions: readonly Schemas["PaperAction"][];
+  who?: boolean;
+}) {
+  return (
+    <ul className="list-disc pl-5">
+      {first && <li className="py-0.5">{first}</li>}
+      {actions.map((one) => (
+        <li key={one.id} className="py-0.5">
+          <Action action={one} who={who} />
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,135 @@
+import { useMe } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
+import { useSign } from "@/shared/api/queries";
+import { useNewId } from "@/shared/new-id";
+import { Button } from "@/shared/ui/button";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { useVisitFacts } from "../../state/facts";
+import { useNavigation } from "../../state/navigation";
+
+type Check = Schemas["Check"];
+
+/** One screen before the signature: what is open, doubtful or not looked at, each a way to its place; then the name. */
+export function Signing({
+  draft,
+  version,
+  onDone,
+}: {
+  draft: Schemas["Draft"];
+  version: number;
+  onDone: () => void;
+}) {
+  const { visit, unit } = useVisitFacts();
+  const { seek } = useNavigation();
+  const me = useMe().data;
+  const sign = useSign(visit.id, unit);
+  const [id] = useNewId();
+  const blocked = draft.checks.some((one) => one.blocks);
+  const groups = new Map<string, Check[]>();
+  for (const one of draft.checks) groups.set(one.group, [...(groups.get(one.group) ?? []), one]);
+  const go = (path: string) => {
+    onDone();
+    seek(path);
+  };
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={blocked ? "Not ready to sign" : `Sign version ${version}?`}
+      says={
+        blocked
+          ? "What is marked has to be answered first; the rest is for you to weigh."
+          : "You put your name to it as it stands. It can't be changed or taken back; a later change makes the next version."
+      }
+    >
+      {draft.checks.length === 0 && <p className="mb-3">Nothing is open or in doubt.</p>}
+      {[...groups].map(([group, checks]) => (
+        <Group key={group} name={group} checks={checks} onGo={go} />
+      ))}
+      {!blocked && (
+        <>
+          <ul className="my-4 list-disc pl-5" aria-label="What is signed">
+            {draft.summary.map((line) => (
+              <li key={line} className="figures">
+                {line}
+              </li>
+            ))}
+          </ul>
+          {me && (
+            <p className="mb-3">
+              Signed by <b>{me.name}</b>
+              {me.title && `, ${me.title}`}
+              {me.registration && `, registration ${me.registration}`}. Three papers are frozen: the
+              client's, the workplace's, the record.
+            </p>
+          )}
+        </>
+      )}
+      {sign.isError && (
+        <Notice role="alert" className="mb-3">
+          {sign.error.message}
+        </Notice>
+      )}
+      <div className="flex gap-2">
+        {!blocked && (
+          <Button
+            look="next"
+            disabled={sign.isPending}
+            onClick={() => sign.sign(id, draft.revision, onDone)}
+          >
+            {sign.isPending ? "Signing …" : `Sign version ${version}`}
+          </Button>
+        )}
+        <Button look="quiet" onClick={onDone}>
+          Not yet
+        </Button>
+      </div>
+    </Modal>
+  );
+}
+
+/** So many of a group are shown at once. */
+const SHOWN = 4;
+
+function Group({
+  name,
+  checks,
+  onGo,
+}: {
+  name: string;
+  checks: readonly Check[];
+  onGo: (path: string) => void;
+}) {
+  const blocks = checks.some((one) => one.blocks);
+  const line = (one: Check) => (
+    <li key={`${one.path} ${one.says}`}>
+      <button
+        type="button"
+        className="min-h-9 w-full py-1 text-left text-sm underline-offset-2 first-letter:uppercase hover:underline"
+        onClick={() => onGo(one.path)}
+      >
+        {one.says}
+      </button>
+    </li>
+  );
+  return (
+    <section
+      aria-label={name}
+      className={`mb-2 border-l-4 px-3 py-1 ${blocks ? "border-ink bg-deep" : "border-hair"}`}
+    >
+      <h3 className="flex justify-between font-semibold">
+        {name} <span className="figures text-soft">{checks.length}</span>
+      </h3>
+      <ul>{checks.slice(0, SHOWN).map(line)}</ul>
+      {checks.length > SHOWN && (
+        <details>
+          <summary className="flex min-h-9 items-center text-sm underline">
+            The other {checks.length - SHOWN}
+          </summary>
+          <ul>{checks.slice(SHOWN).map(line)}</ul>
+        </details>
+      )}
+    </section>
+  );
+}

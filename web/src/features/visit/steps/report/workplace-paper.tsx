@@ -1,0 +1,101 @@
+import type { Schemas } from "@/shared/api/client";
+import {
+  Cautions,
+  Figure,
+  Lines,
+  Part,
+  PlacePart,
+  Replaces,
+  Rhythm,
+  Settings,
+  Sheet,
+} from "./parts";
+
+/** The workplace's paper as a page: furniture, room and hours, and nothing else. */
+export function WorkplacePaper({ paper }: { paper: Schemas["WorkplacePaper"] }) {
+  return (
+    <Sheet
+      head={paper}
+      label="The workplace's paper"
+      title="Workplace adjustments"
+      about={[
+        `For ${paper.client}`,
+        `visit on ${paper.visited}`,
+        paper.work,
+        paper.follow_up_on && `we look again on ${paper.follow_up_on}`,
+      ]
+        .filter(Boolean)
+        .join(" · ")}
+    >
+      <p className="mt-2 text-soft">
+        Furniture, room and hours. What concerns the person's health is left out
+        {paper.left_out > 0 && `: ${paper.left_out} findings`}.
+      </p>
+      {paper.limits.map((words) => (
+        <p key={words} className="mt-2 border border-ink p-2 font-semibold">
+          {words}
+        </p>
+      ))}
+      <Part name="What is asked for">
+        {paper.requests.length === 0 && <p>Nothing beside the settings below.</p>}
+        <ul className="list-disc pl-5">
+          {paper.requests.map((one) => (
+            <li key={one.title} className="py-0.5">
+              {one.title}
+              {one.do && (
+                <>
+                  . <b>{one.do}</b>
+                </>
+              )}
+            </li>
+          ))}
+        </ul>
+      </Part>
+      {paper.added.length > 0 && (
+        <Part name="What is added">
+          <Lines
+            lines={paper.added.map(
+              (one) =>
+                `${one.label}, ${one.price}: ${one.does}${one.temporary ? ", for a time" : ""}`,
+            )}
+          />
+        </Part>
+      )}
+      <Part name="Before, target, after">
+        <Settings table={paper.table} />
+      </Part>
+      {(paper.places ?? []).map((place) => (
+        <PlacePart key={place.name} place={place} />
+      ))}
+      {paper.moves.length > 0 && (
+        <Part name="Between sitting and standing">
+          <Lines lines={paper.moves} />
+        </Part>
+      )}
+      {paper.chosen.length > 0 && (
+        <p className="mt-2 text-soft">Chosen here: {paper.chosen.join("; ")}.</p>
+      )}
+      <Figure scene={paper.scene} />
+      {paper.joints.length > 0 && (
+        <Part name="Joints">
+          <Lines
+            lines={paper.joints.map(
+              (one) =>
+                `${one.label}, ${one.posture}: ${one.found ?? "–"}, aimed at ${one.aim ?? "–"}`,
+            )}
+          />
+        </Part>
+      )}
+      {paper.rhythm && (
+        <Part name="Hours">
+          <Rhythm rhythm={paper.rhythm} />
+        </Part>
+      )}
+      <Replaces lines={paper.replaces ?? []} />
+      <Cautions
+        head={paper}
+        cautions={[...paper.cautions, paper.call && `Questions: ${paper.call}`].filter(Boolean)}
+      />
+    </Sheet>
+  );
+}
