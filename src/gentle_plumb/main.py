@@ -17,6 +17,7 @@ from .documents.exchange import ExchangeFormats
 from .services.accounts import AccountService
 from .services.desks import DeskService
 from .services.exchange import ExchangeService
+from .services.follow_ups import FollowUpService
 from .services.instruments import InstrumentService
 from .services.measuring import MeasuringService
 from .services.photos import PhotoService
@@ -56,6 +57,7 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         engine=engine,
         accounts=AccountService(SqlAccounts(engine), now, {} if settings.demo else published),
         visits=visits,
+        follow_ups=FollowUpService(records, visits, now),
         reports=ReportService(records, visits, TypstPdfRenderer(), now, PaperFiles()),
         photos=PhotoService(records, PillowImageProcessor(), now),
         shelf=ShelfService(SqlShelf(engine)),

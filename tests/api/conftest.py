@@ -18,6 +18,7 @@ from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.desks import DeskService
 from gentle_plumb.services.exchange import ExchangeService
+from gentle_plumb.services.follow_ups import FollowUpService
 from gentle_plumb.services.instruments import InstrumentService
 from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.photos import PhotoService
@@ -79,6 +80,7 @@ def app(engine, clock, meter, tape, electric_desk):
             engine=engine,
             accounts=AccountService(SqlAccounts(engine), clock),
             visits=visits,
+            follow_ups=FollowUpService(records, visits, clock),
             reports=ReportService(records, visits, TypstPdfRenderer(), clock, PaperFiles()),
             photos=PhotoService(records, PillowImageProcessor(), clock),
             shelf=ShelfService(SqlShelf(engine)),

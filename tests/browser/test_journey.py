@@ -137,6 +137,16 @@ def signed_stays_signed(page: Page) -> None:
     expect(page.get_by_text("Version 1 is signed and locked.")).to_be_visible()
 
 
+def not_ready_yet(desk: Page) -> None:
+    """What waits before a signature is said on one page, and leads to its place."""
+    desk.get_by_role("button", name="Before signing: 1 thing open …").click()
+    waiting = desk.get_by_role("dialog", name="Not ready to sign")
+    expect(waiting.get_by_role("region", name="Set, not re-measured")).to_be_visible()
+    expect(waiting.get_by_role("button", name=re.compile("^Sign version"))).to_be_hidden()
+    waiting.get_by_role("button", name="enter a follow-up date").click()
+    expect(desk.get_by_label("Follow-up date")).to_be_focused()
+
+
 def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_role("link", name="New visit").click()
     desk.get_by_role("button", name="New client").click()
@@ -176,12 +186,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     expect(chosen).to_contain_text(re.compile(r"stand \d\d"))
     desk.get_by_role("button", name="Continue to Report").click()
 
-    desk.get_by_role("button", name="Before signing: 1 thing open …").click()
-    waiting = desk.get_by_role("dialog", name="Not ready to sign")
-    expect(waiting.get_by_role("region", name="Set, not re-measured")).to_be_visible()
-    expect(waiting.get_by_role("button", name=re.compile("^Sign version"))).to_be_hidden()
-    waiting.get_by_role("button", name="enter a follow-up date").click()
-    expect(desk.get_by_label("Follow-up date")).to_be_focused()
+    not_ready_yet(desk)
     sign = desk.get_by_role("button", name="Sign version 1 …")
     due = datetime.now(UTC).date() + timedelta(days=28)
     desk.get_by_label("Follow-up date").fill(due.isoformat())

@@ -242,6 +242,25 @@ def test_a_piece_goes_on_the_shelf_and_into_another_visit(desk: Page, program):
     expect(card).to_have_count(0)
 
 
+def test_findings_are_gone_through_by_keys_and_the_rest_accepted_at_once(desk: Page, program):
+    open_step(desk, program, "Bram", "work")
+    tab(desk, "Findings")
+    rest = desk.get_by_role("button", name=re.compile("^Accept (all|the other) "))
+    many = int(rest.inner_text().split()[-1])
+    findings = desk.locator("[data-finding]")
+    first, second = (findings.nth(at).get_attribute("data-finding") for at in (0, 1))
+    findings.first.focus()
+    desk.keyboard.press("d")
+    expect(rest).to_have_text(f"Accept the other {many - 1}")
+    kept(desk)
+    assert entry(desk, program, f"work.finding.{first}.verdict", "Bram")["value"] == "dismissed"
+    expect(desk.locator(f"[data-finding='{second}']")).to_be_focused()
+    rest.click()
+    expect(rest).to_be_hidden()
+    kept(desk)
+    assert entry(desk, program, f"work.finding.{second}.verdict", "Bram")["value"] == "accepted"
+
+
 def test_findings_are_dismissed_with_a_reason_and_strain_follows(desk: Page, program):
     open_step(desk, program, "Anselm", "work")
     tab(desk, "Strain")

@@ -217,3 +217,25 @@ def test_the_last_visit_of_each_client_at_a_shared_workstation(ports, started, c
     assert records.visits_at(practice, "a-desk") == [theirs.id, later.id]  # by name
     assert records.visits_at(practice, "another") == []
     assert records.visits_at(new_id(), "a-desk") == []
+
+
+def test_the_visit_before_is_the_last_one_in_which_something_was_set(ports, started, clock):
+    office, _, visit = started
+    records, mine = ports[1], office.practice.id
+    assert records.visit_before(mine, visit.id) is None
+    days = {name: visit.started_on - timedelta(days=many) for name, many in BEFORE.items()}
+    past = {
+        name: records.add_visit(replace(visit, id=new_id(), started_on=day))
+        for name, day in days.items()
+    }
+    for name in ("long ago", "set"):
+        path = "set.seated.seat"
+        records.write(mine, change(past[name], office.owner, path=path), clock())
+    assert records.visit_before(mine, visit.id) == past["set"].id
+    assert records.visit_before(mine, past["set"].id) == past["long ago"].id
+    records.add_report(report(past["only looked at"], clock), copies())
+    assert records.visit_before(mine, visit.id) == past["only looked at"].id
+    assert records.visit_before(make_office(ports[0]).practice.id, visit.id) is None
+
+
+BEFORE = {"long ago": 90, "set": 30, "only looked at": 10}

@@ -68,6 +68,21 @@ class FakeRecords:
             raise AlreadyThere("Another visit has this id.")
         return held
 
+    def visit_before(self, practice_id, visit_id):
+        now = self.visit_by_id[visit_id]
+        mine = [
+            one
+            for one in self.visit_by_id.values()
+            if one.client_id == now.client_id
+            and (one.practice_id, one.id != visit_id) == (practice_id, True)
+            and one.started_on <= now.started_on
+            and (
+                self._reports(one.id)
+                or any(path.startswith("set.") for path in self._entries(one.id))
+            )
+        ]
+        return max(mine, key=lambda one: one.started_on).id if mine else None
+
     def drop_visit(self, practice_id, visit_id):
         _, _, entries, heads, photos = self.open(practice_id, visit_id)
         if heads or photos or any(e.typed for e in entries):

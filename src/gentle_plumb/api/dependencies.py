@@ -9,6 +9,7 @@ from sqlalchemy import Engine
 from ..services.accounts import AccountService
 from ..services.desks import DeskService
 from ..services.exchange import ExchangeService
+from ..services.follow_ups import FollowUpService
 from ..services.instruments import InstrumentService
 from ..services.measuring import MeasuringService
 from ..services.photos import PhotoService
@@ -31,6 +32,7 @@ class Services:
     accounts: AccountService
     visits: VisitService
     reports: ReportService
+    follow_ups: FollowUpService
     photos: PhotoService
     shelf: ShelfService
     measuring: MeasuringService

@@ -21,6 +21,7 @@ from ..core.units import LengthUnit
 from ..documents import CaseDocument
 from ..documents.case_result import ResultDocument, result_document
 from ..documents.image_processor import MOST_BYTES, too_large
+from ..services.follow_ups import Since
 from . import schemas as s
 from .auth import Signed, With
 from .problems import PROBLEMS, Problem
@@ -128,9 +129,20 @@ def visits(services: With, who: Signed) -> list[s.VisitLineOut]:
 
 @router.post("/visits", status_code=201)
 def start_visit(services: With, who: Signed, given: s.VisitIn) -> s.VisitOut:
-    """Start a visit; sent twice it is one."""
-    made = services.visits.start(who.member, who.practice, given.client_id, id=given.id)
+    """Start a visit; sent twice it is one. A follow-up begins with what is known."""
+    if given.from_visit is not None:
+        made = services.follow_ups.begin(
+            who.member, who.practice, given.from_visit, id=given.id, client_id=given.client_id
+        )
+    else:
+        made = services.visits.start(who.member, who.practice, given.client_id, id=given.id)
     return _visit_out(services.visits.open(who.member, made.id))
+
+
+@router.get("/visits/{visit_id}/since")
+def since(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> Since | None:
+    """What has become of the client since their visit before; nothing for a first one."""
+    return services.follow_ups.since(who.member, visit_id, unit)
 
 
 @router.delete("/visits/{visit_id}", status_code=204)

@@ -79,6 +79,7 @@
     ]
   ]
 ]
+#since(c)
 == Why
 #causes(c, evidence: false)
 #if c.further_causes > 0 [#text(fill: soft)[And #c.further_causes more of less weight: they are in the record.]]

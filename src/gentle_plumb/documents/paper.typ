@@ -136,3 +136,17 @@
     ]
   ]
 ]
+#let since(c) = {
+  let s = said(c, "since", none-is: none)
+  if s != none [
+    == Since #s.on
+    #if s.felt.len() > 0 [#s.felt.join("; "). ]
+    #if s.gone.len() > 0 [- Gone: #s.gone.join("; ").]
+    #if s.stayed.len() > 0 [- Still there: #s.stayed.join("; ").]
+    #if s.new.len() > 0 [- New: #s.new.join("; ").]
+    #for line in s.drift [- #line
+    ]
+    #for line in s.temporary [- For a time only: #line
+    ]
+  ]
+}

@@ -13,6 +13,7 @@
 #if c.note != "" [#tinted[#c.note]]
 #lacks(c)
 #if c.worse != none [#boxed[#c.worse]]
+#since(c)
 == Actions
 #if c.actions.len() == 0 [Nothing: all that was looked at is as it should be.] else [
   #table(

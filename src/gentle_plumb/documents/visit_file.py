@@ -11,10 +11,9 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError, model_valida
 from ..core.body import Sex
 from ..core.errors import FieldError
 from ..core.fit import FitResult, notes_in, working_order
-from ..core.pace import clock
 from ..core.plain_text import check_texts
 from ..core.policy import check_rule_set
-from ..core.record import field_of, fields, read_typed
+from ..core.record import field_of, fields, read_typed, typed_of
 from ..core.record.fields.photo import PHOTO_FAMILY
 from ..core.units import LengthUnit
 from ..core.visit import spoken_date
@@ -108,16 +107,8 @@ def entries_of(
     for path, value in sorted(values.items()):
         if value is None or value == "" or path in left_out or path.startswith(LEFT_OUT):
             continue
-        found[path] = _typed(field_of(path).kind, value)
+        found[path] = typed_of(field_of(path), value)
     return found
-
-
-def _typed(kind: str, value: float | str) -> str:
-    if isinstance(value, str):
-        return value
-    if kind == "length":
-        return f"{value:.4f}".rstrip("0").rstrip(".") + " mm"
-    return clock(round(value)) if kind == "time" else f"{value:.10g}"
 
 
 def visit_result(worked: VisitAnalysis) -> VisitResultDocument:

@@ -130,6 +130,9 @@ class Records(Protocol):
     def visits_at(self, practice_id: UUID, workstation_id: str) -> list[UUID]:
         """Return the last visit of each client at a shared workstation, by the client's name."""
 
+    def visit_before(self, practice_id: UUID, visit_id: UUID) -> UUID | None:
+        """Return the same client's last visit before this one in which something was set or signed."""
+
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         """Delete an empty visit; raises NotFound, HoldsSomething."""
 

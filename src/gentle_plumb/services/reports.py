@@ -15,6 +15,7 @@ from ..core.visit import spoken_date
 from .accounts import require_health, require_writer
 from .errors import MovedOn, NotFound, NotReady, Withheld
 from .exchange import sheet_of
+from .follow_ups import paper_since, since_before
 from .models import Attachment, Member, Practice, PrintedCopy, Report, ReportHead, VisitSnapshot
 from .paper_models import Paper
 from .papers import (
@@ -215,7 +216,15 @@ class ReportService:
         before = (
             self._records.last_report(practice.id, working.visit.id) if working.versions else None
         )
-        return papers_of(practice, working, workup, unit, before.content if before else None)
+        since = since_before(self._records, practice.id, working, workup, unit)
+        return papers_of(
+            practice,
+            working,
+            workup,
+            unit,
+            before.content if before else None,
+            paper_since(since) if since is not None else None,
+        )
 
     def _printed(
         self, member: Member, working: VisitSnapshot, workup: Workup, paper: Paper

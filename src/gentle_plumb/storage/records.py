@@ -7,9 +7,10 @@ from datetime import datetime
 from typing import TypeVar
 from uuid import UUID
 
-from sqlalchemy import Engine, delete, func, select
+from sqlalchemy import Engine, delete, exists, func, or_, select
 from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
+from sqlalchemy.orm import aliased
 
 from ..core.plans import Prices
 from ..core.record import fields
@@ -99,6 +100,22 @@ class SqlRecords(SqlReports, SqlPhotos):
             if (held.practice_id, held.client_id) != (visit.practice_id, visit.client_id):
                 raise AlreadyThere("Another visit has this id.")
             return visit_of(held)
+
+    def visit_before(self, practice_id: UUID, visit_id: UUID) -> UUID | None:
+        mine = aliased(VisitRow)
+        was_set = exists().where(EntryRow.visit_id == VisitRow.id, EntryRow.path.startswith("set."))
+        signed = exists().where(ReportRow.visit_id == VisitRow.id)
+        query = (
+            select(VisitRow.id)
+            .join(mine, mine.client_id == VisitRow.client_id)
+            .where(mine.id == visit_id, VisitRow.practice_id == practice_id)
+            .where(VisitRow.id != visit_id, VisitRow.started_on <= mine.started_on)
+            .where(or_(was_set, signed))
+            .order_by(VisitRow.started_on.desc(), VisitRow.id)
+            .limit(1)
+        )
+        with Db(self._reader) as db:
+            return db.scalar(query)
 
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         with Db(self._engine) as db, db.begin():

@@ -49,9 +49,10 @@ class ClientOut(BaseModel):
 
 
 class VisitIn(New):
-    """A new visit."""
+    """A new visit; ``from_visit`` is one of the same client that it follows up."""
 
     client_id: UUID
+    from_visit: UUID | None = None
 
 
 class VisitLineOut(BaseModel):
@@ -67,6 +68,7 @@ class VisitLineOut(BaseModel):
     follow_up: str | None
     state: Literal["new", "draft", "signed", "changed"]
     sign: str | None
+    call_back: date | None
     shared_report: UUID | None
     step: StepId | None
 
@@ -74,10 +76,12 @@ class VisitLineOut(BaseModel):
     def of(cls, line: VisitLine) -> VisitLineOut:
         """From the record; ``changed`` is signed, then changed again.
 
-        ``sign`` is what the gravest warning sign asks for that nobody has written an answer to,
+        ``call_back`` is the first day on which a client is called back about a red flag, ``sign`` is what the gravest warning sign asks for that nobody has written an answer to,
         ``step`` the furthest that anything was entered in.
         """
-        waiting = [one for one in raised_red_flags(Record(line.signs)) if one.done is None]
+        flags = raised_red_flags(Record(line.signs))
+        waiting = [one for one in flags if one.done is None]
+        calls = sorted(one.to_call for one in flags if one.to_call)
         if line.signed_at is not None:
             same = line.signed_revision == line.visit.revision
             state: Literal["new", "draft", "signed", "changed"] = "signed" if same else "changed"
@@ -94,6 +98,7 @@ class VisitLineOut(BaseModel):
             follow_up=line.follow_up,
             state=state,
             sign=URGENCY[waiting[0].urgency] if waiting else None,
+            call_back=date.fromisoformat(calls[0]) if calls else None,
             shared_report=line.shared_report,
             step=furthest_step(line.touched),
         )

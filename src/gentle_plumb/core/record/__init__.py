@@ -18,6 +18,7 @@ from .pieces import PIECES, Piece, paths_of
 from .reading import read_typed
 from .record import Record
 from .shelf import SHELF, ShelfKind
+from .writing import typed_of
 
 __all__ = [
     "FAMILIES",
@@ -39,4 +40,5 @@ __all__ = [
     "paths_of",
     "read_typed",
     "step_of",
+    "typed_of",
 ]

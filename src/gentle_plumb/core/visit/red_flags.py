@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from ..choices import one_of
 from ..intake import RED_FLAGS, URGENCY, RedFlag, Urgency
 from ..record import Record, fields
-from ..record.fields.ask import FlagFields
+from ..record.fields.ask import CalledBack, FlagFields
 
 LEAST_WORDS, LEAST_LETTERS = 2, 8
 """An answer of less says nothing: what was done and told takes two words. Source: house-signs."""
@@ -18,7 +18,8 @@ class RaisedRedFlag:
     """A red flag that is there, with its referral.
 
     ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
-    ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over; ``waits_for`` is the
+    ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
+    back came to; ``waits_for`` is the
     path of the first part that is missing, ``paths`` are those of all its parts.
     """
 
@@ -31,8 +32,14 @@ class RaisedRedFlag:
     by: str
     call_back: str
     letter: bool
+    called: CalledBack | None
     waits_for: str
     paths: tuple[str, ...]
+
+    @property
+    def to_call(self) -> str | None:
+        """The day on which the client is called back, until it is known that they went."""
+        return self.call_back or None if self.called != CalledBack.WENT else None
 
 
 def raised_red_flags(record: Record) -> list[RaisedRedFlag]:
@@ -74,8 +81,16 @@ def _raised(
         by=by,
         call_back=record.said(asked.call_back),
         letter=record.yes(asked.letter),
+        called=record[asked.called],
         waits_for=missing[0] if missing else "",
-        paths=(asked.to.id, asked.done.id, asked.by.id, asked.letter.id, asked.call_back.id),
+        paths=(
+            asked.to.id,
+            asked.done.id,
+            asked.by.id,
+            asked.letter.id,
+            asked.called.id,
+            asked.call_back.id,
+        ),
     )
 
 

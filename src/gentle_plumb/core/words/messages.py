@@ -85,6 +85,9 @@ ENGLISH: dict[str, str] = {
     "step.not_yet": "The client says: not yet.",
     "step.moved": "The aim was {was} when this was set; it is {now} now.",
     # the papers
+    "since.line": "{label}, {posture}: left at {left}, found at {now}, {drift}",
+    "since.drift": "{by} {way} since",
+    "since.felt": "{region}: {was} of 10 then, {now} now",
     "sign.due_past": "The follow-up date, {on}, is in the past.",
     "sign.call_back": "No day to call back about: {flag}.",
     "paper.urgent": "Get urgent medical care, and don't wait, for any of these: {signs}.",

@@ -28,6 +28,7 @@ from .parts import (
     PaperPrecaution,
     PaperRhythm,
     PaperRow,
+    PaperSince,
     PaperStrain,
     Request,
     Shows,
@@ -124,6 +125,7 @@ class ClientPaper(PaperHead):
     photos: list[PaperPhoto]
     place: str
     places: list[PaperPlace]
+    since: PaperSince | None = None
     cautions: list[str]
 
 
@@ -157,6 +159,7 @@ class RecordPaper(PaperHead):
     place: str
     places: list[PaperPlace]
     photos: list[PaperPhoto]
+    since: PaperSince | None = None
     cautions: list[str]
 
 

@@ -239,3 +239,15 @@ class CardPerson(PaperPart):
     temporary: list[str]
     code: str
     scene: Scene
+
+
+class PaperSince(PaperPart):
+    """What has become of the client since the visit before: drift, discomfort then and now, causes."""
+
+    on: str
+    drift: list[str]
+    felt: list[str]
+    gone: list[str]
+    stayed: list[str]
+    new: list[str]
+    temporary: list[str]

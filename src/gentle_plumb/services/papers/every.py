@@ -7,7 +7,7 @@ from typing import Any
 
 from ...core.units import LengthUnit
 from ..models import Practice, VisitSnapshot
-from ..paper_models import Papers
+from ..paper_models import Papers, PaperSince
 from ..workup import Workup
 from .client import client_paper
 from .places import place_of
@@ -22,6 +22,7 @@ def papers_of(
     workup: Workup,
     unit: LengthUnit,
     before: Mapping[str, Any] | None = None,
+    since: PaperSince | None = None,
 ) -> Papers:
     """Build every copy.
 
@@ -33,11 +34,16 @@ def papers_of(
         Of every length.
     before : mapping, optional
         The frozen content of the version before.
+    since : PaperSince, optional
+        What has become of the client since their visit before.
 
     """
     places = [place_of(opened, workup, view.id, unit) for view in workup.places[1:]]
     record = record_paper(practice, opened, workup, unit, places)
     client = client_paper(practice, opened, workup, unit, places)
+    if since is not None:
+        record = record.model_copy(update={"since": since})
+        client = client.model_copy(update={"since": since})
     if before is not None:
         said = replaces(before, record)
         record = record.model_copy(update={"replaces": said})

@@ -34,14 +34,6 @@ def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
         missing.append(
             (fields.found.seat.id, "nothing was found or measured: there is nothing to sign")
         )
-    missing += [
-        (
-            fields.work.finding(found.record_id).reason.id,
-            f"give a reason for dismissing “{found.title}”",
-        )
-        for found in workup.findings
-        if found.verdict == "dismissed" and not found.dismissed_for
-    ]
     if fields.report.follow_up not in record:
         missing.append((fields.report.follow_up.id, "enter a follow-up date"))
     # a reason is in own words: kept with consent only

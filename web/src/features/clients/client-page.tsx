@@ -37,6 +37,7 @@ export function ClientPage() {
     );
   const mine = (visits.data ?? []).filter((line) => line.client_id === clientId);
   const open = mine.find((line) => line.state !== "signed");
+  const last = mine.find((line) => line.state === "signed" || line.state === "changed");
   const due = mine.find((line) => line.follow_up && line.state === "signed");
   return (
     <>
@@ -55,12 +56,22 @@ export function ClientPage() {
               Delete …
             </Button>
             <Button
-              look={open ? "plain" : "next"}
+              look={open || last ? "plain" : "next"}
               disabled={busy}
               onClick={() => void begin(client.id).catch(() => undefined)}
             >
               New visit
             </Button>
+            {last && (
+              <Button
+                look={open ? "plain" : "next"}
+                disabled={busy}
+                title="With pieces, hours, choices and the body taken over"
+                onClick={() => void begin(client.id, last.id).catch(() => undefined)}
+              >
+                Follow-up
+              </Button>
+            )}
           </>
         )}
       </PageHead>

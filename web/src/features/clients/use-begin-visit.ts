@@ -9,10 +9,10 @@ export function useBeginVisit() {
   const ids = useRef(new Map<string, string>());
   const { mutateAsync } = start;
   const begin = useCallback(
-    async (clientId: string) => {
+    async (clientId: string, fromVisit: string | null = null) => {
       const id = ids.current.get(clientId) ?? crypto.randomUUID();
       ids.current.set(clientId, id);
-      const visit = await mutateAsync({ body: { id, client_id: clientId } });
+      const visit = await mutateAsync({ body: { id, client_id: clientId, from_visit: fromVisit } });
       ids.current.delete(clientId);
       await navigate({ to: "/visits/$visitId/$step", params: { visitId: visit.id, step: "ask" } });
     },

@@ -85,7 +85,7 @@ function Block({ group, open }: { group: Group; open: boolean }) {
   const rows = (
     <ul className="border-b border-hair">
       {group.lines.map((line) => (
-        <VisitRow key={line.id} line={line} due={group.id === "due"} />
+        <VisitRow key={line.id} line={line} due={group.id === "due"} call={group.id === "call"} />
       ))}
     </ul>
   );

@@ -6,10 +6,20 @@ import { STEP_NAMES } from "@/shared/steps";
 import { cn } from "@/shared/ui/cn";
 import { saidWithUndo } from "@/shared/ui/undo";
 import { StepCord } from "./step-cord";
-import { type Line, STATE_WORDS, whenDue } from "./visits";
+import { dueOn, type Line, STATE_WORDS, whenDue } from "./visits";
 
 /** One visit of a list: whose, what it waits for, and how far it is; the whole row opens it. */
-export function VisitRow({ line, due = false }: { line: Line; due?: boolean }) {
+export function VisitRow({
+  line,
+  due = false,
+  call = false,
+}: {
+  line: Line;
+  /** Its follow-up is due. */
+  due?: boolean;
+  /** Its client is to be called back about a red flag. */
+  call?: boolean;
+}) {
   const me = useMe().data;
   const mayOpen = me?.role !== "reader" || me.sees_health;
   const signed = line.state === "signed" || line.state === "changed";
@@ -48,9 +58,13 @@ export function VisitRow({ line, due = false }: { line: Line; due?: boolean }) {
           </span>
         )}
         <RowActs line={line} mayOpen={mayOpen} />
-        <span className={cn("whitespace-nowrap", due && "font-semibold")}>
-          {due ? whenDue(line) : STATE_WORDS[line.state]}
-          {line.state === "draft" && line.step && (
+        <span className={cn("whitespace-nowrap", (due || call) && "font-semibold")}>
+          {call
+            ? `Call back: ${dueOn(line.call_back)}`
+            : due
+              ? whenDue(line)
+              : STATE_WORDS[line.state]}
+          {!call && line.state === "draft" && line.step && (
             <span className="text-soft"> at {STEP_NAMES[line.step]}</span>
           )}
         </span>

@@ -11,12 +11,21 @@ export const STATE_WORDS: Record<Line["state"], string> = {
   changed: "Signed, then changed",
 };
 
-export type Group = { id: "today" | "due" | "open" | "done"; title: string; lines: Line[] };
+export type Group = {
+  id: "call" | "today" | "due" | "open" | "done";
+  title: string;
+  lines: Line[];
+};
 
 /** What a line of a group waits for: when it is due, or what is next. */
 export function whenDue(line: Line, today = dayOf(new Date())): string {
-  if (!line.follow_up) return "";
-  const days = daysBetween(today, line.follow_up);
+  return dueOn(line.follow_up, today);
+}
+
+/** When something is due on a day, counted from today. */
+export function dueOn(day: string | null, today = dayOf(new Date())): string {
+  if (!day) return "";
+  const days = daysBetween(today, day);
   if (days === 0) return "due today";
   const many = Math.abs(days);
   const counted = many === 1 ? "1 day" : `${many} days`;
@@ -40,14 +49,25 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
         !cameSince(line),
     )
     .sort((a, b) => (a.follow_up ?? "").localeCompare(b.follow_up ?? ""));
+  const call = lines
+    .filter((line) => line.call_back !== null && line.call_back <= daysLater(today, 3))
+    .sort((a, b) => (a.call_back ?? "").localeCompare(b.call_back ?? ""));
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
   const groups: Group[] = [
+    { id: "call", title: "Call back", lines: call },
     { id: "today", title: "Visits today", lines: open.filter((line) => line.started_on === today) },
     { id: "due", title: "Follow-ups due", lines: due },
     { id: "open", title: "To finish", lines: open.filter((line) => line.started_on !== today) },
     { id: "done", title: "Signed", lines: done },
   ];
-  return groups.filter((group) => group.lines.length > 0);
+  // who is to be called stands there, and in no second place
+  return groups
+    .map((group) =>
+      group.id === "call"
+        ? group
+        : { ...group, lines: group.lines.filter((line) => !call.includes(line)) },
+    )
+    .filter((group) => group.lines.length > 0);
 }
 
 /** The lines somebody looks for: by client or work, everybody's or one's own. */

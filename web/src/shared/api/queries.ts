@@ -247,6 +247,16 @@ export function useSign(id: string, unit: Unit) {
   };
 }
 
+/** What has become of the client since their visit before. */
+export function useSince(id: string, unit: Unit) {
+  return server.useQuery(
+    "get",
+    "/api/visits/{visit_id}/since",
+    { params: { path: { visit_id: id }, query: { unit } } },
+    { staleTime: 60_000 },
+  );
+}
+
 /** The best stack of what is at hand, for a height that is short. */
 export function useStack() {
   return server.useMutation("post", "/api/visits/{visit_id}/stack");

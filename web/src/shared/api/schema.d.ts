@@ -339,9 +339,29 @@ export interface paths {
         put?: never;
         /**
          * Start Visit
-         * @description Start a visit; sent twice it is one.
+         * @description Start a visit; sent twice it is one. A follow-up begins with what is known.
          */
         post: operations["start_visit_api_visits_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/since": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Since
+         * @description What has become of the client since their visit before; nothing for a first one.
+         */
+        get: operations["since_api_visits__visit_id__since_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1438,6 +1458,12 @@ export interface components {
             };
         };
         /**
+         * CalledBack
+         * @description What a call back came to.
+         * @enum {string}
+         */
+        CalledBack: "went" | "not_yet" | "unreached";
+        /**
          * CardLine
          * @description A number to come back to: sitting and standing, each empty where there is none.
          *
@@ -1898,6 +1924,7 @@ export interface components {
             place: string;
             /** Places */
             places: components["schemas"]["PaperPlace"][];
+            since?: components["schemas"]["PaperSince"] | null;
             /** Cautions */
             cautions: string[];
         };
@@ -3316,6 +3343,31 @@ export interface components {
             limit: string;
         };
         /**
+         * LeftLine
+         * @description One setting as it was left: the field it is found in now, in words and as it is typed.
+         *
+         *     ``now`` is as found now, ``drift`` how far it has gone since where that is more than a tape is off.
+         */
+        LeftLine: {
+            /** Path */
+            path: string;
+            /** Label */
+            label: string;
+            /**
+             * Posture
+             * @enum {string}
+             */
+            posture: "seated" | "standing";
+            /** Left */
+            left: string;
+            /** Typed */
+            typed: string;
+            /** Now */
+            now: string;
+            /** Drift */
+            drift: string;
+        };
+        /**
          * LeftOutMovement
          * @description A movement that a limit keeps out, with the limit.
          */
@@ -4211,6 +4263,26 @@ export interface components {
             how: string;
         };
         /**
+         * PaperSince
+         * @description What has become of the client since the visit before: drift, discomfort then and now, causes.
+         */
+        PaperSince: {
+            /** On */
+            on: string;
+            /** Drift */
+            drift: string[];
+            /** Felt */
+            felt: string[];
+            /** Gone */
+            gone: string[];
+            /** Stayed */
+            stayed: string[];
+            /** New */
+            new: string[];
+            /** Temporary */
+            temporary: string[];
+        };
+        /**
          * PaperStrain
          * @description A region's strain minutes with their arithmetic.
          */
@@ -4673,7 +4745,8 @@ export interface components {
          * @description A red flag that is there, with its referral.
          *
          *     ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
-         *     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over; ``waits_for`` is the
+         *     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
+         *     back came to; ``waits_for`` is the
          *     path of the first part that is missing, ``paths`` are those of all its parts.
          */
         RaisedRedFlag: {
@@ -4698,6 +4771,7 @@ export interface components {
             call_back: string;
             /** Letter */
             letter: boolean;
+            called: components["schemas"]["CalledBack"] | null;
             /** Waits For */
             waits_for: string;
             /** Paths */
@@ -4869,6 +4943,7 @@ export interface components {
             places: components["schemas"]["PaperPlace"][];
             /** Photos */
             photos: components["schemas"]["PaperPhoto"][];
+            since?: components["schemas"]["PaperSince"] | null;
             /** Cautions */
             cautions: string[];
         };
@@ -5710,6 +5785,31 @@ export interface components {
             revision: number;
         };
         /**
+         * Since
+         * @description What has become of a client since the visit before.
+         *
+         *     ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title;
+         *     ``temporary`` what was to be there for a time only.
+         */
+        Since: {
+            /** On */
+            on: string;
+            /** On Words */
+            on_words: string;
+            /** Left */
+            left: components["schemas"]["LeftLine"][];
+            /** Felt */
+            felt: string[];
+            /** Gone */
+            gone: string[];
+            /** Stayed */
+            stayed: string[];
+            /** New */
+            new: string[];
+            /** Temporary */
+            temporary: string[];
+        };
+        /**
          * SinglePurchase
          * @description One purchase on top of what is in the room: what it alone removes.
          *
@@ -6101,7 +6201,7 @@ export interface components {
         };
         /**
          * VisitIn
-         * @description A new visit.
+         * @description A new visit; ``from_visit`` is one of the same client that it follows up.
          */
         VisitIn: {
             /**
@@ -6114,6 +6214,8 @@ export interface components {
              * Format: uuid
              */
             client_id: string;
+            /** From Visit */
+            from_visit?: string | null;
         };
         /**
          * VisitLineOut
@@ -6152,6 +6254,8 @@ export interface components {
             state: "new" | "draft" | "signed" | "changed";
             /** Sign */
             sign: string | null;
+            /** Call Back */
+            call_back: string | null;
             /** Shared Report */
             shared_report: string | null;
             /** Step */
@@ -7908,6 +8012,81 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VisitOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    since_api_visits__visit_id__since_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Since"] | null;
                 };
             };
             /** @description Not signed in */

@@ -75,12 +75,20 @@ class Leans(Choice):
     NO = "no", "No"
 
 
+class CalledBack(Choice):
+    """What a call back came to."""
+
+    WENT = "went", "They went"
+    NOT_YET = "not_yet", "Not yet"
+    UNREACHED = "unreached", "Not reached"
+
+
 @dataclass(frozen=True, eq=False)
 class FlagFields:
     """One red flag: whether it is there, and the referral that answers it.
 
     ``to`` is whom the client was sent to, ``done`` what was done and told, ``by`` who did it; ``letter`` whether
-    one was handed over, ``call_back`` the day on which it is asked whether they went.
+    one was handed over, ``call_back`` the day on which it is asked whether they went, ``called`` what was said then.
     """
 
     there: Field[YesNo]
@@ -89,6 +97,7 @@ class FlagFields:
     by: Field[str]
     letter: Field[YesNo]
     call_back: Field[str]
+    called: Field[CalledBack]
 
 
 @dataclass(frozen=True, eq=False)
@@ -139,6 +148,7 @@ def _referral(at: Place, start: str, there: Field[Any], yes: When) -> FlagFields
         by=at.words(f"{start}by", "By whom", health=True, when=yes),
         letter=at.choice(f"{start}letter", "Letter handed over", YesNo, health=True, when=yes),
         call_back=at.date(f"{start}call_back", "Call back on", health=True, when=yes),
+        called=at.choice(f"{start}called", "Called back", CalledBack, health=True, when=yes),
     )
 
 

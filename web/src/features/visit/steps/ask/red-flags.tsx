@@ -95,9 +95,14 @@ function FlagAnswer({
   const me = useMe().data;
   const field = (id: string) => fields.find((one) => one.id === id);
   const sign = field(path);
-  const [to, done, by, letter, callBack] = ["to", "done", "by", "letter", "call_back"].map((part) =>
-    field(`${follow}${part}`),
-  );
+  const [to, done, by, letter, callBack, called] = [
+    "to",
+    "done",
+    "by",
+    "letter",
+    "call_back",
+    "called",
+  ].map((part) => field(`${follow}${part}`));
   if (!sign) return null;
   const byMe = me ? `${me.name}, ${longDate(dayOf(new Date()))}` : "";
   const waits = by && !cells.get(by.id)?.typed && !readOnly;
@@ -115,6 +120,7 @@ function FlagAnswer({
             <Button onClick={() => queue.type(by.id, byMe, unit)}>By me, today: {me?.name}</Button>
           )}
           {callBack && <FieldRow field={callBack} />}
+          {called && callBack && cells.get(callBack.id)?.typed && <FieldRow field={called} />}
           <div className="flex flex-wrap items-center justify-between gap-2">
             <a
               href={`/api/visits/${visit.id}/letters/${nameOf(path)}.pdf?unit=${unit}`}

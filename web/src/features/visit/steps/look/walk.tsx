@@ -1,5 +1,6 @@
 import { Collapsible } from "radix-ui";
 import { useEffect, useId, useState } from "react";
+import { useSince } from "@/shared/api/queries";
 import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { TextEntry, Trouble } from "../../field-row";
@@ -73,6 +74,7 @@ export function Walk() {
           onEnter={onward}
         />
         <Trouble path={now.id} id={`${id}-entry`} />
+        <AsLeft field={now} onTaken={onward} />
       </div>
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
         {next ? `Next: ${next.label}` : "Next: Pieces"}
@@ -93,6 +95,34 @@ export function Walk() {
           folded={!fields.includes(now)}
         />
       ))}
+    </div>
+  );
+}
+
+/** How it was left at the visit before, beside how it is found: one tap where it is still the same. */
+function AsLeft({ field, onTaken }: { field: Field; onTaken: () => void }) {
+  const { visit, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cell = useCell(field.id);
+  const since = useSince(visit.id, unit).data;
+  const line = since?.left.find((one) => one.path === field.id);
+  if (!since || !line) return null;
+  return (
+    <div className="mt-2 flex flex-wrap items-center justify-between gap-2 text-sm">
+      <span>
+        Left at <b className="figures">{line.left}</b> on {since.on_words}
+        {cell?.typed && line.drift && <span className="text-soft">: {line.drift}</span>}
+      </span>
+      {!cell?.typed && !readOnly && (
+        <Button
+          onClick={() => {
+            queue.type(field.id, line.typed, unit);
+            onTaken();
+          }}
+        >
+          Still so
+        </Button>
+      )}
     </div>
   );
 }

@@ -13,6 +13,7 @@ import {
   Replaces,
   Rhythm,
   Sheet,
+  SinceThen,
 } from "./parts";
 
 /** The client's paper as a page; the PDF says the same and adds figures of the movements and photographs. */
@@ -98,6 +99,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
           </ul>
         </Part>
       )}
+      <SinceThen since={paper.since} />
       <Part name="Why">
         <Causes causes={paper.causes} evidence={false} />
         {paper.further_causes > 0 && (

@@ -238,3 +238,24 @@ export function Cautions({ head, cautions }: { head: Head; cautions: readonly st
     </Part>
   );
 }
+
+/** What has become of the client since the visit before. */
+export function SinceThen({ since }: { since: Schemas["PaperSince"] | null | undefined }) {
+  if (!since) return null;
+  const named = (name: string, titles: readonly string[]) =>
+    titles.length > 0 ? `${name}: ${titles.join("; ")}.` : "";
+  return (
+    <Part name={`Since ${since.on}`}>
+      <Lines
+        lines={[
+          ...since.felt,
+          named("Gone", since.gone),
+          named("Still there", since.stayed),
+          named("New", since.new),
+          ...since.drift,
+          ...since.temporary.map((one) => `For a time only: ${one}`),
+        ].filter(Boolean)}
+      />
+    </Part>
+  );
+}

@@ -13,6 +13,7 @@ import {
   Rhythm,
   Settings,
   Sheet,
+  SinceThen,
 } from "./parts";
 
 /** The record for colleagues as a page; the PDF says the same and adds the photographs. */
@@ -35,6 +36,7 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
       {report.note && <p className="mt-2 bg-paper p-2">{report.note}</p>}
       <Lacks lacks={report.lacks} />
       {report.worse && <p className="mt-2 border-l-2 border-ink pl-2">{report.worse}</p>}
+      <SinceThen since={report.since} />
       {report.place && <h4 className="mt-4 text-base font-semibold">{report.place}</h4>}
       <h4 className="mt-4 font-semibold">What to do</h4>
       {report.actions.length === 0 && <p>Nothing: all that was looked at is as it should be.</p>}

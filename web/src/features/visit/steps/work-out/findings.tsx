@@ -1,5 +1,5 @@
 import { Plus } from "lucide-react";
-import { useState } from "react";
+import { type KeyboardEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Skeleton } from "@/shared/ui/skeleton";
@@ -14,9 +14,14 @@ import { useWorkup } from "../../state/workup";
 
 type Found = Schemas["Finding"];
 
+const WAYS: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
+const VERDICTS: Record<string, string> = { a: "accepted", d: "dismissed" };
+const verdictOf = (id: string) => `work.finding.${id.replaceAll(".", "-")}.verdict`;
+
 /** What is off, the gravest first; accepted, reworded or dismissed; what holds and what can't be told. */
 export function Findings() {
-  const { readOnly } = useVisitFacts();
+  const { readOnly, unit } = useVisitFacts();
+  const queue = useQueue();
   const worked = useWorkup();
   const { go } = useNavigation();
   const { setActive } = useDrawingStore();
@@ -27,6 +32,27 @@ export function Findings() {
   const kept = off.filter((found) => found.verdict !== "dismissed");
   const dismissed = off.filter((found) => found.verdict === "dismissed");
   const causes = worked.causes;
+  const programs = off.filter((found) => !found.own);
+  const unseen = programs.filter((found) => !found.verdict);
+  const acceptAll = () =>
+    queue.typeAll(
+      unseen.map((found) => [verdictOf(found.id), "accepted"] as const),
+      unit,
+    );
+  /** On a finding: a accepts, d dismisses and goes on to the next; arrows go from one to the next. */
+  const keys = (event: KeyboardEvent<HTMLElement>) => {
+    const here = (event.target as HTMLElement).closest<HTMLElement>("[data-finding]");
+    const way = WAYS[event.key];
+    const verdict = VERDICTS[event.key];
+    if (!here || event.metaKey || event.ctrlKey || event.altKey || (!way && !verdict)) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const id = here.dataset.finding ?? "";
+    if (verdict && programs.some((found) => found.id === id))
+      queue.type(verdictOf(id), verdict, unit);
+    const all = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-finding]")];
+    all[all.indexOf(here) + (way ?? 1)]?.focus();
+  };
   const one = (found: Found) => (
     <One
       key={found.id}
@@ -39,7 +65,8 @@ export function Findings() {
     />
   );
   return (
-    <div className="flex flex-1 flex-col">
+    // biome-ignore lint/a11y/noStaticElementInteractions: keys for the buttons of the findings within it
+    <div className="flex flex-1 flex-col" onKeyDown={readOnly ? undefined : keys}>
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
         {causes.length
           ? `${causes.length} ${causes.length === 1 ? "cause" : "causes"}, ${kept.length} findings`
@@ -49,8 +76,13 @@ export function Findings() {
       </h2>
       <p className="mb-2 text-sm text-soft">
         Suggestions for you to accept, edit or dismiss. Dismissed findings are left out of the
-        report.
+        report. By keys: arrows go from one to the next, a accepts, d dismisses.
       </p>
+      {!readOnly && unseen.length > 0 && (
+        <Button className="mb-3 w-full text-sm" onClick={acceptAll}>
+          Accept {unseen.length === programs.length ? "all" : "the other"} {unseen.length}
+        </Button>
+      )}
       {causes.map((cause) => (
         <section key={cause.id} aria-label={cause.title} className="mb-3">
           <h3 className="flex items-start gap-2 border-b border-ink pb-1 font-semibold">
@@ -136,6 +168,7 @@ function One({ found, open, onToggle }: { found: Found; open: boolean; onToggle:
     <li className="border-b border-hair">
       <button
         type="button"
+        data-finding={found.id}
         aria-expanded={open}
         onClick={onToggle}
         className="grid min-h-12 w-full grid-cols-[20px_1fr_auto] items-start gap-x-2 py-2 text-left"

@@ -1,0 +1,254 @@
+"""Follow-ups: a visit that begins with what is known, and what has changed since the one before."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from uuid import UUID, uuid5
+
+from ..core.actions import DONE_DEG, DONE_MM
+from ..core.body import DIMENSIONS
+from ..core.catalogue import QUANTITIES, Posture
+from ..core.intake import REGIONS
+from ..core.record import Record, Value, field_of, fields, typed_of
+from ..core.units import LengthUnit
+from ..core.visit import body_from, settings_left, spoken_date
+from ..core.words import say, say_amount
+from .accounts import require_health, require_writer
+from .errors import NotFound
+from .models import Change, ImportBatch, Member, Practice, Visit, VisitSnapshot
+from .paper_models import PaperSince
+from .papers.card import temporary_lines
+from .ports import Clock, Records
+from .visits import VisitService
+from .workup import Workup, work_up
+
+COPIED = ("ask.", "look.", "place.", "work.policy.", "work.plan", "work.budget", "pace.")
+"""What is taken over begins so: hours and hands, pieces, places, choices, the plan and the day."""
+ANEW = (
+    "ask.consent.",
+    "ask.sign.",
+    "ask.warning",
+    "ask.care.",
+    "ask.discomfort.",
+    "look.found",
+    "look.habit",
+    "look.photo.",
+    "look.room.",
+    "look.lux",
+)
+"""What is asked and looked at anew, whatever was said before."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class LeftLine:
+    """One setting as it was left: the field it is found in now, in words and as it is typed.
+
+    ``now`` is as found now, ``drift`` how far it has gone since where that is more than a tape is off.
+    """
+
+    path: str
+    label: str
+    posture: Posture
+    left: str
+    typed: str
+    now: str
+    drift: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Since:
+    """What has become of a client since the visit before.
+
+    ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title;
+    ``temporary`` what was to be there for a time only.
+    """
+
+    on: str
+    on_words: str
+    left: list[LeftLine]
+    felt: list[str]
+    gone: list[str]
+    stayed: list[str]
+    new: list[str]
+    temporary: list[str]
+
+
+class FollowUpService:
+    """What is done with a client who comes again."""
+
+    def __init__(self, records: Records, visits: VisitService, clock: Clock) -> None:
+        self._records, self._visits, self._clock = records, visits, clock
+
+    def begin(
+        self, member: Member, practice: Practice, before: UUID, *, client_id: UUID, id: UUID | None
+    ) -> Visit:
+        """Start a visit with what is known from another one; sent twice it is one.
+
+        Pieces, hours, choices and the day are taken over; the body is carried over with its age. Consents,
+        conditions, red flags, discomfort, habits, and everything as found are asked and looked at anew.
+        Raises NotAllowed, NotFound.
+        """
+        require_writer(member)
+        old = self._records.working(member.practice_id, before)
+        if old.client.id != client_id:
+            raise NotFound("This visit is another client's.")
+        visit = self._visits.start(member, practice, old.client.id, id=id)
+        if visit.revision:
+            return visit
+        taken = {**_taken_over(old), **_carried(old)}
+        changes = tuple(
+            Change(
+                id=uuid5(visit.id, path),
+                visit_id=visit.id,
+                path=path,
+                typed=typed,
+                value=value,
+                expected_version=0,
+                member_id=member.id,
+            )
+            for path, (typed, value) in taken.items()
+        )
+        self._records.import_batch(
+            member.practice_id, ImportBatch(clients=(), visits=(), changes=changes), self._clock()
+        )
+        return self._records.working(member.practice_id, visit.id).visit
+
+    def since(self, member: Member, visit_id: UUID, unit: LengthUnit) -> Since | None:
+        """What has become of the client since their visit before; None for a first one.
+
+        Raises NotAllowed, NotFound.
+        """
+        require_health(member)
+        now = self._records.working(member.practice_id, visit_id)
+        return since_before(self._records, member.practice_id, now, work_up(now, unit), unit)
+
+
+def before_of(records: Records, practice_id: UUID, now: VisitSnapshot) -> VisitSnapshot | None:
+    """Return the last visit of the same client before this one in which anything was set or signed."""
+    last = records.visit_before(practice_id, now.visit.id)
+    return records.working(practice_id, last) if last is not None else None
+
+
+def since_before(
+    records: Records, practice_id: UUID, now: VisitSnapshot, worked: Workup, unit: LengthUnit
+) -> Since | None:
+    """Return what has become of a client since the visit before this one; None for a first visit."""
+    before = before_of(records, practice_id, now)
+    if before is None:
+        return None
+    then = work_up(before, unit, body=False)
+    was, has = ({one.title for one in each.causes} for each in (then, worked))
+    day = before.visit.started_on.isoformat()
+    return Since(
+        on=day,
+        on_words=spoken_date(day),
+        left=_left(before.record, now.record, unit),
+        felt=_felt(before.record, now.record),
+        gone=sorted(was - has),
+        stayed=sorted(was & has),
+        new=sorted(has - was),
+        temporary=temporary_lines(then),
+    )
+
+
+def paper_since(since: Since) -> PaperSince:
+    """Return what has become of a client as the papers say it; what has not drifted is no news."""
+    return PaperSince(
+        on=since.on_words,
+        drift=[
+            say(
+                "since.line",
+                label=one.label,
+                posture="sitting" if one.posture == "seated" else "standing",
+                left=one.left,
+                now=one.now,
+                drift=one.drift,
+            )
+            for one in since.left
+            if one.drift
+        ],
+        felt=since.felt,
+        gone=since.gone,
+        stayed=since.stayed,
+        new=since.new,
+        temporary=since.temporary,
+    )
+
+
+def _taken_over(old: VisitSnapshot) -> dict[str, tuple[str, Value]]:
+    """Return what is copied, by path: typed and value. What needs consent is asked anew."""
+    found: dict[str, tuple[str, Value]] = {}
+    for path, value in old.values.items():
+        field = field_of(path)
+        inner = path.split(".", 2)[2] if path.startswith("place.") and path.count(".") > 1 else path
+        if value is None or value == "" or field.health or not path.startswith(COPIED):
+            continue
+        if path.startswith(ANEW) or inner.startswith(ANEW):
+            continue
+        found[path] = (typed_of(field, value), value)
+    return found
+
+
+def _carried(old: VisitSnapshot) -> dict[str, tuple[str, Value]]:
+    """Return the body, each dimension as one carried-over value with the day on which it was taken."""
+    body = body_from(old.record, old.client.sex)
+    found: dict[str, tuple[str, Value]] = {}
+    for name, held in body.values.items():
+        asked = fields.measure.dimension[name]
+        if name not in DIMENSIONS or held.source == "estimated":
+            continue
+        day = old.record[asked.taken_on] or old.visit.started_on.isoformat()
+        found[asked.first.id] = (typed_of(asked.first, held.mm), held.mm)
+        found[asked.origin.id] = ("carried_over", "carried_over")
+        found[asked.taken_on.id] = (day, day)
+    return found
+
+
+def _left(then: Record, now: Record, unit: LengthUnit) -> list[LeftLine]:
+    """Return every setting as it was left, with the field it is found in now."""
+    lines = []
+    for posture, left in zip(fields.work.POSTURES, settings_left(then), strict=True):
+        places = fields.found.by_quantity if posture == "seated" else fields.found.standing
+        for key, field in places.items():
+            value = left.get(key)
+            if value is None or key not in QUANTITIES:
+                continue
+            quantity = QUANTITIES[key]
+            found = now[field]
+            near = DONE_MM if quantity.unit == "mm" else DONE_DEG
+            gone = found - value if found is not None else 0.0
+            lines.append(
+                LeftLine(
+                    path=field.id,
+                    label=quantity.label,
+                    posture=posture,
+                    left=say_amount(quantity, value, unit),
+                    typed=typed_of(field, value),
+                    now=say_amount(quantity, found, unit) if found is not None else "",
+                    drift=say(
+                        "since.drift",
+                        by=say_amount(quantity, abs(gone), unit),
+                        way=quantity.up if gone > 0 else quantity.down,
+                    )
+                    if abs(gone) > near
+                    else "",
+                )
+            )
+    return lines
+
+
+def _felt(then: Record, now: Record) -> list[str]:
+    """Return discomfort then and now by region, where it was told at either visit."""
+    lines = []
+    for id, asked in fields.ask.discomfort.items():
+        was, has = then[asked.strength], now[asked.strength]
+        if was or has:
+            lines.append(
+                say(
+                    "since.felt",
+                    region=REGIONS[id].label,
+                    was=f"{was:g}" if was is not None else "–",
+                    now=f"{has:g}" if has is not None else "–",
+                )
+            )
+    return lines
