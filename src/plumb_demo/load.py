@@ -185,6 +185,12 @@ def _measured_before(
     reports.sign(member, practice, typist.visit_id, "cm")
 
 
+def _calls(typed: Mapping[str, str], day: str) -> dict[str, str]:
+    """Return the day of the call back for each red flag that was referred."""
+    referred = [path for path in typed if path.startswith("ask.sign.") and path.endswith(".to")]
+    return {path.removesuffix("to") + "call_back": day for path in referred}
+
+
 def _visit(
     client: DemoClient,
     member: Member,
@@ -207,6 +213,7 @@ def _visit(
         for path, text in {**shared.values, "look.workstation": str(shared.id)}.items():
             typist.type(path, text)
     steps = _STEPS[client.until]
+    typed |= _calls(typed, practice.day(now).isoformat())
     if "measure" in steps:
         typed |= {"measure.posture": "as_they_work"} | body_readings(client) | dict(client.measured)
     if "report" in steps:

@@ -144,6 +144,7 @@
     #if s.gone.len() > 0 [- Gone: #s.gone.join("; ").]
     #if s.stayed.len() > 0 [- Still there: #s.stayed.join("; ").]
     #if s.new.len() > 0 [- New: #s.new.join("; ").]
+    #if s.untold.len() > 0 [- Not looked at again: #s.untold.join("; ").]
     #for line in s.drift [- #line
     ]
     #for line in s.temporary [- For a time only: #line

@@ -59,8 +59,8 @@ class LeftLine:
 class Since:
     """What has become of a client since the visit before.
 
-    ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title;
-    ``temporary`` what was to be there for a time only.
+    ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title,
+    ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
     """
 
     on: str
@@ -70,6 +70,7 @@ class Since:
     gone: list[str]
     stayed: list[str]
     new: list[str]
+    untold: list[str]
     temporary: list[str]
 
 
@@ -137,16 +138,20 @@ def since_before(
     if before is None:
         return None
     then = work_up(before, unit, body=False)
-    was, has = ({one.title for one in each.causes} for each in (then, worked))
+    was = {one.title: one.findings for one in then.causes}
+    has = {one.title for one in worked.causes}
+    holds = {one.id for one in worked.findings if one.state == "holds"}
+    gone = {title for title in was.keys() - has if holds.issuperset(was[title])}
     day = before.visit.started_on.isoformat()
     return Since(
         on=day,
         on_words=spoken_date(day),
         left=_left(before.record, now.record, unit),
         felt=_felt(before.record, now.record),
-        gone=sorted(was - has),
-        stayed=sorted(was & has),
-        new=sorted(has - was),
+        gone=sorted(gone),
+        stayed=sorted(was.keys() & has),
+        new=sorted(has - was.keys()),
+        untold=sorted(was.keys() - has - gone),
         temporary=temporary_lines(then),
     )
 
@@ -171,6 +176,7 @@ def paper_since(since: Since) -> PaperSince:
         gone=since.gone,
         stayed=since.stayed,
         new=since.new,
+        untold=since.untold,
         temporary=since.temporary,
     )
 
@@ -244,11 +250,14 @@ def _felt(then: Record, now: Record) -> list[str]:
         was, has = then[asked.strength], now[asked.strength]
         if was or has:
             lines.append(
-                say(
-                    "since.felt",
-                    region=REGIONS[id].label,
-                    was=f"{was:g}" if was is not None else "–",
-                    now=f"{has:g}" if has is not None else "–",
-                )
+                say("since.felt", region=REGIONS[id].label, was=_strength(was), now=_strength(has))
             )
     return lines
+
+
+def _strength(strength: float | None) -> str:
+    return (
+        say("since.strength", strength=f"{strength:g}")
+        if strength is not None
+        else say("since.unasked")
+    )

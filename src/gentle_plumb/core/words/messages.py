@@ -87,7 +87,9 @@ ENGLISH: dict[str, str] = {
     # the papers
     "since.line": "{label}, {posture}: left at {left}, found at {now}, {drift}",
     "since.drift": "{by} {way} since",
-    "since.felt": "{region}: {was} of 10 then, {now} now",
+    "since.felt": "{region}: then {was}, now {now}",
+    "since.strength": "{strength} of 10",
+    "since.unasked": "not asked",
     "sign.due_past": "The follow-up date, {on}, is in the past.",
     "sign.call_back": "No day to call back about: {flag}.",
     "paper.urgent": "Get urgent medical care, and don't wait, for any of these: {signs}.",

@@ -250,4 +250,5 @@ class PaperSince(PaperPart):
     gone: list[str]
     stayed: list[str]
     new: list[str]
+    untold: list[str]
     temporary: list[str]

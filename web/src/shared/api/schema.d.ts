@@ -4279,6 +4279,8 @@ export interface components {
             stayed: string[];
             /** New */
             new: string[];
+            /** Untold */
+            untold: string[];
             /** Temporary */
             temporary: string[];
         };
@@ -5788,8 +5790,8 @@ export interface components {
          * Since
          * @description What has become of a client since the visit before.
          *
-         *     ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title;
-         *     ``temporary`` what was to be there for a time only.
+         *     ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title,
+         *     ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
          */
         Since: {
             /** On */
@@ -5806,6 +5808,8 @@ export interface components {
             stayed: string[];
             /** New */
             new: string[];
+            /** Untold */
+            untold: string[];
             /** Temporary */
             temporary: string[];
         };

@@ -252,6 +252,7 @@ export function SinceThen({ since }: { since: Schemas["PaperSince"] | null | und
           named("Gone", since.gone),
           named("Still there", since.stayed),
           named("New", since.new),
+          named("Not looked at again", since.untold),
           ...since.drift,
           ...since.temporary.map((one) => `For a time only: ${one}`),
         ].filter(Boolean)}

@@ -1,0 +1,49 @@
+"""A client who comes again: one tap, as left beside as found, and a call back on Today."""
+
+import re
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from browser.conftest import kept
+
+pytestmark = pytest.mark.browser
+
+
+def test_a_follow_up_begins_with_what_is_known_and_says_what_has_become(desk: Page, program):
+    desk.get_by_role("link", name="Clients").click()
+    desk.get_by_role("link", name="Odile Marrick").click()
+    desk.get_by_role("button", name="Follow-up", exact=True).click()
+    desk.wait_for_url("**/ask")
+    visit = desk.url.split("/")[-2]
+    desk.goto(f"{program.address}/visits/{visit}/look")
+    expect(desk.get_by_text(re.compile(r"Left at\s43\.0\scm on"))).to_be_visible()
+    desk.get_by_role("button", name="Still so").click()
+    entry = desk.get_by_role("textbox", name="Surface", exact=True)
+    expect(entry).to_be_focused()
+    entry.fill("66")
+    entry.press("Enter")
+    kept(desk)
+    held = desk.request.get(f"{program.address}/api/visits/{visit}").json()["entries"]
+    assert held["look.found.seat"]["value"] == 430
+    assert held["measure.stature.origin"]["value"] == "carried_over"
+    desk.goto(f"{program.address}/visits/{visit}/report")
+    desk.get_by_role("radio", name="Record").click()
+    paper = desk.get_by_role("article", name="The record")
+    expect(paper).to_contain_text(re.compile(r"Surface, sitting: left at 63\.5\scm, found at 66"))
+    expect(paper).to_contain_text("now not asked")
+
+
+def test_who_is_to_be_called_back_stands_first_until_they_went(desk: Page, program):
+    desk.get_by_role("link", name="Today").click()
+    call = desk.get_by_role("region", name=re.compile("Call back"))
+    expect(call.get_by_text("Call back: due today")).to_be_visible()
+    call.get_by_role("link", name="Ruben Hale").click()
+    desk.goto(re.sub(r"/[a-z]+$", "/ask?part=red-flags", desk.url.split("?")[0]))
+    went = desk.get_by_role("radiogroup", name="Called back")
+    expect(desk.get_by_role("link", name="Referral letter (PDF)")).to_be_visible()
+    went.get_by_role("radio", name="They went").click()
+    kept(desk)
+    desk.get_by_role("link", name="Back to Today").click()
+    expect(desk.get_by_role("heading", name="Today", exact=True)).to_be_visible()
+    expect(desk.get_by_text("Call back: due today")).to_be_hidden()
