@@ -12,9 +12,10 @@ from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
 from .devices import SocketDesk, SocketInstrument, SocketLightMeter
-from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
+from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from .documents.exchange import ExchangeFormats
 from .services.accounts import AccountService
+from .services.archives import ArchiveService
 from .services.desks import DeskService
 from .services.exchange import ExchangeService
 from .services.follow_ups import FollowUpService
@@ -51,6 +52,7 @@ def make_services(engine: Engine, settings: Settings) -> Services:
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), now)
     policies = PolicyService(SqlPolicies(engine))
     visits = VisitService(records, now, measuring.errors_of, policies.chosen)
+    photos = PhotoService(records, PillowImageProcessor(), now)
     demo = _demo_people()
     published = {person.email: person.password for person in demo}
     return Services(
@@ -59,7 +61,8 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         visits=visits,
         follow_ups=FollowUpService(records, visits, now),
         reports=ReportService(records, visits, TypstPdfRenderer(), now, PaperFiles()),
-        photos=PhotoService(records, PillowImageProcessor(), now),
+        photos=photos,
+        archives=ArchiveService(records, photos, ZipArchives(), PaperFiles(), now),
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,
         policies=policies,

@@ -13,9 +13,10 @@ from gentle_plumb.devices import SocketDesk, SocketInstrument, SocketLightMeter
 from gentle_plumb.devices.desk_stand_in import DeskStandIn
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
-from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
+from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.archives import ArchiveService
 from gentle_plumb.services.desks import DeskService
 from gentle_plumb.services.exchange import ExchangeService
 from gentle_plumb.services.follow_ups import FollowUpService
@@ -83,6 +84,13 @@ def app(engine, clock, meter, tape, electric_desk):
             follow_ups=FollowUpService(records, visits, clock),
             reports=ReportService(records, visits, TypstPdfRenderer(), clock, PaperFiles()),
             photos=PhotoService(records, PillowImageProcessor(), clock),
+            archives=ArchiveService(
+                records,
+                PhotoService(records, PillowImageProcessor(), clock),
+                ZipArchives(),
+                PaperFiles(),
+                clock,
+            ),
             shelf=ShelfService(SqlShelf(engine)),
             measuring=measuring,
             policies=policies,

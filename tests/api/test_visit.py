@@ -200,3 +200,22 @@ def test_a_finding_reworded_reads_so_on_the_clients_paper(owner):
     said = text_of(owner.http.get(f"/api/visits/{visit}/report.pdf").content)
     assert "She holds the receiver with her chin." in said.replace("\n", " ")
     assert "Things stored under the desk" not in said
+
+
+def test_a_client_is_exported_whole_and_imported_as_a_new_one(owner, stranger):
+    visit = owner.new_visit("Yara Fenwick")
+    fill(owner, visit, "Yara")
+    (client,) = owner.http.get("/api/clients").json()
+    answer = owner.http.get(f"/api/clients/{client['id']}/archive.zip")
+    assert answer.headers["content-type"] == "application/zip"
+    assert stranger.http.get(f"/api/clients/{client['id']}/archive.zip").status_code == 404
+    sent = {"content": answer.content, "headers": {"Content-Type": "application/zip"}}
+    where = "/api/clients/archive"
+    assert owner.http.post(where, params={"agreed": False}, **sent).status_code == 422
+    made = owner.http.post(where, params={"agreed": True}, **sent)
+    assert made.status_code == 201
+    assert made.json()["id"] != client["id"]
+    twins = [one for one in owner.http.get("/api/visits").json() if one["client"] == client["name"]]
+    assert len(twins) == 2
+    rows = [owner.worked(one["id"])["rows"][0]["setting"] for one in twins]
+    assert rows[0] == rows[1]

@@ -10,6 +10,7 @@ from fastapi.responses import FileResponse
 from starlette.middleware.gzip import GZipMiddleware
 
 from .account_routes import account_router, public
+from .archive_routes import archive_router
 from .dependencies import Services
 from .desk_routes import desk_router
 from .edge import BodyLimit, Failures, SecurityHeaders
@@ -18,7 +19,7 @@ from .problems import Problem, add_handlers, answer
 from .routes import router
 from .work_routes import work_router
 
-STREAMED = {"/api/visits/": "/photos/", "/api/exchange": ""}
+STREAMED = {"/api/clients/archive": "", "/api/visits/": "/photos/", "/api/exchange": ""}
 """Calls whose body is read by their route, after it has asked who sends it."""
 
 
@@ -53,6 +54,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(measuring_router)
     app.include_router(work_router)
     app.include_router(desk_router)
+    app.include_router(archive_router)
     if page is not None:
         _serve_page(app, page.resolve())
     return app

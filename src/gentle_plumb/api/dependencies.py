@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from sqlalchemy import Engine
 
 from ..services.accounts import AccountService
+from ..services.archives import ArchiveService
 from ..services.desks import DeskService
 from ..services.exchange import ExchangeService
 from ..services.follow_ups import FollowUpService
@@ -34,6 +35,7 @@ class Services:
     reports: ReportService
     follow_ups: FollowUpService
     photos: PhotoService
+    archives: ArchiveService
     shelf: ShelfService
     measuring: MeasuringService
     policies: PolicyService

@@ -19,9 +19,10 @@ from ..services.drill import (
     pose,
     pose_set_up,
 )
-from ..services.exchange import MOST_BYTES, too_long
+from ..services.exchange import MOST_BYTES
 from . import measuring_schemas as s
 from .auth import Signed, With
+from .bodies import read_body
 from .problems import PROBLEMS, Problem
 from .routes import Unit
 
@@ -121,20 +122,6 @@ FILE: dict[str, Any] = {
 Kind = Annotated[Literal["csv_readings", "csv_clients", "json", "fhir"], Query()]
 
 
-async def _file(request: Request) -> bytes:
-    """The body, read no further than a file may be long."""
-    held, size = bytearray(), 0
-    async for chunk in request.stream():
-        size += len(chunk)
-        if size <= MOST_BYTES:
-            held += chunk
-        elif size > 4 * MOST_BYTES:
-            break  # a browser hears the refusal only once it has sent all; but there is an end
-    if size > MOST_BYTES:
-        raise too_long(size)
-    return bytes(held)
-
-
 @measuring_router.get(
     "/exchange",
     response_class=Response,
@@ -154,7 +141,7 @@ def export(services: With, who: Signed, format: Kind, visit_id: UUID | None = No
 async def look(request: Request, services: With, who: Signed) -> s.PreviewOut:
     """What a file says, line by line, and what importing it would do. Writes nothing."""
     services.exchange.may_take_in(who.member)
-    raw = await _file(request)
+    raw = await read_body(request, MOST_BYTES)
     return s.PreviewOut.of(await run_in_threadpool(services.exchange.look, who.member, raw))
 
 
@@ -162,7 +149,7 @@ async def look(request: Request, services: With, who: Signed) -> s.PreviewOut:
 async def import_batch(request: Request, services: With, who: Signed) -> s.PreviewOut:
     """Import a file whole; refused with every line and reason where anything is wrong."""
     services.exchange.may_take_in(who.member)
-    raw = await _file(request)
+    raw = await read_body(request, MOST_BYTES)
     return s.PreviewOut.of(await run_in_threadpool(services.exchange.import_batch, who.member, raw))
 
 

@@ -2,6 +2,7 @@
 
 from .case_format import CaseDocument, case_schema
 from .case_result import result_document, result_schema
+from .client_archive import ZipArchives
 from .image_processor import PillowImageProcessor
 from .open_files import PaperFiles
 from .report_pdf import TypstPdfRenderer
@@ -11,6 +12,7 @@ __all__ = [
     "PaperFiles",
     "PillowImageProcessor",
     "TypstPdfRenderer",
+    "ZipArchives",
     "case_schema",
     "result_document",
     "result_schema",

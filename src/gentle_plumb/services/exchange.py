@@ -310,9 +310,9 @@ class _Planner:
         return typed == (first.changed_by if first is not None else self._member.name)
 
 
-def too_long(size: int) -> BadFile:
+def too_long(size: int, most: int = MOST_BYTES) -> BadFile:
     """What is said of a file over the limit."""
-    return BadFile(f"The file has {size / 1e6:.0f} MB; up to {MOST_BYTES / 1e6:.0f} are read.")
+    return BadFile(f"The file has {size / 1e6:.0f} MB; up to {most / 1e6:.0f} are read.")
 
 
 def joined(*parts: Troubles) -> list[Trouble]:

@@ -14,6 +14,7 @@ from .models import (
     Attachment,
     Change,
     Client,
+    ClientArchive,
     DeskMotion,
     DeskState,
     Difference,
@@ -376,3 +377,12 @@ class OpenFiles(Protocol):
 
     def of_drawing(self, drawing: Scene | None) -> list[Attachment]:
         """Return the drawing alone."""
+
+
+class Archives(Protocol):
+    """One client whole as a file."""
+
+    def write(self, whole: ClientArchive) -> bytes: ...
+
+    def read(self, raw: bytes) -> ClientArchive:
+        """Raises ValueError with what is wrong in one line."""

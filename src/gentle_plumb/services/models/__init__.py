@@ -1,6 +1,7 @@
 """The things the use cases work on, as plain records."""
 
 from .accounts import WRITERS, DateOrder, Member, Practice, Role, Session
+from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
 from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Trouble, Troubles
 from .instruments import DeskMotion, DeskState, InstrumentReading, InstrumentState, LightReading
 from .shared import Difference, MeasuringList, PopulationTable, ShelfItem, StoredRuleSet, TableRow
@@ -24,9 +25,12 @@ from .visits import (
 __all__ = [
     "MOST_TROUBLES",
     "WRITERS",
+    "ArchivedPhoto",
+    "ArchivedVisit",
     "Attachment",
     "Change",
     "Client",
+    "ClientArchive",
     "DateOrder",
     "DeskMotion",
     "DeskState",

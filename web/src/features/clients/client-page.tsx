@@ -4,6 +4,7 @@ import { useMe } from "@/shared/api/account";
 import { useClients, useVisits } from "@/shared/api/queries";
 import { longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
+import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Skeleton } from "@/shared/ui/skeleton";
@@ -52,6 +53,9 @@ export function ClientPage() {
             <Button look="quiet" onClick={() => setDoing("edit")}>
               Edit
             </Button>
+            <Download href={`/api/clients/${client.id}/archive.zip`} file={`${client.name}.zip`}>
+              Export
+            </Download>
             <Button look="quiet" onClick={() => setDoing("erase")}>
               Delete …
             </Button>

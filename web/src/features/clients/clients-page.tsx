@@ -11,6 +11,7 @@ import { SearchField } from "@/shared/ui/search-field";
 import { Skeleton } from "@/shared/ui/skeleton";
 import type { Line } from "../today/visits";
 import { type Client, NewClient } from "./client-forms";
+import { ImportClient } from "./import-client";
 import { useBeginVisit } from "./use-begin-visit";
 
 /** Clients: who they are, when they were last seen, and when they are to be seen again. */
@@ -20,6 +21,7 @@ export function ClientsPage() {
   const { begin, error } = useBeginVisit();
   const writes = useMe().data?.role !== "reader";
   const [adding, setAdding] = useState(false);
+  const [importing, setImporting] = useState(false);
   const [words, setWords] = useState("");
   const troubled = error ?? clients.error ?? visits.error;
   const shown = (clients.data ?? []).filter(({ name, work }) => matches(words, name, work));
@@ -28,9 +30,14 @@ export function ClientsPage() {
       <PageHead title="Clients">
         <SearchField label="Find a client" value={words} onChange={setWords} />
         {writes && (
-          <Button look="next" onClick={() => setAdding(true)}>
-            New client
-          </Button>
+          <>
+            <Button look="quiet" onClick={() => setImporting(true)}>
+              Import …
+            </Button>
+            <Button look="next" onClick={() => setAdding(true)}>
+              New client
+            </Button>
+          </>
         )}
       </PageHead>
       {troubled && (
@@ -64,6 +71,7 @@ export function ClientsPage() {
           )}
         </div>
       )}
+      {importing && <ImportClient onDone={() => setImporting(false)} />}
       {adding && (
         <NewClient
           name={shown.length === 0 ? words : ""}

@@ -247,6 +247,14 @@ export function useSign(id: string, unit: Unit) {
   };
 }
 
+/** A client with their visits, from an archive. */
+export function useImportClient() {
+  const queries = useQueryClient();
+  return server.useMutation("post", "/api/clients/archive", {
+    onSuccess: () => stale(queries, "/api/clients", "/api/visits"),
+  });
+}
+
 /** What has become of the client since their visit before. */
 export function useSince(id: string, unit: Unit) {
   return server.useQuery(

@@ -1,0 +1,21 @@
+"""Files that are sent as a request's body."""
+
+from __future__ import annotations
+
+from fastapi import Request
+
+from ..services.exchange import too_long
+
+
+async def read_body(request: Request, most: int) -> bytes:
+    """Read a body no further than a file may be long; raises BadFile for a longer one."""
+    held, size = bytearray(), 0
+    async for chunk in request.stream():
+        size += len(chunk)
+        if size <= most:
+            held += chunk
+        elif size > 4 * most:
+            break  # a browser hears the refusal only once it has sent all; but there is an end
+    if size > most:
+        raise too_long(size, most)
+    return bytes(held)

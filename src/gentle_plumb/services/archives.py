@@ -1,0 +1,194 @@
+"""One client whole: out as an archive of open files, and in from one."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from datetime import date
+from uuid import UUID, uuid4, uuid5
+
+from ..core.record import field_of, fields, read_typed, typed_of
+from ..core.record.fields.photo import PHOTO_FAMILY
+from .accounts import require_health, require_writer
+from .consent import NOTES, PHOTOGRAPHS
+from .errors import BadFile, NeedsConsent
+from .exchange import sheet_of
+from .models import (
+    ArchivedPhoto,
+    ArchivedVisit,
+    Change,
+    Client,
+    ClientArchive,
+    ImportBatch,
+    Member,
+    Visit,
+)
+from .papers import COPIES
+from .photos import PhotoService
+from .ports import Archives, Clock, OpenFiles, Records
+from .workup import work_up
+
+MOST_BYTES = 100_000_000
+"""As long as an archive may be that is sent here: far more than a client's history. House value."""
+
+
+class ArchiveService:
+    """What is done with a client as a whole."""
+
+    def __init__(
+        self,
+        records: Records,
+        photos: PhotoService,
+        archives: Archives,
+        files: OpenFiles,
+        clock: Clock,
+    ) -> None:
+        self._records, self._photos, self._archives = records, photos, archives
+        self._files, self._clock = files, clock
+
+    def export(self, member: Member, client_id: UUID) -> tuple[Client, bytes]:
+        """Return a client with every visit, photograph and signed paper; raises NotAllowed, NotFound."""
+        require_writer(member)
+        require_health(member)
+        client = self._records.client(member.practice_id, client_id)
+        mine = [
+            line.visit
+            for line in self._records.visits(member.practice_id)
+            if line.client.id == client_id
+        ]
+        visits = sorted(mine, key=lambda one: (one.started_on, str(one.id)))
+        whole = ClientArchive(
+            name=client.name,
+            sex=client.sex,
+            work=client.work,
+            visits=tuple(self._visit(member, one) for one in visits),
+        )
+        return client, self._archives.write(whole)
+
+    def _visit(self, member: Member, visit: Visit) -> ArchivedVisit:
+        mine = member.practice_id
+        opened = self._records.working(mine, visit.id)
+        _, client, entries, reports, photos = self._records.open(mine, visit.id)
+        worked = work_up(opened, "mm", body=False).through
+        held = self._files.of_visit(opened, worked, [sheet_of(visit, client, entries)], None)
+        papers = {}
+        for report in reports:
+            for copy in COPIES:
+                pdf = self._records.report_pdf(mine, report.id, copy)[1]
+                if pdf is not None:
+                    papers[f"version-{report.number}-{copy}.pdf"] = pdf
+        return ArchivedVisit(
+            on=visit.started_on,
+            entries={
+                path: typed_of(field_of(path), value)
+                for path, value in sorted(opened.values.items())
+                if value is not None and value != "" and path != fields.measure.table.id
+            },
+            practice=dict(visit.policies),
+            photos=tuple(
+                ArchivedPhoto(id=str(one.id), jpeg=self._records.photo(mine, one.id)[1])
+                for one in photos
+            ),
+            papers=papers,
+            open_files={one.name: one.text for one in held if one.name != "visit.json"},
+        )
+
+    def take_in(self, member: Member, raw: bytes, *, agreed: bool) -> Client:
+        """Import a client with their visits and photographs, as a new one.
+
+        Papers that were signed elsewhere stay in the archive: nobody here has signed them.
+
+        Parameters
+        ----------
+        member : Member
+        raw : bytes
+            The archive.
+        agreed : bool
+            Whether the client agrees to these records being kept here.
+
+        Raises
+        ------
+        NotAllowed
+            For readers.
+        NeedsConsent
+            Without the client's word.
+        BadFile
+            With what is wrong, if anything is; nothing is written then.
+
+        """
+        require_writer(member)
+        if not agreed:
+            raise NeedsConsent(
+                "agreed",
+                NOTES,
+                "Ask the client first: these records hold what concerns their health.",
+            )
+        try:
+            whole = self._archives.read(raw)
+        except ValueError as error:
+            raise BadFile(
+                f"The archive was not imported: {error}", [("file", "", str(error))]
+            ) from None
+        client = Client(
+            id=uuid4(),
+            practice_id=member.practice_id,
+            name=whole.name,
+            sex=whole.sex,
+            work=whole.work,
+        )
+        visits, changes = [], []
+        for number, archived in enumerate(whole.visits):
+            visit = Visit(
+                id=uuid5(client.id, f"{number}"),
+                practice_id=member.practice_id,
+                client_id=client.id,
+                member_id=member.id,
+                started_on=_no_later(archived.on, self._clock().date()),
+                policies=archived.practice,
+            )
+            visits.append(visit)
+            changes += _changes(visit, member, archived)
+        self._records.import_batch(
+            member.practice_id,
+            ImportBatch(clients=(client,), visits=tuple(visits), changes=tuple(changes)),
+            self._clock(),
+        )
+        for visit, archived in zip(visits, whole.visits, strict=True):
+            if archived.entries.get(PHOTOGRAPHS) == "yes":
+                for photo in archived.photos:
+                    self._photos.add(member, visit.id, _here(visit, photo.id), photo.jpeg)
+        return replace(client, version=1)
+
+
+def _no_later(day: date, today: date) -> date:
+    """Return a visit's day; none lies ahead of where it is taken in."""
+    return min(day, today)
+
+
+def _here(visit: Visit, photo: str) -> UUID:
+    """Return a photograph's identifier here: its own again at each import of its own."""
+    return uuid5(visit.id, photo)
+
+
+def _changes(visit: Visit, member: Member, archived: ArchivedVisit) -> list[Change]:
+    """Return a visit's entries as changes; what was placed on a photograph follows its new name."""
+    names = {one.id: str(_here(visit, one.id)) for one in archived.photos}
+    made = []
+    for path, typed in archived.entries.items():
+        at = path
+        if path.startswith(f"{PHOTO_FAMILY}."):
+            id = path.removeprefix(f"{PHOTO_FAMILY}.").split(".")[0]
+            if id not in names:
+                continue
+            at = path.replace(id, names[id], 1)
+        made.append(
+            Change(
+                id=uuid5(visit.id, at),
+                visit_id=visit.id,
+                path=at,
+                typed=typed,
+                value=read_typed(field_of(at), typed, unit="mm"),
+                expected_version=0,
+                member_id=member.id,
+            )
+        )
+    return made
