@@ -209,7 +209,7 @@ def test_a_client_is_exported_whole_and_imported_as_a_new_one(owner, stranger):
     answer = owner.http.get(f"/api/clients/{client['id']}/archive.zip")
     assert answer.headers["content-type"] == "application/zip"
     assert stranger.http.get(f"/api/clients/{client['id']}/archive.zip").status_code == 404
-    sent = {"content": answer.content, "headers": {"Content-Type": "application/zip"}}
+    sent = {"content": answer.content, "headers": {"Content-Type": "application/octet-stream"}}
     where = "/api/clients/archive"
     assert owner.http.post(where, params={"agreed": False}, **sent).status_code == 422
     made = owner.http.post(where, params={"agreed": True}, **sent)

@@ -11,7 +11,7 @@ from fastapi.concurrency import run_in_threadpool
 from ..services.archives import MOST_BYTES
 from . import schemas as s
 from .auth import Signed, With
-from .bodies import read_body
+from .bodies import FILE, read_body
 from .problems import PROBLEMS
 
 archive_router = APIRouter(prefix="/api", tags=["clients"], responses=PROBLEMS)
@@ -32,16 +32,7 @@ def export_client(services: With, who: Signed, client_id: UUID) -> Response:
     )
 
 
-@archive_router.post(
-    "/clients/archive",
-    status_code=201,
-    openapi_extra={
-        "requestBody": {
-            "required": True,
-            "content": {"application/zip": {"schema": {"type": "string", "format": "binary"}}},
-        }
-    },
-)
+@archive_router.post("/clients/archive", status_code=201, openapi_extra=FILE)
 async def import_client(
     request: Request,
     services: With,

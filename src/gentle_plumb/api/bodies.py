@@ -2,9 +2,19 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from fastapi import Request
 
 from ..services.exchange import too_long
+
+FILE: dict[str, Any] = {
+    "requestBody": {
+        "required": True,
+        "content": {"application/octet-stream": {"schema": {"type": "string", "format": "binary"}}},
+    }
+}
+"""How a route says that its body is a file."""
 
 
 async def read_body(request: Request, most: int) -> bytes:

@@ -22,7 +22,7 @@ from ..services.drill import (
 from ..services.exchange import MOST_BYTES
 from . import measuring_schemas as s
 from .auth import Signed, With
-from .bodies import read_body
+from .bodies import FILE, read_body
 from .problems import PROBLEMS, Problem
 from .routes import Unit
 
@@ -113,12 +113,6 @@ def take_reading(
     return s.ReadingOut(typed=read.typed, warning=read.warning)
 
 
-FILE: dict[str, Any] = {
-    "requestBody": {
-        "required": True,
-        "content": {"application/octet-stream": {"schema": {"type": "string", "format": "binary"}}},
-    }
-}
 Kind = Annotated[Literal["csv_readings", "csv_clients", "json", "fhir"], Query()]
 
 

@@ -17,7 +17,7 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
   const submit = () =>
     file &&
     take.mutate(
-      { params: { query: { agreed } }, ...fileBody(file, "application/zip") },
+      { params: { query: { agreed } }, ...fileBody(file, "application/octet-stream") },
       {
         onSuccess: (client) => {
           onDone();
