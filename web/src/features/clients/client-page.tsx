@@ -13,6 +13,8 @@ import { whenDue } from "../today/visits";
 import { EditClient, EraseClient } from "./client-forms";
 import { useBeginVisit } from "./use-begin-visit";
 
+/** Steps from which a visit has something to follow up. */
+const SET: ReadonlySet<string> = new Set(["set", "pace", "report"]);
 const ESTIMATED: Record<string, string> = { female: "a woman", male: "a man" };
 
 /** One client: who they are, their visits, what is due, and what can be done. */
@@ -38,7 +40,9 @@ export function ClientPage() {
     );
   const mine = (visits.data ?? []).filter((line) => line.client_id === clientId);
   const open = mine.find((line) => line.state !== "signed");
-  const last = mine.find((line) => line.state === "signed" || line.state === "changed");
+  const last = mine.find(
+    (line) => line.state === "signed" || line.state === "changed" || SET.has(line.step ?? "ask"),
+  );
   const due = mine.find((line) => line.follow_up && line.state === "signed");
   return (
     <>

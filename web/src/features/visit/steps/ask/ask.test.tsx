@@ -12,6 +12,7 @@ const flags = [
   aQuestion("ask.sign.fall", "A fall"),
 ];
 const more = [
+  aField({ id: "ask.sign.calf.to", label: "Referred to", kind: "text" }),
   aField({ id: "ask.sign.calf.done", label: "Action taken", kind: "text" }),
   aField({ id: "ask.sign.calf.by", label: "By whom and when", kind: "text" }),
 ];
