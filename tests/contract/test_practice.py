@@ -100,7 +100,9 @@ def test_who_left_is_out_and_their_address_is_free(ports, started, clock):
     with pytest.raises(NotFound):
         accounts.change_member(gone)
     again = accounts.add_member(replace(gone, id=uuid4()))
-    seen = accounts.change_member(replace(again, name="New", password_hash="y"))
+    seen = accounts.change_member(
+        replace(again, name="New", password_hash="y", registration="PT 1")
+    )
     assert accounts.member_by_email(gone.email) == seen
 
 

@@ -54,6 +54,7 @@ class FakeAccounts:
             held,
             name=member.name,
             title=member.title,
+            registration=member.registration,
             password_hash=member.password_hash,
             sees_health=member.sees_health,
         )

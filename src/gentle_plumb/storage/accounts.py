@@ -102,7 +102,7 @@ class SqlAccounts:
         return Member(**held._mapping)
 
     def change_member(self, member: Member) -> Member:
-        changed = ("name", "title", "password_hash", "sees_health")
+        changed = ("name", "title", "registration", "password_hash", "sees_health")
         with Db(self._engine) as db, db.begin():
             found = db.execute(
                 update(MemberRow)

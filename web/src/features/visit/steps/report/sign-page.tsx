@@ -71,7 +71,7 @@ export function Signing({
           {sign.error.message}
         </Notice>
       )}
-      <div className="flex gap-2">
+      <div className="sticky -bottom-6 -mx-6 -mb-6 flex gap-2 border-t border-hair bg-ground px-6 py-4">
         {!blocked && (
           <Button
             look="next"
