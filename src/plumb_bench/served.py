@@ -370,5 +370,7 @@ def served_rows(table: Table, rounds: int) -> tuple[dict[str, Any], dict[str, An
                     "demo up, everything installed", f"{seconds:.1f} s", "answers within 8 s"
                 )
                 _memory_row(table, process)
-                report = caller.http.get(f"/api/visits/{caller.visit}/report").json()["content"]
+                report = caller.http.get(f"/api/visits/{caller.visit}/report").json()["content"][
+                    "record"
+                ]
     return report, json.loads(json.dumps(report["scene"]))
