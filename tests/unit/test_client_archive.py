@@ -92,6 +92,30 @@ def spoilt(archive, **files):
     return out.getvalue()
 
 
+def spoilt_photo(archive):
+    with zipfile.ZipFile(io.BytesIO(archive)) as old:
+        name = next(one for one in old.namelist() if one.endswith(".jpg"))
+    return spoilt(archive, **{name.split("/")[-1].replace(".", "_"): b"no JPEG"})
+
+
+def test_what_is_kept_by_consent_comes_in_only_with_it(exported):
+    was, archive = exported
+    with zipfile.ZipFile(io.BytesIO(archive)) as old:
+        name = next(one for one in old.namelist() if one.endswith("visit.json"))
+        visit = json.loads(old.read(name))
+    assert visit["entries"].pop("ask.consent.notes") == "yes"
+    visit["entries"].pop("ask.consent.photographs")
+    there = World(Clock())
+    raw = spoilt(archive, visit_json=json.dumps(visit).encode())
+    service(there).take_in(there.office.owner, raw, agreed=True)
+    (line,) = there.visits.visits(there.office.owner)
+    now = there.records.working(there.office.practice.id, line.visit.id)
+    assert "ask.reason" in was.values
+    assert "ask.reason" not in now.values
+    assert now.photos == ()
+    assert now.values["look.found.seat"] == was.values["look.found.seat"]
+
+
 def test_what_is_no_archive_is_refused_and_nothing_is_written(exported):
     _, archive = exported
     there = World(Clock())
@@ -103,6 +127,7 @@ def test_what_is_no_archive_is_refused_and_nothing_is_written(exported):
             spoilt(archive, client_json=b'{"client": "x", "visits": [{"folder": "../etc"}]}'),
             "visits.0.folder",
         ),
+        (spoilt_photo(archive), "JPEG, PNG or WebP"),
     ):
         with pytest.raises(BadFile) as refused:
             service(there).take_in(there.office.owner, raw, agreed=True)

@@ -9,8 +9,8 @@ from uuid import UUID, uuid4, uuid5
 from ..core.record import field_of, fields, read_typed, typed_of
 from ..core.record.fields.photo import PHOTO_FAMILY
 from .accounts import require_health, require_writer
-from .consent import NOTES, PHOTOGRAPHS
-from .errors import BadFile, NeedsConsent
+from .consent import NOTES, PHOTOGRAPHS, consent_for
+from .errors import BadFile, BadPicture, NeedsConsent
 from .exchange import sheet_of
 from .models import (
     ArchivedPhoto,
@@ -20,6 +20,7 @@ from .models import (
     ClientArchive,
     ImportBatch,
     Member,
+    ProcessedPhoto,
     Visit,
 )
 from .papers import COPIES
@@ -135,6 +136,7 @@ class ArchiveService:
             sex=whole.sex,
             work=whole.work,
         )
+        pictures = _developed(self._photos, whole)
         visits, changes = [], []
         for number, archived in enumerate(whole.visits):
             visit = Visit(
@@ -152,11 +154,28 @@ class ArchiveService:
             ImportBatch(clients=(client,), visits=tuple(visits), changes=tuple(changes)),
             self._clock(),
         )
-        for visit, archived in zip(visits, whole.visits, strict=True):
-            if archived.entries.get(PHOTOGRAPHS) == "yes":
-                for photo in archived.photos:
-                    self._photos.add(member, visit.id, _here(visit, photo.id), photo.jpeg)
+        for visit, developed in zip(visits, pictures, strict=True):
+            for id, made in developed.items():
+                self._photos.keep(member, visit.id, _here(visit, id), made)
         return replace(client, version=1)
+
+
+def _developed(photos: PhotoService, whole: ClientArchive) -> list[dict[str, ProcessedPhoto]]:
+    """Develop the pictures of each visit that may be kept, before anything is written; raises BadFile."""
+    found = []
+    for number, archived in enumerate(whole.visits, start=1):
+        try:
+            found.append({one.id: photos.develop(one.jpeg) for one in _agreed(archived)})
+        except BadPicture as error:
+            raise BadFile(
+                "The archive was not imported.", [(f"visit {number}", "photos", str(error))]
+            ) from None
+    return found
+
+
+def _agreed(archived: ArchivedVisit) -> tuple[ArchivedPhoto, ...]:
+    """Return the photographs of a visit, where the client had agreed to them."""
+    return archived.photos if archived.entries.get(PHOTOGRAPHS) == "yes" else ()
 
 
 def _no_later(day: date, today: date) -> date:
@@ -170,23 +189,29 @@ def _here(visit: Visit, photo: str) -> UUID:
 
 
 def _changes(visit: Visit, member: Member, archived: ArchivedVisit) -> list[Change]:
-    """Return a visit's entries as changes; what was placed on a photograph follows its new name."""
-    names = {one.id: str(_here(visit, one.id)) for one in archived.photos}
+    """Return a visit's entries as changes; what was placed on a photograph follows its new name.
+
+    What is kept by consent comes in only where the visit holds that consent.
+    """
+    names = {one.id: str(_here(visit, one.id)) for one in _agreed(archived)}
     made = []
     for path, typed in archived.entries.items():
-        at = path
+        at, field = path, field_of(path)
         if path.startswith(f"{PHOTO_FAMILY}."):
-            id = path.removeprefix(f"{PHOTO_FAMILY}.").split(".")[0]
+            id, part = path.removeprefix(f"{PHOTO_FAMILY}.").split(".", 1)
             if id not in names:
                 continue
-            at = path.replace(id, names[id], 1)
+            at = f"{PHOTO_FAMILY}.{names[id]}.{part}"
+        needed = consent_for(field)
+        if needed is not None and archived.entries.get(needed) != "yes":
+            continue
         made.append(
             Change(
                 id=uuid5(visit.id, at),
                 visit_id=visit.id,
                 path=at,
                 typed=typed,
-                value=read_typed(field_of(at), typed, unit="mm"),
+                value=read_typed(field, typed, unit="mm"),
                 expected_version=0,
                 member_id=member.id,
             )

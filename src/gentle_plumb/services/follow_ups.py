@@ -34,7 +34,6 @@ ANEW = (
     "look.habit",
     "look.photo.",
     "look.room.",
-    "look.lux",
 )
 """What is asked and looked at anew, whatever was said before."""
 
@@ -59,8 +58,8 @@ class LeftLine:
 class Since:
     """What has become of a client since the visit before.
 
-    ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title,
-    ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
+    ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
+    is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
     """
 
     on: str
@@ -138,20 +137,20 @@ def since_before(
     if before is None:
         return None
     then = work_up(before, unit, body=False)
-    was = {one.title: one.findings for one in then.causes}
-    has = {one.title for one in worked.causes}
-    holds = {one.id for one in worked.findings if one.state == "holds"}
-    gone = {title for title in was.keys() - has if holds.issuperset(was[title])}
+    was = {one.id: one for one in then.causes}
+    has = {one.id: one.title for one in worked.causes}
+    told = {one.id for one in worked.findings if one.state != "not assessable"}
+    gone = {id for id in was.keys() - has.keys() if told.issuperset(was[id].findings)}
     day = before.visit.started_on.isoformat()
     return Since(
         on=day,
         on_words=spoken_date(day),
         left=_left(before.record, now.record, unit),
         felt=_felt(before.record, now.record),
-        gone=sorted(gone),
-        stayed=sorted(was.keys() & has),
-        new=sorted(has - was.keys()),
-        untold=sorted(was.keys() - has - gone),
+        gone=sorted(was[id].title for id in gone),
+        stayed=sorted(has[id] for id in was.keys() & has.keys()),
+        new=sorted(has[id] for id in has.keys() - was.keys()),
+        untold=sorted(was[id].title for id in was.keys() - has.keys() - gone),
         temporary=temporary_lines(then),
     )
 

@@ -11,7 +11,7 @@ from ..core.record.fields.photo import PHOTO_FAMILY
 from .accounts import require_health, require_writer
 from .consent import NEEDED_FOR, PHOTOGRAPHS
 from .errors import NeedsConsent
-from .models import Member, PhotoHead
+from .models import Member, PhotoHead, ProcessedPhoto
 from .ports import Clock, ImageProcessor, Records
 
 
@@ -45,7 +45,16 @@ class PhotoService:
 
         """
         self.may_add(member, visit_id)
-        made = self._darkroom.develop(picture)
+        return self.keep(member, visit_id, photo_id, self.develop(picture))
+
+    def develop(self, picture: bytes) -> ProcessedPhoto:
+        """Make a picture fit to be kept; raises BadPicture."""
+        return self._darkroom.develop(picture)
+
+    def keep(
+        self, member: Member, visit_id: UUID, photo_id: UUID, made: ProcessedPhoto
+    ) -> PhotoHead:
+        """Keep a developed picture; raises NotFound, NeedsConsent."""
         head = PhotoHead(
             id=photo_id,
             visit_id=visit_id,
