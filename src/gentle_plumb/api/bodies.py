@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from typing import Any
 
 from fastapi import Request
@@ -17,15 +18,17 @@ FILE: dict[str, Any] = {
 """How a route says that its body is a file."""
 
 
-async def read_body(request: Request, most: int) -> bytes:
-    """Read a body no further than a file may be long; raises BadFile for a longer one."""
+async def read_body(
+    request: Request, most: int, refused: Callable[[int, int], Exception] = too_long
+) -> bytes:
+    """Read a body no further than a file may be long; raises what ``refused`` makes of a longer one."""
     held, size = bytearray(), 0
     async for chunk in request.stream():
         size += len(chunk)
         if size <= most:
             held += chunk
-        elif size > 4 * most:
+        elif size > 8 * most:
             break  # a browser hears the refusal only once it has sent all; but there is an end
     if size > most:
-        raise too_long(size, most)
+        raise refused(size, most)
     return bytes(held)

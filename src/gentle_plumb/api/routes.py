@@ -24,6 +24,7 @@ from ..documents.image_processor import MOST_BYTES, too_large
 from ..services.follow_ups import Since
 from . import schemas as s
 from .auth import Signed, With
+from .bodies import read_body
 from .problems import PROBLEMS, Problem
 
 router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
@@ -320,16 +321,8 @@ async def add_photo(
     """
     photos = services.photos
     await run_in_threadpool(photos.may_add, who.member, visit_id)
-    picture, size = bytearray(), 0
-    async for chunk in request.stream():
-        size += len(chunk)
-        if size <= MOST_BYTES:
-            picture += chunk
-        elif size > 8 * MOST_BYTES:
-            break  # a browser hears the refusal only once it has sent all; but there is an end
-    if size > MOST_BYTES:
-        raise too_large(size)
-    kept = await run_in_threadpool(photos.add, who.member, visit_id, photo_id, bytes(picture))
+    picture = await read_body(request, MOST_BYTES, lambda size, _: too_large(size))
+    kept = await run_in_threadpool(photos.add, who.member, visit_id, photo_id, picture)
     return s.PhotoOut.of(kept)
 
 
