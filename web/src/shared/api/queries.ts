@@ -2,6 +2,7 @@ import {
   hashKey,
   keepPreviousData,
   type QueryClient,
+  replaceEqualDeep,
   useIsMutating,
   useQueryClient,
 } from "@tanstack/react-query";
@@ -59,8 +60,21 @@ export function useVisitChanges() {
 }
 
 export function useVisit(id: string) {
-  return server.useQuery("get", VISIT, { params: { path: { visit_id: id } } });
+  return server.useQuery(
+    "get",
+    VISIT,
+    { params: { path: { visit_id: id } } },
+    { structuralSharing: theLater },
+  );
 }
+
+/** Of two answers about a visit the one of the later revision, whichever of them came in last. */
+export function theLater(held: unknown, came: unknown): unknown {
+  const [old, now] = [held, came] as [Revised | undefined, Revised];
+  return old && old.revision > now.revision ? old : replaceEqualDeep(old, now);
+}
+
+type Revised = { revision: number };
 
 const MOST_FAILURES = 3;
 
@@ -158,6 +172,7 @@ export function useWorked(id: string, view: View | null) {
   return server.useQuery("get", WORKED, ofView(id, view), {
     enabled: view !== null,
     placeholderData: keepPreviousData,
+    structuralSharing: theLater,
   });
 }
 

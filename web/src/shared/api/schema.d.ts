@@ -5830,8 +5830,8 @@ export interface components {
          * Since
          * @description What has become of a client since the visit before.
          *
-         *     ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title,
-         *     ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
+         *     ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
+         *     is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
          */
         Since: {
             /** On */
