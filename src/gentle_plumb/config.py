@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from pathlib import Path
 
+from pydantic import SecretStr
 from pydantic_settings import BaseSettings, SettingsConfigDict
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -16,6 +17,11 @@ class Settings(BaseSettings):
     ``demo`` shows the demo's credentials on the sign-in page; ``secure_cookie`` says for all
     requests what else each one shows: whether its cookie can be marked as for HTTPS only; ``light_meter``,
     ``tape``, ``rod`` and ``desk`` are addresses of instruments (``host:port``), empty where there is none.
+
+    ``mail`` is the mail server (``host:port``), empty where there is none; ``mail_from`` who sends, ``mail_user``
+    and ``mail_password`` sign in to it, ``mail_tls`` makes the line secret. ``mail_folder`` is where the
+    simulated mail server keeps what arrives. ``public_url`` is the address people reach the program at, where a
+    proxy in front does not say so.
     """
 
     model_config = SettingsConfigDict(env_prefix="GENTLE_PLUMB_")
@@ -29,3 +35,10 @@ class Settings(BaseSettings):
     tape: str = ""
     rod: str = ""
     desk: str = ""
+    mail: str = ""
+    mail_from: str = ""
+    mail_user: str = ""
+    mail_password: SecretStr = SecretStr("")
+    mail_tls: bool = True
+    mail_folder: Path | None = None
+    public_url: str = ""

@@ -11,7 +11,14 @@ from sqlalchemy import Engine
 from .api import Services, make_app
 from .api.schemas import DemoPerson
 from .config import Settings
-from .devices import SocketDesk, SocketInstrument, SocketLightMeter
+from .devices import (
+    FolderInbox,
+    SmtpMail,
+    SmtpSettings,
+    SocketDesk,
+    SocketInstrument,
+    SocketLightMeter,
+)
 from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from .documents.exchange import ExchangeFormats
 from .services.accounts import AccountService
@@ -19,14 +26,24 @@ from .services.archives import ArchiveService
 from .services.desks import DeskService
 from .services.exchange import ExchangeService
 from .services.follow_ups import FollowUpService
+from .services.histories import HistoryService
 from .services.instruments import InstrumentService
 from .services.measuring import MeasuringService
+from .services.own_page import LanguageService, LinkService, MailService, OwnPageService
 from .services.photos import PhotoService
 from .services.policies import PolicyService
 from .services.reports import ReportService
 from .services.shelves import ShelfService
 from .services.visits import VisitService
-from .storage import SqlAccounts, SqlMeasuring, SqlPolicies, SqlRecords, SqlShelf, make_engine
+from .storage import (
+    SqlAccounts,
+    SqlMeasuring,
+    SqlOwnPages,
+    SqlPolicies,
+    SqlRecords,
+    SqlShelf,
+    make_engine,
+)
 
 
 def now() -> datetime:
@@ -46,9 +63,32 @@ def _demo_people() -> list[DemoPerson]:
     ]
 
 
+def mail_sender(settings: Settings) -> SmtpMail | None:
+    """The mail server of the settings, if there is one."""
+    host, _, port = settings.mail.rpartition(":")
+    if not host or not port.isdigit():
+        return None
+    return SmtpMail(
+        SmtpSettings(
+            host=host,
+            port=int(port),
+            sender=settings.mail_from or f"plumb@{host}",
+            user=settings.mail_user,
+            password=settings.mail_password.get_secret_value(),
+            tls=settings.mail_tls,
+        )
+    )
+
+
+def mail_service(engine: Engine, settings: Settings) -> MailService:
+    """What queues mail and hands it over."""
+    return MailService(SqlOwnPages(engine), mail_sender(settings), now)
+
+
 def make_services(engine: Engine, settings: Settings) -> Services:
     """The services over a database."""
     records = SqlRecords(engine)
+    accounts, pages = SqlAccounts(engine), SqlOwnPages(engine)
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), now)
     policies = PolicyService(SqlPolicies(engine))
     visits = VisitService(records, now, measuring.errors_of, policies.chosen)
@@ -63,6 +103,12 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         reports=ReportService(records, visits, TypstPdfRenderer(), now, PaperFiles()),
         photos=photos,
         archives=ArchiveService(records, photos, ZipArchives(), PaperFiles(), now),
+        own_page=OwnPageService(pages, records, accounts, photos, now),
+        links=LinkService(pages, records, accounts, mail_service(engine, settings), now),
+        languages=LanguageService(pages),
+        histories=HistoryService(records, pages, now),
+        mailbox=FolderInbox(settings.mail_folder) if settings.mail_folder else None,
+        public_url=settings.public_url,
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,
         policies=policies,

@@ -9,9 +9,16 @@ from fastapi.testclient import TestClient
 
 from conftest import PASSWORD, make_office
 from gentle_plumb.api import Services, make_app
-from gentle_plumb.devices import SocketDesk, SocketInstrument, SocketLightMeter
+from gentle_plumb.devices import (
+    SmtpMail,
+    SmtpSettings,
+    SocketDesk,
+    SocketInstrument,
+    SocketLightMeter,
+)
 from gentle_plumb.devices.desk_stand_in import DeskStandIn
 from gentle_plumb.devices.light_stand_in import LightStandIn
+from gentle_plumb.devices.mail_stand_in import MailStandIn, start_mail_server
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
 from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from gentle_plumb.documents.exchange import ExchangeFormats
@@ -20,14 +27,23 @@ from gentle_plumb.services.archives import ArchiveService
 from gentle_plumb.services.desks import DeskService
 from gentle_plumb.services.exchange import ExchangeService
 from gentle_plumb.services.follow_ups import FollowUpService
+from gentle_plumb.services.histories import HistoryService
 from gentle_plumb.services.instruments import InstrumentService
 from gentle_plumb.services.measuring import MeasuringService
+from gentle_plumb.services.own_page import LanguageService, LinkService, MailService, OwnPageService
 from gentle_plumb.services.photos import PhotoService
 from gentle_plumb.services.policies import PolicyService
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
-from gentle_plumb.storage import SqlAccounts, SqlMeasuring, SqlPolicies, SqlRecords, SqlShelf
+from gentle_plumb.storage import (
+    SqlAccounts,
+    SqlMeasuring,
+    SqlOwnPages,
+    SqlPolicies,
+    SqlRecords,
+    SqlShelf,
+)
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 
@@ -67,7 +83,31 @@ def electric_desk():
 
 
 @pytest.fixture
-def app(engine, clock, meter, tape, electric_desk):
+def mail_folder(tmp_path):
+    return tmp_path / "inbox"
+
+
+@pytest.fixture
+def mail_server(mail_folder):
+    """The simulated mail server on a port of its own; ``busy`` counts the times it is busy first."""
+    handler = MailStandIn(mail_folder)
+    controller = start_mail_server(handler)
+    handler.port = controller.port
+    yield handler
+    controller.stop()
+
+
+@pytest.fixture
+def mail_out(mail_server):
+    """What hands mail over to it."""
+    settings = SmtpSettings(
+        host="127.0.0.1", port=mail_server.port, sender="plumb@saltmere.example", tls=False
+    )
+    return SmtpMail(settings)
+
+
+@pytest.fixture
+def app(engine, clock, meter, tape, electric_desk, mail_out):
     records = SqlRecords(engine)
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
     policies = PolicyService(SqlPolicies(engine))
@@ -98,6 +138,22 @@ def app(engine, clock, meter, tape, electric_desk):
             instruments=InstrumentService(records, instruments),
             light_meter=SocketLightMeter(meter.address),
             desk=DeskService(SocketDesk(electric_desk.address)),
+            own_page=OwnPageService(
+                SqlOwnPages(engine),
+                records,
+                SqlAccounts(engine),
+                PhotoService(records, PillowImageProcessor(), clock),
+                clock,
+            ),
+            links=LinkService(
+                SqlOwnPages(engine),
+                records,
+                SqlAccounts(engine),
+                MailService(SqlOwnPages(engine), mail_out, clock),
+                clock,
+            ),
+            languages=LanguageService(SqlOwnPages(engine)),
+            histories=HistoryService(records, SqlOwnPages(engine), clock),
         )
     )
 

@@ -28,7 +28,8 @@ _HASHING = CapacityLimiter(2)
 LOOPBACK = {"127.0.0.1", "localhost", "::1"}
 
 
-async def _hashing(work: Callable[[], Made]) -> Made:
+async def hashing(work: Callable[[], Made]) -> Made:
+    """Check a password or code on the threads that are there for it."""
     return await to_thread.run_sync(work, limiter=_HASHING)
 
 
@@ -64,7 +65,7 @@ async def sign_in(request: Request, response: Response, services: With, given: s
     """Sign in: sets the session cookie, and one that tells this browser again."""
     check_origin(request)
     sender = request.client.host if request.client else ""
-    done = await _hashing(
+    done = await hashing(
         lambda: services.accounts.sign_in(
             given.email,
             given.password,
@@ -148,7 +149,7 @@ async def change_password(
 ) -> None:
     """Change one's own password; every other session ends."""
     sender = request.client.host if request.client else ""
-    await _hashing(
+    await hashing(
         lambda: services.accounts.change_password(
             who.member, who.session, current=given.current, password=given.password, sender=sender
         )
@@ -164,7 +165,7 @@ def members(services: With, who: Signed) -> list[s.MemberOut]:
 @account_router.post("/members", status_code=201)
 async def add_member(services: With, who: Signed, given: s.MemberIn) -> s.MemberOut:
     """Let somebody in; owners only."""
-    made = await _hashing(lambda: services.accounts.add_member(who.member, **given.model_dump()))
+    made = await hashing(lambda: services.accounts.add_member(who.member, **given.model_dump()))
     return s.MemberOut.of(made)
 
 

@@ -14,12 +14,19 @@ from .archive_routes import archive_router
 from .dependencies import Services
 from .desk_routes import desk_router
 from .edge import BodyLimit, Failures, SecurityHeaders
+from .link_routes import link_router
 from .measuring_routes import measuring_router
+from .own_routes import own_router
 from .problems import Problem, add_handlers, answer
 from .routes import router
 from .work_routes import work_router
 
-STREAMED = {"/api/clients/archive": "", "/api/visits/": "/photos/", "/api/exchange": ""}
+STREAMED = {
+    "/api/clients/archive": "",
+    "/api/visits/": "/photos/",
+    "/api/own/photos": "",
+    "/api/exchange": "",
+}
 """Calls whose body is read by their route, after it has asked who sends it."""
 
 
@@ -55,6 +62,8 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(work_router)
     app.include_router(desk_router)
     app.include_router(archive_router)
+    app.include_router(own_router)
+    app.include_router(link_router)
     if page is not None:
         _serve_page(app, page.resolve())
     return app

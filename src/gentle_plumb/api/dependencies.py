@@ -11,11 +11,13 @@ from ..services.archives import ArchiveService
 from ..services.desks import DeskService
 from ..services.exchange import ExchangeService
 from ..services.follow_ups import FollowUpService
+from ..services.histories import HistoryService
 from ..services.instruments import InstrumentService
 from ..services.measuring import MeasuringService
+from ..services.own_page import LanguageService, LinkService, OwnPageService
 from ..services.photos import PhotoService
 from ..services.policies import PolicyService
-from ..services.ports import LightMeter
+from ..services.ports import LightMeter, MailBox
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
 from ..services.visits import VisitService
@@ -26,7 +28,8 @@ from .schemas import DemoPerson
 class Services:
     """What the routes hand over to.
 
-    ``secure_cookie`` is None where each request shows whether its cookie can be marked so.
+    ``secure_cookie`` is None where each request shows whether its cookie can be marked so; ``mailbox`` is the
+    simulated mail server's inbox, ``public_url`` the address in links, where the request does not show it.
     """
 
     engine: Engine
@@ -43,5 +46,11 @@ class Services:
     instruments: InstrumentService
     light_meter: LightMeter
     desk: DeskService
+    own_page: OwnPageService
+    links: LinkService
+    languages: LanguageService
+    histories: HistoryService
+    mailbox: MailBox | None = None
+    public_url: str = ""
     secure_cookie: bool | None = None
     demo_people: list[DemoPerson] = field(default_factory=list)

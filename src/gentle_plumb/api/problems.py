@@ -67,6 +67,8 @@ _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.Withheld: (403, "withheld"),
     service.BadPicture: (422, "bad-picture"),
     service.NoAnswer: (503, "no-answer"),
+    service.MailTrouble: (503, "no-answer"),
+    service.MailRefused: (422, "mail-refused"),
     service.NotReady: (422, "not-ready"),
     service.LockedOut: (429, "locked-out"),
 }

@@ -3,5 +3,13 @@
 from .desk import SocketDesk
 from .length import SocketInstrument
 from .light_meter import SocketLightMeter
+from .mail import FolderInbox, SmtpMail, SmtpSettings
 
-__all__ = ["SocketDesk", "SocketInstrument", "SocketLightMeter"]
+__all__ = [
+    "FolderInbox",
+    "SmtpMail",
+    "SmtpSettings",
+    "SocketDesk",
+    "SocketInstrument",
+    "SocketLightMeter",
+]

@@ -8,6 +8,7 @@ bodies: word for the person, to dimension, to mm. Anybody else gets a made-up bo
 from __future__ import annotations
 
 import json
+import os
 import random
 import re
 import socketserver
@@ -15,12 +16,14 @@ import sys
 import threading
 from collections.abc import Callable, Mapping
 from hashlib import sha256
+from pathlib import Path
 from typing import Protocol
 
 from ..core.body import DIMENSIONS, Sex, house_error, made_up_body
 from ..core.units import MM_PER
 from .desk_stand_in import DeskStandIn
 from .light_stand_in import LightStandIn
+from .mail_stand_in import MailStandIn, start_mail_server
 
 Bodies = dict[str, dict[str, float]]
 STEP_MM = {"mm": 1.0, "cm": 1.0, "in": 25.4 / 16}
@@ -36,6 +39,8 @@ DESK_FAILS_EACH = 4
 PIECE_MM = 2.0
 """How near a hand sets a piece to its aim, mm, one in three further off. House value."""
 NEAR = re.compile(r"near=(\d{1,4})")
+BUSY_FIRST = 1
+"""So often the mail server is busy before it takes a mail, as some do with strangers. House value."""
 DRAIN = 0.35
 """Percent of the battery that a reading takes. House value."""
 
@@ -168,6 +173,10 @@ def main(read: Callable[[], str] = sys.stdin.readline) -> None:
     bodies: Bodies = json.loads(first) if first.strip() else {}
     for name, talker in talkers(bodies).items():
         print(f"{name} {address_of(listen(talker))}", flush=True)
+    folder = os.environ.get("GENTLE_PLUMB_MAIL_FOLDER")
+    if folder:
+        server = start_mail_server(MailStandIn(Path(folder), busy=BUSY_FIRST))
+        print(f"mail {server.hostname}:{server.port}", flush=True)
     print("ready", flush=True)
     while read():
         pass

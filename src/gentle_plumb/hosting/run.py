@@ -13,6 +13,8 @@ import urllib.request
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
+from tempfile import TemporaryDirectory
+from typing import Any
 
 import uvicorn
 from sqlalchemy import Engine, select
@@ -24,6 +26,7 @@ from ..main import create_app, now
 from ..services.instruments import subject_word
 from ..storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf, make_engine, migrate
 from ..storage.models import ClientRow, PracticeRow
+from ..storage.queue import DROP_QUEUE
 from .postgres import Cluster, PostgresTrouble, free_port, port_taken
 
 PORT = 8750
@@ -118,20 +121,52 @@ def erase(engine: Engine) -> None:
     with engine.begin() as connection:
         Base.metadata.drop_all(connection)
         connection.exec_driver_sql("drop table if exists alembic_version")
+        connection.exec_driver_sql(DROP_QUEUE.replace("%", "%%"))
 
 
 def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.0.0.1") -> None:
     """Serve until Ctrl-C or a polite kill."""
     os.environ["GENTLE_PLUMB_DATABASE_URL"] = url
     os.environ["GENTLE_PLUMB_DEMO"] = "1" if demo else "0"
-    if demo:
-        with stand_ins(demo_bodies(url)) as addresses:
-            for name, address in addresses.items():
-                os.environ.setdefault(f"GENTLE_PLUMB_{name.upper()}", address)
-            say(f"Simulated instruments: {', '.join(f'{n} {a}' for n, a in addresses.items())}.")
+    if not demo:
+        with worker():
             _serve(demo=demo, say=say, port=port, host=host)
-    else:
-        _serve(demo=demo, say=say, port=port, host=host)
+        return
+    with (
+        TemporaryDirectory(prefix="plumb-mail-") as folder,
+        stand_ins(demo_bodies(url), Path(folder) / "inbox") as addresses,
+    ):
+        inbox = Path(folder) / "inbox"
+        os.environ |= {"GENTLE_PLUMB_MAIL_FOLDER": str(inbox), "GENTLE_PLUMB_MAIL_TLS": "0"}
+        for name, address in addresses.items():
+            os.environ.setdefault(f"GENTLE_PLUMB_{name.upper()}", address)
+        say(f"Simulated: {', '.join(f'{name} {at}' for name, at in addresses.items())}.")
+        with worker():
+            _serve(demo=demo, say=say, port=port, host=host)
+
+
+@contextmanager
+def worker() -> Iterator[None]:
+    """One worker in a process of its own, for as long as the server runs; it ends with it."""
+    with subprocess.Popen(
+        [sys.executable, "-m", "gentle_plumb.hosting.worker"],
+        stdin=subprocess.PIPE,
+        env={**os.environ, "PYTHONPATH": str(ROOT / "src")},
+    ) as process:
+        try:
+            yield
+        finally:
+            _end(process)
+
+
+def _end(process: subprocess.Popen[Any]) -> None:
+    """End a process by the end of its input; not at once, not for ever."""
+    if process.stdin is not None:
+        process.stdin.close()
+    try:
+        process.wait(timeout=3)
+    except subprocess.TimeoutExpired:
+        process.kill()
 
 
 def demo_bodies(url: str) -> dict[str, dict[str, float]]:
@@ -150,14 +185,17 @@ def demo_bodies(url: str) -> dict[str, dict[str, float]]:
 
 
 @contextmanager
-def stand_ins(bodies: dict[str, dict[str, float]]) -> Iterator[dict[str, str]]:
-    """The simulated instruments in a process of their own; their addresses by setting's name."""
+def stand_ins(bodies: dict[str, dict[str, float]], inbox: Path) -> Iterator[dict[str, str]]:
+    """The simulated instruments and mail server in a process of their own; addresses by setting's name.
+
+    Mail that arrives is kept in ``inbox``.
+    """
     with subprocess.Popen(
         [sys.executable, "-m", "gentle_plumb.devices.stand_ins"],
         stdin=subprocess.PIPE,
         stdout=subprocess.PIPE,
         text=True,
-        env={**os.environ, "PYTHONPATH": str(ROOT / "src")},
+        env={**os.environ, "PYTHONPATH": str(ROOT / "src"), "GENTLE_PLUMB_MAIL_FOLDER": str(inbox)},
     ) as process:
         assert process.stdin is not None
         assert process.stdout is not None
@@ -172,11 +210,7 @@ def stand_ins(bodies: dict[str, dict[str, float]]) -> Iterator[dict[str, str]]:
         try:
             yield addresses
         finally:
-            process.stdin.close()  # the end of its input ends it
-            try:
-                process.wait(timeout=3)
-            except subprocess.TimeoutExpired:
-                process.kill()
+            _end(process)
 
 
 def _serve(*, demo: bool, say: Say, port: int, host: str) -> None:

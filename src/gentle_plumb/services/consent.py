@@ -43,6 +43,7 @@ def erased_by(path: str, value: object) -> ErasureScope | None:
         return ErasureScope(
             paths=tuple(at for path in paths for at in everywhere(path)),
             families=tuple(at for path in families for at in everywhere(path)),
+            answers=True,
         )
     if path == PHOTOGRAPHS:
         return ErasureScope(starts=(f"{PHOTO_FAMILY}.",), photos=True)

@@ -14,6 +14,8 @@ ServiceError
  ├── NeedsConsent       the client has not consented to this being kept; carries the field
  ├── Withheld           the client has not consented to this being given away
  ├── BadPicture         what was sent is no picture that can be kept; carries size and limit
+ ├── MailTrouble        the mail server did not take a mail now; it is tried again
+ ├── MailRefused        the mail server will never take this mail
  ├── NoAnswer           a device does not answer, or says nothing that can be used
  ├── BadFile            a file that can't be taken in, with lines and reasons
  └── NotReady           can't be signed yet; carries what is missing
@@ -130,3 +132,11 @@ class BadPicture(ServiceError):
 
 class NoAnswer(ServiceError):
     """The device is not there, or what it says can't be used."""
+
+
+class MailTrouble(ServiceError):
+    """The mail server is not there, or is busy: it is tried again."""
+
+
+class MailRefused(ServiceError):
+    """The mail server refuses the mail: trying again is of no use."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import hashlib
+from datetime import datetime
 from uuid import UUID
 
 from ..core.record import fields
@@ -55,17 +56,7 @@ class PhotoService:
         self, member: Member, visit_id: UUID, photo_id: UUID, made: ProcessedPhoto
     ) -> PhotoHead:
         """Keep a developed picture; raises NotFound, NeedsConsent."""
-        head = PhotoHead(
-            id=photo_id,
-            visit_id=visit_id,
-            width=made.width,
-            height=made.height,
-            fov_deg=made.fov_deg,
-            size=len(made.jpeg),
-            sha256=hashlib.sha256(made.jpeg).hexdigest(),
-            added_by=member.name,
-            added_at=self._clock(),
-        )
+        head = photo_head(made, photo_id, visit_id, member.name, self._clock())
         return self._records.add_photo(
             member.practice_id, head, made.jpeg, member_id=member.id, consent=PHOTOGRAPHS
         )
@@ -79,3 +70,20 @@ class PhotoService:
         """Erase a photograph with its points; raises NotAllowed, NotFound."""
         require_writer(member)
         self._records.drop_photo(member.practice_id, photo_id)
+
+
+def photo_head(
+    made: ProcessedPhoto, photo_id: UUID, visit_id: UUID, by: str, now: datetime
+) -> PhotoHead:
+    """Return what is kept of a developed picture beside the picture itself."""
+    return PhotoHead(
+        id=photo_id,
+        visit_id=visit_id,
+        width=made.width,
+        height=made.height,
+        fov_deg=made.fov_deg,
+        size=len(made.jpeg),
+        sha256=hashlib.sha256(made.jpeg).hexdigest(),
+        added_by=by,
+        added_at=now,
+    )

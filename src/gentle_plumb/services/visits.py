@@ -82,12 +82,26 @@ class VisitService:
         return self._records.clients(member.practice_id)
 
     def add_client(
-        self, member: Member, *, name: str, sex: Sex | None, work: str, id: UUID | None = None
+        self,
+        member: Member,
+        *,
+        name: str,
+        sex: Sex | None,
+        work: str,
+        email: str = "",
+        id: UUID | None = None,
     ) -> Client:
         """A new client; the same id sent again makes no second one. Raises NotAllowed."""
         require_writer(member)
         return self._records.add_client(
-            Client(id=id or uuid4(), practice_id=member.practice_id, name=name, sex=sex, work=work)
+            Client(
+                id=id or uuid4(),
+                practice_id=member.practice_id,
+                name=name,
+                sex=sex,
+                work=work,
+                email=email,
+            )
         )
 
     def change_client(
@@ -99,12 +113,13 @@ class VisitService:
         sex: Sex | None,
         work: str,
         version: int,
+        email: str = "",
     ) -> Client:
         """Correct a client upon its version; raises NotAllowed, NotFound, Stale."""
         require_writer(member)
         held = self._records.client(member.practice_id, client_id)
         return self._records.change_client(
-            replace(held, name=name, sex=sex, work=work, version=version)
+            replace(held, name=name, sex=sex, work=work, email=email, version=version)
         )
 
     def erase_client(self, member: Member, client_id: UUID) -> None:

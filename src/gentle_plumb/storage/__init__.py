@@ -3,6 +3,7 @@
 from .accounts import SqlAccounts
 from .engine import make_engine, migrate
 from .measuring import SqlMeasuring
+from .own_pages import SqlOwnPages
 from .policies import SqlPolicies
 from .records import SqlRecords
 from .shelf import SqlShelf
@@ -10,6 +11,7 @@ from .shelf import SqlShelf
 __all__ = [
     "SqlAccounts",
     "SqlMeasuring",
+    "SqlOwnPages",
     "SqlPolicies",
     "SqlRecords",
     "SqlShelf",

@@ -46,6 +46,7 @@ def write_change(
             version=found.version,
             changed_at=found.changed_at,
             changed_by=found.holder,
+            self_reported=found.self_reported,
         )
     if found.change_path is not None:
         same = (found.change_visit, found.change_path, found.change_typed) == (
@@ -72,6 +73,7 @@ def write_change(
         "typed": change.typed,
         "version": version + 1,
         "member_id": change.member_id,
+        "self_reported": change.self_reported,
     }
     keys = {f"new_{name}": value for name, value in new.items()}
     keys |= {"change": change.id, "now": now}
@@ -86,6 +88,7 @@ def write_change(
             version=version + 1,
             changed_at=now,
             changed_by=found.writer,
+            self_reported=change.self_reported,
         ),
         revision,
     )
@@ -133,12 +136,13 @@ def write_changes(
                 "typed": change.typed,
                 "version": version + 1,
                 "member_id": change.member_id,
+                "self_reported": change.self_reported,
             }
         )
     if not rows:
         return
     put = insert(EntryRow)
-    same = ("value", "typed", "version", "member_id", "changed_at")
+    same = ("value", "typed", "version", "member_id", "changed_at", "self_reported")
     put = put.on_conflict_do_update(
         index_elements=["visit_id", "path"], set_={name: put.excluded[name] for name in same}
     )

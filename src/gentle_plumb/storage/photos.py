@@ -14,7 +14,17 @@ from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound
 from ..services.models import ErasureScope, PhotoHead
-from .models import ChangeRow, EntryRow, PhotoRow, ReportCopyRow, ReportRow, VisitRow
+from .models import (
+    ChangeRow,
+    CheckRoundRow,
+    ClientLinkRow,
+    EntryRow,
+    GivenAnswerRow,
+    PhotoRow,
+    ReportCopyRow,
+    ReportRow,
+    VisitRow,
+)
 from .statements import LOCK, PHOTO
 
 
@@ -76,6 +86,13 @@ def erase(
         connection.execute(
             update(table).where(table.visit_id == visit_id, table.typed != "", told).values(**blank)
         )
+    if what.answers:
+        mine = (
+            select(CheckRoundRow.id)
+            .join(ClientLinkRow, ClientLinkRow.id == CheckRoundRow.link_id)
+            .where(ClientLinkRow.visit_id == visit_id)
+        )
+        connection.execute(delete(GivenAnswerRow).where(GivenAnswerRow.round_id.in_(mine)))
     if what.photos:
         connection.execute(delete(PhotoRow).where(PhotoRow.visit_id == visit_id))
         without_pictures(connection, visit_id)

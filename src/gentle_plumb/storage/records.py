@@ -76,6 +76,7 @@ class SqlRecords(SqlReports, SqlPhotos):
             if row.version != client.version:
                 raise Stale(client_of(row))
             row.name, row.sex, row.work = client.name, client.sex, client.work
+            row.email = client.email
             row.version += 1
             db.flush()
             return client_of(row)
@@ -259,6 +260,7 @@ class SqlRecords(SqlReports, SqlPhotos):
             visit=Visit(**dict(zip(VISIT, visit, strict=True))),
             client=Client(**dict(zip(CLIENT, client, strict=True))),
             values=values,
+            self_reported=frozenset(row.self_reported or ()),
             versions=row[-2],
             signed_revision=row[-1],
             photos=photos,

@@ -22,6 +22,7 @@ def client_of(row: ClientRow) -> Client:
         work=row.work,
         version=row.version,
         origin_id=row.origin_id,
+        email=row.email,
     )
 
 
@@ -49,6 +50,7 @@ def entry_of(row: EntryRow, by: str) -> Entry:
         version=row.version,
         changed_at=row.changed_at,
         changed_by=by,
+        self_reported=row.self_reported,
     )
 
 

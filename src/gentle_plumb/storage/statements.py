@@ -29,6 +29,7 @@ BEFORE = (
         EntryRow.typed,
         EntryRow.version,
         EntryRow.changed_at,
+        EntryRow.self_reported,
         _HOLDER.name.label("holder"),
         _WRITER.name.label("writer"),
         ChangeRow.visit_id.label("change_visit"),
@@ -87,6 +88,10 @@ WORKING = (
         .scalar_subquery()
         .label("pictures"),
         _EARLIER.label("earlier"),
+        select(func.array_agg(EntryRow.path))
+        .where(EntryRow.visit_id == bindparam("visit"), EntryRow.self_reported)
+        .scalar_subquery()
+        .label("self_reported"),
         select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
         .where(EntryRow.visit_id == bindparam("visit"))
         .scalar_subquery(),
@@ -103,7 +108,7 @@ PHOTOS = (
     .where(PhotoRow.visit_id == bindparam("visit"))
     .order_by(PhotoRow.added_at, PhotoRow.id)
 )
-_ENTRY = ("visit_id", "path", "value", "typed", "version", "member_id")
+_ENTRY = ("visit_id", "path", "value", "typed", "version", "member_id", "self_reported")
 
 
 def _upsert() -> Update:

@@ -12,7 +12,7 @@ from ...core.intake import URGENCY
 from ...core.record import Record, StepId
 from ...core.visit import furthest_step, raised_red_flags
 from ...services.models import Client, PhotoHead, ReportHead, VisitLine
-from .common import Line, Name, New, RequestModel, Sex
+from .common import Email, Line, Name, New, RequestModel, Sex
 
 
 class ClientFacts(RequestModel):
@@ -21,6 +21,7 @@ class ClientFacts(RequestModel):
     name: Name
     sex: Sex | None = None
     work: Line = ""
+    email: Email = ""
 
 
 class ClientIn(New, ClientFacts):
@@ -40,6 +41,7 @@ class ClientOut(BaseModel):
     name: str
     sex: Sex | None
     work: str
+    email: str
     version: int
 
     @classmethod

@@ -27,6 +27,13 @@ Address = Annotated[
         strip_whitespace=True, max_length=200, pattern=r"^[^@\s\x00-\x1f]+@[^@\s\x00-\x1f]+$"
     ),
 ]
+Email = Annotated[
+    str,
+    StringConstraints(
+        strip_whitespace=True, max_length=200, pattern=r"^([^@\s\x00-\x1f]+@[^@\s\x00-\x1f]+)?$"
+    ),
+]
+"""An address, or none."""
 Sex = Literal["female", "male"]
 
 

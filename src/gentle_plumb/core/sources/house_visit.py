@@ -15,6 +15,28 @@ HOUSE_VISIT: dict[str, Source] = {
         title="Movements for the breaks of a day",
         note="What practitioners show at the desk; gentle, few, and left out where a limit bars them.",
     ),
+    "house-self-check": Source(
+        kind="house",
+        title="What a client is asked of their own workstation",
+        note="What practitioners ask on the telephone, in words that need no trained eye; yes is in order.",
+    ),
+    "house-own-lengths": Source(
+        kind="house",
+        title="Lengths that a client measures at home",
+        note="Five that a tape, a wall and a second person give well enough to begin with; taken twice, held "
+        "against each other, marked as the client's own.",
+    ),
+    "house-checks": Source(
+        kind="house",
+        title="Checks after 1, 3 and 6 weeks",
+        note="The first finds what slipped back, the second what the body got used to, the third what stayed.",
+    ),
+    "house-triage": Source(
+        kind="house",
+        title="Sorting a client's answers",
+        note="Stated rules, the gravest first; what decided is shown, and the practitioner decides. A rise of 2 of 10 "
+        "is more than one day differs from another.",
+    ),
     "house-signs": Source(
         kind="house",
         title="Warning signs in two urgencies",

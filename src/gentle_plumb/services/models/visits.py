@@ -17,7 +17,10 @@ from .shared import MeasuringList, PopulationTable
 
 @dataclass(frozen=True, kw_only=True)
 class Client:
-    """A person who is helped; ``origin_id`` is the identifier in the file they came from."""
+    """A person who is helped; ``origin_id`` is the identifier in the file they came from.
+
+    ``email`` is where the link to their own page is sent, empty where there is none.
+    """
 
     id: UUID
     practice_id: UUID
@@ -26,6 +29,7 @@ class Client:
     work: str
     version: int = 1
     origin_id: str | None = None
+    email: str = ""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -50,7 +54,10 @@ class Visit:
 
 @dataclass(frozen=True, kw_only=True)
 class Entry:
-    """What a field of a visit holds: the value, and what was typed for it."""
+    """What a field of a visit holds: the value, and what was typed for it.
+
+    ``self_reported``: the client gave it on their own page, and nobody has changed it since.
+    """
 
     path: str
     value: float | str | None
@@ -58,6 +65,7 @@ class Entry:
     version: int
     changed_at: datetime
     changed_by: str
+    self_reported: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -89,13 +97,15 @@ class ProcessedPhoto:
 class ErasureScope:
     """What a withdrawn consent takes with it: values at these paths, and the photographs.
 
-    ``families`` are paths with a ``*`` for the identifier of one of many.
+    ``families`` are paths with a ``*`` for the identifier of one of many; ``answers`` are what the client
+    answered on their own page for this visit.
     """
 
     paths: tuple[str, ...] = ()
     families: tuple[str, ...] = ()
     starts: tuple[str, ...] = ()
     photos: bool = False
+    answers: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -118,6 +128,7 @@ class VisitSnapshot:
 
     ``earlier`` are the same client's visits before this day, the latest first; ``table`` and
     ``listed`` what the visit chose of the practice's own, where it did; ``prices`` are its sums.
+    ``self_reported`` are the paths that the client gave and nobody has changed since.
     """
 
     visit: Visit
@@ -130,6 +141,7 @@ class VisitSnapshot:
     table: PopulationTable | None = None
     listed: MeasuringList | None = None
     prices: Prices = Prices()
+    self_reported: frozenset[str] = frozenset()
 
     @property
     def record(self) -> Record:
@@ -153,6 +165,7 @@ class Change:
     member_id: UUID
     consent: str | None = None
     erase: ErasureScope | None = None
+    self_reported: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -182,8 +182,16 @@ class PaperMovement(PaperPart):
     scenes: list[Scene]
 
 
+class PaperSpell(PaperPart):
+    """A spell of the day: from and to as times, in what posture."""
+
+    at: str
+    end: str
+    posture: str
+
+
 class PaperDay(PaperPart):
-    """The working day: from, to, weeks of getting used to standing, eyes, tips, and the bar."""
+    """The working day: from, to, weeks of getting used to standing, eyes, tips, the bar, and its spells."""
 
     start: str
     end: str
@@ -191,6 +199,7 @@ class PaperDay(PaperPart):
     eyes: str
     tips: list[str]
     scene: Scene | None
+    spells: list[PaperSpell] = []
 
 
 class Request(PaperPart):
@@ -221,9 +230,11 @@ class PaperPlace(PaperPart):
 class CardLine(PaperPart):
     """A number to come back to: sitting and standing, each empty where there is none.
 
-    ``sure`` is false where one of them was aimed at or set and never re-measured.
+    ``sure`` is false where one of them was aimed at or set and never re-measured; ``key`` is the quantity's name,
+    ``display`` or ``key`` for the desk's.
     """
 
+    key: str = ""
     label: str
     seated: str
     standing: str

@@ -95,6 +95,7 @@ def _line(workup: Workup, key: str) -> CardLine | None:
     if not any(texts.values()):
         return None
     return CardLine(
+        key=key,
         label=QUANTITIES[key].label,
         seated=texts["seated"],
         standing=texts["standing"],
@@ -126,10 +127,12 @@ def _desk_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
             sure = sure and _sure(row)
         key = workup.record[fields.settings.preset[row.posture]]
         keys[row.posture] = f"{key:g}" if key else ""
-    found = [(DISPLAY, reads, sure), (KEY, keys, True)]
+    found = [("display", DISPLAY, reads, sure), ("key", KEY, keys, True)]
     return [
-        CardLine(label=label, seated=texts["seated"], standing=texts["standing"], sure=known)
-        for label, texts, known in found
+        CardLine(
+            key=id, label=label, seated=texts["seated"], standing=texts["standing"], sure=known
+        )
+        for id, label, texts, known in found
         if any(texts.values())
     ]
 

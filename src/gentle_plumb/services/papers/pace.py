@@ -7,7 +7,7 @@ from dataclasses import asdict
 from ...core.drawing import MOVEMENT_SIZE, Mark, Scene, draw_day, draw_movement
 from ...core.movements import LIBRARY
 from ...core.presentation import MovementView, day_view, programme_view
-from ..paper_models import PaperDay, PaperMovement, PaperRhythm
+from ..paper_models import PaperDay, PaperMovement, PaperRhythm, PaperSpell
 from ..workup import Workup
 
 BAR_PX = 900.0
@@ -45,6 +45,7 @@ def day(workup: Workup) -> PaperDay | None:
         eyes=view.eyes,
         tips=view.tips,
         scene=_scene(bar.width, bar.height, bar.marks),
+        spells=[PaperSpell(at=one.at, end=one.end, posture=one.posture) for one in view.spells],
     )
 
 

@@ -9,7 +9,7 @@ import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
 export type Client = Schemas["ClientOut"];
-type Facts = { name: string; work: string; sex: string };
+type Facts = { name: string; work: string; sex: string; email: string };
 
 /** What is kept of a client beside their visits. */
 function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts) => void }) {
@@ -30,6 +30,14 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
         help="No health information: this is shown in lists and may go to the workplace."
         value={facts.work}
         onChange={(event) => onChange({ ...facts, work: event.target.value })}
+      />
+      <LabelledInput
+        label="Email"
+        type="email"
+        maxLength={200}
+        help="Only for the link to the client's own page; what is sent holds no word about health."
+        value={facts.email}
+        onChange={(event) => onChange({ ...facts, email: event.target.value })}
       />
       <div>
         <p className="mb-1 font-semibold">Estimates as</p>
@@ -65,7 +73,7 @@ export function NewClient({
 }) {
   const add = useAddClient();
   const [id] = useNewId();
-  const [facts, setFacts] = useState<Facts>({ name, work: "", sex: "" });
+  const [facts, setFacts] = useState<Facts>({ name, work: "", sex: "", email: "" });
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
@@ -100,6 +108,7 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
   const [facts, setFacts] = useState<Facts>({
     name: client.name,
     work: client.work,
+    email: client.email,
     sex: client.sex ?? "mixed",
   });
   return (

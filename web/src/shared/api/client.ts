@@ -38,7 +38,9 @@ const signedIn: Middleware = {
     return request;
   },
   onResponse({ request, response }) {
-    if (response.status === 401 && !ASKS_WHO.has(new URL(request.url).pathname)) whenEnded();
+    const { pathname } = new URL(request.url);
+    const others = pathname.startsWith("/api/own/"); // a client's own page has a session of its own
+    if (response.status === 401 && !others && !ASKS_WHO.has(pathname)) whenEnded();
   },
 };
 

@@ -1290,6 +1290,494 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Open Own Page
+         * @description Open a client's page with its link and code: sets a cookie for half a day.
+         */
+        post: operations["open_own_page_api_own_session_post"];
+        /**
+         * Close Own Page
+         * @description Close the page on this device.
+         */
+        delete: operations["close_own_page_api_own_session_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Own Door
+         * @description What the door says, in the link's language; it does not tell whether there is such a link.
+         */
+        post: operations["own_door_api_own_door_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Page
+         * @description The page: what the client was given, what is asked when, and every message in their language.
+         */
+        get: operations["own_page_api_own_page_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Map
+         * @description The body to tap on, and the inks of every drawing.
+         */
+        get: operations["own_map_api_own_map_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/agreement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Agree
+         * @description Agree to answers or photographs being kept, or take it back, which erases them.
+         */
+        put: operations["agree_api_own_agreement_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/rounds/{round}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Round
+         * @description A round of questions with what was answered so far.
+         */
+        get: operations["own_round_api_own_rounds__round__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/rounds/{round}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Own Answer
+         * @description Keep an answer; empty takes it out. The last one of a question counts.
+         */
+        put: operations["own_answer_api_own_rounds__round__answer_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/doubts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Doubts
+         * @description The client's own lengths that are worth a second look.
+         */
+        get: operations["own_doubts_api_own_doubts_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/rounds/{round}/send": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Send Own Round
+         * @description Send a round to the practice; sent twice it counts once.
+         */
+        post: operations["send_own_round_api_own_rounds__round__send_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Own Photo
+         * @description Send a photograph for the visit to come; sent twice it counts once.
+         */
+        put: operations["own_photo_api_own_photos__photo_id__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Links
+         * @description A client's links with their rounds and mails, the latest first.
+         */
+        get: operations["links_api_clients__client_id__links_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Link
+         * @description Make a link for a visit's client; its code is told this once.
+         */
+        post: operations["make_link_api_links_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links/{link_id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * New Code
+         * @description Give a link another code; the one before opens nothing any more.
+         */
+        post: operations["new_code_api_links__link_id__code_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links/{link_id}/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mail Link
+         * @description Mail the link to the client, and each check to come on its day.
+         */
+        post: operations["mail_link_api_links__link_id__mail_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links/{link_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Revoke Link
+         * @description Close a link for good, at once.
+         */
+        delete: operations["revoke_link_api_links__link_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Waiting Checks
+         * @description Clients' answers that nobody has decided on, the gravest first.
+         */
+        get: operations["waiting_checks_api_checks_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{check_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Check
+         * @description A client's answers, how they are sorted and by which of them.
+         */
+        get: operations["check_api_checks__check_id__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{check_id}/decision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Decide
+         * @description Say what comes of a client's answers.
+         */
+        put: operations["decide_api_checks__check_id__decision_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{check_id}/take-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Over
+         * @description Write a client's answers into the empty fields of a visit of theirs, marked as theirs.
+         */
+        post: operations["take_over_api_checks__check_id__take_over_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * History
+         * @description A client over time: what happened, and how the body was measured visit by visit.
+         */
+        get: operations["history_api_clients__client_id__history_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/languages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Languages
+         * @description The languages of clients' pages.
+         */
+        get: operations["languages_api_languages_get"];
+        /**
+         * Add Language
+         * @description Add a language from its file, or put a later file in its place; owners only.
+         */
+        put: operations["add_language_api_languages_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/languages/en.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * English
+         * @description Every message in English, as the file that a translation begins with.
+         */
+        get: operations["english_api_languages_en_json_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/languages/{language}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Drop Language
+         * @description Drop a language; pages in it are English then; owners only.
+         */
+        delete: operations["drop_language_api_languages__language__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Simulated Inbox
+         * @description What has arrived at the simulated mail server; there is one in the demo only.
+         */
+        get: operations["simulated_inbox_api_mailbox_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1450,6 +1938,38 @@ export interface components {
             height: string | null;
         };
         /**
+         * Agreement
+         * @description A client's yes or no to something being kept.
+         */
+        Agreement: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "answers" | "photographs";
+            /** Yes */
+            yes: boolean;
+        };
+        /**
+         * AnswerView
+         * @description One answer as a practitioner reads it; ``field`` is the visit's field that it is about.
+         */
+        AnswerView: {
+            /** Question */
+            question: string;
+            /**
+             * Section
+             * @enum {string}
+             */
+            section: "signs" | "reason" | "felt" | "conditions" | "work" | "station" | "room" | "lengths" | "still" | "habits";
+            /** Says */
+            says: string;
+            /** Answer */
+            answer: string;
+            /** Field */
+            field: string;
+        };
+        /**
          * ArmrestKind
          * @description Whether there are armrests, and whether they can be set.
          * @enum {string}
@@ -1498,6 +2018,16 @@ export interface components {
             };
         };
         /**
+         * BodyLine
+         * @description One dimension: its value at each visit, with its unit and how it is known; empty where it was not taken.
+         */
+        BodyLine: {
+            /** Label */
+            label: string;
+            /** Values */
+            values: string[];
+        };
+        /**
          * CalledBack
          * @description What a call back came to.
          * @enum {string}
@@ -1507,9 +2037,15 @@ export interface components {
          * CardLine
          * @description A number to come back to: sitting and standing, each empty where there is none.
          *
-         *     ``sure`` is false where one of them was aimed at or set and never re-measured.
+         *     ``sure`` is false where one of them was aimed at or set and never re-measured; ``key`` is the quantity's name,
+         *     ``display`` or ``key`` for the desk's.
          */
         CardLine: {
+            /**
+             * Key
+             * @default
+             */
+            key: string;
             /** Label */
             label: string;
             /** Seated */
@@ -1776,6 +2312,66 @@ export interface components {
             blocks: boolean;
         };
         /**
+         * CheckView
+         * @description A round as a practitioner sees it: how it is sorted and why, every answer, what was decided.
+         *
+         *     ``doubts`` name the lengths that do not go together.
+         */
+        CheckView: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Round
+             * @enum {string}
+             */
+            round: "before" | "week_1" | "week_3" | "week_6";
+            /**
+             * Due On
+             * Format: date
+             */
+            due_on: string;
+            /** Sent At */
+            sent_at: string | null;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "fine" | "advice" | "call" | "visit" | "stop";
+            /** Level Says */
+            level_says: string;
+            /** Reasons */
+            reasons: components["schemas"]["ReasonView"][];
+            /** Answers */
+            answers: components["schemas"]["AnswerView"][];
+            /** Open */
+            open: number;
+            /** Doubts */
+            doubts: string[];
+            /** Decided */
+            decided: ("fine" | "advice" | "call" | "visit" | "stop") | null;
+            /** Note */
+            note: string;
+            /** Decided By */
+            decided_by: string;
+            /** Decided At */
+            decided_at: string | null;
+        };
+        /**
          * Chosen
          * @description A choice that a target follows: the question, the position taken, and why.
          */
@@ -1821,6 +2417,11 @@ export interface components {
              * @default
              */
             work: string;
+            /**
+             * Email
+             * @default
+             */
+            email: string;
             /** Version */
             version: number;
         };
@@ -1838,6 +2439,11 @@ export interface components {
              * @default
              */
             work: string;
+            /**
+             * Email
+             * @default
+             */
+            email: string;
             /**
              * Id
              * Format: uuid
@@ -1860,6 +2466,8 @@ export interface components {
             sex: ("female" | "male") | null;
             /** Work */
             work: string;
+            /** Email */
+            email: string;
             /** Version */
             version: number;
         };
@@ -2118,6 +2726,22 @@ export interface components {
             stands: boolean;
         };
         /**
+         * DecisionIn
+         * @description What a practitioner decides on a client's answers.
+         */
+        DecisionIn: {
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "fine" | "advice" | "call" | "visit" | "stop";
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+        };
+        /**
          * Demand
          * @description What a movement or a piece of advice asks of the body; a limit bars some of them.
          * @enum {string}
@@ -2287,6 +2911,8 @@ export interface components {
         /**
          * Entry
          * @description What a field of a visit holds: the value, and what was typed for it.
+         *
+         *     ``self_reported``: the client gave it on their own page, and nobody has changed it since.
          */
         Entry: {
             /** Path */
@@ -2304,6 +2930,11 @@ export interface components {
             changed_at: string;
             /** Changed By */
             changed_by: string;
+            /**
+             * Self Reported
+             * @default false
+             */
+            self_reported: boolean;
         };
         /**
          * EquipmentDocument
@@ -3122,6 +3753,54 @@ export interface components {
             sees_health: boolean;
         };
         /**
+         * History
+         * @description A client over time. ``events`` the latest first; ``visits`` are the days of the columns of ``body``.
+         */
+        History: {
+            /** Events */
+            events: components["schemas"]["HistoryEvent"][];
+            /** Visits */
+            visits: string[];
+            /** Body */
+            body: components["schemas"]["BodyLine"][];
+        };
+        /**
+         * HistoryEvent
+         * @description Something that happened with a client, for one line of time.
+         *
+         *     ``says`` is in words; ``visit_id``, ``report_id`` or ``check_id`` lead there.
+         */
+        HistoryEvent: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "visit" | "signed" | "photographs" | "consent" | "link" | "opened" | "revoked" | "answers" | "mail";
+            /** Says */
+            says: string;
+            /** Visit Id */
+            visit_id?: string | null;
+            /** Report Id */
+            report_id?: string | null;
+            /** Check Id */
+            check_id?: string | null;
+            /**
+             * Copies
+             * @default []
+             */
+            copies: string[];
+            /**
+             * Photos
+             * @default []
+             */
+            photos: string[];
+        };
+        /**
          * HoldIn
          * @description A height of the display to go on towards, mm.
          */
@@ -3138,6 +3817,18 @@ export interface components {
             questions: components["schemas"]["PolicyQuestionOut"][];
             /** Bundles */
             bundles: components["schemas"]["RuleSetOut"][];
+        };
+        /**
+         * InboxLetter
+         * @description A mail that arrived at the simulated mail server.
+         */
+        InboxLetter: {
+            /** To */
+            to: string;
+            /** Subject */
+            subject: string;
+            /** Text */
+            text: string;
         };
         /**
          * Ink
@@ -3367,6 +4058,42 @@ export interface components {
             depth: number;
         };
         /**
+         * LanguageFile
+         * @description A language as a file: to be translated, and added again.
+         */
+        LanguageFile: {
+            /** Language */
+            language: string;
+            /** Name */
+            name: string;
+            /**
+             * Direction
+             * @enum {string}
+             */
+            direction: "ltr" | "rtl";
+            /** Messages */
+            messages: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * LanguageOut
+         * @description A language of the client's page; ``open`` counts the messages that it leaves in English.
+         */
+        LanguageOut: {
+            /** Language */
+            language: string;
+            /** Name */
+            name: string;
+            /**
+             * Direction
+             * @enum {string}
+             */
+            direction: "ltr" | "rtl";
+            /** Open */
+            open: number;
+        };
+        /**
          * LaptopView
          * @description One way to have a laptop without anything else, with what it costs and how long it may last.
          */
@@ -3522,6 +4249,101 @@ export interface components {
             reason: string;
         };
         /**
+         * LinkIn
+         * @description A link to be made for a visit's client; ``days`` it works, the usual where it is not said.
+         */
+        LinkIn: {
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "before" | "after";
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
+            /** Days */
+            days?: number | null;
+        };
+        /**
+         * LinkRound
+         * @description A round in a list.
+         */
+        LinkRound: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Round
+             * @enum {string}
+             */
+            round: "before" | "week_1" | "week_3" | "week_6";
+            /**
+             * Due On
+             * Format: date
+             */
+            due_on: string;
+            /** Sent At */
+            sent_at: string | null;
+            /** Decided */
+            decided: ("fine" | "advice" | "call" | "visit" | "stop") | null;
+        };
+        /**
+         * LinkView
+         * @description A link as a practitioner sees it; the code is never shown again.
+         */
+        LinkView: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "before" | "after";
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
+            /** Language */
+            language: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Made By */
+            made_by: string;
+            /**
+             * Ends On
+             * Format: date
+             */
+            ends_on: string;
+            /** Opened At */
+            opened_at: string | null;
+            /** Revoked At */
+            revoked_at: string | null;
+            /** Works */
+            works: boolean;
+            /** Path */
+            path: string;
+            /** Rounds */
+            rounds: components["schemas"]["LinkRound"][];
+            /** Mails */
+            mails: components["schemas"]["MailView"][];
+        };
+        /**
          * ListChange
          * @description A list changed upon its version.
          */
@@ -3574,6 +4396,51 @@ export interface components {
             lux: number;
             /** Warning */
             warning: string | null;
+        };
+        /**
+         * MadeLinkOut
+         * @description A link with its code, told this once; ``url`` is the whole address.
+         */
+        MadeLinkOut: {
+            link: components["schemas"]["LinkView"];
+            /** Code */
+            code: string;
+            /** Url */
+            url: string;
+        };
+        /**
+         * MailView
+         * @description A mail as far as it got.
+         */
+        MailView: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "before" | "after" | "check";
+            /** Recipient */
+            recipient: string;
+            /**
+             * Due At
+             * Format: date-time
+             */
+            due_at: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "sending" | "sent" | "failed" | "dropped";
+            /** Tries */
+            tries: number;
+            /** Trouble */
+            trouble: string;
+            /** Sent At */
+            sent_at: string | null;
         };
         /**
          * Mark
@@ -3941,6 +4808,273 @@ export interface components {
          */
         OperatedPart: "neck" | "trunk" | "arm" | "hand" | "leg";
         /**
+         * OwnAnswerIn
+         * @description An answer, as typed or tapped.
+         */
+        OwnAnswerIn: {
+            /** Question */
+            question: string;
+            /** Typed */
+            typed: string;
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+        };
+        /**
+         * OwnDoor
+         * @description What opens a client's page: the end of the link, and the code.
+         */
+        OwnDoor: {
+            /** Token */
+            token: string;
+            /** Code */
+            code: string;
+        };
+        /**
+         * OwnDoorView
+         * @description The words of the door to a page, in its link's language; English for a link that is none.
+         */
+        OwnDoorView: {
+            /** Language */
+            language: string;
+            /**
+             * Direction
+             * @enum {string}
+             */
+            direction: "ltr" | "rtl";
+            /** Messages */
+            messages: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * OwnDoubt
+         * @description A length that is worth a second look: readings apart, or not going with the others; in the client's unit.
+         */
+        OwnDoubt: {
+            /** Dimension */
+            dimension: string;
+            /**
+             * Why
+             * @enum {string}
+             */
+            why: "readings" | "others";
+            /**
+             * Apart
+             * @default
+             */
+            apart: string;
+            /**
+             * Low
+             * @default
+             */
+            low: string;
+            /**
+             * High
+             * @default
+             */
+            high: string;
+        };
+        /**
+         * OwnKnock
+         * @description The end of a link.
+         */
+        OwnKnock: {
+            /** Token */
+            token: string;
+        };
+        /**
+         * OwnLanguage
+         * @description A language the page is there in; ``open`` counts the messages that are English still.
+         */
+        OwnLanguage: {
+            /** Language */
+            language: string;
+            /** Name */
+            name: string;
+            /**
+             * Direction
+             * @enum {string}
+             */
+            direction: "ltr" | "rtl";
+            /** Open */
+            open: number;
+        };
+        /**
+         * OwnMap
+         * @description The body to tap on, front and back, and the inks of every drawing.
+         */
+        OwnMap: {
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+            /** Regions */
+            regions: components["schemas"]["Region"][];
+            /** Inks */
+            inks: {
+                [key: string]: components["schemas"]["Ink"];
+            };
+        };
+        /**
+         * OwnNumbers
+         * @description What a client was given at the visit: numbers, drawing, day, movements, when to stop.
+         *
+         *     Sentences of it are English, as the paper is.
+         */
+        OwnNumbers: {
+            /** Visited */
+            visited: string;
+            /** Numbers */
+            numbers: components["schemas"]["CardLine"][];
+            scene: components["schemas"]["Scene"] | null;
+            /** Temporary */
+            temporary: string[];
+            day: components["schemas"]["PaperDay"] | null;
+            /** Movements */
+            movements: components["schemas"]["PaperMovement"][];
+            /** Movement Rules */
+            movement_rules: string[];
+            /** Stop */
+            stop: string[];
+            /** Cautions */
+            cautions: string[];
+        };
+        /**
+         * OwnQuestion
+         * @description A question with what was answered; ``about`` is what a line of the visit's is called, ``was`` the strength then.
+         *
+         *     ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours.
+         */
+        OwnQuestion: {
+            /** Id */
+            id: string;
+            /**
+             * Section
+             * @enum {string}
+             */
+            section: "signs" | "reason" | "felt" | "conditions" | "work" | "station" | "room" | "lengths" | "still" | "habits";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "choice" | "strength" | "hours" | "length" | "words";
+            /** Answers */
+            answers: string[];
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /** Typed */
+            typed: string;
+            /**
+             * About
+             * @default
+             */
+            about: string;
+            /** Was */
+            was?: number | null;
+            /**
+             * Urgency
+             * @default
+             */
+            urgency: string;
+        };
+        /**
+         * OwnRound
+         * @description A round of questions: when it is due, whether it can be answered now, when it was sent.
+         */
+        OwnRound: {
+            /**
+             * Round
+             * @enum {string}
+             */
+            round: "before" | "week_1" | "week_3" | "week_6";
+            /**
+             * Due On
+             * Format: date
+             */
+            due_on: string;
+            /** Open */
+            open: boolean;
+            /** Sent At */
+            sent_at: string | null;
+            /** Answered */
+            answered: number;
+        };
+        /**
+         * OwnSheet
+         * @description A round as it is filled in.
+         */
+        OwnSheet: {
+            /**
+             * Round
+             * @enum {string}
+             */
+            round: "before" | "week_1" | "week_3" | "week_6";
+            /** Sent At */
+            sent_at: string | null;
+            /** Questions */
+            questions: components["schemas"]["OwnQuestion"][];
+        };
+        /**
+         * OwnView
+         * @description The page as its client sees it.
+         *
+         *     ``agreed`` and ``photos_agreed`` say whether they agreed to answers and photographs being kept; ``photos`` which
+         *     of the two views were sent. ``urgent`` are the practice's own words beside a warning sign.
+         */
+        OwnView: {
+            /** Practice */
+            practice: string;
+            /** Contact */
+            contact: string;
+            /** Local Wording */
+            local_wording: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "before" | "after";
+            /** Language */
+            language: string;
+            /** Languages */
+            languages: components["schemas"]["OwnLanguage"][];
+            /** Messages */
+            messages: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+            /**
+             * Ends On
+             * Format: date
+             */
+            ends_on: string;
+            /**
+             * Today
+             * Format: date
+             */
+            today: string;
+            /** Agreed */
+            agreed: boolean;
+            /** Photos Agreed */
+            photos_agreed: boolean;
+            /** Photos */
+            photos: string[];
+            /** Rounds */
+            rounds: components["schemas"]["OwnRound"][];
+            given: components["schemas"]["OwnNumbers"] | null;
+        };
+        /**
          * PairLine
          * @description One thing of the pair: where it stands in each posture, in words, and how each is known; empty: not yet.
          */
@@ -4047,7 +5181,7 @@ export interface components {
         };
         /**
          * PaperDay
-         * @description The working day: from, to, weeks of getting used to standing, eyes, tips, and the bar.
+         * @description The working day: from, to, weeks of getting used to standing, eyes, tips, the bar, and its spells.
          */
         PaperDay: {
             /** Start */
@@ -4061,6 +5195,11 @@ export interface components {
             /** Tips */
             tips: string[];
             scene: components["schemas"]["Scene"] | null;
+            /**
+             * Spells
+             * @default []
+             */
+            spells: components["schemas"]["PaperSpell"][];
         };
         /**
          * PaperDimension
@@ -4323,6 +5462,18 @@ export interface components {
             untold: string[];
             /** Temporary */
             temporary: string[];
+        };
+        /**
+         * PaperSpell
+         * @description A spell of the day: from and to as times, in what posture.
+         */
+        PaperSpell: {
+            /** At */
+            at: string;
+            /** End */
+            end: string;
+            /** Posture */
+            posture: string;
         };
         /**
          * PaperStrain
@@ -4876,6 +6027,21 @@ export interface components {
             slip_error: string | null;
             /** Reason */
             reason: string | null;
+        };
+        /**
+         * ReasonView
+         * @description One rule that applied, with the answers that decided it.
+         */
+        ReasonView: {
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "fine" | "advice" | "call" | "visit" | "stop";
+            /** Says */
+            says: string;
+            /** Answers */
+            answers: string[];
         };
         /**
          * RecordPaper
@@ -6086,6 +7252,27 @@ export interface components {
             added_at: string;
         };
         /**
+         * TakeOverIn
+         * @description The visit that answers are taken over into.
+         */
+        TakeOverIn: {
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
+        };
+        /**
+         * TakenOver
+         * @description What came of taking answers over: how many were, and what already stood there, by label.
+         */
+        TakenOver: {
+            /** Taken */
+            taken: number;
+            /** Kept */
+            kept: string[];
+        };
+        /**
          * TaskView
          * @description A task of the day: how it is done and why; with a laptop alone, how that stands and for how long.
          */
@@ -6424,6 +7611,41 @@ export interface components {
             /** Over Set */
             over_set: number | null;
             scene: components["schemas"]["Scene"];
+        };
+        /**
+         * WaitingCheck
+         * @description Answers that nobody has looked at, for Today.
+         */
+        WaitingCheck: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Round
+             * @enum {string}
+             */
+            round: "before" | "week_1" | "week_3" | "week_6";
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /**
+             * Sent At
+             * Format: date-time
+             */
+            sent_at: string;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "fine" | "advice" | "call" | "visit" | "stop";
+            /** Level Says */
+            level_says: string;
         };
         /**
          * Warn
@@ -12137,6 +13359,1893 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    open_own_page_api_own_session_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnDoor"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    close_own_page_api_own_session_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_door_api_own_door_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnKnock"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnDoorView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_page_api_own_page_get: {
+        parameters: {
+            query?: {
+                language?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_map_api_own_map_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnMap"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    agree_api_own_agreement_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Agreement"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_round_api_own_rounds__round__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                round: "before" | "week_1" | "week_3" | "week_6";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSheet"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_answer_api_own_rounds__round__answer_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                round: "before" | "week_1" | "week_3" | "week_6";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnAnswerIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_doubts_api_own_doubts_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every length shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnDoubt"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    send_own_round_api_own_rounds__round__send_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                round: "before" | "week_1" | "week_3" | "week_6";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_photo_api_own_photos__photo_id__put: {
+        parameters: {
+            query: {
+                view: "side" | "rear";
+            };
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    links_api_clients__client_id__links_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    make_link_api_links_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeLinkOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    new_code_api_links__link_id__code_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeLinkOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    mail_link_api_links__link_id__mail_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    revoke_link_api_links__link_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    waiting_checks_api_checks_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingCheck"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    check_api_checks__check_id__get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every length shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                check_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decide_api_checks__check_id__decision_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                check_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecisionIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_over_api_checks__check_id__take_over_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                check_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOverIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOver"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    history_api_clients__client_id__history_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every length shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["History"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    languages_api_languages_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanguageOut"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_language_api_languages_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanguageOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    english_api_languages_en_json_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanguageFile"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_language_api_languages__language__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A language tag. */
+                language: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    simulated_inbox_api_mailbox_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InboxLetter"][];
                 };
             };
             /** @description Not signed in */

@@ -47,6 +47,7 @@ class Server {
       version,
       changed_at: "2026-11-25T09:00:00Z",
       changed_by: by,
+      self_reported: false,
     });
   }
 }

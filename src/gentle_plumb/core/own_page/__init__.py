@@ -1,0 +1,41 @@
+"""The client's own page: what a client is asked, how answers are read, and how they are sorted."""
+
+from .lengths import LengthDoubt, doubtful_lengths
+from .questions import (
+    LENGTHS,
+    ROUNDS,
+    STATION,
+    Question,
+    QuestionKind,
+    Round,
+    Section,
+    Shown,
+    questions_before,
+    questions_of_check,
+    read_answer,
+)
+from .triage import LEVELS, Answers, Before, Level, Reason, Verdict, triage_before, triage_check
+
+__all__ = [
+    "LENGTHS",
+    "LEVELS",
+    "ROUNDS",
+    "STATION",
+    "Answers",
+    "Before",
+    "LengthDoubt",
+    "Level",
+    "Question",
+    "QuestionKind",
+    "Reason",
+    "Round",
+    "Section",
+    "Shown",
+    "Verdict",
+    "doubtful_lengths",
+    "questions_before",
+    "questions_of_check",
+    "read_answer",
+    "triage_before",
+    "triage_check",
+]

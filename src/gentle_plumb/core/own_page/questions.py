@@ -1,0 +1,263 @@
+"""What a client is asked on their own page, before a visit and after it.
+
+Questions name the field of the visit that they are about, where there is one: their answers are read as that
+field reads, and can be taken over into it. The words are a catalogue's, by the question's identifier.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any, Literal
+
+from ..catalogue import TASKS
+from ..choices import one_of
+from ..errors import UnknownName, ValueOutOfRange
+from ..intake import PRECAUTIONS, RED_FLAGS, REGIONS
+from ..observation import ROOM
+from ..plain_text import check_text
+from ..record import Field, Value, fields, read_typed
+from ..record.reading import LONGEST_TEXT
+from ..units import LengthUnit
+
+Section = Literal[
+    "signs", "reason", "felt", "conditions", "work", "station", "room", "lengths", "still", "habits"
+]
+QuestionKind = Literal["choice", "strength", "hours", "length", "words"]
+Round = Literal["before", "week_1", "week_3", "week_6"]
+
+ROUNDS: dict[Round, int] = {"before": 0, "week_1": 7, "week_3": 21, "week_6": 42}
+"""Every round of questions, and how many days after the signature it is due. Source: house-checks."""
+LENGTHS = (
+    "stature",
+    "popliteal_height",
+    "buttock_popliteal_length",
+    "elbow_height_sitting",
+    "eye_height_sitting",
+)
+"""What a client can measure at home with a tape, a wall and a second person. Source: house-own-lengths."""
+STATION: dict[str, str] = {
+    "feet": "Both feet flat when sitting back",
+    "thighs": "Room over the thighs",
+    "back": "Lower back touches the backrest",
+    "shoulders": "Shoulders loose, elbows by the side",
+    "wrists": "Wrists straight on the keys",
+    "mouse": "Mouse beside the keys, at their height",
+    "screen_front": "Screen straight in front",
+    "screen_top": "Top line at or below the eyes",
+    "screen_far": "Screen about an arm's length away",
+    "text": "Text read without leaning forward",
+    "laptop": "Laptop only with separate keys, or less than an hour",
+    "phone": "Phone never held with the shoulder",
+    "breaks": "Up from the chair at least once an hour",
+    "chair_moves": "Chair's height can be changed",
+    "desk_moves": "Desk's height can be changed",
+}
+"""What a client is asked of their workstation, as a practitioner reads it; yes is in order. Source: house-self-check."""
+ROOM_ASKED = (
+    *("glare", "window", "lamp", "noise", "temperature", "clutter", "stored", "floor"),
+    *("stability", "cables", "trips", "electrical"),
+)
+"""Items of the room list that need no trained eye. Source: house-self-check."""
+TAPED: dict[str, Field[float]] = {
+    "seat": fields.found.seat,
+    "surface": fields.found.surface,
+    "distance": fields.found.distance,
+}
+"""Settings that a client can measure again with a tape."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Question:
+    """One question to a client.
+
+    ``field`` is the visit's field that it is about, None for what only their page asks. ``says`` is the question
+    as a practitioner reads it; ``answers`` the wire texts of a choice; ``low`` and ``high`` mm or hours.
+    """
+
+    id: str
+    section: Section
+    kind: QuestionKind
+    says: str
+    field: Field[Any] | None = None
+    answers: tuple[str, ...] = ()
+    low: float | None = None
+    high: float | None = None
+
+    def word(self, value: Value) -> str:
+        """Return an answer as a practitioner reads it, without its unit."""
+        if self.field is not None and self.kind == "choice":
+            return dict(self.field.choices).get(str(value), str(value))
+        return WORDS.get(str(value), str(value)) if self.kind == "choice" else f"{value}"
+
+
+WORDS = {
+    "yes": "Yes",
+    "no": "No",
+    "unsure": "Not sure",
+    "most_days": "Most days",
+    "some_days": "Some days",
+    "hardly": "Hardly ever",
+    "still": "Still there",
+    "gone": "Gone",
+    "replaced": "Replaced by the real piece",
+}
+YES_NO = ("yes", "no")
+SURE = ("yes", "no", "unsure")
+OFTEN = ("most_days", "some_days", "hardly")
+
+
+def _about(id: str, section: Section, field: Field[Any], says: str = "") -> Question:
+    kind: QuestionKind = (
+        "length"
+        if field.kind == "length"
+        else "choice"
+        if field.kind == "choice"
+        else "words"
+        if field.kind == "text"
+        else "hours"
+        if field.unit == "h"
+        else "strength"
+    )
+    return Question(
+        id=id,
+        section=section,
+        kind=kind,
+        says=says or field.label,
+        field=field,
+        answers=tuple(name for name, _ in field.choices),
+        low=field.low,
+        high=field.high,
+    )
+
+
+def _choice(id: str, section: Section, says: str, answers: tuple[str, ...]) -> Question:
+    return Question(id=id, section=section, kind="choice", says=says, answers=answers)
+
+
+def _signs() -> list[Question]:
+    return [
+        _about(f"sign.{id}", "signs", fields.ask.flag[id].there, RED_FLAGS[id].label)
+        for id in RED_FLAGS
+    ]
+
+
+def _felt(regions: Sequence[str]) -> list[Question]:
+    felt = fields.ask.discomfort
+    return [
+        question
+        for id in regions
+        for question in (
+            _about(f"felt.{id}", "felt", felt[id].strength, REGIONS[id].label),
+            _about(f"felt_often.{id}", "felt", felt[id].often, f"{REGIONS[id].label}: how often"),
+        )
+    ]
+
+
+def questions_before() -> list[Question]:
+    """Return what is asked before a visit, in its order: warning signs first."""
+    ask = fields.ask
+    care = fields.conditions.precaution
+    return [
+        *_signs(),
+        _about("reason", "reason", ask.reason),
+        *_felt(tuple(REGIONS)),
+        *(
+            _about(f"care.{id}", "conditions", care[id].there, PRECAUTIONS[id].label)
+            for id in PRECAUTIONS
+        ),
+        _choice("care_none", "conditions", "None of these conditions", YES_NO),
+        *(_about(f"hours.{id}", "work", ask.hours[id]) for id in TASKS),
+        _about("writing_hand", "work", ask.writing_hand),
+        _about("mouse_hand", "work", ask.mouse_hand),
+        _about("eyewear", "work", ask.eyewear),
+        *(_choice(f"station.{id}", "station", says, SURE) for id, says in STATION.items()),
+        *(
+            _about(f"room.{id}", "room", fields.seen.room[id].answer, ROOM[id].label)
+            for id in ROOM_ASKED
+        ),
+        *(
+            _about(f"{id}.{name}", "lengths", reading)
+            for id in LENGTHS
+            for name, reading in (
+                ("first", fields.measure.dimension[id].first),
+                ("second", fields.measure.dimension[id].second),
+            )
+        ),
+    ]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Shown:
+    """What the page of a client shows of their visit, as far as it is asked about.
+
+    ``settings`` are keys of quantities with their label, ``regions`` where discomfort was recorded, ``temporary``
+    the pieces that are there for a time, ``rhythm`` and ``movements`` whether there are any.
+    """
+
+    settings: tuple[tuple[str, str], ...] = ()
+    regions: tuple[str, ...] = ()
+    temporary: tuple[str, ...] = ()
+    rhythm: bool = False
+    movements: bool = False
+
+
+def questions_of_check(shown: Shown) -> list[Question]:
+    """Return what is asked after a visit, of what the client was given: warning signs first."""
+    regions = [*shown.regions, *(id for id in REGIONS if id not in shown.regions)]
+    return [
+        *_signs(),
+        *_felt(regions),
+        *(
+            _choice(f"still.{key}", "still", f"{label}: still so", SURE)
+            for key, label in shown.settings
+        ),
+        *(
+            _about(f"tape.{key}", "still", TAPED[key], f"{label}, by own tape")
+            for key, label in shown.settings
+            if key in TAPED
+        ),
+        *(
+            _choice(f"piece.{at}", "still", says, ("still", "replaced", "gone"))
+            for at, says in enumerate(shown.temporary)
+        ),
+        *((_choice("rhythm", "habits", "Rhythm kept", OFTEN),) if shown.rhythm else ()),
+        *((_choice("moved", "habits", "Movements done", OFTEN),) if shown.movements else ()),
+        _choice("worse", "habits", "Anything worse since the change", YES_NO),
+        Question(id="word", section="habits", kind="words", says="In their own words"),
+    ]
+
+
+def read_answer(question: Question, typed: str, *, unit: LengthUnit = "cm") -> Value:
+    """Read an answer as the visit's field would be read; None once it is cleared.
+
+    Raises UnreadableValue, AmbiguousValue, ValueOutOfRange, UnknownName, naming value, range and unit.
+    """
+    if question.field is not None:
+        return read_typed(question.field, typed, unit=unit)
+    check_text(typed, question.id)
+    text = typed.strip()
+    if not text:
+        return None
+    if question.kind == "words":
+        return _words(question, text)
+    if one_of(question.answers, text) is None:
+        raise UnknownName(
+            field=question.id,
+            value=typed,
+            message=f"{question.says}: “{text}” is none of {', '.join(question.answers)}.",
+        )
+    return text
+
+
+def _words(question: Question, text: str) -> str:
+    if len(text) > LONGEST_TEXT:
+        raise ValueOutOfRange(
+            field=question.id,
+            value=f"{text[:20]}…",
+            low=0,
+            high=LONGEST_TEXT,
+            unit="characters",
+            message=f"{question.says}: {len(text)} characters are more than {LONGEST_TEXT}.",
+        )
+    return text

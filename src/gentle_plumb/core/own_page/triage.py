@@ -1,0 +1,221 @@
+"""Sorting what a client answered: by stated rules, with the answers that decided.
+
+The gravest rule that applies gives the level; the practitioner decides. Sources: house-triage, house-signs.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from typing import Literal
+
+from ..intake import PRECAUTIONS, RED_FLAGS, REGIONS, URGENCY, DiscomfortOften
+from ..record import Value
+from .lengths import LengthDoubt
+from .questions import ROOM_ASKED, STATION
+
+Level = Literal["fine", "advice", "call", "visit", "stop"]
+LEVELS: dict[Level, str] = {
+    "fine": "Fine as it is",
+    "advice": "Written advice",
+    "call": "Call",
+    "visit": "Visit",
+    "stop": "Stop and seek care",
+}
+"""What comes of answers, the lightest first."""
+STRONG, MEDIUM = 7, 4
+"""Strengths of discomfort, of 10, from which one is seen, and from which one is called."""
+RISEN = 2
+"""So much stronger than at the visit counts: less is within what people say of one day. Source: house-triage."""
+MANY_OFF = 4
+"""So many things off at the workstation are better looked at together."""
+MANY_REGIONS = 2
+LASTING = (DiscomfortOften.EVERY_DAY, DiscomfortOften.ALWAYS)
+FACTS = ("chair_moves", "desk_moves")
+"""Asked to know it, not to judge it."""
+
+Answers = Mapping[str, Value]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Reason:
+    """One rule that applied: what it says, and the questions whose answers decided."""
+
+    rule: str
+    level: Level
+    says: str
+    questions: tuple[str, ...]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Verdict:
+    """How answers are sorted: the gravest level, and every rule that applied, the gravest first."""
+
+    level: Level
+    reasons: tuple[Reason, ...]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Before:
+    """What was recorded at the visit: strength by region; empty where there was none."""
+
+    felt: Mapping[str, float]
+
+
+def triage_before(answers: Answers, doubts: Sequence[LengthDoubt] = ()) -> Verdict:
+    """Sort what was answered before a visit.
+
+    Parameters
+    ----------
+    answers : mapping
+        Values by question; strengths 0 to 10.
+    doubts : sequence of LengthDoubt
+        Lengths that do not go together.
+
+    """
+    return _verdict([*_signs(answers), *_before(answers, doubts)])
+
+
+def triage_check(answers: Answers, before: Before) -> Verdict:
+    """Sort what was answered after a visit, against what was felt then."""
+    return _verdict([*_signs(answers), *_after(answers, before)])
+
+
+def _verdict(reasons: Sequence[Reason]) -> Verdict:
+    grave = sorted(reasons, key=lambda one: -list(LEVELS).index(one.level))
+    return Verdict(level=grave[0].level if grave else "fine", reasons=tuple(grave))
+
+
+def _signs(answers: Answers) -> Iterator[Reason]:
+    """Every warning sign that is there, by urgency; those that were not answered."""
+    for urgency, says in URGENCY.items():
+        there = tuple(
+            f"sign.{one.id}"
+            for one in RED_FLAGS.values()
+            if one.urgency == urgency and answers.get(f"sign.{one.id}") == "yes"
+        )
+        if there:
+            yield Reason(rule=f"sign_{urgency}", level="stop", says=f"{says}.", questions=there)
+    silent = tuple(f"sign.{id}" for id in RED_FLAGS if answers.get(f"sign.{id}") is None)
+    if silent:
+        yield Reason(
+            rule="signs_open",
+            level="call",
+            says="Not every warning sign was answered: ask.",
+            questions=silent,
+        )
+
+
+def felt_in(answers: Answers) -> dict[str, float]:
+    """Return the strength of discomfort by region, where there is any."""
+    return {
+        id: float(value)
+        for id in REGIONS
+        if isinstance(value := answers.get(f"felt.{id}"), (int, float)) and value > 0
+    }
+
+
+def _named(regions: Sequence[str]) -> tuple[str, ...]:
+    return tuple(f"felt.{id}" for id in regions)
+
+
+def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]:
+    felt = felt_in(answers)
+    strong = [id for id, at in felt.items() if at >= STRONG]
+    lasting = [
+        id for id, at in felt.items() if at >= MEDIUM and answers.get(f"felt_often.{id}") in LASTING
+    ]
+    medium = [id for id, at in felt.items() if MEDIUM <= at < STRONG]
+    cares = [f"care.{id}" for id in PRECAUTIONS if answers.get(f"care.{id}") == "yes"]
+    off = [
+        f"station.{id}"
+        for id in STATION
+        if id not in FACTS and answers.get(f"station.{id}") == "no"
+    ]
+    room = [f"room.{id}" for id in ROOM_ASKED if answers.get(f"room.{id}") == "wrong"]
+    if strong:
+        yield _reason("strong", "visit", f"Discomfort of {STRONG} or more.", _named(strong))
+    if len(lasting) >= MANY_REGIONS:
+        yield _reason(
+            "lasting",
+            "visit",
+            f"Discomfort of {MEDIUM} or more every day, in {MANY_REGIONS} regions or more.",
+            (*_named(lasting), *(f"felt_often.{id}" for id in lasting)),
+        )
+    if answers.get("station.feet") == "no" and answers.get("station.desk_moves") == "no":
+        yield _reason(
+            "fixed",
+            "visit",
+            "The feet hang and the desk is fixed: pieces have to be tried.",
+            ("station.feet", "station.desk_moves"),
+        )
+    if cares and (felt or off):
+        yield _reason(
+            "cares", "visit", "A condition that sets limits, and something is off.", cares
+        )
+    elif cares:
+        yield _reason("cares_only", "call", "A condition that sets limits.", cares)
+    if medium:
+        yield _reason("medium", "call", f"Discomfort of {MEDIUM} to {STRONG - 1}.", _named(medium))
+    if len(off) >= MANY_OFF:
+        yield _reason("many_off", "call", f"{MANY_OFF} things or more off at the workstation.", off)
+    if doubts:
+        yield _reason(
+            "lengths",
+            "call",
+            "Lengths that do not go together: measured again before anything rests on them.",
+            [f"{one.dimension}.first" for one in doubts],
+        )
+    if 0 < len(off) < MANY_OFF:
+        yield _reason("off", "advice", "Something is off at the workstation.", off)
+    if room:
+        yield _reason("room", "advice", "Something is off in the room.", room)
+    mild = [id for id, at in felt.items() if at < MEDIUM]
+    if mild:
+        yield _reason("mild", "advice", f"Discomfort below {MEDIUM}.", _named(mild))
+
+
+def _after(answers: Answers, before: Before) -> Iterator[Reason]:
+    felt = felt_in(answers)
+    strong = [id for id, at in felt.items() if at >= STRONG]
+    risen = [
+        id
+        for id, at in felt.items()
+        if MEDIUM <= at < STRONG and at - before.felt.get(id, 0.0) >= RISEN
+    ]
+    stays = [id for id, at in felt.items() if MEDIUM <= at < STRONG and id not in risen]
+    moved = [id for id, value in answers.items() if id.startswith("still.") and value == "no"]
+    unsure = [id for id, value in answers.items() if id.startswith("still.") and value == "unsure"]
+    pieces = [
+        id for id, value in answers.items() if id.startswith("piece.") and value != "replaced"
+    ]
+    habits = [id for id in ("rhythm", "moved") if answers.get(id) == "hardly"]
+    if strong:
+        yield _reason("strong", "visit", f"Discomfort of {STRONG} or more.", _named(strong))
+    if risen:
+        yield _reason(
+            "risen",
+            "visit",
+            f"Discomfort of {MEDIUM} or more, and {RISEN} or more above what it was.",
+            _named(risen),
+        )
+    if answers.get("worse") == "yes":
+        yield _reason("worse", "call", "Something is worse since the change.", ("worse",))
+    if stays:
+        yield _reason("stays", "call", f"Discomfort of {MEDIUM} or more stays.", _named(stays))
+    if moved:
+        yield _reason("moved", "call", "Something is not as it was set.", moved)
+    gone = [id for id in pieces if answers[id] == "gone"]
+    if gone:
+        yield _reason("gone", "call", "A piece is gone and nothing is in its place.", gone)
+    if unsure:
+        yield _reason("unsure", "advice", "Not sure whether it is as it was set.", unsure)
+    still = [id for id in pieces if answers[id] == "still"]
+    if still:
+        yield _reason("temporary", "advice", "A temporary piece is still there.", still)
+    if habits:
+        yield _reason("habits", "advice", "The rhythm or the movements are hardly kept.", habits)
+
+
+def _reason(rule: str, level: Level, says: str, questions: Sequence[str]) -> Reason:
+    return Reason(rule=rule, level=level, says=says, questions=tuple(questions))

@@ -1,0 +1,98 @@
+"""Mail by SMTP, and the simulated mail server's inbox."""
+
+from __future__ import annotations
+
+import mailbox
+import smtplib
+from dataclasses import dataclass
+from email.message import EmailMessage
+from email.policy import SMTP
+from email.utils import formatdate
+from pathlib import Path
+from uuid import UUID
+
+from ..services.errors import MailRefused, MailTrouble
+from ..services.models import LetterOut
+
+PATIENCE_S = 20.0
+"""How long a mail server may take to answer. House value."""
+REFUSED_FOR_GOOD = 500
+"""SMTP codes from here on are final (RFC 5321, 4.2.1)."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class SmtpSettings:
+    """Where mail is handed over: host and port, who signs in, whether the line is made secret, who sends."""
+
+    host: str
+    port: int
+    sender: str
+    user: str = ""
+    password: str = ""
+    tls: bool = True
+
+
+class SmtpMail:
+    """The MailSender port over SMTP. A mail has the same Message-ID each time it is tried."""
+
+    def __init__(self, settings: SmtpSettings) -> None:
+        self._settings = settings
+
+    def send(self, letter: LetterOut) -> None:
+        told = self._settings
+        message = EmailMessage(policy=SMTP)
+        message["From"] = told.sender
+        message["To"] = letter.to
+        message["Subject"] = " ".join(letter.subject.split())
+        message["Date"] = formatdate(localtime=False)
+        message["Message-ID"] = f"<{letter.id}@{told.sender.rpartition('@')[2] or 'localhost'}>"
+        message["Auto-Submitted"] = "auto-generated"
+        message.set_content(letter.text)
+        try:
+            with smtplib.SMTP(told.host, told.port, timeout=PATIENCE_S) as server:
+                if told.tls:
+                    server.starttls()
+                if told.user:
+                    server.login(told.user, told.password)
+                server.send_message(message)
+        except smtplib.SMTPRecipientsRefused as error:
+            code, words = next(iter(error.recipients.values()))
+            raise _trouble(code, words) from None
+        except smtplib.SMTPResponseException as error:
+            raise _trouble(error.smtp_code, error.smtp_error) from None
+        except (OSError, smtplib.SMTPException) as error:
+            raise MailTrouble(
+                f"The mail server does not answer ({type(error).__name__})."
+            ) from None
+
+
+def _trouble(code: int, words: bytes | str) -> MailTrouble | MailRefused:
+    said = words.decode("utf-8", "replace") if isinstance(words, bytes) else words
+    text = f"The mail server says {code} {said}"[:300]
+    return MailRefused(text) if code >= REFUSED_FOR_GOOD else MailTrouble(text)
+
+
+class FolderInbox:
+    """The MailBox port over the folder in which the simulated mail server keeps what arrives (Maildir)."""
+
+    def __init__(self, folder: Path) -> None:
+        self._folder = folder
+
+    def letters(self) -> list[LetterOut]:
+        if not (self._folder / "new").is_dir():
+            return []
+        box = mailbox.Maildir(self._folder, create=False)
+        found = sorted(box.items(), key=lambda one: one[0], reverse=True)
+        return [_letter(message) for _, message in found]
+
+
+def _letter(message: mailbox.MaildirMessage) -> LetterOut:
+    id = (message["Message-ID"] or "").strip("<> ").split("@")[0]
+    body = message.get_payload(decode=True)
+    text = body.decode("utf-8", "replace") if isinstance(body, bytes) else str(body)
+    return LetterOut(
+        id=UUID(id) if len(id) == 36 else UUID(int=0),
+        to=str(message["To"] or ""),
+        subject=str(message["Subject"] or ""),
+        text=text.replace("\r\n", "\n"),
+    )

@@ -1,0 +1,98 @@
+"""The worker: does what was queued, such as mail. ``python -m gentle_plumb.hosting.worker`` runs until its input ends.
+
+Any number of them may run, on any machine that reaches the database.
+"""
+
+from __future__ import annotations
+
+import asyncio
+import logging
+import os
+import signal
+import sys
+import threading
+import time
+from contextlib import suppress
+from uuid import UUID
+
+from procrastinate import App, PsycopgConnector, RetryStrategy
+from procrastinate.exceptions import ConnectorException
+from psycopg import Error as PsycopgError
+from sqlalchemy.engine import make_url
+
+from ..config import Settings
+from ..main import mail_service
+from ..services.errors import MailTrouble
+from ..services.own_page import MailService
+from ..storage import make_engine
+from ..storage.queue import MAIL_QUEUE, SEND_MAIL
+
+WAIT_S = 6
+"""Before a mail is tried again, s: 6, 36, 216 and so on, each wait six times the one before. House value."""
+GRACE_S = 2.0
+"""How long what is in hand may take to end once the worker is to go, s. House value."""
+AGAIN_S = 5.0
+"""How long after an outage of the database the worker begins again, s. House value."""
+
+
+def make_worker(url: str, mail: MailService, *, wait_s: int = WAIT_S) -> App:
+    """The queue over a database, with what its jobs do.
+
+    Parameters
+    ----------
+    url : str
+        Address of the PostgreSQL.
+    mail : MailService
+        What hands mail over.
+    wait_s : int
+        Base of the waits between tries, s; 0 for none.
+
+    """
+    address = make_url(url).set(drivername="postgresql").render_as_string(hide_password=False)
+    app = App(connector=PsycopgConnector(conninfo=address, min_size=1, max_size=3))
+    again = RetryStrategy(exponential_wait=wait_s, retry_exceptions={MailTrouble})
+
+    @app.task(name=SEND_MAIL, queue=MAIL_QUEUE, retry=again)
+    def send_mail(mail_id: str) -> None:
+        mail.deliver(UUID(mail_id))
+
+    return app
+
+
+async def work(app: App, *, until_done: bool = False) -> None:
+    """Do what is queued: for good, or until nothing is left that is due."""
+    async with app.open_async():
+        await app.run_worker_async(
+            wait=not until_done,
+            install_signal_handlers=False,
+            concurrency=2,
+            delete_jobs="successful",
+            listen_notify=not until_done,
+        )
+
+
+def _end_with_the_input() -> None:
+    """Wait for the end of the input, let what is in hand come to its end, and go."""
+    sys.stdin.read()
+    os.kill(os.getpid(), signal.SIGINT)
+    time.sleep(GRACE_S)
+    os._exit(0)
+
+
+def main() -> None:
+    """Work until the standard input ends."""
+    logging.disable(logging.ERROR)  # an outage of the database is seen by the server, and ends
+    threading.Thread(target=_end_with_the_input, daemon=True).start()
+    settings = Settings()
+    engine = make_engine(settings.database_url, pool_size=3)
+    with suppress(KeyboardInterrupt):
+        while True:
+            with suppress(ConnectorException, PsycopgError):
+                asyncio.run(
+                    work(make_worker(settings.database_url, mail_service(engine, settings)))
+                )
+            time.sleep(AGAIN_S)  # the database was away
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,129 @@
+"""The client's own page: its link, what is asked on it in rounds, what was answered, mail about it."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+
+from ...core.own_page import Level, Round
+from ...core.record import Value
+
+LinkKind = Literal["before", "after"]
+Direction = Literal["ltr", "rtl"]
+MailKind = Literal["before", "after", "check"]
+MailState = Literal["waiting", "sending", "sent", "failed", "dropped"]
+
+
+@dataclass(frozen=True, kw_only=True)
+class ClientLink:
+    """A private link for one client: to answer before a visit, or to look things up after it.
+
+    ``token`` is what the link ends in; ``code_hash`` of the code that is given separately. ``agreed_at`` is when
+    the client agreed to their answers being kept, ``photos_agreed_at`` to photographs.
+    """
+
+    id: UUID
+    practice_id: UUID
+    client_id: UUID
+    visit_id: UUID
+    kind: LinkKind
+    token: str
+    code_hash: str
+    language: str
+    member_id: UUID
+    made_at: datetime
+    ends_on: date
+    opened_at: datetime | None = None
+    revoked_at: datetime | None = None
+    agreed_at: datetime | None = None
+    photos_agreed_at: datetime | None = None
+
+    def open_on(self, today: date) -> bool:
+        """Whether it still opens the page on a day of the practice."""
+        return self.revoked_at is None and today <= self.ends_on
+
+
+@dataclass(frozen=True, kw_only=True)
+class CheckRound:
+    """One round of questions of a link: when it is due, sent, and what the practitioner decided."""
+
+    id: UUID
+    link_id: UUID
+    round: Round
+    due_on: date
+    sent_at: datetime | None = None
+    decided: Level | None = None
+    note: str = ""
+    decided_by: str = ""
+    decided_at: datetime | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class GivenAnswer:
+    """What a client answered to one question: as typed, and as it reads."""
+
+    question: str
+    typed: str
+    value: Value
+    changed_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class Check:
+    """A round with its link, whose it is, and its answers by question."""
+
+    link: ClientLink
+    round: CheckRound
+    client: str
+    answers: Mapping[str, GivenAnswer]
+
+    @property
+    def values(self) -> dict[str, Value]:
+        """The answers' values by question."""
+        return {id: one.value for id, one in self.answers.items()}
+
+
+@dataclass(frozen=True, kw_only=True)
+class OutgoingMail:
+    """A message to a client: it holds the link and nothing else of theirs; ``url`` is empty once it is sent.
+
+    ``round_id`` is the round it asks for, None for the link itself.
+    """
+
+    id: UUID
+    practice_id: UUID
+    client_id: UUID
+    link_id: UUID
+    round_id: UUID | None
+    kind: MailKind
+    recipient: str
+    url: str
+    made_at: datetime
+    due_at: datetime
+    state: MailState = "waiting"
+    tries: int = 0
+    trouble: str = ""
+    sent_at: datetime | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class LetterOut:
+    """A mail as it leaves; ``id`` is the same each time it is tried."""
+
+    id: UUID
+    to: str
+    subject: str
+    text: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class MessageCatalogue:
+    """The messages of the client's page in one language; what it leaves out is shown in English."""
+
+    language: str
+    name: str
+    direction: Direction
+    messages: Mapping[str, str]

@@ -1,0 +1,98 @@
+"""The messages of the client's page: English whole, a practice's own languages beside it."""
+
+from __future__ import annotations
+
+import json
+import re
+from importlib.resources import files
+from typing import Any, cast
+
+from ...core.errors import UnreadableValue
+from ...core.plain_text import check_text
+from ..errors import BadFile
+from ..models import Direction, MessageCatalogue
+
+MOST_BYTES = 400_000
+"""A language of this page is a tenth of it. House value."""
+LONGEST = 2000
+LANGUAGE = re.compile(r"[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}")
+"""A language tag, as BCP 47 writes it: ``ar``, ``pt-BR``."""
+_GAP = re.compile(r"\{(\w+)\}")
+
+
+def _english() -> MessageCatalogue:
+    held = json.loads(files(__package__).joinpath("en.json").read_text("utf-8"))
+    return MessageCatalogue(**held)
+
+
+ENGLISH = _english()
+"""Every message there is, by its name."""
+
+
+def translated(catalogue: MessageCatalogue) -> dict[str, str]:
+    """Return every message in a language, in English where the language leaves it out."""
+    return {**ENGLISH.messages, **catalogue.messages}
+
+
+def read_catalogue(raw: bytes) -> MessageCatalogue:
+    """Read a language's file: ``language``, ``name``, ``direction`` and ``messages`` by name.
+
+    Raises BadFile with every message that is wrong: one that does not exist, that is no text, or whose gaps
+    (``{practice}``) are not those of the English one. What is left out is shown in English.
+    """
+    try:
+        held = json.loads(raw.decode("utf-8-sig"))
+    except (UnicodeDecodeError, ValueError, RecursionError) as error:
+        raise BadFile(
+            f"The language was not added: the file is no JSON in UTF-8 ({error})."
+        ) from None
+    if not isinstance(held, dict):
+        raise BadFile("The language was not added: the file holds no object.")
+    troubles = [*_head(held), *_messages(held.get("messages"))]
+    if troubles:
+        raise BadFile("The language was not added.", troubles)
+    return MessageCatalogue(
+        language=held["language"],
+        name=held["name"].strip(),
+        direction=cast("Direction", held["direction"]),
+        messages={name: text for name, text in held["messages"].items() if text.strip()},
+    )
+
+
+def _head(held: dict[str, Any]) -> list[tuple[str, str, str]]:
+    found = []
+    language, name = held.get("language"), held.get("name")
+    if not isinstance(language, str) or not LANGUAGE.fullmatch(language):
+        found.append(("", "language", "has to be a language tag, as ar or pt-BR"))
+    elif language.split("-")[0] == ENGLISH.language:
+        found.append(("", "language", "English is there already"))
+    if not isinstance(name, str) or not 0 < len(name.strip()) <= 60 or not _whole(name):
+        found.append(("", "name", "has to be the language's own name, 60 characters at most"))
+    if held.get("direction") not in ("ltr", "rtl"):
+        found.append(("", "direction", "has to be ltr or rtl"))
+    return found
+
+
+def _messages(held: object) -> list[tuple[str, str, str]]:
+    if not isinstance(held, dict):
+        return [("", "messages", "has to be an object: each message by its name")]
+    found = []
+    for name, text in held.items():
+        english = ENGLISH.messages.get(name)
+        shown = str(name)[:60].encode("utf-8", "replace").decode()
+        if english is None:
+            found.append(("", shown, "there is no such message"))
+        elif not isinstance(text, str) or len(text) > LONGEST or not _whole(text):
+            found.append(("", shown, f"has to be a text of {LONGEST} characters at most"))
+        elif text.strip() and set(_GAP.findall(text)) != set(_GAP.findall(english)):
+            gaps = ", ".join(f"{{{gap}}}" for gap in _GAP.findall(english)) or "none"
+            found.append(("", shown, f"its gaps have to be those of the English one: {gaps}"))
+    return found
+
+
+def _whole(text: str) -> bool:
+    try:
+        check_text(text, "messages")
+    except UnreadableValue:
+        return False
+    return True

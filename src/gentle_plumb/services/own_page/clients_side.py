@@ -1,0 +1,338 @@
+"""What a client does on their own page. Everything is asked within one link, opened with its code."""
+
+from __future__ import annotations
+
+import secrets
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+from typing import Literal
+from uuid import UUID, uuid5
+
+from pwdlib import PasswordHash
+
+from ...core.own_page import Question, Round, read_answer
+from ...core.record.fields.ask import ConsentAnswer
+from ...core.units import LengthUnit
+from ...core.words import say_length
+from ..accounts import token_hash
+from ..consent import NEEDED_FOR, NOTES, PHOTOGRAPHS, erased_by
+from ..errors import LockedOut, NeedsConsent, NotAllowed, NotFound, NotSignedIn
+from ..models import (
+    Change,
+    Check,
+    CheckRound,
+    Client,
+    ClientLink,
+    Entry,
+    GivenAnswer,
+    MessageCatalogue,
+    Practice,
+)
+from ..photos import PhotoService, photo_head
+from ..ports import Accounts, Clock, OwnPages, Records
+from ..throttle import counted_by
+from .catalogues import ENGLISH, translated
+from .models import OwnDoorView, OwnDoubt, OwnLanguage, OwnQuestion, OwnRound, OwnSheet, OwnView
+from .sheets import basis_of, doubts_of, numbers_of, urgency_of
+
+SESSION_LENGTH = timedelta(hours=12)
+VIEWS = ("side", "rear")
+PhotoOf = Literal["side", "rear"]
+
+_hasher = PasswordHash.recommended()
+_DUMMY = _hasher.hash("no code")
+
+
+@dataclass(frozen=True, kw_only=True)
+class OwnCaller:
+    """Somebody who opened a link with its code."""
+
+    link: ClientLink
+    practice: Practice
+    client: Client
+    token: str
+
+
+class OwnPageService:
+    """The client's side."""
+
+    def __init__(
+        self,
+        pages: OwnPages,
+        records: Records,
+        accounts: Accounts,
+        photos: PhotoService,
+        clock: Clock,
+    ) -> None:
+        self._pages, self._records, self._accounts = pages, records, accounts
+        self._photos, self._clock = photos, clock
+
+    def open(self, token: str, code: str, sender: str) -> str:
+        """Open a link with its code; the token of the session.
+
+        Raises
+        ------
+        LockedOut
+            After too many tries, whether or not there is such a link.
+        NotSignedIn
+            For a wrong link or code, a link that has ended or was revoked; they can't be told apart.
+
+        """
+        now = self._clock()
+        counted = counted_by(f"link {token}", sender, None)
+        wait = self._accounts.count_try(counted, now)
+        if wait > timedelta(0):
+            raise LockedOut(int(wait.total_seconds()) + 1)
+        link = self._pages.link_by_token(token)
+        right = _hasher.verify(code.strip(), link.code_hash if link is not None else _DUMMY)
+        if link is None or not right or not self._works(link):
+            raise NotSignedIn("The link or the code is not right, or the link has ended.")
+        self._accounts.take_back_try(counted)
+        opened = secrets.token_urlsafe(32)
+        self._pages.add_session(token_hash(opened), link, now + SESSION_LENGTH, now)
+        return opened
+
+    def door(self, token: str) -> OwnDoorView:
+        """The words of the door: of its link's language, English for what is no link."""
+        link = self._pages.link_by_token(token)
+        own = self._pages.catalogues(link.practice_id) if link is not None else []
+        wanted = link.language if link is not None else ENGLISH.language
+        catalogue = next((one for one in own if one.language == wanted), ENGLISH)
+        return OwnDoorView(
+            language=catalogue.language,
+            direction=catalogue.direction,
+            messages={
+                name: text
+                for name, text in translated(catalogue).items()
+                if name.startswith("door.")
+            },
+        )
+
+    def _works(self, link: ClientLink) -> bool:
+        practice, _ = self._pages.whose(link)
+        return link.open_on(practice.day(self._clock()))
+
+    def who(self, token: str | None) -> OwnCaller:
+        """Whose page a session opens; raises NotSignedIn."""
+        link = self._pages.session(token_hash(token), self._clock()) if token else None
+        if link is not None and token:
+            practice, client = self._pages.whose(link)
+            if link.open_on(practice.day(self._clock())):
+                return OwnCaller(link=link, practice=practice, client=client, token=token)
+        raise NotSignedIn("Please open the page with its link and code.")
+
+    def leave(self, who: OwnCaller) -> None:
+        """Close the page on this device."""
+        self._pages.drop_session(token_hash(who.token))
+
+    def page(self, who: OwnCaller, language: str | None = None) -> OwnView:
+        """The page in a language of the practice's: the link's own where none is asked for."""
+        link, practice = who.link, who.practice
+        known = {one.language: one for one in (ENGLISH, *self._pages.catalogues(practice.id))}
+        catalogue = known.get(language or link.language) or ENGLISH
+        today = practice.day(self._clock())
+        basis = basis_of(self._records, link)
+        sent = self._records.open(practice.id, link.visit_id)[2]
+        views = {
+            f"{entry.value}"
+            for entry in sent
+            if entry.self_reported and entry.path.startswith("look.photo.")
+        }
+        return OwnView(
+            practice=practice.name,
+            contact=practice.contact,
+            local_wording=practice.local_wording,
+            kind=link.kind,
+            language=catalogue.language,
+            languages=[_language(one) for one in known.values()],
+            messages=translated(catalogue),
+            unit=practice.unit,
+            ends_on=link.ends_on,
+            today=today,
+            agreed=link.agreed_at is not None,
+            photos_agreed=link.photos_agreed_at is not None,
+            photos=[view for view in VIEWS if view in views],
+            rounds=[
+                OwnRound(
+                    round=one.round,
+                    due_on=one.due_on,
+                    open=one.sent_at is None and one.due_on <= today,
+                    sent_at=one.sent_at,
+                    answered=len(self._pages.check(practice.id, one.id).answers),
+                )
+                for one in self._pages.rounds([link.id])
+            ],
+            given=numbers_of(basis.paper) if basis.paper is not None else None,
+        )
+
+    def agree(self, who: OwnCaller, *, yes: bool) -> None:
+        """Agree to answers being kept, or take it back: then what was not taken over is erased."""
+        agreed = self._clock() if yes else None
+        self._pages.change_link(replace(who.link, agreed_at=agreed))
+        if not yes:
+            self._pages.forget_answers(who.link.id)
+
+    def agree_to_photos(self, who: OwnCaller, *, yes: bool) -> None:
+        """Agree to photographs being kept, or take it back: then those of the visit are erased.
+
+        Raises NeedsConsent where something else was said at the practice.
+        """
+        link, now = who.link, self._clock()
+        self._need_before(link)
+        held = self._held(link, PHOTOGRAPHS)
+        said = held.value if held is not None else None
+        if yes and said not in (None, ConsentAnswer.GIVEN):
+            raise NeedsConsent(PHOTOGRAPHS, PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
+        wanted = ConsentAnswer.GIVEN if yes else ConsentAnswer.WITHDRAWN
+        if said != wanted and (yes or said is not None):
+            self._write(link, PHOTOGRAPHS, str(wanted), held.version if held else 0, now)
+        self._pages.change_link(replace(link, photos_agreed_at=now if yes else None))
+
+    def add_photo(self, who: OwnCaller, photo_id: UUID, view: PhotoOf, picture: bytes) -> None:
+        """Keep a photograph of the visit to come; sent twice it counts once.
+
+        Raises NeedsConsent without the client's agreement, BadPicture.
+        """
+        link, now = who.link, self._clock()
+        self._need_before(link)
+        if link.photos_agreed_at is None:
+            raise NeedsConsent(PHOTOGRAPHS, PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
+        made = self._photos.develop(picture)
+        head = photo_head(made, photo_id, link.visit_id, f"{who.client.name} (own page)", now)
+        self._records.add_photo(
+            link.practice_id, head, made.jpeg, member_id=link.member_id, consent=PHOTOGRAPHS
+        )
+        for what, typed in (("view", view), ("when", "before")):
+            path = f"look.photo.{photo_id}.{what}"
+            if self._held(link, path) is None:
+                self._write(link, path, typed, 0, now)
+
+    @staticmethod
+    def _need_before(link: ClientLink) -> None:
+        if link.kind != "before":
+            raise NotAllowed("Photographs are sent before a visit only.")
+
+    def _held(self, link: ClientLink, path: str) -> Entry | None:
+        entries = self._records.open(link.practice_id, link.visit_id)[2]
+        return next((one for one in entries if one.path == path), None)
+
+    def _write(self, link: ClientLink, path: str, typed: str, version: int, now: datetime) -> None:
+        change = Change(
+            id=uuid5(link.id, f"{path} {version}"),
+            visit_id=link.visit_id,
+            path=path,
+            typed=typed,
+            value=typed,
+            expected_version=version,
+            member_id=link.member_id,
+            erase=erased_by(path, typed),
+            self_reported=True,
+        )
+        self._records.write(link.practice_id, change, now)
+
+    def sheet(self, who: OwnCaller, round: Round) -> OwnSheet:
+        """A round as it is filled in; raises NotFound before it is due."""
+        check = self._check(who, round)
+        basis = basis_of(self._records, who.link)
+        felt = basis.felt
+        return OwnSheet(
+            round=round,
+            sent_at=check.round.sent_at,
+            questions=[
+                OwnQuestion(
+                    id=one.id,
+                    section=one.section,
+                    kind=one.kind,
+                    answers=list(one.answers),
+                    low=one.low,
+                    high=one.high,
+                    typed=check.answers[one.id].typed if one.id in check.answers else "",
+                    about=one.says if one.id.startswith("piece.") else "",
+                    was=felt.get(one.id.removeprefix("felt."))
+                    if who.link.kind == "after"
+                    else None,
+                    urgency=urgency_of(one),
+                )
+                for one in basis.questions(who.link.kind)
+            ],
+        )
+
+    def _check(self, who: OwnCaller, round: Round) -> Check:
+        return self._pages.check(who.practice.id, self._round(who, round).id)
+
+    def _round(self, who: OwnCaller, round: Round) -> CheckRound:
+        today = who.practice.day(self._clock())
+        for one in self._pages.rounds([who.link.id]):
+            if one.round == round and one.due_on <= today:
+                return one
+        raise NotFound("These questions are not asked yet.")
+
+    def answer(
+        self, who: OwnCaller, round: Round, question: str, typed: str, unit: LengthUnit
+    ) -> None:
+        """Keep an answer, read as the visit would read it; the last one counts.
+
+        Raises
+        ------
+        NeedsConsent
+            Before the client has agreed to it.
+        NotAllowed
+            Once the round is sent.
+        NotFound
+            For a question that is not asked.
+        FieldError
+            With range and unit, if it can't be read; nothing is kept then.
+
+        """
+        if who.link.agreed_at is None:
+            raise NeedsConsent("agreed", NOTES, "Nothing is kept before you agree to it.")
+        held = self._round(who, round)
+        if held.sent_at is not None:
+            raise NotAllowed("These answers were sent. Call if something has changed.")
+        asked = self._question(who, question)
+        value = read_answer(asked, typed, unit=unit)
+        clean = typed.strip()
+        bare = asked.kind == "length" and clean and clean[-1].isdigit()
+        self._pages.answer(
+            held.id,
+            GivenAnswer(
+                question=asked.id,
+                typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
+                value=value,
+                changed_at=self._clock(),
+            ),
+        )
+
+    def _question(self, who: OwnCaller, id: str) -> Question:
+        for one in basis_of(self._records, who.link).questions(who.link.kind):
+            if one.id == id:
+                return one
+        raise NotFound("There is no such question here.")
+
+    def doubts(self, who: OwnCaller, unit: LengthUnit) -> list[OwnDoubt]:
+        """The client's lengths that are worth a second look, with numbers in their unit."""
+        return [
+            OwnDoubt(
+                dimension=one.dimension,
+                why=one.why,
+                apart=say_length(one.apart_mm, unit) if one.apart_mm is not None else "",
+                low=say_length(one.low_mm, unit) if one.low_mm is not None else "",
+                high=say_length(one.high_mm, unit) if one.high_mm is not None else "",
+            )
+            for one in doubts_of(self._check(who, "before"), who.client)
+        ]
+
+    def send(self, who: OwnCaller, round: Round) -> None:
+        """Send a round: the practitioner sees it, and it can't be changed. Sent twice it counts once."""
+        if who.link.agreed_at is None:
+            raise NeedsConsent("agreed", NOTES, "Nothing is kept before you agree to it.")
+        self._pages.send_round(self._round(who, round).id, self._clock())
+
+
+def _language(one: MessageCatalogue) -> OwnLanguage:
+    return OwnLanguage(
+        language=one.language,
+        name=one.name,
+        direction=one.direction,
+        open=len(ENGLISH.messages.keys() - one.messages.keys()),
+    )

@@ -1,0 +1,426 @@
+"""What a practitioner does with a client's own page: links, answers, decisions, what is taken over."""
+
+from __future__ import annotations
+
+import secrets
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from datetime import date, datetime, timedelta
+from uuid import UUID, uuid4, uuid5
+
+from pwdlib import PasswordHash
+
+from ...core.errors import UnknownName, ValueOutOfRange
+from ...core.own_page import LEVELS, ROUNDS, Level, Question, Round
+from ...core.record import fields
+from ...core.units import LengthUnit
+from ...core.words import say_length
+from ..accounts import require_health, require_writer
+from ..consent import NEEDED_FOR, NOTES
+from ..errors import NeedsConsent, NotFound, NotReady
+from ..models import Change, Check, CheckRound, ClientLink, Entry, LinkKind, Member, Practice
+from ..ports import Accounts, Clock, OwnPages, Records
+from .catalogues import ENGLISH
+from .mail import MailService, mail_views
+from .models import AnswerView, CheckView, LinkRound, LinkView, ReasonView, TakenOver, WaitingCheck
+from .sheets import basis_of, doubts_of, verdict_of
+
+CODE_DIGITS = 6
+"""Told by hand, and typed on a phone; tries are slowed down. House value."""
+LEAST_DAYS, MOST_DAYS = 1, 120
+USUAL_DAYS: dict[LinkKind, int] = {"before": 30, "after": 63}
+"""How long a link works: a month before a visit; after one until three weeks past the last check. House values."""
+
+_hasher = PasswordHash.recommended()
+
+
+@dataclass(frozen=True, kw_only=True)
+class MadeLink:
+    """A link just made, or with a new code: the code is told this once."""
+
+    link: LinkView
+    code: str
+
+
+class LinkService:
+    """The practitioner's side."""
+
+    def __init__(
+        self, pages: OwnPages, records: Records, accounts: Accounts, mail: MailService, clock: Clock
+    ) -> None:
+        self._pages, self._records, self._accounts = pages, records, accounts
+        self._mail, self._clock = mail, clock
+
+    def links(self, member: Member, practice: Practice, client_id: UUID) -> list[LinkView]:
+        """A client's links, the latest first; raises NotAllowed, NotFound."""
+        require_health(member)
+        self._records.client(member.practice_id, client_id)
+        links = self._pages.links(member.practice_id, client_id)
+        rounds = self._pages.rounds([one.id for one in links])
+        mails = self._pages.mails(member.practice_id, client_id)
+        names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
+        today = practice.day(self._clock())
+        return [
+            LinkView(
+                id=link.id,
+                kind=link.kind,
+                visit_id=link.visit_id,
+                language=link.language,
+                made_at=link.made_at,
+                made_by=names.get(link.member_id, ""),
+                ends_on=link.ends_on,
+                opened_at=link.opened_at,
+                revoked_at=link.revoked_at,
+                works=link.open_on(today),
+                path=path_of(link),
+                rounds=[
+                    LinkRound(
+                        id=one.id,
+                        round=one.round,
+                        due_on=one.due_on,
+                        sent_at=one.sent_at,
+                        decided=one.decided,
+                    )
+                    for one in rounds
+                    if one.link_id == link.id
+                ],
+                mails=mail_views(one for one in mails if one.link_id == link.id),
+            )
+            for link in links
+        ]
+
+    def make(
+        self,
+        member: Member,
+        practice: Practice,
+        visit_id: UUID,
+        *,
+        kind: LinkKind,
+        language: str = "en",
+        days: int | None = None,
+    ) -> MadeLink:
+        """Make a link for a visit's client, with a code of its own.
+
+        Raises
+        ------
+        NotAllowed, NotFound
+            For readers; for a visit of another practice.
+        NotReady
+            For a link to look things up, before the visit is signed.
+        UnknownName, ValueOutOfRange
+            For a language that is not there, and for days outside 1 to 120.
+
+        """
+        require_writer(member)
+        working = self._records.working(member.practice_id, visit_id)
+        known = [ENGLISH, *self._pages.catalogues(practice.id)]
+        if language not in {one.language for one in known}:
+            raise UnknownName(
+                field="language",
+                value=language,
+                message=f"Language: “{language}” is none of {', '.join(one.language for one in known)}.",
+            )
+        lasts = USUAL_DAYS[kind] if days is None else days
+        if not LEAST_DAYS <= lasts <= MOST_DAYS:
+            raise ValueOutOfRange(
+                field="days",
+                value=f"{lasts}",
+                low=LEAST_DAYS,
+                high=MOST_DAYS,
+                unit="days",
+                message=f"Open for: {lasts} days is outside {LEAST_DAYS} to {MOST_DAYS} days.",
+            )
+        now = self._clock()
+        today = practice.day(now)
+        begins = today
+        if kind == "after":
+            report = self._records.last_report(member.practice_id, visit_id)
+            if report is None:
+                raise NotReady([("report", "there is no signed report to show yet")])
+            begins = practice.day(report.signed_at)
+        code = _code()
+        link = ClientLink(
+            id=uuid4(),
+            practice_id=practice.id,
+            client_id=working.client.id,
+            visit_id=visit_id,
+            kind=kind,
+            token=secrets.token_urlsafe(24),
+            code_hash=_hasher.hash(code),
+            language=language,
+            member_id=member.id,
+            made_at=now,
+            ends_on=today + timedelta(days=lasts),
+        )
+        self._pages.add_link(link, _rounds(link, begins))
+        return MadeLink(link=self._view(member, practice, link), code=code)
+
+    def _view(self, member: Member, practice: Practice, link: ClientLink) -> LinkView:
+        return next(
+            one for one in self.links(member, practice, link.client_id) if one.id == link.id
+        )
+
+    def new_code(self, member: Member, practice: Practice, link_id: UUID) -> MadeLink:
+        """Give a link another code; the one before opens nothing. Raises NotAllowed, NotFound."""
+        require_writer(member)
+        code = _code()
+        held = self._pages.link(member.practice_id, link_id)
+        self._pages.change_link(replace(held, code_hash=_hasher.hash(code)))
+        return MadeLink(link=self._view(member, practice, held), code=code)
+
+    def revoke(self, member: Member, link_id: UUID) -> None:
+        """Close a link for good, at once; its mails are not sent any more. Raises NotAllowed, NotFound."""
+        require_writer(member)
+        held = self._pages.link(member.practice_id, link_id)
+        if held.revoked_at is None:
+            self._pages.change_link(replace(held, revoked_at=self._clock()))
+
+    def send(self, member: Member, practice: Practice, link_id: UUID, base_url: str) -> LinkView:
+        """Mail the link to the client's address, and for each check to come a mail on its day.
+
+        Raises NotAllowed, NotFound; NotReady where there is no address or no mail server, or the link has ended.
+        """
+        require_writer(member)
+        link = self._pages.link(member.practice_id, link_id)
+        client = self._records.client(member.practice_id, link.client_id)
+        if not link.open_on(practice.day(self._clock())):
+            raise NotReady([("link", "this link has ended: make a new one")])
+        self._mail.queue(
+            practice, client, link, self._pages.rounds([link.id]), f"{base_url}{path_of(link)}"
+        )
+        return self._view(member, practice, link)
+
+    def waiting(self, member: Member) -> list[WaitingCheck]:
+        """Answers that nobody has decided on, the gravest first; none for who sees no health data."""
+        if not member.sees_health:
+            return []
+        found = [self._sorted(one) for one in self._pages.undecided(member.practice_id)]
+        waiting = [
+            WaitingCheck(
+                id=one.round.id,
+                round=one.round.round,
+                client_id=one.link.client_id,
+                client=one.client,
+                sent_at=one.round.sent_at or one.link.made_at,
+                level=level,
+                level_says=LEVELS[level],
+            )
+            for one, level in found
+        ]
+        return sorted(waiting, key=lambda one: -list(LEVELS).index(one.level))
+
+    def _sorted(self, check: Check) -> tuple[Check, Level]:
+        client = self._records.client(check.link.practice_id, check.link.client_id)
+        return check, verdict_of(check, basis_of(self._records, check.link), client).level
+
+    def check(self, member: Member, round_id: UUID, unit: LengthUnit) -> CheckView:
+        """A round with its answers, how they are sorted and why; raises NotAllowed, NotFound."""
+        require_health(member)
+        check = self._pages.check(member.practice_id, round_id)
+        basis = basis_of(self._records, check.link)
+        client = self._records.client(member.practice_id, check.link.client_id)
+        verdict = verdict_of(check, basis, client)
+        asked = {one.id: one for one in basis.questions(check.link.kind)}
+        given = [
+            _answer_view(one, check, unit)
+            for one in asked.values()
+            if one.id in check.answers and check.answers[one.id].value is not None
+        ]
+        held = {one.question: one for one in given}
+        return CheckView(
+            id=round_id,
+            round=check.round.round,
+            due_on=check.round.due_on,
+            sent_at=check.round.sent_at,
+            client_id=client.id,
+            client=client.name,
+            visit_id=check.link.visit_id,
+            level=verdict.level,
+            level_says=LEVELS[verdict.level],
+            reasons=[
+                ReasonView(
+                    level=one.level,
+                    says=one.says,
+                    answers=[
+                        f"{held[id].says}: {held[id].answer}"
+                        if id in held
+                        else f"{asked[id].says}: not answered"
+                        for id in one.questions
+                        if id in asked
+                    ],
+                )
+                for one in verdict.reasons
+            ],
+            answers=given,
+            open=len(asked) - len(given),
+            doubts=[
+                fields.measure.dimension[one.dimension].first.group
+                for one in doubts_of(check, client)
+            ],
+            decided=check.round.decided,
+            note=check.round.note,
+            decided_by=check.round.decided_by,
+            decided_at=check.round.decided_at,
+        )
+
+    def decide(self, member: Member, round_id: UUID, level: Level, note: str) -> None:
+        """Say what comes of answers: the practitioner's word, whatever they were sorted as.
+
+        Raises NotAllowed, NotFound; NotReady before they are sent.
+        """
+        require_writer(member)
+        check = self._pages.check(member.practice_id, round_id)
+        if check.round.sent_at is None:
+            raise NotReady([("answers", "they are not sent yet")])
+        self._pages.decide(
+            replace(
+                check.round,
+                decided=level,
+                note=note.strip(),
+                decided_by=member.name,
+                decided_at=self._clock(),
+            )
+        )
+
+    def take_over(self, member: Member, round_id: UUID, visit_id: UUID) -> TakenOver:
+        """Write a round's answers into a visit of the same client, marked as the client's own.
+
+        Nothing that stands there is overwritten: what differs is named. Done twice it is done once.
+
+        Raises
+        ------
+        NotAllowed, NotFound
+            For readers; for another client's visit.
+        NotReady
+            Before the answers are sent.
+        NeedsConsent
+            Where the visit holds another word about health notes.
+
+        """
+        require_writer(member)
+        check = self._pages.check(member.practice_id, round_id)
+        visit, client, entries, _, _ = self._records.open(member.practice_id, visit_id)
+        if client.id != check.link.client_id:
+            raise NotFound("This visit is another client's.")
+        if check.round.sent_at is None:
+            raise NotReady([("answers", "they are not sent yet")])
+        if check.link.agreed_at is None:
+            raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
+        held = {one.path: one for one in entries}
+        said = held.get(NOTES)
+        if said is not None and said.value not in (None, "yes"):
+            raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
+        write = _Writer(self._records, member, visit.id, check, held, self._clock())
+        if said is None or said.value is None:
+            write.put(NOTES, "yes", "yes")
+        basis = basis_of(self._records, check.link)
+        kept = [
+            label
+            for question in basis.questions(check.link.kind)
+            if (label := write.take(question, check)) is not None
+        ]
+        return TakenOver(taken=write.taken, kept=list(dict.fromkeys(kept)))
+
+
+class _Writer:
+    """Writes answers into the empty fields of one visit."""
+
+    def __init__(
+        self,
+        records: Records,
+        member: Member,
+        visit_id: UUID,
+        check: Check,
+        held: Mapping[str, Entry],
+        now: datetime,
+    ) -> None:
+        self._records, self._member, self._visit_id = records, member, visit_id
+        self._check, self._held, self._now = check, held, now
+        self._measured = {
+            path.split(".")[1] for path, one in held.items() if _reading(path) and one.typed
+        }
+        self.taken = 0
+
+    def put(self, path: str, typed: str, value: float | str | None) -> None:
+        """Write one entry as the client's own."""
+        before = self._held.get(path)
+        change = Change(
+            id=uuid5(self._check.round.id, f"{self._visit_id} {path}"),
+            visit_id=self._visit_id,
+            path=path,
+            typed=typed,
+            value=value,
+            expected_version=before.version if before is not None else 0,
+            member_id=self._member.id,
+            self_reported=True,
+        )
+        self._records.write(self._member.practice_id, change, self._now)
+        self.taken += 1
+
+    def take(self, question: Question, check: Check) -> str | None:
+        """Write an answer where the visit says nothing; else the question, if it says something else."""
+        given = check.answers.get(question.id)
+        field = question.field
+        if field is None or given is None or given.value is None:
+            return None
+        held = self._held.get(field.id)
+        if held is not None and held.value is not None:
+            return None if held.value == given.value else question.says
+        if _reading(field.id):
+            dimension = field.id.split(".")[1]
+            if dimension in self._measured:
+                return question.says
+            about = fields.measure.dimension[dimension]
+            for path, typed in (
+                (about.origin.id, "self_measured"),
+                (about.taken_on.id, given.changed_at.date().isoformat()),
+            ):
+                if path not in self._held and field is about.first:
+                    self.put(path, typed, typed)
+        self.put(field.id, given.typed, given.value)
+        return None
+
+
+def _reading(path: str) -> bool:
+    return path.startswith("measure.") and path.endswith((".first", ".second", ".third"))
+
+
+def _answer_view(question: Question, check: Check, unit: LengthUnit) -> AnswerView:
+    given = check.answers[question.id]
+    text = question.word(given.value)
+    if question.kind == "length" and isinstance(given.value, float | int):
+        text = say_length(float(given.value), unit)
+    elif question.kind in ("hours", "strength") and isinstance(given.value, float | int):
+        text = f"{given.value:g}{' h' if question.kind == 'hours' else ' of 10'}"
+    says = question.says
+    if question.section == "lengths" and question.field is not None:
+        says = f"{question.field.group}, {question.field.label.lower()}"
+    return AnswerView(
+        question=question.id,
+        section=question.section,
+        says=says,
+        answer=text,
+        field=question.field.id if question.field is not None else "",
+    )
+
+
+def _rounds(link: ClientLink, begins: date) -> list[CheckRound]:
+    of: tuple[Round, ...] = ("before",) if link.kind == "before" else ("week_1", "week_3", "week_6")
+    return [
+        CheckRound(
+            id=uuid5(link.id, one),
+            link_id=link.id,
+            round=one,
+            due_on=begins + timedelta(days=ROUNDS[one]),
+        )
+        for one in of
+    ]
+
+
+def _code() -> str:
+    return f"{secrets.randbelow(10**CODE_DIGITS):0{CODE_DIGITS}}"
+
+
+def path_of(link: ClientLink) -> str:
+    """Return the address of the page: the token stands behind the #, so that no server's log holds it."""
+    return f"/own#{link.token}"

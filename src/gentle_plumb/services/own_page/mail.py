@@ -1,0 +1,147 @@
+"""Mail to clients: it holds the practice's name and the link, and no word about health.
+
+A mail is kept and queued in one transaction, sent by a worker, tried again while the mail server can't take it,
+and never handed over twice: it is taken in hand first, and one that was in hand when a worker died stays so,
+to be looked at.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import replace
+from datetime import datetime, time
+from uuid import UUID, uuid4
+from zoneinfo import ZoneInfo
+
+from ..errors import MailRefused, MailTrouble, NotReady
+from ..models import CheckRound, Client, ClientLink, LetterOut, MailKind, OutgoingMail, Practice
+from ..ports import Clock, MailSender, OwnPages
+from .catalogues import ENGLISH, translated
+from .models import MailView
+
+HOUR = time(9)
+"""When mails of a day to come are sent, by the clock of the practice. House value."""
+MOST_TRIES = 7
+"""After so many tries a mail counts as failed: with the waits between, after about 16 hours. House value."""
+
+
+class MailService:
+    """Queues mails and hands them over; ``sender`` is None where no mail server is set up."""
+
+    def __init__(self, pages: OwnPages, sender: MailSender | None, clock: Clock) -> None:
+        self._pages, self._sender, self._clock = pages, sender, clock
+
+    @property
+    def there(self) -> bool:
+        """Whether a mail server is set up."""
+        return self._sender is not None
+
+    def queue(
+        self,
+        practice: Practice,
+        client: Client,
+        link: ClientLink,
+        rounds: Sequence[CheckRound],
+        url: str,
+    ) -> None:
+        """Queue the link now, and a mail for each check on the day it is due.
+
+        Checks that are asked for already are not queued again. Raises NotReady.
+        """
+        missing = []
+        if not self.there:
+            missing.append(("mail", "no mail server is set up"))
+        if not client.email:
+            missing.append(("email", "the client's email address is not recorded"))
+        if missing:
+            raise NotReady(missing)
+        now = self._clock()
+        today = practice.day(now)
+        asked = {
+            one.round_id
+            for one in self._pages.mails(practice.id, client.id)
+            if one.state in ("waiting", "sending", "sent")
+        }
+
+        def mail(kind: MailKind, due: datetime, round_id: UUID | None = None) -> OutgoingMail:
+            return OutgoingMail(
+                id=uuid4(),
+                practice_id=practice.id,
+                client_id=client.id,
+                link_id=link.id,
+                round_id=round_id,
+                kind=kind,
+                recipient=client.email,
+                url=url,
+                made_at=now,
+                due_at=due,
+            )
+
+        mails = [mail(link.kind, now)]
+        for one in rounds:
+            if one.sent_at is None and today < one.due_on <= link.ends_on and one.id not in asked:
+                due = datetime.combine(one.due_on, HOUR, ZoneInfo(practice.time_zone))
+                mails.append(mail("check", due, one.id))
+        self._pages.queue_mail(mails)
+
+    def deliver(self, mail_id: UUID) -> None:
+        """Hand one mail over, unless it is in hand, sent, or not wanted any more.
+
+        Raises MailTrouble where it is to be tried again.
+        """
+        mail = self._pages.claim_mail(mail_id)
+        if mail is None:
+            return
+        link = self._pages.link(mail.practice_id, mail.link_id)
+        practice, _ = self._pages.whose(link)
+        done = {one.id for one in self._pages.rounds([link.id]) if one.sent_at is not None}
+        if not link.open_on(practice.day(self._clock())) or mail.round_id in done:
+            self._pages.settle_mail(replace(mail, state="dropped", url=""))
+            return
+        try:
+            if self._sender is None:
+                raise MailTrouble("No mail server is set up.")
+            self._sender.send(self._letter(practice, link, mail))
+        except MailRefused as error:
+            self._pages.settle_mail(replace(mail, state="failed", trouble=str(error), url=""))
+        except MailTrouble as error:
+            again = mail.tries < MOST_TRIES
+            state = replace(mail, state="waiting" if again else "failed", trouble=str(error))
+            self._pages.settle_mail(state if again else replace(state, url=""))
+            if again:
+                raise
+        else:
+            sent = replace(mail, state="sent", trouble="", sent_at=self._clock(), url="")
+            self._pages.settle_mail(sent)
+
+    def _letter(self, practice: Practice, link: ClientLink, mail: OutgoingMail) -> LetterOut:
+        known = {one.language: one for one in self._pages.catalogues(practice.id)}
+        words = translated(known.get(link.language, ENGLISH))
+        gaps = {"practice": practice.name, "link": mail.url, "until": link.ends_on.isoformat()}
+
+        def filled(name: str) -> str:
+            text = words[f"mail.{mail.kind}.{name}"]
+            for gap, value in gaps.items():
+                text = text.replace(f"{{{gap}}}", value)
+            return text
+
+        return LetterOut(
+            id=mail.id, to=mail.recipient, subject=filled("subject"), text=filled("text")
+        )
+
+
+def mail_views(mails: Iterable[OutgoingMail]) -> list[MailView]:
+    """Return mails as a practitioner sees them."""
+    return [
+        MailView(
+            id=one.id,
+            kind=one.kind,
+            recipient=one.recipient,
+            due_at=one.due_at,
+            state=one.state,
+            tries=one.tries,
+            trouble=one.trouble,
+            sent_at=one.sent_at,
+        )
+        for one in mails
+    ]

@@ -1,0 +1,249 @@
+"""What the client's page shows, and what a practitioner sees of it: by allow-list."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+
+from pydantic import BaseModel, ConfigDict
+
+from ...core.drawing import Scene
+from ...core.own_page import Level, QuestionKind, Round, Section
+from ...core.units import LengthUnit
+from ..models import Direction, LinkKind, MailKind, MailState
+from ..paper_models import CardLine, PaperDay, PaperMovement
+
+
+class OwnPart(BaseModel):
+    """A part of what is shown; it takes nothing that it does not name."""
+
+    model_config = ConfigDict(extra="forbid")
+
+
+class OwnLanguage(OwnPart):
+    """A language the page is there in; ``open`` counts the messages that are English still."""
+
+    language: str
+    name: str
+    direction: Direction
+    open: int
+
+
+class OwnNumbers(OwnPart):
+    """What a client was given at the visit: numbers, drawing, day, movements, when to stop.
+
+    Sentences of it are English, as the paper is.
+    """
+
+    visited: str
+    numbers: list[CardLine]
+    scene: Scene | None
+    temporary: list[str]
+    day: PaperDay | None
+    movements: list[PaperMovement]
+    movement_rules: list[str]
+    stop: list[str]
+    cautions: list[str]
+
+
+class OwnRound(OwnPart):
+    """A round of questions: when it is due, whether it can be answered now, when it was sent."""
+
+    round: Round
+    due_on: date
+    open: bool
+    sent_at: datetime | None
+    answered: int
+
+
+class OwnDoorView(OwnPart):
+    """The words of the door to a page, in its link's language; English for a link that is none."""
+
+    language: str
+    direction: Direction
+    messages: dict[str, str]
+
+
+class OwnView(OwnPart):
+    """The page as its client sees it.
+
+    ``agreed`` and ``photos_agreed`` say whether they agreed to answers and photographs being kept; ``photos`` which
+    of the two views were sent. ``urgent`` are the practice's own words beside a warning sign.
+    """
+
+    practice: str
+    contact: str
+    local_wording: str
+    kind: LinkKind
+    language: str
+    languages: list[OwnLanguage]
+    messages: dict[str, str]
+    unit: LengthUnit
+    ends_on: date
+    today: date
+    agreed: bool
+    photos_agreed: bool
+    photos: list[str]
+    rounds: list[OwnRound]
+    given: OwnNumbers | None
+
+
+class OwnQuestion(OwnPart):
+    """A question with what was answered; ``about`` is what a line of the visit's is called, ``was`` the strength then.
+
+    ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours.
+    """
+
+    id: str
+    section: Section
+    kind: QuestionKind
+    answers: list[str]
+    low: float | None
+    high: float | None
+    typed: str
+    about: str = ""
+    was: float | None = None
+    urgency: str = ""
+
+
+class OwnSheet(OwnPart):
+    """A round as it is filled in."""
+
+    round: Round
+    sent_at: datetime | None
+    questions: list[OwnQuestion]
+
+
+class OwnDoubt(OwnPart):
+    """A length that is worth a second look: readings apart, or not going with the others; in the client's unit."""
+
+    dimension: str
+    why: Literal["readings", "others"]
+    apart: str = ""
+    low: str = ""
+    high: str = ""
+
+
+class AnswerView(OwnPart):
+    """One answer as a practitioner reads it; ``field`` is the visit's field that it is about."""
+
+    question: str
+    section: Section
+    says: str
+    answer: str
+    field: str
+
+
+class ReasonView(OwnPart):
+    """One rule that applied, with the answers that decided it."""
+
+    level: Level
+    says: str
+    answers: list[str]
+
+
+class CheckView(OwnPart):
+    """A round as a practitioner sees it: how it is sorted and why, every answer, what was decided.
+
+    ``doubts`` name the lengths that do not go together.
+    """
+
+    id: UUID
+    round: Round
+    due_on: date
+    sent_at: datetime | None
+    client_id: UUID
+    client: str
+    visit_id: UUID
+    level: Level
+    level_says: str
+    reasons: list[ReasonView]
+    answers: list[AnswerView]
+    open: int
+    doubts: list[str]
+    decided: Level | None
+    note: str
+    decided_by: str
+    decided_at: datetime | None
+
+
+class WaitingCheck(OwnPart):
+    """Answers that nobody has looked at, for Today."""
+
+    id: UUID
+    round: Round
+    client_id: UUID
+    client: str
+    sent_at: datetime
+    level: Level
+    level_says: str
+
+
+class MailView(OwnPart):
+    """A mail as far as it got."""
+
+    id: UUID
+    kind: MailKind
+    recipient: str
+    due_at: datetime
+    state: MailState
+    tries: int
+    trouble: str
+    sent_at: datetime | None
+
+
+class LinkRound(OwnPart):
+    """A round in a list."""
+
+    id: UUID
+    round: Round
+    due_on: date
+    sent_at: datetime | None
+    decided: Level | None
+
+
+class LinkView(OwnPart):
+    """A link as a practitioner sees it; the code is never shown again."""
+
+    id: UUID
+    kind: LinkKind
+    visit_id: UUID
+    language: str
+    made_at: datetime
+    made_by: str
+    ends_on: date
+    opened_at: datetime | None
+    revoked_at: datetime | None
+    works: bool
+    path: str
+    rounds: list[LinkRound]
+    mails: list[MailView]
+
+
+class TakenOver(OwnPart):
+    """What came of taking answers over: how many were, and what already stood there, by label."""
+
+    taken: int
+    kept: list[str]
+
+
+EventKind = Literal[
+    "visit", "signed", "photographs", "consent", "link", "opened", "revoked", "answers", "mail"
+]
+
+
+class HistoryEvent(OwnPart):
+    """Something that happened with a client, for one line of time.
+
+    ``says`` is in words; ``visit_id``, ``report_id`` or ``check_id`` lead there.
+    """
+
+    at: datetime
+    kind: EventKind
+    says: str
+    visit_id: UUID | None = None
+    report_id: UUID | None = None
+    check_id: UUID | None = None
+    copies: list[str] = []
+    photos: list[UUID] = []

@@ -1,0 +1,48 @@
+"""The queue for what takes time or has to be tried again: procrastinate's tables in the same PostgreSQL."""
+
+from __future__ import annotations
+
+from typing import Any, cast
+
+from procrastinate import App, SyncPsycopgConnector
+from sqlalchemy import Connection
+
+from ..services.models import OutgoingMail
+
+SEND_MAIL = "send_mail"
+"""Name of the task; the worker knows what it does."""
+MAIL_QUEUE = "mail"
+
+DROP_QUEUE = r"""
+do $$
+declare thing record;
+begin
+  for thing in select tablename as name from pg_tables
+    where schemaname = current_schema() and tablename like 'procrastinate\_%'
+  loop execute format('drop table if exists %I cascade', thing.name); end loop;
+  for thing in select oid::regprocedure as name from pg_proc
+    where pronamespace = current_schema()::regnamespace and proname like 'procrastinate\_%'
+  loop execute format('drop function if exists %s cascade', thing.name); end loop;
+  for thing in select typname as name from pg_type
+    where typnamespace = current_schema()::regnamespace and typname like 'procrastinate\_%'
+      and typtype in ('e', 'c')
+  loop execute format('drop type if exists %I cascade', thing.name); end loop;
+end $$
+"""
+"""Takes the queue away: its tables, functions and types."""
+
+_app = App(connector=SyncPsycopgConnector())
+"""Puts jobs on connections that are handed to it; it opens none of its own."""
+
+
+def put_mail(connection: Connection, mail: OutgoingMail) -> None:
+    """Queue a mail within the transaction that keeps it: both are there, or neither."""
+    driver: Any = connection.connection.driver_connection
+    job = _app.configure_task(
+        SEND_MAIL,
+        allow_unknown=True,
+        queue=MAIL_QUEUE,
+        schedule_at=mail.due_at if mail.due_at > mail.made_at else None,
+        connection=cast("Any", driver),
+    )
+    job.defer(mail_id=str(mail.id))
