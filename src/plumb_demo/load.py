@@ -18,12 +18,13 @@ from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.models import Member, Practice, ShelfItem
 from gentle_plumb.services.photos import PhotoService
-from gentle_plumb.services.ports import Accounts, Clock, MeasuringStore, Records, Shelf
+from gentle_plumb.services.ports import Accounts, Clock, MeasuringStore, OwnPages, Records, Shelf
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
 
 from .clients import DEMO_CLIENTS
+from .own_pages import EMAILS, load_own_pages
 from .people import (
     CONTACT,
     DEMO_MEMBERS,
@@ -198,10 +199,16 @@ def _visit(
     records: Records,
     now: datetime,
     shelf: dict[str, ShelfItem],
-) -> None:
+) -> UUID:
     then: Clock = lambda: now - timedelta(days=client.days_ago)  # noqa: E731
     visits = VisitService(records, then)
-    made = visits.add_client(member, name=client.name, sex=client.sex, work=client.work)
+    made = visits.add_client(
+        member,
+        name=client.name,
+        sex=client.sex,
+        work=client.work,
+        email=EMAILS.get(client.name, ""),
+    )
     for days, off in client.before:
         _measured_before(
             client, member, practice, made.id, records, now - timedelta(days=days), off
@@ -232,6 +239,7 @@ def _visit(
         reports.sign(member, practice, typist.visit_id, "cm")
     if client.until == "changed":
         typist.type("look.found.mouse", "44", version=1)
+    return typist.visit_id
 
 
 DEMO_SUMS: dict[str, Any] = {
@@ -244,9 +252,14 @@ DEMO_SUMS: dict[str, Any] = {
 
 
 def load_demo(
-    accounts: Accounts, records: Records, shelf: Shelf, store: MeasuringStore, clock: Clock
+    accounts: Accounts,
+    records: Records,
+    shelf: Shelf,
+    store: MeasuringStore,
+    clock: Clock,
+    pages: OwnPages | None = None,
 ) -> None:
-    """Make the demo practice, its members, shelf, lists, clients and visits."""
+    """Make the demo practice, its members, shelf, lists, clients, visits, and what clients gave themselves."""
     practice = Practice(
         id=uuid4(),
         name=PRACTICE,
@@ -284,5 +297,9 @@ def load_demo(
         measuring.add_list(members[0], name=name, dimensions=dimensions)
     name, origin, lines = DEMO_TABLE
     measuring.add_table(members[0], name=name, origin=origin, text=lines)
-    for client in DEMO_CLIENTS:
-        _visit(client, members[client.by], practice, records, clock(), kept)
+    visits = {
+        client.name: _visit(client, members[client.by], practice, records, clock(), kept)
+        for client in DEMO_CLIENTS
+    }
+    if pages is not None:
+        load_own_pages(pages, records, accounts, members[0], practice, visits, clock)

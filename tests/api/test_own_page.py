@@ -270,9 +270,9 @@ def test_after_the_visit_the_page_holds_numbers_and_no_cause(owner, office, app,
     page = phone.http.get("/api/own/page").json()
     assert [one["due_on"] > page["today"] for one in page["rounds"]] == [True] * 3
     assert {"seat", "surface"} <= {one["key"] for one in page["given"]["numbers"]}
-    assert page["given"]["scene"]["marks"]
+    assert [bool(one["marks"]) for one in page["given"]["drawings"]] == [True, True]
     assert set(page["given"]) == {
-        *("visited", "numbers", "scene", "temporary", "day", "movements", "movement_rules"),
+        *("visited", "numbers", "drawings", "temporary", "day", "movements", "movement_rules"),
         *("stop", "cautions"),
     }
     assert phone.http.get("/api/own/rounds/week_1").status_code == 404

@@ -38,6 +38,9 @@
 #settings(c.table, method: true)
 #text(size: 8pt, fill: soft)[± is two standard deviations of the target. Under an after value stands how it was measured; “set, not re-measured” was not.]
 #if c.standing != none [#v(3pt) #c.standing]
+#if c.at("self_reported", default: ()).len() > 0 [
+  #v(3pt) #text(size: 8.5pt)[The client's own word, not confirmed here: #c.self_reported.join(", ").]
+]
 #if c.estimated.len() > 0 [
   #v(3pt) #text(size: 8.5pt)[\~ rests on dimensions estimated, not measured: #c.estimated.join(", ").]
 ]

@@ -24,7 +24,15 @@ from sqlalchemy.orm import Session as Db
 from ..config import ROOT, Settings
 from ..main import create_app, now
 from ..services.instruments import subject_word
-from ..storage import SqlAccounts, SqlMeasuring, SqlRecords, SqlShelf, make_engine, migrate
+from ..storage import (
+    SqlAccounts,
+    SqlMeasuring,
+    SqlOwnPages,
+    SqlRecords,
+    SqlShelf,
+    make_engine,
+    migrate,
+)
 from ..storage.models import ClientRow, PracticeRow
 from ..storage.queue import DROP_QUEUE
 from .postgres import Cluster, PostgresTrouble, free_port, port_taken
@@ -108,7 +116,12 @@ def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
 
         say("Loading the demo practice.")
         load_demo(
-            SqlAccounts(engine), SqlRecords(engine), SqlShelf(engine), SqlMeasuring(engine), now
+            SqlAccounts(engine),
+            SqlRecords(engine),
+            SqlShelf(engine),
+            SqlMeasuring(engine),
+            now,
+            SqlOwnPages(engine),
         )
     else:
         say("Using the existing data.")

@@ -28,6 +28,7 @@ from .papers import (
     letter_paper,
     missing_for_signing,
     papers_of,
+    self_reported,
     summary_of,
     target_card,
 )
@@ -72,7 +73,7 @@ class ReportService:
         return DraftReport(
             content=self._papers(practice, working, workup, unit),
             missing=missing_for_signing(workup),
-            checks=checks_for_signing(workup, practice.day(self._clock())),
+            checks=checks_for_signing(workup, practice.day(self._clock()), self_reported(working)),
             summary=summary_of(workup),
             revision=working.visit.revision,
         )

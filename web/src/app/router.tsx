@@ -3,6 +3,8 @@ import {
   createRoute,
   createRouter,
   lazyRouteComponent,
+  Outlet,
+  useRouterState,
 } from "@tanstack/react-router";
 import type { PlaceId } from "../features/visit/at-place";
 import type { VisitSearch } from "../features/visit/state/navigation";
@@ -10,7 +12,18 @@ import { Failure, Nowhere } from "./failure";
 import { Gate } from "./gate";
 import { Shell } from "./shell";
 
-const root = createRootRoute({ component: Gate });
+/** A client's own page has a door of its own; everything else is behind the sign-in. */
+function Root() {
+  const own = useRouterState({ select: (state) => state.location.pathname === "/own" });
+  return own ? <Outlet /> : <Gate />;
+}
+
+const root = createRootRoute({ component: Root });
+const ownPage = createRoute({
+  getParentRoute: () => root,
+  path: "/own",
+  component: lazyRouteComponent(() => import("../features/own-page/own-page"), "OwnPage"),
+});
 const shell = createRoute({ getParentRoute: () => root, id: "shell", component: Shell });
 
 const today = createRoute({
@@ -27,6 +40,16 @@ const client = createRoute({
   getParentRoute: () => shell,
   path: "/clients/$clientId",
   component: lazyRouteComponent(() => import("../features/clients/client-page"), "ClientPage"),
+});
+const check = createRoute({
+  getParentRoute: () => shell,
+  path: "/clients/checks/$checkId",
+  component: lazyRouteComponent(() => import("../features/clients/check-page"), "CheckPage"),
+});
+const inbox = createRoute({
+  getParentRoute: () => shell,
+  path: "/inbox",
+  component: lazyRouteComponent(() => import("../features/clients/inbox-page"), "InboxPage"),
 });
 const account = createRoute({
   getParentRoute: () => shell,
@@ -80,8 +103,20 @@ function isPlace(value: unknown): value is PlaceId {
 
 export const router = createRouter({
   routeTree: root.addChildren([
-    shell.addChildren([today, clients, client, equipment, measuring, rules, people, account]),
+    shell.addChildren([
+      today,
+      clients,
+      client,
+      check,
+      inbox,
+      equipment,
+      measuring,
+      rules,
+      people,
+      account,
+    ]),
     visitRoute,
+    ownPage,
   ]),
   defaultPreload: "intent",
   defaultErrorComponent: Failure,

@@ -33,7 +33,7 @@ from ..ports import Accounts, Clock, OwnPages, Records
 from ..throttle import counted_by
 from .catalogues import ENGLISH, translated
 from .models import OwnDoorView, OwnDoubt, OwnLanguage, OwnQuestion, OwnRound, OwnSheet, OwnView
-from .sheets import basis_of, doubts_of, numbers_of, urgency_of
+from .sheets import basis_of, doubts_of, drawings_of, numbers_of, urgency_of
 
 SESSION_LENGTH = timedelta(hours=12)
 VIEWS = ("side", "rear")
@@ -162,7 +162,9 @@ class OwnPageService:
                 )
                 for one in self._pages.rounds([link.id])
             ],
-            given=numbers_of(basis.paper) if basis.paper is not None else None,
+            given=numbers_of(basis.paper, drawings_of(basis, practice.unit))
+            if basis.paper is not None
+            else None,
         )
 
     def agree(self, who: OwnCaller, *, yes: bool) -> None:

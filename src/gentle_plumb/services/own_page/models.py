@@ -33,12 +33,12 @@ class OwnLanguage(OwnPart):
 class OwnNumbers(OwnPart):
     """What a client was given at the visit: numbers, drawing, day, movements, when to stop.
 
-    Sentences of it are English, as the paper is.
+    ``drawings`` are for a phone, a posture each. Sentences of it are English, as the paper is.
     """
 
     visited: str
     numbers: list[CardLine]
-    scene: Scene | None
+    drawings: list[Scene]
     temporary: list[str]
     day: PaperDay | None
     movements: list[PaperMovement]

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 
+from ...core.drawing import Scene
 from ...core.intake import RED_FLAGS, REGIONS
 from ...core.own_page import (
     Before,
@@ -18,9 +20,12 @@ from ...core.own_page import (
     triage_check,
 )
 from ...core.record import Record, fields
-from ..models import Check, Client, ClientLink, Report
+from ...core.units import LengthUnit
+from ..models import Check, Client, ClientLink, Report, VisitSnapshot
 from ..paper_models import ClientPaper
+from ..papers.shared import figure_of
 from ..ports import Records
+from ..workup import work_up
 from .models import OwnNumbers
 
 STILL = ("seat", "footrest", "surface", "mouse", "screen_top", "distance", "scale")
@@ -30,10 +35,19 @@ _ALWAYS = tuple(questions_before())
 
 @dataclass(frozen=True, kw_only=True)
 class Basis:
-    """What a link's questions rest on: the record of its visit, and the paper that the client was given."""
+    """What a link's questions rest on: its visit, and the paper that the client was given.
 
-    record: Record
+    ``as_signed``: nothing has changed in the visit since.
+    """
+
+    opened: VisitSnapshot
     paper: ClientPaper | None
+    as_signed: bool = False
+
+    @property
+    def record(self) -> Record:
+        """What was recorded at the visit."""
+        return self.opened.record
 
     @property
     def felt(self) -> dict[str, float]:
@@ -62,7 +76,11 @@ def basis_of(records: Records, link: ClientLink) -> Basis:
     """Return what a link's questions rest on."""
     working = records.working(link.practice_id, link.visit_id)
     report = records.last_report(link.practice_id, link.visit_id) if link.kind == "after" else None
-    return Basis(record=working.record, paper=_paper(report))
+    return Basis(
+        opened=working,
+        paper=_paper(report),
+        as_signed=report is not None and report.revision == working.visit.revision,
+    )
 
 
 def _paper(report: Report | None) -> ClientPaper | None:
@@ -71,12 +89,30 @@ def _paper(report: Report | None) -> ClientPaper | None:
     return ClientPaper.model_validate(held) if isinstance(held, dict) else None
 
 
-def numbers_of(paper: ClientPaper) -> OwnNumbers:
+PHONE_PX = (370.0, 400.0)
+"""Size of a drawing that is looked at on a phone, px."""
+
+
+def drawings_of(basis: Basis, unit: LengthUnit) -> list[Scene]:
+    """Return the drawing for a phone, a posture each; the paper's own where the visit has changed since."""
+    if not basis.as_signed:
+        return [basis.paper.scene] if basis.paper is not None and basis.paper.scene else []
+    workup = work_up(basis.opened, unit, body=False)
+    request, _ = figure_of(workup, unit)
+    width, height = PHONE_PX
+    return [
+        workup.through.scene(replace(request, width=width, height=height, mode=posture))
+        for posture in fields.work.POSTURES
+        if workup.result.of(posture).possible
+    ]
+
+
+def numbers_of(paper: ClientPaper, drawings: Sequence[Scene]) -> OwnNumbers:
     """Return what of the client's paper their page shows: no cause, no finding, no condition."""
     return OwnNumbers(
         visited=paper.visited,
         numbers=paper.numbers,
-        scene=paper.scene,
+        drawings=list(drawings),
         temporary=paper.temporary,
         day=paper.day,
         movements=[one.model_copy(update={"why": ""}) for one in paper.movements],

@@ -130,7 +130,10 @@ class ClientPaper(PaperHead):
 
 
 class RecordPaper(PaperHead):
-    """The record for colleagues: everything, with its method and how each number is known."""
+    """The record for colleagues: everything, with its method and how each number is known.
+
+    ``self_reported`` is what the client gave on their own page and nobody has confirmed.
+    """
 
     kind: Literal["record"] = "record"
     work: str
@@ -152,6 +155,7 @@ class RecordPaper(PaperHead):
     standing: str | None
     notes: list[str]
     estimated: list[str]
+    self_reported: list[str] = Field(default_factory=list)
     noted: list[str]
     note: str
     method: list[str]

@@ -18,6 +18,7 @@ from .client import CAUTIONS
 from .head import head_of
 from .photographs import photo_of
 from .recorded import dimension, in_doubt, noted, precaution
+from .self_reported import self_reported
 from .shared import (
     actions_of,
     causes_of,
@@ -64,6 +65,7 @@ def record_paper(
         standing=workup.why_not_standing,
         notes=[*workup.notes, *in_doubt(workup)],
         estimated=sorted({name for row in workup.rows for name in row.estimated}),
+        self_reported=[label for _, label in self_reported(opened)],
         noted=noted(record, unit),
         note=record[fields.report.note] or "",
         method=_method(workup),

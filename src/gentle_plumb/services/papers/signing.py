@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 
@@ -60,7 +61,9 @@ class Check:
     blocks: bool
 
 
-def checks_for_signing(workup: Workup, today: date) -> list[Check]:
+def checks_for_signing(
+    workup: Workup, today: date, theirs: Sequence[tuple[str, str]] = ()
+) -> list[Check]:
     """Return everything that is open, doubtful or not looked at; empty where nothing is.
 
     Parameters
@@ -68,6 +71,8 @@ def checks_for_signing(workup: Workup, today: date) -> list[Check]:
     workup : Workup
     today : date
         The practice's day.
+    theirs : sequence of (path, label)
+        What the client gave on their own page and nobody has confirmed.
 
     """
     found = [
@@ -108,6 +113,7 @@ def checks_for_signing(workup: Workup, today: date) -> list[Check]:
         for one in workup.actions
         if one.moved
     ]
+    found += [_weigh("The client's own word, not confirmed", says, path) for path, says in theirs]
     found += [
         _weigh("In doubt", one.label, fields.measure.dimension[one.dimension].first.id)
         for one in workup.measured

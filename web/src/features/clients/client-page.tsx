@@ -11,6 +11,8 @@ import { Skeleton } from "@/shared/ui/skeleton";
 import { VisitRow } from "../today/visit-row";
 import { whenDue } from "../today/visits";
 import { EditClient, EraseClient } from "./client-forms";
+import { History } from "./history";
+import { OwnLinks } from "./own-links";
 import { useBeginVisit } from "./use-begin-visit";
 
 /** Steps from which a visit has something to follow up. */
@@ -24,7 +26,9 @@ export function ClientPage() {
   const visits = useVisits();
   const navigate = useNavigate();
   const { begin, error, busy } = useBeginVisit();
-  const writes = useMe().data?.role !== "reader";
+  const me = useMe().data;
+  const writes = me?.role !== "reader";
+  const sees = writes || me?.sees_health;
   const [doing, setDoing] = useState<"edit" | "erase" | null>(null);
   const client = clients.data?.find((one) => one.id === clientId);
   if (clients.isPending || visits.isPending)
@@ -96,6 +100,7 @@ export function ClientPage() {
         <Fact name="Follow-up">
           {due?.follow_up ? `${longDate(due.follow_up)}, ${whenDue(due)}` : "none set"}
         </Fact>
+        <Fact name="Email">{client.email || "not recorded"}</Fact>
         <Fact name="Unmeasured dimensions are estimated as for">
           {ESTIMATED[client.sex ?? ""] ?? "a mixed group"}
         </Fact>
@@ -113,6 +118,12 @@ export function ClientPage() {
           ))}
         </ul>
       </section>
+      {sees && (
+        <div className="mt-8">
+          <OwnLinks clientId={clientId} email={client.email} visits={mine} writes={writes} />
+          <History clientId={clientId} />
+        </div>
+      )}
       {doing === "edit" && (
         <EditClient key={client.version} client={client} onDone={() => setDoing(null)} />
       )}

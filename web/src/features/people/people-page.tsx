@@ -10,6 +10,7 @@ import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { Languages } from "./languages";
 
 type Member = Schemas["MemberOut"];
 
@@ -87,6 +88,7 @@ export function PeoplePage() {
         ))}
       </ul>
       {owns && me && <PracticeForm key={JSON.stringify(me)} me={me} />}
+      {owns && <Languages />}
       {adding && <NewMember onDone={() => setAdding(false)} />}
       {leaving && <Leave member={leaving} onDone={() => setLeaving(null)} />}
     </>

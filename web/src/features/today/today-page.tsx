@@ -12,6 +12,7 @@ import { SearchField } from "@/shared/ui/search-field";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { visitsWithWords } from "../visit/saving/tab-store";
+import { Answers } from "./answers";
 import { VisitRow } from "./visit-row";
 import { type Group, groupVisits, type Line, sought } from "./visits";
 
@@ -73,6 +74,7 @@ export function TodayPage() {
           {whose === "mine" && " among yours"}.
         </p>
       )}
+      <Answers words={words} />
       {groups.map((group) => (
         <Block key={group.id} group={group} open={words !== ""} />
       ))}

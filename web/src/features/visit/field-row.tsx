@@ -1,4 +1,5 @@
 import { useEffect, useId, useRef, useState } from "react";
+import { shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
@@ -246,7 +247,23 @@ export function Trouble({ path, id }: { path: string; id: string }) {
   const { unit, fields, catalogue } = useVisitFacts();
   const queue = useQueue();
   const { seek } = useNavigation();
+  const { readOnly } = useVisitFacts();
   const cell = useCell(path);
+  if (cell?.state === "kept" && cell.held?.self_reported && cell.held.value !== null)
+    return (
+      <p className="flex items-center gap-2 text-sm text-soft">
+        From the client, {shortDate(cell.held.changed_at)}
+        {!readOnly && (
+          <button
+            type="button"
+            className="min-h-9 px-1 text-ink underline"
+            onClick={() => queue.type(path, cell.typed, cell.unit ?? unit)}
+          >
+            Confirm
+          </button>
+        )}
+      </p>
+    );
   if (cell?.state === "refused")
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">

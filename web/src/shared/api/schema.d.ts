@@ -4925,14 +4925,15 @@ export interface components {
          * OwnNumbers
          * @description What a client was given at the visit: numbers, drawing, day, movements, when to stop.
          *
-         *     Sentences of it are English, as the paper is.
+         *     ``drawings`` are for a phone, a posture each. Sentences of it are English, as the paper is.
          */
         OwnNumbers: {
             /** Visited */
             visited: string;
             /** Numbers */
             numbers: components["schemas"]["CardLine"][];
-            scene: components["schemas"]["Scene"] | null;
+            /** Drawings */
+            drawings: components["schemas"]["Scene"][];
             /** Temporary */
             temporary: string[];
             day: components["schemas"]["PaperDay"] | null;
@@ -6046,6 +6047,8 @@ export interface components {
         /**
          * RecordPaper
          * @description The record for colleagues: everything, with its method and how each number is known.
+         *
+         *     ``self_reported`` is what the client gave on their own page and nobody has confirmed.
          */
         RecordPaper: {
             /** Signed By */
@@ -6137,6 +6140,8 @@ export interface components {
             notes: string[];
             /** Estimated */
             estimated: string[];
+            /** Self Reported */
+            self_reported?: string[];
             /** Noted */
             noted: string[];
             /** Note */

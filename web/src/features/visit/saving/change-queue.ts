@@ -100,7 +100,9 @@ export class ChangeQueue {
   /** Something was typed. The latest text of a path replaces one that has not left yet. */
   type(path: string, typed: string, unit: Unit, options: Typing = {}): void {
     const cell = this.cell(path);
-    if (cell.typed === typed && cell.state !== "refused") return;
+    // the same again says nothing new, unless it makes the client's own word the practitioner's
+    const confirms = cell.state === "kept" && cell.held?.self_reported === true;
+    if (cell.typed === typed && cell.state !== "refused" && !confirms) return;
     if (this.signed) {
       this.heldBack = this.heldBack.filter((one) => one.path !== path);
       this.heldBack.push({ path, typed, unit, options });

@@ -10,6 +10,7 @@ import { StepHead } from "../../step-head";
 import { Conditions } from "./conditions";
 import { Consents } from "./consents";
 import { Discomfort } from "./discomfort";
+import { FromClient } from "./from-client";
 import { Hours } from "./hours";
 import { RedFlags } from "./red-flags";
 
@@ -43,6 +44,7 @@ export function AskPanel() {
   return (
     <>
       <StepHead says="Before you adjust anything.">Ask</StepHead>
+      <FromClient />
       <PartTabs
         label="Parts of this step"
         parts={parts}

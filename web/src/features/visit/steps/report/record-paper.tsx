@@ -85,6 +85,11 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
       <h4 className="mt-4 font-semibold">Settings: before, target and after</h4>
       <Settings table={report.table} method />
       {report.standing && <p className="mt-1">{report.standing}</p>}
+      {(report.self_reported ?? []).length > 0 && (
+        <p className="mt-2 text-sm">
+          The client's own word, not confirmed here: {report.self_reported?.join(", ")}.
+        </p>
+      )}
       {report.estimated.length > 0 && (
         <p className="mt-1 text-sm">
           ~ rests on dimensions estimated, not measured: {report.estimated.join(", ")}.

@@ -1,0 +1,233 @@
+import { Link, useNavigate, useParams } from "@tanstack/react-router";
+import { useState } from "react";
+import { useMe } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
+import { LEVELS, type Level, ROUND_WORDS, useCheck, useCheckDeeds } from "@/shared/api/own";
+import { useVisits } from "@/shared/api/queries";
+import { longDate, shortDate } from "@/shared/dates";
+import { useUnitSwitch } from "@/shared/settings";
+import { Button } from "@/shared/ui/button";
+import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
+import { Segments } from "@/shared/ui/segments";
+import { Skeleton } from "@/shared/ui/skeleton";
+
+type Check = Schemas["CheckView"];
+
+const SECTIONS: Record<Schemas["AnswerView"]["section"], string> = {
+  signs: "Warning signs",
+  reason: "In their own words",
+  felt: "Discomfort",
+  conditions: "Conditions",
+  work: "Work",
+  station: "Place of work",
+  room: "Room",
+  lengths: "Measured by the client",
+  still: "Still so?",
+  habits: "Habits",
+};
+
+/** What a client answered on their own page: how it is sorted and why, and what the practitioner decides. */
+export function CheckPage() {
+  const { checkId } = useParams({ from: "/shell/clients/checks/$checkId" });
+  const me = useMe().data;
+  const { unit } = useUnitSwitch(me?.unit ?? "cm");
+  const check = useCheck(checkId, unit);
+  if (check.isError)
+    return (
+      <>
+        <PageHead title="No such answers" says={check.error.message} />
+        <Link to="/" className="underline">
+          Back to Today
+        </Link>
+      </>
+    );
+  if (!check.data) return <Skeleton lines={8} label="Opening the answers" />;
+  return <Seen check={check.data} writes={me?.role !== "reader"} />;
+}
+
+function Seen({ check, writes }: { check: Check; writes: boolean }) {
+  const sections = [...new Set(check.answers.map((one) => one.section))];
+  return (
+    <>
+      <p className="mb-2">
+        <Link
+          to="/clients/$clientId"
+          params={{ clientId: check.client_id }}
+          className="text-sm text-soft hover:underline"
+        >
+          ‹ {check.client}
+        </Link>
+      </p>
+      <PageHead
+        title={`${check.client}: ${ROUND_WORDS[check.round].toLowerCase()}`}
+        says={
+          check.sent_at
+            ? `Answered by the client themself, sent on ${longDate(check.sent_at)}. ${check.open} questions left open.`
+            : "Not sent yet: what is there so far."
+        }
+      />
+      <div className="grid gap-x-12 gap-y-8 desk:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
+        <div>
+          <section aria-label="Sorted as" className="mb-6">
+            <h2 className="border-b border-ink pb-1 text-lg">
+              Sorted as: <b>{check.level_says}</b>
+            </h2>
+            {check.reasons.length === 0 && <p className="py-2">No rule asks for anything.</p>}
+            <ul>
+              {check.reasons.map((reason) => (
+                <li key={reason.says} className="border-b border-hair py-2">
+                  <p>
+                    <b className="mr-2 border border-ink px-1.5 text-sm">{LEVELS[reason.level]}</b>
+                    {reason.says}
+                  </p>
+                  <p className="text-sm text-soft">{reason.answers.join(" · ")}</p>
+                </li>
+              ))}
+            </ul>
+            <p className="mt-2 text-sm text-soft">
+              Sorted by stated rules, from the client's own word. You decide.
+            </p>
+          </section>
+          {writes && check.sent_at && <Decide key={check.decided_at ?? ""} check={check} />}
+          {writes && check.sent_at && <TakeOver check={check} />}
+        </div>
+        <div>
+          {check.doubts.length > 0 && (
+            <Notice className="mb-4">
+              Measure again: {check.doubts.join(", ").toLowerCase()}. The client's readings do not
+              go together.
+            </Notice>
+          )}
+          {sections.map((section) => (
+            <section key={section} aria-label={SECTIONS[section]} className="mb-5">
+              <h2 className="border-b border-ink pb-1 text-lg">{SECTIONS[section]}</h2>
+              <dl>
+                {check.answers
+                  .filter((one) => one.section === section)
+                  .map((one) => (
+                    <div
+                      key={one.question}
+                      className="grid grid-cols-[minmax(0,1fr)_minmax(0,auto)] gap-4 border-b border-hair py-1"
+                    >
+                      <dt>{one.says}</dt>
+                      <dd className="figures max-w-80 text-right font-semibold" dir="auto">
+                        {one.answer}
+                      </dd>
+                    </div>
+                  ))}
+              </dl>
+            </section>
+          ))}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Decide({ check }: { check: Check }) {
+  const { decide } = useCheckDeeds();
+  const [level, setLevel] = useState<Level>(check.decided ?? check.level);
+  const [note, setNote] = useState(check.note);
+  const changed = level !== check.decided || note !== check.note;
+  return (
+    <section aria-label="Decision" className="mb-6">
+      <h2 className="border-b border-ink pb-1 text-lg">What you decide</h2>
+      {check.decided && (
+        <p className="pt-2">
+          {LEVELS[check.decided]}, decided by {check.decided_by} on{" "}
+          {shortDate(check.decided_at ?? "")}.
+        </p>
+      )}
+      <div className="space-y-3 pt-3">
+        <Segments
+          label="What you decide"
+          value={level}
+          onChange={(to) => setLevel(to as Level)}
+          choices={Object.entries(LEVELS).map(([value, label]) => ({ value, label }))}
+        />
+        <label className="block">
+          <span className="mb-1 block font-semibold">Note</span>
+          <textarea
+            rows={2}
+            dir="auto"
+            maxLength={4000}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            className="w-full rounded-[3px] border border-ink/60 bg-ground px-3 py-2"
+          />
+        </label>
+        {decide.error && <Notice role="alert">{decide.error.message}</Notice>}
+        <Button
+          look={check.decided ? "plain" : "next"}
+          disabled={decide.isPending || !changed}
+          onClick={() =>
+            decide.mutate({ params: { path: { check_id: check.id } }, body: { level, note } })
+          }
+        >
+          Decide: {LEVELS[level].toLowerCase()}
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function TakeOver({ check }: { check: Check }) {
+  const { takeOver } = useCheckDeeds();
+  const navigate = useNavigate();
+  const visits = useVisits().data ?? [];
+  const open = visits.filter(
+    (line) =>
+      line.client_id === check.client_id && line.state !== "signed" && line.state !== "changed",
+  );
+  const [target] = open;
+  const done = takeOver.data;
+  return (
+    <section aria-label="Into the visit">
+      <h2 className="border-b border-ink pb-1 text-lg">Into the visit</h2>
+      {!target ? (
+        <p className="pt-2 text-soft">
+          There is no open visit. Start one on the client's page, then take the answers over.
+        </p>
+      ) : (
+        <div className="space-y-3 pt-2">
+          <p>
+            Answers fill the empty fields of the visit of {longDate(target.started_on)}, marked as
+            the client's own. What stands there is never overwritten.
+          </p>
+          {takeOver.error && <Notice role="alert">{takeOver.error.message}</Notice>}
+          {done && (
+            <Notice role="status">
+              {done.taken === 0 ? "Nothing new to take over." : `${done.taken} entries taken over.`}
+              {done.kept.length > 0 && ` Left as they stood: ${done.kept.join(", ")}.`}
+            </Notice>
+          )}
+          <div className="flex flex-wrap gap-2">
+            <Button
+              disabled={takeOver.isPending}
+              onClick={() =>
+                takeOver.mutate({
+                  params: { path: { check_id: check.id } },
+                  body: { visit_id: target.id },
+                })
+              }
+            >
+              Take over
+            </Button>
+            <Button
+              look="quiet"
+              onClick={() =>
+                void navigate({
+                  to: "/visits/$visitId/$step",
+                  params: { visitId: target.id, step: "ask" },
+                })
+              }
+            >
+              Open the visit
+            </Button>
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,138 @@
+import { Link } from "@tanstack/react-router";
+import type { ReactNode } from "react";
+import { useMe } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
+import { useHistory } from "@/shared/api/own";
+import { shortDate } from "@/shared/dates";
+import { useUnitSwitch } from "@/shared/settings";
+
+type Event = Schemas["HistoryEvent"];
+
+const COPY_WORDS: Record<string, string> = {
+  client: "Client's paper",
+  workplace: "Workplace's paper",
+  record: "Record",
+};
+
+/** Everything that happened with a client on one line of time, and the body visit by visit. */
+export function History({ clientId }: { clientId: string }) {
+  const me = useMe().data;
+  const { unit } = useUnitSwitch(me?.unit ?? "cm");
+  const { data } = useHistory(clientId, unit);
+  if (!data) return null;
+  return (
+    <>
+      <section aria-label="Over time" className="mb-8">
+        <h2 className="mb-1 text-lg">Over time</h2>
+        <ol className="ml-1.5 border-l-2 border-ink">
+          {data.events.map((event, at) => {
+            const day = event.at.slice(0, 10);
+            const same = at > 0 && data.events[at - 1]?.at.slice(0, 10) === day;
+            return (
+              <li
+                // biome-ignore lint/suspicious/noArrayIndexKey: events have no name of their own
+                key={at}
+                className="relative grid gap-x-4 py-1 pl-5 desk:grid-cols-[110px_1fr]"
+              >
+                <span
+                  aria-hidden="true"
+                  className={`absolute top-2.5 -left-[7px] size-3 border-2 border-ink ${event.kind === "visit" || event.kind === "signed" ? "bg-ink" : "rounded-full bg-ground"}`}
+                />
+                <span className={`figures ${same ? "text-transparent" : "text-soft"}`}>
+                  {shortDate(event.at)}
+                </span>
+                <span>
+                  <Says event={event} />
+                  {event.photos && event.photos.length > 0 && (
+                    <span className="mt-1 flex flex-wrap gap-2">
+                      {event.photos.map((id) => (
+                        <img
+                          key={id}
+                          src={`/api/photos/${id}.jpg`}
+                          alt="A photograph of this visit"
+                          loading="lazy"
+                          className="h-24 border border-hair"
+                        />
+                      ))}
+                    </span>
+                  )}
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      </section>
+      {data.body.length > 0 && (
+        <section aria-label="Measurements over time" className="mb-8">
+          <h2 className="mb-1 text-lg">Measurements over time</h2>
+          <div className="overflow-x-auto">
+            <table className="figures border-b border-hair text-sm">
+              <thead>
+                <tr className="border-b border-ink">
+                  <th className="py-1 pr-6 text-left font-semibold">Dimension</th>
+                  {data.visits.map((day) => (
+                    <th key={day} className="px-3 text-right font-semibold whitespace-nowrap">
+                      {shortDate(day)}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {data.body.map((line) => (
+                  <tr key={line.label} className="border-b border-hair">
+                    <th scope="row" className="py-1 pr-6 text-left font-sans font-normal">
+                      {line.label}
+                    </th>
+                    {line.values.map((value, at) => (
+                      <td key={data.visits[at]} className="px-3 text-right whitespace-nowrap">
+                        {value || "–"}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      )}
+    </>
+  );
+}
+
+function Says({ event }: { event: Event }): ReactNode {
+  const line = "inline-flex min-h-6 items-center underline";
+  if (event.check_id)
+    return (
+      <Link to="/clients/checks/$checkId" params={{ checkId: event.check_id }} className={line}>
+        {event.says}
+      </Link>
+    );
+  if (event.kind === "signed")
+    return (
+      <>
+        {event.says}
+        {event.copies?.map((copy) => (
+          <a
+            key={copy}
+            href={`/api/reports/${event.report_id}.pdf?copy=${copy}`}
+            target="_blank"
+            rel="noreferrer"
+            className="ml-3 underline"
+          >
+            {COPY_WORDS[copy] ?? copy}
+          </a>
+        ))}
+      </>
+    );
+  if (event.kind === "visit" && event.visit_id)
+    return (
+      <Link
+        to="/visits/$visitId/$step"
+        params={{ visitId: event.visit_id, step: "ask" }}
+        className={line}
+      >
+        {event.says}
+      </Link>
+    );
+  return event.says;
+}

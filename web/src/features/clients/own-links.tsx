@@ -1,0 +1,336 @@
+import { Link as To } from "@tanstack/react-router";
+import { type FormEvent, useState } from "react";
+import { useWelcome } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
+import {
+  LEVELS,
+  type Link,
+  ROUND_WORDS,
+  useLanguages,
+  useLinkDeeds,
+  useLinks,
+} from "@/shared/api/own";
+import { longDate, shortDate } from "@/shared/dates";
+import { Ask } from "@/shared/ui/ask";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
+import type { Line } from "../today/visits";
+
+const KINDS: Record<Link["kind"], string> = {
+  before: "Before a visit: self-check",
+  after: "After a visit: numbers and checks",
+};
+
+/** The client's own page: its links, what came back, and mail about it. */
+export function OwnLinks({
+  clientId,
+  email,
+  visits,
+  writes,
+}: {
+  clientId: string;
+  email: string;
+  visits: readonly Line[];
+  writes: boolean;
+}) {
+  const links = useLinks(clientId);
+  const demo = (useWelcome().data?.demo.length ?? 0) > 0;
+  const [making, setMaking] = useState(false);
+  const [told, setTold] = useState<Schemas["MadeLinkOut"] | null>(null);
+  if (links.isError) return null; // who sees no health data has no part in it
+  return (
+    <section aria-label="Own page" className="mb-8">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 className="text-lg">Own page</h2>
+        <span className="flex items-center gap-2">
+          {demo && (
+            <To to="/inbox" className="inline-flex min-h-11 items-center px-2 underline">
+              Simulated inbox
+            </To>
+          )}
+          {writes && visits.length > 0 && (
+            <Button look="quiet" onClick={() => setMaking(true)}>
+              New link …
+            </Button>
+          )}
+        </span>
+      </div>
+      {links.data?.length === 0 && (
+        <p className="text-soft">
+          {visits.length === 0
+            ? "A link is made for a visit: start one first."
+            : "No link yet. With one the client answers and measures at home before a visit, or looks up their numbers after it."}
+        </p>
+      )}
+      <ul className="border-b border-hair">
+        {links.data?.map((link) => (
+          <One key={link.id} link={link} email={email} writes={writes} onTold={setTold} />
+        ))}
+      </ul>
+      {making && (
+        <NewLink
+          visits={visits}
+          onDone={() => setMaking(false)}
+          onMade={(made) => {
+            setMaking(false);
+            setTold(made);
+          }}
+        />
+      )}
+      {told && <Told made={told} email={email} onDone={() => setTold(null)} />}
+    </section>
+  );
+}
+
+function stateOf(link: Link): string {
+  if (link.revoked_at) return `closed on ${shortDate(link.revoked_at)}`;
+  if (!link.works) return `ended on ${shortDate(link.ends_on)}`;
+  const opened = link.opened_at ? `opened ${shortDate(link.opened_at)}` : "not opened yet";
+  return `${opened}, open until ${shortDate(link.ends_on)}`;
+}
+
+function One({
+  link,
+  email,
+  writes,
+  onTold,
+}: {
+  link: Link;
+  email: string;
+  writes: boolean;
+  onTold: (made: Schemas["MadeLinkOut"]) => void;
+}) {
+  const { code, mail, revoke } = useLinkDeeds();
+  const [closing, setClosing] = useState(false);
+  const path = { params: { path: { link_id: link.id } } };
+  const error = code.error ?? mail.error ?? revoke.error;
+  return (
+    <li className="border-t border-hair py-2.5">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <p>
+          <span className="font-semibold">{KINDS[link.kind]}</span>{" "}
+          <span className="text-soft">
+            {stateOf(link)}
+            {link.language !== "en" && `, in ${link.language}`}
+          </span>
+        </p>
+        {writes && link.works && (
+          <span className="flex flex-wrap">
+            <Button
+              look="quiet"
+              disabled={mail.isPending || !email}
+              title={email ? `To ${email}` : "Their email address is not recorded: Edit"}
+              onClick={() => mail.mutate(path)}
+            >
+              Send by mail
+            </Button>
+            <Button
+              look="quiet"
+              disabled={code.isPending}
+              onClick={() => code.mutate(path, { onSuccess: onTold })}
+            >
+              New code
+            </Button>
+            <Button look="quiet" onClick={() => setClosing(true)}>
+              Close link
+            </Button>
+          </span>
+        )}
+      </div>
+      {error && <Notice role="alert">{error.message}</Notice>}
+      <ul className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
+        {link.rounds.map((one) => (
+          <li key={one.id} className="flex min-h-9 items-center gap-2">
+            {one.sent_at ? (
+              <To
+                to="/clients/checks/$checkId"
+                params={{ checkId: one.id }}
+                className="inline-flex min-h-9 items-center underline"
+              >
+                {ROUND_WORDS[one.round]}: answers of {shortDate(one.sent_at)}
+              </To>
+            ) : (
+              <span className="text-soft">
+                {ROUND_WORDS[one.round]}:{" "}
+                {one.round === "before" ? "not sent yet" : `due ${shortDate(one.due_on)}`}
+              </span>
+            )}
+            {one.decided ? (
+              <span>{LEVELS[one.decided]}</span>
+            ) : (
+              one.sent_at && <b className="border border-ink px-1.5">to decide</b>
+            )}
+          </li>
+        ))}
+      </ul>
+      {link.mails.length > 0 && (
+        <ul className="text-sm text-soft">
+          {link.mails.map((one) => (
+            <li key={one.id}>{mailSays(one)}</li>
+          ))}
+        </ul>
+      )}
+      <Ask
+        open={closing}
+        onOpenChange={setClosing}
+        title="Close this link?"
+        says="The client's page shuts at once and for good. What they sent stays."
+        keep="Keep it open"
+        act="Close link"
+        onAct={() => revoke.mutate(path)}
+      />
+    </li>
+  );
+}
+
+function mailSays(mail: Schemas["MailView"]): string {
+  const what = mail.kind === "check" ? "Questions" : "Link";
+  switch (mail.state) {
+    case "sent":
+      return `${what} mailed to ${mail.recipient} on ${shortDate(mail.sent_at ?? mail.due_at)}.`;
+    case "failed":
+      return `${what} to ${mail.recipient}: not sent. ${mail.trouble}`;
+    case "dropped":
+      return `${what} to ${mail.recipient}: not sent, since no longer wanted.`;
+    case "sending":
+      return `${what} to ${mail.recipient}: being handed over. If this stays, it is not known whether it went.`;
+    default:
+      return mail.trouble
+        ? `${what} to ${mail.recipient}: tried ${mail.tries === 1 ? "once" : `${mail.tries} times`}, tried again. ${mail.trouble}`
+        : `${what} to ${mail.recipient} on ${shortDate(mail.due_at)}.`;
+  }
+}
+
+/** A link for one of the client's visits. */
+function NewLink({
+  visits,
+  onDone,
+  onMade,
+}: {
+  visits: readonly Line[];
+  onDone: () => void;
+  onMade: (made: Schemas["MadeLinkOut"]) => void;
+}) {
+  const { make } = useLinkDeeds();
+  const languages = useLanguages().data ?? [];
+  const open = visits.find((line) => line.state !== "signed" && line.state !== "changed");
+  const signed = visits.find((line) => line.state === "signed" || line.state === "changed");
+  const [kind, setKind] = useState<Link["kind"]>(open ? "before" : "after");
+  const [language, setLanguage] = useState("en");
+  const [days, setDays] = useState("");
+  const visit = kind === "before" ? (open ?? visits[0]) : signed;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (!visit) return;
+    make.mutate(
+      {
+        body: {
+          ...{ visit_id: visit.id, kind, language },
+          days: days.trim() ? Number(days) : null,
+        },
+      },
+      { onSuccess: onMade },
+    );
+  };
+  return (
+    <Modal
+      open
+      onOpenChange={(to) => !to && onDone()}
+      title="New link"
+      says="A private page for the client's phone: no account, opened by the link and a code."
+    >
+      <form className="space-y-4" onSubmit={submit}>
+        <Segments
+          label="What for"
+          value={kind}
+          onChange={(to) => setKind(to as Link["kind"])}
+          choices={[
+            { value: "before", label: KINDS.before },
+            { value: "after", label: KINDS.after, disabled: !signed },
+          ]}
+        />
+        {visit && (
+          <p className="text-sm text-soft">
+            For the visit of {longDate(visit.started_on)}
+            {!signed && kind === "before" && ". The other kind needs a signed report."}
+          </p>
+        )}
+        {languages.length > 1 && (
+          <div>
+            <p className="mb-1 font-semibold">Language</p>
+            <Segments
+              label="Language"
+              value={language}
+              onChange={setLanguage}
+              choices={languages.map((one) => ({ value: one.language, label: one.name }))}
+            />
+          </div>
+        )}
+        <LabelledInput
+          label="Open for, days"
+          inputMode="numeric"
+          value={days}
+          placeholder={kind === "before" ? "30" : "63"}
+          help="1 to 120 days; can be closed at any time."
+          onChange={(event) => setDays(event.target.value.replace(/\D/g, ""))}
+        />
+        {make.error && <Notice role="alert">{make.error.message}</Notice>}
+        <Button type="submit" look="next" disabled={make.isPending || !visit}>
+          Make the link
+        </Button>
+      </form>
+    </Modal>
+  );
+}
+
+/** A link with its code, told this once. */
+function Told({
+  made,
+  email,
+  onDone,
+}: {
+  made: Schemas["MadeLinkOut"];
+  email: string;
+  onDone: () => void;
+}) {
+  const { mail } = useLinkDeeds();
+  const [copied, setCopied] = useState(false);
+  return (
+    <Modal
+      open
+      onOpenChange={(to) => !to && onDone()}
+      title="The link and its code"
+      says="Give the code apart from the link: by telephone or on paper. It is shown this once."
+    >
+      <div className="space-y-4">
+        <p className="figures text-center text-4xl tracking-[0.25em]" data-testid="own-code">
+          {made.code}
+        </p>
+        <p className="border border-hair p-2 text-sm break-all" data-testid="own-url">
+          {made.url}
+        </p>
+        {mail.isSuccess && <Notice role="status">On its way to {email}.</Notice>}
+        {mail.error && <Notice role="alert">{mail.error.message}</Notice>}
+        <div className="flex flex-wrap gap-2">
+          {!mail.isSuccess && (
+            <Button
+              look="next"
+              disabled={!email || mail.isPending}
+              onClick={() => mail.mutate({ params: { path: { link_id: made.link.id } } })}
+            >
+              {email ? `Send the link to ${email}` : "No email address recorded"}
+            </Button>
+          )}
+          <Button
+            onClick={() => void navigator.clipboard.writeText(made.url).then(() => setCopied(true))}
+          >
+            {copied ? "Copied" : "Copy the link"}
+          </Button>
+        </div>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,259 @@
+import { useEffect, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { Marks } from "../../drawing/marks";
+import { useOwnMap } from "./api";
+import { arcOf, minutesOf, nowIn, type Spell } from "./clock";
+import { useWords } from "./words";
+
+type Given = Schemas["OwnNumbers"];
+
+/** The numbers to come back to, and the drawing as it was left. */
+export function Numbers({ given }: { given: Given }) {
+  const { t, of } = useWords();
+  const stands = given.numbers.some((line) => line.standing);
+  const sits = given.numbers.some((line) => line.seated);
+  return (
+    <>
+      <table className="w-full">
+        <thead>
+          <tr className="border-b border-ink text-base">
+            <th>
+              <span className="sr-only">{t("home.numbers")}</span>
+            </th>
+            {sits && <th className="text-end font-semibold">{t("numbers.sitting")}</th>}
+            {stands && <th className="ps-3 text-end font-semibold">{t("numbers.standing")}</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {given.numbers.map((line) => (
+            <tr key={line.label} className="border-b border-hair">
+              <th scope="row" className="py-2 text-start font-normal">
+                {of(`number.${line.key}`, line.label)}
+                {!line.sure && " *"}
+              </th>
+              {sits && (
+                <td className="figures text-end whitespace-nowrap" dir="ltr">
+                  {line.seated || "–"}
+                </td>
+              )}
+              {stands && (
+                <td className="figures ps-3 text-end whitespace-nowrap" dir="ltr">
+                  {line.standing || "–"}
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {given.numbers.some((line) => !line.sure) && (
+        <p className="mt-2 text-base text-soft">{t("numbers.unsure")}</p>
+      )}
+      {given.drawings.length > 0 && (
+        <figure className="mt-4 space-y-4">
+          <figcaption className="text-base text-soft">{t("numbers.drawing")}</figcaption>
+          {given.drawings.map((scene, at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: drawings have no name of their own
+            <Drawn key={at} scene={scene} />
+          ))}
+        </figure>
+      )}
+      {given.temporary.length > 0 && (
+        <div className="mt-3">
+          <h3>{t("numbers.temporary")}</h3>
+          <ul className="list-disc ps-5" lang="en" dir="ltr">
+            {given.temporary.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </>
+  );
+}
+
+function Drawn({ scene, label }: { scene: Schemas["Scene"]; label?: string }) {
+  const inks = useOwnMap().data?.inks;
+  if (!inks) return null;
+  return (
+    <div
+      dir="ltr"
+      className="[&_svg]:h-auto [&_svg]:w-full"
+      {...(label ? { role: "img", "aria-label": label } : {})}
+    >
+      <Marks marks={scene.marks} inks={inks} width={scene.width} height={scene.height} />
+    </div>
+  );
+}
+
+const SIZE = 260;
+const RING = {
+  sit: "var(--figure)",
+  stand: "var(--ink)",
+  move: "var(--blue)",
+  lunch: "var(--hair)",
+} as const;
+
+function ringOf(spell: Spell): keyof typeof RING {
+  return spell.posture in RING ? (spell.posture as keyof typeof RING) : "lunch";
+}
+
+/** The rhythm as a clock: the day as a ring, what it is time for now, and how long. */
+export function Day({ day }: { day: Schemas["PaperDay"] }) {
+  const { t, of } = useWords();
+  const [minute, setMinute] = useState(nowMinute);
+  useEffect(() => {
+    const ticking = setInterval(() => setMinute(nowMinute()), 5000);
+    return () => clearInterval(ticking);
+  }, []);
+  const spells: readonly Spell[] = day.spells ?? [];
+  const { now, next } = nowIn(spells, minute);
+  const [from, to] = [minutesOf(day.start), minutesOf(day.end)];
+  const name = (spell: Spell) => of(`clock.${spell.posture}`, t("clock.lunch"));
+  const left = now ? minutesOf(now.end) - minute : 0;
+  return (
+    <>
+      {spells.length > 0 && (
+        <div className="flex flex-col items-center" role="timer" aria-live="off">
+          <svg viewBox={`0 0 ${SIZE} ${SIZE}`} className="w-full max-w-80" aria-hidden="true">
+            {spells.map((spell) => (
+              <path
+                key={spell.at}
+                d={arcOf(spell, from, to, SIZE)}
+                fill="none"
+                stroke={RING[ringOf(spell)]}
+                strokeWidth={spell.posture === "sit" ? 12 : 22}
+              />
+            ))}
+            {minute >= from && minute < to && (
+              <path
+                d={arcOf({ at: day.start, end: day.end, posture: "" }, from, to, SIZE, minute)}
+                fill="none"
+                stroke="var(--accent)"
+                strokeWidth="34"
+              />
+            )}
+            <text
+              x="50%"
+              y="46%"
+              textAnchor="middle"
+              fontSize="30"
+              fontWeight="600"
+              fill="var(--ink)"
+            >
+              {now && name(now)}
+            </text>
+            {now && (
+              <text x="50%" y="58%" textAnchor="middle" fontSize="16" fill="var(--soft)">
+                {t("clock.left", { minutes: left })}
+              </text>
+            )}
+            <text x="34%" y="97%" textAnchor="middle" fontSize="14" fill="var(--soft)">
+              {day.start}
+            </text>
+            <text x="66%" y="97%" textAnchor="middle" fontSize="14" fill="var(--soft)">
+              {day.end}
+            </text>
+          </svg>
+          <p>
+            {now
+              ? `${t("clock.now")}: ${name(now)}, ${t("clock.until", { time: now.end })}`
+              : t("clock.off", { start: day.start, end: day.end })}
+          </p>
+          {next && (
+            <p className="text-soft">
+              {t("clock.next")}: {name(next)}, {t("clock.from", { time: next.at })}
+            </p>
+          )}
+          <ul className="mt-2 flex flex-wrap justify-center gap-x-4 text-base">
+            {(["sit", "stand", "move", "lunch"] as const)
+              .filter((one) => spells.some((spell) => ringOf(spell) === one))
+              .map((one) => (
+                <li key={one} className="flex items-center gap-2">
+                  <span
+                    className="inline-block w-6"
+                    style={{ background: RING[one], height: one === "sit" ? 7 : 14 }}
+                  />
+                  {of(`clock.${one}`)}
+                </li>
+              ))}
+          </ul>
+        </div>
+      )}
+      <div lang="en" dir="ltr" className="mt-4 space-y-1">
+        {[...day.weeks, day.eyes, ...day.tips].filter(Boolean).map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+      </div>
+    </>
+  );
+}
+
+function nowMinute(): number {
+  const now = new Date();
+  return now.getHours() * 60 + now.getMinutes();
+}
+
+/** The movements, each with its figures in the order of its moments. */
+export function Movements({ given }: { given: Given }) {
+  const { t } = useWords();
+  return (
+    <ul className="space-y-6">
+      {given.movements.map((one) => (
+        <li key={one.label} className="border-b border-hair pb-4">
+          <h3 className="text-lg" lang="en" dir="ltr">
+            {one.label}
+          </h3>
+          <div className="my-2 flex gap-2" dir="ltr">
+            {one.scenes.map((scene, at) => (
+              <div key={one.says[at]} className="min-w-0 flex-1">
+                <Drawn scene={scene} label={one.says[at] ?? one.label} />
+              </div>
+            ))}
+          </div>
+          <dl className="space-y-1">
+            {(
+              [
+                ["move.start", one.start],
+                ["move.how", one.steps.join(" ")],
+                ["move.dose", one.dose],
+                ["move.felt", one.felt],
+                ["move.never", one.never],
+              ] as const
+            ).map(([key, text]) => (
+              <div key={key}>
+                <dt className="inline font-semibold">{t(key)}: </dt>
+                <dd className="inline" lang="en" dir="ltr">
+                  {text}
+                </dd>
+              </div>
+            ))}
+          </dl>
+        </li>
+      ))}
+      <li className="list-none text-base text-soft" lang="en" dir="ltr">
+        {given.movement_rules.join(" ")}
+      </li>
+    </ul>
+  );
+}
+
+/** When to stop, and whom to call. */
+export function Care({ given, contact }: { given: Given; contact: string }) {
+  const { t } = useWords();
+  return (
+    <>
+      <ul className="list-disc space-y-2 ps-5" lang="en" dir="ltr">
+        {[...given.stop, ...given.cautions.filter((line) => !given.stop.includes(line))].map(
+          (line) => (
+            <li key={line}>{line}</li>
+          ),
+        )}
+      </ul>
+      {contact && (
+        <p className="mt-3" dir="auto">
+          <b>{t("care.call")}:</b> {contact}
+        </p>
+      )}
+    </>
+  );
+}

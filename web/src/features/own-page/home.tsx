@@ -1,0 +1,75 @@
+import type { ReactNode } from "react";
+import { Button } from "@/shared/ui/button";
+import type { Round, View } from "./api";
+import { TakeBack } from "./consent";
+import { Care, Day, Movements, Numbers } from "./given";
+import { dayIn, useWords } from "./words";
+
+/** What there is for the client: what they were given, and what they are asked. */
+export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) => void }) {
+  const { t, of } = useWords();
+  const { given } = view;
+  return (
+    <>
+      <h1 className="mb-4 text-3xl">{t("page.title")}</h1>
+      <section className="mb-6 space-y-3">
+        {view.rounds.map((one) => (
+          <div key={one.round} className="border border-ink/60 bg-ground p-4">
+            <p className="text-base text-soft">{of(`home.round.${one.round}`)}</p>
+            <h2 className="text-xl">
+              {one.round === "before" ? t("home.before") : t("home.check")}
+            </h2>
+            {one.sent_at ? (
+              <p className="mt-1">{t("home.sent", { date: dayIn(view.language, one.sent_at) })}</p>
+            ) : one.open ? (
+              <>
+                <p className="mt-1 mb-3">
+                  {one.round === "before" ? t("home.before_says") : t("home.check_says")}
+                </p>
+                <Button
+                  look="next"
+                  className="min-h-14 w-full text-lg"
+                  onClick={() => onBegin(one.round)}
+                >
+                  {one.answered ? t("home.go_on") : t("home.start")}
+                </Button>
+              </>
+            ) : (
+              <p className="mt-1">{t("home.later", { date: dayIn(view.language, one.due_on) })}</p>
+            )}
+          </div>
+        ))}
+        {view.agreed && <TakeBack />}
+      </section>
+      {given && (
+        <>
+          <Part name={t("home.numbers")}>
+            <Numbers given={given} />
+          </Part>
+          {given.day && (
+            <Part name={t("home.day")}>
+              <Day day={given.day} />
+            </Part>
+          )}
+          {given.movements.length > 0 && (
+            <Part name={t("home.movements")}>
+              <Movements given={given} />
+            </Part>
+          )}
+          <Part name={t("home.care")}>
+            <Care given={given} contact={view.contact} />
+          </Part>
+        </>
+      )}
+    </>
+  );
+}
+
+function Part({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <section className="mb-8">
+      <h2 className="mb-2 border-b border-ink pb-1 text-xl">{name}</h2>
+      {children}
+    </section>
+  );
+}

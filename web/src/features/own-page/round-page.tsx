@@ -1,0 +1,196 @@
+import { useMemo, useState } from "react";
+import { Button } from "@/shared/ui/button";
+import { useKeeper } from "./answers";
+import { type Question, type Round, useOwnDeeds, useSheet, type View } from "./api";
+import { Photos } from "./photos";
+import {
+  Conditions,
+  Felt,
+  Habits,
+  Lengths,
+  Reason,
+  Room,
+  Signs,
+  Station,
+  Still,
+  Work,
+} from "./sections";
+import { type Key, useWords } from "./words";
+
+const PARTS = {
+  signs: Signs,
+  reason: Reason,
+  felt: Felt,
+  conditions: Conditions,
+  work: Work,
+  station: Station,
+  room: Room,
+  lengths: Lengths,
+  still: Still,
+  habits: Habits,
+} as const;
+type Part = keyof typeof PARTS;
+
+/** One round of questions, a screen each. */
+export function RoundPage({
+  round,
+  view,
+  onDone,
+}: {
+  round: Round;
+  view: View;
+  onDone: () => void;
+}) {
+  const sheet = useSheet(round);
+  const { t } = useWords();
+  if (sheet.isError) return <p role="alert">{t("door.trouble")}</p>;
+  if (!sheet.data) return <p aria-busy="true" />;
+  return <Asked round={round} view={view} questions={sheet.data.questions} onDone={onDone} />;
+}
+
+function Asked({
+  round,
+  view,
+  questions,
+  onDone,
+}: {
+  round: Round;
+  view: View;
+  questions: readonly Question[];
+  onDone: () => void;
+}) {
+  const { t } = useWords();
+  const [unit, setUnit] = useState<"cm" | "in">(view.unit === "in" ? "in" : "cm");
+  const held = useMemo(
+    () =>
+      Object.fromEntries(questions.filter((one) => one.typed).map((one) => [one.id, one.typed])),
+    [questions],
+  );
+  const [answers, keeper] = useKeeper(round, held, unit);
+  const steps = useMemo<(Part | "photos" | "send")[]>(
+    () => [
+      ...new Set(questions.map((one) => one.section)),
+      ...(round === "before" ? (["photos"] as const) : []),
+      "send",
+    ],
+    [questions, round],
+  );
+  const [at, setAt] = useState(0);
+  const step = steps[at] ?? "send";
+  const go = (to: number) => {
+    (document.activeElement as HTMLElement | null)?.blur();
+    setAt(to);
+    scrollTo(0, 0);
+    requestAnimationFrame(() => document.getElementById("own-step")?.focus());
+  };
+  const Section = step === "photos" || step === "send" ? null : PARTS[step];
+  return (
+    <>
+      <div className="mb-3 flex items-center gap-3 text-base text-soft">
+        <span className="figures">{t("page.step", { at: at + 1, all: steps.length })}</span>
+        <progress
+          value={at + 1}
+          max={steps.length}
+          aria-hidden="true"
+          className="h-1.5 flex-1 appearance-none [&::-moz-progress-bar]:bg-ink [&::-webkit-progress-bar]:bg-hair [&::-webkit-progress-value]:bg-ink"
+        />
+        <span role="status">
+          {answers.away
+            ? t("page.unsaved")
+            : answers.waiting
+              ? t("page.saving")
+              : answers.typed.size > 0 && t("page.saved")}
+        </span>
+      </div>
+      <h1 id="own-step" tabIndex={-1} className="text-2xl outline-none">
+        {t(`section.${step}` as Key)}
+      </h1>
+      <p className="mb-5 text-soft">{t(`section.${step}.says` as Key)}</p>
+      <div className="flex-1">
+        {Section && (
+          <Section
+            questions={questions.filter((one) => one.section === step)}
+            answers={answers}
+            answer={(id, typed) => keeper.answer(id, typed)}
+            unit={unit}
+            onUnit={setUnit}
+            view={view}
+          />
+        )}
+        {step === "photos" && <Photos view={view} />}
+        {step === "send" && (
+          <Send
+            round={round}
+            view={view}
+            open={questions.filter((one) => counts(one) && !answers.typed.get(one.id)).length}
+            waiting={answers.waiting > 0}
+            onDone={onDone}
+          />
+        )}
+      </div>
+      <div className="mt-8 flex gap-3">
+        <Button className="min-h-14 flex-1 text-lg" onClick={() => (at ? go(at - 1) : onDone())}>
+          {t("page.back")}
+        </Button>
+        {step !== "send" && (
+          <Button look="next" className="min-h-14 flex-1 text-lg" onClick={() => go(at + 1)}>
+            {t("page.next")}
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** Whether a question without an answer is missed: where nothing hurts, and what nobody has, is not. */
+function counts(question: Question): boolean {
+  return ["signs", "station", "room", "still", "habits"].includes(question.section)
+    ? !question.id.startsWith("tape.") && question.id !== "word"
+    : false;
+}
+
+function Send({
+  round,
+  view,
+  open,
+  waiting,
+  onDone,
+}: {
+  round: Round;
+  view: View;
+  open: number;
+  waiting: boolean;
+  onDone: () => void;
+}) {
+  const { t } = useWords();
+  const { send } = useOwnDeeds();
+  if (send.isSuccess)
+    return (
+      <div role="status" className="space-y-3">
+        <p className="text-xl">{t("send.done")}</p>
+        <p>{t("send.after", { practice: view.practice })}</p>
+        <Button look="next" className="min-h-14 w-full text-lg" onClick={onDone}>
+          {t("page.title")}
+        </Button>
+      </div>
+    );
+  return (
+    <div className="space-y-4">
+      {open > 0 && <p>{t("send.open", { count: open })}</p>}
+      <p>{t("send.after", { practice: view.practice })}</p>
+      {send.error && (
+        <p role="alert" className="border-s-4 border-ink bg-deep px-3 py-2">
+          {t("door.trouble")}
+        </p>
+      )}
+      <Button
+        look="next"
+        className="min-h-14 w-full text-lg"
+        disabled={waiting || send.isPending}
+        onClick={() => send.mutate({ params: { path: { round } } })}
+      >
+        {t("send.send")}
+      </Button>
+    </div>
+  );
+}

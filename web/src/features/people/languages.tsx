@@ -1,0 +1,81 @@
+import { useRef } from "react";
+import { Refused } from "@/shared/api/client";
+import { useLanguageDeeds, useLanguages } from "@/shared/api/own";
+import { Button } from "@/shared/ui/button";
+import { Download } from "@/shared/ui/download";
+import { Notice } from "@/shared/ui/notice";
+
+/** The languages of clients' own pages: English, and what the practice adds by file. */
+export function Languages() {
+  const languages = useLanguages().data ?? [];
+  const { add, send, drop } = useLanguageDeeds();
+  const file = useRef<HTMLInputElement>(null);
+  const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
+  return (
+    <section aria-label="Languages of clients' pages" className="mt-10 max-w-[560px]">
+      <h2 className="border-b border-ink pb-1 text-lg">Languages of clients' pages</h2>
+      <ul>
+        {languages.map((one) => (
+          <li
+            key={one.language}
+            className="flex min-h-11 items-center justify-between gap-4 border-b border-hair"
+          >
+            <span>
+              <b lang={one.language}>{one.name}</b>{" "}
+              <span className="text-soft">
+                {one.open ? `${one.open} messages are still English` : "complete"}
+                {one.direction === "rtl" && ", right to left"}
+              </span>
+            </span>
+            {one.language !== "en" && (
+              <Button
+                look="quiet"
+                disabled={drop.isPending}
+                onClick={() => drop.mutate({ params: { path: { language: one.language } } })}
+              >
+                Remove {one.name}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {add.error && (
+        <Notice role="alert" className="mt-3">
+          <p>{add.error.message}</p>
+          <ul className="text-sm">
+            {lines.slice(0, 12).map((line) => (
+              <li key={line.field}>
+                <b>{line.field}</b>: {line.reason}
+              </li>
+            ))}
+          </ul>
+        </Notice>
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Download href="/api/languages/en.json" file="own-page-en.json">
+          English, to translate
+        </Download>
+        <Button disabled={add.isPending} onClick={() => file.current?.click()}>
+          Add a language …
+        </Button>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          aria-label="Language file"
+          tabIndex={-1}
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            if (chosen) send(chosen);
+            event.target.value = "";
+          }}
+        />
+      </div>
+      <p className="mt-2 text-sm text-soft">
+        Translate the messages in the file, set language, name and direction, and add it here. What
+        is left out is shown in English.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,46 @@
+import { Link } from "@tanstack/react-router";
+import { ROUND_WORDS, useChecks } from "@/shared/api/own";
+import { shortDate } from "@/shared/dates";
+import { matches } from "@/shared/search";
+
+/** Clients' answers that nobody has looked at, the gravest first. */
+export function Answers({ words }: { words: string }) {
+  const checks = (useChecks().data ?? []).filter((one) => matches(words, one.client));
+  if (checks.length === 0) return null;
+  return (
+    <section className="mb-8" aria-label="Answers to look at">
+      <h2 className="mb-1 text-lg">
+        Answers to look at <span className="figures font-normal text-soft">{checks.length}</span>
+      </h2>
+      <ul className="border-b border-hair">
+        {checks.map((one) => (
+          <li
+            key={one.id}
+            className="relative grid gap-x-5 gap-y-1 border-t border-hair px-2 py-2.5 hover:bg-paper desk:min-h-14 desk:grid-cols-[minmax(0,38%)_minmax(0,1fr)_auto] desk:items-center"
+          >
+            <Link
+              to="/clients/checks/$checkId"
+              params={{ checkId: one.id }}
+              className="font-semibold after:absolute after:inset-0"
+              dir="auto"
+            >
+              {one.client}
+            </Link>
+            <span className="text-sm text-soft">
+              {ROUND_WORDS[one.round]}, sent {shortDate(one.sent_at)}
+            </span>
+            <span
+              className={
+                one.level === "stop"
+                  ? "border-4 border-double border-ink bg-deep px-2 py-0.5 text-sm font-semibold"
+                  : "text-sm font-semibold"
+              }
+            >
+              {one.level_says}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
