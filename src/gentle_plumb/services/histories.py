@@ -34,6 +34,9 @@ HOW: dict[ValueSource, str] = {
     "estimated": "",
 }
 
+ENDED = ("sent", "failed", "dropped")
+"""States of a mail that has come to its end."""
+
 
 @dataclass(frozen=True, kw_only=True)
 class BodyLine:
@@ -77,7 +80,7 @@ class HistoryService:
             if one.sent_at
         ]
         events += [
-            _of_mail(one) for one in self._pages.mails(mine, client_id) if one.state != "waiting"
+            _of_mail(one) for one in self._pages.mails(mine, client_id) if one.state in ENDED
         ]
         days, body = self._body(mine, [line.visit for line in lines], unit)
         return History(
@@ -155,7 +158,7 @@ def _of_link(link: ClientLink) -> list[HistoryEvent]:
     found = [HistoryEvent(at=link.made_at, kind="link", says=f"Own page {what}: link made")]
     if link.opened_at is not None:
         found.append(
-            HistoryEvent(at=link.opened_at, kind="opened", says=f"Own page {what} first opened")
+            HistoryEvent(at=link.opened_at, kind="opened", says=f"Own page {what}: first opened")
         )
     if link.revoked_at is not None:
         found.append(
@@ -181,10 +184,7 @@ def _of_mail(one: OutgoingMail) -> HistoryEvent:
     what = "Questions asked for" if one.kind == "check" else "Link sent"
     ended = {
         "sent": f"{what} by mail to {one.recipient}",
-        "sending": f"Mail to {one.recipient}: not known whether it went",
         "failed": f"Mail to {one.recipient} failed: {one.trouble}",
         "dropped": f"Mail to {one.recipient} not sent: no longer wanted",
     }
-    return HistoryEvent(
-        at=one.sent_at or one.due_at, kind="mail", says=ended.get(one.state, one.state)
-    )
+    return HistoryEvent(at=one.sent_at or one.due_at, kind="mail", says=ended[one.state])

@@ -31,6 +31,9 @@ LEAST_DAYS, MOST_DAYS = 1, 120
 USUAL_DAYS: dict[LinkKind, int] = {"before": 30, "after": 63}
 """How long a link works: a month before a visit; after one until three weeks past the last check. House values."""
 
+MISSED = ("signs", "station", "room", "still")
+"""Parts in which a question without an answer is missed: where nothing hurts is not."""
+
 _hasher = PasswordHash.recommended()
 
 
@@ -252,7 +255,7 @@ class LinkService:
                 for one in verdict.reasons
             ],
             answers=given,
-            open=len(asked) - len(given),
+            open=sum(one.section in MISSED and one.id not in held for one in asked.values()),
             doubts=[
                 fields.measure.dimension[one.dimension].first.group
                 for one in doubts_of(check, client)

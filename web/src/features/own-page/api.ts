@@ -58,7 +58,7 @@ export function useOwnDeeds() {
         const answer = await api.POST("/api/own/session", { body });
         return { status: answer.response.status, wait: answer.response.headers.get("Retry-After") };
       },
-      onSuccess: again,
+      onSuccess: ({ status }) => (status === 204 ? again() : undefined),
     }),
     close: server.useMutation("delete", "/api/own/session", {
       onSettled: () => queries.resetQueries({ queryKey: ["get", "/api/own/page"] }),

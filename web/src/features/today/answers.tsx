@@ -3,14 +3,17 @@ import { ROUND_WORDS, useChecks } from "@/shared/api/own";
 import { shortDate } from "@/shared/dates";
 import { matches } from "@/shared/search";
 
-/** Clients' answers that nobody has looked at, the gravest first. */
-export function Answers({ words }: { words: string }) {
-  const checks = (useChecks().data ?? []).filter((one) => matches(words, one.client));
+/** Clients' answers that nobody has looked at: those with a warning sign, or the others, the gravest first. */
+export function Answers({ words, grave }: { words: string; grave: boolean }) {
+  const checks = (useChecks().data ?? []).filter(
+    (one) => (one.level === "stop") === grave && matches(words, one.client),
+  );
+  const title = grave ? "Clients who are to seek care" : "Answers to look at";
   if (checks.length === 0) return null;
   return (
-    <section className="mb-8" aria-label="Answers to look at">
+    <section className="mb-8" aria-label={title}>
       <h2 className="mb-1 text-lg">
-        Answers to look at <span className="figures font-normal text-soft">{checks.length}</span>
+        {title} <span className="figures font-normal text-soft">{checks.length}</span>
       </h2>
       <ul className="border-b border-hair">
         {checks.map((one) => (

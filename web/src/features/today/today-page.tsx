@@ -16,6 +16,9 @@ import { Answers } from "./answers";
 import { VisitRow } from "./visit-row";
 import { type Group, groupVisits, type Line, sought } from "./visits";
 
+/** What comes before clients' answers. */
+const FIRST: ReadonlySet<Group["id"]> = new Set(["sign", "call", "today", "due"]);
+
 /** Today: what has to be done next, and for whom. */
 export function TodayPage() {
   const visits = useVisits();
@@ -74,10 +77,18 @@ export function TodayPage() {
           {whose === "mine" && " among yours"}.
         </p>
       )}
-      <Answers words={words} />
-      {groups.map((group) => (
-        <Block key={group.id} group={group} open={words !== ""} />
-      ))}
+      <Answers words={words} grave />
+      {groups
+        .filter((group) => FIRST.has(group.id))
+        .map((group) => (
+          <Block key={group.id} group={group} open={words !== ""} />
+        ))}
+      <Answers words={words} grave={false} />
+      {groups
+        .filter((group) => !FIRST.has(group.id))
+        .map((group) => (
+          <Block key={group.id} group={group} open={words !== ""} />
+        ))}
     </>
   );
 }

@@ -10,8 +10,11 @@ function line(client: string, state: Schemas["VisitLineOut"]["state"], follow_up
 
 test("a warning sign nobody has answered comes first", () => {
   const signed = { ...line("Sign", "draft", null), sign: "Refer first" };
-  const [open] = groupVisits([line("Draft", "draft", null), signed], TODAY);
-  expect(open?.lines.map((one) => one.client)).toEqual(["Sign", "Draft"]);
+  const groups = groupVisits([line("Draft", "draft", null), signed], TODAY);
+  expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
+    ["Red flags without an answer", ["Sign"]],
+    ["To finish", ["Draft"]],
+  ]);
 });
 
 test("visits by what they wait for; a follow-up counts within two weeks and once signed", () => {

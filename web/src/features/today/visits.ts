@@ -12,7 +12,7 @@ export const STATE_WORDS: Record<Line["state"], string> = {
 };
 
 export type Group = {
-  id: "call" | "today" | "due" | "open" | "done";
+  id: "sign" | "call" | "today" | "due" | "open" | "done";
   title: string;
   lines: Line[];
 };
@@ -38,8 +38,7 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
   // a client who has come since has been followed up
   const cameSince = (line: Line) =>
     lines.some((one) => one.client_id === line.client_id && one.started_on > line.started_on);
-  const grave = (a: Line, b: Line) => Number(b.sign !== null) - Number(a.sign !== null);
-  const open = lines.filter((line) => line.state !== "signed").sort(grave);
+  const open = lines.filter((line) => line.state !== "signed");
   const due = lines
     .filter(
       (line) =>
@@ -52,20 +51,23 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
   const call = lines
     .filter((line) => line.call_back !== null && line.call_back <= daysLater(today, 3))
     .sort((a, b) => (a.call_back ?? "").localeCompare(b.call_back ?? ""));
+  const signs = lines.filter((line) => line.sign !== null && !call.includes(line));
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
   const groups: Group[] = [
+    { id: "sign", title: "Red flags without an answer", lines: signs },
     { id: "call", title: "Call back", lines: call },
     { id: "today", title: "Visits today", lines: open.filter((line) => line.started_on === today) },
     { id: "due", title: "Follow-ups due", lines: due },
     { id: "open", title: "To finish", lines: open.filter((line) => line.started_on !== today) },
     { id: "done", title: "Signed", lines: done },
   ];
-  // who is to be called stands there, and in no second place
+  // who stands first stands in no second place
+  const first = [...signs, ...call];
   return groups
     .map((group) =>
-      group.id === "call"
+      group.id === "sign" || group.id === "call"
         ? group
-        : { ...group, lines: group.lines.filter((line) => !call.includes(line)) },
+        : { ...group, lines: group.lines.filter((line) => !first.includes(line)) },
     )
     .filter((group) => group.lines.length > 0);
 }
