@@ -17,8 +17,9 @@ from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRen
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.models import Member, Practice, ShelfItem
+from gentle_plumb.services.own_page import OwnPages
 from gentle_plumb.services.photos import PhotoService
-from gentle_plumb.services.ports import Accounts, Clock, MeasuringStore, OwnPages, Records, Shelf
+from gentle_plumb.services.ports import Accounts, Clock, MeasuringStore, Records, Shelf
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService

@@ -9,9 +9,15 @@ from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.core.own_page import Round
 from gentle_plumb.documents import PillowImageProcessor
 from gentle_plumb.services.models import LinkKind, Member, Practice
-from gentle_plumb.services.own_page import LinkService, MailService, OwnCaller, OwnPageService
+from gentle_plumb.services.own_page import (
+    LinkService,
+    MailService,
+    OwnCaller,
+    OwnPages,
+    OwnPageService,
+)
 from gentle_plumb.services.photos import PhotoService
-from gentle_plumb.services.ports import Accounts, Clock, OwnPages, Records
+from gentle_plumb.services.ports import Accounts, Clock, Records
 
 NO_SIGNS = {f"sign.{id}": "no" for id in RED_FLAGS}
 BEFORE: dict[str, str] = {

@@ -149,9 +149,9 @@ def test_endless_babble_nobody_there_and_none_set_up():
         SocketLightMeter("").read()
 
 
-def test_the_stand_ins_are_a_process_of_their_own_that_ends_with_its_input():
-    with stand_ins(BODY) as addresses:
-        assert set(addresses) == {"tape", "rod", "light_meter", "desk"}
+def test_the_stand_ins_are_a_process_of_their_own_that_ends_with_its_input(tmp_path):
+    with stand_ins(BODY, tmp_path / "inbox") as addresses:
+        assert set(addresses) == {"tape", "rod", "light_meter", "desk", "mail"}
         rod = SocketInstrument("rod", addresses["rod"])
         assert rod.state().unit == "cm"
         assert parse_length(read(rod, "stature").typed) == pytest.approx(400, abs=60)

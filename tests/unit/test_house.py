@@ -67,6 +67,9 @@ def test_the_page_imports_one_way_too():
             continue
         for target in re.findall(r'(?:from|import\() ?"([@./][^"]*)"', file.read_text("utf-8")):
             at = page / target[2:] if target.startswith("@/") else file.parent / target
+            if not at.resolve().is_relative_to(page.resolve()):
+                assert at.suffix == ".json", (file, target)  # the catalogue that the server has
+                continue
             there = at.resolve().relative_to(page.resolve()).parts[0]
             if there in FLOORS and FLOORS.index(there) > FLOORS.index(floor):
                 upward.append((str(file.relative_to(page)), target))

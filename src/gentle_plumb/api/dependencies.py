@@ -14,10 +14,10 @@ from ..services.follow_ups import FollowUpService
 from ..services.histories import HistoryService
 from ..services.instruments import InstrumentService
 from ..services.measuring import MeasuringService
-from ..services.own_page import LanguageService, LinkService, OwnPageService
+from ..services.own_page import LanguageService, LinkService, MailBox, OwnPageService
 from ..services.photos import PhotoService
 from ..services.policies import PolicyService
-from ..services.ports import LightMeter, MailBox
+from ..services.ports import LightMeter
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
 from ..services.visits import VisitService

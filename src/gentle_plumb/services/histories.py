@@ -17,8 +17,8 @@ from ..core.words import say_length
 from .accounts import require_health
 from .measured import measuring_of
 from .models import CheckRound, ClientLink, Member, OutgoingMail, Practice, Visit
-from .own_page import HistoryEvent
-from .ports import Clock, OwnPages, Records
+from .own_page import HistoryEvent, OwnPages
+from .ports import Clock, Records
 
 ROUND_WORDS = {
     "before": "before the visit",

@@ -12,8 +12,8 @@ from .questions import (
     Shown,
     questions_before,
     questions_of_check,
-    read_answer,
 )
+from .reading import read_answer
 from .triage import LEVELS, Answers, Before, Level, Reason, Verdict, triage_before, triage_check
 
 __all__ = [

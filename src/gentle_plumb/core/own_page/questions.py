@@ -11,14 +11,9 @@ from dataclasses import dataclass
 from typing import Any, Literal
 
 from ..catalogue import TASKS
-from ..choices import one_of
-from ..errors import UnknownName, ValueOutOfRange
 from ..intake import PRECAUTIONS, RED_FLAGS, REGIONS
 from ..observation import ROOM
-from ..plain_text import check_text
-from ..record import Field, Value, fields, read_typed
-from ..record.reading import LONGEST_TEXT
-from ..units import LengthUnit
+from ..record import Field, Value, fields
 
 Section = Literal[
     "signs", "reason", "felt", "conditions", "work", "station", "room", "lengths", "still", "habits"
@@ -226,38 +221,3 @@ def questions_of_check(shown: Shown) -> list[Question]:
         _choice("worse", "habits", "Anything worse since the change", YES_NO),
         Question(id="word", section="habits", kind="words", says="In their own words"),
     ]
-
-
-def read_answer(question: Question, typed: str, *, unit: LengthUnit = "cm") -> Value:
-    """Read an answer as the visit's field would be read; None once it is cleared.
-
-    Raises UnreadableValue, AmbiguousValue, ValueOutOfRange, UnknownName, naming value, range and unit.
-    """
-    if question.field is not None:
-        return read_typed(question.field, typed, unit=unit)
-    check_text(typed, question.id)
-    text = typed.strip()
-    if not text:
-        return None
-    if question.kind == "words":
-        return _words(question, text)
-    if one_of(question.answers, text) is None:
-        raise UnknownName(
-            field=question.id,
-            value=typed,
-            message=f"{question.says}: “{text}” is none of {', '.join(question.answers)}.",
-        )
-    return text
-
-
-def _words(question: Question, text: str) -> str:
-    if len(text) > LONGEST_TEXT:
-        raise ValueOutOfRange(
-            field=question.id,
-            value=f"{text[:20]}…",
-            low=0,
-            high=LONGEST_TEXT,
-            unit="characters",
-            message=f"{question.says}: {len(text)} characters are more than {LONGEST_TEXT}.",
-        )
-    return text

@@ -21,6 +21,7 @@ from .models import (
     TakenOver,
     WaitingCheck,
 )
+from .ports import MailBox, MailSender, OwnPages
 
 __all__ = [
     "ENGLISH",
@@ -31,6 +32,8 @@ __all__ = [
     "LinkService",
     "LinkView",
     "MadeLink",
+    "MailBox",
+    "MailSender",
     "MailService",
     "OwnCaller",
     "OwnDoorView",
@@ -38,6 +41,7 @@ __all__ = [
     "OwnLanguage",
     "OwnNumbers",
     "OwnPageService",
+    "OwnPages",
     "OwnQuestion",
     "OwnRound",
     "OwnSheet",

@@ -29,10 +29,11 @@ from ..models import (
     Practice,
 )
 from ..photos import PhotoService, photo_head
-from ..ports import Accounts, Clock, OwnPages, Records
+from ..ports import Accounts, Clock, Records
 from ..throttle import counted_by
 from .catalogues import ENGLISH, translated
 from .models import OwnDoorView, OwnDoubt, OwnLanguage, OwnQuestion, OwnRound, OwnSheet, OwnView
+from .ports import OwnPages
 from .sheets import basis_of, doubts_of, drawings_of, numbers_of, urgency_of
 
 SESSION_LENGTH = timedelta(hours=12)

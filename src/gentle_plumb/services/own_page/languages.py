@@ -5,8 +5,8 @@ from __future__ import annotations
 from ..accounts import require_writer
 from ..errors import NotAllowed
 from ..models import Member, MessageCatalogue
-from ..ports import OwnPages
 from .catalogues import ENGLISH, read_catalogue
+from .ports import OwnPages
 
 
 class LanguageService:

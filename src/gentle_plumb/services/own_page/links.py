@@ -3,9 +3,8 @@
 from __future__ import annotations
 
 import secrets
-from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from datetime import date, datetime, timedelta
+from datetime import date, timedelta
 from uuid import UUID, uuid4, uuid5
 
 from pwdlib import PasswordHash
@@ -16,14 +15,15 @@ from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.words import say_length
 from ..accounts import require_health, require_writer
-from ..consent import NEEDED_FOR, NOTES
-from ..errors import NeedsConsent, NotFound, NotReady
-from ..models import Change, Check, CheckRound, ClientLink, Entry, LinkKind, Member, Practice
-from ..ports import Accounts, Clock, OwnPages, Records
+from ..errors import NotReady
+from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice
+from ..ports import Accounts, Clock, Records
 from .catalogues import ENGLISH
 from .mail import MailService, mail_views
 from .models import AnswerView, CheckView, LinkRound, LinkView, ReasonView, TakenOver, WaitingCheck
+from .ports import OwnPages
 from .sheets import basis_of, doubts_of, verdict_of
+from .taking_over import take_over
 
 CODE_DIGITS = 6
 """Told by hand, and typed on a phone; tries are slowed down. House value."""
@@ -302,90 +302,7 @@ class LinkService:
         """
         require_writer(member)
         check = self._pages.check(member.practice_id, round_id)
-        visit, client, entries, _, _ = self._records.open(member.practice_id, visit_id)
-        if client.id != check.link.client_id:
-            raise NotFound("This visit is another client's.")
-        if check.round.sent_at is None:
-            raise NotReady([("answers", "they are not sent yet")])
-        if check.link.agreed_at is None:
-            raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
-        held = {one.path: one for one in entries}
-        said = held.get(NOTES)
-        if said is not None and said.value not in (None, "yes"):
-            raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
-        write = _Writer(self._records, member, visit.id, check, held, self._clock())
-        if said is None or said.value is None:
-            write.put(NOTES, "yes", "yes")
-        basis = basis_of(self._records, check.link)
-        kept = [
-            label
-            for question in basis.questions(check.link.kind)
-            if (label := write.take(question, check)) is not None
-        ]
-        return TakenOver(taken=write.taken, kept=list(dict.fromkeys(kept)))
-
-
-class _Writer:
-    """Writes answers into the empty fields of one visit."""
-
-    def __init__(
-        self,
-        records: Records,
-        member: Member,
-        visit_id: UUID,
-        check: Check,
-        held: Mapping[str, Entry],
-        now: datetime,
-    ) -> None:
-        self._records, self._member, self._visit_id = records, member, visit_id
-        self._check, self._held, self._now = check, held, now
-        self._measured = {
-            path.split(".")[1] for path, one in held.items() if _reading(path) and one.typed
-        }
-        self.taken = 0
-
-    def put(self, path: str, typed: str, value: float | str | None) -> None:
-        """Write one entry as the client's own."""
-        before = self._held.get(path)
-        change = Change(
-            id=uuid5(self._check.round.id, f"{self._visit_id} {path}"),
-            visit_id=self._visit_id,
-            path=path,
-            typed=typed,
-            value=value,
-            expected_version=before.version if before is not None else 0,
-            member_id=self._member.id,
-            self_reported=True,
-        )
-        self._records.write(self._member.practice_id, change, self._now)
-        self.taken += 1
-
-    def take(self, question: Question, check: Check) -> str | None:
-        """Write an answer where the visit says nothing; else the question, if it says something else."""
-        given = check.answers.get(question.id)
-        field = question.field
-        if field is None or given is None or given.value is None:
-            return None
-        held = self._held.get(field.id)
-        if held is not None and held.value is not None:
-            return None if held.value == given.value else question.says
-        if _reading(field.id):
-            dimension = field.id.split(".")[1]
-            if dimension in self._measured:
-                return question.says
-            about = fields.measure.dimension[dimension]
-            for path, typed in (
-                (about.origin.id, "self_measured"),
-                (about.taken_on.id, given.changed_at.date().isoformat()),
-            ):
-                if path not in self._held and field is about.first:
-                    self.put(path, typed, typed)
-        self.put(field.id, given.typed, given.value)
-        return None
-
-
-def _reading(path: str) -> bool:
-    return path.startswith("measure.") and path.endswith((".first", ".second", ".third"))
+        return take_over(self._records, member, check, visit_id, self._clock())
 
 
 def _answer_view(question: Question, check: Check, unit: LengthUnit) -> AnswerView:

@@ -15,9 +15,10 @@ from zoneinfo import ZoneInfo
 
 from ..errors import MailRefused, MailTrouble, NotReady
 from ..models import CheckRound, Client, ClientLink, LetterOut, MailKind, OutgoingMail, Practice
-from ..ports import Clock, MailSender, OwnPages
+from ..ports import Clock
 from .catalogues import ENGLISH, translated
 from .models import MailView
+from .ports import MailSender, OwnPages
 
 HOUR = time(9)
 """When mails of a day to come are sent, by the clock of the practice. House value."""
