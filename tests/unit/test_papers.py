@@ -2,6 +2,8 @@
 
 import io
 import json
+import re
+from dataclasses import replace
 from datetime import UTC, datetime
 from uuid import UUID
 
@@ -10,6 +12,7 @@ import pytest
 from PIL import Image
 
 from generated_visits import visit_values
+from gentle_plumb.core.plans import Prices
 from gentle_plumb.core.record import FAMILIES, FIELDS
 from gentle_plumb.documents import PaperFiles, TypstPdfRenderer
 from gentle_plumb.documents.carried import files_in
@@ -80,8 +83,8 @@ def cause(title, minutes):
     return PaperCause(title=title, severity=None, minutes=minutes, explains=[], findings=[])
 
 
-def test_what_is_unsafe_comes_first_then_what_takes_most_away():
-    causes = [cause("neck", 40), cause("feet", 90), cause("wrists", 60)]
+def test_what_is_unsafe_comes_first_then_what_takes_the_causes_away_in_their_order():
+    causes = [cause("feet", 90), cause("wrists", 60), cause("neck", 40)]
     actions = [
         act("raise screen", "neck"),
         act("cables", heading="Make safe"),
@@ -93,6 +96,55 @@ def test_what_is_unsafe_comes_first_then_what_takes_most_away():
     assert first == ["cables", "lower seat", "fold feet"]
     done = [act("a", "neck", state="done"), act("b")]
     assert [one.text for one in things_that_matter(causes, done)] == ["b"]
+
+
+def test_causes_and_actions_stand_in_the_practitioners_order_and_words_beside_what_was_computed():
+    heavy = [one.id for one in made()[2].client.causes]
+    first, last = heavy[0], heavy[-1]
+    action = next(one for one in made()[2].record.actions if one.field)
+    said = {
+        f"report.cause.{last}.rank": 1.0,
+        f"report.cause.{last}.words": "The thing we start with",
+        f"report.cause.{first}.left_out": "yes",
+        f"report.action.{action.field}.words": "As we agreed on the day",
+    }
+    _, _, papers = made(**said)
+    mine = papers.client.causes[0]
+    assert (mine.id, mine.words, bool(mine.title)) == (last, "The thing we start with", True)
+    assert first not in [one.id for one in papers.client.causes]
+    assert next(one for one in papers.record.causes if one.id == first).left_out
+    edited = next(one for one in papers.record.actions if one.id == action.id)
+    assert (edited.words, edited.text) == ("As we agreed on the day", action.text)
+    text = "".join(
+        page.extract_text()
+        for page in pypdf.PdfReader(io.BytesIO(PRESS.print(papers.client))).pages
+    )
+    assert "The thing we start with" in text
+    assert "Computed: " + mine.title[:12] in text
+
+
+def test_what_is_still_to_be_bought_is_summed_where_the_practice_keeps_prices():
+    snapshot, _, papers = made("Yara Fenwick", **{"work.plan": "lasting"})
+    assert re.search(r"small|medium|large", papers.client.costs), papers.client.costs
+    priced = replace(snapshot, prices=Prices(small=60, medium=450, large=1100, currency="EUR"))
+    worked = work_up(priced, "cm")
+    costs = papers_of(PRACTICE, priced, worked, "cm", None).client.costs
+    bought = [
+        one.price for one in worked.through.actions() if one.price in ("small", "medium", "large")
+    ]
+    assert (
+        costs
+        == f"{sum({'small': 60, 'medium': 450, 'large': 1100}[one] for one in bought):,}\xa0EUR"
+    )
+
+
+def test_a_replaced_version_says_so_on_every_page_and_stays_beneath():
+    _, pdf = printed("client")
+    marked = pypdf.PdfReader(io.BytesIO(PRESS.mark(pdf, "Version 1: replaced by version 2")))
+    assert len(marked.pages) == len(pypdf.PdfReader(io.BytesIO(pdf)).pages)
+    for page in marked.pages:
+        assert "replaced by version 2" in page.extract_text().replace("\xa0", " ")
+    assert "Your numbers" in marked.pages[0].extract_text()
 
 
 def test_the_clients_first_page_holds_what_has_to_be_done_and_when_to_stop():

@@ -288,9 +288,18 @@ def sign(
     response_class=Response,
     responses={200: {"content": {"application/pdf": {}}}},
 )
-def report_pdf(services: With, who: Signed, report_id: UUID, copy: Copy = "client") -> Response:
+def report_pdf(
+    services: With,
+    who: Signed,
+    report_id: UUID,
+    copy: Copy = "client",
+    marked: Annotated[bool, Query(description="With a line on every page once replaced.")] = False,
+) -> Response:
     """A copy of a signed report, byte for byte as signed; the workplace's only with consent."""
-    report, pdf = services.reports.pdf(who.member, report_id, copy)
+    if marked:
+        report, pdf = services.reports.marked_pdf(who.member, who.practice, report_id, copy)
+    else:
+        report, pdf = services.reports.pdf(who.member, report_id, copy)
     tail = "" if copy == "client" else f"-{copy}"
     return _pdf(pdf, f"assessment-v{report.number}{tail}.pdf")
 

@@ -36,6 +36,7 @@
   #if c.to_set != "" [- Set to the numbers above: #c.to_set.]
   #for a in c.todo [- #action(a)
   ]
+  #if said(c, "costs", none-is: "") != "" [Still to be bought, together: #figures(c.costs).]
 ]
 #if c.temporary.len() > 0 [
   === There for a time only

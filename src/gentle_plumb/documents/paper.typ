@@ -99,7 +99,7 @@
   if c.causes.len() == 0 [Nothing measured lies outside its band.]
   for cause in c.causes [
     #block(breakable: false)[
-      *#cause.title*#if cause.minutes != none and evidence [ #text(fill: soft)[#cause.minutes min a day]]#if cause.explains.len() > 0 [#text(fill: soft)[. May explain: #cause.explains.join("; ").]]
+      #if said(cause, "words", none-is: "") != "" [*#cause.words* #text(size: 8.5pt, fill: soft)[Computed: #cause.title]] else [*#cause.title*]#if evidence and said(cause, "left_out", none-is: false) [ #text(size: 8.5pt, fill: soft)[(left out of the client's paper)]]#if cause.minutes != none and evidence [ #text(fill: soft)[#cause.minutes min a day]]#if cause.explains.len() > 0 [#text(fill: soft)[. May explain: #cause.explains.join("; ").]]
       #for f in cause.findings [
         - #text(size: 8.5pt)[#if f.posture == "standing" [_Standing._ ]#f.cause#if evidence and f.left != "" [ _Limit: #{f.left}._]#if evidence and f.evidence.len() > 0 [ #text(fill: soft)[#f.evidence.join("; ")]]]
       ]
@@ -107,7 +107,7 @@
   ]
   if c.unexplained.len() > 0 [Nothing found here explains: #c.unexplained.join("; ").]
 }
-#let action(a, who: true) = [#if a.posture == "standing" [_Standing._ ]#a.text#if a.remark != "" [ _#(a.remark)_] else if a.state == "later" [ _Not today._]#if who and a.who != "Practitioner" [ #text(fill: soft)[#a.who, #a.when#if a.price != "" [, price: #a.price].]]#if a.temporary [ #text(fill: soft)[For a time: agree on a date to look again.]]]
+#let action(a, who: true) = [#if a.posture == "standing" [_Standing._ ]#if said(a, "words", none-is: "") != "" [#a.words #text(size: 8.5pt, fill: soft)[Computed: #a.text]] else [#a.text]#if a.remark != "" [ _#(a.remark)_] else if a.state == "later" [ _Not today._]#if who and a.who != "Practitioner" [ #text(fill: soft)[#a.who, #a.when#if a.price != "" [, price: #a.price].]]#if a.temporary [ #text(fill: soft)[For a time: agree on a date to look again.]]]
 #let rhythm(c) = if c.rhythm != none [
   #strong(c.rhythm.label). #c.rhythm.says
   Over #c.rhythm.hours h at the desk: #calc.round(c.rhythm.sit) min sitting, #if c.rhythm.stand > 0 [#calc.round(c.rhythm.stand) min standing, ]#calc.round(c.rhythm.move) min moving; never longer than #calc.round(c.rhythm.longest_sit) min seated#if c.rhythm.longest_stand > 0 [ and #calc.round(c.rhythm.longest_stand) min standing] at a stretch.

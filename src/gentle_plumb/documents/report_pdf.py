@@ -13,6 +13,7 @@ from typing import Any, Literal
 
 import typst
 from PIL import Image
+from pypdf import PdfReader, PdfWriter
 
 from ..services.models import Attachment
 from ..services.paper_models import ClientPaper, LetterPaper, Paper, RecordPaper, TargetCard
@@ -54,6 +55,19 @@ class TypstPdfRenderer:
     def print_card(self, card: TargetCard) -> bytes:
         """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
         return self._set("card.typ", card_inputs(card))
+
+    def mark(self, pdf: bytes, words: str) -> bytes:
+        """Lay a line over the head of every page of a PDF, which stays as it is beneath."""
+        laid = self._compiler("stamp.typ").compile(sys_inputs={"words": words})
+        if not isinstance(laid, bytes):
+            raise TypeError("the press gave no single document")
+        over = PdfReader(io.BytesIO(laid)).pages[0]
+        made = PdfWriter(clone_from=io.BytesIO(pdf))
+        for page in made.pages:
+            page.merge_page(over)
+        held = io.BytesIO()
+        made.write(held)
+        return held.getvalue()
 
     def print(
         self,

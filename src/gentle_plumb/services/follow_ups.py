@@ -17,7 +17,7 @@ from .accounts import require_health, require_writer
 from .errors import NotFound
 from .models import Change, ImportBatch, Member, Practice, Visit, VisitSnapshot
 from .paper_models import PaperSince
-from .papers.card import temporary_lines
+from .papers.card import temporary_pieces
 from .ports import Clock, Records
 from .visits import VisitService
 from .workup import Workup, work_up
@@ -34,6 +34,7 @@ ANEW = (
     "look.habit",
     "look.photo.",
     "look.room.",
+    "look.temporary.",
 )
 """What is asked and looked at anew, whatever was said before."""
 
@@ -55,6 +56,19 @@ class LeftLine:
 
 
 @dataclass(frozen=True, kw_only=True)
+class TemporaryLine:
+    """A piece that was to be there for a time: until when, and what has become of it, in words once it is asked.
+
+    ``path`` is the field in which that is answered.
+    """
+
+    path: str
+    label: str
+    until: str
+    now: str
+
+
+@dataclass(frozen=True, kw_only=True)
 class Since:
     """What has become of a client since the visit before.
 
@@ -70,7 +84,7 @@ class Since:
     stayed: list[str]
     new: list[str]
     untold: list[str]
-    temporary: list[str]
+    temporary: list[TemporaryLine]
 
 
 class FollowUpService:
@@ -151,8 +165,25 @@ def since_before(
         stayed=sorted(has[id] for id in was.keys() & has.keys()),
         new=sorted(has[id] for id in has.keys() - was.keys()),
         untold=sorted(was[id].title for id in was.keys() - has.keys() - gone),
-        temporary=temporary_lines(then),
+        temporary=_temporary(then, now.record),
     )
+
+
+def _temporary(then: Workup, now: Record) -> list[TemporaryLine]:
+    """Return the pieces that were there for a time at the visit before, each with what has become of it."""
+    found = []
+    for one, until in temporary_pieces(then):
+        field = fields.report.temporary_now(one.key.replace(".", "-"))
+        answer = now[field]
+        found.append(
+            TemporaryLine(
+                path=field.id,
+                label=one.label,
+                until=until,
+                now=answer.label.lower() if answer is not None else "",
+            )
+        )
+    return found
 
 
 def paper_since(since: Since) -> PaperSince:
@@ -176,7 +207,7 @@ def paper_since(since: Since) -> PaperSince:
         stayed=since.stayed,
         new=since.new,
         untold=since.untold,
-        temporary=since.temporary,
+        temporary=[f"{one.label}: {one.now or one.until}" for one in since.temporary],
     )
 
 

@@ -362,6 +362,9 @@ class PdfRenderer(Protocol):
 
     def print_card(self, card: TargetCard) -> bytes: ...
 
+    def mark(self, pdf: bytes, words: str) -> bytes:
+        """Lay a line over the head of every page; what was printed stays beneath."""
+
 
 class OpenFiles(Protocol):
     """Makes the open files that a paper carries, and reads them back."""

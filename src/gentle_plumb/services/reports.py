@@ -12,6 +12,7 @@ from ..core.record import Record, fields
 from ..core.record.fields.ask import ConsentAnswer
 from ..core.units import LengthUnit
 from ..core.visit import spoken_date
+from ..core.words import say
 from .accounts import require_health, require_writer
 from .errors import MovedOn, NotFound, NotReady, Withheld
 from .exchange import sheet_of
@@ -194,6 +195,21 @@ class ReportService:
             ),
             printed,
         )
+
+    def marked_pdf(
+        self, member: Member, practice: Practice, report_id: UUID, copy: Copy = "client"
+    ) -> tuple[Report, bytes]:
+        """A signed copy, with a line on every page that a later version has replaced it, where one has.
+
+        The kept file stays as it was signed: see :meth:`pdf`, and for what it raises.
+        """
+        report, pdf = self.pdf(member, report_id, copy)
+        last = self._records.last_report(member.practice_id, report.visit_id)
+        if last is None or last.number <= report.number:
+            return report, pdf
+        on = spoken_date(practice.day(last.signed_at).isoformat())
+        words = say("paper.replaced_by", version=f"{report.number}", last=f"{last.number}", on=on)
+        return report, self._press.mark(pdf, words)
 
     def pdf(self, member: Member, report_id: UUID, copy: Copy = "client") -> tuple[Report, bytes]:
         """A signed copy, byte for byte as signed.

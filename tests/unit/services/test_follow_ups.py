@@ -7,7 +7,9 @@ import pytest
 from conftest import weeks_on
 from gentle_plumb.core.record import FAMILIES, FIELDS, field_of, read_typed, typed_of
 from gentle_plumb.services.errors import NotAllowed, NotFound
-from gentle_plumb.services.follow_ups import ANEW, COPIED, FollowUpService
+from gentle_plumb.services.follow_ups import ANEW, COPIED, FollowUpService, paper_since
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_readings
 from plumb_demo.people import NO_FLAGS
 
 FIRST = {
@@ -119,3 +121,24 @@ def test_only_who_writes_follows_up_and_only_the_same_client(world, again):
 def test_what_is_written_reads_back_as_the_same(path, value):
     field = field_of(path)
     assert read_typed(field, typed_of(field, value)) == pytest.approx(value)
+
+
+def test_what_was_there_for_a_time_is_asked_about_and_said(world, clock):
+    visit, office = world.visit(), world.office
+    owner = office.owner
+    yara = next(one for one in DEMO_CLIENTS if one.name.startswith("Yara"))
+    said = {**yara.entries, **body_readings(yara), **NO_FLAGS, "set.seated.seat": "47"}
+    for path, typed in {**said, "report.follow_up": weeks_on(clock)}.items():
+        if typed:
+            world.type(visit, path, typed)
+    world.reports.sign(owner, office.practice, visit, "cm")
+    clock.now += timedelta(days=30)
+    service = FollowUpService(world.records, world.visits, clock)
+    now = begun(world, (visit, service))
+    pieces = service.since(owner, now.id, "cm").temporary
+    assert pieces, "nothing temporary was planned"
+    assert {one.now for one in pieces} == {""}
+    world.type(now.id, pieces[0].path, "replaced")
+    since = service.since(owner, now.id, "cm")
+    assert since.temporary[0].now == "replaced"
+    assert f"{pieces[0].label}: replaced" in paper_since(since).temporary

@@ -24,6 +24,9 @@ class PaperPress:
         self.attached = {one.name: one.text for one in attached}
         return f"%PDF {len(self.printed)}".encode()
 
+    def mark(self, pdf, words):
+        return pdf + words.encode()
+
     def print_card(self, card):
         self.printed.append(card.model_dump(mode="json"))
         return f"%PDF card {len(self.printed)}".encode()

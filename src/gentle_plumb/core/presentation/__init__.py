@@ -4,7 +4,7 @@ from .actions import ActionView, action_text, action_views
 from .causes import CauseView, cause_views
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .joints import JointView, joint_views
-from .money import Money
+from .money import Money, cost_text
 from .movements import MovementView, ProgrammeView, programme_view
 from .moves import MoveView, StackView, move_views, stack_view
 from .offers import OfferView, offer_views
@@ -43,6 +43,7 @@ __all__ = [
     "cause_views",
     "chance_in_band",
     "chosen_otherwise",
+    "cost_text",
     "day_view",
     "elsewhere_text",
     "gaze_views",

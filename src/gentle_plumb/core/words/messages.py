@@ -97,6 +97,7 @@ ENGLISH: dict[str, str] = {
     "paper.flags_unasked": "Not asked: {flags}.",
     "paper.table": "Where a dimension was not measured: estimated from {table}",
     "paper.replaces": "Replaces version {version}, signed {on}.",
+    "paper.replaced_by": "Version {version}: replaced by version {last}, signed on {on}",
     "paper.more_changes": "And {many} more changes.",
     "paper.changed_target": "{label}, {posture}: target {was} before, {now} now.",
     "paper.changed_after": "{label}, {posture}: left at {was} before, {now} now.",

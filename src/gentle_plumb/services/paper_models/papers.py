@@ -100,7 +100,8 @@ class ClientPaper(PaperHead):
     """The client's paper: one page to act on, then the day, the movements, and why.
 
     ``first`` are the three things that matter, ``numbers`` what to come back to, ``stop`` when to stop and whom to
-    see; ``set_today`` and ``to_set`` name the settings that are done and open.
+    see; ``set_today`` and ``to_set`` name the settings that are done and open, ``costs`` is what is still to be bought
+    comes to.
     """
 
     kind: Literal["client"] = "client"
@@ -113,6 +114,7 @@ class ClientPaper(PaperHead):
     set_today: str
     todo: list[PaperAction]
     to_set: str
+    costs: str = ""
     lacks: list[str]
     stop: list[str]
     day: PaperDay | None

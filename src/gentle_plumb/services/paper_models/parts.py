@@ -78,8 +78,14 @@ class PaperFinding(PaperPart):
 
 
 class PaperCause(PaperPart):
-    """A cause with its load, what it may explain, and its evidence."""
+    """A cause with its load, what it may explain, and its evidence.
 
+    ``words`` are the practitioner's, beside what was computed; ``left_out``: the client's paper does not tell it.
+    """
+
+    id: str = ""
+    words: str = ""
+    left_out: bool = False
     title: str
     severity: Severity | None
     minutes: int | None
@@ -88,9 +94,11 @@ class PaperCause(PaperPart):
 
 
 class PaperAction(PaperPart):
-    """One thing to do: the same words as in Set and in the plan."""
+    """One thing to do: the same words as in Set and in the plan; ``words`` are the practitioner's, beside them."""
 
     id: str
+    field: str = ""
+    words: str = ""
     heading: str
     text: str
     who: str

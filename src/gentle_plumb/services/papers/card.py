@@ -10,6 +10,7 @@ from collections.abc import Sequence
 from ...core.catalogue import QUANTITIES
 from ...core.drawing import SceneRequest
 from ...core.fit import Posture
+from ...core.plans import Added
 from ...core.presentation import RowView
 from ...core.record import fields
 from ...core.units import LengthUnit
@@ -137,11 +138,16 @@ def _desk_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
     ]
 
 
-def temporary_lines(workup: Workup) -> list[str]:
-    """Return what is there for a time only, with the day it is looked at again."""
+def temporary_pieces(workup: Workup) -> list[tuple[Added, str]]:
+    """Return each thing that is there for a time only, with the day it is looked at again, in words."""
     due = workup.record[fields.report.follow_up]
     end = say("card.until", date=spoken_date(due)) if due else say("card.no_end")
-    return [f"{one.label}: {end}" for one in workup.through.chosen_plan().added if one.temporary]
+    return [(one, end) for one in workup.through.chosen_plan().added if one.temporary]
+
+
+def temporary_lines(workup: Workup) -> list[str]:
+    """Return what is there for a time only, a line each."""
+    return [f"{one.label}: {end}" for one, end in temporary_pieces(workup)]
 
 
 def _code(name: str, date: str, lines: Sequence[CardLine], temporary: Sequence[str]) -> str:

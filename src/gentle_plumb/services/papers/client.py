@@ -19,7 +19,7 @@ from .card import card_lines, temporary_lines
 from .head import head_of
 from .photographs import pair_of
 from .recorded import precaution
-from .shared import actions_of, causes_of, figure_of, flags_of
+from .shared import actions_of, causes_of, costs_of, figure_of, flags_of
 from .workplace import LIFTING
 
 CAUTIONS = (
@@ -59,7 +59,7 @@ def client_paper(
     actions = [one for one in actions_of(workup) if one.heading != "Refer"]
     done = [one for one in actions if one.state == "done"]
     todo = [one for one in actions if one.state != "done"]
-    causes = sorted(causes_of(workup), key=lambda one: -(one.minutes or 0))
+    causes = [one for one in causes_of(workup) if not one.left_out]
     return ClientPaper(
         **head_of(practice, opened, workup, unit, shows),
         scene=workup.through.scene(replace(figure, height=FIGURE_PX)),
@@ -72,6 +72,7 @@ def client_paper(
         set_today=_settings(done),
         todo=[one for one in todo if not (_of_the_numbers(one) and one.state == "open")],
         to_set=_settings([one for one in todo if one.state == "open"]),
+        costs=costs_of(workup),
         lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
         stop=_stop(),
         day=pace.day(workup),
@@ -91,13 +92,13 @@ def client_paper(
 def things_that_matter(
     causes: Sequence[PaperCause], actions: Sequence[PaperAction]
 ) -> list[PaperAction]:
-    """Return the few things that come first: what is unsafe, then what takes away the heaviest causes.
+    """Return the few things that come first: what is unsafe, then what takes away the causes in their order.
 
     One for each cause, still to do; where fewer causes are open, what else is to do fills up.
     """
     left = [one for one in actions if one.state == "open"]
     found = [one for one in left if one.heading == "Make safe"]
-    for cause in sorted(causes, key=lambda one: -(one.minutes or 0)):
+    for cause in causes:
         found += [one for one in left if cause.title in one.resolves and one not in found][:1]
     found += [one for one in left if one not in found]
     return found[:FIRST]

@@ -7,7 +7,15 @@ from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.fit import Posture
 from ...core.intake import URGENCY
-from ...core.presentation import JointView, RowView, chosen_otherwise, plan_view
+from ...core.plans import total_price
+from ...core.presentation import (
+    CauseView,
+    JointView,
+    RowView,
+    chosen_otherwise,
+    cost_text,
+    plan_view,
+)
 from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.visit import display_offset, spoken_date
@@ -26,6 +34,9 @@ from ..paper_models import (
     Shows,
 )
 from ..workup import Workup
+
+LAST = 1000.0
+"""Causes without a place of their own come after those that have one."""
 
 
 def shown(workup: Workup) -> list[RowView]:
@@ -127,6 +138,8 @@ def actions_of(workup: Workup) -> list[PaperAction]:
     return [
         PaperAction(
             id=one.id,
+            field=one.field,
+            words=workup.record.said(fields.report.action_words(one.field)) if one.field else "",
             heading=one.heading,
             text=one.text,
             who=one.who,
@@ -143,11 +156,34 @@ def actions_of(workup: Workup) -> list[PaperAction]:
     ]
 
 
+def costs_of(workup: Workup) -> str:
+    """Return what is still to be bought comes to, with the practice's own sums where it keeps them; empty for nothing."""
+    bought = [
+        one.price
+        for one in workup.through.actions()
+        if one.price is not None and one.state in ("open", "later")
+    ]
+    return (
+        cost_text(
+            total_price(bought, workup.through.given.money.prices), workup.through.given.money
+        )
+        or ""
+    )
+
+
 def causes_of(workup: Workup) -> list[PaperCause]:
-    """Return the causes with their findings."""
+    """Return the causes with their findings, in the practitioner's order where there is one."""
     findings = {one.id: one for one in workup.findings}
+    record = workup.record
+
+    def place(cause: CauseView) -> tuple[float, float]:
+        return record[fields.report.cause(cause.id).rank] or LAST, -(cause.minutes or 0)
+
     return [
         PaperCause(
+            id=cause.id,
+            words=record.said(fields.report.cause(cause.id).words),
+            left_out=record.yes(fields.report.cause(cause.id).left_out),
             title=cause.title,
             severity=cause.severity,
             minutes=cause.minutes,
@@ -157,7 +193,7 @@ def causes_of(workup: Workup) -> list[PaperCause]:
                 for one in sorted((findings[id] for id in cause.findings), key=_in_program_words)
             ],
         )
-        for cause in workup.causes
+        for cause in sorted(workup.causes, key=place)
     ]
 
 

@@ -2476,7 +2476,8 @@ export interface components {
          * @description The client's paper: one page to act on, then the day, the movements, and why.
          *
          *     ``first`` are the three things that matter, ``numbers`` what to come back to, ``stop`` when to stop and whom to
-         *     see; ``set_today`` and ``to_set`` name the settings that are done and open.
+         *     see; ``set_today`` and ``to_set`` name the settings that are done and open, ``costs`` is what is still to be bought
+         *     comes to.
          */
         ClientPaper: {
             /** Signed By */
@@ -2549,6 +2550,11 @@ export interface components {
             todo: components["schemas"]["PaperAction"][];
             /** To Set */
             to_set: string;
+            /**
+             * Costs
+             * @default
+             */
+            costs: string;
             /** Lacks */
             lacks: string[];
             /** Stop */
@@ -5114,11 +5120,21 @@ export interface components {
         };
         /**
          * PaperAction
-         * @description One thing to do: the same words as in Set and in the plan.
+         * @description One thing to do: the same words as in Set and in the plan; ``words`` are the practitioner's, beside them.
          */
         PaperAction: {
             /** Id */
             id: string;
+            /**
+             * Field
+             * @default
+             */
+            field: string;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
             /** Heading */
             heading: string;
             /** Text */
@@ -5168,8 +5184,25 @@ export interface components {
         /**
          * PaperCause
          * @description A cause with its load, what it may explain, and its evidence.
+         *
+         *     ``words`` are the practitioner's, beside what was computed; ``left_out``: the client's paper does not tell it.
          */
         PaperCause: {
+            /**
+             * Id
+             * @default
+             */
+            id: string;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /**
+             * Left Out
+             * @default false
+             */
+            left_out: boolean;
             /** Title */
             title: string;
             severity: components["schemas"]["Severity"] | null;
@@ -7022,7 +7055,7 @@ export interface components {
             /** Untold */
             untold: string[];
             /** Temporary */
-            temporary: string[];
+            temporary: components["schemas"]["TemporaryLine"][];
         };
         /**
          * SinglePurchase
@@ -7296,6 +7329,22 @@ export interface components {
             own: boolean;
             /** Laptop */
             laptop: string;
+        };
+        /**
+         * TemporaryLine
+         * @description A piece that was to be there for a time: until when, and what has become of it, in words once it is asked.
+         *
+         *     ``path`` is the field in which that is answered.
+         */
+        TemporaryLine: {
+            /** Path */
+            path: string;
+            /** Label */
+            label: string;
+            /** Until */
+            until: string;
+            /** Now */
+            now: string;
         };
         /**
          * Term
@@ -10130,6 +10179,8 @@ export interface operations {
             query?: {
                 /** @description Which copy. */
                 copy?: "client" | "workplace" | "record";
+                /** @description With a line on every page once replaced. */
+                marked?: boolean;
             };
             header?: never;
             path: {

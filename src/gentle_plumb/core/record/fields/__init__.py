@@ -77,12 +77,15 @@ FAMILIES: dict[str, Field[object]] = {
         work.taken("*"),
         settings.action("*"),
         pace.spell("*"),
+        report.cause("*"),
+        report.temporary_now("*"),
+        report.action_words("*"),
         places.at("*"),
     )
 }
 """Fields of things there can be any number of; ``*`` stands for the identifier."""
 _MEMBER = re.compile(
-    r"((?:look\.photo|work\.finding|work\.own|work\.own_plan|set\.action|pace\.spell|place)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
+    r"((?:look\.photo|look\.temporary|work\.finding|work\.own|work\.own_plan|set\.action|pace\.spell|report\.cause|report\.action|place)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
 )
 
 

@@ -3,9 +3,9 @@ import { useEffect, useId, useState } from "react";
 import { useSince } from "@/shared/api/queries";
 import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
-import { TextEntry, Trouble } from "../../field-row";
+import { FieldRow, TextEntry, Trouble } from "../../field-row";
 import { useDrawingStore, usePicked } from "../../state/drawing-store";
-import { applies, type Field, useVisitFacts } from "../../state/facts";
+import { applies, type Field, memberField, useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useCell, useCells, useFromCells, useQueue } from "../../state/recording";
 
@@ -76,6 +76,7 @@ export function Walk() {
         <Trouble path={now.id} id={`${id}-entry`} />
         <AsLeft field={now} onTaken={onward} />
       </div>
+      <ForATime />
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
         {next ? `Next: ${next.label}` : "Next: Pieces"}
       </Button>
@@ -124,6 +125,27 @@ function AsLeft({ field, onTaken }: { field: Field; onTaken: () => void }) {
         </Button>
       )}
     </div>
+  );
+}
+
+/** What was there for a time only at the visit before: what has become of it. */
+function ForATime() {
+  const { visit, unit, catalogue } = useVisitFacts();
+  const temporary = useSince(visit.id, unit).data?.temporary ?? [];
+  if (temporary.length === 0) return null;
+  return (
+    <section aria-label="There for a time only" className="mt-4 space-y-3">
+      <h3 className="border-b border-ink pb-1">There for a time only</h3>
+      {temporary.map((one) => {
+        const id = one.path.split(".")[2] ?? "";
+        const field = memberField(catalogue, "look.temporary.*.now", id);
+        return (
+          field && (
+            <FieldRow key={one.path} field={{ ...field, label: `${one.label}: ${one.until}` }} />
+          )
+        );
+      })}
+    </section>
   );
 }
 

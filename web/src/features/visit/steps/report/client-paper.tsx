@@ -1,4 +1,6 @@
+import { Marks } from "@/drawing/marks";
 import type { Schemas } from "@/shared/api/client";
+import { useVisitFacts } from "../../state/facts";
 import {
   Action,
   Cares,
@@ -16,7 +18,7 @@ import {
   SinceThen,
 } from "./parts";
 
-/** The client's paper as a page; the PDF says the same and adds figures of the movements and photographs. */
+/** The client's paper as a page; the PDF says the same. */
 export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
   return (
     <Sheet
@@ -68,6 +70,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
             first={paper.to_set && `Set to the numbers above: ${paper.to_set}.`}
             actions={paper.todo}
           />
+          {paper.costs && <p className="figures">Still to be bought, together: {paper.costs}.</p>}
         </Part>
       )}
       {paper.temporary.length > 0 && (
@@ -90,6 +93,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
           <ul>
             {paper.movements.map((one) => (
               <li key={one.label} className="border-b border-hair py-1">
+                <Moments one={one} />
                 <b>{one.label}.</b> {one.dose}. {one.start}. {one.steps.join(" ")}{" "}
                 <span className="text-soft">
                   Felt: {one.felt}. Not {one.never}.
@@ -110,10 +114,46 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
         {paper.unexplained.length > 0 && (
           <p className="mt-2">Nothing found here explains: {paper.unexplained.join("; ")}.</p>
         )}
+        {paper.photos.length > 0 && (
+          <div className="mt-3 grid grid-cols-2 gap-4">
+            {paper.photos.slice(0, 2).map((one) => (
+              <figure key={one.id}>
+                <img src={`/api/photos/${one.id}.jpg`} alt={one.caption} className="w-full" />
+                <figcaption className="text-sm">
+                  <b>{one.caption}.</b> {one.readings.join("; ")}
+                </figcaption>
+              </figure>
+            ))}
+          </div>
+        )}
       </Part>
       <Replaces lines={paper.replaces ?? []} />
       <Cautions head={paper} cautions={paper.cautions} />
     </Sheet>
+  );
+}
+
+/** A movement in its moments. */
+function Moments({ one }: { one: Schemas["PaperMovement"] }) {
+  const { catalogue } = useVisitFacts();
+  return (
+    <div className="flex gap-2">
+      {one.scenes.map((scene, at) => (
+        <div
+          key={one.says[at]}
+          role="img"
+          aria-label={`${one.label}: ${one.says[at] ?? ""}`}
+          className="w-28 [&_svg]:h-auto [&_svg]:w-full"
+        >
+          <Marks
+            marks={scene.marks}
+            inks={catalogue.inks}
+            width={scene.width}
+            height={scene.height}
+          />
+        </div>
+      ))}
+    </div>
   );
 }
 

@@ -104,7 +104,13 @@ export function Action({ action, who = true }: { action: Schemas["PaperAction"];
   return (
     <>
       {action.posture === "standing" && <i>Standing. </i>}
-      {action.text}
+      {action.words ? (
+        <>
+          {action.words} <span className="text-sm text-soft">Computed: {action.text}</span>
+        </>
+      ) : (
+        action.text
+      )}
       {(action.remark || action.state === "later") && <i> {action.remark || "Not today."}</i>}
       {who && action.who !== "Practitioner" && (
         <span className="text-soft">
@@ -129,7 +135,13 @@ export function Causes({
   return causes.map((cause) => (
     <section key={cause.title} className="mt-2">
       <h5 className="font-semibold">
-        {cause.title}
+        {cause.words || cause.title}
+        {cause.words && (
+          <span className="text-sm font-normal text-soft"> Computed: {cause.title}</span>
+        )}
+        {evidence && cause.left_out && (
+          <span className="text-sm font-normal text-soft"> (left out of the client's paper)</span>
+        )}
         {evidence && cause.minutes !== null && (
           <span className="figures font-normal text-soft"> {cause.minutes} min a day</span>
         )}

@@ -15,6 +15,7 @@ import { useNavigation } from "../../state/navigation";
 import { useCells, useQueue } from "../../state/recording";
 import { StepHead } from "../../step-head";
 import { ClientPaper } from "./client-paper";
+import { Editing } from "./editing";
 import { RecordPaper } from "./record-paper";
 import { Signing } from "./sign-page";
 import { WorkplacePaper } from "./workplace-paper";
@@ -64,6 +65,7 @@ export function ReportPanel() {
             <FieldRow key={field.id} field={field} />
           ))}
       </div>
+      {draft.data && <Editing papers={draft.data.content} />}
       {visit.reports.length > 0 && (
         <ul className="mt-4 border-t border-hair" aria-label="Signed versions">
           {visit.reports.map((report) => (
@@ -81,14 +83,25 @@ export function ReportPanel() {
                 ).map(({ value }) => (
                   <li key={value}>
                     <a
-                      href={`/api/reports/${report.id}.pdf?copy=${value}`}
+                      href={`/api/reports/${report.id}.pdf?copy=${value}${report === latest ? "" : "&marked=true"}`}
                       target="_blank"
                       rel="noreferrer"
                       title={report.copies[value] && `SHA-256 ${report.copies[value]}`}
                       className="flex min-h-9 items-center underline-offset-2 hover:underline"
                     >
-                      {NAMES[value]}, version {report.number} (PDF)
+                      {NAMES[value]}, version {report.number} (PDF
+                      {report !== latest && ", marked as replaced"})
                     </a>
+                    {report !== latest && (
+                      <a
+                        href={`/api/reports/${report.id}.pdf?copy=${value}`}
+                        target="_blank"
+                        rel="noreferrer"
+                        className="flex min-h-9 items-center text-soft underline-offset-2 hover:underline"
+                      >
+                        the same file as it was signed
+                      </a>
+                    )}
                   </li>
                 ))}
               </ul>
