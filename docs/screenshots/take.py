@@ -5,12 +5,15 @@ Run as ``.venv/bin/python docs/screenshots/take.py [ADDRESS]``.
 
 from __future__ import annotations
 
+import io
 import subprocess
 import sys
 import tempfile
 from pathlib import Path
+from typing import cast
 
-from playwright.sync_api import Page, sync_playwright
+from PIL import Image
+from playwright.sync_api import Browser, Page, sync_playwright
 
 HERE = Path(__file__).parent
 ADDRESS = sys.argv[1] if len(sys.argv) > 1 else "http://127.0.0.1:8750"
@@ -31,7 +34,6 @@ VISITS = {
     "findings": ("Bram", "work"),
     "set": ("Bram", "set"),
     "pace": ("Odile", "pace"),
-    "movements": ("Odile", "pace"),
     "report": ("Odile", "report"),
     "plans": ("Yara", "work"),
     "places": ("Pia", "set"),
@@ -41,7 +43,6 @@ PARTS = {
     "ask": "red-flags",
     "photographs": "photos",
     "findings": "findings",
-    "movements": "movements",
     "plans": "plans",
     "trying": "try",
 }
@@ -99,6 +100,35 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         subprocess.run([*command, file.name, target], check=True)
 
 
+def own_page_picture(page: Page) -> None:
+    """A client's own page on two phones, beside the practice's page of that client."""
+    page.goto(f"{ADDRESS}/clients")
+    page.get_by_role("link", name="Odile Marrick").click()
+    page.get_by_role("button", name="New code").first.click()
+    url, code = (page.get_by_test_id(f"own-{what}").inner_text() for what in ("url", "code"))
+    page.get_by_role("button", name="Close", exact=True).click()
+    page.set_viewport_size({"width": 1280, "height": 844})
+    page.wait_for_timeout(600)
+    shots = [page.screenshot()]
+    browser = cast("Browser", page.context.browser)
+    phone = browser.new_page(viewport={"width": 390, "height": 844})
+    phone.goto(url)
+    phone.locator("#code").fill(code)
+    phone.get_by_role("button", name="Open").click()
+    for heading in ("Your page", "Your day"):
+        phone.get_by_role("heading", name=heading).evaluate("one => one.scrollIntoView()")
+        phone.wait_for_timeout(600)
+        shots.append(phone.screenshot())
+    phone.close()
+    pictures = [Image.open(io.BytesIO(one)) for one in shots]
+    whole = Image.new("RGB", (sum(one.width for one in pictures) + 40, 844), "#cfc5b4")
+    left = 0
+    for one in pictures:
+        whole.paste(one, (left, 0))
+        left += one.width + 20
+    whole.save(HERE / "own-page.png", optimize=True)
+
+
 def main() -> None:
     """Take them all."""
     with sync_playwright() as playwright:
@@ -114,6 +144,7 @@ def main() -> None:
             page.wait_for_timeout(400)
             page.screenshot(path=HERE / f"{name}.png")
         visit_pictures(page, visits)
+        own_page_picture(page)
         page.set_viewport_size({"width": 390, "height": 844})
         page.goto(f"{ADDRESS}/visits/{visits['Odile']}/work")
         page.get_by_role("button", name="Drawing").click()
