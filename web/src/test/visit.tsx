@@ -176,7 +176,8 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
   const { go, seek, setPart, type, typeAll, drawing } = done;
   const { cells = new Map(), worked = aWorkup(), part = null, families = [], ...facts } = over;
   const store = createStore(() => ({ cells, pending: 0 }));
-  const kept = { type, typeAll, store, onFlush: () => () => {} } as unknown as ChangeQueue;
+  const own = { newStep: () => 1, onFlush: () => () => {} };
+  const kept = { type, typeAll, store, ...own } as unknown as ChangeQueue;
   const bench = { store: createStore(() => ({})) } as unknown as WhatIfStore;
   const catalogue = {
     ...{ families, sources: {}, signs: [], urgencies: {}, consents: [], fields: [] },
