@@ -43,6 +43,7 @@ class ClientDocument(BaseModel):
     client: Annotated[str, Field(min_length=1, max_length=200)]
     sex: Sex | None = None
     work: Annotated[str, Field(max_length=200)] = ""
+    email: Annotated[str, Field(max_length=200)] = ""
     visits: Annotated[list[VisitLine], Field(max_length=1_000)]
 
 
@@ -59,7 +60,9 @@ class ZipArchives:
             )
             for number, visit in enumerate(whole.visits, start=1)
         ]
-        about = ClientDocument(client=whole.name, sex=whole.sex, work=whole.work, visits=lines)
+        about = ClientDocument(
+            client=whole.name, sex=whole.sex, work=whole.work, email=whole.email, visits=lines
+        )
         files: dict[str, bytes] = {ABOUT: about.model_dump_json(indent=1).encode()}
         for line, visit in zip(lines, whole.visits, strict=True):
             document = VisitDocument(
@@ -141,4 +144,6 @@ def _client(files: _Files) -> ClientArchive:
                 on=line.visit_on, entries=visit.entries, practice=visit.practice, photos=photos
             )
         )
-    return ClientArchive(name=about.client, sex=about.sex, work=about.work, visits=tuple(visits))
+    return ClientArchive(
+        name=about.client, sex=about.sex, work=about.work, visits=tuple(visits), email=about.email
+    )

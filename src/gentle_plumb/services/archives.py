@@ -62,6 +62,7 @@ class ArchiveService:
             sex=client.sex,
             work=client.work,
             visits=tuple(self._visit(member, one) for one in visits),
+            email=client.email,
         )
         return client, self._archives.write(whole)
 
@@ -135,6 +136,7 @@ class ArchiveService:
             name=whole.name,
             sex=whole.sex,
             work=whole.work,
+            email=whole.email,
         )
         pictures = _developed(self._photos, whole)
         visits, changes = [], []

@@ -102,7 +102,15 @@ export function aField(over: Partial<Field> = {}): Field {
   return {
     ...{ id: "set.seated.seat", step: "set", group: "Set", label: "Seat", kind: "length" },
     ...{ section: "set", help: "", unit: "cm", low: 250, high: 900, choices: [], needed: false },
-    ...{ part: "", when: [], health: false, pair: "", noted_only: false, of_the_seat: false },
+    ...{
+      part: "",
+      when: [],
+      health: false,
+      pair: "",
+      one_line: false,
+      noted_only: false,
+      of_the_seat: false,
+    },
     ...over,
   };
 }

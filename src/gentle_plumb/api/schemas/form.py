@@ -50,6 +50,7 @@ class FieldOut(BaseModel):
     health: bool
     pair: str
     noted_only: bool
+    one_line: bool
     of_the_seat: bool
 
 

@@ -36,3 +36,4 @@ class ClientArchive:
     sex: Sex | None
     work: str
     visits: tuple[ArchivedVisit, ...]
+    email: str = ""

@@ -180,7 +180,7 @@ function TakeOver({ check }: { check: Check }) {
     (line) =>
       line.client_id === check.client_id && line.state !== "signed" && line.state !== "changed",
   );
-  const [target] = open;
+  const target = open.find((line) => line.id === check.visit_id) ?? open[0];
   const done = takeOver.data;
   return (
     <section aria-label="Into the visit">

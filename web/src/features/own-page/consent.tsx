@@ -48,13 +48,13 @@ export function Consent({ view, onDone }: { view: View; onDone: (yes: boolean) =
 }
 
 /** Answers that were agreed to can be taken back, after a second tap. */
-export function TakeBack() {
+export function TakeBack({ practice }: { practice: string }) {
   const { t } = useWords();
   const { agree } = useOwnDeeds();
   const [asking, setAsking] = useState(false);
   return (
     <div className="mt-4 text-base">
-      {asking && <p className="mb-2">{t("consent.take_back_says")}</p>}
+      {asking && <p className="mb-2">{t("consent.take_back_says", { practice })}</p>}
       <div className="flex flex-wrap gap-2">
         <Button
           look={asking ? "plain" : "quiet"}

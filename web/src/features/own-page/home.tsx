@@ -39,7 +39,7 @@ export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) =>
             )}
           </div>
         ))}
-        {view.agreed && <TakeBack />}
+        {view.agreed && <TakeBack practice={view.practice} />}
       </section>
       {given && (
         <>

@@ -195,7 +195,7 @@ export function TextEntry({
     return (
       <textarea
         {...common}
-        rows={3}
+        rows={field.one_line ? 1 : 3}
         className={`mt-1 w-full rounded-[3px] bg-ground px-3 py-2 ${edge}`}
         onChange={(event) => change(event.target.value)}
       />

@@ -3040,6 +3040,8 @@ export interface components {
             pair: string;
             /** Noted Only */
             noted_only: boolean;
+            /** One Line */
+            one_line: boolean;
             /** Of The Seat */
             of_the_seat: boolean;
         };

@@ -141,11 +141,11 @@ _other = other_flag.among(OtherFlag.CLINICIAN, OtherFlag.URGENT)
 def _referral(at: Place, start: str, there: Field[Any], yes: When) -> FlagFields:
     return FlagFields(
         there=there,
-        to=at.words(f"{start}to", "Referred to", health=True, when=yes),
+        to=at.words(f"{start}to", "Referred to", health=True, when=yes, one_line=True),
         done=at.words(
             f"{start}done", "Done, and told to the client", help=DONE_HELP, health=True, when=yes
         ),
-        by=at.words(f"{start}by", "By whom", health=True, when=yes),
+        by=at.words(f"{start}by", "By whom", health=True, when=yes, one_line=True),
         letter=at.choice(f"{start}letter", "Letter handed over", YesNo, health=True, when=yes),
         call_back=at.date(f"{start}call_back", "Call back on", health=True, when=yes),
         called=at.choice(f"{start}called", "Called back", CalledBack, health=True, when=yes),

@@ -42,7 +42,9 @@ def _precaution(id: str, label: str) -> PrecautionFields:
 def _cleared(at: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
     says = f"{label}: {LIMITS[limit].says}"
     return ClearedFields(
-        by=at.words(f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes),
+        by=at.words(
+            f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes, one_line=True
+        ),
         on=at.date(f"{limit}.cleared_on", f"{says} Cleared on", health=True, when=yes, been=True),
     )
 

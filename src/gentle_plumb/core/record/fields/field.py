@@ -47,7 +47,7 @@ class Field(Generic[T_co]):
     its step; ``when`` names answers without which it makes no sense (all of them must hold);
     ``health`` marks what is kept only with consent to health notes and never goes to the
     workplace; ``pair`` is the name of the range whose lower end it is; ``noted_only`` marks what is
-    kept for the record and decides nothing; ``been`` marks a day that can't lie ahead; ``members`` are the answers of a choice by wire text.
+    kept for the record and decides nothing; ``been`` marks a day that can't lie ahead; ``one_line`` a text as short as a name; ``members`` are the answers of a choice by wire text.
     """
 
     id: str
@@ -68,6 +68,7 @@ class Field(Generic[T_co]):
     pair: str = ""
     noted_only: bool = False
     been: bool = False
+    one_line: bool = False
     members: Mapping[str, T_co] | None = None
 
     def read(self, value: Value) -> T_co | None:
@@ -124,6 +125,7 @@ class FieldOptions(TypedDict, total=False):
     health: bool
     noted_only: bool
     been: bool
+    one_line: bool
 
 
 def step_of(path: str) -> StepId:

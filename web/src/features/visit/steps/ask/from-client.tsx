@@ -1,6 +1,6 @@
 import { Link } from "@tanstack/react-router";
-import { ROUND_WORDS, useLinks } from "@/shared/api/own";
-import { shortDate } from "@/shared/dates";
+import { type Link as OwnLink, ROUND_WORDS, useLinks } from "@/shared/api/own";
+import { dayOf, shortDate } from "@/shared/dates";
 import { Notice } from "@/shared/ui/notice";
 import { useVisitFacts } from "../../state/facts";
 
@@ -8,9 +8,15 @@ import { useVisitFacts } from "../../state/facts";
 export function FromClient() {
   const { visit } = useVisitFacts();
   const links = useLinks(visit.client.id).data ?? [];
-  const sent = links.flatMap((link) => link.rounds.filter((one) => one.sent_at));
-  const last = sent.sort((a, b) => (b.sent_at ?? "").localeCompare(a.sent_at ?? ""))[0];
-  if (!last || visit.started_on < (last.sent_at ?? "").slice(0, 7)) return null;
+  // what was answered before this visit, or after the one before it
+  const about = (link: OwnLink, sent: string) =>
+    link.kind === "before"
+      ? link.visit_id === visit.id
+      : link.visit_id !== visit.id && dayOf(new Date(sent)) <= visit.started_on;
+  const [last] = links
+    .flatMap((link) => link.rounds.filter((one) => one.sent_at && about(link, one.sent_at)))
+    .sort((a, b) => (b.sent_at ?? "").localeCompare(a.sent_at ?? ""));
+  if (!last) return null;
   return (
     <Notice className="mb-3">
       <Link
