@@ -34,6 +34,7 @@ from .services.photos import PhotoService
 from .services.policies import PolicyService
 from .services.reports import ReportService
 from .services.shelves import ShelfService
+from .services.trail import TrailService
 from .services.visits import VisitService
 from .storage import (
     SqlAccounts,
@@ -42,6 +43,7 @@ from .storage import (
     SqlPolicies,
     SqlRecords,
     SqlShelf,
+    SqlTrail,
     make_engine,
 )
 
@@ -107,6 +109,7 @@ def make_services(engine: Engine, settings: Settings) -> Services:
         links=LinkService(pages, records, accounts, mail_service(engine, settings), now),
         languages=LanguageService(pages),
         histories=HistoryService(records, pages, now),
+        trail=TrailService(SqlTrail(engine), now),
         mailbox=FolderInbox(settings.mail_folder) if settings.mail_folder else None,
         public_url=settings.public_url,
         shelf=ShelfService(SqlShelf(engine)),

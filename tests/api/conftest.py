@@ -35,6 +35,7 @@ from gentle_plumb.services.photos import PhotoService
 from gentle_plumb.services.policies import PolicyService
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
+from gentle_plumb.services.trail import TrailService
 from gentle_plumb.services.visits import VisitService
 from gentle_plumb.storage import (
     SqlAccounts,
@@ -43,6 +44,7 @@ from gentle_plumb.storage import (
     SqlPolicies,
     SqlRecords,
     SqlShelf,
+    SqlTrail,
 )
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
@@ -154,6 +156,7 @@ def app(engine, clock, meter, tape, electric_desk, mail_out):
             ),
             languages=LanguageService(SqlOwnPages(engine)),
             histories=HistoryService(records, SqlOwnPages(engine), clock),
+            trail=TrailService(SqlTrail(engine), clock),
         )
     )
 

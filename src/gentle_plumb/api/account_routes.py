@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import replace
-from typing import TypeVar
+from typing import Literal, TypeVar
 from uuid import UUID
 from zoneinfo import available_timezones
 
@@ -14,13 +14,19 @@ from sqlalchemy import text
 
 from ..core.errors import UnknownName
 from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
-from ..services.errors import NotSignedIn
+from ..services.errors import LockedOut, NotSignedIn
+from ..services.models import Member
+from ..services.models.trail import Deed, TrailTarget
 from . import schemas as s
 from .auth import COOKIE, KNOWN_COOKIE, Signed, With, check_origin
+from .dependencies import Services
 from .problems import PROBLEMS, Problem
+from .traced import TracedRoute
 
 public = APIRouter(prefix="/api", tags=["open"])
-account_router = APIRouter(prefix="/api", tags=["people"], responses=PROBLEMS)
+account_router = APIRouter(
+    prefix="/api", tags=["people"], responses=PROBLEMS, route_class=TracedRoute
+)
 
 Made = TypeVar("Made")
 _HASHING = CapacityLimiter(2)
@@ -65,15 +71,22 @@ async def sign_in(request: Request, response: Response, services: With, given: s
     """Sign in: sets the session cookie, and one that tells this browser again."""
     check_origin(request)
     sender = request.client.host if request.client else ""
-    done = await hashing(
-        lambda: services.accounts.sign_in(
-            given.email,
-            given.password,
-            sender=sender,
-            known=request.cookies.get(KNOWN_COOKIE),
-            browser=request.headers.get("user-agent", ""),
+    try:
+        done = await hashing(
+            lambda: services.accounts.sign_in(
+                given.email,
+                given.password,
+                sender=sender,
+                known=request.cookies.get(KNOWN_COOKIE),
+                browser=request.headers.get("user-agent", ""),
+            )
         )
-    )
+    except (NotSignedIn, LockedOut):
+        refused = await to_thread.run_sync(services.accounts.whose_address, given.email)
+        if refused is not None:
+            await to_thread.run_sync(_note_sign_in, services, request, refused, "refused")
+        raise
+    await to_thread.run_sync(_note_sign_in, services, request, done.member, "sign_in")
     secure = secure_cookie(request, services.secure_cookie)
     for name, token, age in (
         (COOKIE, done.token, SESSION_LENGTH),
@@ -89,6 +102,22 @@ async def sign_in(request: Request, response: Response, services: With, given: s
             max_age=int(age.total_seconds()),
         )
     return s.Me.of(done.session, done.member, done.practice)
+
+
+def _note_sign_in(
+    services: Services, request: Request, member: Member, act: Literal["sign_in", "refused"]
+) -> None:
+    services.trail.note(
+        Deed(
+            practice_id=member.practice_id,
+            member_id=member.id,
+            who=member.name,
+            act=act,
+            what="",
+            target=TrailTarget(),
+            request_id=str(getattr(request.state, "request_id", "")),
+        )
+    )
 
 
 @account_router.delete("/session", status_code=204)

@@ -13,12 +13,13 @@ from .account_routes import account_router, public
 from .archive_routes import archive_router
 from .dependencies import Services
 from .desk_routes import desk_router
-from .edge import BodyLimit, Failures, SecurityHeaders
+from .edge import BodyLimit, Failures, RequestIds, SecurityHeaders
 from .link_routes import link_router
 from .measuring_routes import measuring_router
 from .own_routes import own_router
 from .problems import Problem, add_handlers, answer
 from .routes import router
+from .trail_routes import trail_router
 from .work_routes import work_router
 
 STREAMED = {
@@ -54,6 +55,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.add_middleware(BodyLimit, streamed=STREAMED)
     app.add_middleware(Failures)
     app.add_middleware(SecurityHeaders)
+    app.add_middleware(RequestIds)
     add_handlers(app)
     app.include_router(public)
     app.include_router(account_router)
@@ -64,6 +66,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(archive_router)
     app.include_router(own_router)
     app.include_router(link_router)
+    app.include_router(trail_router)
     if page is not None:
         _serve_page(app, page.resolve())
     return app

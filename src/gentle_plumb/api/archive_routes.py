@@ -13,8 +13,11 @@ from . import schemas as s
 from .auth import Signed, With
 from .bodies import FILE, read_body
 from .problems import PROBLEMS
+from .traced import TracedRoute
 
-archive_router = APIRouter(prefix="/api", tags=["clients"], responses=PROBLEMS)
+archive_router = APIRouter(
+    prefix="/api", tags=["clients"], responses=PROBLEMS, route_class=TracedRoute
+)
 
 
 @archive_router.get(

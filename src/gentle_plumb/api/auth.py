@@ -57,7 +57,9 @@ def caller(
             raise NotAllowed("Your session has expired. Reload the page.")
         if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
             raise NotAllowed("Your session has changed. Reload the page.")
-    return CurrentUser(session=session, member=member, practice=practice)
+    who = CurrentUser(session=session, member=member, practice=practice)
+    request.state.who = who  # for the trail
+    return who
 
 
 Signed = Annotated[CurrentUser, Depends(caller)]

@@ -20,6 +20,7 @@ from ..services.policies import PolicyService
 from ..services.ports import LightMeter
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
+from ..services.trail import TrailService
 from ..services.visits import VisitService
 from .schemas import DemoPerson
 
@@ -50,6 +51,7 @@ class Services:
     links: LinkService
     languages: LanguageService
     histories: HistoryService
+    trail: TrailService
     mailbox: MailBox | None = None
     public_url: str = ""
     secure_cookie: bool | None = None

@@ -11,9 +11,13 @@ from ..services.models import DeskMotion, DeskState
 from .auth import Signed, With
 from .problems import PROBLEMS, Problem
 from .schemas import RequestModel
+from .traced import TracedRoute
 
 desk_router = APIRouter(
-    prefix="/api/desk", tags=["desk"], responses=PROBLEMS | {503: {"model": Problem}}
+    prefix="/api/desk",
+    tags=["desk"],
+    responses=PROBLEMS | {503: {"model": Problem}},
+    route_class=TracedRoute,
 )
 
 

@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import traceback
 from collections.abc import Mapping
+from uuid import uuid4
 
 import structlog
 from starlette.datastructures import Headers, MutableHeaders
@@ -25,6 +26,27 @@ _HEADERS = {
     "Cross-Origin-Opener-Policy": "same-origin",
 }
 _log = structlog.get_logger("gentle_plumb")
+
+
+class RequestIds:
+    """Gives every call a name of its own: in the trail, in the log, and in its answer."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http":
+            await self.app(scope, receive, send)
+            return
+        name = uuid4().hex
+        scope.setdefault("state", {})["request_id"] = name
+
+        async def named(message: Message) -> None:
+            if message["type"] == "http.response.start":
+                MutableHeaders(scope=message)["X-Request-Id"] = name
+            await send(message)
+
+        await self.app(scope, receive, named)
 
 
 class SecurityHeaders:
@@ -71,6 +93,7 @@ class Failures:
             route = scope.get("route")
             _log.error(
                 "failed",
+                request=scope.get("state", {}).get("request_id", ""),
                 method=scope["method"],
                 route=getattr(route, "path", "unknown"),
                 error=type(error).__name__,

@@ -18,8 +18,11 @@ from . import own_schemas as s
 from .auth import Signed, With
 from .bodies import FILE, read_body
 from .problems import PROBLEMS
+from .traced import TracedRoute
 
-link_router = APIRouter(prefix="/api", tags=["clients"], responses=PROBLEMS)
+link_router = APIRouter(
+    prefix="/api", tags=["clients"], responses=PROBLEMS, route_class=TracedRoute
+)
 Unit = Annotated[LengthUnit, Query(description="Unit of every length shown.")]
 Language = Annotated[str, Path(pattern="^[A-Za-z0-9-]{2,40}$", description="A language tag.")]
 _HISTORY = TypeAdapter(History)

@@ -25,8 +25,11 @@ from .auth import Signed, With
 from .bodies import FILE, read_body
 from .problems import PROBLEMS, Problem
 from .routes import Unit
+from .traced import TracedRoute
 
-measuring_router = APIRouter(prefix="/api", tags=["measuring"], responses=PROBLEMS)
+measuring_router = APIRouter(
+    prefix="/api", tags=["measuring"], responses=PROBLEMS, route_class=TracedRoute
+)
 
 Silent: dict[int | str, dict[str, Any]] = {503: {"model": Problem}}
 InstrumentId = Annotated[Literal["tape", "rod"], Path()]

@@ -24,9 +24,12 @@ from .account_routes import hashing, secure_cookie
 from .auth import SAFE, With, check_origin, services
 from .bodies import FILE, read_body
 from .problems import PROBLEMS, Problem
+from .traced import TracedRoute
 
 OWN_COOKIE = "plumb_own"
-own_router = APIRouter(prefix="/api/own", tags=["client's own page"], responses=PROBLEMS)
+own_router = APIRouter(
+    prefix="/api/own", tags=["client's own page"], responses=PROBLEMS, route_class=TracedRoute
+)
 _cookie = APIKeyCookie(
     name=OWN_COOKIE,
     scheme_name="OwnPage",
@@ -40,6 +43,7 @@ def own_caller(request: Request, token: Annotated[str | None, Security(_cookie)]
     who = services(request).own_page.who(token)
     if request.method not in SAFE:
         check_origin(request)
+    request.state.who = who  # for the trail
     return who
 
 

@@ -26,8 +26,9 @@ from . import schemas as s
 from .auth import Signed, With
 from .bodies import read_body
 from .problems import PROBLEMS, Problem
+from .traced import TracedRoute
 
-router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS)
+router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS, route_class=TracedRoute)
 
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
 Place = Annotated[Literal["main", "2", "3", "4"], Query(description="Which of the visit's places.")]

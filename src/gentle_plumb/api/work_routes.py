@@ -19,8 +19,11 @@ from ..services.working_days import DayPage
 from . import work_schemas as s
 from .auth import Signed, With
 from .problems import PROBLEMS
+from .traced import TracedRoute
 
-work_router = APIRouter(prefix="/api", tags=["work out"], responses=PROBLEMS)
+work_router = APIRouter(
+    prefix="/api", tags=["work out"], responses=PROBLEMS, route_class=TracedRoute
+)
 _TRIED = TypeAdapter(WhatIfResult)
 _DAY = TypeAdapter(DayPage)
 _PROGRAMME = TypeAdapter(ProgrammePage)

@@ -122,6 +122,10 @@ class AccountService:
             token=token, known=known or "", session=session, member=member, practice=practice
         )
 
+    def whose_address(self, email: str) -> Member | None:
+        """Whoever signs in with an address, if anybody does: for the trail."""
+        return self._accounts.member_by_email(email.strip().lower())
+
     def who(self, token: str | None) -> tuple[Session, Member, Practice]:
         """The session of a token, its member and practice; raises NotSignedIn."""
         found = self._accounts.session(token_hash(token), self._clock()) if token else None

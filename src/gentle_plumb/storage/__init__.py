@@ -7,6 +7,7 @@ from .own_pages import SqlOwnPages
 from .policies import SqlPolicies
 from .records import SqlRecords
 from .shelf import SqlShelf
+from .trail import SqlTrail
 
 __all__ = [
     "SqlAccounts",
@@ -15,6 +16,7 @@ __all__ = [
     "SqlPolicies",
     "SqlRecords",
     "SqlShelf",
+    "SqlTrail",
     "make_engine",
     "migrate",
 ]

@@ -6,7 +6,15 @@ from datetime import date, datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import CheckConstraint, ForeignKey, Index, MetaData, UniqueConstraint, text
+from sqlalchemy import (
+    BigInteger,
+    CheckConstraint,
+    ForeignKey,
+    Index,
+    MetaData,
+    UniqueConstraint,
+    text,
+)
 from sqlalchemy.dialects.postgresql import BYTEA, JSONB, TIMESTAMP
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
@@ -383,3 +391,21 @@ class MessageCatalogueRow(Base):
     name: Mapped[str]
     direction: Mapped[str]
     messages: Mapped[Any] = mapped_column(JSONB)
+
+
+class TrailRow(Base):
+    """A line of the trail. Nothing of it points anywhere: it outlives what it is about."""
+
+    __tablename__ = "trail"
+    __table_args__ = (Index("ix_trail_client_id", "client_id"),)
+    practice_id: Mapped[UUID] = mapped_column(primary_key=True)
+    number: Mapped[int] = mapped_column(BigInteger, primary_key=True)
+    at: Mapped[datetime] = mapped_column(Moment)
+    member_id: Mapped[UUID | None]
+    who: Mapped[str]
+    act: Mapped[str]
+    what: Mapped[str]
+    client_id: Mapped[UUID | None]
+    visit_id: Mapped[UUID | None]
+    request_id: Mapped[str]
+    digest: Mapped[bytes] = mapped_column(BYTEA)

@@ -46,6 +46,13 @@ const check = createRoute({
   path: "/clients/checks/$checkId",
   component: lazyRouteComponent(() => import("../features/clients/check-page"), "CheckPage"),
 });
+const trail = createRoute({
+  getParentRoute: () => shell,
+  path: "/trail",
+  validateSearch: (search: Record<string, unknown>): { client?: string } =>
+    typeof search.client === "string" ? { client: search.client } : {},
+  component: lazyRouteComponent(() => import("../features/people/trail-page"), "TrailPage"),
+});
 const inbox = createRoute({
   getParentRoute: () => shell,
   path: "/inbox",
@@ -109,6 +116,7 @@ export const router = createRouter({
       client,
       check,
       inbox,
+      trail,
       equipment,
       measuring,
       rules,

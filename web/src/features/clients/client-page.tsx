@@ -122,6 +122,15 @@ export function ClientPage() {
         <div className="mt-8">
           <OwnLinks clientId={clientId} email={client.email} visits={mine} writes={writes} />
           <History clientId={clientId} />
+          {me?.role === "owner" && (
+            <Link
+              to="/trail"
+              search={{ client: clientId }}
+              className="inline-flex min-h-11 items-center underline"
+            >
+              Who saw and did what with this client
+            </Link>
+          )}
         </div>
       )}
       {doing === "edit" && (

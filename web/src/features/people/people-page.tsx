@@ -1,3 +1,4 @@
+import { Link } from "@tanstack/react-router";
 import { type FormEvent, useState } from "react";
 import { useMe, useMemberChanges, useMembers, usePractice } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
@@ -30,6 +31,11 @@ export function PeoplePage() {
   return (
     <>
       <PageHead title="Practice" says={me?.practice}>
+        {owns && (
+          <Link to="/trail" className="inline-flex min-h-11 items-center px-3 underline">
+            Trail: who saw and did what
+          </Link>
+        )}
         {owns && (
           <Button look="next" onClick={() => setAdding(true)}>
             Add a member

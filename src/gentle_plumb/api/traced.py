@@ -1,0 +1,191 @@
+"""What of the interface stands in the trail: every route is named here, with its act or as one that leaves none."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Coroutine
+from typing import Any
+from uuid import UUID
+
+from fastapi import Request, Response
+from fastapi.concurrency import run_in_threadpool
+from fastapi.routing import APIRoute
+
+from ..services.models.trail import Act, Deed, TargetKind, TrailTarget
+from ..services.own_page import OwnCaller
+from .auth import CurrentUser
+from .dependencies import Services
+
+TRACED: dict[tuple[str, str], tuple[Act, str]] = {
+    ("GET", "/clients"): ("read", "list of clients"),
+    ("POST", "/clients"): ("change", "client"),
+    ("PUT", "/clients/{client_id}"): ("change", "client"),
+    ("DELETE", "/clients/{client_id}"): ("erase", "client"),
+    ("GET", "/clients/{client_id}/archive.zip"): ("export", "client"),
+    ("POST", "/clients/archive"): ("import", "client"),
+    ("GET", "/clients/{client_id}/history"): ("read", "client over time"),
+    ("GET", "/visits"): ("read", "list of visits"),
+    ("POST", "/visits"): ("change", "visit begun"),
+    ("GET", "/visits/{visit_id}"): ("read", "visit"),
+    ("DELETE", "/visits/{visit_id}"): ("erase", "visit"),
+    ("PUT", "/visits/{visit_id}/changes/{change_id}"): ("change", "visit"),
+    ("GET", "/visits/{visit_id}/worked"): ("read", "visit"),
+    ("GET", "/visits/{visit_id}/given"): ("read", "visit"),
+    ("GET", "/visits/{visit_id}/since"): ("read", "visit"),
+    ("GET", "/visits/{visit_id}/day"): ("read", "visit"),
+    ("GET", "/visits/{visit_id}/movements"): ("read", "visit"),
+    ("POST", "/visits/{visit_id}/try"): ("read", "visit"),
+    ("POST", "/visits/{visit_id}/stack"): ("read", "visit"),
+    ("GET", "/visits/{visit_id}/report"): ("read", "draft"),
+    ("GET", "/visits/{visit_id}/report.pdf"): ("print", "draft"),
+    ("GET", "/visits/{visit_id}/card.pdf"): ("print", "target card"),
+    ("GET", "/visits/{visit_id}/letters/{flag}.pdf"): ("print", "referral letter"),
+    ("GET", "/visits/{visit_id}/day.ics"): ("export", "calendar"),
+    ("PUT", "/visits/{visit_id}/reports/{report_id}"): ("sign", "report"),
+    ("GET", "/reports/{report_id}.pdf"): ("print", "signed report"),
+    ("PUT", "/visits/{visit_id}/photos/{photo_id}"): ("change", "photograph"),
+    ("GET", "/photos/{photo_id}.jpg"): ("read", "photograph"),
+    ("DELETE", "/photos/{photo_id}"): ("erase", "photograph"),
+    ("POST", "/visits/{visit_id}/instruments/{instrument_id}/readings"): ("read", "visit"),
+    ("GET", "/exchange"): ("export", "measurements"),
+    ("POST", "/exchange"): ("import", "measurements"),
+    ("GET", "/clients/{client_id}/links"): ("read", "client's own page"),
+    ("POST", "/links"): ("share", "link to the client's own page"),
+    ("POST", "/links/{link_id}/code"): ("share", "code of the client's own page"),
+    ("POST", "/links/{link_id}/mail"): ("share", "link by mail"),
+    ("DELETE", "/links/{link_id}"): ("change", "link closed"),
+    ("GET", "/checks"): ("read", "list of answers"),
+    ("GET", "/checks/{check_id}"): ("read", "client's answers"),
+    ("PUT", "/checks/{check_id}/decision"): ("change", "decision on answers"),
+    ("POST", "/checks/{check_id}/take-over"): ("change", "answers taken over"),
+    ("GET", "/own/page"): ("read", "own page"),
+    ("PUT", "/own/agreement"): ("answer", "agreement"),
+    ("PUT", "/own/rounds/{round}/answer"): ("answer", "answers"),
+    ("POST", "/own/rounds/{round}/send"): ("answer", "answers sent"),
+    ("PUT", "/own/photos/{photo_id}"): ("answer", "photograph"),
+    ("DELETE", "/session"): ("sign_out", ""),
+    ("DELETE", "/sessions/{session_id}"): ("sign_out", "another session"),
+    ("PUT", "/password"): ("manage", "own password"),
+    ("PUT", "/me/registration"): ("manage", "own registration"),
+    ("POST", "/members"): ("manage", "member let in"),
+    ("PUT", "/members/{member_id}/health"): ("manage", "view of health data"),
+    ("DELETE", "/members/{member_id}"): ("manage", "member left"),
+    ("PUT", "/practice"): ("manage", "settings"),
+    ("PUT", "/languages"): ("manage", "language"),
+    ("DELETE", "/languages/{language}"): ("manage", "language"),
+    ("GET", "/trail.csv"): ("export", "trail"),
+}
+"""Act and thing of each route, by method and path. Signing in writes its own line: it knows who was refused."""
+UNTRACED: frozenset[tuple[str, str]] = frozenset(
+    {
+        *(
+            ("GET", at)
+            for at in ("/health", "/welcome", "/session", "/me", "/sessions", "/members")
+        ),
+        *(("GET", at) for at in ("/fields", "/shelf", "/policies", "/languages", "/trail")),
+        *(("GET", at) for at in ("/languages/en.json", "/mailbox", "/instruments", "/desk")),
+        *(("GET", at) for at in ("/measuring/lists", "/measuring/tables", "/measuring/precision")),
+        *(("GET", at) for at in ("/drill/{number}", "/drill/{number}/verdict")),
+        *(("GET", at) for at in ("/drill/set-up/{number}", "/drill/set-up/{number}/verdict")),
+        *(("GET", at) for at in ("/own/map", "/own/rounds/{round}", "/own/doubts")),
+        *(("POST", at) for at in ("/session", "/own/session", "/own/door", "/fit")),
+        *(("POST", at) for at in ("/exchange/look", "/light-meter/readings")),
+        *(("POST", at) for at in ("/desk/hold", "/desk/stop", "/shelf", "/policies")),
+        *(("POST", at) for at in ("/measuring/lists", "/measuring/tables")),
+        *((how, "/shelf/{item_id}") for how in ("PUT", "DELETE")),
+        *((how, "/policies/{bundle_id}") for how in ("PUT", "DELETE")),
+        *((how, "/measuring/lists/{list_id}") for how in ("PUT", "DELETE")),
+        ("DELETE", "/measuring/tables/{table_id}"),
+        ("DELETE", "/own/session"),
+        ("PUT", "/desk/presets/{key}"),
+        ("PUT", "/instruments/{instrument_id}"),
+    }
+)
+"""Routes that hold nothing of a client, and change nothing about who comes in."""
+TARGETS: tuple[tuple[str, TargetKind], ...] = (
+    ("visit_id", "visit"),
+    ("client_id", "client"),
+    ("report_id", "report"),
+    ("photo_id", "photo"),
+    ("link_id", "link"),
+    ("check_id", "check"),
+)
+PREFIX = "/api"
+
+
+class TracedRoute(APIRoute):
+    """A route whose deeds stand in the trail before its answer leaves: no trail, no answer."""
+
+    def get_route_handler(self) -> Callable[[Request], Coroutine[Any, Any, Response]]:
+        """Wrap the route's own handler."""
+        handle = super().get_route_handler()
+        (method,) = self.methods or {"GET"}
+        traced = TRACED.get((method, self.path.removeprefix(PREFIX)))
+        if traced is None:
+            return handle
+        act, what = traced
+
+        async def handled(request: Request) -> Response:
+            services: Services = request.app.state.services
+            target = await run_in_threadpool(_target, services, request)
+            response = await handle(request)
+            if target == TrailTarget() and method == "POST":
+                target = await _named_in(services, request)
+            if response.status_code < 400:
+                deed = _deed(request, act, what, target)
+                if deed is not None:
+                    await run_in_threadpool(services.trail.note, deed)
+            return response
+
+        return handled
+
+
+def _target(services: Services, request: Request) -> TrailTarget:
+    """Whose the thing in the path is, asked while it is there."""
+    for name, kind in TARGETS:
+        given = request.path_params.get(name)
+        if given is None:
+            continue
+        try:
+            return services.trail.target(kind, UUID(str(given)))
+        except ValueError:
+            return TrailTarget()
+    return TrailTarget()
+
+
+async def _named_in(services: Services, request: Request) -> TrailTarget:
+    """Whose what was just made is: by the identifiers that its body names."""
+    if request.headers.get("content-type", "").partition(";")[0] != "application/json":
+        return TrailTarget()
+    given = await request.json()
+    if not isinstance(given, dict):
+        return TrailTarget()
+    for name, kind in (*TARGETS, ("id", "client")):
+        if isinstance(given.get(name), str):
+            return await run_in_threadpool(services.trail.target, kind, UUID(given[name]))
+    return TrailTarget()
+
+
+def _deed(request: Request, act: Act, what: str, target: TrailTarget) -> Deed | None:
+    who = getattr(request.state, "who", None)
+    asked = str(getattr(request.state, "request_id", ""))
+    if isinstance(who, CurrentUser):
+        return Deed(
+            practice_id=who.practice.id,
+            member_id=who.member.id,
+            who=who.member.name,
+            act=act,
+            what=what,
+            target=target,
+            request_id=asked,
+        )
+    if isinstance(who, OwnCaller):
+        return Deed(
+            practice_id=who.practice.id,
+            member_id=None,
+            who="The client",
+            act=act,
+            what=what,
+            target=TrailTarget(client_id=who.client.id, visit_id=who.link.visit_id),
+            request_id=asked,
+        )
+    return None

@@ -1,0 +1,89 @@
+"""The trail: who saw and did what."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+
+Act = Literal[
+    "sign_in",
+    "refused",
+    "sign_out",
+    "read",
+    "change",
+    "sign",
+    "print",
+    "export",
+    "import",
+    "share",
+    "answer",
+    "erase",
+    "manage",
+]
+ACTS: dict[Act, str] = {
+    "sign_in": "Signed in",
+    "refused": "Sign-in refused",
+    "sign_out": "Signed out",
+    "read": "Read",
+    "change": "Changed",
+    "sign": "Signed a report",
+    "print": "Printed",
+    "export": "Exported",
+    "import": "Imported",
+    "share": "Shared with the client",
+    "answer": "Answered by the client",
+    "erase": "Erased",
+    "manage": "Managed the practice",
+}
+"""What is done, as the owner reads it."""
+
+TargetKind = Literal["client", "visit", "report", "photo", "link", "check"]
+
+
+@dataclass(frozen=True, kw_only=True)
+class TrailTarget:
+    """What something was done to: whose it is. Identifiers alone; they outlive an erasure."""
+
+    client_id: UUID | None = None
+    visit_id: UUID | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Deed:
+    """Something done, before it stands in the trail; ``what`` names a thing, never what it holds."""
+
+    practice_id: UUID
+    member_id: UUID | None
+    who: str
+    act: Act
+    what: str
+    target: TrailTarget
+    request_id: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class TrailLine(Deed):
+    """A line of the trail.
+
+    ``number`` counts a practice's lines without a gap; ``digest`` is of the line and of the digest before it, so that
+    a line that is changed or gone shows.
+    """
+
+    number: int
+    at: datetime
+    digest: bytes
+
+
+@dataclass(frozen=True, kw_only=True)
+class TrailQuery:
+    """Which lines are looked for; all where nothing is said. ``before`` is the number they lie below."""
+
+    client_id: UUID | None = None
+    member_id: UUID | None = None
+    act: Act | None = None
+    since: date | None = None
+    until: date | None = None
+    before: int | None = None
+    most: int = 200

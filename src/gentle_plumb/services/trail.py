@@ -1,0 +1,167 @@
+"""The trail of a practice: written with every deed, read by its owner, and checked link by link."""
+
+from __future__ import annotations
+
+import csv
+import hashlib
+import io
+import json
+import threading
+from collections import OrderedDict
+from collections.abc import Generator, Iterable
+from contextlib import closing
+from datetime import UTC, datetime, timedelta
+from typing import Protocol
+from uuid import UUID
+
+from .errors import NotAllowed
+from .models import Member, Practice
+from .models.trail import ACTS, Deed, TargetKind, TrailLine, TrailQuery, TrailTarget
+from .ports import Clock
+
+FIRST = bytes(32)
+"""What stands before a practice's first line."""
+TOGETHER = timedelta(minutes=5)
+"""Reads, and changes, of one thing by one person within this time are one line; each change is in the journal besides. House value."""
+GATHERED = ("read", "change", "answer")
+MOST_KNOWN = 20_000
+
+
+class Trail(Protocol):
+    """Keeps lines; the program's own role can add and read them, and nothing else."""
+
+    def add(self, deed: Deed, now: datetime) -> TrailLine:
+        """Add a line at the end of its practice's chain."""
+
+    def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
+        """Whose a thing is; nothing where it is not there."""
+
+    def lines(self, practice_id: UUID, query: TrailQuery) -> list[TrailLine]:
+        """Lines, the latest first."""
+
+    def whole(self, practice_id: UUID) -> Generator[TrailLine, None, None]:
+        """Every line, the first one first."""
+
+    def practices(self) -> list[UUID]:
+        """Whose lines there are."""
+
+    def names(self, practice_id: UUID) -> dict[UUID, str]:
+        """Clients by identifier, as far as they are there."""
+
+
+def digest_of(before: bytes, number: int, at: datetime, deed: Deed) -> bytes:
+    """Return the digest of a line upon the one before it: SHA-256 of both."""
+    said = [
+        number,
+        at.astimezone(UTC).isoformat(),
+        str(deed.practice_id),
+        str(deed.member_id or ""),
+        deed.who,
+        deed.act,
+        deed.what,
+        str(deed.target.client_id or ""),
+        str(deed.target.visit_id or ""),
+        deed.request_id,
+    ]
+    text = json.dumps(said, ensure_ascii=False, separators=(",", ":"))
+    return hashlib.sha256(before + text.encode()).digest()
+
+
+def broken_at(lines: Iterable[TrailLine]) -> tuple[int, int | None, bytes]:
+    """Return how many lines hold, the number at which the chain breaks (None where it does not), and its end.
+
+    Parameters
+    ----------
+    lines : iterable of TrailLine
+        Of one practice, the first one first.
+
+    """
+    before, count = FIRST, 0
+    for line in lines:
+        right = digest_of(before, line.number, line.at, line)
+        if line.number != count + 1 or line.digest != right:
+            return count, count + 1, before
+        before, count = line.digest, line.number
+    return count, None, before
+
+
+class TrailService:
+    """Writes and reads the trail."""
+
+    def __init__(self, trail: Trail, clock: Clock) -> None:
+        self._trail, self._clock = trail, clock
+        self._lock = threading.Lock()
+        self._lately: OrderedDict[tuple[object, ...], datetime] = OrderedDict()
+        self._whose: OrderedDict[tuple[TargetKind, UUID], TrailTarget] = OrderedDict()
+
+    def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
+        """Whose a thing is, as long as it is there; what was found once is not asked again."""
+        with self._lock:
+            known = self._whose.get((kind, id))
+        if known is None:
+            known = self._trail.target(kind, id)
+            if known.client_id is not None:
+                with self._lock:
+                    self._whose[kind, id] = known
+                    while len(self._whose) > MOST_KNOWN:
+                        self._whose.popitem(last=False)
+        return known
+
+    def note(self, deed: Deed) -> None:
+        """Write a deed down; reads and changes that follow each other are one line."""
+        now = self._clock()
+        key = (deed.member_id, deed.who, deed.act, deed.what, deed.target)
+        if deed.act in GATHERED:
+            with self._lock:
+                last = self._lately.get(key)
+                if last is not None and timedelta(0) <= now - last < TOGETHER:
+                    return
+        self._trail.add(deed, now)
+        with self._lock:
+            self._lately[key] = now
+            self._lately.move_to_end(key)
+            while len(self._lately) > MOST_KNOWN:
+                self._lately.popitem(last=False)
+
+    def lines(self, member: Member, query: TrailQuery) -> list[tuple[TrailLine, str]]:
+        """Lines with the client's name, the latest first; owners only. Raises NotAllowed."""
+        self._need_owner(member)
+        names = self._trail.names(member.practice_id)
+        found = self._trail.lines(member.practice_id, query)
+        return [(line, _named(line, names)) for line in found]
+
+    def as_csv(self, member: Member, practice: Practice, query: TrailQuery) -> str:
+        """The same as CSV, by the practice's clock, with each line's digest; owners only."""
+        out = io.StringIO()
+        writer = csv.writer(out)
+        writer.writerow(["number", "at", "who", "act", "what", "client", "client_id", "digest"])
+        for line, client in self.lines(member, query):
+            who = line.who if not line.who.startswith(("=", "+", "-", "@")) else f"'{line.who}"
+            at = practice.local(line.at).isoformat(timespec="seconds")
+            writer.writerow(
+                [
+                    *(line.number, at, who, ACTS[line.act], line.what),
+                    *(client, line.target.client_id or "", line.digest.hex()),
+                ]
+            )
+        return out.getvalue()
+
+    def check(self) -> list[tuple[UUID, int, int | None, str]]:
+        """Each practice's chain: how many lines hold, where it breaks, and its end as hex digits."""
+        found = []
+        for practice_id in self._trail.practices():
+            with closing(self._trail.whole(practice_id)) as lines:
+                count, broken, end = broken_at(lines)
+            found.append((practice_id, count, broken, end.hex()))
+        return found
+
+    @staticmethod
+    def _need_owner(member: Member) -> None:
+        if member.role != "owner":
+            raise NotAllowed("Only an owner reads the trail.")
+
+
+def _named(line: TrailLine, names: dict[UUID, str]) -> str:
+    if line.target.client_id is None:
+        return ""
+    return names.get(line.target.client_id, "erased client")

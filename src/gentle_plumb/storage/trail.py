@@ -1,0 +1,152 @@
+"""The trail in PostgreSQL: added to under one lock a practice, and never changed."""
+
+from __future__ import annotations
+
+from collections.abc import Generator
+from datetime import datetime, timedelta
+from typing import Any
+from uuid import UUID
+from zoneinfo import ZoneInfo
+
+from sqlalchemy import Engine, Select, func, select
+from sqlalchemy.dialects.postgresql import insert
+
+from ..services.models.trail import Deed, TargetKind, TrailLine, TrailQuery, TrailTarget
+from ..services.trail import FIRST, digest_of
+from .models import (
+    CheckRoundRow,
+    ClientLinkRow,
+    ClientRow,
+    PhotoRow,
+    PracticeRow,
+    ReportRow,
+    TrailRow,
+    VisitRow,
+)
+
+_LINE = TrailRow.__table__.c
+
+
+class SqlTrail:
+    """The Trail port."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
+
+    def add(self, deed: Deed, now: datetime) -> TrailLine:
+        last = (
+            select(_LINE.number, _LINE.digest)
+            .where(_LINE.practice_id == deed.practice_id)
+            .order_by(_LINE.number.desc())
+            .limit(1)
+        )
+        with self._engine.begin() as connection:
+            # lines of one practice come one after the other, or two would follow the same one
+            connection.execute(
+                select(func.pg_advisory_xact_lock(func.hashtextextended(str(deed.practice_id), 7)))
+            )
+            before = connection.execute(last).first()
+            number = (before.number if before is not None else 0) + 1
+            digest = digest_of(before.digest if before is not None else FIRST, number, now, deed)
+            connection.execute(
+                insert(TrailRow).values(
+                    practice_id=deed.practice_id,
+                    number=number,
+                    at=now,
+                    member_id=deed.member_id,
+                    who=deed.who,
+                    act=deed.act,
+                    what=deed.what,
+                    client_id=deed.target.client_id,
+                    visit_id=deed.target.visit_id,
+                    request_id=deed.request_id,
+                    digest=digest,
+                )
+            )
+        return TrailLine(**vars(deed), number=number, at=now, digest=digest)
+
+    def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
+        if kind == "client":
+            return TrailTarget(client_id=id)
+        with self._reader.connect() as connection:
+            row = connection.execute(_whose(kind, id)).first()
+        if row is None:
+            return TrailTarget()
+        return TrailTarget(client_id=row.client_id, visit_id=row.id)
+
+    def lines(self, practice_id: UUID, query: TrailQuery) -> list[TrailLine]:
+        found = select(*_LINE).where(_LINE.practice_id == practice_id)
+        for column, value in (
+            (_LINE.client_id, query.client_id),
+            (_LINE.member_id, query.member_id),
+            (_LINE.act, query.act),
+        ):
+            if value is not None:
+                found = found.where(column == value)
+        if query.before is not None:
+            found = found.where(_LINE.number < query.before)
+        with self._reader.connect() as connection:
+            zone = connection.scalar(
+                select(PracticeRow.time_zone).where(PracticeRow.id == practice_id)
+            )
+            here = ZoneInfo(zone or "UTC")
+            if query.since is not None:
+                begin = datetime.combine(query.since, datetime.min.time(), here)
+                found = found.where(_LINE.at >= begin)
+            if query.until is not None:
+                end = datetime.combine(query.until + timedelta(days=1), datetime.min.time(), here)
+                found = found.where(_LINE.at < end)
+            rows = connection.execute(found.order_by(_LINE.number.desc()).limit(query.most))
+            return [_line(row) for row in rows]
+
+    def whole(self, practice_id: UUID) -> Generator[TrailLine, None, None]:
+        found = select(*_LINE).where(_LINE.practice_id == practice_id).order_by(_LINE.number)
+        with (
+            self._engine.connect() as connection,
+            connection.execution_options(yield_per=2000).execute(found) as streamed,
+        ):
+            for row in streamed:
+                yield _line(row)
+
+    def practices(self) -> list[UUID]:
+        with self._reader.connect() as connection:
+            found = select(_LINE.practice_id).distinct().order_by(_LINE.practice_id)
+            return list(connection.scalars(found))
+
+    def names(self, practice_id: UUID) -> dict[UUID, str]:
+        clients = ClientRow.__table__.c
+        with self._reader.connect() as connection:
+            found = select(clients.id, clients.name).where(clients.practice_id == practice_id)
+            return {row.id: row.name for row in connection.execute(found)}
+
+
+def _whose(kind: TargetKind, id: UUID) -> Select[UUID, UUID]:
+    visit = select(VisitRow.id, VisitRow.client_id)
+    if kind == "visit":
+        return visit.where(VisitRow.id == id)
+    if kind == "report":
+        return visit.join(ReportRow, ReportRow.visit_id == VisitRow.id).where(ReportRow.id == id)
+    if kind == "photo":
+        return visit.join(PhotoRow, PhotoRow.visit_id == VisitRow.id).where(PhotoRow.id == id)
+    linked = visit.join(ClientLinkRow, ClientLinkRow.visit_id == VisitRow.id)
+    if kind == "link":
+        return linked.where(ClientLinkRow.id == id)
+    return linked.join(CheckRoundRow, CheckRoundRow.link_id == ClientLinkRow.id).where(
+        CheckRoundRow.id == id
+    )
+
+
+def _line(row: Any) -> TrailLine:
+    return TrailLine(
+        practice_id=row.practice_id,
+        member_id=row.member_id,
+        who=row.who,
+        act=row.act,
+        what=row.what,
+        target=TrailTarget(client_id=row.client_id, visit_id=row.visit_id),
+        request_id=row.request_id,
+        number=row.number,
+        at=row.at,
+        digest=bytes(row.digest),
+    )

@@ -1,0 +1,113 @@
+"""Who saw and did what: every route is named, lines are added to only, and one that is gone shows."""
+
+from uuid import uuid4
+
+import psycopg
+import pytest
+from sqlalchemy import text
+from sqlalchemy.exc import ProgrammingError
+
+from api.conftest import Page
+from gentle_plumb.api.traced import PREFIX, TRACED, UNTRACED
+from gentle_plumb.services.trail import TrailService, broken_at
+from gentle_plumb.storage import SqlTrail
+
+
+def lines(owner, **query):
+    return owner.http.get("/api/trail", params=query).json()
+
+
+def test_every_route_leaves_a_trace_or_is_named_as_one_that_leaves_none(app):
+    routes = {
+        (method.upper(), path.removeprefix(PREFIX))
+        for path, methods in app.openapi()["paths"].items()
+        for method in methods
+    }
+    assert routes - set(TRACED) - UNTRACED == set()
+    assert (set(TRACED) | UNTRACED) - routes == set()
+    assert set(TRACED) & UNTRACED == set()
+
+
+def test_a_visit_leaves_its_trace_in_order_without_what_it_holds(owner, clock):
+    visit = owner.new_visit("Odile Marrick")
+    owner.http.get(f"/api/visits/{visit}")
+    owner.http.get(f"/api/visits/{visit}/worked")
+    for at, typed in enumerate(("46", "47", "48")):
+        owner.type(visit, "look.found.seat", typed, version=at)
+    owner.http.get(f"/api/visits/{visit}/report.pdf")
+    told = [(one["act"], one["what"], one["client"]) for one in reversed(lines(owner))]
+    assert told == [
+        ("sign_in", "", ""),
+        ("change", "client", "Odile Marrick"),
+        ("change", "visit begun", "Odile Marrick"),
+        ("read", "visit", "Odile Marrick"),
+        ("change", "visit", "Odile Marrick"),
+        ("print", "draft", "Odile Marrick"),
+    ]
+    clock.pass_by(minutes=6)
+    owner.type(visit, "look.found.seat", "49", version=3)
+    [last, *_] = lines(owner)
+    assert (last["act"], last["number"]) == ("change", 7)
+    assert "49" not in str({**last, "at": "", "digest": "", "client_id": "", "visit_id": ""})
+
+
+def test_what_failed_leaves_none_and_a_refused_sign_in_does(owner, app, office):
+    owner.http.get(f"/api/visits/{uuid4()}")
+    Page(app).sign_in(office.owner, "wrong")
+    Page(app).http.post("/api/session", json={"email": "no@body.example", "password": "x"})
+    assert [one["act"] for one in lines(owner)] == ["refused", "sign_in"]
+
+
+def test_an_erasure_is_proved_by_what_stays(owner):
+    visit = owner.new_visit("Odile Marrick")
+    client = owner.http.get(f"/api/visits/{visit}").json()["client"]["id"]
+    assert owner.http.delete(f"/api/clients/{client}").status_code == 204
+    mine = lines(owner, client=client)
+    assert next((one["act"], one["client"]) for one in mine) == ("erase", "erased client")
+    assert "Marrick" not in str(mine)
+    assert [one["act"] for one in lines(owner, act="erase")] == ["erase"]
+
+
+def test_only_an_owner_of_the_practice_reads_it(owner, app, office, stranger, reader):
+    owner.new_visit()
+    other = Page(app)
+    other.sign_in(office.practitioner)
+    for page in (other, reader):
+        assert page.http.get("/api/trail").status_code == 403
+        assert page.http.get("/api/trail.csv").status_code == 403
+    assert {one["who"] for one in lines(stranger)} == {"Owner"}
+    assert len(lines(stranger)) == 1
+    sheet = owner.http.get("/api/trail.csv").text.splitlines()
+    assert sheet[0].startswith("number,at,who,act")
+    assert len(sheet) == 1 + len(lines(owner)) - 1  # the export itself came after
+    today = owner.http.get("/api/trail", params={"until": "2001-01-01"}).json()
+    assert today == []
+    assert lines(owner, before=2)[0]["number"] == 1
+
+
+def test_lines_are_added_only_and_one_that_is_changed_or_gone_shows(
+    owner, engine, database_url, office, clock
+):
+    for name in ("A", "B", "C"):
+        owner.new_visit(name)
+    practice = office.practice.id
+    whole = list(SqlTrail(engine).whole(practice))
+    assert broken_at(whole)[:2] == (7, None)
+    for statement in ("update trail set who = 'X'", "delete from trail", "truncate trail"):
+        with pytest.raises(ProgrammingError, match="added to only"), engine.begin() as connection:
+            connection.execute(text(statement))
+    assert broken_at([*whole[:3], *whole[4:]])[:2] == (3, 4)
+    with psycopg.connect(
+        database_url, autocommit=True
+    ) as db:  # who owns the database can do anything
+        db.execute("alter table trail disable trigger trail_is_added_to_only")
+        db.execute("update trail set who = 'X' where practice_id = %s and number = 2", [practice])
+        db.execute("alter table trail enable trigger trail_is_added_to_only")
+    found = {id: broken for id, _, broken, _ in TrailService(SqlTrail(engine), clock).check()}
+    assert found[practice] == 2
+
+
+def test_each_answer_and_each_line_bear_the_same_name_of_the_request(owner, engine, office):
+    answer = owner.add("clients", name="Odile")
+    [*_, last] = SqlTrail(engine).whole(office.practice.id)
+    assert answer.headers["x-request-id"] == last.request_id

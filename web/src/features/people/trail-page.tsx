@@ -1,0 +1,180 @@
+import { keepPreviousData } from "@tanstack/react-query";
+import { Link, useSearch } from "@tanstack/react-router";
+import { useState } from "react";
+import { useMembers } from "@/shared/api/account";
+import { type Schemas, server } from "@/shared/api/client";
+import { useClients } from "@/shared/api/queries";
+import { clockTime, shortDate } from "@/shared/dates";
+import { Button } from "@/shared/ui/button";
+import { Download } from "@/shared/ui/download";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
+import { Select } from "@/shared/ui/select";
+import { Skeleton } from "@/shared/ui/skeleton";
+
+type Line = Schemas["TrailLineOut"];
+type Act = Line["act"];
+
+const ACTS: Record<Act, string> = {
+  sign_in: "Signed in",
+  refused: "Sign-in refused",
+  sign_out: "Signed out",
+  read: "Read",
+  change: "Changed",
+  sign: "Signed a report",
+  print: "Printed",
+  export: "Exported",
+  import: "Imported",
+  share: "Shared with the client",
+  answer: "Answered by the client",
+  erase: "Erased",
+  manage: "Managed the practice",
+};
+const PAGE = 200;
+
+type Asked = {
+  client: string;
+  member: string;
+  act: string;
+  since: string;
+  until: string;
+};
+
+/** A choice with its label above. */
+function Choice(props: Parameters<typeof Select>[0]) {
+  return (
+    <div className="flex flex-col">
+      <span className="mb-1 font-semibold" aria-hidden="true">
+        {props.label}
+      </span>
+      <Select {...props} />
+    </div>
+  );
+}
+
+function queryOf(asked: Asked, before?: number) {
+  return {
+    ...(asked.client ? { client: asked.client } : {}),
+    ...(asked.member ? { member: asked.member } : {}),
+    ...(asked.act ? { act: asked.act as Act } : {}),
+    ...(asked.since ? { since: asked.since } : {}),
+    ...(asked.until ? { until: asked.until } : {}),
+    ...(before ? { before } : {}),
+  };
+}
+
+/** Who saw and did what, for the owner: by client, member, act and day; as CSV. */
+export function TrailPage() {
+  const search = useSearch({ from: "/shell/trail" });
+  const [asked, setAsked] = useState<Asked>({
+    ...{ client: search.client ?? "", member: "", act: "", since: "", until: "" },
+  });
+  const [before, setBefore] = useState<number | undefined>(undefined);
+  const query = queryOf(asked, before);
+  const trail = server.useQuery(
+    "get",
+    "/api/trail",
+    { params: { query } },
+    { placeholderData: keepPreviousData },
+  );
+  const members = useMembers().data ?? [];
+  const clients = useClients().data ?? [];
+  const ask = (change: Partial<Asked>) => {
+    setAsked({ ...asked, ...change });
+    setBefore(undefined);
+  };
+  const lines = trail.data ?? [];
+  const csv = new URLSearchParams(queryOf(asked) as Record<string, string>);
+  return (
+    <>
+      <p className="mb-2">
+        <Link to="/people" className="text-sm text-soft hover:underline">
+          ‹ Practice
+        </Link>
+      </p>
+      <PageHead
+        title="Trail"
+        says="Who saw and did what. Lines are added and never changed; ./plumb verify checks that none is gone. Reads and changes of one visit within five minutes are one line."
+      >
+        <Download href={`/api/trail.csv?${csv}`} file="trail.csv">
+          CSV
+        </Download>
+      </PageHead>
+      <div className="mb-5 grid gap-3 desk:grid-cols-5">
+        <Choice
+          label="Client"
+          value={asked.client}
+          onChange={(client) => ask({ client })}
+          options={[
+            { value: "", label: "Every client" },
+            ...clients.map((one) => ({ value: one.id, label: one.name })),
+          ]}
+        />
+        <Choice
+          label="Who"
+          value={asked.member}
+          onChange={(member) => ask({ member })}
+          options={[
+            { value: "", label: "Everybody" },
+            ...members.map((one) => ({ value: one.id, label: one.name })),
+          ]}
+        />
+        <Choice
+          label="What"
+          value={asked.act}
+          onChange={(act) => ask({ act })}
+          options={[
+            { value: "", label: "Everything" },
+            ...Object.entries(ACTS).map(([value, label]) => ({ value, label })),
+          ]}
+        />
+        <LabelledInput
+          label="From"
+          type="date"
+          value={asked.since}
+          onChange={(event) => ask({ since: event.target.value })}
+        />
+        <LabelledInput
+          label="To"
+          type="date"
+          value={asked.until}
+          onChange={(event) => ask({ until: event.target.value })}
+        />
+      </div>
+      {trail.isError && <Notice role="alert">{trail.error.message}</Notice>}
+      {trail.isPending && <Skeleton lines={10} label="Fetching the trail" />}
+      {trail.data && lines.length === 0 && (
+        <p className="text-soft">No line matches this choice.</p>
+      )}
+      <ol aria-label="Trail" className="border-b border-hair">
+        {lines.map((line) => (
+          <li
+            key={line.number}
+            className="grid gap-x-4 border-t border-hair py-1.5 desk:grid-cols-[150px_minmax(0,1fr)_minmax(0,1.4fr)_minmax(0,1fr)]"
+          >
+            <span className="figures text-soft">
+              {shortDate(line.at)} {clockTime(new Date(line.at))}
+            </span>
+            <span>{line.who}</span>
+            <span>
+              {line.says}
+              {line.what && <span className="text-soft">: {line.what}</span>}
+            </span>
+            <span dir="auto">{line.client}</span>
+          </li>
+        ))}
+      </ol>
+      {lines.length === PAGE && (
+        <Button className="mt-4" onClick={() => setBefore(lines.at(-1)?.number)}>
+          Earlier lines
+        </Button>
+      )}
+      {before !== undefined && (
+        <Button look="quiet" className="mt-4 ml-2" onClick={() => setBefore(undefined)}>
+          Latest lines
+        </Button>
+      )}
+    </>
+  );
+}
