@@ -178,47 +178,22 @@ def password(
 @app.command()
 def verify(
     head: Annotated[
-        list[str] | None,
-        typer.Option(
-            "--head",
-            help="NUMBER:DIGEST of a line that was noted down or exported before; may be given again.",
-        ),
+        list[str] | None, typer.Option("--head", help="NUMBER:DIGEST of a line noted down before.")
     ] = None,
 ) -> None:
     """Check the trail of every practice, line by line: a line that was changed or taken out shows."""
     from .hosting import run
-    from .main import now
-    from .services.trail import TrailService
-    from .storage import SqlTrail
+    from .hosting.verifying import heads_of, verify_trail
 
-    wanted = {}
-    for one in head or []:
-        number, _, digest = one.partition(":")
-        if not number.isdigit() or len(digest) < 8:
-            say(f"--head: “{one}” is not NUMBER:DIGEST with 8 digits of the digest or more.")
-            raise typer.Exit(2)
-        wanted[digest.lower()] = int(number)
+    try:
+        wanted = heads_of(head or [])
+    except ValueError as error:
+        say(f"--head: {error}")
+        raise typer.Exit(2) from None
     with _started() as url:
         engine = run.open_engine(url)
         run.prepare(engine, demo=False, say=say)
-        trail, whole = SqlTrail(engine), True
-        for practice_id, count, broken, end in TrailService(trail, now).check():
-            if broken is None:
-                say(f"{practice_id}: {count} lines hold. Last: {count}:{end}")
-            else:
-                whole = False
-                say(f"{practice_id}: {count} lines hold; line {broken} was changed or is gone.")
-        missing = set(wanted)
-        for practice_id in trail.practices():
-            for line in trail.whole(practice_id):
-                missing -= {
-                    digest
-                    for digest, number in wanted.items()
-                    if number == line.number and line.digest.hex().startswith(digest)
-                }
-        for digest in sorted(missing):
-            whole = False
-            say(f"There is no line {wanted[digest]} with digest {digest}: the end was cut off.")
+        whole = verify_trail(engine, wanted, say)
         engine.dispose()
     raise typer.Exit(0 if whole else 1)
 

@@ -9,6 +9,7 @@ from sqlalchemy.exc import ProgrammingError
 
 from api.conftest import Page
 from gentle_plumb.api.traced import PREFIX, TRACED, UNTRACED
+from gentle_plumb.hosting.verifying import heads_of, verify_trail
 from gentle_plumb.services.trail import TrailService, broken_at
 from gentle_plumb.storage import SqlTrail
 
@@ -105,6 +106,23 @@ def test_lines_are_added_only_and_one_that_is_changed_or_gone_shows(
         db.execute("alter table trail enable trigger trail_is_added_to_only")
     found = {id: broken for id, _, broken, _ in TrailService(SqlTrail(engine), clock).check()}
     assert found[practice] == 2
+    said = []
+    assert not verify_trail(engine, {}, said.append)
+    assert f"{practice}: 1 lines hold; line 2 was changed or is gone." in said
+
+
+def test_a_cut_at_the_end_shows_by_a_line_that_was_noted_down(owner, engine, office):
+    owner.new_visit()
+    [*_, last] = SqlTrail(engine).whole(office.practice.id)
+    cut = {last.digest.hex()[:12]: last.number + 1}
+    told = []
+    verify_trail(engine, heads_of([f"{last.number}:{last.digest.hex()}"]), told.append)
+    assert not [line for line in told if "cut off" in line]
+    assert not verify_trail(engine, cut, told.append)
+    assert "the end was cut off" in told[-1]
+    for wrong in ("x", "3", "3:ab"):
+        with pytest.raises(ValueError, match="NUMBER:DIGEST"):
+            heads_of([wrong])
 
 
 def test_each_answer_and_each_line_bear_the_same_name_of_the_request(owner, engine, office):

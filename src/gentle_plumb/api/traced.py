@@ -126,29 +126,33 @@ class TracedRoute(APIRoute):
 
         async def handled(request: Request) -> Response:
             services: Services = request.app.state.services
-            target = await run_in_threadpool(_target, services, request)
+            target = await _target(services, request)
             response = await handle(request)
             if target == TrailTarget() and method == "POST":
                 target = await _named_in(services, request)
             if response.status_code < 400:
                 deed = _deed(request, act, what, target)
-                if deed is not None:
+                if deed is not None and not services.trail.gathered(deed):
                     await run_in_threadpool(services.trail.note, deed)
             return response
 
         return handled
 
 
-def _target(services: Services, request: Request) -> TrailTarget:
+async def _target(services: Services, request: Request) -> TrailTarget:
     """Whose the thing in the path is, asked while it is there."""
     for name, kind in TARGETS:
         given = request.path_params.get(name)
         if given is None:
             continue
         try:
-            return services.trail.target(kind, UUID(str(given)))
+            id = UUID(str(given))
         except ValueError:
             return TrailTarget()
+        known = services.trail.known(kind, id)
+        if known is not None:
+            return known
+        return await run_in_threadpool(services.trail.target, kind, id)
     return TrailTarget()
 
 

@@ -25,6 +25,16 @@ _hasher = PasswordHash.recommended()
 _DUMMY = _hasher.hash("nobody has this password")
 
 
+def hash_secret(secret: str) -> str:
+    """Return what is stored of a password or code: slow to make on purpose."""
+    return _hasher.hash(secret)
+
+
+def is_secret(secret: str, stored: str | None) -> bool:
+    """Whether a password or code is the stored one; takes as long where there is none."""
+    return _hasher.verify(secret, stored or _DUMMY) and stored is not None
+
+
 def token_hash(token: str) -> bytes:
     """What is stored of a token."""
     return hashlib.sha256(token.encode()).digest()

@@ -94,10 +94,14 @@ class TrailService:
         self._lately: OrderedDict[tuple[object, ...], datetime] = OrderedDict()
         self._whose: OrderedDict[tuple[TargetKind, UUID], TrailTarget] = OrderedDict()
 
+    def known(self, kind: TargetKind, id: UUID) -> TrailTarget | None:
+        """Whose a thing is, where it was found before; asks nobody."""
+        with self._lock:
+            return self._whose.get((kind, id))
+
     def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
         """Whose a thing is, as long as it is there; what was found once is not asked again."""
-        with self._lock:
-            known = self._whose.get((kind, id))
+        known = self.known(kind, id)
         if known is None:
             known = self._trail.target(kind, id)
             if known.client_id is not None:
@@ -107,19 +111,23 @@ class TrailService:
                         self._whose.popitem(last=False)
         return known
 
+    def gathered(self, deed: Deed) -> bool:
+        """Whether a deed stands in a line of a moment ago already; asks nobody."""
+        if deed.act not in GATHERED:
+            return False
+        with self._lock:
+            last = self._lately.get(_key(deed))
+        return last is not None and timedelta(0) <= self._clock() - last < TOGETHER
+
     def note(self, deed: Deed) -> None:
         """Write a deed down; reads and changes that follow each other are one line."""
+        if self.gathered(deed):
+            return
         now = self._clock()
-        key = (deed.member_id, deed.who, deed.act, deed.what, deed.target)
-        if deed.act in GATHERED:
-            with self._lock:
-                last = self._lately.get(key)
-                if last is not None and timedelta(0) <= now - last < TOGETHER:
-                    return
         self._trail.add(deed, now)
         with self._lock:
-            self._lately[key] = now
-            self._lately.move_to_end(key)
+            self._lately[_key(deed)] = now
+            self._lately.move_to_end(_key(deed))
             while len(self._lately) > MOST_KNOWN:
                 self._lately.popitem(last=False)
 
@@ -159,6 +167,10 @@ class TrailService:
     def _need_owner(member: Member) -> None:
         if member.role != "owner":
             raise NotAllowed("Only an owner reads the trail.")
+
+
+def _key(deed: Deed) -> tuple[object, ...]:
+    return deed.practice_id, deed.member_id, deed.who, deed.act, deed.what, deed.target
 
 
 def _named(line: TrailLine, names: dict[UUID, str]) -> str:

@@ -22,15 +22,14 @@ from ..services.models import (
     OutgoingMail,
     Practice,
 )
-from .models import (
+from .models import ClientRow, PracticeRow
+from .own_models import (
     CheckRoundRow,
     ClientLinkRow,
-    ClientRow,
     GivenAnswerRow,
     LinkSessionRow,
     MessageCatalogueRow,
     OutgoingMailRow,
-    PracticeRow,
 )
 from .queue import put_mail
 from .statements import CLIENT

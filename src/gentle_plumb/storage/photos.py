@@ -14,17 +14,8 @@ from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound
 from ..services.models import ErasureScope, PhotoHead
-from .models import (
-    ChangeRow,
-    CheckRoundRow,
-    ClientLinkRow,
-    EntryRow,
-    GivenAnswerRow,
-    PhotoRow,
-    ReportCopyRow,
-    ReportRow,
-    VisitRow,
-)
+from .models import ChangeRow, EntryRow, PhotoRow, ReportCopyRow, ReportRow, VisitRow
+from .own_models import CheckRoundRow, ClientLinkRow, GivenAnswerRow
 from .statements import LOCK, PHOTO
 
 

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
-from typing import Any, cast
+from functools import cache
+from typing import TYPE_CHECKING, Any, cast
 
-from procrastinate import App, SyncPsycopgConnector
 from sqlalchemy import Connection
 
 from ..services.models import OutgoingMail
+
+if TYPE_CHECKING:
+    from procrastinate import App
 
 SEND_MAIL = "send_mail"
 """Name of the task; the worker knows what it does."""
@@ -31,14 +34,19 @@ end $$
 """
 """Takes the queue away: its tables, functions and types."""
 
-_app = App(connector=SyncPsycopgConnector())
-"""Puts jobs on connections that are handed to it; it opens none of its own."""
+
+@cache
+def _app() -> App:
+    """What puts jobs on connections that are handed to it; it opens none of its own."""
+    from procrastinate import App, SyncPsycopgConnector  # the server rarely needs it
+
+    return App(connector=SyncPsycopgConnector())
 
 
 def put_mail(connection: Connection, mail: OutgoingMail) -> None:
     """Queue a mail within the transaction that keeps it: both are there, or neither."""
     driver: Any = connection.connection.driver_connection
-    job = _app.configure_task(
+    job = _app().configure_task(
         SEND_MAIL,
         allow_unknown=True,
         queue=MAIL_QUEUE,

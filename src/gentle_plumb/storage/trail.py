@@ -13,16 +13,8 @@ from sqlalchemy.dialects.postgresql import insert
 
 from ..services.models.trail import Deed, TargetKind, TrailLine, TrailQuery, TrailTarget
 from ..services.trail import FIRST, digest_of
-from .models import (
-    CheckRoundRow,
-    ClientLinkRow,
-    ClientRow,
-    PhotoRow,
-    PracticeRow,
-    ReportRow,
-    TrailRow,
-    VisitRow,
-)
+from .models import ClientRow, PhotoRow, PracticeRow, ReportRow, VisitRow
+from .own_models import CheckRoundRow, ClientLinkRow, TrailRow
 
 _LINE = TrailRow.__table__.c
 

@@ -7,14 +7,12 @@ from dataclasses import dataclass, replace
 from datetime import date, timedelta
 from uuid import UUID, uuid4, uuid5
 
-from pwdlib import PasswordHash
-
 from ...core.errors import UnknownName, ValueOutOfRange
 from ...core.own_page import LEVELS, ROUNDS, Level, Question, Round
 from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.words import say_length
-from ..accounts import require_health, require_writer
+from ..accounts import hash_secret, require_health, require_writer
 from ..errors import NotReady
 from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice
 from ..ports import Accounts, Clock, Records
@@ -33,8 +31,6 @@ USUAL_DAYS: dict[LinkKind, int] = {"before": 30, "after": 63}
 
 MISSED = ("signs", "station", "room", "still")
 """Parts in which a question without an answer is missed: where nothing hurts is not."""
-
-_hasher = PasswordHash.recommended()
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -149,7 +145,7 @@ class LinkService:
             visit_id=visit_id,
             kind=kind,
             token=secrets.token_urlsafe(24),
-            code_hash=_hasher.hash(code),
+            code_hash=hash_secret(code),
             language=language,
             member_id=member.id,
             made_at=now,
@@ -168,7 +164,7 @@ class LinkService:
         require_writer(member)
         code = _code()
         held = self._pages.link(member.practice_id, link_id)
-        self._pages.change_link(replace(held, code_hash=_hasher.hash(code)))
+        self._pages.change_link(replace(held, code_hash=hash_secret(code)))
         return MadeLink(link=self._view(member, practice, held), code=code)
 
     def revoke(self, member: Member, link_id: UUID) -> None:

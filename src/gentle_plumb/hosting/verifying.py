@@ -1,0 +1,50 @@
+"""Checking the trail from the console: each line against the one before it, and ends that were noted down."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+
+from sqlalchemy import Engine
+
+from ..main import now
+from ..services.trail import TrailService
+from ..storage import SqlTrail
+
+LEAST_DIGITS = 8
+"""So many digits of a digest tell a line. House value."""
+
+
+def heads_of(given: Sequence[str]) -> dict[str, int]:
+    """Read lines that were noted down, NUMBER:DIGEST each; number by digest. Raises ValueError."""
+    found = {}
+    for one in given:
+        number, _, digest = one.partition(":")
+        if not number.isdigit() or len(digest) < LEAST_DIGITS:
+            raise ValueError(
+                f"“{one}” is not NUMBER:DIGEST with {LEAST_DIGITS} digits of the digest or more."
+            )
+        found[digest.lower()] = int(number)
+    return found
+
+
+def verify_trail(engine: Engine, heads: dict[str, int], say: Callable[[str], None]) -> bool:
+    """Check every practice's trail, and look for the lines in ``heads``; whether all of it holds."""
+    trail, whole = SqlTrail(engine), True
+    for practice_id, count, broken, end in TrailService(trail, now).check():
+        if broken is None:
+            say(f"{practice_id}: {count} lines hold. Last: {count}:{end}")
+        else:
+            whole = False
+            say(f"{practice_id}: {count} lines hold; line {broken} was changed or is gone.")
+    missing = set(heads)
+    for practice_id in trail.practices() if heads else ():
+        for line in trail.whole(practice_id):
+            digest = line.digest.hex()
+            missing -= {
+                head
+                for head, number in heads.items()
+                if number == line.number and digest.startswith(head)
+            }
+    for head in sorted(missing):
+        say(f"There is no line {heads[head]} with digest {head}: the end was cut off.")
+    return whole and not missing
