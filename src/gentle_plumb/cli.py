@@ -14,6 +14,7 @@ from rich.console import Console
 
 from .config import ROOT, Settings
 from .core.choices import one_of
+from .core.errors import FieldError
 from .core.units import UNITS, LengthUnit
 
 if TYPE_CHECKING:
@@ -75,7 +76,7 @@ def _started(port: int | None = None, host: str = "127.0.0.1") -> Iterator[str]:
                 yield url
     except KeyboardInterrupt:
         say("Stopped.")
-    except (PostgresTrouble, run.PortTaken) as trouble:
+    except (PostgresTrouble, run.PortTaken, FieldError) as trouble:
         say(str(trouble))
         raise typer.Exit(1) from None
 
@@ -113,15 +114,16 @@ def practice(
     from .hosting import run
     from .hosting.zone import local_zone
     from .main import now
-    from .services.accounts import LEAST_PASSWORD, AccountService
+    from .services.accounts import AccountService
     from .services.errors import AlreadyThere
     from .services.models import Practice
+    from .services.passwords import check_password
     from .storage import SqlAccounts
 
     zone = time_zone or local_zone()
     lengths = _unit(unit)
-    if len(password) < LEAST_PASSWORD or "@" not in email:
-        say(f"The password has {LEAST_PASSWORD} characters or more, the address has an @.")
+    if "@" not in email:
+        say("The address has an @.")
         raise typer.Exit(2)
     if zone not in available_timezones():
         say(f"Time zone: “{zone}” is none. Give one as Europe/London.")
@@ -133,6 +135,7 @@ def practice(
         if accounts.member_by_email(email.strip().lower()) is not None:
             say("Somebody with this address is there already. Nothing was made.")
             raise typer.Exit(1)
+        check_password(password, (name, owner, email))
         made = Practice(id=uuid4(), name=name, unit=lengths, local_wording="", time_zone=zone)
         accounts.add_practice(made)
         try:
@@ -156,13 +159,10 @@ def password(
     """Set somebody's password anew; they are signed out everywhere."""
     from .hosting import run
     from .main import now
-    from .services.accounts import LEAST_PASSWORD, AccountService
+    from .services.accounts import AccountService
     from .services.errors import NotFound
     from .storage import SqlAccounts
 
-    if len(new) < LEAST_PASSWORD:
-        say(f"The password has {LEAST_PASSWORD} characters or more.")
-        raise typer.Exit(2)
     with _started() as url:
         engine = run.open_engine(url)
         run.prepare(engine, demo=False, say=say)

@@ -57,6 +57,9 @@ class FakeAccounts:
             registration=member.registration,
             password_hash=member.password_hash,
             sees_health=member.sees_health,
+            totp_secret=member.totp_secret,
+            totp_last=member.totp_last,
+            recovery=member.recovery,
         )
         return self.people[member.id]
 

@@ -13,6 +13,7 @@ from fastapi import APIRouter, Request, Response
 from sqlalchemy import text
 
 from ..core.errors import UnknownName
+from ..documents.code_svg import code_svg
 from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
 from ..services.errors import LockedOut, NotSignedIn
 from ..services.models import Member
@@ -79,6 +80,7 @@ async def sign_in(request: Request, response: Response, services: With, given: s
                 sender=sender,
                 known=request.cookies.get(KNOWN_COOKIE),
                 browser=request.headers.get("user-agent", ""),
+                code=given.code,
             )
         )
     except (NotSignedIn, LockedOut):
@@ -149,6 +151,46 @@ def set_registration(services: With, who: Signed, given: s.RegistrationIn) -> s.
     """Set the number that one is registered under: it stands beside one's signatures from now on."""
     member = services.accounts.set_registration(who.member, given.registration)
     return s.Me.of(who.session, member, who.practice)
+
+
+@account_router.post("/me/second-factor")
+def offer_second_factor(services: With, who: Signed) -> s.SecondFactorOffer:
+    """A new secret for an authenticator; nothing is kept before it is confirmed."""
+    secret, address = services.accounts.offer_second_factor(who.member)
+    return s.SecondFactorOffer(secret=secret, svg=code_svg(address))
+
+
+@account_router.put("/me/second-factor", responses={429: {"model": Problem}})
+async def set_second_factor(
+    request: Request, services: With, who: Signed, given: s.SecondFactorIn
+) -> s.RecoveryCodes:
+    """Keep a second factor once its first code is right; the recovery codes are told this once."""
+    sender = request.client.host if request.client else ""
+    codes = await hashing(
+        lambda: services.accounts.set_second_factor(
+            who.member, password=given.password, secret=given.secret, code=given.code, sender=sender
+        )
+    )
+    return s.RecoveryCodes(codes=codes)
+
+
+@account_router.post("/me/second-factor/off", status_code=204, responses={429: {"model": Problem}})
+async def drop_second_factor(
+    request: Request, services: With, who: Signed, given: s.SecondFactorOff
+) -> None:
+    """Sign in by the password alone again; not where the practice asks for a second factor."""
+    sender = request.client.host if request.client else ""
+    await hashing(
+        lambda: services.accounts.drop_second_factor(
+            who.member, who.practice, password=given.password, sender=sender
+        )
+    )
+
+
+@account_router.delete("/members/{member_id}/second-factor", status_code=204)
+def reset_second_factor(services: With, who: Signed, member_id: UUID) -> None:
+    """Take a colleague's second factor away, whose telephone is lost; owners only."""
+    services.accounts.reset_second_factor(who.member, member_id)
 
 
 @account_router.get("/sessions")

@@ -9,7 +9,7 @@ from typing import Annotated
 from fastapi import Depends, Request, Security
 from fastapi.security import APIKeyCookie, APIKeyHeader
 
-from ..services.errors import NotAllowed
+from ..services.errors import MustEnrol, NotAllowed
 from ..services.models import Member, Practice, Session
 from .dependencies import Services
 
@@ -17,6 +17,8 @@ COOKIE = "plumb_session"
 KNOWN_COOKIE = "plumb_browser"
 CSRF_HEADER = "X-Plumb-Csrf"
 SAFE = {"GET", "HEAD", "OPTIONS"}
+ENROLLING = {"/api/me", "/api/session", "/api/me/second-factor"}
+"""What is open to a member who has no second factor yet where the practice asks for one."""
 
 _cookie = APIKeyCookie(name=COOKIE, auto_error=False, description="Opened by signing in.")
 _csrf = APIKeyHeader(name=CSRF_HEADER, auto_error=False, description="From GET /api/me.")
@@ -57,6 +59,8 @@ def caller(
             raise NotAllowed("Your session has expired. Reload the page.")
         if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
             raise NotAllowed("Your session has changed. Reload the page.")
+    if practice.second_factor and not member.totp_secret and request.url.path not in ENROLLING:
+        raise MustEnrol("Your practice asks for a second factor. Set yours up first.")
     who = CurrentUser(session=session, member=member, practice=practice)
     request.state.who = who  # for the trail
     return who

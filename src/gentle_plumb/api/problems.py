@@ -54,6 +54,8 @@ PROBLEMS: dict[int | str, dict[str, Any]] = {
 
 _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.NotSignedIn: (401, "not-signed-in"),
+    service.NeedsCode: (401, "needs-code"),
+    service.MustEnrol: (403, "must-enrol"),
     service.NotAllowed: (403, "not-allowed"),
     service.NotFound: (404, "not-found"),
     service.AlreadyThere: (409, "already-there"),

@@ -66,6 +66,9 @@ TRACED: dict[tuple[str, str], tuple[Act, str]] = {
     ("DELETE", "/sessions/{session_id}"): ("sign_out", "another session"),
     ("PUT", "/password"): ("manage", "own password"),
     ("PUT", "/me/registration"): ("manage", "own registration"),
+    ("PUT", "/me/second-factor"): ("manage", "own second factor"),
+    ("POST", "/me/second-factor/off"): ("manage", "own second factor off"),
+    ("DELETE", "/members/{member_id}/second-factor"): ("manage", "second factor reset"),
     ("POST", "/members"): ("manage", "member let in"),
     ("PUT", "/members/{member_id}/health"): ("manage", "view of health data"),
     ("DELETE", "/members/{member_id}"): ("manage", "member left"),
@@ -96,6 +99,7 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
         *((how, "/measuring/lists/{list_id}") for how in ("PUT", "DELETE")),
         ("DELETE", "/measuring/tables/{table_id}"),
         ("DELETE", "/own/session"),
+        ("POST", "/me/second-factor"),
         ("PUT", "/desk/presets/{key}"),
         ("PUT", "/instruments/{instrument_id}"),
     }

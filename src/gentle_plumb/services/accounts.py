@@ -11,15 +11,16 @@ from uuid import UUID, uuid4
 
 from pwdlib import PasswordHash
 
-from .errors import LockedOut, NotAllowed, NotFound, NotSignedIn, WrongPassword
+from .errors import LockedOut, NeedsCode, NotAllowed, NotFound, NotSignedIn, WrongPassword
 from .models import WRITERS, Member, Practice, Role, Session
+from .passwords import check_password
 from .ports import Accounts, Clock
+from .second_factor import address_of, new_recovery, new_secret, recovery_hash, step_of
 from .throttle import counted_by
 
 SESSION_LENGTH = timedelta(hours=12)
 KNOWN_FOR = timedelta(days=400)
 """How long a browser is remembered as one in which somebody signed in. House value."""
-LEAST_PASSWORD = 10
 
 _hasher = PasswordHash.recommended()
 _DUMMY = _hasher.hash("nobody has this password")
@@ -72,6 +73,7 @@ class AccountService:
         sender: str = "",
         known: str | None = None,
         browser: str = "",
+        code: str = "",
     ) -> SignedIn:
         """Check a password and open a session.
 
@@ -84,11 +86,15 @@ class AccountService:
             The token of a browser that signed in before.
         browser : str
             What the browser calls itself, for the list of sessions.
+        code : str
+            Of the authenticator, or a recovery code, where the member has a second factor.
 
         Raises
         ------
         NotSignedIn
-            For a wrong address or password; the two can't be told apart.
+            For a wrong address or password, which can't be told apart; for a wrong code.
+        NeedsCode
+            Where the password is right and a code is needed.
         LockedOut
             After too many tries, whether or not anybody has this address.
 
@@ -112,6 +118,8 @@ class AccountService:
                 "This password is published with the demo and opens nothing here. "
                 "Set another one: ./plumb password"
             )
+        if member.totp_secret:
+            member = self._with_code(member, code)
         self._accounts.take_back_try(counted)
         token = secrets.token_urlsafe(32)
         if known_hash is None:
@@ -131,6 +139,73 @@ class AccountService:
         return SignedIn(
             token=token, known=known or "", session=session, member=member, practice=practice
         )
+
+    def _with_code(self, member: Member, code: str) -> Member:
+        """The member once their code is taken: a code, and a recovery code, opens once.
+
+        Raises NeedsCode, NotSignedIn.
+        """
+        if not code.strip():
+            raise NeedsCode("Enter the code of your authenticator, or a recovery code.")
+        step = step_of(member.totp_secret, code, self._clock(), member.totp_last)
+        if step is not None:
+            return self._accounts.change_member(replace(member, totp_last=step))
+        digest = recovery_hash(code)
+        if digest in member.recovery:
+            left = tuple(one for one in member.recovery if one != digest)
+            return self._accounts.change_member(replace(member, recovery=left))
+        raise NotSignedIn("The code is not right, or was used before. Wait for the next one.")
+
+    def offer_second_factor(self, member: Member) -> tuple[str, str]:
+        """A new secret and the address that an authenticator scans; nothing is kept before it is confirmed."""
+        secret = new_secret()
+        return secret, address_of(secret, member.email)
+
+    def set_second_factor(
+        self, member: Member, *, password: str, secret: str, code: str, sender: str = ""
+    ) -> list[str]:
+        """Keep a second factor once its first code is right; recovery codes, told this once.
+
+        Raises WrongPassword, LockedOut, NotAllowed for a wrong code.
+        """
+        self._ask_password(member, password, sender)
+        step = step_of(secret, code, self._clock(), 0)
+        if step is None:
+            raise NotAllowed("The code is not right. Check the clock of the telephone.")
+        codes, kept = new_recovery()
+        self._accounts.change_member(
+            replace(member, totp_secret=secret, totp_last=step, recovery=kept)
+        )
+        return codes
+
+    def drop_second_factor(
+        self, member: Member, practice: Practice, *, password: str, sender: str = ""
+    ) -> None:
+        """Sign in by the password alone again; raises WrongPassword, LockedOut, NotAllowed where it is required."""
+        self._ask_password(member, password, sender)
+        if practice.second_factor:
+            raise NotAllowed("Your practice asks everybody for a second factor.")
+        self._accounts.change_member(replace(member, totp_secret="", totp_last=0, recovery=()))
+
+    def reset_second_factor(self, by: Member, member_id: UUID) -> None:
+        """Take a colleague's second factor away, whose telephone is lost; their sessions end.
+
+        Owners only; raises NotAllowed, NotFound.
+        """
+        if by.role != "owner":
+            raise NotAllowed("Only an owner resets a second factor.")
+        member = self._colleague(by, member_id)
+        self._accounts.change_member(replace(member, totp_secret="", totp_last=0, recovery=()))
+        self._accounts.drop_sessions(member.id)
+
+    def _ask_password(self, member: Member, password: str, sender: str) -> None:
+        counted = counted_by(f"change {member.id}", sender, None)
+        wait = self._accounts.count_try(counted, self._clock())
+        if wait > timedelta(0):
+            raise LockedOut(int(wait.total_seconds()) + 1)
+        if not _hasher.verify(password, member.password_hash):
+            raise WrongPassword("The present password is not right. Nothing was changed.")
+        self._accounts.take_back_try(counted)
 
     def whose_address(self, email: str) -> Member | None:
         """Whoever signs in with an address, if anybody does: for the trail."""
@@ -162,15 +237,11 @@ class AccountService:
     ) -> None:
         """Set another password; every other session and remembered browser of the member ends.
 
-        Raises WrongPassword where the present one is not right, LockedOut after too many tries.
+        Raises WrongPassword where the present one is not right, LockedOut after too many tries,
+        ValueOutOfRange for a weak one.
         """
-        counted = counted_by(f"change {member.id}", sender, None)
-        wait = self._accounts.count_try(counted, self._clock())
-        if wait > timedelta(0):
-            raise LockedOut(int(wait.total_seconds()) + 1)
-        if not _hasher.verify(current, member.password_hash):
-            raise WrongPassword("The present password is not right. Nothing was changed.")
-        self._accounts.take_back_try(counted)
+        self._ask_password(member, current, sender)
+        check_password(password, (member.name, member.email))
         self._accounts.change_member(replace(member, password_hash=_hasher.hash(password)))
         self._accounts.drop_sessions(member.id, but=session.id)
 
@@ -179,6 +250,7 @@ class AccountService:
         member = self._accounts.member_by_email(email.strip().lower())
         if member is None:
             raise NotFound("Nobody has this address.")
+        check_password(password, (member.name, member.email))
         self._accounts.change_member(replace(member, password_hash=_hasher.hash(password)))
         self._accounts.drop_sessions(member.id)
         return member
@@ -215,7 +287,8 @@ class AccountService:
         password: str,
         id: UUID | None = None,
     ) -> Member:
-        """Make a member without asking who does it: for set-up only."""
+        """Make a member without asking who does it: for set-up only; raises ValueOutOfRange for a weak password."""
+        check_password(password, (name, email))
         return self._accounts.add_member(
             Member(
                 id=id or uuid4(),

@@ -2,6 +2,8 @@
 
 ServiceError
  ├── NotSignedIn        no session, an expired one, or wrong credentials
+ ├── NeedsCode          the password is right, and a code of the second factor is needed
+ ├── MustEnrol          signed in, but without the second factor that the practice asks for
  ├── LockedOut          too many wrong passwords; carries the seconds to wait
  ├── WrongPassword      the present password, asked for once more, is not right
  ├── NotAllowed         signed in, but the role does not reach that far
@@ -34,6 +36,14 @@ class ServiceError(Exception):
 
 class NotSignedIn(ServiceError):
     """Nobody is signed in, or the credentials are wrong."""
+
+
+class NeedsCode(ServiceError):
+    """The password is right; a code of the second factor is needed."""
+
+
+class MustEnrol(ServiceError):
+    """The practice asks for a second factor, and this member has none yet."""
 
 
 def _spoken(seconds: int) -> str:

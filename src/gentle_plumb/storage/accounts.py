@@ -102,7 +102,10 @@ class SqlAccounts:
         return Member(**held._mapping)
 
     def change_member(self, member: Member) -> Member:
-        changed = ("name", "title", "registration", "password_hash", "sees_health")
+        changed = (
+            *("name", "title", "registration", "password_hash", "sees_health"),
+            *("totp_secret", "totp_last", "recovery"),
+        )
         with Db(self._engine) as db, db.begin():
             found = db.execute(
                 update(MemberRow)

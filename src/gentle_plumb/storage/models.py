@@ -47,6 +47,7 @@ class PracticeRow(Base):
     currency: Mapped[str] = mapped_column(server_default="")
     letterhead: Mapped[str] = mapped_column(server_default="")
     contact: Mapped[str] = mapped_column(server_default="")
+    second_factor: Mapped[bool] = mapped_column(server_default=text("false"))
 
 
 class MemberRow(Base):
@@ -68,6 +69,9 @@ class MemberRow(Base):
     password_hash: Mapped[str]
     sees_health: Mapped[bool] = mapped_column(server_default=text("true"))
     registration: Mapped[str] = mapped_column(server_default="")
+    totp_secret: Mapped[str] = mapped_column(server_default="")
+    totp_last: Mapped[int] = mapped_column(server_default=text("0"))
+    recovery: Mapped[Any] = mapped_column(JSONB, server_default=text("'[]'"))
     left_at: Mapped[datetime | None] = mapped_column(Moment)
 
 

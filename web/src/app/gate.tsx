@@ -7,6 +7,7 @@ import { onSessionEnd } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { SecondFactor } from "../features/people/second-factor";
 import { SignInPage } from "../features/sign-in/sign-in-page";
 
 /** Nothing is shown to anybody who is not signed in; a session that ended leads back here. */
@@ -52,6 +53,16 @@ export function Gate() {
           )
         }
       />
+    );
+  if (me.data.must_enrol)
+    return (
+      <main id="main" className="mx-auto max-w-md p-6">
+        <h1 className="mb-4 text-2xl">One more step</h1>
+        <p className="mb-6">
+          Your practice asks everybody for a second factor. Set yours up to go on.
+        </p>
+        <SecondFactor />
+      </main>
     );
   return (
     <>

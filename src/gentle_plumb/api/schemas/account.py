@@ -14,10 +14,11 @@ from .common import Address, Line, Name, New, Password, RequestModel
 
 
 class SignIn(RequestModel):
-    """Credentials."""
+    """Credentials; ``code`` of the second factor, where there is one."""
 
     email: Annotated[str, StringConstraints(max_length=200)]
     password: Annotated[str, StringConstraints(max_length=200)]
+    code: Annotated[str, StringConstraints(max_length=40)] = ""
 
 
 class DemoPerson(BaseModel):
@@ -36,7 +37,11 @@ class Welcome(BaseModel):
 
 
 class Me(BaseModel):
-    """The signed-in member."""
+    """The signed-in member.
+
+    ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
+    that and that they have none; ``recovery_left`` counts the recovery codes.
+    """
 
     name: str
     title: str
@@ -55,6 +60,10 @@ class Me(BaseModel):
     price_large: float | None
     currency: str
     unit: LengthUnit
+    second_factor: bool
+    second_factor_asked: bool
+    must_enrol: bool
+    recovery_left: int
     csrf: str
 
     @classmethod
@@ -78,6 +87,10 @@ class Me(BaseModel):
             price_large=practice.price_large,
             currency=practice.currency,
             unit=practice.unit,
+            second_factor=member.totp_secret != "",
+            second_factor_asked=practice.second_factor,
+            must_enrol=practice.second_factor and not member.totp_secret,
+            recovery_left=len(member.recovery),
             csrf=session.csrf,
         )
 
@@ -117,7 +130,8 @@ Sum = Annotated[float, Field(ge=0, le=1_000_000)]
 class PracticeIn(RequestModel):
     """What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
 
-    ``letterhead`` are lines under its name on papers, ``contact`` says whom to call.
+    ``letterhead`` are lines under its name on papers, ``contact`` says whom to call; ``second_factor`` asks everybody
+    for one.
     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
     """
 
@@ -126,6 +140,7 @@ class PracticeIn(RequestModel):
     local_wording: Annotated[str, StringConstraints(strip_whitespace=True, max_length=1000)]
     letterhead: Annotated[str, StringConstraints(strip_whitespace=True, max_length=500)] = ""
     contact: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
+    second_factor: bool = False
     price_small: Sum | None = None
     price_medium: Sum | None = None
     price_large: Sum | None = None
@@ -141,11 +156,47 @@ class MemberOut(BaseModel):
     email: str
     role: str
     sees_health: bool
+    second_factor: bool
 
     @classmethod
     def of(cls, member: Member) -> MemberOut:
         """From the record."""
-        return cls(**{name: getattr(member, name) for name in cls.model_fields})
+        return cls(
+            id=member.id,
+            name=member.name,
+            title=member.title,
+            email=member.email,
+            role=member.role,
+            sees_health=member.sees_health,
+            second_factor=member.totp_secret != "",
+        )
+
+
+class SecondFactorOffer(BaseModel):
+    """A secret for an authenticator: to type, and to scan; it counts once it is confirmed."""
+
+    secret: str
+    svg: str
+
+
+class SecondFactorIn(RequestModel):
+    """A secret with its first code, and one's password."""
+
+    secret: Annotated[str, StringConstraints(pattern=r"^[A-Z2-7]{16,64}$")]
+    code: Annotated[str, StringConstraints(max_length=20)]
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class SecondFactorOff(RequestModel):
+    """One's password, to sign in by it alone again."""
+
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class RecoveryCodes(BaseModel):
+    """Codes that each open once where the authenticator is lost; told this once."""
+
+    codes: list[str]
 
 
 class MemberIn(New):

@@ -8,8 +8,8 @@ from uuid import UUID
 from pydantic import BaseModel, ConfigDict, StringConstraints, model_validator
 
 from ...core.plain_text import check_texts
-from ...services.accounts import LEAST_PASSWORD
 from ...services.papers import Check, Papers
+from ...services.passwords import LEAST_PASSWORD
 
 Name = Annotated[
     str,

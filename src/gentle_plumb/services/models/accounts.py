@@ -22,6 +22,7 @@ class Practice:
 
     ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands.
     ``letterhead`` are the lines under its name on papers, ``contact`` says whom to call.
+    ``second_factor``: everybody signs in with one.
     ``date_order`` is how a day typed in numbers is read, 3/4: day first or month first.
     """
 
@@ -37,6 +38,7 @@ class Practice:
     currency: str = ""
     letterhead: str = ""
     contact: str = ""
+    second_factor: bool = False
 
     @property
     def prices(self) -> Prices:
@@ -61,7 +63,9 @@ class Practice:
 class Member:
     """Somebody who signs in; ``sees_health`` is granted to readers one by one.
 
-    ``registration`` is the number they are registered under, as it stands beside a signature.
+    ``registration`` is the number they are registered under, as it stands beside a signature. ``totp_secret`` is
+    what their authenticator shares, empty without one; ``totp_last`` the step of the code that was taken last,
+    ``recovery`` the digests of recovery codes that are left.
     """
 
     id: UUID
@@ -73,6 +77,12 @@ class Member:
     password_hash: str
     sees_health: bool = True
     registration: str = ""
+    totp_secret: str = ""
+    totp_last: int = 0
+    recovery: tuple[str, ...] = ()
+
+    def __post_init__(self) -> None:
+        object.__setattr__(self, "recovery", tuple(self.recovery))  # a list as it is stored
 
 
 @dataclass(frozen=True, kw_only=True)

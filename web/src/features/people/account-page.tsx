@@ -6,6 +6,7 @@ import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
+import { SecondFactor } from "./second-factor";
 
 /** One's own account: the password, and where one is signed in. */
 export function AccountPage() {
@@ -17,6 +18,7 @@ export function AccountPage() {
         <div className="space-y-10">
           {me && <Registration held={me.registration} />}
           <Password />
+          <SecondFactor />
         </div>
         <Sessions />
       </div>
@@ -71,7 +73,7 @@ function Password() {
       type="password"
       required
       autoComplete={complete}
-      {...(help ? { help, minLength: 10 } : {})}
+      {...(help ? { help, minLength: 12 } : {})}
       value={given[key]}
       onChange={(event) => setGiven({ ...given, [key]: event.target.value })}
     />
@@ -80,7 +82,12 @@ function Password() {
     <form onSubmit={submit} className="space-y-4" aria-label="Change the password">
       <h2 className="border-b border-ink pb-1 text-lg">Password</h2>
       {line("current", "Present password", "current-password")}
-      {line("password", "New password", "new-password", "Ten characters or more.")}
+      {line(
+        "password",
+        "New password",
+        "new-password",
+        "Twelve characters or more; four unrelated words are good.",
+      )}
       {line("again", "New password again", "new-password")}
       {differs && <Notice role="alert">The two new ones differ.</Notice>}
       {change.isError && <Notice role="alert">{change.error.message}</Notice>}

@@ -24,7 +24,7 @@ const ROLES: Record<string, string> = {
 export function PeoplePage() {
   const me = useMe().data;
   const members = useMembers();
-  const { grant } = useMemberChanges();
+  const { grant, reset } = useMemberChanges();
   const [adding, setAdding] = useState(false);
   const [leaving, setLeaving] = useState<Member | null>(null);
   const owns = me?.role === "owner";
@@ -79,6 +79,17 @@ export function PeoplePage() {
               )}
             </div>
             <span className="min-h-11 desk:text-right">
+              {owns && member.second_factor && member.email !== me?.email && (
+                <Button
+                  look="quiet"
+                  className="-ml-4 desk:ml-0"
+                  disabled={reset.isPending}
+                  aria-label={`Reset the second factor of ${member.name}`}
+                  onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
+                >
+                  Reset second factor
+                </Button>
+              )}
               {owns && member.email !== me?.email && (
                 <Button
                   look="quiet"
@@ -118,6 +129,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const [letterhead, setLetterhead] = useState(me.letterhead);
   const [contact, setContact] = useState(me.contact);
   const [currency, setCurrency] = useState(me.currency);
+  const [second, setSecond] = useState(me.second_factor_asked);
   const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
   const typed = sums.map((sum) => (sum.trim() ? Number(sum.replace(",", ".")) : null));
   const changed =
@@ -127,6 +139,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
     letterhead !== me.letterhead ||
     contact !== me.contact ||
     currency !== me.currency ||
+    second !== me.second_factor_asked ||
     SUMS.some(([name], index) => typed[index] !== me[name]);
   return (
     <form
@@ -140,6 +153,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           body: {
             ...{ time_zone: zone, date_order: order, local_wording: wording, letterhead, contact },
             ...prices,
+            second_factor: second,
           },
         });
       }}
@@ -228,6 +242,9 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           help="Behind every sum, as EUR."
         />
       </fieldset>
+      <CheckBox checked={second} onChange={setSecond}>
+        Everybody signs in with a second factor
+      </CheckBox>
       {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
       <Button type="submit" disabled={!changed || practice.isPending}>
         Save
@@ -278,7 +295,7 @@ function NewMember({ onDone }: { onDone: () => void }) {
       type={type}
       required={key !== "title"}
       autoComplete={type === "password" ? "new-password" : "off"}
-      {...(type === "password" ? { minLength: 10 } : {})}
+      {...(type === "password" ? { minLength: 12 } : {})}
       {...(help ? { help } : {})}
       value={given[key]}
       onChange={(event) => setGiven({ ...given, [key]: event.target.value })}
@@ -290,7 +307,12 @@ function NewMember({ onDone }: { onDone: () => void }) {
         {line("name", "Name")}
         {line("title", "Profession or title")}
         {line("email", "Address", "email")}
-        {line("password", "Temporary password", "password", "At least 10 characters.")}
+        {line(
+          "password",
+          "Temporary password",
+          "password",
+          "At least 12 characters, hard to guess.",
+        )}
         <Segments
           label="Role"
           value={role}

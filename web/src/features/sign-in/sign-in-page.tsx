@@ -1,5 +1,6 @@
 import { type FormEvent, type ReactNode, useState } from "react";
 import { useSignIn, useWelcome } from "@/shared/api/account";
+import { Refused } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Logo } from "@/shared/ui/logo";
@@ -11,9 +12,18 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
   const signIn = useSignIn();
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
+  const [code, setCode] = useState("");
+  const [asked, setAsked] = useState(false);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    signIn.mutate({ email, password });
+    signIn.mutate(
+      { email, password, code },
+      {
+        onError: (error) => {
+          if (error instanceof Refused && error.problem.type === "needs-code") setAsked(true);
+        },
+      },
+    );
   };
   return (
     <main className="grid min-h-full place-items-center bg-ground p-6">
@@ -43,6 +53,18 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
             value={password}
             onChange={(event) => setPassword(event.target.value)}
           />
+          {asked && (
+            <LabelledInput
+              label="Code"
+              inputMode="numeric"
+              autoComplete="one-time-code"
+              maxLength={40}
+              autoFocus
+              value={code}
+              onChange={(event) => setCode(event.target.value)}
+              help="The 6 digits of your authenticator, or a recovery code."
+            />
+          )}
           {signIn.isError && <Notice role="alert">{signIn.error.message}</Notice>}
           <Button type="submit" look="next" className="w-full" disabled={signIn.isPending}>
             Sign in

@@ -89,6 +89,7 @@ export function useMemberChanges() {
     add: server.useMutation("post", "/api/members", done),
     remove: server.useMutation("delete", MEMBER, done),
     grant: server.useMutation("put", "/api/members/{member_id}/health", done),
+    reset: server.useMutation("delete", "/api/members/{member_id}/second-factor", done),
   };
 }
 
@@ -101,6 +102,19 @@ export function usePractice() {
       return stale(queries, "/api/session");
     },
   });
+}
+
+/** A second factor of one's own: offered, confirmed, dropped. */
+export function useSecondFactor() {
+  const queries = useQueryClient();
+  const done = { onSuccess: () => stale(queries, "/api/session") };
+  return {
+    offer: server.useMutation("post", "/api/me/second-factor"),
+    set: server.useMutation("put", "/api/me/second-factor"),
+    drop: server.useMutation("post", "/api/me/second-factor/off", done),
+    /** Once the recovery codes are put away. */
+    settle: () => stale(queries, "/api/session"),
+  };
 }
 
 /** The number one is registered under, as it stands beside signatures. */

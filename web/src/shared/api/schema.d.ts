@@ -112,6 +112,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Second Factor
+         * @description Keep a second factor once its first code is right; the recovery codes are told this once.
+         */
+        put: operations["set_second_factor_api_me_second_factor_put"];
+        /**
+         * Offer Second Factor
+         * @description A new secret for an authenticator; nothing is kept before it is confirmed.
+         */
+        post: operations["offer_second_factor_api_me_second_factor_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/second-factor/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Drop Second Factor
+         * @description Sign in by the password alone again; not where the practice asks for a second factor.
+         */
+        post: operations["drop_second_factor_api_me_second_factor_off_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/{member_id}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Reset Second Factor
+         * @description Take a colleague's second factor away, whose telephone is lost; owners only.
+         */
+        delete: operations["reset_second_factor_api_members__member_id__second_factor_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions": {
         parameters: {
             query?: never;
@@ -4553,6 +4617,9 @@ export interface components {
         /**
          * Me
          * @description The signed-in member.
+         *
+         *     ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
+         *     that and that they have none; ``recovery_left`` counts the recovery codes.
          */
         Me: {
             /** Name */
@@ -4595,6 +4662,14 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
+            /** Second Factor */
+            second_factor: boolean;
+            /** Second Factor Asked */
+            second_factor_asked: boolean;
+            /** Must Enrol */
+            must_enrol: boolean;
+            /** Recovery Left */
+            recovery_left: number;
             /** Csrf */
             csrf: string;
         };
@@ -4702,6 +4777,8 @@ export interface components {
             role: string;
             /** Sees Health */
             sees_health: boolean;
+            /** Second Factor */
+            second_factor: boolean;
         };
         /**
          * Move
@@ -5828,7 +5905,8 @@ export interface components {
          * PracticeIn
          * @description What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
          *
-         *     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call.
+         *     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call; ``second_factor`` asks everybody
+         *     for one.
          *     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
          */
         PracticeIn: {
@@ -5852,6 +5930,11 @@ export interface components {
              * @default
              */
             contact: string;
+            /**
+             * Second Factor
+             * @default false
+             */
+            second_factor: boolean;
             /** Price Small */
             price_small?: number | null;
             /** Price Medium */
@@ -6234,6 +6317,14 @@ export interface components {
             since?: components["schemas"]["PaperSince"] | null;
             /** Cautions */
             cautions: string[];
+        };
+        /**
+         * RecoveryCodes
+         * @description Codes that each open once where the authenticator is lost; told this once.
+         */
+        RecoveryCodes: {
+            /** Codes */
+            codes: string[];
         };
         /**
          * RedFlag
@@ -6740,6 +6831,36 @@ export interface components {
          */
         ScreenUse: "equal" | "some" | "rare";
         /**
+         * SecondFactorIn
+         * @description A secret with its first code, and one's password.
+         */
+        SecondFactorIn: {
+            /** Secret */
+            secret: string;
+            /** Code */
+            code: string;
+            /** Password */
+            password: string;
+        };
+        /**
+         * SecondFactorOff
+         * @description One's password, to sign in by it alone again.
+         */
+        SecondFactorOff: {
+            /** Password */
+            password: string;
+        };
+        /**
+         * SecondFactorOffer
+         * @description A secret for an authenticator: to type, and to scan; it counts once it is confirmed.
+         */
+        SecondFactorOffer: {
+            /** Secret */
+            secret: string;
+            /** Svg */
+            svg: string;
+        };
+        /**
          * SessionOut
          * @description A place where one is signed in; ``here`` is the one that asks.
          */
@@ -7056,13 +7177,18 @@ export interface components {
         };
         /**
          * SignIn
-         * @description Credentials.
+         * @description Credentials; ``code`` of the second factor, where there is one.
          */
         SignIn: {
             /** Email */
             email: string;
             /** Password */
             password: string;
+            /**
+             * Code
+             * @default
+             */
+            code: string;
         };
         /**
          * SignatureIn
@@ -8318,6 +8444,310 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Me"];
                 };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_second_factor_api_me_second_factor_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SecondFactorIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodes"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offer_second_factor_api_me_second_factor_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorOffer"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_second_factor_api_me_second_factor_off_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SecondFactorOff"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reset_second_factor_api_members__member_id__second_factor_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not signed in */
             401: {

@@ -1,0 +1,108 @@
+"""Passwords that are not tried first, and a second factor: set up, asked for, used once, lost, required."""
+
+from uuid import uuid4
+
+import pyotp
+import pytest
+
+from api.conftest import Page
+from conftest import PASSWORD
+from gentle_plumb.services.second_factor import STEP_S
+
+
+def code_at(secret, clock, steps=0):
+    return pyotp.TOTP(secret).at(int(clock().timestamp()) + steps * STEP_S)
+
+
+def enrol(page, clock):
+    """Set up a second factor; its secret and the recovery codes."""
+    secret = page.http.post("/api/me/second-factor").json()["secret"]
+    body = {"secret": secret, "code": code_at(secret, clock), "password": PASSWORD}
+    answer = page.http.put("/api/me/second-factor", json=body)
+    assert answer.status_code == 200, answer.text
+    return secret, answer.json()["codes"]
+
+
+def enter(app, member, code="", password=PASSWORD):
+    page = Page(app)
+    body = {"email": member.email, "password": password, "code": code}
+    answer = page.http.post("/api/session", json=body)
+    if answer.status_code == 200:
+        page.http.headers["X-Plumb-Csrf"] = answer.json()["csrf"]
+    return page, answer
+
+
+@pytest.mark.parametrize(
+    "weak", ["eleven-lett", "password1234", "qwertyuiop12", "aaaaaaaaaaaa", "practitioner"]
+)
+def test_a_password_that_is_short_or_tried_first_is_refused_by_name_and_range(owner, weak):
+    body = {"email": f"{uuid4()}@saltmere.example", "name": "Practitioner", "role": "reader"}
+    for way in (
+        owner.add("members", **body, password=weak),
+        owner.http.put("/api/password", json={"current": PASSWORD, "password": weak}),
+    ):
+        assert (way.status_code, way.json()["field"]) == (422, "password"), way.text
+    assert owner.add("members", **body, password="four quiet harbour lamps").status_code == 201
+
+
+def test_a_second_factor_is_asked_for_and_each_code_opens_once(owner, app, office, clock):
+    qr = owner.http.post("/api/me/second-factor").json()
+    assert qr["svg"].startswith("<svg")
+    wrong = {"secret": qr["secret"], "code": "000000", "password": PASSWORD}
+    assert owner.http.put("/api/me/second-factor", json=wrong).status_code == 403
+    wrong |= {"code": code_at(qr["secret"], clock), "password": "not mine at all"}
+    assert owner.http.put("/api/me/second-factor", json=wrong).json()["type"] == "wrong-password"
+    secret, recovery = enrol(owner, clock)
+    assert owner.http.get("/api/me").json()["second_factor"]
+    assert enter(app, office.owner)[1].json()["type"] == "needs-code"
+    assert enter(app, office.owner, password="wrong")[1].json()["type"] == "not-signed-in"
+    assert (
+        enter(app, office.owner, code_at(secret, clock))[1].status_code == 401
+    )  # used to set it up
+    clock.pass_by(seconds=STEP_S)
+    code = code_at(secret, clock)
+    assert enter(app, office.owner, f"{code[:3]} {code[3:]}")[1].status_code == 200
+    assert enter(app, office.owner, code)[1].status_code == 401
+    assert enter(app, office.owner, code_at(secret, clock, steps=3))[1].status_code == 401
+    assert enter(app, office.owner, recovery[0].upper())[1].status_code == 200
+    assert enter(app, office.owner, recovery[0])[1].status_code == 401
+    assert owner.http.get("/api/me").json()["recovery_left"] == len(recovery) - 1
+
+
+def test_wrong_codes_are_slowed_down_like_wrong_passwords(owner, app, office, clock):
+    enrol(owner, clock)
+    page = Page(app)
+    body = {"email": office.owner.email, "password": PASSWORD, "code": "123456"}
+    tried = [page.http.post("/api/session", json=body).status_code for _ in range(6)]
+    assert tried == [401] * 5 + [429]
+
+
+def test_it_is_turned_off_with_the_password_and_reset_by_an_owner_for_another(
+    owner, app, office, clock
+):
+    other, _ = enter(app, office.practitioner)
+    enrol(other, clock)
+    path = f"/api/members/{office.practitioner.id}/second-factor"
+    assert other.http.delete(f"/api/members/{office.owner.id}/second-factor").status_code == 403
+    assert owner.http.delete(path).status_code == 204
+    assert other.http.get("/api/me").status_code == 401  # their sessions end
+    other, answer = enter(app, office.practitioner)
+    assert answer.status_code == 200
+    enrol(other, clock)
+    off = "/api/me/second-factor/off"
+    assert other.http.post(off, json={"password": "no"}).json()["type"] == "wrong-password"
+    assert other.http.post(off, json={"password": PASSWORD}).status_code == 204
+    assert enter(app, office.practitioner)[1].status_code == 200
+
+
+def test_a_practice_that_asks_for_one_lets_nobody_work_without(owner, app, office, clock):
+    settings = {"time_zone": "UTC", "local_wording": "", "second_factor": True}
+    assert owner.http.put("/api/practice", json=settings).json()["second_factor_asked"]
+    assert owner.http.get("/api/clients").json()["type"] == "must-enrol"
+    assert owner.http.get("/api/me").json()["must_enrol"]
+    enrol(owner, clock)
+    assert owner.http.get("/api/clients").status_code == 200
+    off = {"password": PASSWORD}
+    assert owner.http.post("/api/me/second-factor/off", json=off).status_code == 403
+    other, _ = enter(app, office.practitioner)
+    assert other.http.get("/api/visits").json()["type"] == "must-enrol"

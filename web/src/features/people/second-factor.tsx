@@ -1,0 +1,112 @@
+import { useState } from "react";
+import { useMe, useSecondFactor } from "@/shared/api/account";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Notice } from "@/shared/ui/notice";
+
+/** A second factor by an authenticator: set up with its first code, recovery codes once, and off again. */
+export function SecondFactor() {
+  const me = useMe().data;
+  const { offer, set, drop, settle } = useSecondFactor();
+  const [code, setCode] = useState("");
+  const [password, setPassword] = useState("");
+  if (!me) return null;
+  const codes = set.data?.codes;
+  if (codes)
+    return (
+      <section aria-label="Second factor" className="space-y-4">
+        <h2 className="border-b border-ink pb-1 text-lg">Recovery codes</h2>
+        <p>Put these away, apart from your telephone. Each opens once; they are shown this once.</p>
+        <ul className="figures grid grid-cols-1 gap-1 border border-hair p-3">
+          {codes.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+        <Button
+          look="next"
+          onClick={() => {
+            set.reset();
+            offer.reset();
+            setCode("");
+            setPassword("");
+            void settle();
+          }}
+        >
+          I have put them away
+        </Button>
+      </section>
+    );
+  const secret = (
+    <LabelledInput
+      label="Your password"
+      type="password"
+      autoComplete="current-password"
+      value={password}
+      onChange={(event) => setPassword(event.target.value)}
+    />
+  );
+  const error = set.error ?? drop.error ?? offer.error;
+  return (
+    <section aria-label="Second factor" className="space-y-4">
+      <h2 className="border-b border-ink pb-1 text-lg">Second factor</h2>
+      {error && <Notice role="alert">{error.message}</Notice>}
+      {me.second_factor ? (
+        <>
+          <p>
+            On: you sign in with a code of your authenticator. {me.recovery_left} recovery codes are
+            left.
+          </p>
+          {me.second_factor_asked ? (
+            <p className="text-sm text-soft">Your practice asks everybody for one.</p>
+          ) : (
+            <>
+              {secret}
+              <Button
+                disabled={!password || drop.isPending}
+                onClick={() =>
+                  drop.mutate({ body: { password } }, { onSuccess: () => setPassword("") })
+                }
+              >
+                Turn it off
+              </Button>
+            </>
+          )}
+        </>
+      ) : offer.data ? (
+        <form
+          className="space-y-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            set.mutate({ body: { secret: offer.data.secret, code, password } });
+          }}
+        >
+          <p>Scan this with an authenticator on your telephone, or type the letters into it.</p>
+          <img
+            alt="The secret, to scan"
+            className="size-52 bg-white p-2"
+            src={`data:image/svg+xml;utf8,${encodeURIComponent(offer.data.svg)}`}
+          />
+          <p className="figures break-all">{offer.data.secret}</p>
+          <LabelledInput
+            label="Its first code"
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            value={code}
+            onChange={(event) => setCode(event.target.value)}
+          />
+          {secret}
+          <Button type="submit" look="next" disabled={!code || !password || set.isPending}>
+            Turn it on
+          </Button>
+        </form>
+      ) : (
+        <>
+          <p>Off: the password alone lets you in.</p>
+          <Button disabled={offer.isPending} onClick={() => offer.mutate({})}>
+            Set one up
+          </Button>
+        </>
+      )}
+    </section>
+  );
+}
