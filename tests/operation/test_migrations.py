@@ -8,6 +8,7 @@ from alembic.config import Config
 from sqlalchemy import inspect, text
 
 from conftest import empty_database, make_office
+from gentle_plumb.hosting.run import erase
 from gentle_plumb.storage import SqlAccounts, SqlRecords, engine, make_engine, migrate
 from gentle_plumb.storage.models import Base
 
@@ -116,3 +117,14 @@ def test_what_a_practice_keeps_goes_with_it(fresh):
         connection.execute(text("delete from member"))
         connection.execute(text("delete from practice"))
         assert connection.execute(text("select count(*) from shelf_item")).scalar() == 0
+
+
+def test_what_is_erased_is_made_anew(fresh):
+    migrate(fresh)
+    erase(fresh)
+    left = "select count(*) from pg_proc where pronamespace = 'public'::regnamespace"
+    with fresh.connect() as db:
+        assert inspect(db).get_table_names() == []
+        assert db.scalar(text(left)) == 0
+    migrate(fresh)
+    erase(fresh)

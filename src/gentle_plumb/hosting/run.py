@@ -134,6 +134,7 @@ def erase(engine: Engine) -> None:
     with engine.begin() as connection:
         Base.metadata.drop_all(connection)
         connection.exec_driver_sql("drop table if exists alembic_version")
+        connection.exec_driver_sql("drop function if exists trail_is_added_to_only()")
         connection.exec_driver_sql(DROP_QUEUE.replace("%", "%%"))
 
 

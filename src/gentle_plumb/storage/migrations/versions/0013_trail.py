@@ -29,7 +29,7 @@ def upgrade() -> None:
     # whoever the program signs in as: a line is added, and never changed or taken away
     op.execute(
         """
-        create function trail_is_added_to_only() returns trigger language plpgsql as $$
+        create or replace function trail_is_added_to_only() returns trigger language plpgsql as $$
         begin
           raise exception 'the trail is added to only' using errcode = 'insufficient_privilege';
         end $$
