@@ -54,9 +54,18 @@ def test_a_visit_leaves_its_trace_in_order_without_what_it_holds(owner, clock):
 
 def test_what_failed_leaves_none_and_a_refused_sign_in_does(owner, app, office):
     owner.http.get(f"/api/visits/{uuid4()}")
-    Page(app).sign_in(office.owner, "wrong")
+    for _ in range(8):  # who floods the sign-in does not fill the trail
+        Page(app).sign_in(office.owner, "wrong")
     Page(app).http.post("/api/session", json={"email": "no@body.example", "password": "x"})
     assert [one["act"] for one in lines(owner)] == ["refused", "sign_in"]
+
+
+def test_who_is_let_in_is_no_client(owner):
+    body = {"email": f"{uuid4()}@saltmere.example", "name": "Nell", "role": "reader"}
+    assert owner.add("members", **body, password="four quiet harbour lamps").status_code == 201
+    assert [
+        (one["act"], one["client_id"], one["client"]) for one in lines(owner, act="manage")
+    ] == [("manage", None, "")]
 
 
 def test_an_erasure_is_proved_by_what_stays(owner):

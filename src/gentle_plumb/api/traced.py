@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 from collections.abc import Callable, Coroutine
 from typing import Any
 from uuid import UUID
@@ -114,6 +115,8 @@ TARGETS: tuple[tuple[str, TargetKind], ...] = (
     ("check_id", "check"),
 )
 PREFIX = "/api"
+MAKES_A_CLIENT = {"/clients", "/clients/archive"}
+"""Calls whose answer is the client that was made."""
 
 
 class TracedRoute(APIRoute):
@@ -133,7 +136,7 @@ class TracedRoute(APIRoute):
             target = await _target(services, request)
             response = await handle(request)
             if target == TrailTarget() and method == "POST":
-                target = await _named_in(services, request)
+                target = await _named_in(services, request, response)
             if response.status_code < 400:
                 deed = _deed(request, act, what, target)
                 if deed is not None and not services.trail.gathered(deed):
@@ -160,14 +163,16 @@ async def _target(services: Services, request: Request) -> TrailTarget:
     return TrailTarget()
 
 
-async def _named_in(services: Services, request: Request) -> TrailTarget:
-    """Whose what was just made is: by the identifiers that its body names."""
+async def _named_in(services: Services, request: Request, response: Response) -> TrailTarget:
+    """Whose what was just made is: a new client's own, else by the identifiers that the body names."""
+    if request.url.path.removeprefix(PREFIX) in MAKES_A_CLIENT:
+        return TrailTarget(client_id=UUID(json.loads(bytes(response.body))["id"]))
     if request.headers.get("content-type", "").partition(";")[0] != "application/json":
         return TrailTarget()
     given = await request.json()
     if not isinstance(given, dict):
         return TrailTarget()
-    for name, kind in (*TARGETS, ("id", "client")):
+    for name, kind in TARGETS:
         if isinstance(given.get(name), str):
             return await run_in_threadpool(services.trail.target, kind, UUID(given[name]))
     return TrailTarget()
