@@ -1,5 +1,6 @@
 """Passwords that are not tried first, and a second factor: set up, asked for, used once, lost, required."""
 
+from concurrent.futures import ThreadPoolExecutor
 from uuid import uuid4
 
 import pyotp
@@ -7,7 +8,8 @@ import pytest
 
 from api.conftest import Page
 from conftest import PASSWORD
-from gentle_plumb.services.second_factor import STEP_S
+from gentle_plumb.services.second_factor import STEP_S, recovery_hash
+from gentle_plumb.storage import SqlAccounts
 
 
 def code_at(secret, clock, steps=0):
@@ -66,6 +68,18 @@ def test_a_second_factor_is_asked_for_and_each_code_opens_once(owner, app, offic
     assert enter(app, office.owner, code_at(secret, clock, steps=3))[1].status_code == 401
     assert enter(app, office.owner, recovery[0].upper())[1].status_code == 200
     assert enter(app, office.owner, recovery[0])[1].status_code == 401
+    assert owner.http.get("/api/me").json()["recovery_left"] == len(recovery) - 1
+
+
+def test_a_code_that_is_sent_twice_at_once_opens_once(owner, engine, office, clock):
+    _, recovery = enrol(owner, clock)
+    accounts, mine = SqlAccounts(engine), office.owner.id
+    later = int(clock().timestamp()) // STEP_S + 5
+    digest = recovery_hash(recovery[3])
+    with ThreadPoolExecutor(8) as hands:
+        steps = list(hands.map(lambda _: accounts.take_code(mine, later), range(8)))
+        codes = list(hands.map(lambda _: accounts.take_recovery(mine, digest), range(8)))
+    assert (steps.count(True), codes.count(True)) == (1, 1)
     assert owner.http.get("/api/me").json()["recovery_left"] == len(recovery) - 1
 
 

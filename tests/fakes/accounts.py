@@ -63,6 +63,19 @@ class FakeAccounts:
         )
         return self.people[member.id]
 
+    def take_code(self, member_id, step):
+        held = self.people[member_id]
+        if held.totp_last >= step:
+            return False
+        self.people[member_id] = replace(held, totp_last=step)
+        return True
+
+    def take_recovery(self, member_id, digest):
+        held = self.people[member_id]
+        left = tuple(one for one in held.recovery if one != digest)
+        self.people[member_id] = replace(held, recovery=left)
+        return left != held.recovery
+
     def remove_member(self, practice_id, member_id, now):
         self._mine(practice_id, member_id)
         self.left.add(member_id)

@@ -119,7 +119,7 @@ class AccountService:
                 "Set another one: ./plumb password"
             )
         if member.totp_secret:
-            member = self._with_code(member, code)
+            self._take_code(member, code)
         self._accounts.take_back_try(counted)
         token = secrets.token_urlsafe(32)
         if known_hash is None:
@@ -140,20 +140,18 @@ class AccountService:
             token=token, known=known or "", session=session, member=member, practice=practice
         )
 
-    def _with_code(self, member: Member, code: str) -> Member:
-        """The member once their code is taken: a code, and a recovery code, opens once.
+    def _take_code(self, member: Member, code: str) -> None:
+        """Use a code, or a recovery code, up: each opens once, also when it is sent twice at once.
 
         Raises NeedsCode, NotSignedIn.
         """
         if not code.strip():
             raise NeedsCode("Enter the code of your authenticator, or a recovery code.")
         step = step_of(member.totp_secret, code, self._clock(), member.totp_last)
-        if step is not None:
-            return self._accounts.change_member(replace(member, totp_last=step))
-        digest = recovery_hash(code)
-        if digest in member.recovery:
-            left = tuple(one for one in member.recovery if one != digest)
-            return self._accounts.change_member(replace(member, recovery=left))
+        if step is not None and self._accounts.take_code(member.id, step):
+            return
+        if self._accounts.take_recovery(member.id, recovery_hash(code)):
+            return
         raise NotSignedIn("The code is not right, or was used before. Wait for the next one.")
 
     def offer_second_factor(self, member: Member) -> tuple[str, str]:

@@ -69,6 +69,12 @@ class Accounts(Protocol):
     def change_member(self, member: Member) -> Member:
         """Put name, title, password and what they see; raises NotFound."""
 
+    def take_code(self, member_id: UUID, step: int) -> bool:
+        """Note a code's step as used; False where that step, or a later one, was used before."""
+
+    def take_recovery(self, member_id: UUID, digest: str) -> bool:
+        """Use a recovery code up; False where there is none such any more."""
+
     def remove_member(self, practice_id: UUID, member_id: UUID, now: datetime) -> None:
         """End sessions and browsers, free the address; the name stays. Raises NotFound."""
 

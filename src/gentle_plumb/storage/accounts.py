@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from datetime import datetime, timedelta
 from uuid import UUID
 
-from sqlalchemy import Engine, bindparam, delete, select, update
+from sqlalchemy import Engine, Update, bindparam, delete, select, update
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session as Db
 
@@ -117,6 +117,20 @@ class SqlAccounts:
         if found is None:
             raise NotFound("There is no such member.")
         return member
+
+    def take_code(self, member_id: UUID, step: int) -> bool:
+        unused = (MemberRow.id == member_id) & (MemberRow.totp_last < step)
+        return self._took(update(MemberRow).where(unused).values(totp_last=step))
+
+    def take_recovery(self, member_id: UUID, digest: str) -> bool:
+        codes = MemberRow.__table__.c.recovery
+        there = (MemberRow.id == member_id) & codes.op("?")(digest)
+        return self._took(update(MemberRow).where(there).values(recovery=codes.op("-")(digest)))
+
+    def _took(self, change: Update) -> bool:
+        """Whether a change found its row as it has to be."""
+        with self._engine.begin() as connection:
+            return connection.execute(change.returning(MemberRow.id)).first() is not None
 
     def remove_member(self, practice_id: UUID, member_id: UUID, now: datetime) -> None:
         mine = (MemberRow.id == member_id) & (MemberRow.practice_id == practice_id)
