@@ -15,7 +15,7 @@ from .fields import (
     step_of,
 )
 from .pieces import PIECES, Piece, paths_of
-from .reading import LONGEST_TEXT, read_typed
+from .reading import read_typed
 from .record import Record
 from .shelf import SHELF, ShelfKind
 from .writing import typed_of
@@ -23,7 +23,6 @@ from .writing import typed_of
 __all__ = [
     "FAMILIES",
     "FIELDS",
-    "LONGEST_TEXT",
     "PIECES",
     "SHELF",
     "STEPS",
