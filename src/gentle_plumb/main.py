@@ -32,6 +32,7 @@ from .services.measuring import MeasuringService
 from .services.own_page import LanguageService, LinkService, MailService, OwnPageService
 from .services.photos import PhotoService
 from .services.policies import PolicyService
+from .services.ports import Clock
 from .services.reports import ReportService
 from .services.shelves import ShelfService
 from .services.trail import TrailService
@@ -82,40 +83,40 @@ def mail_sender(settings: Settings) -> SmtpMail | None:
     )
 
 
-def mail_service(engine: Engine, settings: Settings) -> MailService:
+def mail_service(engine: Engine, settings: Settings, clock: Clock = now) -> MailService:
     """What queues mail and hands it over."""
-    return MailService(SqlOwnPages(engine), mail_sender(settings), now)
+    return MailService(SqlOwnPages(engine), mail_sender(settings), clock)
 
 
-def make_services(engine: Engine, settings: Settings) -> Services:
-    """The services over a database."""
+def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Services:
+    """The services over a database, with the instruments and the mail server that the settings name."""
     records = SqlRecords(engine)
     accounts, pages = SqlAccounts(engine), SqlOwnPages(engine)
-    measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), now)
+    measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
     policies = PolicyService(SqlPolicies(engine))
-    visits = VisitService(records, now, measuring.errors_of, policies.chosen)
-    photos = PhotoService(records, PillowImageProcessor(), now)
+    visits = VisitService(records, clock, measuring.errors_of, policies.chosen)
+    photos = PhotoService(records, PillowImageProcessor(), clock)
     demo = _demo_people()
     published = {person.email: person.password for person in demo}
     return Services(
         engine=engine,
-        accounts=AccountService(SqlAccounts(engine), now, {} if settings.demo else published),
+        accounts=AccountService(SqlAccounts(engine), clock, {} if settings.demo else published),
         visits=visits,
-        follow_ups=FollowUpService(records, visits, now),
-        reports=ReportService(records, visits, TypstPdfRenderer(), now, PaperFiles()),
+        follow_ups=FollowUpService(records, visits, clock),
+        reports=ReportService(records, visits, TypstPdfRenderer(), clock, PaperFiles()),
         photos=photos,
-        archives=ArchiveService(records, photos, ZipArchives(), PaperFiles(), now),
-        own_page=OwnPageService(pages, records, accounts, photos, now),
-        links=LinkService(pages, records, accounts, mail_service(engine, settings), now),
+        archives=ArchiveService(records, photos, ZipArchives(), PaperFiles(), clock),
+        own_page=OwnPageService(pages, records, accounts, photos, clock),
+        links=LinkService(pages, records, accounts, mail_service(engine, settings, clock), clock),
         languages=LanguageService(pages),
-        histories=HistoryService(records, pages, now),
-        trail=TrailService(SqlTrail(engine), now),
+        histories=HistoryService(records, pages, clock),
+        trail=TrailService(SqlTrail(engine), clock),
         mailbox=FolderInbox(settings.mail_folder) if settings.mail_folder else None,
         public_url=settings.public_url,
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,
         policies=policies,
-        exchange=ExchangeService(records, ExchangeFormats(), now),
+        exchange=ExchangeService(records, ExchangeFormats(), clock),
         instruments=InstrumentService(
             records,
             {

@@ -8,44 +8,15 @@ import pytest
 from fastapi.testclient import TestClient
 
 from conftest import PASSWORD, make_office
-from gentle_plumb.api import Services, make_app
-from gentle_plumb.devices import (
-    SmtpMail,
-    SmtpSettings,
-    SocketDesk,
-    SocketInstrument,
-    SocketLightMeter,
-)
+from gentle_plumb.api import make_app
+from gentle_plumb.config import Settings
+from gentle_plumb.devices import SmtpMail, SmtpSettings
 from gentle_plumb.devices.desk_stand_in import DeskStandIn
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.mail_stand_in import MailStandIn, start_mail_server
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
-from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
-from gentle_plumb.documents.exchange import ExchangeFormats
-from gentle_plumb.services.accounts import AccountService
-from gentle_plumb.services.archives import ArchiveService
-from gentle_plumb.services.desks import DeskService
-from gentle_plumb.services.exchange import ExchangeService
-from gentle_plumb.services.follow_ups import FollowUpService
-from gentle_plumb.services.histories import HistoryService
-from gentle_plumb.services.instruments import InstrumentService
-from gentle_plumb.services.measuring import MeasuringService
-from gentle_plumb.services.own_page import LanguageService, LinkService, MailService, OwnPageService
-from gentle_plumb.services.photos import PhotoService
-from gentle_plumb.services.policies import PolicyService
-from gentle_plumb.services.reports import ReportService
-from gentle_plumb.services.shelves import ShelfService
-from gentle_plumb.services.trail import TrailService
-from gentle_plumb.services.visits import VisitService
-from gentle_plumb.storage import (
-    SqlAccounts,
-    SqlMeasuring,
-    SqlOwnPages,
-    SqlPolicies,
-    SqlRecords,
-    SqlShelf,
-    SqlTrail,
-)
+from gentle_plumb.main import make_services
+from gentle_plumb.storage import SqlAccounts
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 
@@ -109,56 +80,18 @@ def mail_out(mail_server):
 
 
 @pytest.fixture
-def app(engine, clock, meter, tape, electric_desk, mail_out):
-    records = SqlRecords(engine)
-    measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
-    policies = PolicyService(SqlPolicies(engine))
-    visits = VisitService(records, clock, measuring.errors_of, policies.chosen)
-    instruments = {
-        "tape": SocketInstrument("tape", tape.address),
-        "rod": SocketInstrument("rod", ""),
-    }
-    return make_app(
-        Services(
-            engine=engine,
-            accounts=AccountService(SqlAccounts(engine), clock),
-            visits=visits,
-            follow_ups=FollowUpService(records, visits, clock),
-            reports=ReportService(records, visits, TypstPdfRenderer(), clock, PaperFiles()),
-            photos=PhotoService(records, PillowImageProcessor(), clock),
-            archives=ArchiveService(
-                records,
-                PhotoService(records, PillowImageProcessor(), clock),
-                ZipArchives(),
-                PaperFiles(),
-                clock,
-            ),
-            shelf=ShelfService(SqlShelf(engine)),
-            measuring=measuring,
-            policies=policies,
-            exchange=ExchangeService(records, ExchangeFormats(), clock),
-            instruments=InstrumentService(records, instruments),
-            light_meter=SocketLightMeter(meter.address),
-            desk=DeskService(SocketDesk(electric_desk.address)),
-            own_page=OwnPageService(
-                SqlOwnPages(engine),
-                records,
-                SqlAccounts(engine),
-                PhotoService(records, PillowImageProcessor(), clock),
-                clock,
-            ),
-            links=LinkService(
-                SqlOwnPages(engine),
-                records,
-                SqlAccounts(engine),
-                MailService(SqlOwnPages(engine), mail_out, clock),
-                clock,
-            ),
-            languages=LanguageService(SqlOwnPages(engine)),
-            histories=HistoryService(records, SqlOwnPages(engine), clock),
-            trail=TrailService(SqlTrail(engine), clock),
-        )
+def app(engine, clock, meter, tape, electric_desk, mail_server):
+    settings = Settings(
+        demo=False,
+        tape=tape.address,
+        rod="",
+        light_meter=meter.address,
+        desk=electric_desk.address,
+        mail=f"127.0.0.1:{mail_server.port}",
+        mail_from="plumb@saltmere.example",
+        mail_tls=False,
     )
+    return make_app(make_services(engine, settings, clock))
 
 
 class Page:
