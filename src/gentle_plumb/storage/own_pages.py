@@ -11,7 +11,7 @@ from uuid import UUID
 from sqlalchemy import Connection, Engine, delete, func, select, update
 from sqlalchemy.dialects.postgresql import insert
 
-from ..services.errors import NotFound
+from ..services.errors import NotAllowed, NotFound
 from ..services.models import (
     Check,
     CheckRound,
@@ -171,7 +171,11 @@ class SqlOwnPages:
             index_elements=["round_id", "question"],
             set_={name: put.excluded[name] for name in same},
         )
+        # the round is held, so that nothing comes in after it was sent
+        open_ = select(_ROUND.id).where(_ROUND.id == round_id, _ROUND.sent_at.is_(None))
         with self._engine.begin() as connection:
+            if connection.execute(open_.with_for_update()).first() is None:
+                raise NotAllowed("These answers were sent. Call if something has changed.")
             connection.execute(put)
 
     def forget_answers(self, link_id: UUID) -> None:

@@ -285,8 +285,6 @@ class OwnPageService:
         if who.link.agreed_at is None:
             raise NeedsConsent("agreed", NOTES, "Nothing is kept before you agree to it.")
         held = self._round(who, round)
-        if held.sent_at is not None:
-            raise NotAllowed("These answers were sent. Call if something has changed.")
         asked = self._question(who, question)
         value = read_answer(asked, typed, unit=unit)
         clean = typed.strip()

@@ -55,7 +55,7 @@ class OwnPages(Protocol):
         """Rounds that were sent and that nobody has decided on, the first sent first."""
 
     def answer(self, round_id: UUID, answer: GivenAnswer) -> None:
-        """Put an answer; the last one of a question counts."""
+        """Put an answer; the last one of a question counts. Raises NotAllowed once the round is sent."""
 
     def forget_answers(self, link_id: UUID) -> None: ...
     def send_round(self, round_id: UUID, now: datetime) -> None: ...
