@@ -141,6 +141,11 @@ def test_what_can_not_be_done_today_has_an_owner_and_a_day():
     )
     assert (view.state, view.who, view.when) == ("later", "Workplace", "by 3 December 2026")
     assert view.remark == "Not today: it is locked or broken."
+    values["set.action.set-seated-seat.because"] = "unwanted"
+    visit = analysed(**values)
+    views = action_views(visit.actions(), visit.causes().causes, "cm")
+    view = next(one for one in views if one.id == "set.seated.seat")
+    assert (view.state, view.remark) == ("later", "Not wanted.")
 
 
 def test_an_aim_that_moves_under_what_was_set_is_said():

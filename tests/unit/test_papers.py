@@ -136,6 +136,10 @@ def test_what_is_still_to_be_bought_is_summed_where_the_practice_keeps_prices():
         costs
         == f"{sum({'small': 60, 'medium': 450, 'large': 1100}[one] for one in bought):,}\xa0EUR"
     )
+    one = next(one for one in worked.through.actions() if one.price in ("small", "medium"))
+    unwanted = {f"set.action.{one.id.replace('.', '-')}.because": "unwanted"}
+    refused = work_up(replace(priced, values={**priced.values, **unwanted}), "cm")
+    assert papers_of(PRACTICE, priced, refused, "cm", None).client.costs not in ("", costs)
 
 
 def test_a_replaced_version_says_so_on_every_page_and_stays_beneath():

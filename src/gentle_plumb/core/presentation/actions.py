@@ -11,7 +11,7 @@ from ..findings import Cause
 from ..fit import TAPE_MM, Posture
 from ..intake import REGIONS
 from ..plans import PRICE_LABELS
-from ..record.fields.settings import ClientWord, StepTest
+from ..record.fields.settings import ClientWord, NotToday, StepTest
 from ..units import LengthUnit
 from ..visit import spoken_date
 from ..words import say, say_addition, say_amount
@@ -221,7 +221,12 @@ def _remark(action: Action) -> str:
         at = REGIONS[said.hurts_at].label.lower() if said.hurts_at else say("step.hurts_somewhere")
         found.append(say("step.stopped", at=at))
     if said.because is not None and action.state == "later":
-        found.append(say("step.not_today", because=said.because.label.lower()))
+        unwanted = said.because == NotToday.UNWANTED
+        found.append(
+            say("step.unwanted")
+            if unwanted
+            else say("step.not_today", because=said.because.label.lower())
+        )
     if said.test in (StepTest.NEARLY, StepTest.FAILS):
         found.append(say("step.test", answer=said.test.label.lower()))
     if said.word == ClientWord.NOT_YET:

@@ -81,6 +81,7 @@ ENGLISH: dict[str, str] = {
     "step.stopped": "Stopped: it hurts, {at}.",
     "step.hurts_somewhere": "where is not recorded",
     "step.not_today": "Not today: {because}.",
+    "step.unwanted": "Not wanted.",
     "step.test": "Test on the client: {answer}.",
     "step.not_yet": "The client says: not yet.",
     "step.moved": "The aim was {was} when this was set; it is {now} now.",

@@ -17,6 +17,7 @@ from ...core.presentation import (
     plan_view,
 )
 from ...core.record import fields
+from ...core.record.fields.settings import NotToday
 from ...core.units import LengthUnit
 from ...core.visit import display_offset, spoken_date
 from ...core.words import say, say_length, with_unit
@@ -161,7 +162,9 @@ def costs_of(workup: Workup) -> str:
     bought = [
         one.price
         for one in workup.through.actions()
-        if one.price is not None and one.state in ("open", "later")
+        if one.price is not None
+        and one.state in ("open", "later")
+        and one.answers.because != NotToday.UNWANTED
     ]
     return (
         cost_text(

@@ -107,6 +107,7 @@ class NotToday(Choice):
     WORKPLACE = "workplace", "Needs the workplace"
     HEAVY = "heavy", "Too heavy to move alone"
     TIME = "time", "No time today"
+    UNWANTED = "unwanted", "Not wanted"
 
 
 class Owner(Choice):

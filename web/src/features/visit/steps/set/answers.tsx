@@ -112,6 +112,8 @@ function Nudges({ action }: { action: Action }) {
   );
 }
 
+const UNWANTED = "unwanted";
+
 /** Why a step is not done today, who sees to it, and by when. */
 export function NotToday({ action }: { action: Action }) {
   const { unit, readOnly } = useVisitFacts();
@@ -122,7 +124,11 @@ export function NotToday({ action }: { action: Action }) {
   return (
     <details className="mt-2" open={because.typed !== "" || undefined}>
       <summary className="flex min-h-11 items-center text-sm underline">
-        {action.because ? `Not today: ${action.because.toLowerCase()}` : "Not today …"}
+        {because.typed === UNWANTED
+          ? "Not wanted"
+          : action.because
+            ? `Not today: ${action.because.toLowerCase()}`
+            : "Not today …"}
       </summary>
       <div className="space-y-2">
         <Segments
@@ -134,21 +140,25 @@ export function NotToday({ action }: { action: Action }) {
         />
         {because.typed && (
           <>
-            <div className="flex flex-wrap items-center gap-2">
-              <span className="text-sm">Seen to by</span>
-              <Segments
-                compact
-                label="Seen to by"
-                value={owner.typed}
-                choices={owner.choices}
-                disabled={readOnly}
-                onChange={(value) => queue.type(owner.path, value, unit)}
-              />
-            </div>
-            <label className="block text-sm" htmlFor={`${action.field}-due`}>
-              By when
-            </label>
-            <DateEntry path={due} id={`${action.field}-due`} ahead />
+            {because.typed !== UNWANTED && (
+              <>
+                <div className="flex flex-wrap items-center gap-2">
+                  <span className="text-sm">Seen to by</span>
+                  <Segments
+                    compact
+                    label="Seen to by"
+                    value={owner.typed}
+                    choices={owner.choices}
+                    disabled={readOnly}
+                    onChange={(value) => queue.type(owner.path, value, unit)}
+                  />
+                </div>
+                <label className="block text-sm" htmlFor={`${action.field}-due`}>
+                  By when
+                </label>
+                <DateEntry path={due} id={`${action.field}-due`} ahead />
+              </>
+            )}
             {!readOnly && (
               <Button
                 look="quiet"
@@ -159,7 +169,9 @@ export function NotToday({ action }: { action: Action }) {
                   )
                 }
               >
-                It is done today after all
+                {because.typed === UNWANTED
+                  ? "It is wanted after all"
+                  : "It is done today after all"}
               </Button>
             )}
           </>
