@@ -13,15 +13,20 @@ import psycopg
 import pytest
 from hypothesis import settings
 from pwdlib import PasswordHash
+from pwdlib.hashers.argon2 import Argon2Hasher
 from sqlalchemy import Engine
 from sqlalchemy.engine import make_url
 
 from gentle_plumb.hosting.postgres import Cluster
+from gentle_plumb.services import accounts
 from gentle_plumb.services.models import Member, Practice
 from gentle_plumb.storage import SqlAccounts, SqlRecords, make_engine, migrate
 
 settings.register_profile("plumb", deadline=None)  # no test is timed
 settings.load_profile("plumb")
+
+QUICK_HASHER = PasswordHash((Argon2Hasher(time_cost=1, memory_cost=64, parallelism=1),))
+accounts._hasher = QUICK_HASHER  # slow on purpose where it counts; tests sign in hundreds of times
 
 
 ROOT = Path(__file__).parents[1]
@@ -95,13 +100,12 @@ class Office:
 
 @cache
 def hashed(password: str) -> str:
-    """Hashing is slow on purpose; once is enough here."""
-    return PasswordHash.recommended().hash(password)
+    return QUICK_HASHER.hash(password)
 
 
-def make_office(accounts) -> Office:
+def make_office(store) -> Office:
     practice = Practice(id=uuid4(), name="Saltmere", unit="cm", local_wording="")
-    accounts.add_practice(practice)
+    store.add_practice(practice)
     people = {
         role: Member(
             id=uuid4(),
@@ -116,7 +120,7 @@ def make_office(accounts) -> Office:
         for role in ("owner", "practitioner", "reader")
     }
     for member in people.values():
-        accounts.add_member(member)
+        store.add_member(member)
     return Office(practice=practice, **people)
 
 

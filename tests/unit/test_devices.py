@@ -136,7 +136,7 @@ def test_endless_babble_nobody_there_and_none_set_up():
     address = address_of(server)
     import threading
 
-    threading.Thread(target=server.serve_forever, daemon=True).start()
+    threading.Thread(target=server.serve_forever, args=(0.02,), daemon=True).start()
     with pytest.raises(NoAnswer, match="no reading"):
         read(SocketInstrument("tape", address))
     server.shutdown()

@@ -36,6 +36,8 @@ GARBAGE, HANG_UPS = 0.02, 0.01
 """Share of answers with noise before them, and of connections that drop. House values."""
 DESK_FAILS_EACH = 4
 """Each so many moves the desk hits something on its way. House value."""
+POLL_S = 0.02
+"""How often a stand-in looks whether it is to end, s. House value."""
 PIECE_MM = 2.0
 """How near a hand sets a piece to its aim, mm, one in three further off. House value."""
 NEAR = re.compile(r"near=(\d{1,4})")
@@ -147,7 +149,7 @@ def listen(talker: Talker, port: int = 0) -> _Server:
                 self.wfile.write(answer)
 
     server = _Server(("127.0.0.1", port), Line)
-    threading.Thread(target=server.serve_forever, daemon=True).start()
+    threading.Thread(target=server.serve_forever, args=(POLL_S,), daemon=True).start()
     return server
 
 
