@@ -9,7 +9,6 @@ from fastapi import FastAPI
 from sqlalchemy import Engine
 
 from .api import Services, make_app
-from .api.schemas import DemoPerson
 from .config import Settings
 from .devices import (
     FolderInbox,
@@ -21,6 +20,7 @@ from .devices import (
 )
 from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from .documents.exchange import ExchangeFormats
+from .schemas import DemoPerson
 from .services.accounts import AccountService
 from .services.archives import ArchiveService
 from .services.desks import DeskService
@@ -35,6 +35,7 @@ from .services.policies import PolicyService
 from .services.ports import Clock
 from .services.reports import ReportService
 from .services.shelves import ShelfService
+from .services.taking import TakingService
 from .services.trail import TrailService
 from .services.visits import VisitService
 from .storage import (
@@ -110,6 +111,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         links=LinkService(pages, records, accounts, mail_service(engine, settings, clock), clock),
         languages=LanguageService(pages),
         histories=HistoryService(records, pages, clock),
+        taking=TakingService(records, measuring, policies),
         trail=TrailService(SqlTrail(engine), clock),
         mailbox=FolderInbox(settings.mail_folder) if settings.mail_folder else None,
         public_url=settings.public_url,

@@ -1,50 +1,22 @@
-"""Clients, visits, entries and reports in memory."""
+"""Clients, visits, entries and reports in memory: the device's own records, with what is the server's beside."""
 
 from dataclasses import replace
-from fnmatch import fnmatchcase
 
-from gentle_plumb.services.errors import (
-    AlreadyThere,
-    HoldsSomething,
-    MovedOn,
-    NeedsConsent,
-    NotFound,
-    ReusedChange,
-    Stale,
-)
-from gentle_plumb.services.models import (
-    EarlierVisit,
-    Entry,
-    ErasureScope,
-    PrintedCopy,
-    Report,
-    ReportHead,
-    VisitLine,
-    VisitSnapshot,
-)
+from gentle_plumb.on_device import DeviceRecords
+from gentle_plumb.services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, Stale
+from gentle_plumb.services.models import PrintedCopy, Report, ReportHead, VisitLine
 
 
-class FakeRecords:
+class FakeRecords(DeviceRecords):
     def __init__(self, accounts, store=None):
-        self.accounts, self.store = accounts, store
-        self.client_by_id, self.visit_by_id = {}, {}
-        self.held, self.changes, self.signed, self.pictures = {}, {}, {}, {}
+        super().__init__(lambda member_id: accounts.people[member_id].name)
+        self.accounts, self.signed = accounts, {}
+        if store is not None:
+            self.tables, self.lists = store.kept_tables, store.kept_lists
 
     def clients(self, practice_id):
         mine = [c for c in self.client_by_id.values() if c.practice_id == practice_id]
         return sorted(mine, key=lambda c: c.name)
-
-    def client(self, practice_id, client_id):
-        found = self.client_by_id.get(client_id)
-        if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such client.")
-        return found
-
-    def add_client(self, client):
-        held = self.client_by_id.setdefault(client.id, client)
-        if held.practice_id != client.practice_id:
-            raise AlreadyThere("Another client has this id.")
-        return held
 
     def change_client(self, client):
         held = self.client(client.practice_id, client.id)
@@ -59,57 +31,15 @@ class FakeRecords:
         if not even_signed and any(self._reports(visit) for visit in mine):
             raise HoldsSomething("There are signed reports.")
         for visit in mine:
-            self._forget(visit)
+            self.forget(visit)
         del self.client_by_id[client_id]
-
-    def add_visit(self, visit):
-        held = self.visit_by_id.setdefault(visit.id, visit)
-        if (held.practice_id, held.client_id) != (visit.practice_id, visit.client_id):
-            raise AlreadyThere("Another visit has this id.")
-        return held
-
-    def visit_before(self, practice_id, visit_id):
-        now = self.visit_by_id[visit_id]
-        mine = [
-            one
-            for one in self.visit_by_id.values()
-            if one.client_id == now.client_id
-            and (one.practice_id, one.id != visit_id) == (practice_id, True)
-            and one.started_on <= now.started_on
-            and (
-                self._reports(one.id)
-                or any(path.startswith("set.") for path in self._entries(one.id))
-            )
-        ]
-        return max(mine, key=lambda one: one.started_on).id if mine else None
-
-    def drop_visit(self, practice_id, visit_id):
-        _, _, entries, heads, photos = self.open(practice_id, visit_id)
-        if heads or photos or any(e.typed for e in entries):
-            raise HoldsSomething("This visit is not empty.")
-        self._forget(visit_id)
-
-    def _forget(self, visit_id):
-        del self.visit_by_id[visit_id]
-        self.held = {key: e for key, e in self.held.items() if key[0] != visit_id}
-        self.signed = {id: one for id, one in self.signed.items() if one[0].visit_id != visit_id}
-        self.pictures = {
-            id: one for id, one in self.pictures.items() if one[0].visit_id != visit_id
-        }
-
-    def _entries(self, visit_id):
-        return {path: e for (visit, path), e in self.held.items() if visit == visit_id}
-
-    def _reports(self, visit_id):
-        mine = [r for r, _ in self.signed.values() if r.visit_id == visit_id]
-        return sorted(mine, key=lambda r: r.number)
 
     def visits(self, practice_id):
         lines = []
         for visit in self.visit_by_id.values():
             if visit.practice_id != practice_id:
                 continue
-            entries, reports = self._entries(visit.id), self._reports(visit.id)
+            entries, reports = self.entries_of(visit.id), self._reports(visit.id)
             follow = entries.get("report.follow_up")
             lines.append(
                 VisitLine(
@@ -137,76 +67,15 @@ class FakeRecords:
             lines, key=lambda line: (-line.visit.started_on.toordinal(), line.client.name)
         )
 
-    def visit(self, practice_id, visit_id):
-        found = self.visit_by_id.get(visit_id)
-        if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such visit.")
-        return found
-
-    def open(self, practice_id, visit_id):
-        visit = self.visit(practice_id, visit_id)
-        heads = [self._head(r) for r in self._reports(visit_id)]
-        return (
-            visit,
-            self.client_by_id[visit.client_id],
-            list(self._entries(visit_id).values()),
-            heads,
-            [head for head, _ in self.pictures.values() if head.visit_id == visit_id],
-        )
-
     def visits_at(self, practice_id, workstation_id):
         last = {}
         for visit in sorted(self.visit_by_id.values(), key=lambda one: (one.started_on, one.id)):
-            at = self._entries(visit.id).get("look.workstation")
+            at = self.entries_of(visit.id).get("look.workstation")
             if visit.practice_id == practice_id and at and at.typed == workstation_id:
                 last[visit.client_id] = visit.id
         return sorted(
             last.values(), key=lambda one: self.client_by_id[self.visit_by_id[one].client_id].name
         )
-
-    def working(self, practice_id, visit_id):
-        visit, client, entries, heads, photos = self.open(practice_id, visit_id)
-        return VisitSnapshot(
-            visit=visit,
-            client=client,
-            values={e.path: e.value for e in entries},
-            versions=len(heads),
-            signed_revision=heads[-1].revision if heads else None,
-            photos=tuple(photos),
-            earlier=self._earlier(visit),
-            **self._chosen(visit),
-        )
-
-    def _earlier(self, visit):
-        before = [
-            v
-            for v in self.visit_by_id.values()
-            if v.client_id == visit.client_id and v.started_on < visit.started_on
-        ]
-        found = [
-            EarlierVisit(visit_id=v.id, started_on=v.started_on, values=measured)
-            for v in sorted(before, key=lambda v: v.started_on, reverse=True)
-            if (
-                measured := {
-                    path: e.value
-                    for path, e in self._entries(v.id).items()
-                    if path.startswith("measure.")
-                }
-            )
-        ]
-        return tuple(found)
-
-    def _chosen(self, visit):
-        entries = self._entries(visit.id)
-        found = {}
-        for part, path, kept in (
-            ("table", "measure.table", self.store.kept_tables if self.store else {}),
-            ("listed", "measure.list", self.store.kept_lists if self.store else {}),
-        ):
-            value = entries[path].value if path in entries else None
-            mine = {str(id): one for id, one in kept.items()}.get(str(value))
-            found[part] = mine if mine and mine.practice_id == visit.practice_id else None
-        return found
 
     def measured(self, practice_id, visit_ids=None):
         found = []
@@ -217,7 +86,7 @@ class FakeRecords:
                 continue
             entries = [
                 e
-                for path, e in sorted(self._entries(visit.id).items())
+                for path, e in sorted(self.entries_of(visit.id).items())
                 if path.startswith("measure.") and e.typed
             ]
             if entries:
@@ -231,105 +100,7 @@ class FakeRecords:
             }
             if any(one.origin_id in mine for one in new):
                 raise AlreadyThere("This came in a moment ago.")
-        before = (
-            dict(self.held),
-            dict(self.changes),
-            dict(self.client_by_id),
-            dict(self.visit_by_id),
-        )
-        try:
-            for client in intake.clients:
-                self.add_client(client)
-            for visit in intake.visits:
-                self.add_visit(visit)
-            for change in intake.changes:
-                self.write(practice_id, change, now)
-        except Exception:
-            self.held, self.changes, self.client_by_id, self.visit_by_id = before
-            raise
-
-    def write(self, practice_id, change, now):
-        self.visit(practice_id, change.visit_id)
-        key = (change.visit_id, change.path)
-        row, before = self.held.get(key), self.changes.get(change.id)
-        visit = self.visit_by_id[change.visit_id]
-        if before is not None:
-            if (before.visit_id, before.path, before.typed) != (*key, change.typed):
-                raise ReusedChange("This change was made before, with other content.")
-            return row, visit.revision
-        self._need_consent(visit.id, change.consent, change.path)
-        version = row.version if row else 0
-        if version != change.expected_version:
-            raise Stale(
-                row
-                or Entry(
-                    path=change.path, value=None, typed="", version=0, changed_at=now, changed_by=""
-                )
-            )
-        entry = Entry(
-            path=change.path,
-            value=change.value,
-            typed=change.typed,
-            version=version + 1,
-            changed_at=now,
-            changed_by=self.accounts.people[change.member_id].name,
-        )
-        self.held[key], self.changes[change.id] = entry, change
-        self._raise(visit.id)
-        if change.erase is not None:
-            self._erase(visit.id, change.erase)
-        return entry, visit.revision + 1
-
-    def _raise(self, visit_id):
-        visit = self.visit_by_id[visit_id]
-        self.visit_by_id[visit_id] = replace(visit, revision=visit.revision + 1)
-
-    def _need_consent(self, visit_id, consent, field):
-        given = self.held.get((visit_id, consent))
-        if consent is not None and (given is None or given.value != "yes"):
-            raise NeedsConsent(field, consent, "No consent.")
-
-    def _erase(self, visit_id, what):
-        def told(path):
-            of_family = any(fnmatchcase(path, family) for family in what.families)
-            return path in what.paths or path.startswith(what.starts or ("\0",)) or of_family
-
-        for key, entry in list(self.held.items()):
-            if key[0] == visit_id and told(key[1]) and entry.value is not None:
-                self.held[key] = replace(entry, value=None, typed="", version=entry.version + 1)
-        for id, change in list(self.changes.items()):
-            if change.visit_id == visit_id and told(change.path):
-                self.changes[id] = replace(change, value=None, typed="")
-        if what.photos:
-            self.pictures = {
-                id: kept for id, kept in self.pictures.items() if kept[0].visit_id != visit_id
-            }
-            self._without_pictures(visit_id)
-
-    def add_photo(self, practice_id, photo, jpeg, *, member_id, consent):
-        self.visit(practice_id, photo.visit_id)
-        self._need_consent(photo.visit_id, consent, f"look.photo.{photo.id}")
-        held = self.pictures.get(photo.id)
-        if held is not None:
-            if (held[0].visit_id, held[0].sha256) != (photo.visit_id, photo.sha256):
-                raise AlreadyThere("Another photograph has this id.")
-            return held[0]
-        self.pictures[photo.id] = (photo, jpeg)
-        self._raise(photo.visit_id)
-        return photo
-
-    def photo(self, practice_id, photo_id):
-        found = self.pictures.get(photo_id)
-        if found is None or self.visit_by_id[found[0].visit_id].practice_id != practice_id:
-            raise NotFound("There is no such photograph.")
-        return found
-
-    def drop_photo(self, practice_id, photo_id):
-        head, _ = self.photo(practice_id, photo_id)
-        del self.pictures[photo_id]
-        self._without_pictures(head.visit_id)
-        self._erase(head.visit_id, ErasureScope(starts=(f"look.photo.{photo_id}.",)))
-        self._raise(head.visit_id)
+        super().import_batch(practice_id, intake, now)
 
     def report_pdf(self, practice_id, report_id, copy):
         found = self.signed.get(report_id)
@@ -376,3 +147,19 @@ class FakeRecords:
                 for copy, one in printed.items():
                     if one.without is not None:
                         printed[copy] = PrintedCopy(pdf=one.without)
+
+    def _reports(self, visit_id):
+        mine = [r for r, _ in self.signed.values() if r.visit_id == visit_id]
+        return sorted(mine, key=lambda r: r.number)
+
+    def reports_of(self, visit_id):
+        return [self._head(report) for report in self._reports(visit_id)]
+
+    def _erase(self, visit_id, what):
+        super()._erase(visit_id, what)
+        if what.photos or any(start.startswith("look.photo.") for start in what.starts):
+            self._without_pictures(visit_id)
+
+    def forget(self, visit_id):
+        super().forget(visit_id)
+        self.signed = {id: one for id, one in self.signed.items() if one[0].visit_id != visit_id}

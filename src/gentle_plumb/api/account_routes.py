@@ -12,16 +12,17 @@ from anyio import CapacityLimiter, to_thread
 from fastapi import APIRouter, Request, Response
 from sqlalchemy import text
 
+from .. import schemas as s
 from ..core.errors import UnknownName
 from ..documents.code_svg import code_svg
+from ..schemas.problem import Problem
 from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
 from ..services.errors import LockedOut, NotSignedIn
 from ..services.models import Member
 from ..services.models.trail import Deed, TrailTarget
-from . import schemas as s
 from .auth import COOKIE, KNOWN_COOKIE, Signed, With, check_origin
 from .dependencies import Services
-from .problems import PROBLEMS, Problem
+from .problems import PROBLEMS
 from .traced import TracedRoute
 
 public = APIRouter(prefix="/api", tags=["open"])

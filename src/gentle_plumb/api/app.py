@@ -9,15 +9,17 @@ from fastapi import FastAPI, Request, Response
 from fastapi.responses import FileResponse
 from starlette.middleware.gzip import GZipMiddleware
 
+from ..schemas.problem import Problem
 from .account_routes import account_router, public
 from .archive_routes import archive_router
 from .dependencies import Services
 from .desk_routes import desk_router
+from .device_routes import device_router
 from .edge import BodyLimit, Failures, RequestIds, SecurityHeaders
 from .link_routes import link_router
 from .measuring_routes import measuring_router
 from .own_routes import own_router
-from .problems import Problem, add_handlers, answer
+from .problems import add_handlers, answer
 from .routes import router
 from .trail_routes import trail_router
 from .work_routes import work_router
@@ -63,6 +65,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(measuring_router)
     app.include_router(work_router)
     app.include_router(desk_router)
+    app.include_router(device_router)
     app.include_router(archive_router)
     app.include_router(own_router)
     app.include_router(link_router)

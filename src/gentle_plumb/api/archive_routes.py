@@ -8,8 +8,8 @@ from uuid import UUID
 from fastapi import APIRouter, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 
+from .. import schemas as s
 from ..services.archives import MOST_BYTES
-from . import schemas as s
 from .auth import Signed, With
 from .bodies import FILE, read_body
 from .problems import PROBLEMS

@@ -6,6 +6,7 @@ from dataclasses import dataclass, field
 
 from sqlalchemy import Engine
 
+from ..schemas import DemoPerson
 from ..services.accounts import AccountService
 from ..services.archives import ArchiveService
 from ..services.desks import DeskService
@@ -20,9 +21,9 @@ from ..services.policies import PolicyService
 from ..services.ports import LightMeter
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
+from ..services.taking import TakingService
 from ..services.trail import TrailService
 from ..services.visits import VisitService
-from .schemas import DemoPerson
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -52,6 +53,7 @@ class Services:
     languages: LanguageService
     histories: HistoryService
     trail: TrailService
+    taking: TakingService
     mailbox: MailBox | None = None
     public_url: str = ""
     secure_cookie: bool | None = None

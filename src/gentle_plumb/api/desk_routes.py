@@ -7,10 +7,11 @@ from typing import Annotated
 from fastapi import APIRouter, Path
 from pydantic import BaseModel, Field
 
+from ..schemas import RequestModel
+from ..schemas.problem import Problem
 from ..services.models import DeskMotion, DeskState
 from .auth import Signed, With
-from .problems import PROBLEMS, Problem
-from .schemas import RequestModel
+from .problems import PROBLEMS
 from .traced import TracedRoute
 
 desk_router = APIRouter(

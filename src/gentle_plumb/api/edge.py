@@ -13,7 +13,8 @@ import structlog
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-from .problems import Problem, answer
+from ..schemas.problem import Problem
+from .problems import answer
 
 MOST_JSON_BYTES = 1_000_000
 """A form, a change, a case: nothing a person types is near it. House value."""

@@ -9,12 +9,12 @@ from fastapi import APIRouter, Path, Query, Request
 from pydantic import TypeAdapter
 
 from ..core.units import LengthUnit
+from ..schemas import own_page as s
 from ..services.errors import NotFound
 from ..services.exchange import too_long
 from ..services.histories import History
 from ..services.own_page import ENGLISH, CheckView, LinkView, TakenOver, WaitingCheck
 from ..services.own_page.catalogues import MOST_BYTES
-from . import own_schemas as s
 from .auth import Signed, With
 from .bodies import FILE, read_body
 from .problems import PROBLEMS

@@ -10,6 +10,8 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import TypeAdapter
 
 from ..core.drill import Answer, Verdict
+from ..schemas import measuring as s
+from ..schemas.problem import Problem
 from ..services.drill import (
     Posed,
     SetUpPosed,
@@ -20,10 +22,9 @@ from ..services.drill import (
     pose_set_up,
 )
 from ..services.exchange import MOST_BYTES
-from . import measuring_schemas as s
 from .auth import Signed, With
 from .bodies import FILE, read_body
-from .problems import PROBLEMS, Problem
+from .problems import PROBLEMS
 from .routes import Unit
 from .traced import TracedRoute
 

@@ -17,13 +17,14 @@ from ..core.intake import MAP_H, MAP_W, REGIONS
 from ..core.own_page import Round
 from ..core.units import LengthUnit
 from ..documents.image_processor import MOST_BYTES, too_large
+from ..schemas import own_page as s
+from ..schemas.problem import Problem
 from ..services.own_page import OwnCaller, OwnDoorView, OwnDoubt, OwnSheet, OwnView, PhotoOf
 from ..services.own_page.clients_side import SESSION_LENGTH
-from . import own_schemas as s
 from .account_routes import hashing, secure_cookie
 from .auth import SAFE, With, check_origin, services
 from .bodies import FILE, read_body
-from .problems import PROBLEMS, Problem
+from .problems import PROBLEMS
 from .traced import TracedRoute
 
 OWN_COOKIE = "plumb_own"

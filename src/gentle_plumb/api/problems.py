@@ -5,40 +5,15 @@ from __future__ import annotations
 from typing import Any
 
 from fastapi import FastAPI, Request
-from fastapi.encoders import jsonable_encoder
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
-from pydantic import BaseModel
 from sqlalchemy.exc import OperationalError
 from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
 
 from ..core.errors import FieldError
+from ..schemas.problem import Problem, problem_of, problem_of_field
 from ..services import errors as service
-
-
-class Problem(BaseModel):
-    """What went wrong; ``field``, ``value``, ``low``, ``high`` and ``unit`` where one field did.
-
-    ``choices`` are what may have been meant, ``belongs`` the field it may belong to.
-    """
-
-    type: str
-    title: str
-    status: int
-    detail: str
-    field: str | None = None
-    value: str | None = None
-    low: float | None = None
-    high: float | None = None
-    unit: str | None = None
-    choices: list[str] | None = None
-    belongs: str | None = None
-    consent: str | None = None
-    current: dict[str, Any] | None = None
-    missing: list[dict[str, str]] | None = None
-    lines: list[dict[str, str]] | None = None
-
 
 PROBLEMS: dict[int | str, dict[str, Any]] = {
     code: {"model": Problem, "description": words, "content": {"application/problem+json": {}}}
@@ -49,30 +24,6 @@ PROBLEMS: dict[int | str, dict[str, Any]] = {
         (409, "Conflict"),
         (422, "Bad value"),
     )
-}
-
-
-_STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
-    service.NotSignedIn: (401, "not-signed-in"),
-    service.NeedsCode: (401, "needs-code"),
-    service.MustEnrol: (403, "must-enrol"),
-    service.NotAllowed: (403, "not-allowed"),
-    service.NotFound: (404, "not-found"),
-    service.AlreadyThere: (409, "already-there"),
-    service.Stale: (409, "stale"),
-    service.MovedOn: (409, "moved-on"),
-    service.HoldsSomething: (409, "holds-something"),
-    service.WrongPassword: (403, "wrong-password"),
-    service.BadFile: (422, "bad-file"),
-    service.ReusedChange: (409, "reused-change"),
-    service.NeedsConsent: (422, "needs-consent"),
-    service.Withheld: (403, "withheld"),
-    service.BadPicture: (422, "bad-picture"),
-    service.NoAnswer: (503, "no-answer"),
-    service.MailTrouble: (503, "no-answer"),
-    service.MailRefused: (422, "mail-refused"),
-    service.NotReady: (422, "not-ready"),
-    service.LockedOut: (429, "locked-out"),
 }
 
 
@@ -88,44 +39,12 @@ def answer(problem: Problem, headers: dict[str, str] | None = None) -> JSONRespo
 
 
 def _field(_: Request, error: FieldError) -> JSONResponse:
-    return answer(
-        Problem(
-            type="bad-value",
-            title="This value can't be saved",
-            status=422,
-            detail=error.message,
-            field=error.field,
-            value=error.value,
-            low=error.low,
-            high=error.high,
-            unit=error.unit,
-            choices=list(error.choices) or None,
-            belongs=error.belongs or None,
-        )
-    )
+    return answer(problem_of_field(error))
 
 
 def _service(_: Request, error: service.ServiceError) -> JSONResponse:
-    status, kind = _STATUS[type(error)]
-    problem = Problem(type=kind, title=kind.replace("-", " "), status=status, detail=str(error))
-    headers = None
-    if isinstance(error, service.Stale):
-        problem.current = jsonable_encoder(error.current)
-    if isinstance(error, service.BadFile):
-        problem.lines = [
-            {"line": line, "field": field, "reason": reason} for line, field, reason in error.lines
-        ]
-    if isinstance(error, service.NeedsConsent):
-        problem.field, problem.consent = error.field, error.consent
-    if isinstance(error, service.BadPicture):
-        problem.field, problem.unit = "picture", error.unit or None
-        problem.value = f"{error.value:g}" if error.value is not None else None
-        problem.low, problem.high = error.low, error.high
-    if isinstance(error, service.NotReady):
-        problem.missing = [{"field": path, "detail": words} for path, words in error.missing]
-    if isinstance(error, service.LockedOut):
-        headers = {"Retry-After": str(error.seconds)}
-    return answer(problem, headers)
+    headers = {"Retry-After": str(error.seconds)} if isinstance(error, service.LockedOut) else None
+    return answer(problem_of(error), headers)
 
 
 def _validation(_: Request, error: RequestValidationError) -> JSONResponse:

@@ -7,10 +7,11 @@ from uuid import UUID
 
 from fastapi import APIRouter, Path, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import BaseModel
 
+from .. import schemas as s
 from ..core.body import DIMENSIONS
-from ..core.drawing import INKS, SceneRequest, body_chart
+from ..core.drawing import INKS, body_chart
 from ..core.intake import CONSENTS, MAP_H, MAP_W, RED_FLAGS, REGIONS, URGENCY
 from ..core.observation import HABITS, LIGHT_TASKS, ROOM
 from ..core.photo import LANDMARKS
@@ -21,45 +22,18 @@ from ..core.units import LengthUnit
 from ..documents import CaseDocument
 from ..documents.case_result import ResultDocument, result_document
 from ..documents.image_processor import MOST_BYTES, too_large
+from ..schemas.problem import Problem
 from ..services.follow_ups import Since
-from . import schemas as s
 from .auth import Signed, With
 from .bodies import read_body
-from .problems import PROBLEMS, Problem
+from .problems import PROBLEMS
 from .traced import TracedRoute
 
 router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS, route_class=TracedRoute)
 
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
-Place = Annotated[Literal["main", "2", "3", "4"], Query(description="Which of the visit's places.")]
 Flag = Annotated[str, Path(pattern="^[a-z_]{1,40}$", description="The red flag's name.")]
 Copy = Annotated[Literal["client", "workplace", "record"], Query(description="Which copy.")]
-
-
-class View(BaseModel):
-    """What of a visit is looked at: unit, size and content of the drawing."""
-
-    unit: LengthUnit = "cm"
-    width: Annotated[float, Field(ge=240, le=4000)] = 860
-    height: Annotated[float, Field(ge=240, le=4000)] = 700
-    mode: Literal["both", "seated", "standing", "overlay"] = "both"
-    show: Literal["found", "target", "left"] = "target"
-    tape: Annotated[str | None, Field(max_length=60)] = None
-    layer: Literal["heights", "habits", "measuring"] = "heights"
-    body: Annotated[bool, Query(description="With the body, dimension by dimension.")] = True
-    plans: Annotated[bool, Query(description="With all three plans.")] = False
-    grips: Annotated[bool, Query(description="With rings to turn parts by.")] = False
-    between: Annotated[
-        float | None,
-        Field(ge=0, le=1),
-        Query(description="So far on the way from what was found to what is shown."),
-    ] = None
-    draw: bool = False
-    place: Place = "main"
-
-    def scene(self) -> SceneRequest:
-        """What to draw."""
-        return SceneRequest(**self.model_dump(exclude={"draw", "body", "plans", "place"}))
 
 
 @router.get("/fields")
@@ -138,7 +112,7 @@ def start_visit(services: With, who: Signed, given: s.VisitIn) -> s.VisitOut:
         )
     else:
         made = services.visits.start(who.member, who.practice, given.client_id, id=given.id)
-    return _visit_out(services.visits.open(who.member, made.id))
+    return s.VisitOut.of(services.visits.open(who.member, made.id))
 
 
 @router.get("/visits/{visit_id}/since")
@@ -153,25 +127,13 @@ def drop_visit(services: With, who: Signed, visit_id: UUID) -> None:
     services.visits.drop(who.member, visit_id)
 
 
-def _visit_out(opened: Any) -> s.VisitOut:
-    return s.VisitOut(
-        id=opened.visit.id,
-        client=s.ClientOut.of(opened.client),
-        started_on=opened.visit.started_on,
-        revision=opened.visit.revision,
-        entries={entry.path: entry for entry in opened.entries},
-        reports=[s.ReportOut.of(report, opened.visit.revision) for report in opened.reports],
-        photos=[s.PhotoOut.of(photo) for photo in opened.photos],
-    )
-
-
 @router.get("/visits/{visit_id}")
 def visit(services: With, who: Signed, visit_id: UUID) -> s.VisitOut:
     """A visit with its entries and signed versions."""
-    return _visit_out(services.visits.open(who.member, visit_id))
+    return s.VisitOut.of(services.visits.open(who.member, visit_id))
 
 
-def _drawn(services: With, who: Signed, visit_id: UUID, view: View) -> s.VisitWorkup:
+def _drawn(services: With, who: Signed, visit_id: UUID, view: s.View) -> s.VisitWorkup:
     visits = services.visits
     working, workup = visits.worked(
         who.member,
@@ -197,7 +159,7 @@ def change(
     visit_id: UUID,
     change_id: UUID,
     given: s.ChangeIn,
-    view: Annotated[View, Query()],
+    view: Annotated[s.View, Query()],
 ) -> Response:
     """Apply one change. Sent twice it counts once; on a stale version it answers 409.
 
@@ -211,7 +173,9 @@ def change(
 
 
 @router.get("/visits/{visit_id}/worked", response_model=s.VisitWorkup)
-def worked(services: With, who: Signed, visit_id: UUID, view: Annotated[View, Query()]) -> Response:
+def worked(
+    services: With, who: Signed, visit_id: UUID, view: Annotated[s.View, Query()]
+) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
     return _written(_drawn(services, who, visit_id, view))
 
@@ -219,14 +183,7 @@ def worked(services: With, who: Signed, visit_id: UUID, view: Annotated[View, Qu
 @router.get("/visits/{visit_id}/report")
 def draft(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.Draft:
     """What the report would say now, and what a signature still waits for."""
-    draft = services.reports.draft(who.member, who.practice, visit_id, unit)
-    return s.Draft(
-        content=draft.content,
-        checks=draft.checks,
-        summary=draft.summary,
-        revision=draft.revision,
-        missing=[{"field": path, "detail": words} for path, words in draft.missing],
-    )
+    return s.Draft.of(services.reports.draft(who.member, who.practice, visit_id, unit))
 
 
 @router.get(

@@ -29,6 +29,7 @@ TRACED: dict[tuple[str, str], tuple[Act, str]] = {
     ("GET", "/visits/{visit_id}"): ("read", "visit"),
     ("DELETE", "/visits/{visit_id}"): ("erase", "visit"),
     ("PUT", "/visits/{visit_id}/changes/{change_id}"): ("change", "visit"),
+    ("GET", "/visits/{visit_id}/device"): ("read", "visit, taken along"),
     ("GET", "/visits/{visit_id}/worked"): ("read", "visit"),
     ("GET", "/visits/{visit_id}/given"): ("read", "visit"),
     ("GET", "/visits/{visit_id}/since"): ("read", "visit"),
@@ -86,7 +87,10 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
             for at in ("/health", "/welcome", "/session", "/me", "/sessions", "/members")
         ),
         *(("GET", at) for at in ("/fields", "/shelf", "/policies", "/languages", "/trail")),
-        *(("GET", at) for at in ("/languages/en.json", "/mailbox", "/instruments", "/desk")),
+        *(
+            ("GET", at)
+            for at in ("/languages/en.json", "/mailbox", "/instruments", "/desk", "/device")
+        ),
         *(("GET", at) for at in ("/measuring/lists", "/measuring/tables", "/measuring/precision")),
         *(("GET", at) for at in ("/drill/{number}", "/drill/{number}/verdict")),
         *(("GET", at) for at in ("/drill/set-up/{number}", "/drill/set-up/{number}/verdict")),

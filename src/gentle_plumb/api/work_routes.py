@@ -13,10 +13,11 @@ from ..core.policy import POLICY_QUESTIONS
 from ..core.record import fields
 from ..core.what_if import WhatIfResult
 from ..documents.day_calendar import day_calendar as calendar_of
+from ..schemas import PlaceId
+from ..schemas import work as s
 from ..services.errors import NotFound
 from ..services.programmes import ProgrammePage
 from ..services.working_days import DayPage
-from . import work_schemas as s
 from .auth import Signed, With
 from .problems import PROBLEMS
 from .traced import TracedRoute
@@ -70,7 +71,7 @@ def drop_bundle(services: With, who: Signed, bundle_id: UUID) -> None:
 
 
 @work_router.get("/visits/{visit_id}/given")
-def given(services: With, who: Signed, visit_id: UUID, place: s.PlaceId = "main") -> dict[str, Any]:
+def given(services: With, who: Signed, visit_id: UUID, place: PlaceId = "main") -> dict[str, Any]:
     """What a visit is worked through from at a place: what the page's own bench begins with."""
     plain: dict[str, Any] = services.visits.given(who.member, visit_id, place)
     return plain
@@ -97,9 +98,7 @@ def working_day(services: With, who: Signed, visit_id: UUID, asked: Day) -> Resp
     response_class=Response,
     responses={200: {"content": {"text/calendar": {}}}},
 )
-def day_calendar(
-    services: With, who: Signed, visit_id: UUID, place: s.PlaceId = "main"
-) -> Response:
+def day_calendar(services: With, who: Signed, visit_id: UUID, place: PlaceId = "main") -> Response:
     """The working day as a calendar file: quiet, and without a word about health."""
     opened, workup = services.visits.worked(who.member, visit_id, "cm", body=False, place=place)
     if workup.day is None:
@@ -120,7 +119,7 @@ def day_calendar(
 
 
 @work_router.get("/visits/{visit_id}/movements", response_model=ProgrammePage)
-def movements(services: With, who: Signed, visit_id: UUID, place: s.PlaceId = "main") -> Response:
+def movements(services: With, who: Signed, visit_id: UUID, place: PlaceId = "main") -> Response:
     """The movements of a visit's client: at most five, what else could be, what a limit keeps out."""
     made = services.visits.programme(who.member, visit_id, place=place)
     return Response(_PROGRAMME.dump_json(made), media_type="application/json")
@@ -129,7 +128,4 @@ def movements(services: With, who: Signed, visit_id: UUID, place: s.PlaceId = "m
 @work_router.post("/visits/{visit_id}/stack")
 def stack(services: With, who: Signed, visit_id: UUID, wanted: s.StackIn) -> s.StackOut:
     """The best stack for a lift from what is at hand in this visit's room."""
-    found = services.visits.stack(who.member, visit_id, **wanted.model_dump())
-    return s.StackOut(
-        text=found.text, height=found.height, short=found.short, warning=found.warning
-    )
+    return s.StackOut.of(services.visits.stack(who.member, visit_id, **wanted.model_dump()))

@@ -337,18 +337,3 @@ class AccountService:
             if one.id == member_id:
                 return one
         raise NotFound("There is no such member.")
-
-
-def require_writer(member: Member) -> None:
-    """Raises NotAllowed for readers."""
-    if member.role not in WRITERS:
-        raise NotAllowed("You have read-only access.")
-
-
-def require_health(member: Member) -> None:
-    """Raises NotAllowed for readers to whom the owner has not granted it."""
-    if not member.sees_health:
-        raise NotAllowed(
-            "This holds health data. An owner can let you see it, under People; "
-            "the workplace's copy is open to you."
-        )

@@ -8,7 +8,6 @@ from uuid import UUID, uuid4, uuid5
 
 from ..core.record import field_of, fields, read_typed, typed_of
 from ..core.record.fields.photo import PHOTO_FAMILY
-from .accounts import require_health, require_writer
 from .consent import NOTES, PHOTOGRAPHS, consent_for
 from .errors import BadFile, BadPicture, NeedsConsent
 from .exchange import sheet_of
@@ -24,6 +23,7 @@ from .models import (
     Visit,
 )
 from .papers import COPIES
+from .permissions import require_health, require_writer
 from .photos import PhotoService
 from .ports import Archives, Clock, OpenFiles, Records
 from .workup import work_up

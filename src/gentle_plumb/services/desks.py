@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from .accounts import require_writer
 from .models import DeskMotion, DeskState, Member
+from .permissions import require_writer
 from .ports import DeskController
 
 

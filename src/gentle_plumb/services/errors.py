@@ -19,6 +19,7 @@ ServiceError
  ├── MailTrouble        the mail server did not take a mail now; it is tried again
  ├── MailRefused        the mail server will never take this mail
  ├── NoAnswer           a device does not answer, or says nothing that can be used
+ ├── NeedsServer        a device without network can't do this
  ├── BadFile            a file that can't be taken in, with lines and reasons
  └── NotReady           can't be signed yet; carries what is missing
 """
@@ -64,6 +65,10 @@ class WrongPassword(ServiceError):
 
 class NotAllowed(ServiceError):
     """The role does not allow it."""
+
+
+class NeedsServer(ServiceError):
+    """A device without network can't do this."""
 
 
 class NotFound(ServiceError):

@@ -10,7 +10,6 @@ from uuid import UUID, uuid4
 from ..core.body import DIMENSIONS, resolve_readings
 from ..core.errors import FieldError
 from ..core.record import field_of, fields, read_typed
-from .accounts import require_health, require_writer
 from .consent import consent_for
 from .errors import BadFile
 from .models import (
@@ -25,6 +24,7 @@ from .models import (
     Troubles,
     Visit,
 )
+from .permissions import require_health, require_writer
 from .ports import Clock, Exchange, Records
 
 KEPT_OUT = (fields.measure.table.id,)

@@ -13,11 +13,11 @@ from ..core.record import Record, Value, field_of, fields, typed_of
 from ..core.units import LengthUnit
 from ..core.visit import body_from, settings_left, spoken_date
 from ..core.words import say, say_amount
-from .accounts import require_health, require_writer
 from .errors import NotFound
 from .models import Change, ImportBatch, Member, Practice, Visit, VisitSnapshot
 from .paper_models import PaperSince
 from .papers.card import temporary_pieces
+from .permissions import require_health, require_writer
 from .ports import Clock, Records
 from .visits import VisitService
 from .workup import Workup, work_up

@@ -14,10 +14,10 @@ from ..core.record import fields
 from ..core.units import LengthUnit
 from ..core.visit import body_from
 from ..core.words import say_length
-from .accounts import require_health
 from .measured import measuring_of
 from .models import CheckRound, ClientLink, Member, OutgoingMail, Practice, Visit
 from .own_page import HistoryEvent, OwnPages
+from .permissions import require_health
 from .ports import Clock, Records
 
 ROUND_WORDS = {

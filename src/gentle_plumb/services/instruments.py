@@ -11,9 +11,9 @@ from ..core.body import dimension
 from ..core.catalogue import QUANTITIES
 from ..core.errors import UnknownName
 from ..core.units import LengthUnit
-from .accounts import require_writer
 from .errors import NoAnswer, NotFound
 from .models import InstrumentReading, InstrumentState, Member
+from .permissions import require_writer
 from .ports import Instrument, Records
 
 

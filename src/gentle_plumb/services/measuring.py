@@ -22,9 +22,9 @@ from ..core.body import (
     precision_of,
 )
 from ..core.choices import one_of
-from .accounts import require_writer
 from .errors import BadFile
 from .models import MeasuringList, Member, PopulationTable, TableRow
+from .permissions import require_writer
 from .ports import Accounts, Clock, MeasuringStore
 
 TABLE_COLUMNS = ("dimension", "sex", "mean_mm", "sd_mm")

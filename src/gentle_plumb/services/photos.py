@@ -9,10 +9,10 @@ from uuid import UUID
 from ..core.record import fields
 from ..core.record.fields.ask import ConsentAnswer
 from ..core.record.fields.photo import PHOTO_FAMILY
-from .accounts import require_health, require_writer
 from .consent import NEEDED_FOR, PHOTOGRAPHS
 from .errors import NeedsConsent
 from .models import Member, PhotoHead, ProcessedPhoto
+from .permissions import require_health, require_writer
 from .ports import Clock, ImageProcessor, Records
 
 

@@ -6,8 +6,8 @@ from collections.abc import Mapping
 from uuid import UUID, uuid4
 
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
-from .accounts import require_writer
 from .models import Member, StoredRuleSet
+from .permissions import require_writer
 from .ports import PolicyStore
 
 

@@ -13,7 +13,6 @@ from ..core.record.fields.ask import ConsentAnswer
 from ..core.units import LengthUnit
 from ..core.visit import spoken_date
 from ..core.words import say
-from .accounts import require_health, require_writer
 from .errors import MovedOn, NotFound, NotReady, Withheld
 from .exchange import sheet_of
 from .follow_ups import paper_since, since_before
@@ -33,6 +32,7 @@ from .papers import (
     summary_of,
     target_card,
 )
+from .permissions import require_health, require_writer
 from .ports import Clock, OpenFiles, PdfRenderer, Records
 from .visits import VisitService
 from .workup import Workup

@@ -7,8 +7,8 @@ from uuid import UUID, uuid4
 
 from ..core.record import PIECES, field_of, paths_of, read_typed
 from ..core.units import LengthUnit
-from .accounts import require_writer
 from .models import Member, ShelfItem
+from .permissions import require_writer
 from .ports import Shelf
 
 WORKSTATION = "workstation"

@@ -25,7 +25,6 @@ from ..core.what_if import (
     case_of,
     visit_input_to_json,
 )
-from .accounts import require_health, require_writer
 from .consent import consent_for, erased_by
 from .measured import measuring_of
 from .models import (
@@ -40,6 +39,7 @@ from .models import (
     VisitLine,
     VisitSnapshot,
 )
+from .permissions import require_health, require_writer
 from .ports import Clock, Records
 from .programmes import ProgrammePage, programme_page
 from .working_days import DayPage, day_page

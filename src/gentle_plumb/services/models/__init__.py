@@ -2,6 +2,7 @@
 
 from .accounts import WRITERS, DateOrder, Member, Practice, Role, Session
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
+from .device import Belongings, TakenVisit
 from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Trouble, Troubles
 from .instruments import DeskMotion, DeskState, InstrumentReading, InstrumentState, LightReading
 from .own_page import (
@@ -41,6 +42,7 @@ __all__ = [
     "ArchivedPhoto",
     "ArchivedVisit",
     "Attachment",
+    "Belongings",
     "Change",
     "Check",
     "CheckRound",
@@ -82,6 +84,7 @@ __all__ = [
     "ShelfItem",
     "StoredRuleSet",
     "TableRow",
+    "TakenVisit",
     "Trouble",
     "Troubles",
     "Visit",

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import hmac
 from dataclasses import dataclass
 from datetime import date, datetime
 from typing import Literal
@@ -96,3 +97,8 @@ class Session:
     started_at: datetime
     expires_at: datetime
     browser: str = ""
+
+    @property
+    def device_key(self) -> str:
+        """What opens, for as long as this session lasts, what its browser keeps: 64 hexadecimal digits."""
+        return hmac.new(self.csrf.encode(), b"device key", "sha256").hexdigest()

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from ..accounts import require_writer
 from ..errors import NotAllowed
 from ..models import Member, MessageCatalogue
+from ..permissions import require_writer
 from .catalogues import ENGLISH, read_catalogue
 from .ports import OwnPages
 

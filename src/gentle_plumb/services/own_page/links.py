@@ -12,9 +12,10 @@ from ...core.own_page import LEVELS, ROUNDS, Level, Question, Round
 from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.words import say_length
-from ..accounts import hash_secret, require_health, require_writer
+from ..accounts import hash_secret
 from ..errors import NotReady
 from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice
+from ..permissions import require_health, require_writer
 from ..ports import Accounts, Clock, Records
 from .catalogues import ENGLISH
 from .mail import MailService, mail_views

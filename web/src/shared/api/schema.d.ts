@@ -1314,6 +1314,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Belongings
+         * @description What visits begin with, for a device that goes without network.
+         */
+        get: operations["belongings_api_device_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Take Visit
+         * @description A visit with all it is worked through from, for a device that goes without network.
+         */
+        get: operations["take_visit_api_visits__visit_id__device_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/archive.zip": {
         parameters: {
             query?: never;
@@ -4619,7 +4659,8 @@ export interface components {
          * @description The signed-in member.
          *
          *     ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
-         *     that and that they have none; ``recovery_left`` counts the recovery codes.
+         *     that and that they have none; ``recovery_left`` counts the recovery codes. ``device_key`` opens, for as long as the
+         *     session lasts, what this browser keeps; it is never written down there.
          */
         Me: {
             /** Name */
@@ -4672,6 +4713,8 @@ export interface components {
             recovery_left: number;
             /** Csrf */
             csrf: string;
+            /** Device Key */
+            device_key: string;
         };
         /**
          * Measured
@@ -10126,7 +10169,6 @@ export interface operations {
                 /** @description So far on the way from what was found to what is shown. */
                 between?: number | null;
                 draw?: boolean;
-                /** @description Which of the visit's places. */
                 place?: "main" | "2" | "3" | "4";
             };
             header?: never;
@@ -10222,7 +10264,6 @@ export interface operations {
                 /** @description So far on the way from what was found to what is shown. */
                 between?: number | null;
                 draw?: boolean;
-                /** @description Which of the visit's places. */
                 place?: "main" | "2" | "3" | "4";
             };
             header?: never;
@@ -13819,6 +13860,148 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    belongings_api_device_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_visit_api_visits__visit_id__device_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
                     "application/json": components["schemas"]["Problem"];
                 };
             };

@@ -8,19 +8,16 @@ from uuid import UUID
 from pydantic import BaseModel, Field, StringConstraints
 
 from ..core.drawing import SceneRequest
+from ..core.presentation import StackView
 from ..core.units import LengthUnit
 from ..core.what_if import WhatIfRequest
 from ..services.models import StoredRuleSet
-from .schemas import Name, New, RequestModel
+from .common import Name, New, PlaceId, RequestModel
 
 Id = Annotated[str, StringConstraints(max_length=60)]
 Path = Annotated[str, StringConstraints(max_length=200)]
 Typed = Annotated[str, StringConstraints(max_length=200)]
 Tries = Annotated[dict[Path, Typed], Field(max_length=200)]
-
-
-PlaceId = Literal["main", "2", "3", "4"]
-"""Which of a visit's places."""
 
 
 class PolicyOptionOut(BaseModel):
@@ -111,10 +108,15 @@ class TrialIn(RequestModel):
         return WhatIfRequest(**plain, scene=SceneRequest(**self.scene.model_dump()))
 
 
-class DayQuery(RequestModel):
-    """How a working day is shown."""
+class PlaceQuery(RequestModel):
+    """Which of a visit's places."""
 
     place: PlaceId = "main"
+
+
+class DayQuery(PlaceQuery):
+    """How a working day is shown."""
+
     week: Annotated[int, Field(ge=0, le=4)] = 0
     width: Annotated[float, Field(ge=240, le=4000)] = 900
 
@@ -135,3 +137,8 @@ class StackOut(BaseModel):
     height: str | None
     short: str | None
     warning: str
+
+    @classmethod
+    def of(cls, found: StackView) -> StackOut:
+        """From the best stack in words."""
+        return cls(text=found.text, height=found.height, short=found.short, warning=found.warning)

@@ -28,9 +28,10 @@ from .client import (
     VisitIn,
     VisitLineOut,
 )
-from .common import Address, Draft, Line, Name, New, Password, RequestModel, Sex
+from .common import Address, Draft, Line, Name, New, Password, PlaceId, RequestModel, Sex
 from .form import DimensionOut, FieldOut, Fields, LightTask, PieceOut
 from .shelf import LuxOut, ShelfChange, ShelfFacts, ShelfIn, ShelfOut
+from .view import View
 from .visit import ChangeIn, ChangeOut, RestOut, VisitOut, VisitWorkup
 
 __all__ = [
@@ -59,6 +60,7 @@ __all__ = [
     "PasswordChange",
     "PhotoOut",
     "PieceOut",
+    "PlaceId",
     "PracticeIn",
     "RecoveryCodes",
     "RegistrationIn",
@@ -76,6 +78,7 @@ __all__ = [
     "ShelfOut",
     "SignIn",
     "SignatureIn",
+    "View",
     "VisitIn",
     "VisitLineOut",
     "VisitOut",

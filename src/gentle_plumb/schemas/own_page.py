@@ -13,7 +13,7 @@ from ..core.own_page import Level
 from ..core.units import LengthUnit
 from ..services.models import Direction, LinkKind, MessageCatalogue
 from ..services.own_page import ENGLISH, LinkView
-from .schemas.common import RequestModel
+from .common import RequestModel
 
 
 class OwnDoor(RequestModel):

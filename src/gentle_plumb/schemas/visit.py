@@ -8,9 +8,9 @@ from uuid import UUID
 
 from pydantic import BaseModel, Field, StringConstraints
 
-from ...core.drawing import Scene
-from ...core.findings import Finding, Strain
-from ...core.presentation import (
+from ..core.drawing import Scene
+from ..core.findings import Finding, Strain
+from ..core.presentation import (
     ActionView,
     CauseView,
     GazeView,
@@ -25,12 +25,13 @@ from ...core.presentation import (
     SettleView,
     ZoneView,
 )
-from ...core.units import LengthUnit
-from ...core.visit import RaisedRedFlag, StepProgress
-from ...services.measured import Measured, RemeasureView
-from ...services.models import Entry
-from ...services.photo_views import PhotoView
-from ...services.workup import PlaceView, PrecautionView, Workup
+from ..core.units import LengthUnit
+from ..core.visit import RaisedRedFlag, StepProgress
+from ..services.measured import Measured, RemeasureView
+from ..services.models import Entry
+from ..services.photo_views import PhotoView
+from ..services.visits import OpenVisit
+from ..services.workup import PlaceView, PrecautionView, Workup
 from .client import ClientOut, PhotoOut, ReportOut
 from .common import RequestModel
 
@@ -45,6 +46,19 @@ class VisitOut(BaseModel):
     entries: dict[str, Entry]
     reports: list[ReportOut]
     photos: list[PhotoOut]
+
+    @classmethod
+    def of(cls, opened: OpenVisit) -> VisitOut:
+        """From the record."""
+        return cls(
+            id=opened.visit.id,
+            client=ClientOut.of(opened.client),
+            started_on=opened.visit.started_on,
+            revision=opened.visit.revision,
+            entries={entry.path: entry for entry in opened.entries},
+            reports=[ReportOut.of(report, opened.visit.revision) for report in opened.reports],
+            photos=[PhotoOut.of(photo) for photo in opened.photos],
+        )
 
 
 class ChangeIn(RequestModel):

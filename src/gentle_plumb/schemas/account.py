@@ -8,8 +8,8 @@ from uuid import UUID
 
 from pydantic import BaseModel, Field, StringConstraints
 
-from ...core.units import LengthUnit
-from ...services.models import DateOrder, Member, Practice, Session
+from ..core.units import LengthUnit
+from ..services.models import DateOrder, Member, Practice, Session
 from .common import Address, Line, Name, New, Password, RequestModel
 
 
@@ -40,7 +40,8 @@ class Me(BaseModel):
     """The signed-in member.
 
     ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
-    that and that they have none; ``recovery_left`` counts the recovery codes.
+    that and that they have none; ``recovery_left`` counts the recovery codes. ``device_key`` opens, for as long as the
+    session lasts, what this browser keeps; it is never written down there.
     """
 
     name: str
@@ -65,6 +66,7 @@ class Me(BaseModel):
     must_enrol: bool
     recovery_left: int
     csrf: str
+    device_key: str
 
     @classmethod
     def of(cls, session: Session, member: Member, practice: Practice) -> Me:
@@ -92,6 +94,7 @@ class Me(BaseModel):
             must_enrol=practice.second_factor and not member.totp_secret,
             recovery_left=len(member.recovery),
             csrf=session.csrf,
+            device_key=session.device_key,
         )
 
 

@@ -6,13 +6,13 @@ from typing import Literal
 
 from pydantic import BaseModel, ConfigDict
 
-from ...core.body import Dimension
-from ...core.drawing import Ink, Mark
-from ...core.intake import Consent, RedFlag, Region
-from ...core.observation import Habit, RoomItem
-from ...core.photo import Landmark
-from ...core.record import ShelfKind, StepId, fields
-from ...core.record.fields.field import Kind
+from ..core.body import Dimension
+from ..core.drawing import Ink, Mark
+from ..core.intake import Consent, RedFlag, Region
+from ..core.observation import Habit, RoomItem
+from ..core.photo import Landmark
+from ..core.record import ShelfKind, StepId, fields
+from ..core.record.fields.field import Kind
 
 
 class LightTask(BaseModel):

@@ -7,9 +7,10 @@ from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, StringConstraints, model_validator
 
-from ...core.plain_text import check_texts
-from ...services.papers import Check, Papers
-from ...services.passwords import LEAST_PASSWORD
+from ..core.plain_text import check_texts
+from ..services.papers import Check, Papers
+from ..services.passwords import LEAST_PASSWORD
+from ..services.reports import DraftReport
 
 Name = Annotated[
     str,
@@ -35,6 +36,8 @@ Email = Annotated[
 ]
 """An address, or none."""
 Sex = Literal["female", "male"]
+PlaceId = Literal["main", "2", "3", "4"]
+"""Which of a visit's places."""
 
 
 class RequestModel(BaseModel):
@@ -66,3 +69,14 @@ class Draft(BaseModel):
     checks: list[Check]
     summary: list[str]
     revision: int
+
+    @classmethod
+    def of(cls, draft: DraftReport) -> Draft:
+        """From the report as it would be signed."""
+        return cls(
+            content=draft.content,
+            checks=draft.checks,
+            summary=draft.summary,
+            revision=draft.revision,
+            missing=[{"field": path, "detail": words} for path, words in draft.missing],
+        )

@@ -8,10 +8,10 @@ from uuid import UUID
 
 from pydantic import BaseModel, Field
 
-from ...core.intake import URGENCY
-from ...core.record import Record, StepId
-from ...core.visit import furthest_step, raised_red_flags
-from ...services.models import Client, PhotoHead, ReportHead, VisitLine
+from ..core.intake import URGENCY
+from ..core.record import Record, StepId
+from ..core.visit import furthest_step, raised_red_flags
+from ..services.models import Client, PhotoHead, ReportHead, VisitLine
 from .common import Email, Line, Name, New, RequestModel, Sex
 
 

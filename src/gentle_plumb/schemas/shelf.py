@@ -7,8 +7,8 @@ from uuid import UUID
 
 from pydantic import BaseModel, Field, StringConstraints
 
-from ...core.units import LengthUnit
-from ...services.models import ShelfItem
+from ..core.units import LengthUnit
+from ..services.models import ShelfItem
 from .common import Line, Name, New, RequestModel
 
 

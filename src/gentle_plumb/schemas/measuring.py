@@ -14,7 +14,7 @@ from ..services.exchange import Preview, Understood
 from ..services.instruments import Found
 from ..services.measuring import MemberPrecision
 from ..services.models import MeasuringList, PopulationTable, Trouble
-from .schemas import Name, New, RequestModel
+from . import Name, New, RequestModel
 
 
 class ListFacts(RequestModel):

@@ -1,0 +1,58 @@
+"""What of the records is the server's alone."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Set
+from typing import NoReturn
+from uuid import UUID
+
+from ..services.errors import NeedsServer
+from ..services.models import Client, Entry, PrintedCopy, Report, ReportHead, Visit, VisitLine
+
+
+def _needs_server() -> NoReturn:
+    raise NeedsServer("This needs the server. It can be done once the network is back.")
+
+
+class ServersRecords:
+    """Lists, erasing, and everything about signed reports: each raises NeedsServer on a device."""
+
+    def clients(self, practice_id: UUID) -> list[Client]:
+        """As the port says."""
+        _needs_server()
+
+    def change_client(self, client: Client) -> Client:
+        """As the port says."""
+        _needs_server()
+
+    def drop_client(self, practice_id: UUID, client_id: UUID, *, even_signed: bool) -> None:
+        """As the port says."""
+        _needs_server()
+
+    def visits_at(self, practice_id: UUID, workstation_id: str) -> list[UUID]:
+        """As the port says."""
+        _needs_server()
+
+    def visits(self, practice_id: UUID) -> list[VisitLine]:
+        """As the port says."""
+        _needs_server()
+
+    def measured(
+        self, practice_id: UUID, visit_ids: Set[UUID] | None = None
+    ) -> list[tuple[Visit, Client, list[Entry]]]:
+        """As the port says."""
+        _needs_server()
+
+    def report_pdf(
+        self, practice_id: UUID, report_id: UUID, copy: str
+    ) -> tuple[Report, bytes | None]:
+        """As the port says."""
+        _needs_server()
+
+    def add_report(self, report: Report, printed: Mapping[str, PrintedCopy]) -> ReportHead:
+        """As the port says."""
+        _needs_server()
+
+    def report_of(self, visit_id: UUID, report_id: UUID) -> ReportHead | None:
+        """As the port says."""
+        _needs_server()

@@ -1,0 +1,21 @@
+"""Who may do what."""
+
+from __future__ import annotations
+
+from .errors import NotAllowed
+from .models import WRITERS, Member
+
+
+def require_writer(member: Member) -> None:
+    """Raises NotAllowed for readers."""
+    if member.role not in WRITERS:
+        raise NotAllowed("You have read-only access.")
+
+
+def require_health(member: Member) -> None:
+    """Raises NotAllowed for readers to whom the owner has not granted it."""
+    if not member.sees_health:
+        raise NotAllowed(
+            "This holds health data. An owner can let you see it, under People; "
+            "the workplace's copy is open to you."
+        )
