@@ -1,10 +1,38 @@
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
+import { VitePWA } from "vite-plugin-pwa";
 import { defineConfig } from "vitest/config";
 import { coreInPage } from "./core-in-page.ts";
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), coreInPage()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    coreInPage(),
+    VitePWA({
+      injectRegister: false,
+      manifest: {
+        name: "Gentle Plumb",
+        short_name: "Gentle Plumb",
+        description: "Workstations fitted to the person.",
+        display: "standalone",
+        start_url: "/",
+        background_color: "#f5f0e6",
+        theme_color: "#f5f0e6",
+        icons: [{ src: "/icon.svg", sizes: "any", type: "image/svg+xml" }],
+      },
+      workbox: {
+        globPatterns: ["**/*.{js,mjs,css,html,svg,woff2,json,wasm,zip,whl}"],
+        maximumFileSizeToCacheInBytes: 20_000_000, // the interpreter is 10 MB
+        dontCacheBustURLsMatching: /^assets\//, // named by what they hold
+        navigateFallback: "/index.html",
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+        inlineWorkboxRuntime: true,
+      },
+    }),
+  ],
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
   build: { target: "es2022", sourcemap: false },
   worker: { format: "es", plugins: () => [coreInPage()] },

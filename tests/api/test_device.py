@@ -93,9 +93,9 @@ def test_nothing_of_health_is_kept_without_consent_on_a_device_either(owner):
     visit = owner.new_visit()
     device = Device(owner, visit)
     assert device.type(visit, "ask.reason", "Neck")[1]["type"] == "needs-consent"
-    assert device.type(visit, "ask.consent.health", "yes")[0] == 200
+    assert device.type(visit, "ask.consent.notes", "yes")[0] == 200
     assert device.type(visit, "ask.reason", "Neck")[0] == 200
-    device.type(visit, "ask.consent.health", "no", version=1)
+    device.type(visit, "ask.consent.notes", "no", version=1)
     entries = device.ask("GET", f"visits/{visit}")[1]["entries"]
     assert entries["ask.reason"]["typed"] == ""
 

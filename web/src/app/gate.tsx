@@ -4,11 +4,15 @@ import { useEffect, useState } from "react";
 import { Toaster } from "sonner";
 import { SESSION_KEY, useMe } from "@/shared/api/account";
 import { onSessionEnd } from "@/shared/api/client";
+import { install } from "@/shared/device/installed";
+import { whenBack } from "@/shared/device/network";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { SecondFactor } from "../features/people/second-factor";
 import { SignInPage } from "../features/sign-in/sign-in-page";
+import { merge } from "../features/visit/saving/merge";
+import { OfflineDoor } from "./offline-door";
 
 /** Nothing is shown to anybody who is not signed in; a session that ended leads back here. */
 export function Gate() {
@@ -26,6 +30,7 @@ export function Gate() {
   useEffect(() => {
     if (there) setEnded(false);
   }, [there]);
+  useMerging(me.data?.device_key ?? "");
   if (me.isPending)
     return (
       <div className="max-w-md p-8">
@@ -34,12 +39,13 @@ export function Gate() {
     );
   if (me.isError)
     return (
-      <main className="p-8" role="alert">
-        <p className="mb-3">The server does not answer.</p>
-        <Button onClick={() => void me.refetch()} disabled={me.isFetching}>
-          Ask it again
-        </Button>
-      </main>
+      <OfflineDoor
+        again={
+          <Button onClick={() => void me.refetch()} disabled={me.isFetching}>
+            Ask it again
+          </Button>
+        }
+      />
     );
   if (!me.data)
     return (
@@ -87,4 +93,22 @@ export function Gate() {
       />
     </>
   );
+}
+
+/** Once the server is there and knows who is here, what was done without it is sent. */
+function useMerging(session: string): void {
+  const queries = useQueryClient();
+  useEffect(
+    () =>
+      whenBack(async () => {
+        await queries.refetchQueries({ queryKey: SESSION_KEY });
+        if (queries.getQueryData(SESSION_KEY)) await merge(queries, { wasAway: true });
+      }),
+    [queries],
+  );
+  useEffect(() => {
+    if (!session) return;
+    install();
+    void merge(queries, { wasAway: false }).catch(() => undefined);
+  }, [session, queries]);
 }

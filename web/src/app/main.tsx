@@ -10,11 +10,19 @@ const queries = new QueryClient({
   defaultOptions: {
     queries: {
       refetchOnWindowFocus: false,
+      networkMode: "always", // this device may answer
+      refetchOnReconnect: true,
       retry: (times, error) =>
-        !(error instanceof Refused && error.problem.status < 500) && times < 4,
+        !(error instanceof Refused && (error.problem.status < 500 || isFinal(error))) && times < 4,
     },
+    mutations: { networkMode: "always" },
   },
 });
+
+/** What this device can't do without the server is not asked of it again and again. */
+function isFinal({ problem }: Refused): boolean {
+  return problem.type === "needs-server" || problem.type === "not-here";
+}
 
 const SOON_MS = 2000;
 /** The other places are fetched before the network may be gone: leaving a visit never ends in nothing. */

@@ -14,14 +14,16 @@ import {
 } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type ComponentType, useMemo, useState } from "react";
+import { useStore } from "zustand";
 import { Keys } from "@/features/help/keys-dialog";
 import { useMe, useSignOut } from "@/shared/api/account";
+import { outbox } from "@/shared/device/outbox";
+import { waiting } from "@/shared/device/words";
 import { useKeys } from "@/shared/keys";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Ask } from "@/shared/ui/ask";
 import { Logo } from "@/shared/ui/logo";
 import { usePhone } from "@/shared/use-media";
-import { visitsWithWords } from "../features/visit/saving/tab-store";
 
 type Icon = ComponentType<{ size?: number; "aria-hidden"?: boolean }>;
 const PLACES: readonly { to: string; label: string; key: string; icon: Icon }[] = [
@@ -44,8 +46,8 @@ export function Shell() {
   const phone = usePhone();
   const [help, setHelp] = useState(false);
   const [leaving, setLeaving] = useState(false);
-  const leave = () =>
-    visitsWithWords(me?.email ?? "").length > 0 ? setLeaving(true) : signOut.mutate();
+  const unsent = useStore(waiting, (each) => each.size) + useStore(outbox, ({ count }) => count);
+  const leave = () => (unsent > 0 ? setLeaving(true) : signOut.mutate());
   useKeys(
     useMemo(
       () => ({
@@ -76,9 +78,9 @@ export function Shell() {
         open={leaving}
         onOpenChange={setLeaving}
         title="Not everything is on the server"
-        says="Words you typed in a visit are only on this device. They wait here for you in this tab; closed, they are gone."
+        says="What you typed or took without network is only on this device. Signing out erases it here: open it on the network first, and it is sent."
         keep="Stay signed in"
-        act="Sign out all the same"
+        act="Sign out and erase it"
         onAct={() => signOut.mutate()}
       />
     </div>

@@ -5,6 +5,7 @@ import type { Schemas } from "@/shared/api/client";
 import { useHistory } from "@/shared/api/own";
 import { shortDate } from "@/shared/dates";
 import { useUnitSwitch } from "@/shared/settings";
+import { Picture } from "@/shared/ui/picture";
 
 type Event = Schemas["HistoryEvent"];
 
@@ -46,9 +47,9 @@ export function History({ clientId }: { clientId: string }) {
                   {event.photos && event.photos.length > 0 && (
                     <span className="mt-1 flex flex-wrap gap-2">
                       {event.photos.map((id) => (
-                        <img
+                        <Picture
                           key={id}
-                          src={`/api/photos/${id}.jpg`}
+                          id={id}
                           alt="A photograph of this visit"
                           loading="lazy"
                           className="h-24 border border-hair"

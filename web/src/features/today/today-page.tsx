@@ -1,9 +1,8 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { Collapsible } from "radix-ui";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
-import { Refused, type Schemas } from "@/shared/api/client";
+import { Refused } from "@/shared/api/client";
 import { useVisits } from "@/shared/api/queries";
 import { dayOf, longDate } from "@/shared/dates";
 import { Notice } from "@/shared/ui/notice";
@@ -11,10 +10,10 @@ import { PageHead } from "@/shared/ui/page-head";
 import { SearchField } from "@/shared/ui/search-field";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
-import { visitsWithWords } from "../visit/saving/tab-store";
 import { Answers } from "./answers";
+import { OnThisDevice } from "./on-this-device";
 import { VisitRow } from "./visit-row";
-import { type Group, groupVisits, type Line, sought } from "./visits";
+import { type Group, groupVisits, sought } from "./visits";
 
 /** What comes before clients' answers. */
 const FIRST: ReadonlySet<Group["id"]> = new Set(["sign", "call", "today", "due"]);
@@ -51,7 +50,7 @@ export function TodayPage() {
           </Link>
         )}
       </PageHead>
-      <Waiting lines={every} />
+      <OnThisDevice lines={every} />
       {visits.isPending && visits.fetchStatus === "fetching" && (
         <Skeleton lines={8} label="Fetching visits" />
       )}
@@ -128,31 +127,5 @@ function Block({ group, open }: { group: Group; open: boolean }) {
         <Collapsible.Content>{rows}</Collapsible.Content>
       </section>
     </Collapsible.Root>
-  );
-}
-
-/** Words that are only on this device, and the way to their visits, where they are sent. */
-function Waiting({ lines }: { lines: readonly Line[] }) {
-  const me = useMe().data;
-  const queries = useQueryClient();
-  const waiting = visitsWithWords(me?.email ?? "");
-  const name = (id: string) =>
-    lines.find((line) => line.id === id)?.client ??
-    queries.getQueryData<Schemas["VisitOut"]>(["visit", id])?.client.name;
-  if (waiting.length === 0) return null;
-  return (
-    <Notice className="mb-6">
-      <p>Words you typed are not on the server yet. They are sent once you open their visit:</p>
-      {waiting.map((id) => (
-        <Link
-          key={id}
-          to="/visits/$visitId/$step"
-          params={{ visitId: id, step: "ask" }}
-          className="flex min-h-11 items-center underline"
-        >
-          {name(id) ?? "A visit"}
-        </Link>
-      ))}
-    </Notice>
   );
 }

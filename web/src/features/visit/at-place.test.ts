@@ -1,6 +1,7 @@
 import { expect, test, vi } from "vitest";
 import { cellsAt, pathAt, queueAt } from "./at-place";
-import type { ChangeQueue, FieldState } from "./saving/change-queue";
+import type { ChangeQueue } from "./saving/change-queue";
+import type { FieldState } from "./saving/field-state";
 
 const cell = (typed: string) => ({ typed }) as FieldState;
 

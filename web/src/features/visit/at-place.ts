@@ -1,5 +1,6 @@
 import type { Schemas } from "@/shared/api/client";
-import type { ChangeQueue, FieldState } from "./saving/change-queue";
+import type { ChangeQueue } from "./saving/change-queue";
+import type { FieldState } from "./saving/field-state";
 
 /** A place of a visit: the main one is the record itself, the others stand under `place.<id>.`. */
 export type PlaceId = NonNullable<Schemas["StackIn"]["place"]>;

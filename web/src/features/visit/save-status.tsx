@@ -1,8 +1,11 @@
 import { useEffect } from "react";
+import { useStore } from "zustand";
 import { usePhotosOnTheWay } from "@/shared/api/queries";
 import { clockTime } from "@/shared/dates";
+import { network } from "@/shared/device/network";
 import { cn } from "@/shared/ui/cn";
-import type { ChangeQueue, Snapshot } from "./saving/change-queue";
+import type { ChangeQueue } from "./saving/change-queue";
+import type { Snapshot } from "./saving/field-state";
 import { useNavigation } from "./state/navigation";
 import { useSnapshot } from "./state/recording";
 
@@ -21,6 +24,7 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
     [...snapshot.cells].filter(([, cell]) => cell.state === state).map(([path]) => path);
   const [refused, contested] = [inState("refused"), inState("stale")];
   const first = contested[0] ?? refused[0];
+  const away = useStore(network, (state) => state.away);
   const here = snapshot.pending + pictures;
   return (
     <div className="flex shrink-0 items-center gap-3">
@@ -43,14 +47,14 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
         role="status"
         className={cn(
           "figures flex items-center gap-2 text-sm whitespace-nowrap text-soft",
-          !brief && "w-[150px] justify-end",
+          !brief && "w-[164px] justify-end",
         )}
       >
         <span
           aria-hidden="true"
           className={cn("size-2 rounded-full border border-ink", here === 0 && "bg-ink")}
         />
-        <span className={brief ? "sr-only" : ""}>{wordsFor(snapshot, pictures)}</span>
+        <span className={brief ? "sr-only" : ""}>{wordsFor(snapshot, pictures, away)}</span>
       </span>
       {snapshot.full && (
         <span role="alert" className="border-l-4 border-ink pl-2 text-sm leading-tight">
@@ -61,9 +65,12 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
   );
 }
 
-function wordsFor(snapshot: Snapshot, pictures: number): string {
-  if (snapshot.pending > 0)
-    return snapshot.offline ? `${snapshot.pending} on this device` : "Saving …";
+function wordsFor(snapshot: Snapshot, pictures: number, away: boolean): string {
+  const { pending, here } = snapshot;
+  if (pending > 0 && pending === here)
+    return snapshot.onDisk ? `${pending} kept on this device` : "Keeping …";
+  if (pending > 0) return snapshot.offline ? `${pending} on this device` : "Saving …";
+  if (away) return "No network";
   if (pictures) return `Sending ${pictures} photo${pictures > 1 ? "s" : ""}`;
   return snapshot.keptAt ? `Saved ${clockTime(snapshot.keptAt)}` : "Saved";
 }

@@ -8,7 +8,7 @@ import { useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { MAIN } from "./at-place";
-import { useChangeQueue } from "./saving/use-change-queue";
+import { useChangeQueue, useWordsThere } from "./saving/use-change-queue";
 import { DrawingContext, DrawingStore, useDrawing, useDrawingStore } from "./state/drawing-store";
 import { type VisitFacts, VisitFactsContext } from "./state/facts";
 import { NavigationContext, useNavigation, useNavigationOf } from "./state/navigation";
@@ -22,6 +22,7 @@ export function VisitPage() {
   const { visitId, step } = useParams({ from: "/visits/$visitId/$step" });
   const visit = useVisit(visitId);
   const fields = useFields();
+  const words = useWordsThere(visitId);
   const known = STEP_IDS.find((id) => id === step) ?? "ask";
   if (visit.isError)
     return (
@@ -34,7 +35,7 @@ export function VisitPage() {
         </Link>
       </main>
     );
-  if (!visit.data || !fields.data)
+  if (!visit.data || !fields.data || !words)
     return (
       <main id="main" className="grid h-full grid-rows-[56px_1fr] gap-6 p-6">
         <Skeleton lines={1} label="Opening the visit" />
@@ -57,8 +58,7 @@ function OpenVisit({
   step: StepId;
 }) {
   const search = useSearch({ from: "/visits/$visitId/$step" });
-  const me = useMe().data;
-  const kept = useChangeQueue(visit, me?.email ?? "");
+  const kept = useChangeQueue(visit);
   const [drawing] = useState(() => new DrawingStore());
   const every = useMemo(() => [...fields.fields, ...fields.families], [fields]);
   const navigation = useNavigationOf(visit.id, step, search, every);

@@ -1,5 +1,9 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { setDateOrder, setTimeZone } from "../dates";
+import { noteSession } from "../device/answers";
+import { countOut } from "../device/outbox";
+import { leaveNothing, openForSession, passwordTyped } from "../device/vault";
+import { countWaiting } from "../device/words";
 import { api, type Schemas, server, setCsrf, unwrap } from "./client";
 import { stale } from "./stale";
 
@@ -15,6 +19,12 @@ function forgetAllBut(queries: QueryClient, me: Schemas["Me"] | null): void {
 async function whoAmI(): Promise<Schemas["Me"] | null> {
   const me = unwrap(await api.GET("/api/session"));
   if (!me) return null;
+  if (me.device_key) {
+    await openForSession(me.email, me.name, me.device_key).catch(() => undefined);
+    await noteSession(me).catch(() => undefined);
+    await countWaiting().catch(() => undefined);
+    await countOut().catch(() => undefined);
+  }
   setCsrf(me.csrf);
   setTimeZone(me.time_zone);
   setDateOrder(me.date_order);
@@ -39,6 +49,7 @@ export function useSignIn() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async (body: Schemas["SignIn"]) => {
+      passwordTyped(body.password);
       unwrap(await api.POST("/api/session", { body }));
       const me = await whoAmI();
       if (me) return me;
@@ -55,6 +66,7 @@ export function useSignOut() {
   return server.useMutation("delete", "/api/session", {
     onSettled: () => {
       setCsrf("");
+      void leaveNothing(queries.getQueryData<Schemas["Me"]>(SESSION_KEY)?.email ?? "");
       forgetAllBut(queries, null);
     },
   });
@@ -73,7 +85,10 @@ export function useSessions() {
 export function usePassword() {
   const queries = useQueryClient();
   return server.useMutation("put", "/api/password", {
-    onSuccess: () => stale(queries, "/api/sessions"),
+    onSuccess: async (_, { body }) => {
+      passwordTyped(body.password);
+      await stale(queries, "/api/sessions", "/api/session");
+    },
   });
 }
 

@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from "openapi-fetch";
 import createHooks from "openapi-react-query";
+import { send } from "../device/send";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -13,10 +14,16 @@ export function setCsrf(token: string): void {
   csrf = token;
 }
 
+/** Send what was done without network, as the page's own calls are sent. */
+export function sendLater(request: Request): Promise<Response> {
+  request.headers.set("X-Plumb-Csrf", csrf);
+  return globalThis.fetch(request, { credentials: "same-origin" });
+}
+
 const TO_THE_SERVER = {
   baseUrl: `${location.origin}/`,
   credentials: "same-origin",
-  fetch: (request: Request) => globalThis.fetch(request),
+  fetch: send,
 } as const;
 
 /** The server's answers as they are, refusals included: for what reads them itself. */

@@ -68,13 +68,27 @@ export function useVisit(id: string) {
   );
 }
 
-/** Of two answers about a visit the one of the later revision, whichever of them came in last. */
+/**
+ * Of two answers about a visit the one of the later revision, whichever of them came in last. A device counts
+ * for itself: what it answered gives way to the server.
+ */
 export function theLater(held: unknown, came: unknown): unknown {
   const [old, now] = [held, came] as [Revised | undefined, Revised];
-  return old && old.revision > now.revision ? old : replaceEqualDeep(old, now);
+  const comparable = old && isByDevice(old) === isByDevice(now);
+  return comparable && old.revision > now.revision ? old : replaceEqualDeep(old, now);
 }
 
 type Revised = { revision: number };
+
+/** Whether an answer was made on this device, without network. */
+export function isByDevice(answer: object): boolean {
+  return "by_device" in answer;
+}
+
+/** What was answered without network is asked of the server. */
+export function settleOnServer(queries: QueryClient): Promise<unknown> {
+  return queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[1] !== "/api/session" });
+}
 
 const MOST_FAILURES = 3;
 
@@ -215,20 +229,23 @@ export function putAnswer(
   queries: QueryClient,
   visitId: string,
   view: View | null,
-  { entry, revision, worked }: Schemas["ChangeOut"],
+  answer: Schemas["ChangeOut"],
 ): void {
+  const { entry, revision, worked } = answer;
+  const mark = isByDevice(answer) ? { by_device: true } : {};
   queries.setQueryData<Schemas["VisitOut"]>(
     ofVisit(VISIT, visitId),
     (old) =>
       old && {
         ...old,
+        ...mark,
         revision: Math.max(revision, old.revision),
         entries: { ...old.entries, [entry.path]: entry },
         reports: old.reports.map((report) => ({ ...report, current: false })),
       },
   );
   const key = server.queryOptions("get", WORKED, ofView(visitId, view)).queryKey;
-  if (worked) queries.setQueryData(key, worked);
+  if (worked) queries.setQueryData(key, { ...worked, ...mark });
   void queries.invalidateQueries({
     queryKey: ofVisit(WORKED, visitId),
     predicate: (query) => !worked || query.queryHash !== hashKey(key),

@@ -1,6 +1,9 @@
 // @vitest-environment jsdom
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Schemas } from "@/shared/api/client";
+import { newKey } from "@/shared/device/seal";
+import { vault } from "@/shared/device/vault";
+import { forgetWords } from "@/shared/device/words";
 import { ChangeQueue } from "./change-queue";
 
 type Call = { url: string; body: Schemas["ChangeIn"]; token: string | null };
@@ -64,6 +67,8 @@ let server: Server;
 beforeEach(() => {
   vi.useFakeTimers();
   server = new Server();
+  vault.setState({ opened: { member: "ines", key: newKey() }, byPassword: false });
+  forgetWords("visit");
   sessionStorage.clear();
   vi.stubGlobal("fetch", (request: Request) => server.answer(request));
 });
@@ -169,8 +174,12 @@ test("signed out: it waits, and is there for the next keeper of the same member"
   expect(queue.read()).toMatchObject({ signedOut: true, pending: 1 });
   expect(server.calls.length).toBe(1);
   server.fail = null;
-  const other = new ChangeQueue("visit", {}, () => {}, "tomas");
-  expect(other.cell("seat").typed).toBe("");
+  const mine = vault.getState();
+  vault.setState({ opened: { member: "tomas", key: newKey() } });
+  const stored = sessionStorage.getItem("plumb:words:visit") ?? "";
+  expect(stored).not.toContain("46");
+  expect(atob(stored)).not.toContain("seat");
+  vault.setState(mine);
   const again = open();
   await settle();
   expect(again.cell("seat").state).toBe("kept");
@@ -223,7 +232,7 @@ test("what waits is sent upon the version it was typed on, so that a reload asks
 });
 
 test("a store that can't be read or is full is said and breaks nothing", async () => {
-  sessionStorage.setItem("plumb:words::visit", "{half");
+  sessionStorage.setItem("plumb:words:visit", "{half");
   const queue = open();
   expect(queue.cell("seat").typed).toBe("");
   const set = vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {

@@ -1,40 +1,22 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
-import { api, type Problem, type Schemas, type Unit } from "@/shared/api/client";
+import type { Problem, Schemas, Unit } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
-import { forget, keep, recall } from "./tab-store";
+import { answersHere, BY_DEVICE } from "@/shared/device/answers";
+import { forgetWords, keepWords, recallWords } from "@/shared/device/words";
+import {
+  EMPTY,
+  type FieldState,
+  isKept,
+  type Kept,
+  type Pending,
+  type Snapshot,
+} from "./field-state";
+import { failed, put } from "./put";
 
 type Entry = Schemas["Entry"];
 type Answer = Schemas["ChangeOut"];
 
-/** One field on the page: what is typed, what the server holds, and what stands between them. */
-export type FieldState = {
-  typed: string;
-  /** The version of the entry that what is typed builds on. */
-  version: number;
-  held: Entry | null;
-  state: "kept" | "waiting" | "refused" | "stale";
-  problem: Problem | null;
-  /** Unit of what is typed, while it is not kept. */
-  unit?: Unit;
-  /** The visit's revision since which the server holds it; what is worked out before does not know it. */
-  since?: number;
-};
-
-export type Snapshot = {
-  cells: ReadonlyMap<string, FieldState>;
-  pending: number;
-  offline: boolean;
-  signedOut: boolean;
-  keptAt: Date | null;
-  /** This device has no room: what is typed would not outlive a reload. */
-  full: boolean;
-  /** Waits for a yes, since the visit is signed. */
-  asking: boolean;
-};
-
-type Pending = { id: string; path: string; typed: string; unit: Unit; expected: number };
 type Undoable = { path: string; typed: string; step: number };
-type Kept = { cells: [string, FieldState][]; queue: Pending[] };
 type Typing = {
   /** Not taken back by undo. */
   undo?: boolean;
@@ -42,7 +24,7 @@ type Typing = {
   step?: number;
 };
 
-const EMPTY: FieldState = { typed: "", version: 0, held: null, state: "kept", problem: null };
+const CONSENT = "ask.consent.";
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
 /** So often a change that makes the server fail is sent; then the others go on without it. */
 const MOST_FAILURES = 4;
@@ -50,8 +32,9 @@ const MOST_FAILURES = 4;
 /**
  * Keeps everything typed into one visit: a stream of small changes, each with an id made here
  * and the version it builds on, sent one after the other and sent again until answered.
- * What the server has not got yet, and what it refused or contests, outlives a reload in the
- * tab's session store with its unit and version, for the member who typed it.
+ * What the server has not got yet, and what it refused or contests, outlives tab and browser with
+ * its unit and version, sealed, for the member who typed it. Without network the device takes changes
+ * in; they stay in the queue until the server has them.
  */
 export class ChangeQueue {
   /** What is drawn now: the last change in the queue brings it back worked out anew. */
@@ -65,6 +48,8 @@ export class ChangeQueue {
   /** What is typed and where it is, for whoever draws it. */
   readonly store: StoreApi<Snapshot>;
   private sending = false;
+  private current: Pending | null = null;
+  private onDisk = true;
   private failures = 0;
   private broke = { id: "", times: 0 };
   private signedOut = false;
@@ -77,7 +62,6 @@ export class ChangeQueue {
     readonly visitId: string,
     entries: Record<string, Entry>,
     private readonly onKept: (answer: Answer, view: View | null) => void,
-    private readonly member = "",
   ) {
     for (const entry of Object.values(entries)) this.take(entry);
     this.restore();
@@ -112,7 +96,7 @@ export class ChangeQueue {
     if (options.undo !== true) this.note(path, cell, options.step ?? this.newStep());
     this.cells.set(path, { ...cell, typed, unit, state: "waiting", problem: null });
     const waiting = this.queue.find(
-      (change, at) => change.path === path && !(at === 0 && this.sending),
+      (change) => change.path === path && !change.here && change !== this.current,
     );
     if (waiting) {
       waiting.typed = typed;
@@ -184,18 +168,56 @@ export class ChangeQueue {
     this.tell();
   }
 
-  /** The server's entries as they are now: where nothing of ours waits, they are taken over. */
-  adopt(entries: Record<string, Entry>): void {
+  /** The entries as they are now: where nothing of ours waits, they are taken over. */
+  adopt(entries: Record<string, Entry>, byDevice = false): void {
     for (const entry of Object.values(entries)) {
       const cell = this.cell(entry.path);
+      if (byDevice) this.adoptHere(cell, entry);
       if (cell.version >= entry.version) continue;
-      if (cell.state === "stale")
+      if (cell.state === "stale" && !byDevice)
         this.cells.set(entry.path, { ...cell, version: entry.version, held: entry });
       if (cell.state !== "kept") continue;
       this.take(entry);
       this.undoable = this.undoable.filter((one) => one.path !== entry.path);
     }
     this.tell();
+  }
+
+  /** What a consent took with it on this device is not sent any more. */
+  private adoptHere(cell: FieldState, entry: Entry): void {
+    if (cell.state !== "here" || entry.typed !== "" || cell.typed === "") return;
+    this.queue = this.queue.filter((change) => change.path !== entry.path);
+    this.cells.set(entry.path, { ...cell, typed: "", held: entry, state: "kept", problem: null });
+  }
+
+  /** The server is there again: what this device took in is sent now. */
+  goOn(): void {
+    this.sendHere();
+    this.failures = 0;
+    this.tell();
+    void this.pump();
+  }
+
+  private sendHere(): void {
+    for (const change of this.queue) {
+      if (!change.here) continue;
+      change.here = false;
+      const cell = this.cell(change.path);
+      if (cell.state === "here") this.cells.set(change.path, { ...cell, state: "waiting" });
+    }
+  }
+
+  /** Done once nothing is on its way any more, or nothing can be. */
+  whenSent(): Promise<void> {
+    return new Promise((resolve) => {
+      const look = ({ pending, here, signedOut }: Snapshot) => {
+        if (pending > here && !signedOut) return;
+        stop();
+        resolve();
+      };
+      const stop = this.store.subscribe(look);
+      look(this.store.getState());
+    });
   }
 
   /** A consent was given: what was refused for want of it is sent again. */
@@ -229,6 +251,11 @@ export class ChangeQueue {
     return this.queue.length > 0;
   }
 
+  /** Whether this device has taken in all that waits: nothing of it is lost with the page. */
+  get allHere(): boolean {
+    return this.queue.every((change) => change.here);
+  }
+
   /** Fields whose words are only here: on their way, refused, or contested. */
   get open(): string[] {
     return [...this.cells].filter(([, cell]) => cell.state !== "kept").map(([path]) => path);
@@ -247,12 +274,15 @@ export class ChangeQueue {
   private async pump(): Promise<void> {
     if (this.sending) return;
     this.sending = true;
-    while (this.queue[0] && !this.signedOut) {
-      const change = this.queue[0];
+    while (!this.signedOut) {
+      const change = this.queue.find((one) => !one.here);
+      if (!change) break;
+      this.current = change;
       if (change.expected < 0) change.expected = this.cell(change.path).version;
       const done = await this.send(change);
+      this.current = null;
       if (done) {
-        this.queue.shift();
+        if (!change.here) this.queue = this.queue.filter((one) => one !== change);
         this.failures = 0;
       } else if (!this.signedOut) {
         const wait = RETRY_MS[Math.min(this.failures, RETRY_MS.length - 1)] ?? 8000;
@@ -268,7 +298,8 @@ export class ChangeQueue {
   /** Send one change; false if it has to be sent again. */
   private async send(change: Pending): Promise<boolean> {
     const { id, path, typed, unit, expected } = change;
-    const view = this.queue.length === 1 ? this.view : null;
+    const last = this.queue.every((other) => other === change || other.here);
+    const view = last ? this.view : null;
     let answer: Awaited<ReturnType<typeof put>>;
     try {
       answer = await put(this.visitId, id, { path, typed, unit, expected_version: expected }, view);
@@ -277,19 +308,12 @@ export class ChangeQueue {
     }
     const { data, error, response } = answer;
     const now = this.cell(path);
-    const newer = this.queue.some((other) => other !== change && other.path === path);
+    const newer = this.queue.some(
+      (other) => other !== change && other.path === path && !other.here,
+    );
     if (data) {
-      const typedOn = newer || now.typed !== typed;
-      this.cells.set(path, {
-        ...(newer && now.unit ? { unit: now.unit } : {}),
-        typed: typedOn ? now.typed : data.entry.typed,
-        version: data.entry.version,
-        held: data.entry,
-        state: newer ? "waiting" : "kept",
-        problem: null,
-        since: data.revision,
-      });
-      this.keptAt = new Date();
+      if (response.headers.has(BY_DEVICE)) this.takenHere(change, data as Answer, newer);
+      else this.takenIn(change, data as Answer, newer);
       if (data.entry.value === "yes") this.sendWhatWaitedFor(path);
       this.onKept(data as Answer, view);
       return true;
@@ -303,11 +327,55 @@ export class ChangeQueue {
     const problem = (error as Problem | undefined) ?? failed(response.status);
     if (response.status === 409 && problem.type === "stale" && problem.current) {
       const held = problem.current as unknown as Entry;
+      // what was typed after it rests on the same version: one question, with the last text
+      this.queue = this.queue.filter((other) => other === change || other.path !== path);
       this.cells.set(path, { ...now, version: held.version, held, state: "stale", problem });
     } else if (!newer) {
       this.cells.set(path, { ...now, state: "refused", problem });
     }
     return true;
+  }
+
+  /** The server has it. */
+  private takenIn(change: Pending, { entry, revision }: Answer, newer: boolean): void {
+    const now = this.cell(change.path);
+    const typedOn = newer || now.typed !== change.typed;
+    const refused = now.state === "refused" && typedOn; // a later text was not taken
+    this.cells.set(change.path, {
+      ...(typedOn && now.unit ? { unit: now.unit } : {}),
+      typed: typedOn ? now.typed : entry.typed,
+      version: entry.version,
+      held: entry,
+      state: newer ? "waiting" : refused ? "refused" : "kept",
+      problem: refused ? now.problem : null,
+      since: revision,
+    });
+    this.keptAt = new Date();
+  }
+
+  /** This device has it: it takes the place of what was typed here before, upon the same version. */
+  private takenHere(change: Pending, { entry, revision }: Answer, newer: boolean): void {
+    const now = this.cell(change.path);
+    change.here = true;
+    const before = this.queue.find((one) => one !== change && one.path === change.path && one.here);
+    if (before && change.path.startsWith(CONSENT)) {
+      change.expected = -1; // what a consent takes with it, it takes on the server as well: one after the other
+    } else if (before) {
+      change.expected = before.expected;
+      this.queue = this.queue
+        .filter((one) => one !== change)
+        .map((one) => (one === before ? change : one));
+    }
+    const typedOn = newer || now.typed !== change.typed;
+    this.cells.set(change.path, {
+      ...now,
+      typed: typedOn ? now.typed : entry.typed,
+      unit: change.unit,
+      held: entry,
+      state: newer ? "waiting" : "here",
+      problem: null,
+      since: revision,
+    });
   }
 
   /** A change that makes the server fail again and again must not hold up those behind it. */
@@ -320,6 +388,8 @@ export class ChangeQueue {
     return {
       cells: new Map(this.cells),
       pending: this.queue.length,
+      here: this.queue.filter((one) => one.here).length,
+      onDisk: this.onDisk,
       offline: this.failures > 0,
       signedOut: this.signedOut,
       keptAt: this.keptAt,
@@ -336,16 +406,22 @@ export class ChangeQueue {
   private remember(): void {
     const cells = [...this.cells].filter(([, cell]) => cell.state !== "kept");
     if (cells.length === 0) {
-      forget(this.member, this.visitId);
-      this.full = false;
-    } else {
-      this.full = !keep(this.member, this.visitId, { cells, queue: this.queue } satisfies Kept);
+      forgetWords(this.visitId);
+      [this.full, this.onDisk] = [false, true];
+      return;
     }
+    this.onDisk = false;
+    const words = { at: Date.now(), cells, queue: [...this.queue] } satisfies Kept;
+    this.full = !keepWords(this.visitId, words, (there) => {
+      this.onDisk = there;
+      this.full ||= !there;
+      this.store.setState({ onDisk: there, full: this.full });
+    });
   }
 
   /** Take up what this member had typed here and the server has not got, each as it stood. */
   private restore(): void {
-    const kept = recall(this.member, this.visitId);
+    const kept = recallWords(this.visitId);
     if (!isKept(kept)) return;
     const waiting = new Set(kept.queue.map((change) => change.path));
     for (const [path, cell] of kept.cells) {
@@ -362,26 +438,8 @@ export class ChangeQueue {
           expected: cell.version,
         });
     }
-    this.queue = kept.queue.filter((change) => this.cell(change.path).state === "waiting");
+    const states = new Set<FieldState["state"]>(["waiting", "here", "refused"]);
+    this.queue = kept.queue.filter((change) => states.has(this.cell(change.path).state));
+    if (!answersHere()) this.sendHere();
   }
-}
-
-function isKept(value: unknown): value is Kept {
-  const kept = value as Kept | null;
-  return Array.isArray(kept?.cells) && Array.isArray(kept?.queue);
-}
-
-function failed(status: number): Problem {
-  const detail = `The server failed on this (${status}).`;
-  return { type: "failed", title: detail, status, detail };
-}
-
-function put(visitId: string, changeId: string, body: Schemas["ChangeIn"], view: View | null) {
-  return api.PUT("/api/visits/{visit_id}/changes/{change_id}", {
-    params: {
-      path: { visit_id: visitId, change_id: changeId },
-      query: view ? { ...view, draw: true } : {},
-    },
-    body,
-  });
 }

@@ -1,46 +1,44 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useMemo } from "react";
+import { useEffect, useMemo, useState } from "react";
+import { useStore } from "zustand";
 import type { Schemas } from "@/shared/api/client";
-import { putAnswer } from "@/shared/api/queries";
-import { ChangeQueue } from "./change-queue";
+import { isByDevice } from "@/shared/api/queries";
+import { installed } from "@/shared/device/installed";
+import { keepAsItStands, noteVisit, takeAlong } from "@/shared/device/taken";
+import { loadWords } from "@/shared/device/words";
+import type { ChangeQueue } from "./change-queue";
+import { leave, queueOf } from "./queues";
 
-/** Keepers whose page is open, or was left before everything was sent: never two for one visit. */
-const changeQueues = new Map<string, ChangeQueue>();
-
-function stillSending(name: string): ChangeQueue | undefined {
-  const queue = changeQueues.get(name);
-  return queue?.read().signedOut ? undefined : queue;
+/** Whether what this device holds of a visit's words has been fetched. */
+export function useWordsThere(visitId: string): boolean {
+  const [there, setThere] = useState<string | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void loadWords(visitId)
+      .catch(() => undefined)
+      .then(() => gone || setThere(visitId));
+    return () => {
+      gone = true;
+    };
+  }, [visitId]);
+  return there === visitId;
 }
 
-/** The queue of a visit; every kept change refreshes what is worked out. */
-export function useChangeQueue(visit: Schemas["VisitOut"], member: string): ChangeQueue {
+/** The queue of a visit, told of what comes from the server, and asked before the page goes. */
+export function useChangeQueue(visit: Schemas["VisitOut"]): ChangeQueue {
   const queries = useQueryClient();
-  const name = `${member} ${visit.id}`;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: one queue a visit and member; later entries come through it
-  const queue = useMemo(
-    () =>
-      stillSending(name) ??
-      new ChangeQueue(
-        visit.id,
-        visit.entries,
-        (answer, view) => putAnswer(queries, visit.id, view, answer),
-        member,
-      ),
-    [visit.id, member],
-  );
-  useEffect(() => {
-    changeQueues.set(name, queue);
-    return () => {
-      if (queue.open.length === 0) changeQueues.delete(name);
-    };
-  }, [queue, name]);
-  useEffect(() => queue.adopt(visit.entries), [queue, visit.entries]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one queue a visit; later entries come through it
+  const queue = useMemo(() => queueOf(visit, queries), [visit.id]);
+  useEffect(() => () => leave(queue), [queue]);
+  useEffect(() => queue.adopt(visit.entries, isByDevice(visit)), [queue, visit]);
   const signed = visit.reports.at(-1)?.current ?? false;
   useEffect(() => queue.setSigned(signed), [queue, signed]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       queue.flush();
-      if (queue.open.length > 0 || queue.read().full) event.preventDefault();
+      const { onDisk, full } = queue.read();
+      const onItsWay = queue.open.length > 0 && !(onDisk && queue.allHere);
+      if (onItsWay || full) event.preventDefault();
     };
     const flush = () => queue.flush();
     addEventListener("beforeunload", warn);
@@ -52,5 +50,31 @@ export function useChangeQueue(visit: Schemas["VisitOut"], member: string): Chan
       document.removeEventListener("visibilitychange", flush);
     };
   }, [queue]);
+  useTakenAlong(visit);
   return queue;
+}
+
+/** How long nothing comes before the visit is written down as it stands, ms. House value. */
+const RESTED_MS = 1500;
+
+/** An open visit goes along: it can be gone on with when the network is lost, and after the browser was closed. */
+function useTakenAlong(visit: Schemas["VisitOut"]): void {
+  const ready = useStore(installed, (state) => state.ready);
+  const photos = visit.photos.length;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with another visit, and with its photographs
+  useEffect(() => {
+    if (isByDevice(visit) || !ready) return;
+    const soon = setTimeout(() => void takeAlong(visit.id, "").catch(() => undefined), RESTED_MS);
+    return () => clearTimeout(soon);
+  }, [visit.id, photos, ready]);
+  useEffect(() => {
+    if (isByDevice(visit)) return;
+    noteVisit(visit);
+    if (!ready) return;
+    const rested = setTimeout(
+      () => void keepAsItStands(visit.id).catch(() => undefined),
+      RESTED_MS,
+    );
+    return () => clearTimeout(rested);
+  }, [visit, ready]);
 }

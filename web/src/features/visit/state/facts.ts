@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import type { Schemas, Unit } from "@/shared/api/client";
 import type { PlaceId } from "../at-place";
-import type { FieldState } from "../saving/change-queue";
+import type { FieldState } from "../saving/field-state";
 
 export type Field = Schemas["FieldOut"];
 

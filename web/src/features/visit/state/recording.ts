@@ -1,7 +1,8 @@
 import { createContext, useContext, useMemo } from "react";
 import { useStore } from "zustand";
 import { cellsAt, type PlaceId, pathAt, queueAt } from "../at-place";
-import type { ChangeQueue, FieldState, Snapshot } from "../saving/change-queue";
+import type { ChangeQueue } from "../saving/change-queue";
+import type { FieldState, Snapshot } from "../saving/field-state";
 
 /** What is typed at the open place, and what takes it in. */
 export type Recording = { queue: ChangeQueue; kept: ChangeQueue; place: PlaceId };

@@ -1,65 +1,11 @@
 import { api, type Schemas, unwrap } from "@/shared/api/client";
+import { Line, pythonWorker, Troubled } from "@/shared/python/line";
 import { MAIN, type PlaceId } from "../at-place";
-import type { WorkerRequest, WorkerResponse } from "./worker-messages";
 
 export type WhatIf = Omit<Schemas["TrialIn"], "place">;
 export type WhatIfResult = Schemas["WhatIfResult"];
 
 const MOST_TROUBLES = 3;
-
-type Ask = { kind: "open"; given: string } | { kind: "try"; request: string };
-type Waiting = { resolve: (answer: string) => void; reject: (error: Error) => void };
-
-/** A try the core has no answer to after this long is taken to the server; opening may load it first. */
-const PATIENCE_MS = { try: 4000, open: 90_000 };
-
-/** What a worker said of one try, as against a worker that does not answer. */
-class Troubled extends Error {}
-
-/** Asks a worker and pairs its answers with what was asked. */
-class Line {
-  private readonly waiting = new Map<number, Waiting>();
-  private count = 0;
-
-  constructor(private readonly worker: Worker) {
-    worker.onmessage = ({ data }: MessageEvent<WorkerResponse>) => {
-      const one = this.waiting.get(data.id);
-      this.waiting.delete(data.id);
-      if ("trouble" in data) one?.reject(new Troubled(data.trouble));
-      else one?.resolve(data.answer);
-    };
-    worker.onerror = (event) => this.fail(new Error(event.message));
-    worker.onmessageerror = () => this.fail(new Error("unreadable"));
-  }
-
-  close(): void {
-    this.fail(new Error("closed"));
-    this.worker.terminate();
-  }
-
-  ask(what: Ask): Promise<string> {
-    return new Promise((resolve, reject) => {
-      const id = this.count++;
-      const late = setTimeout(() => {
-        this.waiting.delete(id);
-        reject(new Error("no answer"));
-      }, PATIENCE_MS[what.kind]);
-      const once =
-        <T>(done: (answer: T) => void) =>
-        (answer: T) => {
-          clearTimeout(late);
-          done(answer);
-        };
-      this.waiting.set(id, { resolve: once(resolve), reject: once(reject) });
-      this.worker.postMessage({ id, ...what } as WorkerRequest);
-    });
-  }
-
-  private fail(error: Error): void {
-    for (const one of this.waiting.values()) one.reject(error);
-    this.waiting.clear();
-  }
-}
 
 /**
  * Works tries out: over the API until the page's own core is ready, then in the worker. A worker
@@ -145,8 +91,6 @@ let runner: CoreRunner | null = null;
 
 /** The one bench of this page. */
 export function coreRunner(): CoreRunner {
-  runner ??= new CoreRunner(
-    () => new Worker(new URL("./core-worker.ts", import.meta.url), { type: "module" }),
-  );
+  runner ??= new CoreRunner(pythonWorker);
   return runner;
 }

@@ -4,7 +4,7 @@ import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { useShelf } from "@/shared/api/queries";
 import { FieldsForm } from "../../fields-form";
-import type { FieldState } from "../../saving/change-queue";
+import type { FieldState } from "../../saving/field-state";
 import { applies, type Field, useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useCells } from "../../state/recording";

@@ -6,7 +6,7 @@ import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { NameAndPlace } from "@/shared/ui/name-and-place";
 import { Notice } from "@/shared/ui/notice";
-import type { FieldState } from "../../saving/change-queue";
+import type { FieldState } from "../../saving/field-state";
 import { applies, type Field, useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 

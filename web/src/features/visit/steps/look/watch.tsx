@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { FieldRow, Troubles } from "../../field-row";
-import type { FieldState } from "../../saving/change-queue";
+import type { FieldState } from "../../saving/field-state";
 import { useDrawingStore, usePicked } from "../../state/drawing-store";
 import { type Field, useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";

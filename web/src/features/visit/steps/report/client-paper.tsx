@@ -1,5 +1,6 @@
 import { Marks } from "@/drawing/marks";
 import type { Schemas } from "@/shared/api/client";
+import { Picture } from "@/shared/ui/picture";
 import { useVisitFacts } from "../../state/facts";
 import {
   Action,
@@ -118,7 +119,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
           <div className="mt-3 grid grid-cols-2 gap-4">
             {paper.photos.slice(0, 2).map((one) => (
               <figure key={one.id}>
-                <img src={`/api/photos/${one.id}.jpg`} alt={one.caption} className="w-full" />
+                <Picture id={one.id} alt={one.caption} className="w-full" />
                 <figcaption className="text-sm">
                   <b>{one.caption}.</b> {one.readings.join("; ")}
                 </figcaption>

@@ -1,9 +1,11 @@
 import { Check, FileText } from "lucide-react";
 import { useState } from "react";
+import { useStore } from "zustand";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { useDraft } from "@/shared/api/queries";
 import { longDate } from "@/shared/dates";
+import { network } from "@/shared/device/network";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
 import { Segments } from "@/shared/ui/segments";
@@ -43,6 +45,7 @@ export function ReportPanel() {
   const [copy, setCopy] = useState<Copy>("client");
   const latest = visit.reports.at(-1);
   const current = latest?.current ?? false;
+  const away = useStore(network, (state) => state.away);
   const missing = draft.data?.missing ?? [];
   const workplace = cells.get(fieldId("ask.consent.workplace"))?.held?.typed === "yes";
   return (
@@ -128,14 +131,19 @@ export function ReportPanel() {
             look="next"
             className="w-full"
             data-next=""
-            disabled={!draft.data || queue.open.length > 0}
+            disabled={!draft.data || away || queue.open.length > 0}
             onClick={() => setSigning(true)}
           >
             {missing.length > 0
               ? `Before signing: ${missing.length} ${missing.length === 1 ? "thing" : "things"} open …`
               : `Sign version ${(latest?.number ?? 0) + 1} …`}
           </Button>
-          {queue.open.length > 0 && (
+          {away && (
+            <p className="mt-1 text-sm text-soft">
+              No network: signing and printing need the server. The draft is complete and kept here.
+            </p>
+          )}
+          {!away && queue.open.length > 0 && (
             <p className="mt-1 text-sm text-soft">
               First all that was typed has to be on the server, and nothing left to settle.
             </p>

@@ -2,6 +2,7 @@ import { Plus } from "lucide-react";
 import { type KeyboardEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Picture } from "@/shared/ui/picture";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow, Trouble } from "../../field-row";
 import { Lines } from "../../lines";
@@ -217,8 +218,8 @@ function Detail({ found }: { found: Found }) {
           onClick={() => go("look", "photos")}
           className="mt-2 block border border-ink/40"
         >
-          <img
-            src={`/api/photos/${found.photo}.jpg`}
+          <Picture
+            id={found.photo}
             alt="The photograph it was read from; opens Photos"
             className="h-28"
           />

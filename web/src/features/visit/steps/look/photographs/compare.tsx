@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { DrawnPicture } from "@/shared/ui/picture";
 import { useVisitFacts } from "../../../state/facts";
 import { useCells } from "../../../state/recording";
 import { useWorkup } from "../../../state/workup";
@@ -83,7 +84,7 @@ function Still({ shot, points, perPx }: { shot: Shot; points: Points; perPx: num
   const shoulder = points.shoulder ?? points.c7;
   return (
     <>
-      <image href={`/api/photos/${shot.id}.jpg`} width={shot.width} height={shot.height} />
+      <DrawnPicture id={shot.id} width={shot.width} height={shot.height} />
       <path d={lines} fill="none" stroke="var(--ground)" strokeWidth={4.5 * perPx} />
       <path d={lines} fill="none" stroke="var(--ink)" strokeWidth={1.8 * perPx} />
       {shoulder && (

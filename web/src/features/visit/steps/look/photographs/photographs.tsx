@@ -5,6 +5,7 @@ import { useDropPhoto } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
+import { Picture } from "@/shared/ui/picture";
 import { FieldRow, Troubles } from "../../../field-row";
 import { StagePortal } from "../../../stage-portal";
 import { memberField, useVisitFacts } from "../../../state/facts";
@@ -74,11 +75,7 @@ export function Photographs() {
               }}
               className="block w-full border border-ink/40 text-left text-xs aria-pressed:outline-2 aria-pressed:outline-ink"
             >
-              <img
-                src={`/api/photos/${shot.id}.jpg`}
-                alt=""
-                className="aspect-[4/3] w-full bg-deep object-cover"
-              />
+              <Picture id={shot.id} alt="" className="aspect-[4/3] w-full bg-deep object-cover" />
               <span className="block truncate px-1 py-0.5">
                 {shot.view === "rear" ? "Behind" : "Side"}
                 {shot.posture === "standing" ? ", standing" : ""}, {shot.when}

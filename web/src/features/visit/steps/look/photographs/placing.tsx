@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { DrawnPicture } from "@/shared/ui/picture";
 import { useVisitFacts } from "../../../state/facts";
 import { useCells, useQueue } from "../../../state/recording";
 import { linesOf, type Point, pointsOf, type Shot } from "./points";
@@ -139,7 +140,7 @@ export function Placing({
         onKeyDown={begin}
         data-testid="photo"
       >
-        <image href={`/api/photos/${shot.id}.jpg`} width={shot.width} height={shot.height} />
+        <DrawnPicture id={shot.id} width={shot.width} height={shot.height} />
         {[
           ["var(--ground)", 3.4],
           ["var(--ink)", 1.4],
@@ -223,7 +224,7 @@ function Magnifier({ shot, at, left }: { shot: Shot; at: Point; left: boolean })
       aria-hidden="true"
       data-testid="magnifier"
     >
-      <image href={`/api/photos/${shot.id}.jpg`} width={shot.width} height={shot.height} />
+      <DrawnPicture id={shot.id} width={shot.width} height={shot.height} />
       <path
         d={`M${at.x - half} ${at.y}H${at.x - half / 6}M${at.x + half / 6} ${at.y}H${at.x + half}M${at.x} ${at.y - half}V${at.y - half / 6}M${at.x} ${at.y + half / 6}V${at.y + half}`}
         stroke="var(--accent)"

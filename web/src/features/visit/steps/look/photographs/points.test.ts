@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
-import type { FieldState } from "../../../saving/change-queue";
+import type { FieldState } from "../../../saving/field-state";
 import { linesOf, pointsOf } from "./points";
 
 const mark = (id: string) => ({ id }) as Schemas["Landmark"];

@@ -1,5 +1,5 @@
 import type { Schemas } from "@/shared/api/client";
-import type { FieldState } from "../../../saving/change-queue";
+import type { FieldState } from "../../../saving/field-state";
 import { useVisitFacts } from "../../../state/facts";
 import { useCells } from "../../../state/recording";
 

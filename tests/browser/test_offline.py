@@ -1,0 +1,166 @@
+"""A visit without network: begun, gone on with after the browser was closed or killed, and merged."""
+
+import random
+import re
+
+import pytest
+from playwright.sync_api import expect
+
+from browser.conftest import entry, open_step, sign_in, tab, visit_id, walk_to
+from browser.offline import Tablet
+from plumb_demo.photographs import Angles, Camera, photograph_side
+
+pytestmark = pytest.mark.browser
+
+
+@pytest.fixture
+def tablet(playwright, browser_type_launch_args, program, tmp_path):
+    device = Tablet(playwright, browser_type_launch_args, program, tmp_path / "profile")
+    device.start()
+    device.sign_in()
+    yield device
+    if device.context is not None:
+        device.page.screenshot(path="/tmp/w/fail.png")
+    assert device.troubles == []
+    device.close()
+
+
+def add_client(page, name):
+    page.get_by_role("link", name="Clients").first.click()
+    page.get_by_role("button", name="New client").click()
+    page.get_by_label("Name", exact=True).fill(name)
+    page.get_by_role("radio", name="Woman").click()
+    page.get_by_role("button", name="Save and start visit").click()
+    expect(page.get_by_role("heading", name=name)).to_be_visible()
+
+
+def on_device(page):
+    expect(page.get_by_role("status").first).to_contain_text("kept on this device")
+
+
+def saved(page):
+    expect(page.get_by_role("status").first).to_contain_text("Saved")
+
+
+def consent(page, to):
+    page.get_by_role("button", name=f"Given: {to}", exact=True).click()
+    on_device(page)
+
+
+def step(page, name):
+    bead = page.get_by_role("button", name=re.compile(rf"^\d {name}, "))
+    bead.click()
+    expect(bead).to_have_attribute("aria-current", "step")
+
+
+def take(page, label, typed):
+    walk_to(page, label).fill(typed)
+    page.keyboard.press("Enter")
+
+
+def test_a_whole_visit_without_network_outlives_the_browser_and_merges(tablet, program, tmp_path):
+    page = tablet.page
+    tablet.cut()
+    add_client(page, "Wren Castell")
+    consent(page, "To keep health notes")
+    tab(page, "Reason")
+    page.get_by_label("Reason for the visit").fill("A stiff neck by noon.")
+    tab(page, "Hours")
+    page.get_by_label("Typing", exact=True).fill("3")
+    step(page, "Look")
+    take(page, "Seat height, client seated", "46")
+    take(page, "Surface", "72")
+    seat = walk_to(page, "Seat height, client seated")
+    seat.fill("4")
+    seat.press("Tab")
+    expect(page.get_by_role("alert")).to_contain_text("4.0 cm is outside 25.0 to 90.0 cm")
+    seat.fill("46,5")
+    seat.press("Tab")
+    on_device(page)
+
+    tablet.kill()
+    page = tablet.start(offline=True)
+    here = page.get_by_role("region", name="On this device")
+    here.get_by_role("link", name=re.compile("Wren Castell")).click()
+    expect(page.get_by_label("Reason for the visit").or_(page.get_by_role("tab", name="Reason"))).to_be_visible()
+    tab(page, "Reason")
+    expect(page.get_by_label("Reason for the visit")).to_have_value("A stiff neck by noon.")
+    step(page, "Look")
+    expect(walk_to(page, "Seat height, client seated")).to_have_value("46,5")
+    step(page, "Ask")
+    consent(page, "To take and keep photographs")
+    step(page, "Look")
+    tab(page, "Photos")
+    picture = tmp_path / "side.jpg"
+    picture.write_bytes(photograph_side(Angles(neck=30, elbow=100), Camera(distance=3000)).jpeg)
+    page.get_by_label("Picture from a file").set_input_files(picture)
+    expect(page.get_by_test_id("photo")).to_be_visible()
+    step(page, "Measure")
+    for name in ("Work out", "Set", "Pace", "Report"):
+        step(page, name)
+    expect(page.get_by_text("signing and printing need the server")).to_be_visible()
+    expect(page.get_by_role("region", name=re.compile("papers"))).to_contain_text("Wren Castell")
+
+    tablet.cut(False)
+    tablet.sign_in_again()
+    tablet.until(lambda: tablet.kept("queue:") == {} and tablet.kept("out:") == {})
+    visit = page.request.get(
+        f"{program.address}/api/visits/{visit_id(page, program, 'Wren')}"
+    ).json()
+    held = {path: one["typed"] for path, one in visit["entries"].items()}
+    assert held["look.found.seat"] == "46,5 cm"
+    assert held["ask.reason"] == "A stiff neck by noon."
+    assert (held["ask.hours.typing"], held["look.found.surface"]) == ("3", "72 cm")
+    assert [one["width"] for one in visit["photos"]] == [1600]
+
+
+def test_nothing_is_readable_on_the_device_and_nothing_is_left_after_signing_out(tablet, program):
+    page = tablet.page
+    open_step(page, program, "Bram", "ask")
+    tablet.cut()
+    tab(page, "Reason")
+    page.get_by_label("Reason for the visit").fill("Unmistakable words")
+    on_device(page)
+    kept = tablet.kept(most=20_000)
+    assert any(name.startswith("queue:") for name in kept)
+    for name, (_, sealed) in kept.items():
+        assert b"Unmistakable" not in sealed, name
+        assert b"Bram" not in sealed, name
+    assert "Unmistakable" not in page.evaluate("JSON.stringify(sessionStorage)")
+    tablet.cut(False)
+    saved(page)
+    page.get_by_role("link", name="Today").click()
+    page.get_by_role("button", name="Sign out").click()
+    expect(page.get_by_label("Address")).to_be_visible()
+    tablet.until(lambda: tablet.kept() == {})
+
+
+def test_two_devices_change_one_field_without_network_and_both_are_shown_once(
+    tablet, program, browser, browser_context_args
+):
+    page = tablet.page
+    add_client(page, "Ansel Roake")
+    step(page, "Look")
+    take(page, "Surface", "70")
+    saved(page)
+    open_step(page, program, "Ansel", "look")
+    tablet.until(lambda: f"visit:{visit_id(page, program, 'Ansel')}" in tablet.kept("visit:"))
+    tablet.cut()
+    take(page, "Surface", "71")
+    take(page, "Surface", "72")
+    take(page, "Eye to screen", "60")
+    on_device(page)
+    other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
+    open_step(other, program, "Ansel", "look")
+    take(other, "Surface", "75")
+    expect(other.get_by_role("status").first).to_contain_text("Saved")
+    tablet.cut(False)
+    expect(page.get_by_role("button", name="1 to settle")).to_be_visible()
+    page.get_by_role("button", name="1 to settle").click()
+    expect(page.get_by_role("alert")).to_contain_text("Tomas")
+    expect(page.get_by_role("alert")).to_contain_text("75 cm here in the meantime; you typed 72")
+    assert entry(page, program, "look.found.distance", "Ansel")["typed"] == "60 cm"
+    assert entry(page, program, "look.found.surface", "Ansel")["typed"] == "75 cm"
+    page.get_by_role("button", name="Mine", exact=True).click()
+    saved(page)
+    assert entry(page, program, "look.found.surface", "Ansel")["typed"] == "72 cm"

@@ -1,0 +1,64 @@
+import type { Problem, Schemas, Unit } from "@/shared/api/client";
+import type { Words } from "@/shared/device/words";
+
+type Entry = Schemas["Entry"];
+
+/** One field on the page: what is typed, what the server holds, and what stands between them. */
+export type FieldState = {
+  typed: string;
+  /** The version of the entry that what is typed builds on. */
+  version: number;
+  held: Entry | null;
+  /** `here`: taken in by this device, and not yet by the server. */
+  state: "kept" | "waiting" | "here" | "refused" | "stale";
+  problem: Problem | null;
+  /** Unit of what is typed, while it is not kept. */
+  unit?: Unit;
+  /** The visit's revision since which the server holds it; what is worked out before does not know it. */
+  since?: number;
+};
+
+export type Snapshot = {
+  cells: ReadonlyMap<string, FieldState>;
+  pending: number;
+  /** So many of what is pending this device has taken in, without network. */
+  here: number;
+  offline: boolean;
+  signedOut: boolean;
+  keptAt: Date | null;
+  /** Everything that waits outlives this tab and the browser. */
+  onDisk: boolean;
+  /** This device has no room: what is typed would not outlive a reload. */
+  full: boolean;
+  /** Waits for a yes, since the visit is signed. */
+  asking: boolean;
+};
+
+/** A change on its way; `here` once this device has taken it in, without network. */
+export type Pending = {
+  id: string;
+  path: string;
+  typed: string;
+  unit: Unit;
+  expected: number;
+  here?: boolean;
+};
+
+/** What of a visit outlives a reload. */
+export type Kept = Omit<Words, "cells" | "queue"> & {
+  cells: [string, FieldState][];
+  queue: Pending[];
+};
+
+export const EMPTY: FieldState = {
+  typed: "",
+  version: 0,
+  held: null,
+  state: "kept",
+  problem: null,
+};
+
+export function isKept(value: unknown): value is Kept {
+  const kept = value as Kept | null;
+  return Array.isArray(kept?.cells) && Array.isArray(kept?.queue);
+}

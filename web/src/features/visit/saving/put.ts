@@ -1,0 +1,23 @@
+import { api, type Problem, type Schemas } from "@/shared/api/client";
+import type { View } from "@/shared/api/queries";
+
+export function failed(status: number): Problem {
+  const detail = `The server failed on this (${status}).`;
+  return { type: "failed", title: detail, status, detail };
+}
+
+/** Send one change; with a view the answer brings it worked out anew. */
+export function put(
+  visitId: string,
+  changeId: string,
+  body: Schemas["ChangeIn"],
+  view: View | null,
+) {
+  return api.PUT("/api/visits/{visit_id}/changes/{change_id}", {
+    params: {
+      path: { visit_id: visitId, change_id: changeId },
+      query: view ? { ...view, draw: true } : {},
+    },
+    body,
+  });
+}

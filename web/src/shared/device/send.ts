@@ -1,0 +1,34 @@
+import { answerHere, canAnswer, noteAnswer } from "./answers";
+import { lost, network, reaches } from "./network";
+
+/** So long an answer may take before it is asked whether the server is there at all, ms. House value. */
+const PATIENCE_MS = 12_000;
+
+/** Send a request to the server; without network, to what this device can answer. */
+export async function send(request: Request): Promise<Response> {
+  const again = request.clone();
+  if (!network.getState().away || !canAnswer()) {
+    const answer = await tried(request);
+    if (answer) {
+      void noteAnswer(again, answer.clone()).catch(() => undefined);
+      return answer;
+    }
+  }
+  const answer = await answerHere(again);
+  if (answer) return answer;
+  throw new TypeError("The server can't be reached.");
+}
+
+/** The server's answer; null once it is out of reach and this device goes on. */
+async function tried(request: Request): Promise<Response | null> {
+  const carries = request.headers.get("Content-Type")?.startsWith("image/");
+  const patience = carries || !canAnswer() ? null : AbortSignal.timeout(PATIENCE_MS);
+  const signal = patience ? AbortSignal.any([request.signal, patience]) : request.signal;
+  try {
+    return await globalThis.fetch(request, { signal });
+  } catch (error) {
+    if (request.signal.aborted || !canAnswer() || (await reaches())) throw error;
+    lost();
+    return null;
+  }
+}

@@ -1,0 +1,82 @@
+import type { components } from "../api/schema";
+import { drop, keepSealed, kept, keptNames, vault } from "./vault";
+
+type Schemas = components["schemas"];
+type VisitOut = Schemas["VisitOut"];
+
+/** A visit as the server hands it over to a device; what is not read here stays as it came. */
+export type TakenVisit = {
+  visit: { id: string; revision: number };
+  entries: readonly Schemas["Entry"][];
+  photos: readonly { id: string }[];
+};
+
+/** So many visits are kept beside those that wait to be sent. House value. */
+const MOST_TAKEN = 40;
+const name = (visitId: string) => `visit:${visitId}`;
+export const photoName = (photoId: string) => `photo:${photoId}`;
+
+const latest = new Map<string, VisitOut>();
+
+/** How a visit stands on the server, as the page last heard. */
+export function noteVisit(visit: VisitOut): void {
+  latest.set(visit.id, visit);
+}
+
+/** A visit with everything it is worked through from, as it stood when the network was there last. */
+export async function takenVisit(visitId: string): Promise<TakenVisit | null> {
+  const taken = await kept<TakenVisit>(name(visitId));
+  const now = latest.get(visitId);
+  return taken && now && now.revision > taken.visit.revision ? patched(taken, now) : taken;
+}
+
+/** What has come to the server since a visit was taken along. */
+export function patched(taken: TakenVisit, now: VisitOut): TakenVisit {
+  const heads = new Map(taken.photos.map((one) => [one.id, one]));
+  return {
+    ...taken,
+    visit: { ...taken.visit, revision: now.revision },
+    entries: Object.values(now.entries),
+    photos: now.photos.map(
+      (one) => heads.get(one.id) ?? { ...one, visit_id: taken.visit.id, fov_deg: null, sha256: "" },
+    ),
+  };
+}
+
+/** Take a visit along, with its photographs, unless it is here as it stands. */
+export async function takeAlong(visitId: string, stamp: string): Promise<void> {
+  if (!vault.getState().opened) return;
+  const here = await keptNames(name(visitId));
+  if (stamp && here.some((one) => one.stamp === stamp)) return;
+  const answer = await globalThis.fetch(`/api/visits/${visitId}/device`);
+  if (!answer.ok) return;
+  const taken = (await answer.json()) as TakenVisit;
+  await keepSealed(name(visitId), taken, stamp);
+  const pictures = new Set((await keptNames("photo:")).map((one) => one.name));
+  for (const photo of taken.photos) {
+    if (pictures.has(photoName(photo.id))) continue;
+    const picture = await globalThis.fetch(`/api/photos/${photo.id}.jpg`);
+    if (picture.ok)
+      await keepSealed(photoName(photo.id), new Uint8Array(await picture.arrayBuffer()), visitId);
+  }
+}
+
+/** Write down how an open visit stands, so that it is opened like this after the browser was closed. */
+export async function keepAsItStands(visitId: string): Promise<void> {
+  const taken = await takenVisit(visitId);
+  if (taken) await keepSealed(name(visitId), taken, "");
+}
+
+/** Let go of visits that are no longer wanted here: all but those, and the pictures of those that go. */
+export async function letGo(wanted: ReadonlySet<string>): Promise<void> {
+  const here = await keptNames("visit:");
+  const gone = here.map((one) => one.name.slice("visit:".length)).filter((id) => !wanted.has(id));
+  if (here.length <= MOST_TAKEN) return;
+  const pictures = await keptNames("photo:");
+  const theirs = pictures.filter((one) => gone.includes(one.stamp)).map((one) => one.name);
+  await drop(...gone.map(name), ...theirs);
+}
+
+export async function isHere(visitId: string): Promise<boolean> {
+  return (await keptNames(name(visitId))).length > 0;
+}
