@@ -4,8 +4,8 @@ import json
 from uuid import uuid4
 
 import pytest
-from api.conftest import fill
 
+from api.conftest import fill
 from gentle_plumb.on_device import DeviceSession
 
 READS = (

@@ -85,7 +85,12 @@ def browser_type_launch_args(browser_type_launch_args):
 
 @pytest.fixture(scope="session")
 def browser_context_args(browser_context_args):
-    return {**browser_context_args, "viewport": {"width": 1280, "height": 800}}
+    # the page's files are fetched to a device only where a test is about that: it is 18 MB each time
+    return {
+        **browser_context_args,
+        "viewport": {"width": 1280, "height": 800},
+        "service_workers": "block",
+    }
 
 
 SIGNED_IN = {}

@@ -46,7 +46,7 @@ def test_typed_without_network_waits_on_the_device_and_arrives(desk: Page, progr
     expect(desk.get_by_role("status").first).to_contain_text("1 on this device")
     desk.get_by_role("link", name="Today").click()
     expect(desk.get_by_role("heading", name="Today", exact=True)).to_be_visible()
-    expect(desk.get_by_text("Words you typed are not on the server yet")).to_be_visible()
+    expect(desk.get_by_role("region", name="On this device")).to_be_visible()
     desk.context.set_offline(False)
     desk.get_by_role("link", name=re.compile("^(Jonas|A visit)")).first.click()
     kept(desk)

@@ -1,5 +1,6 @@
 """A visit without network: begun, gone on with after the browser was closed or killed, and merged."""
 
+import os
 import random
 import re
 
@@ -19,8 +20,6 @@ def tablet(playwright, browser_type_launch_args, program, tmp_path):
     device.start()
     device.sign_in()
     yield device
-    if device.context is not None:
-        device.page.screenshot(path="/tmp/w/fail.png")
     assert device.troubles == []
     device.close()
 
@@ -82,7 +81,9 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(tablet, p
     page = tablet.start(offline=True)
     here = page.get_by_role("region", name="On this device")
     here.get_by_role("link", name=re.compile("Wren Castell")).click()
-    expect(page.get_by_label("Reason for the visit").or_(page.get_by_role("tab", name="Reason"))).to_be_visible()
+    expect(
+        page.get_by_label("Reason for the visit").or_(page.get_by_role("tab", name="Reason"))
+    ).to_be_visible()
     tab(page, "Reason")
     expect(page.get_by_label("Reason for the visit")).to_have_value("A stiff neck by noon.")
     step(page, "Look")
@@ -164,3 +165,54 @@ def test_two_devices_change_one_field_without_network_and_both_are_shown_once(
     page.get_by_role("button", name="Mine", exact=True).click()
     saved(page)
     assert entry(page, program, "look.found.surface", "Ansel")["typed"] == "72 cm"
+
+
+KILLS = int(os.environ.get("GENTLE_PLUMB_KILLS", "4"))
+FIELDS = {
+    "Seat height, client seated": (38, 55),
+    "Surface": (60, 80),
+    "Eye to screen": (45, 90),
+    "Top of screen": (95, 130),
+}
+
+
+def test_no_input_that_the_device_has_said_it_keeps_is_lost_by_a_kill(tablet, program):
+    seed = random.randrange(10**6)
+    print(f"seed {seed}")
+    draw = random.Random(seed)
+    page = tablet.page
+    tablet.cut()
+    add_client(page, "Petra Sollis")
+    step(page, "Look")
+    told = {}
+    for _ in range(KILLS):
+        for _ in range(draw.randrange(1, 4)):
+            label, (low, high) = draw.choice(list(FIELDS.items()))
+            typed = str(draw.randrange(low * 10, high * 10) / 10)
+            take(page, label, typed)
+            if draw.random() < 0.7:
+                on_device(page)
+                told[label] = {typed}
+            else:  # not said to be kept yet: either text may be found
+                told[label] = told.get(label, {""}) | {typed}
+        page.wait_for_timeout(draw.randrange(0, 120))
+        tablet.kill()
+        page = tablet.start(offline=True)
+        here = page.get_by_role("region", name="On this device")
+        here.get_by_role("link", name=re.compile("Petra Sollis")).click()
+        step(page, "Look")
+        for label, texts in told.items():
+            either = "|".join(map(re.escape, texts))
+            expect(walk_to(page, label)).to_have_value(re.compile(f"^({either})$"))
+    tablet.cut(False)
+    tablet.sign_in_again()
+    tablet.until(lambda: tablet.kept("queue:") == {} and tablet.kept("out:") == {})
+    held = page.request.get(
+        f"{program.address}/api/visits/{visit_id(page, program, 'Petra')}"
+    ).json()["entries"]
+    for label, path in (
+        ("Surface", "look.found.surface"),
+        ("Eye to screen", "look.found.distance"),
+    ):
+        if told.get(label):
+            assert held.get(path, {"typed": ""})["typed"].removesuffix(" cm") in told[label]

@@ -45,9 +45,9 @@ export function canAnswer(): boolean {
 
 /** Keep an answer of the server's that will be wanted without it. */
 export async function noteAnswer(request: Request, answer: Response): Promise<void> {
+  if (request.method !== "GET" || !answer.ok || !canAnswer()) return;
   const { pathname, search } = new URL(request.url);
-  if (request.method !== "GET" || !answer.ok || search || !KEPT.has(pathname)) return;
-  if (!vault.getState().opened) return;
+  if (search || !KEPT.has(pathname)) return;
   await keepSealed(`answer:${pathname}`, await answer.json());
 }
 

@@ -6,28 +6,32 @@ const PATIENCE_MS = 12_000;
 
 /** Send a request to the server; without network, to what this device can answer. */
 export async function send(request: Request): Promise<Response> {
+  if (!canAnswer()) return noted(request, await globalThis.fetch(request));
   const again = request.clone();
-  if (!network.getState().away || !canAnswer()) {
+  if (!network.getState().away) {
     const answer = await tried(request);
-    if (answer) {
-      void noteAnswer(again, answer.clone()).catch(() => undefined);
-      return answer;
-    }
+    if (answer) return noted(again, answer);
   }
   const answer = await answerHere(again);
   if (answer) return answer;
   throw new TypeError("The server can't be reached.");
 }
 
+/** An answer of the server's, kept where it will be wanted without it. */
+function noted(request: Request, answer: Response): Response {
+  void noteAnswer(request, answer.clone()).catch(() => undefined);
+  return answer;
+}
+
 /** The server's answer; null once it is out of reach and this device goes on. */
 async function tried(request: Request): Promise<Response | null> {
   const carries = request.headers.get("Content-Type")?.startsWith("image/");
-  const patience = carries || !canAnswer() ? null : AbortSignal.timeout(PATIENCE_MS);
+  const patience = carries ? null : AbortSignal.timeout(PATIENCE_MS);
   const signal = patience ? AbortSignal.any([request.signal, patience]) : request.signal;
   try {
     return await globalThis.fetch(request, { signal });
   } catch (error) {
-    if (request.signal.aborted || !canAnswer() || (await reaches())) throw error;
+    if (request.signal.aborted || (await reaches())) throw error;
     lost();
     return null;
   }

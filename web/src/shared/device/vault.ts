@@ -60,7 +60,9 @@ export async function openForSession(
   const db = deviceDb();
   const session = fromHex(deviceKey);
   const held = await db.locks.get(member);
-  let key = held ? await keyOf(held, session) : null;
+  const { opened } = vault.getState();
+  const mine = opened?.member === member ? opened.key : null;
+  let key = mine ?? (held ? await keyOf(held, session) : null);
   if (held && !key) await setAside(held);
   const lock: Lock = {
     salt: held && key ? held.salt : crypto.getRandomValues(new Uint8Array(16)),
