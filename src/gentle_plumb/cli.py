@@ -18,7 +18,10 @@ from .core.errors import FieldError
 from .core.units import UNITS, LengthUnit
 
 if TYPE_CHECKING:
+    from sqlalchemy import Engine
+
     from .documents.case_format import CaseDocument
+    from .hosting.postgres import Addresses
 
 app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
 console = Console(highlight=False, soft_wrap=True)
@@ -51,18 +54,13 @@ def demo(
 
     if fresh and not yes and not typer.confirm("Erase all data of this database and start over?"):
         raise typer.Exit(1)
-    with _started(port) as url:
-        engine = run.open_engine(url)
-        if fresh:
-            run.erase(engine)
-            say("Erased.")
-        run.prepare(engine, demo=True, say=say)
-        engine.dispose()
-        run.serve(url, demo=True, say=say, port=port)
+    with _started(port) as database:
+        run.prepare(database, demo=True, say=say, fresh=fresh)
+        run.serve(database.serves, demo=True, say=say, port=port)
 
 
 @contextmanager
-def _started(port: int | None = None, host: str = "127.0.0.1") -> Iterator[str]:
+def _started(port: int | None = None, host: str = "127.0.0.1") -> Iterator[Addresses]:
     """The database up; whatever goes wrong is one clear line, and nothing stays running."""
     from .hosting import run
     from .hosting.postgres import PostgresTrouble
@@ -72,13 +70,24 @@ def _started(port: int | None = None, host: str = "127.0.0.1") -> Iterator[str]:
         with run.plain_errors():
             if port is not None:
                 run.need_port(port, host)
-            with run.database(say) as url:
-                yield url
+            with run.database(say) as database:
+                yield database
     except KeyboardInterrupt:
         say("Stopped.")
     except (PostgresTrouble, run.PortTaken, FieldError) as trouble:
         say(str(trouble))
         raise typer.Exit(1) from None
+
+
+@contextmanager
+def _ready() -> Iterator[Engine]:
+    """The database up and at the present schema, as the role that serves."""
+    from .hosting import run
+
+    with _started() as database:
+        run.prepare(database, demo=False, say=say)
+        with run.opened(database.serves) as engine:
+            yield engine
 
 
 @app.command()
@@ -89,11 +98,9 @@ def serve(
     """Start without demo data."""
     from .hosting import run
 
-    with _started(port, host) as url:
-        engine = run.open_engine(url)
-        run.prepare(engine, demo=False, say=say)
-        engine.dispose()
-        run.serve(url, demo=False, say=say, port=port, host=host)
+    with _started(port, host) as database:
+        run.prepare(database, demo=False, say=say)
+        run.serve(database.serves, demo=False, say=say, port=port, host=host)
 
 
 @app.command()
@@ -111,7 +118,6 @@ def practice(
     from uuid import uuid4
     from zoneinfo import available_timezones
 
-    from .hosting import run
     from .hosting.zone import local_zone
     from .main import now
     from .services.accounts import AccountService
@@ -128,9 +134,7 @@ def practice(
     if zone not in available_timezones():
         say(f"Time zone: “{zone}” is none. Give one as Europe/London.")
         raise typer.Exit(2)
-    with _started() as url:
-        engine = run.open_engine(url)
-        run.prepare(engine, demo=False, say=say)
+    with _ready() as engine:
         accounts = SqlAccounts(engine)
         if accounts.member_by_email(email.strip().lower()) is not None:
             say("Somebody with this address is there already. Nothing was made.")
@@ -145,7 +149,6 @@ def practice(
         except AlreadyThere as error:
             say(str(error))
             raise typer.Exit(1) from None
-        engine.dispose()
         say(f"{name} is there; {owner} can sign in. Its days are those of {zone}.")
 
 
@@ -157,21 +160,17 @@ def password(
     ],
 ) -> None:
     """Set somebody's password anew; they are signed out everywhere."""
-    from .hosting import run
     from .main import now
     from .services.accounts import AccountService
     from .services.errors import NotFound
     from .storage import SqlAccounts
 
-    with _started() as url:
-        engine = run.open_engine(url)
-        run.prepare(engine, demo=False, say=say)
+    with _ready() as engine:
         try:
             member = AccountService(SqlAccounts(engine), now).reset_password(email, new)
         except NotFound as error:
             say(str(error))
             raise typer.Exit(1) from None
-        engine.dispose()
         say(f"{member.name} has a new password and is signed out everywhere.")
 
 
@@ -182,7 +181,6 @@ def verify(
     ] = None,
 ) -> None:
     """Check the trail of every practice, line by line: a line that was changed or taken out shows."""
-    from .hosting import run
     from .hosting.verifying import heads_of, verify_trail
 
     try:
@@ -190,11 +188,8 @@ def verify(
     except ValueError as error:
         say(f"--head: {error}")
         raise typer.Exit(2) from None
-    with _started() as url:
-        engine = run.open_engine(url)
-        run.prepare(engine, demo=False, say=say)
+    with _ready() as engine:
         whole = verify_trail(engine, wanted, say)
-        engine.dispose()
     raise typer.Exit(0 if whole else 1)
 
 

@@ -21,9 +21,9 @@ RUN = (
     "import sys; from pathlib import Path; from gentle_plumb.hosting import run; "
     "run.end_on_signals(); folder = Path(sys.argv[1]); port = int(sys.argv[2])\n"
     "say = lambda words: print(words, flush=True)\n"
-    "with run.database(say, folder) as url:\n"
-    "    engine = run.open_engine(url); run.prepare(engine, demo=True, say=say); engine.dispose()\n"
-    "    run.serve(url, demo=True, say=say, port=port)\n"
+    "with run.database(say, folder) as database:\n"
+    "    run.prepare(database, demo=True, say=say)\n"
+    "    run.serve(database.serves, demo=True, say=say, port=port)\n"
 )
 
 

@@ -35,7 +35,8 @@ from ..storage import (
 )
 from ..storage.models import ClientRow, PracticeRow
 from ..storage.queue import DROP_QUEUE
-from .postgres import Cluster, PostgresTrouble, free_port, port_taken
+from ..storage.roles import role_of
+from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
 
 PORT = 8750
 VAR = ROOT / "var"
@@ -43,12 +44,14 @@ Say = Callable[[str], None]
 
 
 @contextmanager
-def database(say: Say, folder: Path = VAR / "postgres") -> Iterator[str]:
-    """The address of the database: the one from the environment, or a private one, stopped after."""
-    given = Settings().database_url
-    if given:
+def database(say: Say, folder: Path = VAR / "postgres") -> Iterator[Addresses]:
+    """The addresses of the database: from the environment, or of a private one, stopped after."""
+    settings = Settings()
+    if settings.database_url:
         say("Database: from GENTLE_PLUMB_DATABASE_URL.")
-        yield given
+        yield Addresses(
+            migrates=settings.migrations_url or settings.database_url, serves=settings.database_url
+        )
         return
     cluster = Cluster(folder)
     new = not (cluster.data / "PG_VERSION").exists()
@@ -59,7 +62,7 @@ def database(say: Say, folder: Path = VAR / "postgres") -> Iterator[str]:
             )
         made = "made" if new else "started" if mine else "joined the running"
         say(f"Database: {made} private PostgreSQL in {_near(folder)}, 127.0.0.1:{cluster.port}.")
-        yield cluster.url
+        yield cluster.addresses
 
 
 @contextmanager
@@ -104,11 +107,33 @@ def plain_errors() -> Iterator[None]:
         raise PostgresTrouble(f"{error.filename or 'The system'}: {error.strerror}.") from None
 
 
-def prepare(engine: Engine, *, demo: bool, say: Say) -> None:
-    """Bring the schema up to date and load the demo practice where there is none."""
-    migrate(engine)
-    if not demo:
-        return
+@contextmanager
+def opened(url: str) -> Iterator[Engine]:
+    """A pool with the usual size, closed at the end."""
+    engine = make_engine(url, pool_size=Settings().pool_size)
+    try:
+        yield engine
+    finally:
+        engine.dispose()
+
+
+def prepare(database: Addresses, *, demo: bool, say: Say, fresh: bool = False) -> None:
+    """Bring the schema up to date, let the serving role work, load the demo practice where there is none.
+
+    ``fresh`` erases all there was before.
+    """
+    with opened(database.migrates) as engine:
+        if fresh:
+            erase(engine)
+            say("Erased.")
+        serving = role_of(database.serves)
+        migrate(engine, serving if serving != role_of(database.migrates) else None)
+    if demo:
+        with opened(database.serves) as engine:
+            _load_demo(engine, say)
+
+
+def _load_demo(engine: Engine, say: Say) -> None:
     with Db(engine) as db:
         empty = db.scalar(select(PracticeRow.id).limit(1)) is None
     if empty:
@@ -270,8 +295,3 @@ def end_on_signals() -> None:
 
     signal.signal(signal.SIGTERM, leave)
     signal.signal(signal.SIGHUP, leave)
-
-
-def open_engine(url: str) -> Engine:
-    """A pool with the usual size."""
-    return make_engine(url, pool_size=Settings().pool_size)

@@ -13,6 +13,8 @@ from sqlalchemy.engine import make_url
 from sqlalchemy.exc import DisconnectionError
 from sqlalchemy.pool import ConnectionPoolEntry
 
+from .roles import grant
+
 MIGRATION_LOCK = 7_316_205
 """Any number of its own: servers that start together migrate one after the other."""
 
@@ -54,8 +56,11 @@ def _ask_after_idling(engine: Engine) -> None:
             raise DisconnectionError from gone  # the pool makes another, and asks again
 
 
-def migrate(engine: Engine) -> None:
-    """Bring the schema up to date; harmless when it is, and when two do it at once."""
+def migrate(engine: Engine, serving: str | None = None) -> None:
+    """Bring the schema up to date; harmless when it is, and when two do it at once.
+
+    ``serving`` is the role that works with its rows, where that is not the one of ``engine``.
+    """
     config = Config()
     config.set_main_option("script_location", str(Path(__file__).parent / "migrations"))
     with engine.connect() as connection:
@@ -65,6 +70,9 @@ def migrate(engine: Engine) -> None:
             config.attributes["connection"] = connection
             command.upgrade(config, "head")
             connection.commit()
+            if serving is not None:
+                grant(connection, serving)
+                connection.commit()
         finally:
             connection.execute(text("select pg_advisory_unlock(:key)"), {"key": MIGRATION_LOCK})
             connection.commit()
