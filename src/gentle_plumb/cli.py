@@ -4,27 +4,26 @@ from __future__ import annotations
 
 import json
 import sys
-from collections.abc import Iterator
-from contextlib import ExitStack, contextmanager
+from contextlib import ExitStack
 from pathlib import Path
 from typing import TYPE_CHECKING, Annotated
 
 import typer
 from rich.console import Console
 
+from . import backup_commands
 from .config import ROOT, Settings
 from .core.choices import one_of
 from .core.errors import FieldError
 from .core.units import UNITS, LengthUnit
+from .starting import console, ready, say, started
 
 if TYPE_CHECKING:
-    from sqlalchemy import Engine
-
     from .documents.case_format import CaseDocument
-    from .hosting.postgres import Addresses
 
 app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
-console = Console(highlight=False, soft_wrap=True)
+app.command()(backup_commands.backup)
+app.command()(backup_commands.restore)
 
 
 def _unit(text: str) -> LengthUnit:
@@ -34,11 +33,6 @@ def _unit(text: str) -> LengthUnit:
         say("The unit is mm, cm or in.")
         raise typer.Exit(2)
     return unit
-
-
-def say(words: str) -> None:
-    """One line for the person at the terminal."""
-    console.print(words, markup=False)
 
 
 @app.command()
@@ -54,40 +48,9 @@ def demo(
 
     if fresh and not yes and not typer.confirm("Erase all data of this database and start over?"):
         raise typer.Exit(1)
-    with _started(port) as database:
+    with started(port) as database:
         run.prepare(database, demo=True, say=say, fresh=fresh)
         run.serve(database.serves, demo=True, say=say, port=port)
-
-
-@contextmanager
-def _started(port: int | None = None, host: str = "127.0.0.1") -> Iterator[Addresses]:
-    """The database up; whatever goes wrong is one clear line, and nothing stays running."""
-    from .hosting import run
-    from .hosting.postgres import PostgresTrouble
-
-    run.end_on_signals()
-    try:
-        with run.plain_errors():
-            if port is not None:
-                run.need_port(port, host)
-            with run.database(say) as database:
-                yield database
-    except KeyboardInterrupt:
-        say("Stopped.")
-    except (PostgresTrouble, run.PortTaken, FieldError) as trouble:
-        say(str(trouble))
-        raise typer.Exit(1) from None
-
-
-@contextmanager
-def _ready() -> Iterator[Engine]:
-    """The database up and at the present schema, as the role that serves."""
-    from .hosting import run
-
-    with _started() as database:
-        run.prepare(database, demo=False, say=say)
-        with run.opened(database.serves) as engine:
-            yield engine
 
 
 @app.command()
@@ -98,7 +61,7 @@ def serve(
     """Start without demo data."""
     from .hosting import run
 
-    with _started(port, host) as database:
+    with started(port, host) as database:
         run.prepare(database, demo=False, say=say)
         run.serve(database.serves, demo=False, say=say, port=port, host=host)
 
@@ -134,7 +97,7 @@ def practice(
     if zone not in available_timezones():
         say(f"Time zone: “{zone}” is none. Give one as Europe/London.")
         raise typer.Exit(2)
-    with _ready() as engine:
+    with ready() as engine:
         accounts = SqlAccounts(engine)
         if accounts.member_by_email(email.strip().lower()) is not None:
             say("Somebody with this address is there already. Nothing was made.")
@@ -165,7 +128,7 @@ def password(
     from .services.errors import NotFound
     from .storage import SqlAccounts
 
-    with _ready() as engine:
+    with ready() as engine:
         try:
             member = AccountService(SqlAccounts(engine), now).reset_password(email, new)
         except NotFound as error:
@@ -188,7 +151,7 @@ def verify(
     except ValueError as error:
         say(f"--head: {error}")
         raise typer.Exit(2) from None
-    with _ready() as engine:
+    with ready() as engine:
         whole = verify_trail(engine, wanted, say)
     raise typer.Exit(0 if whole else 1)
 
@@ -300,7 +263,6 @@ def open_report(
 
 
 def _read_case(case: Path) -> CaseDocument:
-    from .core.errors import FieldError
     from .documents.fit_files import read_case, trouble_of
 
     try:

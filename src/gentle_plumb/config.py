@@ -23,6 +23,9 @@ class Settings(BaseSettings):
     and ``mail_password`` sign in to it, ``mail_tls`` makes the line secret. ``mail_folder`` is where the
     simulated mail server keeps what arrives. ``public_url`` is the address people reach the program at, where a
     proxy in front does not say so.
+
+    ``backup_folder`` is where the worker writes backups, none where it is not set; ``backup_key`` is the file with
+    what opens them, ``backup_at`` when they are made (as cron has it, UTC), ``backup_days`` how long they are kept.
     """
 
     model_config = SettingsConfigDict(env_prefix="GENTLE_PLUMB_")
@@ -44,3 +47,7 @@ class Settings(BaseSettings):
     mail_tls: bool = True
     mail_folder: Path | None = None
     public_url: str = ""
+    backup_folder: Path | None = None
+    backup_key: Path = ROOT / "var" / "backup.key"
+    backup_at: str = "30 2 * * *"
+    backup_days: int = 35

@@ -168,6 +168,7 @@ def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.
     os.environ["GENTLE_PLUMB_DATABASE_URL"] = url
     os.environ["GENTLE_PLUMB_DEMO"] = "1" if demo else "0"
     if not demo:
+        os.environ.setdefault("GENTLE_PLUMB_BACKUP_FOLDER", str(VAR / "backups"))
         with worker():
             _serve(demo=demo, say=say, port=port, host=host)
         return

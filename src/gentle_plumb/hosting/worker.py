@@ -21,16 +21,19 @@ from psycopg import Error as PsycopgError
 from sqlalchemy.engine import make_url
 
 from ..config import Settings
-from ..main import mail_service
+from ..main import mail_service, now
 from ..services.errors import MailTrouble
 from ..services.own_page import MailService
 from ..storage import make_engine
 from ..storage.queue import MAIL_QUEUE, SEND_MAIL
+from .backups import BackupTrouble, back_up, backup_key, drop_old
 
 WAIT_S = 6
 """Before a mail is tried again, s: 6, 36, 216 and so on, each wait six times the one before. House value."""
 GRACE_S = 2.0
 """How long what is in hand may take to end once the worker is to go, s. House value."""
+BACKUP_WAIT_S = 600
+"""Before a backup that failed is tried again, s. House value."""
 AGAIN_S = 5.0
 """How long after an outage of the database the worker begins again, s. House value."""
 
@@ -57,6 +60,22 @@ def make_worker(url: str, mail: MailService, *, wait_s: int = WAIT_S) -> App:
         mail.deliver(UUID(mail_id))
 
     return app
+
+
+def schedule_backups(app: App, settings: Settings) -> None:
+    """Have a backup made at its hour, by one worker, and old ones dropped."""
+    folder = settings.backup_folder
+    if folder is None:
+        return
+    again = RetryStrategy(max_attempts=3, wait=BACKUP_WAIT_S, retry_exceptions={BackupTrouble})
+
+    @app.periodic(cron=settings.backup_at)
+    @app.task(name="back_up", queue="backups", queueing_lock="backups", retry=again)
+    def make_backup(timestamp: int) -> None:
+        del timestamp  # when it was due
+        key, _ = backup_key(settings.backup_key)
+        back_up(settings.database_url, folder, key, now())
+        drop_old(folder, settings.backup_days, now())
 
 
 async def work(app: App, *, until_done: bool = False) -> None:
@@ -88,9 +107,9 @@ def main() -> None:
     with suppress(KeyboardInterrupt):
         while True:
             with suppress(ConnectorException, PsycopgError):
-                asyncio.run(
-                    work(make_worker(settings.database_url, mail_service(engine, settings)))
-                )
+                app = make_worker(settings.database_url, mail_service(engine, settings))
+                schedule_backups(app, settings)
+                asyncio.run(work(app))
             time.sleep(AGAIN_S)  # the database was away
 
 
