@@ -57,13 +57,16 @@ def demo(
 def serve(
     port: Annotated[int, typer.Option(help="Port to answer on; 0 for any free one.")] = 8750,
     host: Annotated[str, typer.Option(help="Address to listen on.")] = "127.0.0.1",
+    workers: Annotated[
+        int, typer.Option(min=0, max=64, help="Processes that serve; 0: one for each core.")
+    ] = 0,
 ) -> None:
     """Start without demo data."""
     from .hosting import run
 
     with started(port, host) as database:
         run.prepare(database, demo=False, say=say)
-        run.serve(database.serves, demo=False, say=say, port=port, host=host)
+        run.serve(database.serves, demo=False, say=say, port=port, host=host, workers=workers)
 
 
 @app.command()

@@ -10,8 +10,8 @@ from uvicorn.middleware.proxy_headers import ProxyHeadersMiddleware
 
 from api.conftest import Page
 from conftest import PASSWORD, make_office
-from gentle_plumb.api import make_app
-from gentle_plumb.api.auth import COOKIE
+from gentle_plumb.api import account_routes, make_app
+from gentle_plumb.api.auth import COOKIE, cookie_name
 from gentle_plumb.storage import SqlAccounts
 
 
@@ -22,7 +22,14 @@ def app_with_page(app, tmp_path):
     return TestClient(made, base_url="https://saltmere.example", raise_server_exceptions=False)
 
 
-OPEN = {"/api/health", "/api/welcome", "/api/session", "/api/own/session", "/api/own/door"}
+OPEN = {
+    "/api/health",
+    "/api/ready",
+    "/api/welcome",
+    "/api/session",
+    "/api/own/session",
+    "/api/own/door",
+}
 
 
 def routes(app):
@@ -65,6 +72,7 @@ def test_a_cookie_is_marked_secure_where_it_can_come_back(app, office, address, 
     cookies = page.sign_in(office.owner).headers.get_list("set-cookie")
     assert len(cookies) == 2
     assert all(("Secure" in cookie) == secure for cookie in cookies)
+    assert all(cookie.startswith("__Host-plumb_") == secure for cookie in cookies)
 
 
 def test_a_change_needs_the_token_of_its_session_and_the_own_origin(owner):
@@ -97,10 +105,25 @@ def test_wrong_passwords_wait_alike_whether_anybody_has_the_address(guest, offic
     assert guest.http.post("/api/session", json=give).status_code == 401
 
 
+def test_by_https_a_neighbours_cookie_opens_nothing_and_the_browser_stays_with_https(owner):
+    token = owner.http.cookies.get(cookie_name(COOKIE, secure=True))
+    owner.http.cookies.clear()
+    owner.http.cookies.set(COOKIE, token)  # as another host of the same domain could set it
+    answer = owner.http.get("/api/me")
+    assert answer.status_code == 401
+    assert answer.headers["strict-transport-security"] == "max-age=31536000"
+
+
+def test_a_server_is_ready_only_at_the_schema_it_works_with(guest, monkeypatch):
+    assert guest.http.get("/api/ready").json()["status"] == "ready"
+    monkeypatch.setattr(account_routes, "newest_schema", lambda: "9999")
+    assert guest.http.get("/api/ready").status_code == 503
+
+
 def test_a_session_ends_by_time_and_by_signing_out(owner, office, clock):
-    token = owner.http.cookies.get(COOKIE)
+    token = owner.http.cookies.get(cookie_name(COOKIE, secure=True))
     assert owner.http.delete("/api/session").status_code == 204
-    owner.http.cookies.set(COOKIE, token)
+    owner.http.cookies.set(cookie_name(COOKIE, secure=True), token)
     assert owner.http.get("/api/me").status_code == 401
     owner.sign_in(office.owner)
     clock.pass_by(hours=13)

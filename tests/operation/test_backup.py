@@ -6,7 +6,7 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 from pyrage import x25519
-from sqlalchemy import text
+from sqlalchemy import func, select, text
 
 from conftest import ROOT, empty_database
 from gentle_plumb.config import Settings
@@ -16,6 +16,7 @@ from gentle_plumb.hosting.run import opened, prepare
 from gentle_plumb.main import make_services
 from gentle_plumb.services.trail import Deed, TrailTarget
 from gentle_plumb.storage import SqlAccounts
+from gentle_plumb.storage.models import Base
 
 NOW = datetime(2026, 11, 27, 2, 30, tzinfo=UTC)
 
@@ -61,7 +62,7 @@ def papers(database):
             text("select report_id, copy, pdf from report_copy order by report_id, copy")
         ).all()
         counts = {
-            table: connection.scalar(text(f"select count(*) from {table}"))
+            table: connection.scalar(select(func.count()).select_from(Base.metadata.tables[table]))
             for table in ("client", "visit", "entry", "photo", "trail", "change")
         }
     return copies, counts

@@ -48,9 +48,11 @@ def test_who_serves_works_with_rows_and_no_more(cluster):
             "create role somebody superuser",
             "copy (select 1) to program 'true'",
         ):
-            with pytest.raises(ProgrammingError, match="InsufficientPrivilege"):
-                with serving.begin() as connection:
-                    connection.execute(text(forbidden))
+            with (
+                pytest.raises(ProgrammingError, match="InsufficientPrivilege"),
+                serving.begin() as connection,
+            ):
+                connection.execute(text(forbidden))
 
 
 def test_what_one_role_made_before_is_handed_over_and_kept(cluster):

@@ -12,6 +12,7 @@ from concurrent.futures import ThreadPoolExecutor
 from contextlib import suppress
 from threading import Barrier
 
+import psycopg
 import pytest
 
 from conftest import ROOT
@@ -172,3 +173,25 @@ def test_starts_at_the_same_moment_share_one_database_and_leave_none_behind(fold
     assert sum(mine for mine, _ in started) >= 1
     assert len({port for _, port in started}) == 1
     assert not Cluster(folder).running()
+
+
+def reached(address, within=40):
+    """Whether a database lets us in before long."""
+    deadline = time.monotonic() + within
+    while time.monotonic() < deadline:
+        with suppress(psycopg.OperationalError), psycopg.connect(address, connect_timeout=2) as db:
+            return db.execute("select 1").fetchone() == (1,)
+        time.sleep(0.2)
+    return False
+
+
+def test_a_database_that_is_killed_comes_back_at_its_address(folder):
+    cluster = Cluster(folder)
+    with cluster.up():
+        address = cluster.url
+        for _ in range(2):
+            first = int((cluster.data / "postmaster.pid").read_text().splitlines()[0])
+            os.kill(first, signal.SIGKILL)
+            assert reached(address)
+            assert int((cluster.data / "postmaster.pid").read_text().splitlines()[0]) != first
+    assert not cluster.running()

@@ -9,7 +9,7 @@ from uuid import UUID
 from zoneinfo import available_timezones
 
 from anyio import CapacityLimiter, to_thread
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, HTTPException, Request, Response
 from sqlalchemy import text
 
 from .. import schemas as s
@@ -20,7 +20,17 @@ from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
 from ..services.errors import LockedOut, NotSignedIn
 from ..services.models import Member
 from ..services.models.trail import Deed, TrailTarget
-from .auth import COOKIE, KNOWN_COOKIE, Signed, With, check_origin
+from ..storage import newest_schema, schema_of
+from .auth import (
+    COOKIE,
+    KNOWN_COOKIE,
+    Signed,
+    With,
+    check_origin,
+    cookie_name,
+    secure_cookie,
+    token_of,
+)
 from .dependencies import Services
 from .problems import PROBLEMS
 from .traced import TracedRoute
@@ -33,23 +43,11 @@ account_router = APIRouter(
 Made = TypeVar("Made")
 _HASHING = CapacityLimiter(2)
 """Passwords are checked on threads of their own: who floods the sign-in keeps nobody's work waiting."""
-LOOPBACK = {"127.0.0.1", "localhost", "::1"}
 
 
 async def hashing(work: Callable[[], Made]) -> Made:
     """Check a password or code on the threads that are there for it."""
     return await to_thread.run_sync(work, limiter=_HASHING)
-
-
-def secure_cookie(request: Request, setting: bool | None) -> bool:
-    """Whether a cookie is marked as for HTTPS only.
-
-    Yes where the request came by HTTPS, also to a proxy in front that says so, and wherever the
-    host is not this machine; some browsers never send such a cookie back over plain HTTP.
-    """
-    if setting is not None:
-        return setting
-    return request.url.scheme == "https" or (request.url.hostname or "") not in LOOPBACK
 
 
 @public.get("/health")
@@ -58,6 +56,17 @@ def health(services: With) -> dict[str, str]:
     with services.engine.connect() as connection:
         connection.execute(text("select 1"))
     return {"status": "ok"}
+
+
+@public.get("/ready", responses={503: {"model": Problem}})
+def ready(services: With) -> dict[str, str]:
+    """Whether this server may be sent calls: its database answers, and is at the schema it works with."""
+    held = schema_of(services.engine)
+    if held != newest_schema():
+        raise HTTPException(
+            503, f"The database is at schema {held or 'none'}, not at this program's."
+        )
+    return {"status": "ready", "schema": held}
 
 
 @public.get("/welcome")
@@ -73,13 +82,14 @@ async def sign_in(request: Request, response: Response, services: With, given: s
     """Sign in: sets the session cookie, and one that tells this browser again."""
     check_origin(request)
     sender = request.client.host if request.client else ""
+    secure = secure_cookie(request, services.secure_cookie)
     try:
         done = await hashing(
             lambda: services.accounts.sign_in(
                 given.email,
                 given.password,
                 sender=sender,
-                known=request.cookies.get(KNOWN_COOKIE),
+                known=request.cookies.get(cookie_name(KNOWN_COOKIE, secure)),
                 browser=request.headers.get("user-agent", ""),
                 code=given.code,
             )
@@ -90,13 +100,12 @@ async def sign_in(request: Request, response: Response, services: With, given: s
             await to_thread.run_sync(_note_sign_in, services, request, refused, "refused")
         raise
     await to_thread.run_sync(_note_sign_in, services, request, done.member, "sign_in")
-    secure = secure_cookie(request, services.secure_cookie)
     for name, token, age in (
         (COOKIE, done.token, SESSION_LENGTH),
         (KNOWN_COOKIE, done.known, KNOWN_FOR),
     ):
         response.set_cookie(
-            name,
+            cookie_name(name, secure),
             token,
             httponly=True,
             secure=secure,
@@ -128,14 +137,15 @@ def sign_out(request: Request, response: Response, services: With, who: Signed) 
     """Sign out."""
     services.accounts.sign_out(who.session)
     secure = secure_cookie(request, services.secure_cookie)
-    response.delete_cookie(COOKIE, path="/", httponly=True, secure=secure, samesite="strict")
+    name = cookie_name(COOKIE, secure)
+    response.delete_cookie(name, path="/", httponly=True, secure=secure, samesite="strict")
 
 
 @account_router.get("/session")
 def session(request: Request, services: With) -> s.Me | None:
     """Who is signed in here, with the CSRF token; nothing where nobody is."""
     try:
-        held, member, practice = services.accounts.who(request.cookies.get(COOKIE))
+        held, member, practice = services.accounts.who(token_of(request, services))
     except NotSignedIn:
         return None
     return s.Me.of(held, member, practice)

@@ -20,7 +20,14 @@ SAFE = {"GET", "HEAD", "OPTIONS"}
 ENROLLING = {"/api/me", "/api/session", "/api/me/second-factor"}
 """What is open to a member who has no second factor yet where the practice asks for one."""
 
-_cookie = APIKeyCookie(name=COOKIE, auto_error=False, description="Opened by signing in.")
+HOST_ONLY = "__Host-"
+"""Begins the name of a cookie that browsers take by HTTPS from this very host alone."""
+LOOPBACK = {"127.0.0.1", "localhost", "::1"}
+_cookie = APIKeyCookie(
+    name=COOKIE,
+    auto_error=False,
+    description="Opened by signing in; __Host-plumb_session by HTTPS.",
+)
 _csrf = APIKeyHeader(name=CSRF_HEADER, auto_error=False, description="From GET /api/me.")
 
 
@@ -46,13 +53,35 @@ def check_origin(request: Request) -> None:
         raise NotAllowed("This request comes from another page.")
 
 
+def secure_cookie(request: Request, setting: bool | None) -> bool:
+    """Whether a cookie is marked as for HTTPS only.
+
+    Yes where the request came by HTTPS, also to a proxy in front that says so, and wherever the
+    host is not this machine; some browsers never send such a cookie back over plain HTTP.
+    """
+    if setting is not None:
+        return setting
+    return request.url.scheme == "https" or (request.url.hostname or "") not in LOOPBACK
+
+
+def cookie_name(name: str, secure: bool) -> str:
+    """What a cookie is called: by HTTPS no other host, not even a neighbour in its domain, can set it."""
+    return f"{HOST_ONLY}{name}" if secure else name
+
+
+def token_of(request: Request, services: Services) -> str | None:
+    """The session's token that a request bears."""
+    secure = secure_cookie(request, services.secure_cookie)
+    return request.cookies.get(cookie_name(COOKIE, secure))
+
+
 def caller(
     request: Request,
-    token: Annotated[str | None, Security(_cookie)],
+    _: Annotated[str | None, Security(_cookie)],
     csrf: Annotated[str | None, Security(_csrf)],
 ) -> CurrentUser:
     """The signed-in member; for unsafe methods only with the session's CSRF token."""
-    session, member, practice = services(request).accounts.who(token)
+    session, member, practice = services(request).accounts.who(token_of(request, services(request)))
     if request.method not in SAFE:
         check_origin(request)
         if csrf is None:

@@ -26,6 +26,8 @@ _HEADERS = {
     "Referrer-Policy": "no-referrer",
     "Cross-Origin-Opener-Policy": "same-origin",
 }
+HTTPS_ONLY_S = 365 * 86_400
+"""How long a browser that came by HTTPS comes by nothing else, s. Source: RFC 6797."""
 _log = structlog.get_logger("gentle_plumb")
 
 
@@ -63,6 +65,8 @@ class SecurityHeaders:
                 headers.update(_HEADERS)
                 if scope["path"].startswith("/api"):
                     headers["Cache-Control"] = "no-store"
+                if scope["scheme"] == "https":
+                    headers["Strict-Transport-Security"] = f"max-age={HTTPS_ONLY_S}"
             await send(message)
 
         await self.app(scope, receive, with_headers if scope["type"] == "http" else send)

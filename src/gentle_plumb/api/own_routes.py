@@ -21,8 +21,8 @@ from ..schemas import own_page as s
 from ..schemas.problem import Problem
 from ..services.own_page import OwnCaller, OwnDoorView, OwnDoubt, OwnSheet, OwnView, PhotoOf
 from ..services.own_page.clients_side import SESSION_LENGTH
-from .account_routes import hashing, secure_cookie
-from .auth import SAFE, With, check_origin, services
+from .account_routes import hashing
+from .auth import SAFE, With, check_origin, secure_cookie, services
 from .bodies import FILE, read_body
 from .problems import PROBLEMS
 from .traced import TracedRoute

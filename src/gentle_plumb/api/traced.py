@@ -84,7 +84,7 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
     {
         *(
             ("GET", at)
-            for at in ("/health", "/welcome", "/session", "/me", "/sessions", "/members")
+            for at in ("/health", "/ready", "/welcome", "/session", "/me", "/sessions", "/members")
         ),
         *(("GET", at) for at in ("/fields", "/shelf", "/policies", "/languages", "/trail")),
         *(

@@ -13,9 +13,10 @@ import secrets
 import shutil
 import socket
 import subprocess
+import threading
 import time
 from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import contextmanager, suppress
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from pathlib import Path
@@ -26,6 +27,8 @@ from psycopg import Connection, sql
 from ..storage.roles import hand_over_sql
 
 START_PATIENCE_S = 30
+WATCH_S = 1.0
+"""How often it is looked whether the server is there, s. House value."""
 _NAMESPACE = ["unshare", "--user", "--map-user=1000", "--map-group=1000", "--"]
 _AS_POSTGRES = ["setpriv", "--reuid=postgres", "--regid=postgres", "--clear-groups"]
 
@@ -209,11 +212,42 @@ class Cluster:
                 self.port = self._port_of_running()
                 self._make_database(mine=mine)
                 fcntl.flock(lock, fcntl.LOCK_SH)  # others may join from here on
-                yield mine
+                with self._watched():
+                    yield mine
             finally:
                 fcntl.flock(lock, fcntl.LOCK_UN)
                 if _try_lock(lock):  # nobody else uses this folder
                     self.stop()
+
+    @contextmanager
+    def _watched(self) -> Iterator[None]:
+        """Bring the server back, at its address, whenever it is gone: killed, or out of memory."""
+        done = threading.Event()
+        watcher = threading.Thread(target=self._watch, args=(done,), daemon=True)
+        watcher.start()
+        try:
+            yield
+        finally:
+            done.set()
+            watcher.join()
+
+    def _watch(self, done: threading.Event) -> None:
+        while not done.wait(WATCH_S):
+            if self._alive():
+                continue
+            with (self.folder / "restart").open("a") as lock:
+                fcntl.flock(lock, fcntl.LOCK_EX)  # of all who use it, one brings it back
+                if not self._alive() and not done.is_set():
+                    with suppress(PostgresTrouble):  # tried again
+                        self.start(self.port)
+
+    def _alive(self) -> bool:
+        """Whether the server's first process is there; asks nothing of it."""
+        try:
+            pid = int((self.data / "postmaster.pid").read_text().splitlines()[0])
+        except (OSError, ValueError, IndexError):
+            return False
+        return Path(f"/proc/{pid}").exists()
 
     def _alone_here(self, lock: IO[str]) -> bool:
         """Whether the folder is this start's alone; if not, the server of another one runs in it."""
@@ -235,9 +269,12 @@ class Cluster:
         lines = (self.data / "postmaster.pid").read_text().splitlines()
         return int(lines[3])
 
-    def start(self) -> None:
-        """Start, again and again for a while: a killed server can leave things to settle."""
-        self.port = free_port()
+    def start(self, port: int = 0) -> None:
+        """Start, again and again for a while: a killed server can leave things to settle.
+
+        At a port, or at any free one.
+        """
+        self.port = port or free_port()
         options = f"-p {self.port} -c listen_addresses=127.0.0.1 -k ."
         deadline, log = time.monotonic() + START_PATIENCE_S, self.data / "server.log"
         while True:

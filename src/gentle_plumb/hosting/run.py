@@ -8,10 +8,9 @@ import signal
 import subprocess
 import sys
 import threading
-import time
 import urllib.request
 from collections.abc import Callable, Iterator
-from contextlib import contextmanager
+from contextlib import contextmanager, suppress
 from pathlib import Path
 from tempfile import TemporaryDirectory
 from typing import Any
@@ -39,6 +38,7 @@ from ..storage.roles import role_of
 from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
 
 PORT = 8750
+GREET_TRIES = 600
 VAR = ROOT / "var"
 Say = Callable[[str], None]
 
@@ -163,14 +163,17 @@ def erase(engine: Engine) -> None:
         connection.exec_driver_sql(DROP_QUEUE.replace("%", "%%"))
 
 
-def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.0.0.1") -> None:
-    """Serve until Ctrl-C or a polite kill."""
+def serve(
+    url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.0.0.1", workers: int = 1
+) -> None:
+    """Serve until Ctrl-C or a polite kill, with so many processes; 0: one for each core."""
+    workers = workers or os.cpu_count() or 1
     os.environ["GENTLE_PLUMB_DATABASE_URL"] = url
     os.environ["GENTLE_PLUMB_DEMO"] = "1" if demo else "0"
     if not demo:
         os.environ.setdefault("GENTLE_PLUMB_BACKUP_FOLDER", str(VAR / "backups"))
         with worker():
-            _serve(demo=demo, say=say, port=port, host=host)
+            _serve(demo=demo, say=say, port=port, host=host, workers=workers)
         return
     with (
         TemporaryDirectory(prefix="plumb-mail-") as folder,
@@ -182,7 +185,7 @@ def serve(url: str, *, demo: bool, say: Say, port: int = PORT, host: str = "127.
             os.environ.setdefault(f"GENTLE_PLUMB_{name.upper()}", address)
         say(f"Simulated: {', '.join(f'{name} {at}' for name, at in addresses.items())}.")
         with worker():
-            _serve(demo=demo, say=say, port=port, host=host)
+            _serve(demo=demo, say=say, port=port, host=host, workers=workers)
 
 
 @contextmanager
@@ -253,31 +256,36 @@ def stand_ins(bodies: dict[str, dict[str, float]], inbox: Path) -> Iterator[dict
             _end(process)
 
 
-def _serve(*, demo: bool, say: Say, port: int, host: str) -> None:
+def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
     port = port or free_port()
-    config = uvicorn.Config(
-        create_app(),
-        host=host,
-        port=port,
-        log_level="warning",
-        access_log=False,
-        timeout_graceful_shutdown=3,
-    )
-    server = uvicorn.Server(config)
-    threading.Thread(target=_greet, args=(server, port, demo, say), daemon=True).start()
-    server.run()
-
-
-def _greet(server: uvicorn.Server, port: int, demo: bool, say: Say) -> None:
-    address = f"http://127.0.0.1:{port}"
-    for _ in range(600):
-        if server.started:
-            break
-        time.sleep(0.05)
+    told = threading.Event()
+    threading.Thread(target=_greet, args=(port, demo, say, told), daemon=True).start()
     try:
-        urllib.request.urlopen(f"{address}/api/health", timeout=5).read()
-    except OSError as error:
-        say(f"The server started but does not answer: {error}")
+        uvicorn.run(
+            "gentle_plumb.main:create_app" if workers > 1 else create_app(),
+            factory=workers > 1,
+            workers=workers if workers > 1 else None,
+            host=host,
+            port=port,
+            log_level="warning",
+            access_log=False,
+            timeout_graceful_shutdown=3,
+        )
+    finally:
+        told.set()
+
+
+def _greet(port: int, demo: bool, say: Say, told: threading.Event) -> None:
+    """Say where it answers, once it does."""
+    address = f"http://127.0.0.1:{port}"
+    for _ in range(GREET_TRIES):
+        with suppress(OSError):
+            urllib.request.urlopen(f"{address}/api/health", timeout=5).read()
+            break
+        if told.wait(0.05):
+            return  # it ended before it began
+    else:
+        say("The server started but does not answer.")
         return
     say(f"Gentle Plumb answers at {address}")
     if demo:

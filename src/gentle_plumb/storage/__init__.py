@@ -1,7 +1,7 @@
 """PostgreSQL behind the ports."""
 
 from .accounts import SqlAccounts
-from .engine import make_engine, migrate
+from .engine import make_engine, migrate, newest_schema, schema_of
 from .measuring import SqlMeasuring
 from .own_pages import SqlOwnPages
 from .policies import SqlPolicies
@@ -19,4 +19,6 @@ __all__ = [
     "SqlTrail",
     "make_engine",
     "migrate",
+    "newest_schema",
+    "schema_of",
 ]

@@ -8,6 +8,8 @@ from typing import Any
 
 from alembic import command
 from alembic.config import Config
+from alembic.runtime.migration import MigrationContext
+from alembic.script import ScriptDirectory
 from sqlalchemy import Engine, create_engine, event, text
 from sqlalchemy.engine import make_url
 from sqlalchemy.exc import DisconnectionError
@@ -56,13 +58,29 @@ def _ask_after_idling(engine: Engine) -> None:
             raise DisconnectionError from gone  # the pool makes another, and asks again
 
 
+def _scripts() -> Config:
+    config = Config()
+    config.set_main_option("script_location", str(Path(__file__).parent / "migrations"))
+    return config
+
+
+def newest_schema() -> str:
+    """Return the schema that this program works with."""
+    return ScriptDirectory.from_config(_scripts()).get_current_head() or ""
+
+
+def schema_of(engine: Engine) -> str:
+    """Return the schema that a database is at; empty for none."""
+    with engine.connect() as connection:
+        return MigrationContext.configure(connection).get_current_revision() or ""
+
+
 def migrate(engine: Engine, serving: str | None = None) -> None:
     """Bring the schema up to date; harmless when it is, and when two do it at once.
 
     ``serving`` is the role that works with its rows, where that is not the one of ``engine``.
     """
-    config = Config()
-    config.set_main_option("script_location", str(Path(__file__).parent / "migrations"))
+    config = _scripts()
     with engine.connect() as connection:
         connection.execute(text("select pg_advisory_lock(:key)"), {"key": MIGRATION_LOCK})
         connection.commit()
