@@ -120,3 +120,11 @@ def test_a_practice_that_asks_for_one_lets_nobody_work_without(owner, app, offic
     assert owner.http.post("/api/me/second-factor/off", json=off).status_code == 403
     other, _ = enter(app, office.practitioner)
     assert other.http.get("/api/visits").json()["type"] == "must-enrol"
+
+
+def test_the_lock_asks_for_the_members_own_password_and_not_without_end(owner):
+    def confirm(password):
+        return owner.http.post("/api/session/confirm", json={"password": password}).status_code
+
+    assert (confirm(PASSWORD), confirm("another one")) == (204, 403)
+    assert 429 in [confirm("another one") for _ in range(8)]

@@ -132,6 +132,13 @@ def _note_sign_in(
     )
 
 
+@account_router.post("/session/confirm", status_code=204, responses={429: {"model": Problem}})
+async def confirm(request: Request, services: With, who: Signed, given: s.Confirmation) -> None:
+    """Open the page's lock: the password is asked for in place, the session goes on."""
+    sender = request.client.host if request.client else ""
+    await hashing(lambda: services.accounts.confirm(who.member, given.password, sender))
+
+
 @account_router.delete("/session", status_code=204)
 def sign_out(request: Request, response: Response, services: With, who: Signed) -> None:
     """Sign out."""

@@ -1,6 +1,7 @@
 """What goes over the wire."""
 
 from .account import (
+    Confirmation,
     DemoPerson,
     HealthGrant,
     Me,
@@ -42,6 +43,7 @@ __all__ = [
     "ClientFacts",
     "ClientIn",
     "ClientOut",
+    "Confirmation",
     "DemoPerson",
     "DimensionOut",
     "Draft",

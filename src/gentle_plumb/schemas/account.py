@@ -175,6 +175,12 @@ class MemberOut(BaseModel):
         )
 
 
+class Confirmation(RequestModel):
+    """The password, typed once more."""
+
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
 class SecondFactorOffer(BaseModel):
     """A secret for an authenticator: to type, and to scan; it counts once it is confirmed."""
 

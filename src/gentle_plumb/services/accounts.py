@@ -196,13 +196,17 @@ class AccountService:
         self._accounts.change_member(replace(member, totp_secret="", totp_last=0, recovery=()))
         self._accounts.drop_sessions(member.id)
 
+    def confirm(self, member: Member, password: str, sender: str = "") -> None:
+        """See that whoever is here is the member who signed in; raises WrongPassword, LockedOut."""
+        self._ask_password(member, password, sender)
+
     def _ask_password(self, member: Member, password: str, sender: str) -> None:
         counted = counted_by(f"change {member.id}", sender, None)
         wait = self._accounts.count_try(counted, self._clock())
         if wait > timedelta(0):
             raise LockedOut(int(wait.total_seconds()) + 1)
         if not _hasher.verify(password, member.password_hash):
-            raise WrongPassword("The present password is not right. Nothing was changed.")
+            raise WrongPassword("The password is not right. Nothing was changed.")
         self._accounts.take_back_try(counted)
 
     def whose_address(self, email: str) -> Member | None:

@@ -12,6 +12,7 @@ import { Skeleton } from "@/shared/ui/skeleton";
 import { SecondFactor } from "../features/people/second-factor";
 import { SignInPage } from "../features/sign-in/sign-in-page";
 import { merge } from "../features/visit/saving/merge";
+import { forgetLock, IdleLock } from "./idle-lock";
 import { OfflineDoor } from "./offline-door";
 
 /** Nothing is shown to anybody who is not signed in; a session that ended leads back here. */
@@ -30,6 +31,10 @@ export function Gate() {
   useEffect(() => {
     if (there) setEnded(false);
   }, [there]);
+  const nobody = me.data === null;
+  useEffect(() => {
+    if (nobody) forgetLock(); // the sign-in asks for more than the lock does
+  }, [nobody]);
   useMerging(me.data?.device_key ?? "");
   if (me.isPending)
     return (
@@ -78,7 +83,9 @@ export function Gate() {
       >
         Skip to the content
       </a>
-      <Outlet />
+      <IdleLock>
+        <Outlet />
+      </IdleLock>
       <Toaster
         position="bottom-center"
         toastOptions={{
