@@ -24,11 +24,12 @@ class Settings(BaseSettings):
     simulated mail server keeps what arrives. ``public_url`` is the address people reach the program at, where a
     proxy in front does not say so.
 
+    ``metrics_token`` opens the figures for Prometheus at /api/metrics; without one there are none.
     ``backup_folder`` is where the worker writes backups, none where it is not set; ``backup_key`` is the file with
     what opens them, ``backup_at`` when they are made (as cron has it, UTC), ``backup_days`` how long they are kept.
     """
 
-    model_config = SettingsConfigDict(env_prefix="GENTLE_PLUMB_")
+    model_config = SettingsConfigDict(env_prefix="GENTLE_PLUMB_", env_ignore_empty=True)
 
     database_url: str = ""
     migrations_url: str = ""
@@ -47,6 +48,7 @@ class Settings(BaseSettings):
     mail_tls: bool = True
     mail_folder: Path | None = None
     public_url: str = ""
+    metrics_token: SecretStr = SecretStr("")
     backup_folder: Path | None = None
     backup_key: Path = ROOT / "var" / "backup.key"
     backup_at: str = "30 2 * * *"

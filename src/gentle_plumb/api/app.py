@@ -18,6 +18,7 @@ from .device_routes import device_router
 from .edge import BodyLimit, Failures, RequestIds, SecurityHeaders
 from .link_routes import link_router
 from .measuring_routes import measuring_router
+from .metrics import Measured, metrics_router
 from .own_routes import own_router
 from .problems import add_handlers, answer
 from .routes import router
@@ -56,6 +57,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=1)
     app.add_middleware(BodyLimit, streamed=STREAMED)
     app.add_middleware(Failures)
+    app.add_middleware(Measured)
     app.add_middleware(SecurityHeaders)
     app.add_middleware(RequestIds)
     add_handlers(app)
@@ -70,6 +72,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(own_router)
     app.include_router(link_router)
     app.include_router(trail_router)
+    app.include_router(metrics_router)
     if page is not None:
         _serve_page(app, page.resolve())
     return app

@@ -18,7 +18,7 @@ from ..services.measuring import MeasuringService
 from ..services.own_page import LanguageService, LinkService, MailBox, OwnPageService
 from ..services.photos import PhotoService
 from ..services.policies import PolicyService
-from ..services.ports import LightMeter
+from ..services.ports import JobQueue, LightMeter
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
 from ..services.taking import TakingService
@@ -31,7 +31,7 @@ class Services:
     """What the routes hand over to.
 
     ``secure_cookie`` is None where each request shows whether its cookie can be marked so; ``mailbox`` is the
-    simulated mail server's inbox, ``public_url`` the address in links, where the request does not show it.
+    simulated mail server's inbox, ``metrics_token`` opens the figures for Prometheus, ``public_url`` the address in links, where the request does not show it.
     """
 
     engine: Engine
@@ -54,7 +54,9 @@ class Services:
     histories: HistoryService
     trail: TrailService
     taking: TakingService
+    queue: JobQueue
     mailbox: MailBox | None = None
     public_url: str = ""
     secure_cookie: bool | None = None
+    metrics_token: str = ""
     demo_people: list[DemoPerson] = field(default_factory=list)

@@ -95,7 +95,10 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
         *(("GET", at) for at in ("/drill/{number}", "/drill/{number}/verdict")),
         *(("GET", at) for at in ("/drill/set-up/{number}", "/drill/set-up/{number}/verdict")),
         *(("GET", at) for at in ("/own/map", "/own/rounds/{round}", "/own/doubts")),
-        *(("POST", at) for at in ("/session", "/session/confirm", "/own/session", "/own/door", "/fit")),
+        *(
+            ("POST", at)
+            for at in ("/session", "/session/confirm", "/own/session", "/own/door", "/fit")
+        ),
         *(("POST", at) for at in ("/exchange/look", "/light-meter/readings")),
         *(("POST", at) for at in ("/desk/hold", "/desk/stop", "/shelf", "/policies")),
         *(("POST", at) for at in ("/measuring/lists", "/measuring/tables")),

@@ -20,6 +20,7 @@ from sqlalchemy import Engine, select
 from sqlalchemy.exc import ArgumentError, DBAPIError, OperationalError, ProgrammingError
 from sqlalchemy.orm import Session as Db
 
+from ..api.metrics import SEVERAL
 from ..config import ROOT, Settings
 from ..main import create_app, now
 from ..services.instruments import subject_word
@@ -260,19 +261,27 @@ def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
     port = port or free_port()
     told = threading.Event()
     threading.Thread(target=_greet, args=(port, demo, say, told), daemon=True).start()
-    try:
-        uvicorn.run(
-            "gentle_plumb.main:create_app" if workers > 1 else create_app(),
-            factory=workers > 1,
-            workers=workers if workers > 1 else None,
-            host=host,
-            port=port,
-            log_level="warning",
-            access_log=False,
-            timeout_graceful_shutdown=3,
-        )
-    finally:
-        told.set()
+    with TemporaryDirectory(prefix="plumb-figures-") as figures:
+        if workers > 1:
+            os.environ[SEVERAL] = figures
+        try:
+            _run(workers, host, port)
+        finally:
+            told.set()
+            os.environ.pop(SEVERAL, None)
+
+
+def _run(workers: int, host: str, port: int) -> None:
+    uvicorn.run(
+        "gentle_plumb.main:create_app" if workers > 1 else create_app(),
+        factory=workers > 1,
+        workers=workers if workers > 1 else None,
+        host=host,
+        port=port,
+        log_level="warning",
+        access_log=False,
+        timeout_graceful_shutdown=3,
+    )
 
 
 def _greet(port: int, demo: bool, say: Say, told: threading.Event) -> None:

@@ -5,6 +5,7 @@ from .engine import make_engine, migrate, newest_schema, schema_of
 from .measuring import SqlMeasuring
 from .own_pages import SqlOwnPages
 from .policies import SqlPolicies
+from .queue import SqlQueue
 from .records import SqlRecords
 from .shelf import SqlShelf
 from .trail import SqlTrail
@@ -14,6 +15,7 @@ __all__ = [
     "SqlMeasuring",
     "SqlOwnPages",
     "SqlPolicies",
+    "SqlQueue",
     "SqlRecords",
     "SqlShelf",
     "SqlTrail",

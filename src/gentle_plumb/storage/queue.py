@@ -5,7 +5,7 @@ from __future__ import annotations
 from functools import cache
 from typing import TYPE_CHECKING, Any, cast
 
-from sqlalchemy import Connection
+from sqlalchemy import Connection, Engine, text
 
 from ..services.models import OutgoingMail
 
@@ -54,3 +54,18 @@ def put_mail(connection: Connection, mail: OutgoingMail) -> None:
         connection=cast("Any", driver),
     )
     job.defer(mail_id=str(mail.id))
+
+
+class SqlQueue:
+    """The queue, looked at."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    def counts(self) -> dict[tuple[str, str], int]:
+        """As the port says."""
+        query = text(
+            "select queue_name, status::text, count(*) from procrastinate_jobs group by 1, 2"
+        )
+        with self._engine.connect() as connection:
+            return {(queue, state): count for queue, state, count in connection.execute(query)}

@@ -1,0 +1,92 @@
+"""Figures for Prometheus: calls by route, how long they took, and what waits in the queue. Nothing of anybody."""
+
+from __future__ import annotations
+
+import hmac
+import os
+import time
+
+from fastapi import APIRouter, HTTPException, Request, Response
+from prometheus_client import (
+    CONTENT_TYPE_LATEST,
+    REGISTRY,
+    CollectorRegistry,
+    Counter,
+    Histogram,
+    generate_latest,
+)
+from prometheus_client.core import GaugeMetricFamily
+from prometheus_client.multiprocess import MultiProcessCollector
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
+
+from .auth import With
+
+metrics_router = APIRouter(prefix="/api", tags=["operation"])
+SEVERAL = "PROMETHEUS_MULTIPROC_DIR"
+"""Where the processes of one server put their figures together, where there are several."""
+
+CALLS = Counter("plumb_calls", "Calls by route and status", ["method", "route", "status"])
+SECONDS = Histogram(
+    "plumb_call_seconds",
+    "How long calls took, s",
+    ["method", "route"],
+    buckets=(0.005, 0.01, 0.025, 0.05, 0.1, 0.2, 0.5, 1, 2.5, 5, 10),
+)
+
+
+class Measured:
+    """Counts each call by its route's own path, which names nobody, and times it."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http":
+            await self.app(scope, receive, send)
+            return
+        begun, status = time.perf_counter(), 500
+
+        async def watched(message: Message) -> None:
+            nonlocal status
+            if message["type"] == "http.response.start":
+                status = message["status"]
+            await send(message)
+
+        try:
+            await self.app(scope, receive, watched)
+        finally:
+            route = getattr(scope.get("route"), "path", "none")
+            method = scope["method"] if route != "none" else "any"
+            CALLS.labels(method, route, str(status)).inc()
+            SECONDS.labels(method, route).observe(time.perf_counter() - begun)
+
+
+@metrics_router.get("/metrics", include_in_schema=False)
+def metrics(request: Request, services: With) -> Response:
+    """Every figure as text, for who brings the token of the settings; there is no such page without one."""
+    token = services.metrics_token
+    given = request.headers.get("authorization", "").removeprefix("Bearer ")
+    if not token or not hmac.compare_digest(given.encode(), token.encode()):
+        raise HTTPException(404, "No such address.")
+    registry = REGISTRY
+    if os.environ.get(SEVERAL):
+        registry = CollectorRegistry()
+        MultiProcessCollector(registry)  # type: ignore[no-untyped-call]
+    waiting = CollectorRegistry()
+    waiting.register(_Queue(services.queue.counts()))
+    return Response(
+        generate_latest(registry) + generate_latest(waiting), media_type=CONTENT_TYPE_LATEST
+    )
+
+
+class _Queue:
+    """Jobs by queue and state; those that failed for good are the dead letters."""
+
+    def __init__(self, counts: dict[tuple[str, str], int]) -> None:
+        self._counts = counts
+
+    def collect(self) -> list[GaugeMetricFamily]:
+        jobs = GaugeMetricFamily("plumb_jobs", "Jobs by queue and state", labels=["queue", "state"])
+        for names, count in self._counts.items():
+            jobs.add_metric(names, count)
+        return [jobs]

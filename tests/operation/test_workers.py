@@ -1,0 +1,75 @@
+"""Several processes are one server: they share their figures, and one that dies is replaced."""
+
+import os
+import re
+import signal
+import subprocess
+import sys
+import time
+import urllib.request
+from contextlib import suppress
+from pathlib import Path
+
+import pytest
+
+from conftest import ROOT, empty_database
+from gentle_plumb.hosting.postgres import free_port
+
+TOKEN = "figures-for-the-harbour"
+
+
+@pytest.fixture
+def served(server_url):
+    """``plumb serve --workers 2`` on a database of its own: its address and its process."""
+    port = free_port()
+    with empty_database(server_url) as url:
+        env = {**os.environ, "PYTHONPATH": str(ROOT / "src"), "GENTLE_PLUMB_DATABASE_URL": url}
+        env |= {"GENTLE_PLUMB_METRICS_TOKEN": TOKEN, "GENTLE_PLUMB_BACKUP_FOLDER": ""}
+        process = subprocess.Popen(
+            [sys.executable, "-m", "gentle_plumb.cli", "serve", "--port", str(port), "--workers=2"],
+            env=env,
+            stdout=subprocess.DEVNULL,
+        )
+        yield f"http://127.0.0.1:{port}/api", process
+        process.send_signal(signal.SIGTERM)
+        process.wait(20)
+
+
+def ask(address, **headers):
+    with suppress(OSError):
+        call = urllib.request.Request(address, headers=headers)
+        return urllib.request.urlopen(call, timeout=2).read().decode()
+    return ""
+
+
+def until(told, seconds=60):
+    deadline = time.monotonic() + seconds
+    while not told():
+        assert time.monotonic() < deadline
+        time.sleep(0.1)
+
+
+def workers_of(process):
+    """The processes that serve: children of it that are no queue's worker."""
+    children = Path(f"/proc/{process.pid}/task/{process.pid}/children").read_text().split()
+    return [
+        int(pid) for pid in children if b"spawn_main" in Path(f"/proc/{pid}/cmdline").read_bytes()
+    ]
+
+
+def test_processes_share_their_figures_and_one_that_dies_is_replaced(served):
+    address, process = served
+    until(lambda: ask(f"{address}/ready"))
+    before = workers_of(process)
+    assert len(before) == 2
+    for _ in range(40):
+        assert ask(f"{address}/ready")
+    figures = ask(f"{address}/metrics", Authorization=f"Bearer {TOKEN}")
+    calls = re.search(
+        r'plumb_calls_total\{[^}]*route="/api/ready",status="200"\} ([\d.]+)', figures
+    )
+    assert float(calls.group(1)) >= 40
+    assert ask(f"{address}/metrics") == ""
+    os.kill(before[0], signal.SIGKILL)
+    until(lambda: len(set(workers_of(process)) - set(before)) == 1)
+    until(lambda: ask(f"{address}/ready"))
