@@ -46,7 +46,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     """
     app = FastAPI(
         title="Gentle Plumb",
-        version="0.13.0",
+        version="0.14.0",
         docs_url=None,
         redoc_url=None,
         openapi_url=None,
