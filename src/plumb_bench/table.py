@@ -42,6 +42,7 @@ from .slips import PEOPLE, count_slips, slips_document
 from .timing import children_mb, p95, timed
 
 EXCHANGED = 500
+LOAD_S = 20
 EXAMPLES = ROOT / "docs" / "formats" / "examples"
 
 
@@ -280,6 +281,7 @@ def run_bench(console: Console, *, quick: bool) -> None:
         Fewer rounds: for a look, not for a record.
 
     """
+    from .load import load_rows
     from .served import served_rows
 
     rounds = 20 if quick else 100
@@ -295,6 +297,8 @@ def run_bench(console: Console, *, quick: bool) -> None:
     _slips_row(table, PEOPLE // 20 if quick else PEOPLE)
     _exchange_row(table)
     content, scene = served_rows(table, rounds)
+    if not quick:
+        load_rows(table, LOAD_S)
     _page_row(table)
     _pdf_row(table, rounds, scene, content)
     console.print(table)

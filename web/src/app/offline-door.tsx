@@ -6,6 +6,7 @@ import { setDateOrder, setTimeZone } from "@/shared/dates";
 import { ME } from "@/shared/device/answers";
 import { lost } from "@/shared/device/network";
 import { countOut } from "@/shared/device/outbox";
+import { warm } from "@/shared/device/program";
 import type { Lock } from "@/shared/device/store";
 import { kept, openByPassword, whoIsHere } from "@/shared/device/vault";
 import { countWaiting } from "@/shared/device/words";
@@ -26,6 +27,7 @@ export function OfflineDoor({ again }: { again: ReactNode }) {
       .catch(() => [])
       .then((each) => {
         setHere(each);
+        if (each.length > 0) warm();
         setMember(each[0]?.member ?? "");
       });
   }, []);

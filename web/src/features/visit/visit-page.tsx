@@ -1,9 +1,11 @@
 import { Link, useParams, useSearch } from "@tanstack/react-router";
 import { Tooltip } from "radix-ui";
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from "react";
+import { useStore } from "zustand";
 import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 import { useFields, useVisit, useWorked } from "@/shared/api/queries";
+import { network } from "@/shared/device/network";
 import { useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import { Skeleton } from "@/shared/ui/skeleton";
@@ -23,6 +25,7 @@ export function VisitPage() {
   const visit = useVisit(visitId);
   const fields = useFields();
   const words = useWordsThere(visitId);
+  const away = useStore(network, (state) => state.away);
   const known = STEP_IDS.find((id) => id === step) ?? "ask";
   if (visit.isError)
     return (
@@ -41,6 +44,9 @@ export function VisitPage() {
         <Skeleton lines={1} label="Opening the visit" />
         <div className="max-w-md">
           <Skeleton lines={9} label="Opening the visit" />
+          {away && (
+            <p className="mt-4 text-soft">Without network the first one takes some seconds.</p>
+          )}
         </div>
       </main>
     );

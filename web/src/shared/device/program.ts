@@ -13,10 +13,15 @@ export type Said = { status: number; body: unknown };
 let line: Line | null = null;
 let begun: Promise<void> | null = null;
 
+/** Have Python come while somebody still types their password. */
+export function warm(): void {
+  line ??= new Line(pythonWorker());
+}
+
 /** The program's own services in a worker, begun with what a member works with. */
 export function begin(belongings: unknown): Promise<void> {
   begun ??= (async () => {
-    line = new Line(pythonWorker());
+    line ??= new Line(pythonWorker());
     await line.ask({ kind: "begin", belongings: JSON.stringify(belongings) });
   })();
   begun.catch(() => end());

@@ -163,7 +163,7 @@ export function ReportPanel() {
             content={draft.data.content}
             copy={copy}
             onCopy={setCopy}
-            href={`/api/visits/${visit.id}/report.pdf?unit=${unit}&copy=${copy}`}
+            href={away ? null : `/api/visits/${visit.id}/report.pdf?unit=${unit}&copy=${copy}`}
             withheld={copy === "workplace" && !workplace}
           />
         ) : (
@@ -216,7 +216,8 @@ function Papers({
   content: Schemas["Papers"];
   copy: Copy;
   onCopy: (copy: Copy) => void;
-  href: string;
+  /** Where it is printed; null while the server is away. */
+  href: string | null;
   withheld: boolean;
 }) {
   return (
@@ -231,14 +232,16 @@ function Papers({
         {withheld ? (
           <p className="text-sm text-soft">A preview: the client has not consented to it.</p>
         ) : (
-          <a
-            href={href}
-            target="_blank"
-            rel="noreferrer"
-            className="flex min-h-11 items-center gap-2 text-sm underline"
-          >
-            <FileText size={16} aria-hidden="true" /> Preview PDF
-          </a>
+          href && (
+            <a
+              href={href}
+              target="_blank"
+              rel="noreferrer"
+              className="flex min-h-11 items-center gap-2 text-sm underline"
+            >
+              <FileText size={16} aria-hidden="true" /> Preview PDF
+            </a>
+          )
         )}
       </div>
       {copy === "client" && <ClientPaper paper={content.client} />}

@@ -1,0 +1,173 @@
+"""Fifty practitioners at once: several processes and servers on one PostgreSQL."""
+
+from __future__ import annotations
+
+import asyncio
+import os
+import random
+import subprocess
+import sys
+import tempfile
+import time
+from collections.abc import Iterator
+from contextlib import ExitStack, contextmanager
+from dataclasses import dataclass
+from pathlib import Path
+from uuid import uuid4
+
+import httpx2 as httpx
+from rich.table import Table
+
+from gentle_plumb.config import ROOT, Settings
+from gentle_plumb.hosting import run
+from gentle_plumb.hosting.postgres import Addresses, Cluster, free_port
+from gentle_plumb.main import make_services
+from gentle_plumb.storage import SqlAccounts
+from plumb_demo.clients import DEMO_CLIENTS
+from plumb_demo.load import body_readings
+from plumb_demo.people import DEMO_MEMBERS
+
+from .timing import p95
+
+PEOPLE = 50
+PASSWORD = uuid4().hex
+SERVERS = ((2, "2 processes"), (1, "1 more server"))
+"""Processes of each server that stands on the database."""
+TYPED = ("look.found.seat", (40, 55)), ("look.found.surface", (62, 80))
+
+
+def _visits(database: Addresses) -> list[str]:
+    """A filled visit for each who types, written past HTTP."""
+    client = next(one for one in DEMO_CLIENTS if one.name.startswith("Odile"))
+    entries = {path: typed for path, typed in client.entries.items() if typed}
+    entries |= body_readings(client)
+    made = []
+    with run.opened(database.serves) as engine:
+        services = make_services(engine, Settings(demo=False))
+        member = SqlAccounts(engine).member_by_email(DEMO_MEMBERS[0].email)
+        assert member is not None
+        services.accounts.reset_password(member.email, PASSWORD)  # the published one opens nothing
+        practice = SqlAccounts(engine).practice(member.practice_id)
+        for number in range(PEOPLE):
+            of = services.visits.add_client(member, name=f"Load {number}", sex="female", work="")
+            visit = services.visits.start(member, practice, of.id)
+            for path, typed in entries.items():
+                services.visits.change(
+                    member,
+                    visit.id,
+                    change_id=uuid4(),
+                    path=path,
+                    typed=typed,
+                    expected_version=0,
+                    unit="cm",
+                )
+            made.append(str(visit.id))
+    return made
+
+
+@dataclass(frozen=True)
+class Job:
+    """How long they type, s, and whether each change is answered with the visit worked out and drawn."""
+
+    seconds: int
+    drawn: bool
+
+
+@contextmanager
+def _server(url: str, processes: int) -> Iterator[str]:
+    port = free_port()
+    env = {**os.environ, "PYTHONPATH": str(ROOT / "src"), "GENTLE_PLUMB_DATABASE_URL": url}
+    command = [sys.executable, "-m", "gentle_plumb.cli", "serve", f"--port={port}"]
+    process = subprocess.Popen(
+        [*command, f"--workers={processes}"],
+        env=env | {"GENTLE_PLUMB_BACKUP_FOLDER": ""},
+        stdout=subprocess.DEVNULL,
+    )
+    address = f"http://127.0.0.1:{port}"
+    try:
+        while True:
+            try:
+                if httpx.get(f"{address}/api/ready", timeout=2).status_code == httpx.codes.OK:
+                    break
+            except httpx.HTTPError:
+                time.sleep(0.1)
+        yield address
+    finally:
+        process.terminate()
+        process.wait(20)
+
+
+async def _type(
+    address: str, token: dict[str, str], visit: str, job: Job, took: list[float]
+) -> int:
+    """One practitioner: a change a second; how many went wrong."""
+    query = "?draw=true&width=790&height=690" if job.drawn else ""
+    wrong = 0
+    async with httpx.AsyncClient(base_url=address, headers=token, timeout=30) as http:
+        entries = (await http.get(f"/api/visits/{visit}")).json()["entries"]
+        versions = {path: entries[path]["version"] for path, _ in TYPED}
+        await asyncio.sleep(random.random())  # noqa: S311
+        for number in range(job.seconds):
+            path, (low, high) = TYPED[number % len(TYPED)]
+            body = {
+                "path": path,
+                "typed": str(random.randrange(low, high)),  # noqa: S311
+                "expected_version": versions[path],
+            }
+            begun = time.perf_counter()
+            answer = await http.put(f"/api/visits/{visit}/changes/{uuid4()}{query}", json=body)
+            spent = time.perf_counter() - begun
+            took.append(spent * 1000)
+            if answer.status_code == httpx.codes.OK:
+                versions[path] = answer.json()["entry"]["version"]
+            else:
+                wrong += 1
+            await asyncio.sleep(max(0.0, 1 - spent))
+    return wrong
+
+
+def _token(address: str) -> dict[str, str]:
+    given = {"email": DEMO_MEMBERS[0].email, "password": PASSWORD}
+    with httpx.Client(base_url=address) as http:
+        answer = http.post("/api/session", json=given)
+        return {
+            "X-Plumb-Csrf": answer.json()["csrf"],
+            "Cookie": f"plumb_session={answer.cookies['plumb_session']}",
+        }
+
+
+async def _all(addresses: list[str], visits: list[str], job: Job) -> tuple[list[float], int]:
+    took: list[float] = []
+    tokens = {address: _token(address) for address in addresses}
+    of = [addresses[number % len(addresses)] for number in range(len(visits))]
+    wrong = await asyncio.gather(
+        *(
+            _type(address, tokens[address], visit, job, took)
+            for address, visit in zip(of, visits, strict=True)
+        )
+    )
+    return took, sum(wrong)
+
+
+def load_rows(table: Table, seconds: int) -> None:
+    """Add the rows about many at once: one server, then several on the same database."""
+    with tempfile.TemporaryDirectory(dir=run.VAR if run.VAR.exists() else None) as folder:
+        cluster = Cluster(Path(folder) / "load")
+        with cluster.up():
+            run.prepare(cluster.addresses, demo=True, say=lambda _: None)
+            visits = _visits(cluster.addresses)
+            for count, drawn in ((1, False), (2, False), (1, True), (2, True)):
+                with ExitStack() as held:
+                    chosen = SERVERS[:count]
+                    addresses = [
+                        held.enter_context(_server(cluster.addresses.serves, processes))
+                        for processes, _ in chosen
+                    ]
+                    took, wrong = asyncio.run(_all(addresses, visits, Job(seconds, drawn=drawn)))
+                name = ", ".join(words for _, words in chosen)
+                table.add_row(
+                    f"{PEOPLE} type a change a second{', drawn anew' if drawn else ''} ({name})",
+                    f"median {sorted(took)[len(took) // 2]:.0f}, p95 {p95(took):.0f} ms, "
+                    f"{wrong} errors of {len(took)}",
+                    "p95 under 200 ms, 0 errors",
+                )
