@@ -72,14 +72,25 @@ export async function loadWords(visitId: string): Promise<void> {
   }
 }
 
-/** What several tabs left, as one: later words of a field stand over earlier ones. */
+type Change = { path: string; expected: number };
+/** Consents are not joined: each takes things with it, one after the other. */
+const CONSENT = "ask.consent.";
+
+/** What several tabs left, as one: a later text of a field stands over an earlier one, upon its version. */
 export function join(whole: readonly Words[]): Words | null {
   const last = whole.at(-1);
   if (!last) return null;
   const cells = new Map<unknown, unknown>();
   for (const words of whole)
     for (const cell of words.cells) cells.set((cell as [string, unknown])[0], cell);
-  return { at: last.at, queue: whole.flatMap(({ queue }) => queue), cells: [...cells.values()] };
+  const queue = new Map<string, Change>();
+  for (const change of whole.flatMap((words) => words.queue as readonly Change[])) {
+    const { path } = change;
+    const before = queue.get(path);
+    if (path.startsWith(CONSENT)) queue.set(`${path} ${queue.size}`, change);
+    else queue.set(path, before ? { ...change, expected: before.expected } : change);
+  }
+  return { at: last.at, queue: [...queue.values()], cells: [...cells.values()] };
 }
 
 function row(member: string, key: Uint8Array, visitId: string, words: Words) {

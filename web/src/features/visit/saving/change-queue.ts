@@ -6,17 +6,20 @@ import { forgetWords, keepWords, recallWords } from "@/shared/device/words";
 import {
   EMPTY,
   type FieldState,
+  fieldTakenHere,
+  fieldTakenIn,
   isKept,
   type Kept,
   type Pending,
   type Snapshot,
+  settled,
 } from "./field-state";
 import { failed, put } from "./put";
+import { UndoSteps } from "./undo-steps";
 
 type Entry = Schemas["Entry"];
 type Answer = Schemas["ChangeOut"];
 
-type Undoable = { path: string; typed: string; step: number };
 type Typing = {
   /** Not taken back by undo. */
   undo?: boolean;
@@ -41,9 +44,7 @@ export class ChangeQueue {
   view: View | null = null;
   private cells = new Map<string, FieldState>();
   private queue: Pending[] = [];
-  private undoable: Undoable[] = [];
-  private redoable: [path: string, typed: string][] = [];
-  private steps = 0;
+  private readonly steps = new UndoSteps();
   private flushers = new Set<() => void>();
   /** What is typed and where it is, for whoever draws it. */
   readonly store: StoreApi<Snapshot>;
@@ -77,8 +78,7 @@ export class ChangeQueue {
 
   /** A number that ties changes together which undo takes back as one. */
   newStep(): number {
-    this.steps += 1;
-    return this.steps;
+    return this.steps.next();
   }
 
   /** Something was typed. The latest text of a path replaces one that has not left yet. */
@@ -93,7 +93,7 @@ export class ChangeQueue {
       this.tell();
       return;
     }
-    if (options.undo !== true) this.note(path, cell, options.step ?? this.newStep());
+    if (options.undo !== true) this.steps.note(path, settled(cell), options.step ?? this.newStep());
     this.cells.set(path, { ...cell, typed, unit, state: "waiting", problem: null });
     const waiting = this.queue.find(
       (change) => change.path === path && !change.here && change !== this.current,
@@ -115,35 +115,23 @@ export class ChangeQueue {
     for (const [path, typed] of changes) this.type(path, typed, unit, { step });
   }
 
-  private note(path: string, cell: FieldState, step: number): void {
-    if (this.undoable.some((one) => one.path === path && one.step === step)) return;
-    const open = cell.state === "refused" || cell.state === "stale";
-    this.undoable.push({ path, typed: open ? (cell.held?.typed ?? "") : cell.typed, step });
-  }
-
   /** Take the last step back: changes of their own that put the old texts there again. */
   undo(unit: Unit): string | null {
-    const last = this.undoable.at(-1);
-    if (!last) return null;
-    const mine = this.undoable.filter((one) => one.step === last.step);
-    this.undoable = this.undoable.filter((one) => one.step !== last.step);
-    this.redoable = mine.map(({ path }) => [path, this.cell(path).typed]);
-    for (const one of mine.reverse()) this.type(one.path, one.typed, unit, { undo: true });
-    return last.path;
+    const mine = this.steps.back((path) => this.cell(path).typed);
+    for (const one of mine) this.type(one.path, one.typed, unit, { undo: true });
+    return mine[0]?.path ?? null;
   }
 
   /** Put back what was taken back last. */
   redo(unit: Unit): void {
-    const again = this.redoable;
-    this.redoable = [];
-    this.typeAll(again, unit);
+    this.typeAll(this.steps.forth(), unit);
   }
 
   /** Whether the visit is signed as it stands: the next change asks first, none before is undone. */
   setSigned(signed: boolean): void {
     if (this.signed === signed) return;
     this.signed = signed;
-    if (signed) this.undoable = [];
+    if (signed) this.steps.forget();
     this.tell();
   }
 
@@ -178,7 +166,7 @@ export class ChangeQueue {
         this.cells.set(entry.path, { ...cell, version: entry.version, held: entry });
       if (cell.state !== "kept") continue;
       this.take(entry);
-      this.undoable = this.undoable.filter((one) => one.path !== entry.path);
+      this.steps.forget(entry.path);
     }
     this.tell();
   }
@@ -205,19 +193,6 @@ export class ChangeQueue {
       const cell = this.cell(change.path);
       if (cell.state === "here") this.cells.set(change.path, { ...cell, state: "waiting" });
     }
-  }
-
-  /** Done once nothing is on its way any more, or nothing can be. */
-  whenSent(): Promise<void> {
-    return new Promise((resolve) => {
-      const look = ({ pending, here, signedOut }: Snapshot) => {
-        if (pending > here && !signedOut) return;
-        stop();
-        resolve();
-      };
-      const stop = this.store.subscribe(look);
-      look(this.store.getState());
-    });
   }
 
   /** A consent was given: what was refused for want of it is sent again. */
@@ -337,27 +312,15 @@ export class ChangeQueue {
   }
 
   /** The server has it. */
-  private takenIn(change: Pending, { entry, revision }: Answer, newer: boolean): void {
-    const now = this.cell(change.path);
-    const typedOn = newer || now.typed !== change.typed;
-    const refused = now.state === "refused" && typedOn; // a later text was not taken
-    this.cells.set(change.path, {
-      ...(typedOn && now.unit ? { unit: now.unit } : {}),
-      typed: typedOn ? now.typed : entry.typed,
-      version: entry.version,
-      held: entry,
-      state: newer ? "waiting" : refused ? "refused" : "kept",
-      problem: refused ? now.problem : null,
-      since: revision,
-    });
+  private takenIn(change: Pending, answer: Answer, newer: boolean): void {
+    this.cells.set(change.path, fieldTakenIn(this.cell(change.path), change, answer, newer));
     this.keptAt = new Date();
   }
 
   /** This device has it: it takes the place of what was typed here before, upon the same version. */
-  private takenHere(change: Pending, { entry, revision }: Answer, newer: boolean): void {
-    const now = this.cell(change.path);
-    change.here = true;
+  private takenHere(change: Pending, answer: Answer, newer: boolean): void {
     const before = this.queue.find((one) => one !== change && one.path === change.path && one.here);
+    change.here = true;
     if (before && change.path.startsWith(CONSENT)) {
       change.expected = -1; // what a consent takes with it, it takes on the server as well: one after the other
     } else if (before) {
@@ -366,16 +329,7 @@ export class ChangeQueue {
         .filter((one) => one !== change)
         .map((one) => (one === before ? change : one));
     }
-    const typedOn = newer || now.typed !== change.typed;
-    this.cells.set(change.path, {
-      ...now,
-      typed: typedOn ? now.typed : entry.typed,
-      unit: change.unit,
-      held: entry,
-      state: newer ? "waiting" : "here",
-      problem: null,
-      since: revision,
-    });
+    this.cells.set(change.path, fieldTakenHere(this.cell(change.path), change, answer, newer));
   }
 
   /** A change that makes the server fail again and again must not hold up those behind it. */

@@ -62,3 +62,50 @@ export function isKept(value: unknown): value is Kept {
   const kept = value as Kept | null;
   return Array.isArray(kept?.cells) && Array.isArray(kept?.queue);
 }
+
+/** What a field said before it was typed into: where it is open, what the server holds. */
+export function settled(cell: FieldState): string {
+  const open = cell.state === "refused" || cell.state === "stale";
+  return open ? (cell.held?.typed ?? "") : cell.typed;
+}
+
+type Answer = Schemas["ChangeOut"];
+
+/** A field whose change the server has taken; `newer` text of it is on its way. */
+export function fieldTakenIn(
+  now: FieldState,
+  change: Pending,
+  { entry, revision }: Answer,
+  newer: boolean,
+): FieldState {
+  const typedOn = newer || now.typed !== change.typed;
+  const refused = now.state === "refused" && typedOn; // a later text was not taken
+  return {
+    ...(typedOn && now.unit ? { unit: now.unit } : {}),
+    typed: typedOn ? now.typed : entry.typed,
+    version: entry.version,
+    held: entry,
+    state: newer ? "waiting" : refused ? "refused" : "kept",
+    problem: refused ? now.problem : null,
+    since: revision,
+  };
+}
+
+/** A field whose change this device has taken; the version it rests on stays the server's. */
+export function fieldTakenHere(
+  now: FieldState,
+  change: Pending,
+  { entry, revision }: Answer,
+  newer: boolean,
+): FieldState {
+  const typedOn = newer || now.typed !== change.typed;
+  return {
+    ...now,
+    typed: typedOn ? now.typed : entry.typed,
+    unit: change.unit,
+    held: entry,
+    state: newer ? "waiting" : "here",
+    problem: null,
+    since: revision,
+  };
+}

@@ -5,6 +5,8 @@ import { endSitting } from "@/shared/device/answers";
 import { network } from "@/shared/device/network";
 import { countOut, outbox, sendOut } from "@/shared/device/outbox";
 import { countWaiting, loadWords, waiting } from "@/shared/device/words";
+import type { ChangeQueue } from "./change-queue";
+import type { Snapshot } from "./field-state";
 import { liveQueues, queueOf } from "./queues";
 
 let merging: Promise<void> | null = null;
@@ -55,7 +57,7 @@ async function sendWordsOf(visitId: string, queries: QueryClient): Promise<void>
   const open = liveQueues().find((one) => one.visitId === visitId);
   if (open) {
     open.goOn();
-    await open.whenSent();
+    await whenSent(open);
     return;
   }
   await loadWords(visitId);
@@ -64,5 +66,18 @@ async function sendWordsOf(visitId: string, queries: QueryClient): Promise<void>
   );
   const queue = queueOf(visit, queries);
   queue.goOn();
-  await queue.whenSent();
+  await whenSent(queue);
+}
+
+/** Done once nothing is on its way any more, or nothing can be. */
+function whenSent({ store }: ChangeQueue): Promise<void> {
+  return new Promise((resolve) => {
+    const look = ({ pending, here, signedOut }: Snapshot) => {
+      if (pending > here && !signedOut) return;
+      stop();
+      resolve();
+    };
+    const stop = store.subscribe(look);
+    look(store.getState());
+  });
 }
