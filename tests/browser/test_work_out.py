@@ -230,9 +230,11 @@ def test_page_and_server_come_to_the_same_on_generated_visits(desk: Page, progra
     desk.evaluate(
         """() => {
           const file = performance.getEntriesByType('resource')
-            .map((one) => one.name).find((name) => name.includes('core-worker'));
+            .map((one) => one.name).find((name) => name.includes('python-worker'));
+          if (!file) throw new Error("no worker was fetched");
           const worker = new Worker(file, { type: 'module' });
           window.plumbAsk = (message) => new Promise((resolve, reject) => {
+            worker.onerror = (event) => reject(new Error(event.message));
             worker.onmessage = ({ data }) => data.trouble ? reject(data.trouble) : resolve(data.answer);
             worker.postMessage({ id: 0, ...message });
           });

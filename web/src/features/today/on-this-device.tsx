@@ -8,7 +8,7 @@ import { installed } from "@/shared/device/installed";
 import { network } from "@/shared/device/network";
 import { letGoRefused, outbox } from "@/shared/device/outbox";
 import { send } from "@/shared/device/send";
-import { takeAlong } from "@/shared/device/taken";
+import { letGo, takeAlong } from "@/shared/device/taken";
 import { KEPT_DAYS, openAside, setAsideOf, vault } from "@/shared/device/vault";
 import { countWaiting, waiting } from "@/shared/device/words";
 import { Button } from "@/shared/ui/button";
@@ -115,6 +115,10 @@ function useTakenAlong(lines: readonly Line[]): void {
         if (gone) return;
         await takeAlong(line.id, `${line.changed_at}`).catch(() => undefined);
       }
+      const waits = [...waiting.getState().keys()];
+      const known = new Set([...lines.map((line) => line.id), ...waits]);
+      if (lines.length > 0)
+        await letGo(known, new Set([...wanted.map((line) => line.id), ...waits]));
     })();
     return () => {
       gone = true;

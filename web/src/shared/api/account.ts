@@ -16,9 +16,35 @@ function forgetAllBut(queries: QueryClient, me: Schemas["Me"] | null): void {
   queries.removeQueries({ predicate: (query) => query.queryKey[1] !== SESSION_KEY[1] });
 }
 
+const LEAVING = "plumb:leaving";
+
+/** Signed out without network: the session is ended as soon as the server is there again. */
+function setLeaving(leaving: boolean): void {
+  try {
+    if (leaving) localStorage.setItem(LEAVING, "1");
+    else localStorage.removeItem(LEAVING);
+  } catch {
+    // without a store the session ends by its time
+  }
+}
+
+function leavingOpen(): boolean {
+  try {
+    return localStorage.getItem(LEAVING) !== null;
+  } catch {
+    return false;
+  }
+}
+
 async function whoAmI(): Promise<Schemas["Me"] | null> {
   const me = unwrap(await api.GET("/api/session"));
   if (!me) return null;
+  if (leavingOpen()) {
+    setCsrf(me.csrf);
+    await api.DELETE("/api/session");
+    setLeaving(false);
+    return null;
+  }
   if (me.device_key) {
     await openForSession(me.email, me.name, me.device_key).catch(() => undefined);
     await noteSession(me).catch(() => undefined);
@@ -50,6 +76,7 @@ export function useSignIn() {
   return useMutation({
     mutationFn: async (body: Schemas["SignIn"]) => {
       passwordTyped(body.password);
+      setLeaving(false);
       unwrap(await api.POST("/api/session", { body }));
       const me = await whoAmI();
       if (me) return me;
@@ -64,6 +91,7 @@ export function useSignIn() {
 export function useSignOut() {
   const queries = useQueryClient();
   return server.useMutation("delete", "/api/session", {
+    onError: () => setLeaving(true),
     onSettled: () => {
       setCsrf("");
       void leaveNothing(queries.getQueryData<Schemas["Me"]>(SESSION_KEY)?.email ?? "");

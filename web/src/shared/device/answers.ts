@@ -4,7 +4,7 @@ import { network } from "./network";
 import { putOut, replayed } from "./outbox";
 import { askProgram, begin, end, type Said, takeIn } from "./program";
 import { photoName, takenVisit } from "./taken";
-import { keepSealed, kept, vault } from "./vault";
+import { keepSealed, kept, vault, whenSomebodyElse } from "./vault";
 import { loadWords, recallWords } from "./words";
 
 type Schemas = components["schemas"];
@@ -55,6 +55,8 @@ export async function noteAnswer(request: Request, answer: Response): Promise<vo
 export async function noteSession(me: Schemas["Me"]): Promise<void> {
   await keepSealed(ME, { ...me, csrf: "", device_key: "" });
 }
+
+whenSomebodyElse(() => endSitting());
 
 /** Everything is on the server again, or somebody else is here: nothing of this sitting goes on. */
 export function endSitting(): void {

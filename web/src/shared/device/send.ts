@@ -25,8 +25,8 @@ function noted(request: Request, answer: Response): Response {
 
 /** The server's answer; null once it is out of reach and this device goes on. */
 async function tried(request: Request): Promise<Response | null> {
-  const carries = request.headers.get("Content-Type")?.startsWith("image/");
-  const patience = carries ? null : AbortSignal.timeout(PATIENCE_MS);
+  const quick = request.method === "GET" || request.url.includes("/changes/");
+  const patience = quick ? AbortSignal.timeout(PATIENCE_MS) : null; // signing and files take their time
   const signal = patience ? AbortSignal.any([request.signal, patience]) : request.signal;
   try {
     return await globalThis.fetch(request, { signal });

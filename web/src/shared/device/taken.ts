@@ -1,5 +1,5 @@
 import type { components } from "../api/schema";
-import { drop, keepSealed, kept, keptNames, vault } from "./vault";
+import { drop, keepSealed, kept, keptNames, vault, whenSomebodyElse } from "./vault";
 
 type Schemas = components["schemas"];
 type VisitOut = Schemas["VisitOut"];
@@ -17,6 +17,7 @@ const name = (visitId: string) => `visit:${visitId}`;
 export const photoName = (photoId: string) => `photo:${photoId}`;
 
 const latest = new Map<string, VisitOut>();
+whenSomebodyElse(() => latest.clear());
 
 /** How a visit stands on the server, as the page last heard. */
 export function noteVisit(visit: VisitOut): void {
@@ -53,6 +54,7 @@ export async function takeAlong(visitId: string, stamp: string): Promise<void> {
   const taken = (await answer.json()) as TakenVisit;
   await keepSealed(name(visitId), taken, stamp);
   const pictures = new Set((await keptNames("photo:")).map((one) => one.name));
+  await drop(...(await erased(visitId, taken)));
   for (const photo of taken.photos) {
     if (pictures.has(photoName(photo.id))) continue;
     const picture = await globalThis.fetch(`/api/photos/${photo.id}.jpg`);
@@ -61,22 +63,30 @@ export async function takeAlong(visitId: string, stamp: string): Promise<void> {
   }
 }
 
+/** Pictures of a visit that are no longer on the server, and do not wait to be sent there. */
+async function erased(visitId: string, { photos }: TakenVisit): Promise<readonly string[]> {
+  if ((await keptNames("out:")).some(({ stamp }) => stamp === visitId)) return [];
+  const there = new Set(photos.map((one) => photoName(one.id)));
+  const here = (await keptNames("photo:")).filter(({ stamp }) => stamp === visitId);
+  return here.map(({ name }) => name).filter((name) => !there.has(name));
+}
+
 /** Write down how an open visit stands, so that it is opened like this after the browser was closed. */
 export async function keepAsItStands(visitId: string): Promise<void> {
   const taken = await takenVisit(visitId);
   if (taken) await keepSealed(name(visitId), taken, "");
 }
 
-/** Let go of visits that are no longer wanted here: all but those, and the pictures of those that go. */
-export async function letGo(wanted: ReadonlySet<string>): Promise<void> {
-  const here = await keptNames("visit:");
-  const gone = here.map((one) => one.name.slice("visit:".length)).filter((id) => !wanted.has(id));
-  if (here.length <= MOST_TAKEN) return;
+/** Let go of visits that are gone from the server, and of the oldest beyond those that are wanted here. */
+export async function letGo(
+  known: ReadonlySet<string>,
+  wanted: ReadonlySet<string>,
+): Promise<void> {
+  const here = (await keptNames("visit:")).map((one) => one.name.slice("visit:".length));
+  const many = here.length > MOST_TAKEN;
+  const gone = here.filter((id) => !known.has(id) || (many && !wanted.has(id)));
+  if (gone.length === 0) return;
   const pictures = await keptNames("photo:");
   const theirs = pictures.filter((one) => gone.includes(one.stamp)).map((one) => one.name);
   await drop(...gone.map(name), ...theirs);
-}
-
-export async function isHere(visitId: string): Promise<boolean> {
-  return (await keptNames(name(visitId))).length > 0;
 }

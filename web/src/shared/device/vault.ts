@@ -24,6 +24,13 @@ export const vault = createStore<{ opened: Opened | null; byPassword: boolean }>
   byPassword: false,
 }));
 
+/** What to do once somebody else's things are open, or nobody's: nothing of the last one's stays in the page. */
+export function whenSomebodyElse(listener: () => void): void {
+  vault.subscribe(({ opened }, before) => {
+    if (before.opened && opened?.member !== before.opened.member) listener();
+  });
+}
+
 /** The password just typed at a sign-in, until the vault is opened with it. */
 let typed = "";
 

@@ -1,7 +1,7 @@
 import { createStore } from "zustand/vanilla";
 import { sealJson, unsealJson } from "./seal";
 import { deviceDb, hasStore } from "./store";
-import { kept, keptNames, vault } from "./vault";
+import { kept, keptNames, vault, whenSomebodyElse } from "./vault";
 
 /**
  * What was typed in a visit and the server has not got: sealed, in the tab so that it is there at once, and in
@@ -44,6 +44,10 @@ const keyOf = (visitId: string) => `${PREFIX}${visitId}`;
 
 const found = new Map<string, Words>();
 const writing = new Map<string, Promise<void>>();
+whenSomebodyElse(() => {
+  found.clear();
+  waiting.setState(new Map(), true);
+});
 
 /** Bring what this visit has of words where they can be taken up: this tab's, and what closed tabs left. */
 export async function loadWords(visitId: string): Promise<void> {

@@ -1,10 +1,12 @@
 import type { QueryClient } from "@tanstack/react-query";
 import type { Schemas } from "@/shared/api/client";
 import { putAnswer } from "@/shared/api/queries";
+import { whenSomebodyElse } from "@/shared/device/vault";
 import { ChangeQueue } from "./change-queue";
 
 /** Queues whose page is open, or was left before everything was sent: never two for one visit. */
 const live = new Map<string, ChangeQueue>();
+whenSomebodyElse(() => live.clear());
 
 /** The queue of a visit; every kept change refreshes what is worked out. */
 export function queueOf(visit: Schemas["VisitOut"], queries: QueryClient): ChangeQueue {
@@ -24,9 +26,4 @@ export function leave(queue: ChangeQueue): void {
 
 export function liveQueues(): ChangeQueue[] {
   return [...live.values()];
-}
-
-/** Somebody else is here. */
-export function leaveAll(): void {
-  live.clear();
 }
