@@ -27,7 +27,7 @@ class Tablet:
         )
         self.context.set_offline(offline)
         self.page = self.context.pages[0]
-        self.page.set_default_timeout(40_000)
+        self.page.set_default_timeout(120_000)
         self.troubles = []
         self.page.on("pageerror", lambda error: self.troubles.append(str(error)))
         self.page.goto(self.program.address)
@@ -55,7 +55,7 @@ class Tablet:
         self.page.get_by_role("button", name="Sign in").click()
         expect(self.page.get_by_label("Address")).to_be_hidden()
 
-    def until(self, told, seconds=60):
+    def until(self, told, seconds=150):
         """Wait for something that no element tells."""
         deadline = time.monotonic() + seconds
         while not told():

@@ -12,6 +12,8 @@ from browser.offline import Tablet
 from plumb_demo.photographs import Angles, Camera, photograph_side
 
 pytestmark = pytest.mark.browser
+PATIENCE = 120_000
+"""Python comes to the page within seconds, on a busy machine within a minute, ms."""
 
 
 @pytest.fixture
@@ -30,15 +32,17 @@ def add_client(page, name):
     page.get_by_label("Name", exact=True).fill(name)
     page.get_by_role("radio", name="Woman").click()
     page.get_by_role("button", name="Save and start visit").click()
-    expect(page.get_by_role("heading", name=name)).to_be_visible()
+    expect(page.get_by_role("heading", name=name)).to_be_visible(timeout=PATIENCE)
 
 
 def on_device(page):
-    expect(page.get_by_role("status").first).to_contain_text("kept on this device")
+    expect(page.get_by_role("status").first).to_contain_text(
+        "kept on this device", timeout=PATIENCE
+    )
 
 
 def saved(page):
-    expect(page.get_by_role("status").first).to_contain_text("Saved")
+    expect(page.get_by_role("status").first).to_contain_text("Saved", timeout=PATIENCE)
 
 
 def consent(page, to):
@@ -49,7 +53,7 @@ def consent(page, to):
 def step(page, name):
     bead = page.get_by_role("button", name=re.compile(rf"^\d {name}, "))
     bead.click()
-    expect(bead).to_have_attribute("aria-current", "step")
+    expect(bead).to_have_attribute("aria-current", "step", timeout=PATIENCE)
 
 
 def take(page, label, typed):
@@ -95,7 +99,7 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(tablet, p
     picture = tmp_path / "side.jpg"
     picture.write_bytes(photograph_side(Angles(neck=30, elbow=100), Camera(distance=3000)).jpeg)
     page.get_by_label("Picture from a file").set_input_files(picture)
-    expect(page.get_by_test_id("photo")).to_be_visible()
+    expect(page.get_by_test_id("photo")).to_be_visible(timeout=PATIENCE)
     step(page, "Measure")
     for name in ("Work out", "Set", "Pace", "Report"):
         step(page, name)

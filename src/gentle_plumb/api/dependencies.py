@@ -18,7 +18,8 @@ from ..services.measuring import MeasuringService
 from ..services.own_page import LanguageService, LinkService, MailBox, OwnPageService
 from ..services.photos import PhotoService
 from ..services.policies import PolicyService
-from ..services.ports import JobQueue, LightMeter
+from ..services.ports import LightMeter
+from ..services.queue import JobQueue
 from ..services.reports import ReportService
 from ..services.shelves import ShelfService
 from ..services.taking import TakingService

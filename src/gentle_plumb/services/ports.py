@@ -105,13 +105,6 @@ class Accounts(Protocol):
         """End one session of a member, all but one, or all; all but one and all forget browsers."""
 
 
-class JobQueue(Protocol):
-    """What is done later by workers."""
-
-    def counts(self) -> dict[tuple[str, str], int]:
-        """Return how many jobs there are, by queue and state."""
-
-
 class Records(Protocol):
     """Clients, visits, their entries and reports. Everything is asked within one practice."""
 

@@ -1,0 +1,12 @@
+"""What is done later, by workers."""
+
+from __future__ import annotations
+
+from typing import Protocol
+
+
+class JobQueue(Protocol):
+    """The queue, looked at."""
+
+    def counts(self) -> dict[tuple[str, str], int]:
+        """Return how many jobs there are, by queue and state."""
