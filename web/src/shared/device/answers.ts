@@ -43,11 +43,15 @@ export function canAnswer(): boolean {
   return vault.getState().opened !== null && installed.getState().ready;
 }
 
-/** Keep an answer of the server's that will be wanted without it. */
-export async function noteAnswer(request: Request, answer: Response): Promise<void> {
-  if (request.method !== "GET" || !answer.ok || !canAnswer()) return;
+/** Whether an answer of the server's will be wanted without it. */
+export function isWanted(request: Request, answer: Response): boolean {
+  if (request.method !== "GET" || !answer.ok || !canAnswer()) return false;
   const { pathname, search } = new URL(request.url);
-  if (search || !KEPT.has(pathname)) return;
+  return !search && KEPT.has(pathname);
+}
+
+export async function noteAnswer(request: Request, answer: Response): Promise<void> {
+  const { pathname } = new URL(request.url);
   await keepSealed(`answer:${pathname}`, await answer.json());
 }
 

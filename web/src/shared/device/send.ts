@@ -1,4 +1,4 @@
-import { answerHere, canAnswer, noteAnswer } from "./answers";
+import { answerHere, canAnswer, isWanted, noteAnswer } from "./answers";
 import { lost, network, reaches } from "./network";
 
 /** So long an answer may take before it is asked whether the server is there at all, ms. House value. */
@@ -19,7 +19,7 @@ export async function send(request: Request): Promise<Response> {
 
 /** An answer of the server's, kept where it will be wanted without it. */
 function noted(request: Request, answer: Response): Response {
-  void noteAnswer(request, answer.clone()).catch(() => undefined);
+  if (isWanted(request, answer)) void noteAnswer(request, answer.clone()).catch(() => undefined);
   return answer;
 }
 
