@@ -3,9 +3,10 @@
 import os
 import signal
 import time
+from contextlib import suppress
 from pathlib import Path
 
-from playwright.sync_api import expect
+from playwright.sync_api import Error, expect
 
 from plumb_demo.people import DEMO_MEMBERS
 
@@ -79,6 +80,10 @@ class Tablet:
         )
         return {name: (stamp, bytes(sealed)) for name, stamp, sealed in rows}
 
+    def takes_along(self, visit: str):
+        """Wait until a visit is here, and goes on without network."""
+        self.until(lambda: f"visit:{visit}" in self.kept("visit:"))
+
     def cut(self, offline=True):
         """Take the network away, or give it back."""
         self.context.set_offline(offline)
@@ -98,7 +103,9 @@ class Tablet:
         ]
         for pid in mine:
             os.kill(pid, signal.SIGKILL)
-        self.close()
+        with suppress(Error):  # it may have gone already
+            self.close()
+        self.context = None
 
 
 def _command(process: Path) -> str:

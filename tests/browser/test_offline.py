@@ -122,6 +122,7 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(tablet, p
 def test_nothing_is_readable_on_the_device_and_nothing_is_left_after_signing_out(tablet, program):
     page = tablet.page
     open_step(page, program, "Bram", "ask")
+    tablet.takes_along(visit_id(page, program, "Bram"))
     tablet.cut()
     tab(page, "Reason")
     page.get_by_label("Reason for the visit").fill("Unmistakable words")
@@ -149,7 +150,7 @@ def test_two_devices_change_one_field_without_network_and_both_are_shown_once(
     take(page, "Surface", "70")
     saved(page)
     open_step(page, program, "Ansel", "look")
-    tablet.until(lambda: f"visit:{visit_id(page, program, 'Ansel')}" in tablet.kept("visit:"))
+    tablet.takes_along(visit_id(page, program, "Ansel"))
     tablet.cut()
     take(page, "Surface", "71")
     take(page, "Surface", "72")

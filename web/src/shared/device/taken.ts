@@ -31,6 +31,11 @@ export async function takenVisit(visitId: string): Promise<TakenVisit | null> {
   return taken && now && now.revision > taken.visit.revision ? patched(taken, now) : taken;
 }
 
+/** Whether a visit is here, as it stands or as it stood. */
+export async function isTaken(visitId: string): Promise<boolean> {
+  return (await keptNames(name(visitId))).length > 0;
+}
+
 /** What has come to the server since a visit was taken along. */
 export function patched(taken: TakenVisit, now: VisitOut): TakenVisit {
   const heads = new Map(taken.photos.map((one) => [one.id, one]));

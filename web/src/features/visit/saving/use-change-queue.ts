@@ -4,7 +4,7 @@ import { useStore } from "zustand";
 import type { Schemas } from "@/shared/api/client";
 import { isByDevice } from "@/shared/api/queries";
 import { installed } from "@/shared/device/installed";
-import { keepAsItStands, noteVisit, takeAlong } from "@/shared/device/taken";
+import { isTaken, keepAsItStands, noteVisit, takeAlong } from "@/shared/device/taken";
 import { loadWords } from "@/shared/device/words";
 import type { ChangeQueue } from "./change-queue";
 import { leave, queueOf } from "./queues";
@@ -64,8 +64,17 @@ function useTakenAlong(visit: Schemas["VisitOut"]): void {
   // biome-ignore lint/correctness/useExhaustiveDependencies: anew with another visit, and with its photographs
   useEffect(() => {
     if (isByDevice(visit) || !ready) return;
-    const soon = setTimeout(() => void takeAlong(visit.id, "").catch(() => undefined), RESTED_MS);
-    return () => clearTimeout(soon);
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    const take = () => void takeAlong(visit.id, "").catch(() => undefined);
+    let gone = false;
+    void isTaken(visit.id).then((there) => {
+      if (gone) return;
+      soon = setTimeout(take, there ? RESTED_MS : 0);
+    });
+    return () => {
+      gone = true;
+      clearTimeout(soon);
+    };
   }, [visit.id, photos, ready]);
   useEffect(() => {
     if (isByDevice(visit)) return;

@@ -9,6 +9,9 @@ import { applies, type Field, memberField, useVisitFacts } from "../../state/fac
 import { useNavigation } from "../../state/navigation";
 import { useCell, useCells, useFromCells, useQueue } from "../../state/recording";
 
+/** So long a field waits for its answer before one goes on, ms. House value. */
+const ANSWERED_WITHIN_MS = 3000;
+
 /** Heights and distances in the order one walks round a desk, one large field at a time. */
 export function Walk() {
   const { fields, readOnly } = useVisitFacts();
@@ -21,6 +24,12 @@ export function Walk() {
   const firstOpen = list.find((field) => field.needed && !cells.get(field.id)?.typed);
   const [chosen, setChosen] = useState<string | null>(sought);
   const [leaving, setLeaving] = useState<string | null>(null);
+  const [late, setLate] = useState(false);
+  const choose = (field: string) => {
+    setLeaving(null);
+    setLate(false);
+    setChosen(field);
+  };
   const now = list.find((field) => field.id === chosen) ?? firstOpen ?? list[0];
   const part = now?.part || null;
   useEffect(() => setActive(part), [part, setActive]);
@@ -30,7 +39,7 @@ export function Walk() {
   usePicked((part, posture) => {
     const start = posture === "standing" ? "look.found_standing." : "look.found.";
     const field = list.find((one) => one.part === part && one.id.startsWith(start));
-    if (field) setChosen(field.id);
+    if (field) choose(field.id);
     return field !== undefined;
   });
   useEffect(() => {
@@ -39,12 +48,18 @@ export function Walk() {
   const here = now?.id ?? "";
   const next = nextOf(list, now, (field) => !!cells.get(field.id)?.typed);
   const state = cells.get(here)?.state ?? "kept";
-  const answered = state !== "waiting" || queue.read().offline;
-  // on once the answer is there; where the value was refused, one stays with it
+  const answered = state !== "waiting" || late;
+  useEffect(() => {
+    if (leaving === null) return;
+    const patience = setTimeout(() => setLate(true), ANSWERED_WITHIN_MS);
+    return () => clearTimeout(patience);
+  }, [leaving]);
+  // on once the answer is there, or takes too long; where the value was refused, one stays with it
   // biome-ignore lint/correctness/useExhaustiveDependencies: the way on is the one of this moment
   useEffect(() => {
     if (leaving !== here || !answered) return;
     setLeaving(null);
+    setLate(false);
     if (state === "refused" || state === "stale") return;
     if (next) setChosen(next.id);
     else setPart("pieces");
@@ -84,7 +99,7 @@ export function Walk() {
         title="What the targets need"
         list={list.filter((field) => field.needed)}
         now={now}
-        onChoose={setChosen}
+        onChoose={choose}
       />
       {groupsOf(list.filter((field) => !field.needed)).map(([group, fields]) => (
         <Listed
@@ -92,7 +107,7 @@ export function Walk() {
           title={`${group}, where it matters`}
           list={fields}
           now={now}
-          onChoose={setChosen}
+          onChoose={choose}
           folded={!fields.includes(now)}
         />
       ))}
