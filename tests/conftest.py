@@ -19,7 +19,7 @@ from sqlalchemy.engine import make_url
 
 from gentle_plumb.hosting.postgres import Cluster
 from gentle_plumb.services import accounts
-from gentle_plumb.services.models import Member, Practice
+from gentle_plumb.services.models import WRITERS, Member, Practice
 from gentle_plumb.storage import SqlAccounts, SqlRecords, make_engine, migrate
 
 settings.register_profile("plumb", deadline=None)  # no test is timed
@@ -95,6 +95,7 @@ class Office:
     practice: Practice
     owner: Member
     practitioner: Member
+    assistant: Member
     reader: Member
 
 
@@ -115,9 +116,9 @@ def make_office(store) -> Office:
             title="",
             role=role,
             password_hash=hashed(PASSWORD),
-            sees_health=role != "reader",
+            sees_health=role in WRITERS,
         )
-        for role in ("owner", "practitioner", "reader")
+        for role in ("owner", "practitioner", "assistant", "reader")
     }
     for member in people.values():
         store.add_member(member)

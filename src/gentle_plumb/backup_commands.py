@@ -19,7 +19,7 @@ FOLDER = ROOT / "var" / "backups"
 def backup(folder: Annotated[Path, typer.Argument(help="Where to write it.")] = FOLDER) -> None:
     """Back the database up, encrypted and read back; beside a running server too."""
     from .hosting.backups import BackupTrouble, back_up
-    from .main import now
+    from .mailing import now
 
     with started() as database:
         try:
@@ -33,7 +33,7 @@ def backup(folder: Annotated[Path, typer.Argument(help="Where to write it.")] = 
 
 def restore(file: Annotated[Path, typer.Argument(help="A backup.")]) -> None:
     """Put a backup into an empty database, then bring it to the present schema."""
-    from .hosting.backups import BackupTrouble
+    from .hosting.backups import BackupTrouble, erased_since
     from .hosting.backups import restore as put_back
     from .hosting.run import prepare
 
@@ -45,6 +45,9 @@ def restore(file: Annotated[Path, typer.Argument(help="A backup.")]) -> None:
             raise typer.Exit(1) from None
         prepare(database, demo=False, say=say)
         say(f"{file.name} is restored.")
+        gone = erased_since(database.migrates, file.parent)
+        if gone:
+            say(f"Erased again: {gone} who had been erased after this backup was made.")
 
 
 def _key() -> Identity:

@@ -85,7 +85,7 @@ def practice(
     from zoneinfo import available_timezones
 
     from .hosting.zone import local_zone
-    from .main import now
+    from .mailing import now
     from .services.accounts import AccountService
     from .services.errors import AlreadyThere
     from .services.models import Practice
@@ -126,7 +126,7 @@ def password(
     ],
 ) -> None:
     """Set somebody's password anew; they are signed out everywhere."""
-    from .main import now
+    from .mailing import now
     from .services.accounts import AccountService
     from .services.errors import NotFound
     from .storage import SqlAccounts

@@ -4,42 +4,45 @@ from __future__ import annotations
 
 import gc
 from datetime import UTC, datetime
+from functools import partial
+from pathlib import Path
 
 from fastapi import FastAPI
 from sqlalchemy import Engine
 
 from .api import Services, make_app
-from .config import Settings
-from .devices import (
-    FolderInbox,
-    SmtpMail,
-    SmtpSettings,
-    SocketDesk,
-    SocketInstrument,
-    SocketLightMeter,
-)
+from .config import VERSION, Settings
+from .devices import FolderInbox, SocketDesk, SocketInstrument, SocketLightMeter
 from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from .documents.exchange import ExchangeFormats
+from .mailing import entrance_service, mail_service, now
 from .schemas import DemoPerson
+from .services.access import AccessService
 from .services.accounts import AccountService
 from .services.archives import ArchiveService
+from .services.client_files import client_files
 from .services.desks import DeskService
 from .services.exchange import ExchangeService
 from .services.follow_ups import FollowUpService
 from .services.histories import HistoryService
 from .services.instruments import InstrumentService
+from .services.keeping import KeepingService
 from .services.measuring import MeasuringService
-from .services.own_page import LanguageService, LinkService, MailService, OwnPageService
+from .services.own_page import LanguageService, LinkService, OwnPageService
 from .services.photos import PhotoService
 from .services.policies import PolicyService
 from .services.ports import Clock
 from .services.reports import ReportService
+from .services.running import BackupFile, RunningService
 from .services.shelves import ShelfService
 from .services.taking import TakingService
 from .services.trail import TrailService
 from .services.visits import VisitService
 from .storage import (
     SqlAccounts,
+    SqlClientAccesses,
+    SqlFailedMails,
+    SqlKeeping,
     SqlMeasuring,
     SqlOwnPages,
     SqlPolicies,
@@ -48,12 +51,8 @@ from .storage import (
     SqlShelf,
     SqlTrail,
     make_engine,
+    note_erased,
 )
-
-
-def now() -> datetime:
-    """The clock."""
-    return datetime.now(UTC)
 
 
 def _demo_people() -> list[DemoPerson]:
@@ -68,60 +67,72 @@ def _demo_people() -> list[DemoPerson]:
     ]
 
 
-def mail_sender(settings: Settings) -> SmtpMail | None:
-    """The mail server of the settings, if there is one."""
-    host, _, port = settings.mail.rpartition(":")
-    if not host or not port.isdigit():
+def last_backup(folder: Path) -> BackupFile | None:
+    """The latest backup in a folder, by the moment in its name; each was read back before it got one."""
+    names = sorted(folder.glob("plumb-*.dump.age"))
+    if not names:
         return None
-    return SmtpMail(
-        SmtpSettings(
-            host=host,
-            port=int(port),
-            sender=settings.mail_from or f"plumb@{host}",
-            user=settings.mail_user,
-            password=settings.mail_password.get_secret_value(),
-            tls=settings.mail_tls,
-        )
-    )
-
-
-def mail_service(engine: Engine, settings: Settings, clock: Clock = now) -> MailService:
-    """What queues mail and hands it over."""
-    return MailService(SqlOwnPages(engine), mail_sender(settings), clock)
+    last = names[-1]
+    at = datetime.strptime(last.name[:21], "plumb-%Y%m%d-%H%M%S").replace(tzinfo=UTC)
+    return BackupFile(at=at, size=last.stat().st_size)
 
 
 def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Services:
     """The services over a database, with the instruments and the mail server that the settings name."""
     records = SqlRecords(engine)
-    accounts, pages = SqlAccounts(engine), SqlOwnPages(engine)
+    accounts, pages, trail = SqlAccounts(engine), SqlOwnPages(engine), SqlTrail(engine)
+    access = AccessService(SqlClientAccesses(engine), accounts)
+    queue, press = SqlQueue(engine), TypstPdfRenderer()
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
     policies = PolicyService(SqlPolicies(engine))
-    visits = VisitService(records, clock, measuring.errors_of, policies.chosen)
+    visits = VisitService(records, clock, measuring.errors_of, policies.chosen, access.hidden)
     photos = PhotoService(records, PillowImageProcessor(), clock)
     demo = _demo_people()
     published = {person.email: person.password for person in demo}
+    mail, folder = mail_service(engine, settings, clock), settings.backup_folder
     return Services(
         engine=engine,
-        accounts=AccountService(SqlAccounts(engine), clock, {} if settings.demo else published),
+        accounts=AccountService(accounts, clock, {} if settings.demo else published),
+        entrances=entrance_service(engine, settings, clock),
+        access=access,
+        keeping=KeepingService(
+            SqlKeeping(engine),
+            accounts,
+            trail,
+            clock,
+            settings.backup_days if folder else None,
+            partial(note_erased, folder) if folder else None,
+        ),
+        running=RunningService(
+            SqlFailedMails(engine),
+            queue,
+            clock,
+            version=VERSION,
+            kept_days=settings.backup_days,
+            last_backup=(lambda: last_backup(folder)) if folder else None,
+        ),
+        press=press,
         visits=visits,
         follow_ups=FollowUpService(records, visits, clock),
-        reports=ReportService(records, visits, TypstPdfRenderer(), clock, PaperFiles()),
+        reports=ReportService(records, visits, press, clock, PaperFiles(), access.hidden),
         photos=photos,
-        archives=ArchiveService(records, photos, ZipArchives(), PaperFiles(), clock),
+        archives=ArchiveService(
+            records, photos, ZipArchives(), PaperFiles(), clock, client_files(pages, trail)
+        ),
         own_page=OwnPageService(pages, records, accounts, photos, clock),
-        links=LinkService(pages, records, accounts, mail_service(engine, settings, clock), clock),
+        links=LinkService(pages, records, accounts, mail, clock, access.hidden),
         languages=LanguageService(pages),
         histories=HistoryService(records, pages, clock),
         taking=TakingService(records, measuring, policies),
-        queue=SqlQueue(engine),
+        queue=queue,
         metrics_token=settings.metrics_token.get_secret_value(),
-        trail=TrailService(SqlTrail(engine), clock),
+        trail=TrailService(trail, clock),
         mailbox=FolderInbox(settings.mail_folder) if settings.mail_folder else None,
         public_url=settings.public_url,
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,
         policies=policies,
-        exchange=ExchangeService(records, ExchangeFormats(), clock),
+        exchange=ExchangeService(records, ExchangeFormats(), clock, access.hidden),
         instruments=InstrumentService(
             records,
             {

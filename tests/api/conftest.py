@@ -1,11 +1,13 @@
 """The application over real PostgreSQL, called as a browser calls it."""
 
+import asyncio
 from random import randrange
 from uuid import UUID, uuid4
 
 import httpx2 as httpx
 import pytest
 from fastapi.testclient import TestClient
+from sqlalchemy import text
 
 from conftest import PASSWORD, make_office
 from gentle_plumb.api import make_app
@@ -15,8 +17,12 @@ from gentle_plumb.devices.desk_stand_in import DeskStandIn
 from gentle_plumb.devices.light_stand_in import LightStandIn
 from gentle_plumb.devices.mail_stand_in import MailStandIn, start_mail_server
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
+from gentle_plumb.hosting.worker import make_worker, work
 from gentle_plumb.main import make_services
-from gentle_plumb.storage import SqlAccounts
+from gentle_plumb.services.access import EntranceService
+from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.own_page import MailService
+from gentle_plumb.storage import SqlAccounts, SqlOneTimeLinks, SqlOwnPages
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 
@@ -155,6 +161,31 @@ def reader(app, office):
     page = Page(app)
     page.sign_in(office.reader)
     return page
+
+
+@pytest.fixture
+def colleague(app, office):
+    """A practitioner of the same practice."""
+    page = Page(app)
+    page.sign_in(office.practitioner)
+    return page
+
+
+@pytest.fixture
+def deliver(engine, database_url, mail_out, clock):
+    """Has what is queued handed over to the mail server, as a worker does; nothing is queued before."""
+    with engine.begin() as connection:
+        connection.execute(text("delete from procrastinate_jobs"))
+
+    def run():
+        accounts = SqlAccounts(engine)
+        entrances = EntranceService(
+            SqlOneTimeLinks(engine), accounts, AccountService(accounts, clock), mail_out, clock
+        )
+        mail = MailService(SqlOwnPages(engine), mail_out, clock)
+        asyncio.run(work(make_worker(database_url, mail, entrances, wait_s=0), until_done=True))
+
+    return run
 
 
 @pytest.fixture

@@ -1,6 +1,5 @@
 """A client's own page: who gets in, what is kept, how it is sorted, and how it arrives."""
 
-import asyncio
 import json
 import re
 from uuid import UUID, uuid4
@@ -11,7 +10,6 @@ from api.conftest import Page, fill
 from conftest import weeks_on
 from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.devices import FolderInbox
-from gentle_plumb.hosting.worker import make_worker, work
 from gentle_plumb.services.own_page import MailService
 from gentle_plumb.storage import SqlOwnPages
 from plumb_demo.photographs import Angles, Camera, photograph_side
@@ -290,11 +288,6 @@ def test_after_the_visit_the_page_holds_numbers_and_no_cause(owner, office, app,
     assert (waiting["round"], waiting["level"]) == ("week_1", "call")
 
 
-def deliver(engine, database_url, mail_out, clock):
-    mail = MailService(SqlOwnPages(engine), mail_out, clock)
-    asyncio.run(work(make_worker(database_url, mail, wait_s=0), until_done=True))
-
-
 def mails(owner, made):
     [link] = [
         one
@@ -305,13 +298,13 @@ def mails(owner, made):
 
 
 def test_mail_holds_the_link_alone_is_tried_again_and_comes_once(
-    owner, made, engine, database_url, mail_out, mail_server, mail_folder, clock
+    owner, made, engine, deliver, mail_out, mail_server, mail_folder, clock
 ):
     mail_server.busy = 2
     send = f"/api/links/{made['link']['id']}/mail"
     assert owner.http.post(send).status_code == 202
     for _ in range(4):
-        deliver(engine, database_url, mail_out, clock)
+        deliver()
     inbox = [one for one in FolderInbox(mail_folder).letters() if made["url"] in one.text]
     assert len(inbox) == 1
     [sent] = mails(owner, made)
@@ -327,17 +320,17 @@ def test_mail_holds_the_link_alone_is_tried_again_and_comes_once(
 
 
 def test_mail_that_will_never_be_taken_is_told_and_a_closed_link_sends_none(
-    owner, engine, database_url, mail_out, mail_folder, clock
+    owner, deliver, mail_folder, clock
 ):
     client = owner.add("clients", name="Nils", email="nobody@saltmere.example").json()
     visit = owner.add("visits", client_id=client["id"]).json()["id"]
     made = owner.http.post("/api/links", json={"visit_id": visit, "kind": "before"}).json()
     owner.http.post(f"/api/links/{made['link']['id']}/mail")
-    deliver(engine, database_url, mail_out, clock)
+    deliver()
     assert [(one["state"], one["tries"]) for one in mails(owner, made)] == [("failed", 1)]
     owner.http.post(f"/api/links/{made['link']['id']}/mail")
     owner.http.delete(f"/api/links/{made['link']['id']}")
-    deliver(engine, database_url, mail_out, clock)
+    deliver()
     assert sorted(one["state"] for one in mails(owner, made)) == ["dropped", "failed"]
     none = owner.add("clients", name="Nobody's").json()
     visit = owner.add("visits", client_id=none["id"]).json()["id"]

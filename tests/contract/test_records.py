@@ -144,12 +144,6 @@ def test_a_client_is_corrected_upon_a_version_and_erased_whole(ports, started, c
     records.add_report(report(visit, clock, revision=1), copies(b"%PDF-1"))
     with pytest.raises(HoldsSomething):
         records.drop_visit(mine, visit.id)
-    with pytest.raises(HoldsSomething):
-        records.drop_client(mine, client.id, even_signed=False)
-    with pytest.raises(NotFound):
-        records.drop_client(new_id(), client.id, even_signed=True)
-    records.drop_client(mine, client.id, even_signed=True)
-    assert (records.clients(mine), records.visits(mine)) == ([], [])
 
 
 def test_an_empty_visit_is_deleted_and_can_be_made_again(ports, started, clock):

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 from gentle_plumb.on_device import DeviceRecords
-from gentle_plumb.services.errors import AlreadyThere, HoldsSomething, MovedOn, NotFound, Stale
+from gentle_plumb.services.errors import AlreadyThere, MovedOn, NotFound, Stale
 from gentle_plumb.services.models import PrintedCopy, Report, ReportHead, VisitLine
 
 
@@ -24,15 +24,6 @@ class FakeRecords(DeviceRecords):
             raise Stale(held)
         self.client_by_id[client.id] = replace(client, version=client.version + 1)
         return self.client_by_id[client.id]
-
-    def drop_client(self, practice_id, client_id, *, even_signed):
-        self.client(practice_id, client_id)
-        mine = [v.id for v in self.visit_by_id.values() if v.client_id == client_id]
-        if not even_signed and any(self._reports(visit) for visit in mine):
-            raise HoldsSomething("There are signed reports.")
-        for visit in mine:
-            self.forget(visit)
-        del self.client_by_id[client_id]
 
     def visits(self, practice_id):
         lines = []

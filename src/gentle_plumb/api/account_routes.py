@@ -72,7 +72,7 @@ def ready(services: With) -> dict[str, str]:
 @public.get("/welcome")
 def welcome(services: With) -> s.Welcome:
     """What the sign-in page shows; credentials only in demo mode."""
-    return s.Welcome(demo=services.demo_people)
+    return s.Welcome(demo=services.demo_people, mails=services.entrances.mails)
 
 
 @public.post(

@@ -9,13 +9,16 @@ from fastapi import FastAPI, Request, Response
 from fastapi.responses import FileResponse
 from starlette.middleware.gzip import GZipMiddleware
 
+from ..config import VERSION
 from ..schemas.problem import Problem
+from .access_routes import access_router, door_router
 from .account_routes import account_router, public
 from .archive_routes import archive_router
 from .dependencies import Services
 from .desk_routes import desk_router
 from .device_routes import device_router
 from .edge import BodyLimit, Failures, RequestIds, SecurityHeaders
+from .keeping_routes import keeping_router
 from .link_routes import link_router
 from .measuring_routes import measuring_router
 from .metrics import Measured, metrics_router
@@ -46,7 +49,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     """
     app = FastAPI(
         title="Gentle Plumb",
-        version="0.14.0",
+        version=VERSION,
         docs_url=None,
         redoc_url=None,
         openapi_url=None,
@@ -63,6 +66,9 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     add_handlers(app)
     app.include_router(public)
     app.include_router(account_router)
+    app.include_router(door_router)
+    app.include_router(access_router)
+    app.include_router(keeping_router)
     app.include_router(router)
     app.include_router(measuring_router)
     app.include_router(work_router)

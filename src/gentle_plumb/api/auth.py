@@ -5,12 +5,15 @@ from __future__ import annotations
 import hmac
 from dataclasses import dataclass
 from typing import Annotated
+from uuid import UUID
 
 from fastapi import Depends, Request, Security
 from fastapi.security import APIKeyCookie, APIKeyHeader
 
+from ..services.access import HIDDEN
 from ..services.errors import MustEnrol, NotAllowed
 from ..services.models import Member, Practice, Session
+from ..services.models.trail import TargetKind
 from .dependencies import Services
 
 COOKIE = "plumb_session"
@@ -19,6 +22,19 @@ CSRF_HEADER = "X-Plumb-Csrf"
 SAFE = {"GET", "HEAD", "OPTIONS"}
 ENROLLING = {"/api/me", "/api/session", "/api/me/second-factor"}
 """What is open to a member who has no second factor yet where the practice asks for one."""
+
+TARGETS: tuple[tuple[str, TargetKind], ...] = (
+    ("visit_id", "visit"),
+    ("client_id", "client"),
+    ("report_id", "report"),
+    ("photo_id", "photo"),
+    ("link_id", "link"),
+    ("check_id", "check"),
+    ("hidden_id", "client"),
+)
+"""What paths name, and what it is."""
+MANAGED = ("hidden_id",)
+"""Named to say who sees it: an owner does so for clients that are hidden from themselves too."""
 
 HOST_ONLY = "__Host-"
 """Begins the name of a cookie that browsers take by HTTPS from this very host alone."""
@@ -90,9 +106,27 @@ def caller(
             raise NotAllowed("Your session has changed. Reload the page.")
     if practice.second_factor and not member.totp_secret and request.url.path not in ENROLLING:
         raise MustEnrol("Your practice asks for a second factor. Set yours up first.")
+    _require_seen(request, member)
     who = CurrentUser(session=session, member=member, practice=practice)
     request.state.who = who  # for the trail
     return who
+
+
+def _require_seen(request: Request, member: Member) -> None:
+    """Whose the things are that the path names: raises NotAllowed where a client is open to others only."""
+    held = services(request)
+    hidden = None
+    for name, kind in TARGETS:
+        given = request.path_params.get(name)
+        if given is None or name in MANAGED:
+            continue
+        try:
+            id = UUID(str(given))
+        except ValueError:
+            return  # the route itself says what is wrong with it
+        hidden = held.access.hidden(member) if hidden is None else hidden
+        if hidden and held.trail.target(kind, id).client_id in hidden:
+            raise NotAllowed(HIDDEN)
 
 
 Signed = Annotated[CurrentUser, Depends(caller)]

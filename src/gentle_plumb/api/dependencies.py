@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from sqlalchemy import Engine
 
 from ..schemas import DemoPerson
+from ..services.access import AccessService, EntranceService
 from ..services.accounts import AccountService
 from ..services.archives import ArchiveService
 from ..services.desks import DeskService
@@ -14,13 +15,15 @@ from ..services.exchange import ExchangeService
 from ..services.follow_ups import FollowUpService
 from ..services.histories import HistoryService
 from ..services.instruments import InstrumentService
+from ..services.keeping import KeepingService
 from ..services.measuring import MeasuringService
 from ..services.own_page import LanguageService, LinkService, MailBox, OwnPageService
 from ..services.photos import PhotoService
 from ..services.policies import PolicyService
-from ..services.ports import LightMeter
+from ..services.ports import LightMeter, PdfRenderer
 from ..services.queue import JobQueue
 from ..services.reports import ReportService
+from ..services.running import RunningService
 from ..services.shelves import ShelfService
 from ..services.taking import TakingService
 from ..services.trail import TrailService
@@ -56,6 +59,11 @@ class Services:
     trail: TrailService
     taking: TakingService
     queue: JobQueue
+    entrances: EntranceService
+    access: AccessService
+    keeping: KeepingService
+    running: RunningService
+    press: PdfRenderer
     mailbox: MailBox | None = None
     public_url: str = ""
     secure_cookie: bool | None = None

@@ -15,6 +15,7 @@ from ..services.exchange import too_long
 from ..services.histories import History
 from ..services.own_page import ENGLISH, CheckView, LinkView, TakenOver, WaitingCheck
 from ..services.own_page.catalogues import MOST_BYTES
+from .access_routes import base_of
 from .auth import Signed, With
 from .bodies import FILE, read_body
 from .problems import PROBLEMS
@@ -28,11 +29,6 @@ Language = Annotated[str, Path(pattern="^[A-Za-z0-9-]{2,40}$", description="A la
 _HISTORY = TypeAdapter(History)
 
 
-def _base(request: Request, services: With) -> str:
-    """The address people reach the program at, as a link begins."""
-    return services.public_url.rstrip("/") or f"{request.url.scheme}://{request.headers['host']}"
-
-
 @link_router.get("/clients/{client_id}/links")
 def links(services: With, who: Signed, client_id: UUID) -> list[LinkView]:
     """A client's links with their rounds and mails, the latest first."""
@@ -43,7 +39,7 @@ def links(services: With, who: Signed, client_id: UUID) -> list[LinkView]:
 def make_link(request: Request, services: With, who: Signed, given: s.LinkIn) -> s.MadeLinkOut:
     """Make a link for a visit's client; its code is told this once."""
     made = services.links.make(who.member, who.practice, **given.model_dump())
-    url = f"{_base(request, services)}{made.link.path}"
+    url = f"{base_of(request, services)}{made.link.path}"
     return s.MadeLinkOut(link=made.link, code=made.code, url=url)
 
 
@@ -51,14 +47,14 @@ def make_link(request: Request, services: With, who: Signed, given: s.LinkIn) ->
 def new_code(request: Request, services: With, who: Signed, link_id: UUID) -> s.MadeLinkOut:
     """Give a link another code; the one before opens nothing any more."""
     made = services.links.new_code(who.member, who.practice, link_id)
-    url = f"{_base(request, services)}{made.link.path}"
+    url = f"{base_of(request, services)}{made.link.path}"
     return s.MadeLinkOut(link=made.link, code=made.code, url=url)
 
 
 @link_router.post("/links/{link_id}/mail", status_code=202)
 def mail_link(request: Request, services: With, who: Signed, link_id: UUID) -> LinkView:
     """Mail the link to the client, and each check to come on its day."""
-    base = _base(request, services)
+    base = base_of(request, services)
     return services.links.send(who.member, who.practice, link_id, base)
 
 

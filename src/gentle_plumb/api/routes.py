@@ -91,12 +91,6 @@ def change_client(
     return s.ClientOut.of(made)
 
 
-@router.delete("/clients/{client_id}", status_code=204)
-def erase_client(services: With, who: Signed, client_id: UUID) -> None:
-    """Erase a client with every visit and photograph; with signed reports, owners only."""
-    services.visits.erase_client(who.member, client_id)
-
-
 @router.get("/visits")
 def visits(services: With, who: Signed) -> list[s.VisitLineOut]:
     """All visits, the latest first."""

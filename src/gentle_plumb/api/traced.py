@@ -11,9 +11,9 @@ from fastapi import Request, Response
 from fastapi.concurrency import run_in_threadpool
 from fastapi.routing import APIRoute
 
-from ..services.models.trail import Act, Deed, TargetKind, TrailTarget
+from ..services.models.trail import Act, Deed, TrailTarget
 from ..services.own_page import OwnCaller
-from .auth import CurrentUser
+from .auth import TARGETS, CurrentUser
 from .dependencies import Services
 
 TRACED: dict[tuple[str, str], tuple[Act, str]] = {
@@ -74,6 +74,17 @@ TRACED: dict[tuple[str, str], tuple[Act, str]] = {
     ("POST", "/members"): ("manage", "member let in"),
     ("PUT", "/members/{member_id}/health"): ("manage", "view of health data"),
     ("DELETE", "/members/{member_id}"): ("manage", "member left"),
+    ("GET", "/invitations"): ("read", "list of invitations"),
+    ("POST", "/invitations"): ("manage", "invitation"),
+    ("POST", "/invitations/{door_id}/again"): ("manage", "invitation"),
+    ("DELETE", "/invitations/{door_id}"): ("manage", "invitation withdrawn"),
+    ("POST", "/members/{member_id}/reset"): ("manage", "password reset"),
+    ("GET", "/restricted"): ("read", "list of clients open to some"),
+    ("PUT", "/restricted/{hidden_id}"): ("manage", "who sees a client"),
+    ("PUT", "/keeping"): ("manage", "periods of keeping"),
+    ("DELETE", "/clients/{client_id}/photographs"): ("erase", "photographs"),
+    ("POST", "/erasures/{erasure_id}/proof.pdf"): ("print", "proof of erasure"),
+    ("DELETE", "/running/failed/{mail_id}"): ("manage", "mail let go"),
     ("PUT", "/practice"): ("manage", "settings"),
     ("PUT", "/languages"): ("manage", "language"),
     ("DELETE", "/languages/{language}"): ("manage", "language"),
@@ -91,6 +102,9 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
             ("GET", at)
             for at in ("/languages/en.json", "/mailbox", "/instruments", "/desk", "/device")
         ),
+        *(("GET", at) for at in ("/restricted/{hidden_id}", "/keeping", "/running")),
+        *(("POST", at) for at in ("/entrance", "/forgotten")),
+        ("PUT", "/entrance"),
         *(("GET", at) for at in ("/measuring/lists", "/measuring/tables", "/measuring/precision")),
         *(("GET", at) for at in ("/drill/{number}", "/drill/{number}/verdict")),
         *(("GET", at) for at in ("/drill/set-up/{number}", "/drill/set-up/{number}/verdict")),
@@ -113,14 +127,6 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
     }
 )
 """Routes that hold nothing of a client, and change nothing about who comes in."""
-TARGETS: tuple[tuple[str, TargetKind], ...] = (
-    ("visit_id", "visit"),
-    ("client_id", "client"),
-    ("report_id", "report"),
-    ("photo_id", "photo"),
-    ("link_id", "link"),
-    ("check_id", "check"),
-)
 PREFIX = "/api"
 MAKES_A_CLIENT = {"/clients", "/clients/archive"}
 """Calls whose answer is the client that was made."""

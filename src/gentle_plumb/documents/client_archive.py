@@ -1,7 +1,8 @@
 """One client whole as an archive: a folder of open files in a ZIP, and how it is read back.
 
 ``client.json`` names the client and the visits; each visit has a folder with ``visit.json`` (as a report carries it,
-with the consents), its result, measurements and drawing, ``photos`` and ``papers``.
+with the consents), its result, measurements and drawing, ``photos`` and ``papers``. Beside it stand ``own-page.json``
+and ``trail.csv``, which are not read back.
 """
 
 from __future__ import annotations
@@ -80,6 +81,7 @@ class ZipArchives:
                 files[f"{line.folder}/photos/{photo.id}.jpg"] = photo.jpeg
             for name, pdf in visit.papers.items():
                 files[f"{line.folder}/papers/{name}"] = pdf
+        files |= {name: text.encode() for name, text in whole.beside.items()}
         out = io.BytesIO()
         with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as archive:
             for name, contents in files.items():

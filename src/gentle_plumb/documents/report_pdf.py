@@ -16,7 +16,14 @@ from PIL import Image
 from pypdf import PdfReader, PdfWriter
 
 from ..services.models import Attachment
-from ..services.paper_models import ClientPaper, LetterPaper, Paper, RecordPaper, TargetCard
+from ..services.paper_models import (
+    ClientPaper,
+    ErasurePaper,
+    LetterPaper,
+    Paper,
+    RecordPaper,
+    TargetCard,
+)
 from .code_svg import code_svg
 from .scene_svg import scene_svg
 
@@ -80,7 +87,7 @@ class TypstPdfRenderer:
 
         Parameters
         ----------
-        paper : ClientPaper, WorkplacePaper, RecordPaper or LetterPaper
+        paper : ClientPaper, WorkplacePaper, RecordPaper, LetterPaper or ErasurePaper
             As the report service makes it.
         attached : sequence of Attachment
             Files that it carries.
@@ -101,7 +108,7 @@ def paper_inputs(
 ) -> dict[str, str]:
     """Return what a paper's template is given: content, drawings, photographs, files; all of it text."""
     inputs = {"figure": "", "day": "", "movements": "[]", "pictures": "{}"}
-    if isinstance(paper, LetterPaper):
+    if isinstance(paper, LetterPaper | ErasurePaper):
         inputs["content"] = paper.model_dump_json()
     else:
         known = {name: what for name, what in UNPRINTED.items() if name in type(paper).model_fields}

@@ -20,7 +20,7 @@ from pyrage import x25519
 from sqlalchemy import text
 from sqlalchemy.engine import URL, make_url
 
-from ..storage import make_engine
+from ..storage import erase_again, make_engine, noted_as_erased
 from .postgres import binaries
 
 SUFFIX = ".dump.age"
@@ -179,6 +179,18 @@ def restore(url: str, path: Path, key: x25519.Identity) -> None:
     with _tool(url, "pg_restore", *whole, stdin=subprocess.PIPE) as reader:
         _opened_into(path, key, reader)
         _ended(reader)
+
+
+def erased_since(url: str, folder: Path) -> int:
+    """Erase again who is on the list beside the backups and came back with one; how many there were."""
+    noted = noted_as_erased(folder)
+    if not noted:
+        return 0
+    engine = make_engine(url, pool_size=1)
+    try:
+        return erase_again(engine, noted)
+    finally:
+        engine.dispose()
 
 
 def drop_old(folder: Path, days: int, now: datetime) -> list[Path]:

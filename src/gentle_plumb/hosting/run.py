@@ -22,7 +22,8 @@ from sqlalchemy.orm import Session as Db
 
 from ..api.metrics import SEVERAL
 from ..config import ROOT, Settings
-from ..main import create_app, now
+from ..mailing import now
+from ..main import create_app
 from ..services.instruments import subject_word
 from ..storage import (
     SqlAccounts,

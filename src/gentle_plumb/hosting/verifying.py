@@ -6,7 +6,7 @@ from collections.abc import Callable, Sequence
 
 from sqlalchemy import Engine
 
-from ..main import now
+from ..mailing import now
 from ..services.trail import TrailService
 from ..storage import SqlTrail
 

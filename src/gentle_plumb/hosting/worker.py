@@ -21,11 +21,12 @@ from psycopg import Error as PsycopgError
 from sqlalchemy.engine import make_url
 
 from ..config import Settings
-from ..main import mail_service, now
+from ..mailing import entrance_service, mail_service, now
+from ..services.access import EntranceService
 from ..services.errors import MailTrouble
 from ..services.own_page import MailService
 from ..storage import make_engine
-from ..storage.queue import MAIL_QUEUE, SEND_MAIL
+from ..storage.queue import MAIL_QUEUE, SEND_LETTER, SEND_MAIL
 from .backups import BackupTrouble, back_up, backup_key, drop_old
 
 WAIT_S = 6
@@ -38,7 +39,9 @@ AGAIN_S = 5.0
 """How long after an outage of the database the worker begins again, s. House value."""
 
 
-def make_worker(url: str, mail: MailService, *, wait_s: int = WAIT_S) -> App:
+def make_worker(
+    url: str, mail: MailService, entrances: EntranceService, *, wait_s: int = WAIT_S
+) -> App:
     """The queue over a database, with what its jobs do.
 
     Parameters
@@ -46,7 +49,9 @@ def make_worker(url: str, mail: MailService, *, wait_s: int = WAIT_S) -> App:
     url : str
         Address of the PostgreSQL.
     mail : MailService
-        What hands mail over.
+        What hands mail to clients over.
+    entrances : EntranceService
+        What hands letters with one-time links over.
     wait_s : int
         Base of the waits between tries, s; 0 for none.
 
@@ -58,6 +63,10 @@ def make_worker(url: str, mail: MailService, *, wait_s: int = WAIT_S) -> App:
     @app.task(name=SEND_MAIL, queue=MAIL_QUEUE, retry=again)
     def send_mail(mail_id: str) -> None:
         mail.deliver(UUID(mail_id))
+
+    @app.task(name=SEND_LETTER, queue=MAIL_QUEUE, retry=again)
+    def send_letter(letter_id: str) -> None:
+        entrances.deliver(UUID(letter_id))
 
     return app
 
@@ -107,7 +116,11 @@ def main() -> None:
     with suppress(KeyboardInterrupt):
         while True:
             with suppress(ConnectorException, PsycopgError):
-                app = make_worker(settings.database_url, mail_service(engine, settings))
+                app = make_worker(
+                    settings.database_url,
+                    mail_service(engine, settings),
+                    entrance_service(engine, settings),
+                )
                 schedule_backups(app, settings)
                 asyncio.run(work(app))
             time.sleep(AGAIN_S)  # the database was away

@@ -25,10 +25,6 @@ class ServersRecords:
         """As the port says."""
         _needs_server()
 
-    def drop_client(self, practice_id: UUID, client_id: UUID, *, even_signed: bool) -> None:
-        """As the port says."""
-        _needs_server()
-
     def visits_at(self, practice_id: UUID, workstation_id: str) -> list[UUID]:
         """As the port says."""
         _needs_server()

@@ -9,7 +9,7 @@ from uuid import UUID
 from pydantic import BaseModel, Field, StringConstraints
 
 from ..core.units import LengthUnit
-from ..services.models import DateOrder, Member, Practice, Session
+from ..services.models import OFFICE, WRITERS, DateOrder, Member, Practice, Session
 from .common import Address, Line, Name, New, Password, RequestModel
 
 
@@ -30,14 +30,15 @@ class DemoPerson(BaseModel):
 
 
 class Welcome(BaseModel):
-    """What the sign-in page may know."""
+    """What the sign-in page may know; ``mails``: a forgotten password is set anew by mail."""
 
     product: str = "Gentle Plumb"
+    mails: bool = False
     demo: list[DemoPerson] = []
 
 
 class Me(BaseModel):
-    """The signed-in member.
+    """The signed-in member; ``writes``: they work with clients, ``office``: they keep names, contact data and the shelf.
 
     ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
     that and that they have none; ``recovery_left`` counts the recovery codes. ``device_key`` opens, for as long as the
@@ -49,6 +50,8 @@ class Me(BaseModel):
     email: str
     role: str
     sees_health: bool
+    writes: bool
+    office: bool
     practice: str
     time_zone: str
     date_order: DateOrder
@@ -77,6 +80,8 @@ class Me(BaseModel):
             email=member.email,
             role=member.role,
             sees_health=member.sees_health,
+            writes=member.role in WRITERS,
+            office=member.role in OFFICE,
             practice=practice.name,
             time_zone=practice.time_zone,
             date_order=practice.date_order,
@@ -214,5 +219,5 @@ class MemberIn(New):
     email: Address
     name: Name
     title: Line = ""
-    role: Literal["owner", "practitioner", "reader"]
+    role: Literal["owner", "practitioner", "assistant", "reader"]
     password: Password

@@ -35,7 +35,7 @@ class ClientChange(ClientFacts):
 
 
 class ClientOut(BaseModel):
-    """A client."""
+    """A client; ``restricted``: some of the practice see them, and nobody else."""
 
     id: UUID
     name: str
@@ -43,6 +43,7 @@ class ClientOut(BaseModel):
     work: str
     email: str
     version: int
+    restricted: bool
 
     @classmethod
     def of(cls, client: Client) -> ClientOut:

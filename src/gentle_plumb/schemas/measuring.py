@@ -10,7 +10,8 @@ from uuid import UUID
 from pydantic import BaseModel, Field, StringConstraints
 
 from ..core.units import LengthUnit, fine_length
-from ..services.exchange import Preview, Understood
+from ..services.exchange import Preview
+from ..services.import_plan import Understood
 from ..services.instruments import Found
 from ..services.measuring import MemberPrecision
 from ..services.models import MeasuringList, PopulationTable, Trouble

@@ -314,6 +314,8 @@ class AccountService:
         member = self._colleague(by, member_id)
         if member.role in WRITERS:
             raise NotAllowed("Owners and practitioners see health data: it is their work.")
+        if member.role == "assistant":
+            raise NotAllowed("Assistants work without health data. Make them a reader first.")
         return self._accounts.change_member(replace(member, sees_health=sees))
 
     def remove_member(self, by: Member, member_id: UUID) -> None:

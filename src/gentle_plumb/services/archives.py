@@ -8,6 +8,7 @@ from uuid import UUID, uuid4, uuid5
 
 from ..core.record import field_of, fields, read_typed, typed_of
 from ..core.record.fields.photo import PHOTO_FAMILY
+from .client_files import Beside
 from .consent import NOTES, PHOTOGRAPHS, consent_for
 from .errors import BadFile, BadPicture, NeedsConsent
 from .exchange import sheet_of
@@ -42,12 +43,14 @@ class ArchiveService:
         archives: Archives,
         files: OpenFiles,
         clock: Clock,
+        beside: Beside | None = None,
     ) -> None:
         self._records, self._photos, self._archives = records, photos, archives
         self._files, self._clock = files, clock
+        self._beside = beside or (lambda _, __: {})
 
     def export(self, member: Member, client_id: UUID) -> tuple[Client, bytes]:
-        """Return a client with every visit, photograph and signed paper; raises NotAllowed, NotFound."""
+        """Return a client with every visit, photograph and signed paper, their own answers and the trail; raises NotAllowed, NotFound."""
         require_writer(member)
         require_health(member)
         client = self._records.client(member.practice_id, client_id)
@@ -63,6 +66,7 @@ class ArchiveService:
             work=client.work,
             visits=tuple(self._visit(member, one) for one in visits),
             email=client.email,
+            beside=self._beside(member, client_id),
         )
         return client, self._archives.write(whole)
 

@@ -3,12 +3,22 @@
 from __future__ import annotations
 
 from .errors import NotAllowed
-from .models import WRITERS, Member
+from .models import OFFICE, WRITERS, Member
 
 
 def require_writer(member: Member) -> None:
-    """Raises NotAllowed for readers."""
+    """Raises NotAllowed for readers and assistants."""
+    if member.role == "assistant":
+        raise NotAllowed(
+            "This is for those who work with the client. An owner can change your role."
+        )
     if member.role not in WRITERS:
+        raise NotAllowed("You have read-only access.")
+
+
+def require_office(member: Member) -> None:
+    """Raises NotAllowed for readers: names, contact data and the shelf are kept by all others."""
+    if member.role not in OFFICE:
         raise NotAllowed("You have read-only access.")
 
 

@@ -122,12 +122,6 @@ class Records(Protocol):
     def change_client(self, client: Client) -> Client:
         """Put name, sex and work upon the version it names; raises NotFound, Stale."""
 
-    def drop_client(self, practice_id: UUID, client_id: UUID, *, even_signed: bool) -> None:
-        """Erase a client with every visit, photograph and report.
-
-        Raises NotFound; HoldsSomething where there are signed reports and they are to stay.
-        """
-
     def add_visit(self, visit: Visit) -> Visit:
         """Add one; sent again with the same id it is the one that is there.
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hashlib
 import json
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping, Set
 from dataclasses import dataclass
 from uuid import UUID, uuid4
 
@@ -17,7 +17,7 @@ from .errors import MovedOn, NotFound, NotReady, Withheld
 from .exchange import sheet_of
 from .follow_ups import paper_since, since_before
 from .models import Attachment, Member, Practice, PrintedCopy, Report, ReportHead, VisitSnapshot
-from .paper_models import Paper
+from .paper_models import ErasurePaper, LetterPaper, Paper
 from .papers import (
     COPIES,
     Check,
@@ -59,9 +59,11 @@ class ReportService:
         press: PdfRenderer,
         clock: Clock,
         files: OpenFiles,
+        hidden_from: Callable[[Member], Set[UUID]] | None = None,
     ) -> None:
         self._records, self._visits, self._press, self._clock = records, visits, press, clock
         self._files = files
+        self._hidden_from = hidden_from or (lambda _: frozenset())
 
     def draft(
         self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
@@ -116,10 +118,11 @@ class ReportService:
         working, workup = self._visits.worked(member, visit_id, unit, body=False)
         shared = working.record[fields.seen.workstation]
         those = [(working, workup)]
+        left_out = {working.client.id, *self._hidden_from(member)}
         if shared:
             for id in self._records.visits_at(member.practice_id, shared):
                 opened, worked = self._visits.worked(member, id, unit, body=False)
-                if opened.client.id != working.client.id:
+                if opened.client.id not in left_out:
                     those.append((opened, worked))
         return self._press.print_card(target_card(practice, those, unit))
 
@@ -259,7 +262,7 @@ class ReportService:
         self, member: Member, working: VisitSnapshot, workup: Workup, paper: Paper
     ) -> list[Attachment]:
         """The open files of a copy: the workplace's carries its drawing alone."""
-        if paper.kind == "letter":
+        if isinstance(paper, LetterPaper | ErasurePaper):
             return []
         if paper.kind == "workplace":
             return self._files.of_drawing(paper.scene)

@@ -8,7 +8,7 @@ from uuid import UUID, uuid4
 from ..core.record import PIECES, field_of, paths_of, read_typed
 from ..core.units import LengthUnit
 from .models import Member, ShelfItem
-from .permissions import require_writer
+from .permissions import require_office
 from .ports import Shelf
 
 WORKSTATION = "workstation"
@@ -39,7 +39,7 @@ class ShelfService:
 
         Raises NotAllowed, FieldError, AlreadyThere.
         """
-        require_writer(member)
+        require_office(member)
         item = ShelfItem(
             id=id or uuid4(),
             practice_id=member.practice_id,
@@ -63,7 +63,7 @@ class ShelfService:
         unit: LengthUnit,
     ) -> ShelfItem:
         """Change one upon its version; raises also NotFound, Stale."""
-        require_writer(member)
+        require_office(member)
         return self._shelf.change_item(
             ShelfItem(
                 id=item_id,
@@ -78,7 +78,7 @@ class ShelfService:
 
     def drop(self, member: Member, item_id: UUID) -> None:
         """Take one off; visits keep what they took from it. Raises NotAllowed, NotFound."""
-        require_writer(member)
+        require_office(member)
         self._shelf.drop_item(member.practice_id, item_id)
 
 

@@ -8,7 +8,7 @@ import io
 import json
 import threading
 from collections import OrderedDict
-from collections.abc import Generator, Iterable
+from collections.abc import Callable, Generator, Iterable
 from contextlib import closing
 from datetime import UTC, datetime, timedelta
 from typing import Protocol
@@ -85,6 +85,29 @@ def broken_at(lines: Iterable[TrailLine]) -> tuple[int, int | None, bytes]:
     return count, None, before
 
 
+def lines_as_csv(
+    lines: Iterable[tuple[TrailLine, str]], clock: Callable[[datetime], datetime]
+) -> str:
+    """Return lines with their clients' names as CSV, each moment by a clock."""
+    out = io.StringIO()
+    writer = csv.writer(out)
+    writer.writerow(["number", "at", "who", "act", "what", "client", "client_id", "digest"])
+    for line, client in lines:
+        at = clock(line.at).isoformat(timespec="seconds")
+        writer.writerow(
+            [
+                *(line.number, at, _cell(line.who), ACTS[line.act], line.what),
+                *(_cell(client), line.target.client_id or "", line.digest.hex()),
+            ]
+        )
+    return out.getvalue()
+
+
+def _cell(text: str) -> str:
+    """A text that no spreadsheet takes for a formula."""
+    return f"'{text}" if text.startswith(("=", "+", "-", "@")) else text
+
+
 class TrailService:
     """Writes and reads the trail."""
 
@@ -140,19 +163,7 @@ class TrailService:
 
     def as_csv(self, member: Member, practice: Practice, query: TrailQuery) -> str:
         """The same as CSV, by the practice's clock, with each line's digest; owners only."""
-        out = io.StringIO()
-        writer = csv.writer(out)
-        writer.writerow(["number", "at", "who", "act", "what", "client", "client_id", "digest"])
-        for line, client in self.lines(member, query):
-            who = line.who if not line.who.startswith(("=", "+", "-", "@")) else f"'{line.who}"
-            at = practice.local(line.at).isoformat(timespec="seconds")
-            writer.writerow(
-                [
-                    *(line.number, at, who, ACTS[line.act], line.what),
-                    *(client, line.target.client_id or "", line.digest.hex()),
-                ]
-            )
-        return out.getvalue()
+        return lines_as_csv(self.lines(member, query), practice.local)
 
     def check(self) -> list[tuple[UUID, int, int | None, str]]:
         """Each practice's chain: how many lines hold, where it breaks, and its end as hex digits."""

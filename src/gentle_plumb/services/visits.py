@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Set
 from dataclasses import dataclass, replace
 from datetime import date, timedelta
 from typing import Any
@@ -26,6 +26,7 @@ from ..core.what_if import (
     visit_input_to_json,
 )
 from .consent import consent_for, erased_by
+from .errors import NotFound
 from .measured import measuring_of
 from .models import (
     Change,
@@ -39,7 +40,7 @@ from .models import (
     VisitLine,
     VisitSnapshot,
 )
-from .permissions import require_health, require_writer
+from .permissions import require_health, require_office, require_writer
 from .ports import Clock, Records
 from .programmes import ProgrammePage, programme_page
 from .working_days import DayPage, day_page
@@ -72,14 +73,17 @@ class VisitService:
         clock: Clock,
         errors_of: Callable[[Member], dict[str, float]] | None = None,
         chosen_by: Callable[[Member], dict[str, str]] | None = None,
+        hidden_from: Callable[[Member], Set[UUID]] | None = None,
     ) -> None:
         self._records, self._clock = records, clock
         self._errors_of = errors_of or (lambda _: {})
         self._chosen_by = chosen_by or (lambda _: {})
+        self._hidden_from = hidden_from or (lambda _: frozenset())
 
     def clients(self, member: Member) -> list[Client]:
-        """All clients of the practice, by name."""
-        return self._records.clients(member.practice_id)
+        """The clients of the practice that a member sees, by name."""
+        hidden = self._hidden_from(member)
+        return [one for one in self._records.clients(member.practice_id) if one.id not in hidden]
 
     def add_client(
         self,
@@ -92,7 +96,7 @@ class VisitService:
         id: UUID | None = None,
     ) -> Client:
         """A new client; the same id sent again makes no second one. Raises NotAllowed."""
-        require_writer(member)
+        require_office(member)
         return self._records.add_client(
             Client(
                 id=id or uuid4(),
@@ -116,23 +120,17 @@ class VisitService:
         email: str = "",
     ) -> Client:
         """Correct a client upon its version; raises NotAllowed, NotFound, Stale."""
-        require_writer(member)
+        require_office(member)
         held = self._records.client(member.practice_id, client_id)
         return self._records.change_client(
             replace(held, name=name, sex=sex, work=work, email=email, version=version)
         )
 
-    def erase_client(self, member: Member, client_id: UUID) -> None:
-        """Erase a client with all there is of them, for good.
-
-        Raises NotAllowed, NotFound; HoldsSomething where a report is signed and no owner asks.
-        """
-        require_writer(member)
-        self._records.drop_client(member.practice_id, client_id, even_signed=member.role == "owner")
-
     def visits(self, member: Member) -> list[VisitLine]:
-        """All visits of the practice, the latest first; red flags only for who sees health data."""
-        lines = self._records.visits(member.practice_id)
+        """The visits that a member sees, the latest first; red flags only for who sees health data."""
+        hidden = self._hidden_from(member)
+        every = self._records.visits(member.practice_id)
+        lines = [one for one in every if one.client.id not in hidden]
         if member.sees_health:
             return lines
         return [replace(line, signs={}) for line in lines]
@@ -142,11 +140,15 @@ class VisitService:
     ) -> Visit:
         """Start a visit with a client, on the practice's own day; raises NotAllowed, NotFound.
 
+        A client that is open to others only is not there.
+
         The same id sent again makes no second one.
 
         How well the member repeats a reading, and what the practice has chosen, are taken down.
         """
         require_writer(member)
+        if client_id in self._hidden_from(member):
+            raise NotFound("There is no such client.")
         client = self._records.client(member.practice_id, client_id)
         visit = Visit(
             id=id or uuid4(),

@@ -1,7 +1,11 @@
 """PostgreSQL behind the ports."""
 
+from .access import SqlClientAccesses, SqlOneTimeLinks
 from .accounts import SqlAccounts
 from .engine import make_engine, migrate, newest_schema, schema_of
+from .erased_list import note_erased, noted_as_erased
+from .failed_mails import SqlFailedMails
+from .keeping import SqlKeeping, erase_again
 from .measuring import SqlMeasuring
 from .own_pages import SqlOwnPages
 from .policies import SqlPolicies
@@ -12,15 +16,22 @@ from .trail import SqlTrail
 
 __all__ = [
     "SqlAccounts",
+    "SqlClientAccesses",
+    "SqlFailedMails",
+    "SqlKeeping",
     "SqlMeasuring",
+    "SqlOneTimeLinks",
     "SqlOwnPages",
     "SqlPolicies",
     "SqlQueue",
     "SqlRecords",
     "SqlShelf",
     "SqlTrail",
+    "erase_again",
     "make_engine",
     "migrate",
     "newest_schema",
+    "note_erased",
+    "noted_as_erased",
     "schema_of",
 ]

@@ -48,6 +48,9 @@ class PracticeRow(Base):
     letterhead: Mapped[str] = mapped_column(server_default="")
     contact: Mapped[str] = mapped_column(server_default="")
     second_factor: Mapped[bool] = mapped_column(server_default=text("false"))
+    keep_signed_years: Mapped[int | None]
+    keep_unsigned_years: Mapped[int | None]
+    keep_photographs_months: Mapped[int | None]
 
 
 class MemberRow(Base):
@@ -57,8 +60,11 @@ class MemberRow(Base):
     __table_args__ = (
         Index("uq_member_email", "email", unique=True, postgresql_where=text("left_at is null")),
         Index("ix_member_practice_id", "practice_id"),
-        CheckConstraint("role in ('owner', 'practitioner', 'reader')", name="role"),
-        CheckConstraint("sees_health or role = 'reader'", name="sees_health"),
+        CheckConstraint("role in ('owner', 'practitioner', 'assistant', 'reader')", name="role"),
+        CheckConstraint(
+            "role = 'reader' or sees_health = (role in ('owner', 'practitioner'))",
+            name="sees_health",
+        ),
     )
     id: Mapped[UUID] = mapped_column(primary_key=True)
     practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
@@ -127,6 +133,7 @@ class ClientRow(Base):
     version: Mapped[int] = mapped_column(server_default=text("1"))
     origin_id: Mapped[str | None]
     email: Mapped[str] = mapped_column(server_default="")
+    restricted: Mapped[bool] = mapped_column(server_default=text("false"))
 
 
 class VisitRow(Base):

@@ -7,13 +7,14 @@ from typing import TYPE_CHECKING, Any, cast
 
 from sqlalchemy import Connection, Engine, text
 
-from ..services.models import OutgoingMail
+from ..services.models import OutgoingMail, StaffLetter
 
 if TYPE_CHECKING:
     from procrastinate import App
 
 SEND_MAIL = "send_mail"
-"""Name of the task; the worker knows what it does."""
+SEND_LETTER = "send_letter"
+"""Names of the tasks; the worker knows what they do."""
 MAIL_QUEUE = "mail"
 
 DROP_QUEUE = r"""
@@ -54,6 +55,15 @@ def put_mail(connection: Connection, mail: OutgoingMail) -> None:
         connection=cast("Any", driver),
     )
     job.defer(mail_id=str(mail.id))
+
+
+def put_letter(connection: Connection, letter: StaffLetter) -> None:
+    """Queue a letter with a one-time link, within the transaction that keeps it."""
+    driver: Any = connection.connection.driver_connection
+    job = _app().configure_task(
+        SEND_LETTER, allow_unknown=True, queue=MAIL_QUEUE, connection=cast("Any", driver)
+    )
+    job.defer(letter_id=str(letter.id))
 
 
 class SqlQueue:

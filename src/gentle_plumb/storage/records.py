@@ -81,18 +81,6 @@ class SqlRecords(SqlReports, SqlPhotos):
             db.flush()
             return client_of(row)
 
-    def drop_client(self, practice_id: UUID, client_id: UUID, *, even_signed: bool) -> None:
-        with Db(self._engine) as db, db.begin():
-            row = _mine(db, ClientRow, practice_id, client_id)
-            signed = (
-                select(ReportRow.id)
-                .join(VisitRow, VisitRow.id == ReportRow.visit_id)
-                .where(VisitRow.client_id == client_id)
-            )
-            if not even_signed and db.execute(signed).first() is not None:
-                raise HoldsSomething("There are signed reports. Only an owner can delete them.")
-            db.execute(delete(ClientRow).where(ClientRow.id == row.id))
-
     def add_visit(self, visit: Visit) -> Visit:
         with Db(self._engine) as db, db.begin():
             put = insert(VisitRow).values(**vars(visit))

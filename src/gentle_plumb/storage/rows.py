@@ -23,6 +23,7 @@ def client_of(row: ClientRow) -> Client:
         version=row.version,
         origin_id=row.origin_id,
         email=row.email,
+        restricted=row.restricted,
     )
 
 

@@ -12,10 +12,12 @@ import { Failure, Nowhere } from "./failure";
 import { Gate } from "./gate";
 import { Shell } from "./shell";
 
-/** A client's own page has a door of its own; everything else is behind the sign-in. */
+const OPEN: ReadonlySet<string> = new Set(["/own", "/enter"]);
+
+/** A client's own page, and a one-time link, have doors of their own; everything else is behind the sign-in. */
 function Root() {
-  const own = useRouterState({ select: (state) => state.location.pathname === "/own" });
-  return own ? <Outlet /> : <Gate />;
+  const open = useRouterState({ select: (state) => OPEN.has(state.location.pathname) });
+  return open ? <Outlet /> : <Gate />;
 }
 
 const root = createRootRoute({ component: Root });
@@ -23,6 +25,12 @@ const ownPage = createRoute({
   getParentRoute: () => root,
   path: "/own",
   component: lazyRouteComponent(() => import("../features/own-page/own-page"), "OwnPage"),
+});
+/** Come in by a one-time link: nobody is signed in yet. */
+const enter = createRoute({
+  getParentRoute: () => root,
+  path: "/enter",
+  component: lazyRouteComponent(() => import("../features/sign-in/enter-page"), "EnterPage"),
 });
 const shell = createRoute({ getParentRoute: () => root, id: "shell", component: Shell });
 
@@ -52,6 +60,16 @@ const trail = createRoute({
   validateSearch: (search: Record<string, unknown>): { client?: string } =>
     typeof search.client === "string" ? { client: search.client } : {},
   component: lazyRouteComponent(() => import("../features/people/trail-page"), "TrailPage"),
+});
+const keeping = createRoute({
+  getParentRoute: () => shell,
+  path: "/keeping",
+  component: lazyRouteComponent(() => import("../features/people/keeping-page"), "KeepingPage"),
+});
+const running = createRoute({
+  getParentRoute: () => shell,
+  path: "/running",
+  component: lazyRouteComponent(() => import("../features/people/running-page"), "RunningPage"),
 });
 const inbox = createRoute({
   getParentRoute: () => shell,
@@ -117,6 +135,8 @@ export const router = createRouter({
       check,
       inbox,
       trail,
+      keeping,
+      running,
       equipment,
       measuring,
       rules,
@@ -125,6 +145,7 @@ export const router = createRouter({
     ]),
     visitRoute,
     ownPage,
+    enter,
   ]),
   defaultPreload: "intent",
   defaultErrorComponent: Failure,

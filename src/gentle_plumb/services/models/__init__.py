@@ -1,6 +1,16 @@
 """The things the use cases work on, as plain records."""
 
-from .accounts import WRITERS, DateOrder, Member, Practice, Role, Session
+from .access import (
+    ClientAccess,
+    ClientStanding,
+    DoorKind,
+    ErasedWhat,
+    Erasure,
+    FailedMail,
+    OneTimeLink,
+    StaffLetter,
+)
+from .accounts import OFFICE, WRITERS, DateOrder, Member, Practice, Role, Session
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
 from .device import Belongings, TakenVisit
 from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Trouble, Troubles
@@ -38,6 +48,7 @@ from .visits import (
 
 __all__ = [
     "MOST_TROUBLES",
+    "OFFICE",
     "WRITERS",
     "ArchivedPhoto",
     "ArchivedVisit",
@@ -47,16 +58,22 @@ __all__ = [
     "Check",
     "CheckRound",
     "Client",
+    "ClientAccess",
     "ClientArchive",
     "ClientLink",
+    "ClientStanding",
     "DateOrder",
     "DeskMotion",
     "DeskState",
     "Difference",
     "Direction",
+    "DoorKind",
     "EarlierVisit",
     "Entry",
+    "ErasedWhat",
+    "Erasure",
     "ErasureScope",
+    "FailedMail",
     "FileRead",
     "GivenAnswer",
     "ImportBatch",
@@ -71,6 +88,7 @@ __all__ = [
     "MeasuringList",
     "Member",
     "MessageCatalogue",
+    "OneTimeLink",
     "OutgoingMail",
     "PhotoHead",
     "PopulationTable",
@@ -82,6 +100,7 @@ __all__ = [
     "Role",
     "Session",
     "ShelfItem",
+    "StaffLetter",
     "StoredRuleSet",
     "TableRow",
     "TakenVisit",

@@ -12,9 +12,11 @@ from zoneinfo import ZoneInfo
 from ...core.plans import Prices
 from ...core.units import LengthUnit
 
-Role = Literal["owner", "practitioner", "reader"]
+Role = Literal["owner", "practitioner", "assistant", "reader"]
 DateOrder = Literal["dmy", "mdy"]
 WRITERS: tuple[Role, ...] = ("owner", "practitioner")
+OFFICE: tuple[Role, ...] = (*WRITERS, "assistant")
+"""Who keeps names, contact data and the shelf: an assistant does, and sees no health data."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -24,6 +26,8 @@ class Practice:
     ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands.
     ``letterhead`` are the lines under its name on papers, ``contact`` says whom to call.
     ``second_factor``: everybody signs in with one.
+    The ``keep_`` periods say after how long without anything new a client's records are due to go: where a report
+    is signed, where none is, and their photographs; None where the practice has set none.
     ``date_order`` is how a day typed in numbers is read, 3/4: day first or month first.
     """
 
@@ -40,6 +44,9 @@ class Practice:
     letterhead: str = ""
     contact: str = ""
     second_factor: bool = False
+    keep_signed_years: int | None = None
+    keep_unsigned_years: int | None = None
+    keep_photographs_months: int | None = None
 
     @property
     def prices(self) -> Prices:

@@ -30,10 +30,11 @@ class ArchivedVisit:
 
 @dataclass(frozen=True, kw_only=True)
 class ClientArchive:
-    """A client with every visit, the first one first."""
+    """A client with every visit, the first one first; ``beside`` are further files by name, which are not read back."""
 
     name: str
     sex: Sex | None
     work: str
     visits: tuple[ArchivedVisit, ...]
     email: str = ""
+    beside: dict[str, str] = field(default_factory=dict)

@@ -19,7 +19,8 @@ from .shared import MeasuringList, PopulationTable
 class Client:
     """A person who is helped; ``origin_id`` is the identifier in the file they came from.
 
-    ``email`` is where the link to their own page is sent, empty where there is none.
+    ``email`` is where the link to their own page is sent, empty where there is none; ``restricted``: some of the
+    practice see them, and nobody else.
     """
 
     id: UUID
@@ -30,6 +31,7 @@ class Client:
     version: int = 1
     origin_id: str | None = None
     email: str = ""
+    restricted: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -21,7 +21,7 @@ from .models import (
     TakenOver,
     WaitingCheck,
 )
-from .ports import MailBox, MailSender, OwnPages
+from .ports import MailBox, OwnPages
 
 __all__ = [
     "ENGLISH",
@@ -33,7 +33,6 @@ __all__ = [
     "LinkView",
     "MadeLink",
     "MailBox",
-    "MailSender",
     "MailService",
     "OwnCaller",
     "OwnDoorView",

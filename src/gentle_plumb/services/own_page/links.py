@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import secrets
+from collections.abc import Callable, Set
 from dataclasses import dataclass, replace
 from datetime import date, timedelta
 from uuid import UUID, uuid4, uuid5
@@ -13,7 +14,7 @@ from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.words import say_length
 from ..accounts import hash_secret
-from ..errors import NotReady
+from ..errors import NotFound, NotReady
 from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice
 from ..permissions import require_health, require_writer
 from ..ports import Accounts, Clock, Records
@@ -46,10 +47,17 @@ class LinkService:
     """The practitioner's side."""
 
     def __init__(
-        self, pages: OwnPages, records: Records, accounts: Accounts, mail: MailService, clock: Clock
+        self,
+        pages: OwnPages,
+        records: Records,
+        accounts: Accounts,
+        mail: MailService,
+        clock: Clock,
+        hidden_from: Callable[[Member], Set[UUID]] | None = None,
     ) -> None:
         self._pages, self._records, self._accounts = pages, records, accounts
         self._mail, self._clock = mail, clock
+        self._hidden_from = hidden_from or (lambda _: frozenset())
 
     def links(self, member: Member, practice: Practice, client_id: UUID) -> list[LinkView]:
         """A client's links, the latest first; raises NotAllowed, NotFound."""
@@ -113,6 +121,8 @@ class LinkService:
         """
         require_writer(member)
         working = self._records.working(member.practice_id, visit_id)
+        if working.client.id in self._hidden_from(member):
+            raise NotFound("There is no such visit.")
         known = [ENGLISH, *self._pages.catalogues(practice.id)]
         if language not in {one.language for one in known}:
             raise UnknownName(
@@ -194,7 +204,12 @@ class LinkService:
         """Answers that nobody has decided on, the gravest first; none for who sees no health data."""
         if not member.sees_health:
             return []
-        found = [self._sorted(one) for one in self._pages.undecided(member.practice_id)]
+        hidden = self._hidden_from(member)
+        found = [
+            self._sorted(one)
+            for one in self._pages.undecided(member.practice_id)
+            if one.link.client_id not in hidden
+        ]
         waiting = [
             WaitingCheck(
                 id=one.round.id,

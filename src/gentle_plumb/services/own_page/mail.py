@@ -13,17 +13,16 @@ from datetime import datetime, time
 from uuid import UUID, uuid4
 from zoneinfo import ZoneInfo
 
-from ..errors import MailRefused, MailTrouble, NotReady
+from ..errors import NotReady
 from ..models import CheckRound, Client, ClientLink, LetterOut, MailKind, OutgoingMail, Practice
 from ..ports import Clock
+from ..sending import MailSender, hand_over
 from .catalogues import ENGLISH, translated
 from .models import MailView
-from .ports import MailSender, OwnPages
+from .ports import OwnPages
 
 HOUR = time(9)
 """When mails of a day to come are sent, by the clock of the practice. House value."""
-MOST_TRIES = 7
-"""After so many tries a mail counts as failed: with the waits between, after about 16 hours. House value."""
 
 
 class MailService:
@@ -99,21 +98,18 @@ class MailService:
         if not link.open_on(practice.day(self._clock())) or mail.round_id in done:
             self._pages.settle_mail(replace(mail, state="dropped", url=""))
             return
-        try:
-            if self._sender is None:
-                raise MailTrouble("No mail server is set up.")
-            self._sender.send(self._letter(practice, link, mail))
-        except MailRefused as error:
-            self._pages.settle_mail(replace(mail, state="failed", trouble=str(error), url=""))
-        except MailTrouble as error:
-            again = mail.tries < MOST_TRIES
-            state = replace(mail, state="waiting" if again else "failed", trouble=str(error))
-            self._pages.settle_mail(state if again else replace(state, url=""))
-            if again:
-                raise
-        else:
-            sent = replace(mail, state="sent", trouble="", sent_at=self._clock(), url="")
-            self._pages.settle_mail(sent)
+        handed = hand_over(self._sender, self._letter(practice, link, mail), mail.tries)
+        self._pages.settle_mail(
+            replace(
+                mail,
+                state=handed.state,
+                trouble=handed.trouble,
+                sent_at=self._clock() if handed.state == "sent" else None,
+                url=mail.url if handed.again else "",
+            )
+        )
+        if handed.again:
+            raise handed.again
 
     def _letter(self, practice: Practice, link: ClientLink, mail: OutgoingMail) -> LetterOut:
         known = {one.language: one for one in self._pages.catalogues(practice.id)}

@@ -79,13 +79,6 @@ class OwnPages(Protocol):
         """Raises NotFound."""
 
 
-class MailSender(Protocol):
-    """Hands mail over to a mail server."""
-
-    def send(self, letter: LetterOut) -> None:
-        """Raises MailTrouble where it may be tried again, MailRefused where that is of no use."""
-
-
 class MailBox(Protocol):
     """The simulated mail server's inbox."""
 

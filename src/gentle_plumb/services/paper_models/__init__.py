@@ -1,11 +1,11 @@
 """The papers, part by part and whole."""
 
+from .erasure import ErasurePaper
 from .papers import (
     COPIES,
     ClientPaper,
     Copy,
     LetterPaper,
-    Paper,
     PaperHead,
     Papers,
     RecordPaper,
@@ -39,12 +39,15 @@ from .parts import (
     Shows,
 )
 
+Paper = ClientPaper | WorkplacePaper | RecordPaper | LetterPaper | ErasurePaper
+
 __all__ = [
     "COPIES",
     "CardLine",
     "CardPerson",
     "ClientPaper",
     "Copy",
+    "ErasurePaper",
     "LetterPaper",
     "Paper",
     "PaperAction",

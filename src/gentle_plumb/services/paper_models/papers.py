@@ -207,5 +207,4 @@ class Papers(PaperPart):
     record: RecordPaper
 
 
-Paper = ClientPaper | WorkplacePaper | RecordPaper | LetterPaper
 """What is set as a page of its own."""

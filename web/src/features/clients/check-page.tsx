@@ -43,7 +43,7 @@ export function CheckPage() {
       </>
     );
   if (!check.data) return <Skeleton lines={8} label="Opening the answers" />;
-  return <Seen check={check.data} writes={me?.role !== "reader"} />;
+  return <Seen check={check.data} writes={me?.writes ?? false} />;
 }
 
 function Seen({ check, writes }: { check: Check; writes: boolean }) {

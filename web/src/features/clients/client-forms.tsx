@@ -66,7 +66,10 @@ export function NewClient({
   name,
   onDone,
   onMade,
+  begins,
 }: {
+  /** Whether their first visit begins at once. */
+  begins: boolean;
   name: string;
   onDone: () => void;
   onMade: (clientId: string) => Promise<void>;
@@ -88,13 +91,13 @@ export function NewClient({
       open
       onOpenChange={(open) => !open && onDone()}
       title="New client"
-      says="Saving also opens a new visit."
+      {...(begins ? { says: "Saving also opens a new visit." } : {})}
     >
       <form onSubmit={submit} className="space-y-4">
         <FactFields facts={facts} onChange={setFacts} />
         {add.isError && <Notice role="alert">{add.error.message}</Notice>}
         <Button type="submit" look="next" disabled={add.isPending}>
-          {add.isPending ? "Saving …" : "Save and start visit"}
+          {add.isPending ? "Saving …" : begins ? "Save and start visit" : "Save"}
         </Button>
       </form>
     </Modal>
@@ -132,53 +135,6 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
         <Button type="submit" look="next" disabled={change.isPending}>
           Save
         </Button>
-      </form>
-    </Modal>
-  );
-}
-
-/** Erase a client with everything, which asks for the name. */
-export function EraseClient({
-  client,
-  onDone,
-  onErased,
-}: {
-  client: Client;
-  onDone: () => void;
-  onErased: () => void;
-}) {
-  const { erase } = useClientChanges();
-  const [typed, setTyped] = useState("");
-  return (
-    <Modal
-      open
-      onOpenChange={(open) => !open && onDone()}
-      title={`Delete ${client.name}?`}
-      says={`Everything kept about ${client.name} is erased for good: visits, measurements, photographs and signed reports. Local rules may ask you to keep records; nobody can bring this back.`}
-    >
-      <form
-        className="space-y-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          erase.mutate({ params: { path: { client_id: client.id } } }, { onSuccess: onErased });
-        }}
-      >
-        <LabelledInput
-          label="Type the name to erase it"
-          value={typed}
-          autoComplete="off"
-          dir="auto"
-          onChange={(event) => setTyped(event.target.value)}
-        />
-        {erase.error && <Notice role="alert">{erase.error.message}</Notice>}
-        <div className="flex flex-wrap gap-2">
-          <Button look="next" onClick={onDone}>
-            Keep the client
-          </Button>
-          <Button type="submit" disabled={typed.trim() !== client.name.trim() || erase.isPending}>
-            Delete everything
-          </Button>
-        </div>
       </form>
     </Modal>
   );

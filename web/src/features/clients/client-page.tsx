@@ -10,10 +10,12 @@ import { PageHead } from "@/shared/ui/page-head";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { VisitRow } from "../today/visit-row";
 import { whenDue } from "../today/visits";
-import { EditClient, EraseClient } from "./client-forms";
+import { EditClient } from "./client-forms";
+import { Erase } from "./erase-client";
 import { History } from "./history";
 import { OwnLinks } from "./own-links";
 import { useBeginVisit } from "./use-begin-visit";
+import { WhoSees } from "./who-sees";
 
 /** Steps from which a visit has something to follow up. */
 const SET: ReadonlySet<string> = new Set(["set", "pace", "report"]);
@@ -27,9 +29,9 @@ export function ClientPage() {
   const navigate = useNavigate();
   const { begin, error, busy } = useBeginVisit();
   const me = useMe().data;
-  const writes = me?.role !== "reader";
+  const writes = me?.writes ?? false;
   const sees = writes || me?.sees_health;
-  const [doing, setDoing] = useState<"edit" | "erase" | null>(null);
+  const [doing, setDoing] = useState<"edit" | "erase" | "access" | null>(null);
   const client = clients.data?.find((one) => one.id === clientId);
   if (clients.isPending || visits.isPending)
     return <Skeleton lines={8} label="Opening the client" />;
@@ -56,10 +58,15 @@ export function ClientPage() {
         </Link>
       </p>
       <PageHead title={client.name} says={client.work || "Job not recorded"}>
+        {me?.office && (
+          <Button look="quiet" onClick={() => setDoing("edit")}>
+            Edit
+          </Button>
+        )}
         {writes && (
           <>
-            <Button look="quiet" onClick={() => setDoing("edit")}>
-              Edit
+            <Button look="quiet" onClick={() => setDoing("access")}>
+              Who sees them
             </Button>
             <Download href={`/api/clients/${client.id}/archive.zip`} file={`${client.name}.zip`}>
               Export
@@ -90,6 +97,11 @@ export function ClientPage() {
       {error && (
         <Notice role="alert" className="mb-4">
           {error.message}
+        </Notice>
+      )}
+      {client.restricted && (
+        <Notice className="mb-4">
+          Open to some of the practice only: everybody else does not find this client.
         </Notice>
       )}
       <dl className="mb-6 flex flex-wrap gap-x-10 gap-y-2">
@@ -133,11 +145,13 @@ export function ClientPage() {
           )}
         </div>
       )}
+      {doing === "access" && <WhoSees clientId={client.id} onDone={() => setDoing(null)} />}
       {doing === "edit" && (
         <EditClient key={client.version} client={client} onDone={() => setDoing(null)} />
       )}
       {doing === "erase" && (
-        <EraseClient
+        <Erase
+          what="client"
           client={client}
           onDone={() => setDoing(null)}
           onErased={() => void navigate({ to: "/clients" })}

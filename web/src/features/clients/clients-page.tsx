@@ -19,7 +19,8 @@ export function ClientsPage() {
   const clients = useClients();
   const visits = useVisits();
   const { begin, error } = useBeginVisit();
-  const writes = useMe().data?.role !== "reader";
+  const me = useMe().data;
+  const [writes, office] = [me?.writes ?? false, me?.office ?? false];
   const [adding, setAdding] = useState(false);
   const [importing, setImporting] = useState(false);
   const [words, setWords] = useState("");
@@ -30,14 +31,14 @@ export function ClientsPage() {
       <PageHead title="Clients">
         <SearchField label="Find a client" value={words} onChange={setWords} />
         {writes && (
-          <>
-            <Button look="quiet" onClick={() => setImporting(true)}>
-              Import …
-            </Button>
-            <Button look="next" onClick={() => setAdding(true)}>
-              New client
-            </Button>
-          </>
+          <Button look="quiet" onClick={() => setImporting(true)}>
+            Import …
+          </Button>
+        )}
+        {office && (
+          <Button look="next" onClick={() => setAdding(true)}>
+            New client
+          </Button>
         )}
       </PageHead>
       {troubled && (
@@ -64,7 +65,7 @@ export function ClientsPage() {
           <p className="mb-3 text-soft">
             {words ? `No client matches “${words}”.` : "No clients yet."}
           </p>
-          {writes && (
+          {office && (
             <Button onClick={() => setAdding(true)}>
               {words ? `Add “${words}” as a new client` : "Add the first client"}
             </Button>
@@ -76,7 +77,8 @@ export function ClientsPage() {
         <NewClient
           name={shown.length === 0 ? words : ""}
           onDone={() => setAdding(false)}
-          onMade={begin}
+          onMade={writes ? begin : async () => setAdding(false)}
+          begins={writes}
         />
       )}
     </>

@@ -34,7 +34,7 @@ export function EquipmentPage() {
   const [editing, setEditing] = useState<Editing | null>(null);
   const shelf = useShelf();
   const catalogue = useFields().data;
-  const writes = useMe().data?.role !== "reader";
+  const writes = useMe().data?.office ?? false;
   const kept = shelf.data?.filter((item) => matches(words, item.name, item.place));
   return (
     <>

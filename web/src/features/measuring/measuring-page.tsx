@@ -24,7 +24,7 @@ export function MeasuringPage() {
   const navigate = useNavigate();
   const { part } = useSearch({ from: "/shell/measuring" });
   const present = part && part in PARTS ? (part as keyof typeof PARTS) : "lists";
-  const mayWrite = me?.role !== "reader";
+  const mayWrite = me?.writes ?? false;
   return (
     <div className="max-w-[1000px]">
       <PageHead title="Measuring" />

@@ -1,8 +1,7 @@
 import { Link } from "@tanstack/react-router";
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
 import { useMe, useMemberChanges, useMembers, usePractice } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
-import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
 import { LabelledInput } from "@/shared/ui/labelled";
@@ -11,13 +10,16 @@ import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { Invite, ResetPassword, Waiting } from "./invite";
 import { Languages } from "./languages";
+import { Restricted } from "./restricted";
 
 type Member = Schemas["MemberOut"];
 
 const ROLES: Record<string, string> = {
   owner: "Owner: full access, manages the team",
   practitioner: "Practitioner: clients, visits, equipment and settings",
+  assistant: "Assistant: names, contact data and equipment, no health data",
   reader: "Reader: who came when, and the workplace's copies",
 };
 
@@ -25,21 +27,28 @@ export function PeoplePage() {
   const me = useMe().data;
   const members = useMembers();
   const { grant, reset } = useMemberChanges();
-  const [adding, setAdding] = useState(false);
+  const [inviting, setInviting] = useState(false);
   const [leaving, setLeaving] = useState<Member | null>(null);
+  const [resetting, setResetting] = useState<Member | null>(null);
   const owns = me?.role === "owner";
   return (
     <>
       <PageHead title="Practice" says={me?.practice}>
         {owns && (
-          <Link to="/trail" className="inline-flex min-h-11 items-center px-3 underline">
-            Trail: who saw and did what
-          </Link>
-        )}
-        {owns && (
-          <Button look="next" onClick={() => setAdding(true)}>
-            Add a member
-          </Button>
+          <>
+            <Link to="/trail" className="inline-flex min-h-11 items-center px-3 underline">
+              Trail
+            </Link>
+            <Link to="/keeping" className="inline-flex min-h-11 items-center px-3 underline">
+              Keeping and erasing
+            </Link>
+            <Link to="/running" className="inline-flex min-h-11 items-center px-3 underline">
+              Backups and mail
+            </Link>
+            <Button look="next" onClick={() => setInviting(true)}>
+              Invite a member
+            </Button>
+          </>
         )}
       </PageHead>
       {grant.isError && (
@@ -94,6 +103,16 @@ export function PeoplePage() {
                 <Button
                   look="quiet"
                   className="-ml-4 desk:ml-0"
+                  aria-label={`Reset the password of ${member.name}`}
+                  onClick={() => setResetting(member)}
+                >
+                  Reset password
+                </Button>
+              )}
+              {owns && member.email !== me?.email && (
+                <Button
+                  look="quiet"
+                  className="-ml-4 desk:ml-0"
                   aria-label={`Has left: ${member.name}`}
                   onClick={() => setLeaving(member)}
                 >
@@ -104,9 +123,12 @@ export function PeoplePage() {
           </li>
         ))}
       </ul>
+      {owns && <Waiting />}
+      {owns && <Restricted />}
       {owns && me && <PracticeForm key={JSON.stringify(me)} me={me} />}
       {owns && <Languages />}
-      {adding && <NewMember onDone={() => setAdding(false)} />}
+      {inviting && <Invite onDone={() => setInviting(false)} />}
+      {resetting && <ResetPassword member={resetting} onDone={() => setResetting(null)} />}
       {leaving && <Leave member={leaving} onDone={() => setLeaving(null)} />}
     </>
   );
@@ -276,57 +298,6 @@ function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
           Leave it as it is
         </Button>
       </div>
-    </Modal>
-  );
-}
-
-function NewMember({ onDone }: { onDone: () => void }) {
-  const { add } = useMemberChanges();
-  const [id] = useNewId();
-  const [given, setGiven] = useState({ name: "", title: "", email: "", password: "" });
-  const [role, setRole] = useState<Schemas["MemberIn"]["role"]>("practitioner");
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    add.mutate({ body: { id, ...given, role } }, { onSuccess: onDone });
-  };
-  const line = (key: keyof typeof given, label: string, type = "text", help = "") => (
-    <LabelledInput
-      label={label}
-      type={type}
-      required={key !== "title"}
-      autoComplete={type === "password" ? "new-password" : "off"}
-      {...(type === "password" ? { minLength: 12 } : {})}
-      {...(help ? { help } : {})}
-      value={given[key]}
-      onChange={(event) => setGiven({ ...given, [key]: event.target.value })}
-    />
-  );
-  return (
-    <Modal open onOpenChange={(open) => !open && onDone()} title="Add a member">
-      <form onSubmit={submit} className="space-y-4">
-        {line("name", "Name")}
-        {line("title", "Profession or title")}
-        {line("email", "Address", "email")}
-        {line(
-          "password",
-          "Temporary password",
-          "password",
-          "At least 12 characters, hard to guess.",
-        )}
-        <Segments
-          label="Role"
-          value={role}
-          onChange={(value) => setRole(value as Schemas["MemberIn"]["role"])}
-          choices={["owner", "practitioner", "reader"].map((value) => ({
-            value,
-            label: value[0]?.toUpperCase() + value.slice(1),
-          }))}
-        />
-        {add.isError && <Notice role="alert">{add.error.message}</Notice>}
-        <Button type="submit" look="next" disabled={add.isPending}>
-          Add
-        </Button>
-      </form>
     </Modal>
   );
 }

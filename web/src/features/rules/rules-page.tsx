@@ -31,7 +31,7 @@ export function RulesPage() {
   const [draft, setDraft] = useState<Draft | null>(null);
   if (!rules.data) return <Skeleton lines={10} label="Fetching house rules" />;
   const { questions, bundles } = rules.data;
-  const mayWrite = me?.role !== "reader";
+  const mayWrite = me?.writes ?? false;
   return (
     <div className="max-w-[1040px]">
       <PageHead

@@ -5,6 +5,7 @@ import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Logo } from "@/shared/ui/logo";
 import { Notice } from "@/shared/ui/notice";
+import { Forgotten } from "./forgotten";
 
 /** Sign in; `notice` says why one is here again. */
 export function SignInPage({ notice }: { notice?: ReactNode }) {
@@ -70,6 +71,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
             Sign in
           </Button>
         </form>
+        {welcome && <Forgotten email={email} mails={welcome.mails ?? false} />}
         {welcome && (welcome.demo?.length ?? 0) > 0 && (
           <section className="mt-10 border-t border-hair pt-4" aria-label="Demo">
             <h2 className="mb-1">Demo: choose an account</h2>

@@ -41,7 +41,7 @@ export function TodayPage() {
             { value: "mine", label: "Mine" },
           ]}
         />
-        {me?.role !== "reader" && (
+        {me?.writes && (
           <Link
             to="/clients"
             className="inline-flex min-h-11 items-center rounded-[3px] bg-accent px-4 font-semibold text-on-accent"

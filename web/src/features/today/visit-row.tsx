@@ -21,7 +21,7 @@ export function VisitRow({
   call?: boolean;
 }) {
   const me = useMe().data;
-  const mayOpen = me?.role !== "reader" || me.sees_health;
+  const mayOpen = (me?.writes || me?.sees_health) ?? false;
   const signed = line.state === "signed" || line.state === "changed";
   const step = signed ? "report" : (line.step ?? "ask");
   const name = <span className="font-semibold">{line.client}</span>;
@@ -87,7 +87,7 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
           ),
       },
     );
-  if (line.state === "new" && me?.role !== "reader")
+  if (line.state === "new" && me?.writes)
     return (
       <button
         type="button"

@@ -98,7 +98,7 @@ function WorkedVisit({
   const drawn = useWorked(visit.id, view).data;
   const [worked, open] = [useDeferredValue(drawn), useDeferredValue(visit)];
   const sits = worked?.seated_possible ?? true;
-  const readOnly = me?.role === "reader";
+  const readOnly = !me?.writes;
   const facts = useMemo<VisitFacts>(
     () => ({
       visit: open,

@@ -124,15 +124,27 @@ export function useMembers() {
   return server.useQuery("get", "/api/members");
 }
 
-/** Let somebody in, take them out, and let a reader see health data. */
+/** Take somebody out, let a reader see health data, and help with a lost second factor. */
 export function useMemberChanges() {
   const queries = useQueryClient();
   const done = { onSettled: () => stale(queries, "/api/members") };
   return {
-    add: server.useMutation("post", "/api/members", done),
     remove: server.useMutation("delete", MEMBER, done),
     grant: server.useMutation("put", "/api/members/{member_id}/health", done),
     reset: server.useMutation("delete", "/api/members/{member_id}/second-factor", done),
+  };
+}
+
+/** One-time links: who is invited, or sets a password anew. */
+export function useInvitations() {
+  const queries = useQueryClient();
+  const done = { onSettled: () => stale(queries, "/api/invitations") };
+  return {
+    waiting: server.useQuery("get", "/api/invitations"),
+    invite: server.useMutation("post", "/api/invitations", done),
+    again: server.useMutation("post", "/api/invitations/{door_id}/again", done),
+    withdraw: server.useMutation("delete", "/api/invitations/{door_id}", done),
+    reset: server.useMutation("post", "/api/members/{member_id}/reset", done),
   };
 }
 

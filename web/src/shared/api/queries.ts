@@ -39,14 +39,11 @@ export function useAddClient() {
   });
 }
 
-/** Correct a client, or erase one with everything kept about them. */
+/** Correct a client. */
 export function useClientChanges() {
   const queries = useQueryClient();
   const done = { onSettled: () => stale(queries, "/api/clients", "/api/visits", VISIT) };
-  return {
-    change: server.useMutation("put", CLIENT, done),
-    erase: server.useMutation("delete", CLIENT, done),
-  };
+  return { change: server.useMutation("put", CLIENT, done) };
 }
 
 /** Start a visit, or drop one that holds nothing; started again with its id it is the same visit. */

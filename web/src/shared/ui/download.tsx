@@ -19,14 +19,27 @@ async function read(answer: Response, tell: (share: number | null) => void): Pro
   return new Blob(parts, { type: answer.headers.get("Content-Type") ?? "" });
 }
 
+/** Save what came as a file. */
+function saveAs(what: Blob, file: string): void {
+  const address = URL.createObjectURL(what);
+  const link = document.createElement("a");
+  link.href = address;
+  link.download = file;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+}
+
 /** Fetches a file and saves it: what comes is told, and what fails is said here and can be tried again. */
 export function Download({
-  href,
+  href = "",
+  ask,
   file,
   className,
   children,
 }: {
-  href: string;
+  href?: string;
+  /** Asks for it otherwise than by its address. */
+  ask?: () => Promise<Response>;
   file: string;
   className?: string;
   children: ReactNode;
@@ -35,17 +48,12 @@ export function Download({
   const fetchIt = async () => {
     setComing(null);
     try {
-      const answer = await fetch(href, { credentials: "same-origin" });
+      const answer = await (ask ? ask() : fetch(href, { credentials: "same-origin" }));
       if (!answer.ok) {
         const problem = (await answer.json().catch(() => null)) as { detail?: string } | null;
         throw new Error(problem?.detail ?? `The server answered ${answer.status}.`);
       }
-      const address = URL.createObjectURL(await read(answer, setComing));
-      const link = document.createElement("a");
-      link.href = address;
-      link.download = file;
-      link.click();
-      setTimeout(() => URL.revokeObjectURL(address), 10_000);
+      saveAs(await read(answer, setComing), file);
     } catch (error) {
       toast(`Not downloaded: ${error instanceof Error ? error.message : String(error)}`);
     } finally {

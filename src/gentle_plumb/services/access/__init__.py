@@ -1,0 +1,15 @@
+"""Who comes in, and which clients they see."""
+
+from .entrances import Door, EntranceService, MadeDoor
+from .ports import ClientAccesses, OneTimeLinks
+from .restricted import HIDDEN, AccessService
+
+__all__ = [
+    "HIDDEN",
+    "AccessService",
+    "ClientAccesses",
+    "Door",
+    "EntranceService",
+    "MadeDoor",
+    "OneTimeLinks",
+]

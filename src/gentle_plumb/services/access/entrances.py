@@ -1,0 +1,259 @@
+"""Coming in by a one-time link: invited by an owner, or with a password to be set anew.
+
+The link's token is in the part of the address that browsers keep to themselves, and only its digest is kept.
+"""
+
+from __future__ import annotations
+
+import secrets
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+from uuid import UUID, uuid4, uuid5
+
+from ..accounts import AccountService, token_hash
+from ..errors import AlreadyThere, LockedOut, NotAllowed, NotFound
+from ..models import DoorKind, LetterOut, Member, OneTimeLink, Practice, Role, StaffLetter
+from ..passwords import check_password
+from ..ports import Accounts, Clock
+from ..sending import MailSender, hand_over
+from ..throttle import counted_by
+from .ports import OneTimeLinks
+
+LASTS: dict[DoorKind, timedelta] = {"invitation": timedelta(days=7), "reset": timedelta(hours=1)}
+"""How long a link opens: an invitation until it is read, a reset while its asker waits. House values."""
+GONE = "This link opens nothing any more: it was used, or has run out. Ask for another one."
+_SAYS: dict[DoorKind, tuple[str, str]] = {
+    "invitation": (
+        "{practice}: your place in Gentle Plumb",
+        "{by} has invited you to {practice} in Gentle Plumb.\n\n"
+        "Choose your password here, by {until}:\n{url}\n\n"
+        "The link opens once. If you did not expect it, do nothing.\n",
+    ),
+    "reset": (
+        "{practice}: set your password anew",
+        "Somebody asked to set your password for {practice} in Gentle Plumb anew.\n\n"
+        "Choose another one here, by {until}:\n{url}\n\n"
+        "The link opens once. If it was not you, do nothing: your password stays as it is.\n",
+    ),
+}
+
+
+@dataclass(frozen=True, kw_only=True)
+class MadeDoor:
+    """A link just made; ``url`` is told only where no mail server is set up to carry it."""
+
+    link: OneTimeLink
+    mailed: bool
+    url: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Door:
+    """What a link opens, as its holder sees it."""
+
+    kind: DoorKind
+    practice: str
+    name: str
+    email: str
+
+
+class EntranceService:
+    """Makes one-time links, sends them, and lets in who holds one."""
+
+    def __init__(
+        self,
+        links: OneTimeLinks,
+        accounts: Accounts,
+        people: AccountService,
+        sender: MailSender | None,
+        clock: Clock,
+    ) -> None:
+        self._links, self._accounts, self._people = links, accounts, people
+        self._sender, self._clock = sender, clock
+
+    @property
+    def mails(self) -> bool:
+        """Whether a mail server is set up."""
+        return self._sender is not None
+
+    def invite(
+        self,
+        by: Member,
+        practice: Practice,
+        *,
+        email: str,
+        name: str,
+        title: str,
+        role: Role,
+        base: str,
+    ) -> MadeDoor:
+        """Invite somebody; an earlier invitation of theirs opens nothing any more.
+
+        Owners only; raises NotAllowed, AlreadyThere for an address that signs in already.
+        """
+        if by.role != "owner":
+            raise NotAllowed("Only an owner can invite people.")
+        address = email.strip().lower()
+        if self._accounts.member_by_email(address) is not None:
+            raise AlreadyThere("This email is already in use.")
+        link, url = self._made("invitation", practice, address, name, base, by=by.name)
+        return self._sent(replace(link, title=title, role=role), url)
+
+    def invitations(self, by: Member) -> list[tuple[OneTimeLink, StaffLetter | None]]:
+        """Links that wait, with how far their letter has got; owners only, raises NotAllowed."""
+        if by.role != "owner":
+            raise NotAllowed("Only an owner sees who is invited.")
+        return self._links.waiting(by.practice_id, self._clock())
+
+    def again(self, by: Member, practice: Practice, link_id: UUID, *, base: str) -> MadeDoor:
+        """Send another link in place of one; owners only. Raises NotAllowed, NotFound."""
+        if by.role != "owner":
+            raise NotAllowed("Only an owner can invite people.")
+        held = self._links.link(practice.id, link_id)
+        if held.used_at is not None:
+            raise NotFound("This link was used.")
+        link, url = self._made(held.kind, practice, held.email, held.name, base, by=by.name)
+        return self._sent(
+            replace(link, title=held.title, role=held.role, member_id=held.member_id), url
+        )
+
+    def withdraw(self, by: Member, link_id: UUID) -> None:
+        """Close a link at once; owners only. Raises NotAllowed, NotFound."""
+        if by.role != "owner":
+            raise NotAllowed("Only an owner can do this.")
+        self._links.drop(by.practice_id, link_id)
+
+    def reset_for(self, by: Member, practice: Practice, member_id: UUID, *, base: str) -> MadeDoor:
+        """Let a colleague set their password anew; owners only. Raises NotAllowed, NotFound."""
+        if by.role != "owner":
+            raise NotAllowed("Only an owner can do this.")
+        for one in self._accounts.members(practice.id):
+            if one.id == member_id:
+                link, url = self._made("reset", practice, one.email, one.name, base, by=by.name)
+                return self._sent(replace(link, member_id=one.id), url)
+        raise NotFound("There is no such member.")
+
+    def ask_reset(self, email: str, *, sender: str, base: str) -> None:
+        """Send a reset to whoever signs in with an address; whether anybody does is not told.
+
+        Raises LockedOut after too many tries.
+        """
+        address = email.strip().lower()
+        wait = self._accounts.count_try(counted_by(f"reset {address}", sender, None), self._clock())
+        if wait > timedelta(0):
+            raise LockedOut(int(wait.total_seconds()) + 1)
+        member = self._accounts.member_by_email(address)
+        if member is None or not self.mails:
+            return
+        practice = self._accounts.practice(member.practice_id)
+        link, url = self._made("reset", practice, address, member.name, base)
+        self._sent(replace(link, member_id=member.id), url)
+
+    def look(self, token: str) -> Door:
+        """What a link opens; raises NotFound for one that opens nothing."""
+        link = self._open(token)
+        practice = self._accounts.practice(link.practice_id)
+        return Door(kind=link.kind, practice=practice.name, name=link.name, email=link.email)
+
+    def enter(self, token: str, password: str) -> Member:
+        """Use a link up: the invited is a member, the forgotten password another one.
+
+        A second factor stays as it is: the password alone does not sign in where there is one.
+
+        Raises
+        ------
+        NotFound
+            For a link that opens nothing, or is used a second time.
+        ValueOutOfRange
+            For a weak password; the link is not used up then.
+        AlreadyThere
+            Where the invited came in another way since.
+
+        """
+        link = self._open(token)
+        check_password(password, (link.name, link.email))
+        if link.kind == "reset":
+            if not self._links.use(link.id, self._clock()):
+                raise NotFound(GONE)
+            return self._people.reset_password(link.email, password)
+        member = self._people.create_member(
+            link.practice_id,
+            id=uuid5(link.id, "member"),
+            email=link.email,
+            name=link.name,
+            title=link.title,
+            role=link.role or "reader",
+            password=password,
+        )
+        if not self._links.use(link.id, self._clock()):
+            raise NotFound(GONE)
+        return member
+
+    def deliver(self, letter_id: UUID) -> None:
+        """Hand one letter over; raises MailTrouble where it is to be tried again."""
+        claimed = self._links.claim_letter(letter_id)
+        if claimed is None:
+            return
+        letter, link = claimed
+        if link.used_at is not None or link.ends_at <= self._clock():
+            self._links.settle_letter(replace(letter, state="dropped", url=""))
+            return
+        practice = self._accounts.practice(link.practice_id)
+        handed = hand_over(self._sender, _written(practice, link, letter), letter.tries)
+        sent_at = self._clock() if handed.state == "sent" else None
+        self._links.settle_letter(
+            replace(
+                letter,
+                state=handed.state,
+                trouble=handed.trouble,
+                sent_at=sent_at,
+                url=letter.url if handed.again else "",
+            )
+        )
+        if handed.again:
+            raise handed.again
+
+    def _open(self, token: str) -> OneTimeLink:
+        link = self._links.by_token(token_hash(token))
+        if link is None or link.used_at is not None or link.ends_at <= self._clock():
+            raise NotFound(GONE)
+        return link
+
+    def _made(
+        self, kind: DoorKind, practice: Practice, email: str, name: str, base: str, *, by: str = ""
+    ) -> tuple[OneTimeLink, str]:
+        token, now = secrets.token_urlsafe(32), self._clock()
+        link = OneTimeLink(
+            id=uuid4(),
+            token_hash=token_hash(token),
+            practice_id=practice.id,
+            kind=kind,
+            email=email,
+            name=name,
+            made_by=by,
+            made_at=now,
+            ends_at=now + LASTS[kind],
+        )
+        return link, f"{base}/enter#{token}"
+
+    def _sent(self, link: OneTimeLink, url: str) -> MadeDoor:
+        letter = StaffLetter(id=uuid4(), link_id=link.id, url=url) if self.mails else None
+        self._links.add(link, letter)
+        return MadeDoor(link=link, mailed=self.mails, url="" if self.mails else url)
+
+
+def _written(practice: Practice, link: OneTimeLink, letter: StaffLetter) -> LetterOut:
+    subject, text = _SAYS[link.kind]
+    gaps = {
+        "practice": practice.name,
+        "by": link.made_by,
+        "until": _moment(practice.local(link.ends_at)),
+        "url": letter.url,
+    }
+    return LetterOut(
+        id=letter.id, to=link.email, subject=subject.format(**gaps), text=text.format(**gaps)
+    )
+
+
+def _moment(local: datetime) -> str:
+    return f"{local:%H:%M} on {local.day} {local:%B %Y}"

@@ -1,0 +1,72 @@
+"""Clients that are open to some of the practice only: a colleague, a neighbour, whoever asks for it."""
+
+from __future__ import annotations
+
+from collections.abc import Set
+from uuid import UUID
+
+from ..errors import NotAllowed
+from ..models import ClientAccess, Member
+from ..permissions import require_writer
+from ..ports import Accounts
+from .ports import ClientAccesses
+
+HIDDEN = "This client is open to some of the practice only. Ask who looks after them, or an owner."
+
+
+class AccessService:
+    """Says who sees a client, and sees to it."""
+
+    def __init__(self, accesses: ClientAccesses, accounts: Accounts) -> None:
+        self._accesses, self._accounts = accesses, accounts
+
+    def hidden(self, member: Member) -> frozenset[UUID]:
+        """The clients that a member does not see."""
+        return self._accesses.hidden(member.practice_id, member.id)
+
+    def require(self, member: Member, client_id: UUID) -> None:
+        """Raises NotAllowed for a client that is open to others only."""
+        if client_id in self.hidden(member):
+            raise NotAllowed(HIDDEN)
+
+    def of(self, member: Member, client_id: UUID) -> ClientAccess:
+        """Who sees a client; raises NotAllowed, NotFound."""
+        access = self._accesses.of(member.practice_id, client_id)
+        if member.role != "owner":
+            self.require(member, client_id)
+        return access
+
+    def restricted(self, member: Member) -> list[ClientAccess]:
+        """Clients that some see only, for an owner, who keeps the lists; raises NotAllowed."""
+        if member.role != "owner":
+            raise NotAllowed("Only an owner sees which clients are open to some only.")
+        return self._accesses.restricted(member.practice_id)
+
+    def put(
+        self, member: Member, client_id: UUID, *, restricted: bool, members: Set[UUID]
+    ) -> ClientAccess:
+        """Open a client to some members only, or to all.
+
+        An owner decides for every client, anybody who works with clients for those they see.
+
+        Raises
+        ------
+        NotAllowed
+            For readers and assistants; where nobody named may see health data; where one who is no owner
+            would shut themselves out.
+        NotFound
+
+        """
+        require_writer(member)
+        held = self.of(member, client_id)
+        there = {one.id: one for one in self._accounts.members(member.practice_id)}
+        named = frozenset(members & there.keys()) if restricted else frozenset()
+        if restricted and not any(there[one].sees_health for one in named):
+            raise NotAllowed("Name at least one member who sees health data: somebody has to.")
+        if restricted and member.role != "owner" and member.id not in named:
+            raise NotAllowed("You would shut yourself out. An owner can do this.")
+        changed = ClientAccess(
+            client_id=client_id, client=held.client, restricted=restricted, members=named
+        )
+        self._accesses.put(member.practice_id, changed)
+        return changed

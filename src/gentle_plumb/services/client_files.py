@@ -1,0 +1,77 @@
+"""What of a client stands beside their visits: what they answered on their own page, and who saw and did what."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Callable, Sequence
+from datetime import UTC, datetime
+from uuid import UUID
+
+from .models import Check, ClientLink, Member
+from .models.trail import TrailLine, TrailQuery
+from .own_page import OwnPages
+from .trail import Trail, lines_as_csv
+
+OWN_PAGE, TRAIL = "own-page.json", "trail.csv"
+MOST_LINES = 100_000
+"""More lines than anybody's trail has. House value."""
+Beside = Callable[[Member, UUID], dict[str, str]]
+
+
+def client_files(pages: OwnPages, trail: Trail) -> Beside:
+    """Return what makes these files of a client: texts by file name."""
+
+    def made(member: Member, client_id: UUID) -> dict[str, str]:
+        practice = member.practice_id
+        links = pages.links(practice, client_id)
+        checks = [
+            pages.check(practice, one.id) for one in pages.rounds([link.id for link in links])
+        ]
+        query = TrailQuery(client_id=client_id, most=MOST_LINES)
+        files = {TRAIL: _trail(trail.lines(practice, query))}
+        if links:
+            files[OWN_PAGE] = own_page_file(links, checks)
+        return files
+
+    return made
+
+
+def own_page_file(links: Sequence[ClientLink], checks: Sequence[Check]) -> str:
+    """Return links and rounds as JSON, the first made first; neither the link's address nor its code is in it."""
+    said = [
+        {
+            "kind": link.kind,
+            "language": link.language,
+            "made_at": _at(link.made_at),
+            "ends_on": link.ends_on.isoformat(),
+            "opened_at": _at(link.opened_at),
+            "agreed_at": _at(link.agreed_at),
+            "closed_at": _at(link.revoked_at),
+            "rounds": [
+                {
+                    "round": one.round.round,
+                    "due_on": one.round.due_on.isoformat(),
+                    "sent_at": _at(one.round.sent_at),
+                    "decided": one.round.decided,
+                    "decided_at": _at(one.round.decided_at),
+                    "answers": {
+                        name: {"typed": given.typed, "changed_at": _at(given.changed_at)}
+                        for name, given in sorted(one.answers.items())
+                    },
+                }
+                for one in sorted(checks, key=lambda one: (one.round.due_on, str(one.round.id)))
+                if one.link.id == link.id
+            ],
+        }
+        for link in sorted(links, key=lambda one: (one.made_at, str(one.id)))
+    ]
+    return json.dumps({"format": "gentle-plumb-own-page-1", "links": said}, indent=1)
+
+
+def _at(moment: datetime | None) -> str | None:
+    return None if moment is None else moment.astimezone(UTC).isoformat(timespec="seconds")
+
+
+def _trail(lines: Sequence[TrailLine]) -> str:
+    """The lines about one client, the first one first, by UTC."""
+    return lines_as_csv([(line, "") for line in reversed(lines)], lambda at: at.astimezone(UTC))

@@ -1,0 +1,241 @@
+"""How long a client's records are kept, what is due to go, and erasing with proof."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, replace
+from datetime import date, timedelta
+from typing import Protocol
+from uuid import UUID, uuid4
+
+from dateutil.relativedelta import relativedelta
+
+from .errors import NotAllowed, NotFound
+from .models import ClientStanding, ErasedWhat, Erasure, Member, Practice
+from .models.trail import TrailQuery
+from .permissions import require_writer
+from .ports import Accounts, Clock
+from .trail import Trail
+
+
+class Keeping(Protocol):
+    """What is kept of clients, and its end."""
+
+    def standings(self, practice_id: UUID) -> list[ClientStanding]:
+        """Every client with a visit, by name."""
+
+    def name(self, practice_id: UUID, client_id: UUID) -> str:
+        """A client's name; raises NotFound."""
+
+    def erase_client(
+        self, practice_id: UUID, client_id: UUID, *, even_signed: bool
+    ) -> tuple[dict[str, int], int]:
+        """Erase a client; how many there were of each thing, and how many rows name any of it afterwards.
+
+        Raises NotFound; HoldsSomething where there are signed reports and they are to stay.
+        """
+
+    def erase_photographs(self, practice_id: UUID, client_id: UUID) -> tuple[dict[str, int], int]:
+        """Erase a client's photographs, with what was placed on them, also from signed copies."""
+
+    def add(self, erasure: Erasure) -> None: ...
+
+    def erasures(self, practice_id: UUID) -> list[Erasure]:
+        """What was erased, the latest first."""
+
+
+REASONS = ("asked", "due", "mistake")
+"""Why: the client asked for it, its time is over, it was made by mistake."""
+REASON_SAYS = {
+    "asked": "the client asked for it",
+    "due": "the practice's period of keeping is over",
+    "mistake": "it was made by mistake",
+}
+
+
+@dataclass(frozen=True, kw_only=True)
+class DueErasure:
+    """A client's records, or their photographs, whose period is over since ``due_on``."""
+
+    client_id: UUID
+    client: str
+    what: ErasedWhat
+    signed: int
+    photographs: int
+    last_on: date
+    due_on: date
+
+
+@dataclass(frozen=True, kw_only=True)
+class Proof:
+    """An erasure with where it stands in the trail; None where that line can't be found."""
+
+    erasure: Erasure
+    trail_number: int | None
+    trail_digest: str
+
+
+class KeepingService:
+    """Lists what is due, erases, and proves it.
+
+    ``backup_days`` is how long backups are kept, None for none; ``noted`` is told of an erased client, so that
+    they do not come back with a backup.
+    """
+
+    def __init__(
+        self,
+        keeping: Keeping,
+        accounts: Accounts,
+        trail: Trail,
+        clock: Clock,
+        backup_days: int | None = None,
+        noted: Callable[[UUID], None] | None = None,
+    ) -> None:
+        self._keeping, self._accounts, self._trail = keeping, accounts, trail
+        self._clock, self._backup_days = clock, backup_days
+        self._noted = noted or (lambda _: None)
+
+    def set_periods(
+        self,
+        by: Member,
+        practice: Practice,
+        *,
+        signed_years: int | None,
+        unsigned_years: int | None,
+        photographs_months: int | None,
+    ) -> Practice:
+        """Set how long records are kept; owners only, raises NotAllowed. Nothing goes by itself."""
+        if by.role != "owner":
+            raise NotAllowed("Only an owner changes this.")
+        changed = replace(
+            practice,
+            keep_signed_years=signed_years,
+            keep_unsigned_years=unsigned_years,
+            keep_photographs_months=photographs_months,
+        )
+        self._accounts.change_practice(changed)
+        return changed
+
+    def due(self, member: Member, practice: Practice) -> list[DueErasure]:
+        """What is due to go, the longest due first; owners only, raises NotAllowed."""
+        if member.role != "owner":
+            raise NotAllowed("Only an owner sees what is due to go.")
+        today = practice.day(self._clock())
+        found = []
+        for one in self._keeping.standings(practice.id):
+            years = practice.keep_signed_years if one.signed else practice.keep_unsigned_years
+            whole = _after(one.last_on, years=years)
+            pictures = _after(one.photographs_on, months=practice.keep_photographs_months)
+            if whole is not None and whole <= today:
+                found.append(_due(one, "client", one.last_on, whole))
+            elif pictures is not None and one.photographs_on and pictures <= today:
+                found.append(_due(one, "photographs", one.photographs_on, pictures))
+        return sorted(found, key=lambda one: (one.due_on, one.client, str(one.client_id)))
+
+    def erase(
+        self, member: Member, client_id: UUID, *, what: ErasedWhat, reason: str
+    ) -> tuple[Erasure, str]:
+        """Erase a client or their photographs for good; the proof, and the name, told this once.
+
+        Raises
+        ------
+        NotAllowed
+            For readers and assistants.
+        NotFound
+        HoldsSomething
+            Where a report is signed and it is no owner who asks.
+
+        """
+        require_writer(member)
+        mine = member.practice_id
+        name = self._keeping.name(mine, client_id)
+        if what == "client":
+            counts, left = self._keeping.erase_client(
+                mine, client_id, even_signed=member.role == "owner"
+            )
+            self._noted(client_id)
+        else:
+            counts, left = self._keeping.erase_photographs(mine, client_id)
+        now = self._clock()
+        days = self._backup_days
+        erasure = Erasure(
+            id=uuid4(),
+            practice_id=mine,
+            client_id=client_id,
+            what=what,
+            reason=reason,
+            at=now,
+            by_name=member.name,
+            counts=counts,
+            left_over=left,
+            backups_until=None if days is None else now + timedelta(days=days + 1),
+        )
+        self._keeping.add(erasure)
+        return erasure, name
+
+    def erasures(self, member: Member) -> list[Erasure]:
+        """What was erased, the latest first; owners only, raises NotAllowed."""
+        if member.role != "owner":
+            raise NotAllowed("Only an owner sees what was erased.")
+        return self._keeping.erasures(member.practice_id)
+
+    def proof(self, member: Member, erasure_id: UUID) -> Proof:
+        """An erasure with its line of the trail, for who made it and for owners; raises NotAllowed, NotFound."""
+        require_writer(member)
+        for one in self._keeping.erasures(member.practice_id):
+            if one.id != erasure_id:
+                continue
+            if member.role != "owner" and one.by_name != member.name:
+                raise NotAllowed("An owner can print this.")
+            query = TrailQuery(client_id=one.client_id, act="erase", most=20)
+            lines = self._trail.lines(member.practice_id, query)
+            line = next((line for line in reversed(lines) if line.at >= one.at), None)
+            return Proof(
+                erasure=one,
+                trail_number=line.number if line else None,
+                trail_digest=line.digest.hex() if line else "",
+            )
+        raise NotFound("There is no such erasure.")
+
+
+def _after(day: date | None, *, years: int | None = None, months: int | None = None) -> date | None:
+    """The day after which a period that begins on a day is over."""
+    if day is None or (years is None and months is None):
+        return None
+    end: date = day + relativedelta(years=years or 0, months=months or 0, days=1)
+    return end
+
+
+def _due(one: ClientStanding, what: ErasedWhat, last: date, due: date) -> DueErasure:
+    return DueErasure(
+        client_id=one.client_id,
+        client=one.client,
+        what=what,
+        signed=one.signed,
+        photographs=one.photographs,
+        last_on=last,
+        due_on=due,
+    )
+
+
+def counts_in_words(counts: Mapping[str, int]) -> list[str]:
+    """What was erased, a line for each kind of thing."""
+    said = [
+        f"{count} {one if count == 1 else many}"
+        for key, (one, many) in _THINGS.items()
+        if (count := counts.get(key, 0))
+    ]
+    return said or ["nothing beside the name"]
+
+
+_THINGS = {
+    "visits": ("visit", "visits"),
+    "entries": ("entry", "entries"),
+    "changes": ("change in the journal", "changes in the journal"),
+    "reports": ("signed report", "signed reports"),
+    "papers": ("paper", "papers"),
+    "photographs": ("photograph", "photographs"),
+    "links": ("link to their own page", "links to their own page"),
+    "answers": ("answer of their own", "answers of their own"),
+    "mails": ("mail", "mails"),
+}

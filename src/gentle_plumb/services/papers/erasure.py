@@ -1,0 +1,58 @@
+"""The proof of an erasure."""
+
+from __future__ import annotations
+
+from ..keeping import REASON_SAYS, Proof, counts_in_words
+from ..models import Practice
+from ..paper_models import ErasurePaper
+
+
+def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
+    """Return the proof; ``name`` is the client's as it is to stand on the paper: it is kept nowhere."""
+    erasure = proof.erasure
+    at = practice.local(erasure.at)
+    until = erasure.backups_until
+    last = practice.local(until) if until is not None else None
+    day = f"{at.day} {at:%B %Y}"
+    if erasure.left_over:
+        searched = f"{erasure.left_over} rows still named it afterwards. Show this to whoever runs the program."
+    else:
+        searched = "Every table of the database was searched for it afterwards: nothing was found."
+    if last is None:
+        backups = (
+            "The program makes no backups here. Copies that were made by other means are not known to it, "
+            "nor are papers and files that were handed over."
+        )
+    else:
+        backups = (
+            f"Encrypted backups made before hold it until {last.day} {last:%B %Y}, then they are deleted. "
+            "Where one of them is restored, it is erased again. Papers and files that were handed over stay "
+            "with those who have them."
+        )
+    if proof.trail_number is None:
+        trail = "The line of the trail was not found."
+    else:
+        trail = (
+            f"Line {proof.trail_number}, digest {proof.trail_digest}. The trail keeps that it was done, "
+            "without the name."
+        )
+    return ErasurePaper(
+        practice=practice.name,
+        letterhead=practice.letterhead.splitlines(),
+        call=practice.contact,
+        local_wording=practice.local_wording,
+        client=name,
+        visited=day,
+        what="Everything kept of the client"
+        if erasure.what == "client"
+        else "Their photographs, also in signed copies",
+        reason=REASON_SAYS[erasure.reason].capitalize(),
+        by=erasure.by_name,
+        at=f"{day}, {at:%H:%M}",
+        counts=counts_in_words(erasure.counts),
+        searched=searched,
+        backups=backups,
+        trail=trail,
+        reference=str(erasure.id),
+        signed_by=erasure.by_name,
+    )

@@ -1,0 +1,169 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { type Schemas, sendLater, server } from "@/shared/api/client";
+import { stale } from "@/shared/api/stale";
+import { dayOf, longDate } from "@/shared/dates";
+import { Button } from "@/shared/ui/button";
+import { Download } from "@/shared/ui/download";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
+
+type Erasure = Schemas["ErasureOut"];
+type Reason = "asked" | "due" | "mistake";
+type Who = { id: string; name: string };
+
+const onDay = (moment: string) => longDate(dayOf(new Date(moment)));
+
+const PATHS = {
+  client: "/api/clients/{client_id}",
+  photographs: "/api/clients/{client_id}/photographs",
+} as const;
+
+/** Erase a client, or their photographs: the name is asked for, and the proof handed over. */
+export function Erase({
+  what,
+  client,
+  due = false,
+  onDone,
+  onErased,
+}: {
+  what: keyof typeof PATHS;
+  client: Who;
+  /** Its time is over. */
+  due?: boolean;
+  onDone: () => void;
+  onErased: () => void;
+}) {
+  const [erased, setErased] = useState<Erasure | null>(null);
+  if (erased) return <Proof erasure={erased} name={client.name} onDone={onErased} />;
+  return <Asked what={what} client={client} due={due} onDone={onDone} onErased={setErased} />;
+}
+
+function Asked({
+  what,
+  client,
+  due,
+  onDone,
+  onErased,
+}: {
+  what: keyof typeof PATHS;
+  client: Who;
+  due: boolean;
+  onDone: () => void;
+  onErased: (erasure: Erasure) => void;
+}) {
+  const queries = useQueryClient();
+  const [typed, setTyped] = useState("");
+  const [reason, setReason] = useState<Reason>(due ? "due" : "asked");
+  const erase = server.useMutation("delete", PATHS[what], {
+    onSuccess: async (erasure) => {
+      onErased(erasure);
+      await stale(queries, "/api/clients", "/api/visits", "/api/keeping", "/api/visits/{visit_id}");
+    },
+  });
+  const says =
+    what === "client"
+      ? `Everything kept about ${client.name} is erased for good: visits, measurements, photographs and signed reports. Local rules may ask you to keep records; nobody can bring this back.`
+      : `All photographs of ${client.name} are erased for good, with what was placed on them; signed papers stay, without them. Nobody can bring this back.`;
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={
+        what === "client" ? `Delete ${client.name}?` : `Delete the photographs of ${client.name}?`
+      }
+      says={says}
+    >
+      <form
+        className="space-y-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          erase.mutate({ params: { path: { client_id: client.id }, query: { reason } } });
+        }}
+      >
+        <Segments
+          label="Why"
+          value={reason}
+          onChange={(value) => setReason(value as Reason)}
+          choices={[
+            { value: "asked", label: "The client asked" },
+            { value: "due", label: "Its time is over" },
+            { value: "mistake", label: "A mistake" },
+          ]}
+        />
+        <LabelledInput
+          label="Type the name to erase it"
+          value={typed}
+          autoComplete="off"
+          dir="auto"
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        {erase.error && <Notice role="alert">{erase.error.message}</Notice>}
+        <div className="flex flex-wrap gap-2">
+          <Button look="next" onClick={onDone}>
+            {what === "client" ? "Keep the client" : "Keep them"}
+          </Button>
+          <Button type="submit" disabled={typed.trim() !== client.name.trim() || erase.isPending}>
+            {what === "client" ? "Delete everything" : "Delete the photographs"}
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+/** What was erased, once it is: the name stands here and on the paper, and nowhere else any more. */
+function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDone: () => void }) {
+  return (
+    <Modal open onOpenChange={(open) => !open && onDone()} title="Erased">
+      <div className="space-y-4">
+        <div role="status">
+          <p>
+            {erasure.what === "client" ? name : `The photographs of ${name}`}, on{" "}
+            {onDay(erasure.at)}:
+          </p>
+          <ul className="figures mt-1 list-disc pl-5">
+            {erasure.counts.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </div>
+        <p>{afterwards(erasure)}</p>
+        <div className="flex flex-wrap gap-2">
+          <ProofPaper erasure={erasure} name={name} />
+          <Button look="next" onClick={onDone}>
+            Done
+          </Button>
+        </div>
+      </div>
+    </Modal>
+  );
+}
+
+/** What was searched after an erasure, and until when backups hold what is gone. */
+export function afterwards({ left_over, backups_until }: Erasure): string {
+  const searched = left_over
+    ? `${left_over} rows still name it: tell whoever runs the program.`
+    : "All tables were searched afterwards: nothing of it is left.";
+  const backups = backups_until
+    ? `Backups made before hold it until ${onDay(backups_until)}.`
+    : "No backups are made here.";
+  return `${searched} ${backups}`;
+}
+
+/** The proof as a paper to hand over, with a name that is kept nowhere. */
+export function ProofPaper({ erasure, name }: { erasure: Erasure; name: string }) {
+  const ask = () => {
+    const address = new URL(`/api/erasures/${erasure.id}/proof.pdf`, location.origin);
+    const headers = { "Content-Type": "application/json" };
+    const body = JSON.stringify({ client: name });
+    return sendLater(new Request(address, { method: "POST", headers, body }));
+  };
+  return (
+    <Download ask={ask} file="proof-of-erasure.pdf">
+      Proof for the client
+    </Download>
+  );
+}

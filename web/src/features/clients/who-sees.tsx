@@ -1,0 +1,111 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useMe, useMembers } from "@/shared/api/account";
+import { type Schemas, server } from "@/shared/api/client";
+import { stale } from "@/shared/api/stale";
+import { Button } from "@/shared/ui/button";
+import { CheckBox } from "@/shared/ui/check-box";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
+import { Skeleton } from "@/shared/ui/skeleton";
+
+const ONE = "/api/restricted/{hidden_id}";
+
+/** Who of the practice sees a client: everybody, or those named. */
+export function WhoSees({ clientId, onDone }: { clientId: string; onDone: () => void }) {
+  const params = { params: { path: { hidden_id: clientId } } };
+  const access = server.useQuery("get", ONE, params);
+  const members = useMembers();
+  const says =
+    "For a colleague, a neighbour, or whoever asks for it. Members who are not named do not find the client, their visits, photographs or papers, and what they took along on a device goes from it.";
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={`Who sees ${access.data?.client ?? "this client"}?`}
+      says={says}
+    >
+      {access.isError && <Notice role="alert">{access.error.message}</Notice>}
+      {access.data && members.data ? (
+        <Choose access={access.data} members={members.data} onDone={onDone} />
+      ) : (
+        !access.isError && <Skeleton lines={4} label="Asking who sees them" />
+      )}
+    </Modal>
+  );
+}
+
+function Choose({
+  access,
+  members,
+  onDone,
+}: {
+  access: Schemas["AccessOut"];
+  members: readonly Schemas["MemberOut"][];
+  onDone: () => void;
+}) {
+  const me = useMe().data;
+  const queries = useQueryClient();
+  const mine = members.find((one) => one.email === me?.email)?.id;
+  const [restricted, setRestricted] = useState(access.restricted);
+  const [named, setNamed] = useState<readonly string[]>(
+    access.members.length > 0 || !mine ? access.members : [mine],
+  );
+  const put = server.useMutation("put", ONE, {
+    onSuccess: () =>
+      stale(queries, "/api/clients", "/api/visits", "/api/checks", "/api/restricted", ONE),
+  });
+  return (
+    <form
+      className="space-y-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        put.mutate(
+          {
+            params: { path: { hidden_id: access.client_id } },
+            body: { restricted, members: [...named] },
+          },
+          { onSuccess: onDone },
+        );
+      }}
+    >
+      <Segments
+        label="Who sees them"
+        value={restricted ? "some" : "all"}
+        onChange={(value) => setRestricted(value === "some")}
+        choices={[
+          { value: "all", label: "Everybody in the practice" },
+          { value: "some", label: "Only those named" },
+        ]}
+      />
+      {restricted && (
+        <fieldset>
+          <legend className="font-semibold">Named</legend>
+          {members.map((one) => (
+            <CheckBox
+              key={one.id}
+              checked={named.includes(one.id)}
+              onChange={(is) =>
+                setNamed(is ? [...named, one.id] : named.filter((id) => id !== one.id))
+              }
+            >
+              {one.name}{" "}
+              <span className="text-soft">
+                {one.sees_health ? one.title : "without health data"}
+              </span>
+            </CheckBox>
+          ))}
+          <p className="text-sm text-soft">
+            Owners who are not named keep this list, see that there is such a client, and nothing
+            else of them.
+          </p>
+        </fieldset>
+      )}
+      {put.isError && <Notice role="alert">{put.error.message}</Notice>}
+      <Button type="submit" look="next" disabled={put.isPending}>
+        Save
+      </Button>
+    </form>
+  );
+}

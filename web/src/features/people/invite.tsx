@@ -1,0 +1,219 @@
+import { type FormEvent, useEffect, useState } from "react";
+import { useInvitations } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
+import { dayOf, longDate } from "@/shared/dates";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Modal } from "@/shared/ui/modal";
+import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
+
+type Role = Schemas["InvitationIn"]["role"];
+type Made = Schemas["MadeDoorOut"];
+
+const ROLES: readonly { value: Role; label: string; says: string }[] = [
+  {
+    value: "practitioner",
+    label: "Practitioner",
+    says: "Works with clients: visits, photographs, reports, equipment.",
+  },
+  {
+    value: "assistant",
+    label: "Assistant",
+    says: "Keeps names, contact data and equipment. Opens no visit: no health data.",
+  },
+  {
+    value: "reader",
+    label: "Reader",
+    says: "Sees who came when, and the workplace's copies; health data only where an owner grants it.",
+  },
+  { value: "owner", label: "Owner", says: "Everything, and who comes in." },
+];
+
+const onDay = (moment: string) => longDate(dayOf(new Date(moment)));
+
+/** Invite somebody: by mail, or with a link to hand over where no mail server is set up. */
+export function Invite({ onDone }: { onDone: () => void }) {
+  const { invite } = useInvitations();
+  const [given, setGiven] = useState({ name: "", title: "", email: "" });
+  const [role, setRole] = useState<Role>("practitioner");
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    invite.mutate({ body: { ...given, role } });
+  };
+  if (invite.data) return <Told made={invite.data} title="Invited" onDone={onDone} />;
+  const line = (key: keyof typeof given, label: string, type = "text") => (
+    <LabelledInput
+      label={label}
+      type={type}
+      required={key !== "title"}
+      autoComplete="off"
+      maxLength={200}
+      value={given[key]}
+      onChange={(event) => setGiven({ ...given, [key]: event.target.value })}
+    />
+  );
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title="Invite a member"
+      says="They choose their own password by a link that opens once, within 7 days."
+    >
+      <form onSubmit={submit} className="space-y-4">
+        {line("name", "Name")}
+        {line("title", "Profession or title")}
+        {line("email", "Address", "email")}
+        <div>
+          <Segments
+            label="Role"
+            value={role}
+            onChange={(value) => setRole(value as Role)}
+            choices={ROLES}
+          />
+          <p className="mt-1 text-sm text-soft">{ROLES.find((one) => one.value === role)?.says}</p>
+        </div>
+        {invite.isError && <Notice role="alert">{invite.error.message}</Notice>}
+        <Button type="submit" look="next" disabled={invite.isPending}>
+          Invite
+        </Button>
+      </form>
+    </Modal>
+  );
+}
+
+/** Let a colleague set their password anew. */
+export function ResetPassword({
+  member,
+  onDone,
+}: {
+  member: Schemas["MemberOut"];
+  onDone: () => void;
+}) {
+  const { reset } = useInvitations();
+  if (reset.data) return <Told made={reset.data} title="A link is made" onDone={onDone} />;
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={`Reset the password of ${member.name}?`}
+      says="They get a link that opens once, within an hour. Their present password works until they have chosen another one; a second factor stays."
+    >
+      {reset.isError && <Notice role="alert">{reset.error.message}</Notice>}
+      <div className="flex gap-2">
+        <Button
+          look="next"
+          disabled={reset.isPending}
+          onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
+        >
+          Make the link
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it as it is
+        </Button>
+      </div>
+    </Modal>
+  );
+}
+
+/** What became of a link just made: mailed, or told here, this once. */
+function Told({ made, title, onDone }: { made: Made; title: string; onDone: () => void }) {
+  const [copied, setCopied] = useState(false);
+  useEffect(() => {
+    if (!copied) return;
+    const soon = setTimeout(() => setCopied(false), 3000);
+    return () => clearTimeout(soon);
+  }, [copied]);
+  return (
+    <Modal open onOpenChange={(open) => !open && onDone()} title={title}>
+      <div className="space-y-4">
+        {made.mailed ? (
+          <p role="status">A mail with the link is on its way to {made.email}.</p>
+        ) : (
+          <>
+            <p role="status">
+              No mail server is set up here. Hand this link to {made.email} yourself; it is shown
+              this once, and opens once.
+            </p>
+            <p className="figures bg-deep p-3 break-all select-all">{made.url}</p>
+            <Button
+              onClick={() =>
+                void navigator.clipboard
+                  ?.writeText(made.url)
+                  .then(() => setCopied(true))
+                  .catch(() => undefined)
+              }
+            >
+              {copied ? "Copied" : "Copy the link"}
+            </Button>
+          </>
+        )}
+        <Button look="next" onClick={onDone}>
+          Done
+        </Button>
+      </div>
+    </Modal>
+  );
+}
+
+const MAIL: Record<Schemas["OneTimeLinkOut"]["letter"], string> = {
+  "": "handed over by hand",
+  waiting: "mail waits to be sent",
+  sending: "mail is being sent",
+  sent: "mail sent",
+  failed: "mail failed",
+  dropped: "mail let go",
+};
+
+/** Links that wait to be opened. */
+export function Waiting() {
+  const { waiting, again, withdraw } = useInvitations();
+  const [made, setMade] = useState<Made | null>(null);
+  const links = waiting.data ?? [];
+  if (links.length === 0) return null;
+  return (
+    <section aria-label="Waiting to come in" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Waiting to come in</h2>
+      <ul className="border-b border-hair">
+        {links.map((one) => (
+          <li
+            key={one.id}
+            className="grid gap-x-5 border-t border-hair py-1.5 desk:grid-cols-[1fr_1fr_1.3fr_auto] desk:items-center"
+          >
+            <span className="font-semibold">{one.name}</span>
+            <span className="figures text-soft">{one.email}</span>
+            <span className="text-soft">
+              {one.kind === "reset"
+                ? "Sets the password anew"
+                : ROLES.find(({ value }) => value === one.role)?.label}
+              , until {onDay(one.ends_at)}: {MAIL[one.letter]}
+              {one.trouble && one.letter !== "sent" && `. ${one.trouble}`}
+            </span>
+            <span className="desk:text-right">
+              <Button
+                look="quiet"
+                className="-ml-4 desk:ml-0"
+                aria-label={`Another link for ${one.name}`}
+                disabled={again.isPending}
+                onClick={() =>
+                  again.mutate({ params: { path: { door_id: one.id } } }, { onSuccess: setMade })
+                }
+              >
+                Another link
+              </Button>
+              <Button
+                look="quiet"
+                aria-label={`Withdraw the link of ${one.name}`}
+                disabled={withdraw.isPending}
+                onClick={() => withdraw.mutate({ params: { path: { door_id: one.id } } })}
+              >
+                Withdraw
+              </Button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      {made && <Told made={made} title="A link is made" onDone={() => setMade(null)} />}
+    </section>
+  );
+}

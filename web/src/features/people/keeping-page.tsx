@@ -1,0 +1,208 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { Link } from "@tanstack/react-router";
+import { useState } from "react";
+import { type Schemas, server } from "@/shared/api/client";
+import { stale } from "@/shared/api/stale";
+import { dayOf, longDate } from "@/shared/dates";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Notice } from "@/shared/ui/notice";
+import { PageHead } from "@/shared/ui/page-head";
+import { Skeleton } from "@/shared/ui/skeleton";
+import { afterwards, Erase, ProofPaper } from "../clients/erase-client";
+
+type Keeping = Schemas["KeepingOut"];
+type Due = Schemas["DueOut"];
+
+/** How long records are kept, what is due to go, and what was erased: an owner decides, nothing goes by itself. */
+export function KeepingPage() {
+  const keeping = server.useQuery("get", "/api/keeping");
+  return (
+    <>
+      <p className="mb-2">
+        <Link to="/people" className="text-sm text-soft hover:underline">
+          ‹ Practice
+        </Link>
+      </p>
+      <PageHead
+        title="Keeping and erasing"
+        says="How long a client's records are kept is set by law and local rules. What is due is listed here; you decide, and nothing is erased by itself."
+      />
+      {keeping.isError && <Notice role="alert">{keeping.error.message}</Notice>}
+      {keeping.isPending && <Skeleton lines={6} label="Looking what is due" />}
+      {keeping.data && (
+        <>
+          <Periods key={JSON.stringify(keeping.data)} keeping={keeping.data} />
+          <DueList due={keeping.data.due} set={isSet(keeping.data)} />
+          <Erased erased={keeping.data.erased} />
+        </>
+      )}
+    </>
+  );
+}
+
+const isSet = (one: Keeping) =>
+  one.signed_years !== null || one.unsigned_years !== null || one.photographs_months !== null;
+
+const FIELDS = [
+  ["signed_years", "With a signed report", "years", 100],
+  ["unsigned_years", "Without one", "years", 100],
+  ["photographs_months", "Photographs", "months", 1200],
+] as const;
+
+function Periods({ keeping }: { keeping: Keeping }) {
+  const queries = useQueryClient();
+  const put = server.useMutation("put", "/api/keeping", {
+    onSuccess: () => stale(queries, "/api/keeping"),
+  });
+  const [typed, setTyped] = useState(FIELDS.map(([name]) => `${keeping[name] ?? ""}`));
+  const read = typed.map((text) => (text.trim() ? Number(text) : null));
+  const changed = FIELDS.some(([name], at) => read[at] !== keeping[name]);
+  return (
+    <form
+      aria-label="Periods"
+      className="max-w-[760px]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const [signed_years = null, unsigned_years = null, photographs_months = null] = read;
+        put.mutate({ body: { signed_years, unsigned_years, photographs_months } });
+      }}
+    >
+      <h2 className="mb-3 border-b border-ink pb-1 text-lg">Periods</h2>
+      <div className="grid gap-4 desk:grid-cols-3">
+        {FIELDS.map(([name, label, unit, most], at) => (
+          <LabelledInput
+            key={name}
+            label={`${label}, ${unit}`}
+            type="number"
+            min={1}
+            max={most}
+            placeholder="no period"
+            value={typed[at] ?? ""}
+            onChange={(event) => setTyped(typed.with(at, event.target.value))}
+          />
+        ))}
+      </div>
+      <p className="my-2 text-sm text-soft">
+        Counted from the last visit, entry or signature of a client; for photographs from the last
+        one. For clients who were under 18 many rules begin the period later: see to that yourself.
+      </p>
+      {put.isError && <Notice role="alert">{put.error.message}</Notice>}
+      <Button type="submit" disabled={!changed || put.isPending}>
+        Save
+      </Button>
+    </form>
+  );
+}
+
+function DueList({ due, set }: { due: readonly Due[]; set: boolean }) {
+  const [erasing, setErasing] = useState<Due | null>(null);
+  return (
+    <section aria-label="Due to go" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Due to go</h2>
+      {due.length === 0 && (
+        <p className="py-3 text-soft">
+          {set ? "Nothing is due." : "No period is set: nothing is ever due."}
+        </p>
+      )}
+      <ul>
+        {due.map((one) => (
+          <li
+            key={one.client_id}
+            className="grid items-center gap-x-5 border-b border-hair py-1.5 desk:grid-cols-[1fr_1.4fr_1fr_auto]"
+          >
+            <Link
+              to="/clients/$clientId"
+              params={{ clientId: one.client_id }}
+              className="font-semibold underline"
+              dir="auto"
+            >
+              {one.client}
+            </Link>
+            <span>
+              {one.what === "client" ? "Everything" : "Photographs"}
+              <span className="figures text-soft">{holds(one)}</span>
+            </span>
+            <span className="text-soft">
+              last {longDate(one.last_on)}, due since {longDate(one.due_on)}
+            </span>
+            <Button onClick={() => setErasing(one)}>Erase …</Button>
+          </li>
+        ))}
+      </ul>
+      {erasing && (
+        <Erase
+          what={erasing.what}
+          due
+          client={{ id: erasing.client_id, name: erasing.client }}
+          onDone={() => setErasing(null)}
+          onErased={() => setErasing(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+function holds({ signed, photographs }: Due): string {
+  const said = [
+    signed > 0 && `${signed} signed ${signed === 1 ? "report" : "reports"}`,
+    photographs > 0 && `${photographs} ${photographs === 1 ? "photograph" : "photographs"}`,
+  ].filter(Boolean);
+  return said.length ? `: ${said.join(", ")}` : "";
+}
+
+const REASONS: Record<string, string> = {
+  asked: "the client asked",
+  due: "its time was over",
+  mistake: "made by mistake",
+};
+
+function Erased({ erased }: { erased: readonly Schemas["ErasureOut"][] }) {
+  if (erased.length === 0) return null;
+  return (
+    <section aria-label="Erased" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Erased</h2>
+      <p className="py-2 text-sm text-soft">
+        Kept without names, as proof. A name typed for a paper is kept nowhere.
+      </p>
+      <ul>
+        {erased.map((one) => (
+          <OneErased key={one.id} erasure={one} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function OneErased({ erasure }: { erasure: Schemas["ErasureOut"] }) {
+  const [name, setName] = useState("");
+  const [printing, setPrinting] = useState(false);
+  return (
+    <li className="border-b border-hair py-2">
+      <div className="flex flex-wrap items-center justify-between gap-x-5">
+        <p>
+          <b>{longDate(dayOf(new Date(erasure.at)))}</b>, {erasure.by}:{" "}
+          {REASONS[erasure.reason] ?? erasure.reason}.{" "}
+          <span className="figures">{erasure.counts.join(", ")}</span>
+        </p>
+        {!printing && (
+          <Button look="quiet" onClick={() => setPrinting(true)}>
+            Proof …
+          </Button>
+        )}
+      </div>
+      <p className="text-sm text-soft">{afterwards(erasure)}</p>
+      {printing && (
+        <div className="mt-2 flex max-w-[560px] flex-wrap items-end gap-3">
+          <LabelledInput
+            label="Name on the paper"
+            maxLength={200}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          {name.trim() && <ProofPaper erasure={erasure} name={name.trim()} />}
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,44 @@
+import { useState } from "react";
+import { useMembers } from "@/shared/api/account";
+import { server } from "@/shared/api/client";
+import { Button } from "@/shared/ui/button";
+import { WhoSees } from "../clients/who-sees";
+
+/** Clients that some of the practice see only: an owner keeps the lists, and sees no more than the name. */
+export function Restricted() {
+  const clients = server.useQuery("get", "/api/restricted").data ?? [];
+  const members = useMembers().data ?? [];
+  const [open, setOpen] = useState<string | null>(null);
+  if (clients.length === 0) return null;
+  const names = (ids: readonly string[]) =>
+    members
+      .filter((one) => ids.includes(one.id))
+      .map((one) => one.name)
+      .join(", ") || "nobody who is still here";
+  return (
+    <section aria-label="Clients open to some only" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Clients open to some only</h2>
+      <ul className="border-b border-hair">
+        {clients.map((one) => (
+          <li
+            key={one.client_id}
+            className="flex flex-wrap items-center justify-between gap-x-5 border-t border-hair py-1.5"
+          >
+            <span>
+              <b dir="auto">{one.client}</b>{" "}
+              <span className="text-soft">seen by {names(one.members)}</span>
+            </span>
+            <Button
+              look="quiet"
+              aria-label={`Change who sees ${one.client}`}
+              onClick={() => setOpen(one.client_id)}
+            >
+              Change
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {open && <WhoSees clientId={open} onDone={() => setOpen(null)} />}
+    </section>
+  );
+}

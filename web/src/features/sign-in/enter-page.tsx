@@ -1,0 +1,120 @@
+import { Link } from "@tanstack/react-router";
+import { type FormEvent, useEffect, useState } from "react";
+import { server } from "@/shared/api/client";
+import { useTitle } from "@/shared/title";
+import { Button } from "@/shared/ui/button";
+import { LabelledInput } from "@/shared/ui/labelled";
+import { Logo } from "@/shared/ui/logo";
+import { Notice } from "@/shared/ui/notice";
+import { Skeleton } from "@/shared/ui/skeleton";
+
+/** The token of the link; it goes from the address bar at once, so that it stays in no history. */
+function takeToken(): string {
+  const token = location.hash.slice(1);
+  if (token) history.replaceState(null, "", location.pathname);
+  return token;
+}
+
+/** Choose a password by a one-time link: as somebody invited, or who has forgotten theirs. */
+export function EnterPage() {
+  const [token] = useState(takeToken);
+  const look = server.useMutation("post", "/api/entrance");
+  const enter = server.useMutation("put", "/api/entrance");
+  const [password, setPassword] = useState("");
+  const [again, setAgain] = useState("");
+  const { mutate } = look;
+  useTitle("Choose your password");
+  useEffect(() => {
+    if (token) mutate({ body: { token } });
+  }, [token, mutate]);
+  const door = look.data;
+  const differs = again !== "" && again !== password;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (password === again) enter.mutate({ body: { token, password } });
+  };
+  const over = !token || look.isError;
+  return (
+    <main id="main" className="grid min-h-full place-items-center bg-ground p-6">
+      <div className="w-full max-w-[400px]">
+        <div className="mb-8 flex items-end gap-4">
+          <Logo size={34} />
+          <div>
+            <h1 className="text-2xl">Gentle Plumb</h1>
+            <p className="text-soft">{door?.practice ?? "Workstations fitted to the person."}</p>
+          </div>
+        </div>
+        {over && (
+          <>
+            <Notice role="alert" className="mb-4">
+              {look.error?.message ??
+                "This address has no link in it. Open it from the mail again."}
+            </Notice>
+            <ToSignIn />
+          </>
+        )}
+        {!over && !door && <Skeleton lines={4} label="Looking at the link" />}
+        {door && enter.isSuccess && (
+          <>
+            <Notice role="status" className="mb-4">
+              Your password is set. Sign in with {door.email}.
+            </Notice>
+            <ToSignIn />
+          </>
+        )}
+        {door && !enter.isSuccess && (
+          <form onSubmit={submit} className="space-y-4" aria-label="Choose your password">
+            <p>
+              {door.kind === "invitation"
+                ? `Welcome, ${door.name}. Choose the password you will sign in with.`
+                : `Choose another password, ${door.name}. You are signed out everywhere with it.`}
+            </p>
+            <LabelledInput
+              label="Address"
+              type="email"
+              autoComplete="username"
+              readOnly
+              value={door.email}
+            />
+            <LabelledInput
+              label="Password"
+              type="password"
+              autoComplete="new-password"
+              required
+              minLength={12}
+              help="At least 12 characters, hard to guess. A few words that do not belong together do well."
+              value={password}
+              onChange={(event) => setPassword(event.target.value)}
+            />
+            <LabelledInput
+              label="The same again"
+              type="password"
+              autoComplete="new-password"
+              required
+              value={again}
+              onChange={(event) => setAgain(event.target.value)}
+            />
+            {differs && <p role="alert">These are two different passwords.</p>}
+            {enter.isError && <Notice role="alert">{enter.error.message}</Notice>}
+            <Button
+              type="submit"
+              look="next"
+              className="w-full"
+              disabled={enter.isPending || password !== again}
+            >
+              Set the password
+            </Button>
+          </form>
+        )}
+      </div>
+    </main>
+  );
+}
+
+function ToSignIn() {
+  return (
+    <Link to="/" className="inline-flex min-h-11 items-center underline">
+      To the sign-in
+    </Link>
+  );
+}
