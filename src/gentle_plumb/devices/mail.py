@@ -93,6 +93,6 @@ def _letter(message: mailbox.MaildirMessage) -> LetterOut:
     return LetterOut(
         id=UUID(id) if len(id) == 36 else UUID(int=0),
         to=str(message["To"] or ""),
-        subject=str(message["Subject"] or ""),
+        subject=" ".join(str(message["Subject"] or "").split()),  # a long one is folded
         text=text.replace("\r\n", "\n"),
     )

@@ -101,7 +101,7 @@ export function ClientPage() {
       )}
       {client.restricted && (
         <Notice className="mb-4">
-          Open to some of the practice only: everybody else does not find this client.
+          Seen by some of the practice only; nobody else finds this client.
         </Notice>
       )}
       <dl className="mb-6 flex flex-wrap gap-x-10 gap-y-2">

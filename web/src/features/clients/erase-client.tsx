@@ -21,6 +21,8 @@ const PATHS = {
   photographs: "/api/clients/{client_id}/photographs",
 } as const;
 
+const HELD = ["/api/clients", "/api/visits", "/api/keeping", "/api/visits/{visit_id}"] as const;
+
 /** Erase a client, or their photographs: the name is asked for, and the proof handed over. */
 export function Erase({
   what,
@@ -36,8 +38,14 @@ export function Erase({
   onDone: () => void;
   onErased: () => void;
 }) {
+  const queries = useQueryClient();
   const [erased, setErased] = useState<Erasure | null>(null);
-  if (erased) return <Proof erasure={erased} name={client.name} onDone={onErased} />;
+  // lists are asked anew once the proof is put away: what shows it would be gone with the client
+  const done = () => {
+    onErased();
+    void stale(queries, ...HELD);
+  };
+  if (erased) return <Proof erasure={erased} name={client.name} onDone={done} />;
   return <Asked what={what} client={client} due={due} onDone={onDone} onErased={setErased} />;
 }
 
@@ -54,15 +62,9 @@ function Asked({
   onDone: () => void;
   onErased: (erasure: Erasure) => void;
 }) {
-  const queries = useQueryClient();
   const [typed, setTyped] = useState("");
   const [reason, setReason] = useState<Reason>(due ? "due" : "asked");
-  const erase = server.useMutation("delete", PATHS[what], {
-    onSuccess: async (erasure) => {
-      onErased(erasure);
-      await stale(queries, "/api/clients", "/api/visits", "/api/keeping", "/api/visits/{visit_id}");
-    },
-  });
+  const erase = server.useMutation("delete", PATHS[what], { onSuccess: onErased });
   const says =
     what === "client"
       ? `Everything kept about ${client.name} is erased for good: visits, measurements, photographs and signed reports. Local rules may ask you to keep records; nobody can bring this back.`

@@ -178,7 +178,7 @@ export function Waiting() {
         {links.map((one) => (
           <li
             key={one.id}
-            className="grid gap-x-5 border-t border-hair py-1.5 desk:grid-cols-[1fr_1fr_1.3fr_auto] desk:items-center"
+            className="grid gap-x-5 border-t border-hair py-1.5 desk:grid-cols-[1fr_1fr_1.3fr_230px] desk:items-center"
           >
             <span className="font-semibold">{one.name}</span>
             <span className="figures text-soft">{one.email}</span>

@@ -62,7 +62,7 @@ export function PeoplePage() {
         {members.data?.map((member) => (
           <li
             key={member.id}
-            className="grid gap-x-5 gap-y-1 border-t border-hair py-2.5 desk:grid-cols-[1fr_1fr_1.3fr_auto] desk:items-center"
+            className="grid gap-x-5 gap-y-1 border-t border-hair py-2.5 desk:grid-cols-[1fr_1fr_1.3fr_230px] desk:items-center"
           >
             <p>
               <span className="font-semibold">{member.name}</span>{" "}
