@@ -1,4 +1,4 @@
-"""The commands for backups."""
+"""The commands for backups, and for going back to an earlier schema."""
 
 from __future__ import annotations
 
@@ -48,6 +48,26 @@ def restore(file: Annotated[Path, typer.Argument(help="A backup.")]) -> None:
         gone = erased_since(database.migrates, file.parent)
         if gone:
             say(f"Erased again: {gone} who had been erased after this backup was made.")
+
+
+def roll_back(
+    schema: Annotated[str, typer.Argument(help="The earlier schema, as CHANGELOG.md names it.")],
+    yes: Annotated[bool, typer.Option("--yes", help="Don't ask for confirmation.")] = False,
+) -> None:
+    """Bring the database back to an earlier version's schema, before that version is started."""
+    from .hosting.run import opened
+    from .storage import roll_back as go_back
+
+    say("What only the later version keeps is gone then. Make a backup first: ./plumb backup")
+    if not yes and not typer.confirm(f"Go back to schema {schema}?"):
+        raise typer.Exit(1)
+    with started() as database, opened(database.migrates) as engine:
+        try:
+            go_back(engine, schema)
+        except ValueError as trouble:
+            say(str(trouble))
+            raise typer.Exit(1) from None
+        say(f"The database is at schema {schema}. Start the version that belongs to it.")
 
 
 def _key() -> Identity:

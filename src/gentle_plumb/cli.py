@@ -11,7 +11,7 @@ from typing import TYPE_CHECKING, Annotated
 import typer
 from rich.console import Console
 
-from . import backup_commands
+from . import backup_commands, endure_command
 from .config import ROOT, Settings
 from .core.choices import one_of
 from .core.errors import FieldError
@@ -24,6 +24,8 @@ if TYPE_CHECKING:
 app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
 app.command()(backup_commands.backup)
 app.command()(backup_commands.restore)
+app.command("roll-back")(backup_commands.roll_back)
+app.command()(endure_command.endure)
 
 
 def _unit(text: str) -> LengthUnit:

@@ -5,6 +5,7 @@ from uuid import uuid4
 import pytest
 from alembic import command
 from alembic.config import Config
+from alembic.script import ScriptDirectory
 from sqlalchemy import inspect, text
 
 from conftest import empty_database, make_office
@@ -21,15 +22,19 @@ def fresh(server_url):
         made.dispose()
 
 
-def up_to(made, revision):
+def up_to(made, revision, go=command.upgrade):
     config = Config()
     config.set_main_option(
         "script_location", str(engine.Path(engine.__file__).parent / "migrations")
     )
     with made.connect() as connection:
         config.attributes["connection"] = connection
-        command.upgrade(config, revision)
+        go(config, revision)
         connection.commit()
+
+
+def down_to(made, revision):
+    up_to(made, revision, command.downgrade)
 
 
 def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
@@ -91,6 +96,77 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
     members = SqlAccounts(fresh).members(keys["practice"])
     assert [(one.name, one.sees_health) for one in members] == [("Ines", True), ("Ruth", False)]
     assert (working.photos, working.earlier, working.visit.errors) == ((), (), {})
+
+
+def shape(made):
+    """Every table's columns, indexes and constraints, as far as ours."""
+    found = inspect(made)
+    return {
+        table: (
+            {(column["name"], str(column["type"])) for column in found.get_columns(table)},
+            {index["name"] for index in found.get_indexes(table)},
+            {check["name"]: check["sqltext"] for check in found.get_check_constraints(table)},
+        )
+        for table in found.get_table_names()
+        if not table.startswith(("procrastinate", "alembic"))
+    }
+
+
+def released():
+    scripts = ScriptDirectory(str(engine.Path(engine.__file__).parent / "migrations"))
+    return [one.revision for one in scripts.walk_revisions()][::-1]
+
+
+def test_each_released_schema_goes_up_and_back_with_what_is_kept_in_it(fresh):
+    revisions = released()
+    assert len(revisions) >= 15
+    shapes = {}
+    for revision in revisions:
+        up_to(fresh, revision)
+        shapes[revision] = shape(fresh)
+        if revision == revisions[0]:
+            kept = keep_something(fresh)
+    for revision in revisions[-2::-1]:
+        down_to(fresh, revision)
+        assert shape(fresh) == shapes[revision], revision
+        assert names(fresh) == kept, revision
+    for revision in revisions[1:]:  # and up from each again
+        up_to(fresh, revision)
+        assert shape(fresh) == shapes[revision], revision
+    assert names(fresh) == kept
+
+
+def keep_something(made):
+    keys = {name: uuid4() for name in ("client", "practice", "member")}
+    with made.begin() as db:
+        db.execute(text("insert into practice (id, name) values (:practice, 'Saltmere')"), keys)
+        db.execute(
+            text(
+                "insert into member (id, practice_id, email, name, role, password_hash) "
+                "values (:member, :practice, 'o@saltmere.example', 'Ines', 'owner', 'x')"
+            ),
+            keys,
+        )
+        db.execute(
+            text("insert into client (id, practice_id, name) values (:client, :practice, 'Odile')"),
+            keys,
+        )
+    return names(made)
+
+
+def names(made):
+    query = "select id, name from practice union select id, name from member union select id, name from client"
+    with made.connect() as db:
+        return sorted(db.execute(text(query)).all())
+
+
+def test_a_practice_with_an_assistant_goes_back_to_a_schema_without(fresh):
+    up_to(fresh, "0015")
+    office = make_office(SqlAccounts(fresh))
+    down_to(fresh, "0014")
+    with fresh.connect() as db:
+        roles = dict(db.execute(text("select id, role from member")).all())
+    assert roles[office.assistant.id] == "reader"
 
 
 def test_the_migrated_schema_is_the_one_the_code_speaks(fresh):

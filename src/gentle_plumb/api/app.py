@@ -17,7 +17,7 @@ from .archive_routes import archive_router
 from .dependencies import Services
 from .desk_routes import desk_router
 from .device_routes import device_router
-from .edge import BodyLimit, Failures, RequestIds, SecurityHeaders
+from .edge import BodyLimit, Failures, Patience, RequestIds, SecurityHeaders
 from .keeping_routes import keeping_router
 from .link_routes import link_router
 from .measuring_routes import measuring_router
@@ -60,6 +60,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=1)
     app.add_middleware(BodyLimit, streamed=STREAMED)
     app.add_middleware(Failures)
+    app.add_middleware(Patience)
     app.add_middleware(Measured)
     app.add_middleware(SecurityHeaders)
     app.add_middleware(RequestIds)

@@ -5,6 +5,7 @@ Plain ASGI, since each call pays for it.
 
 from __future__ import annotations
 
+import asyncio
 import traceback
 from collections.abc import Mapping
 from uuid import uuid4
@@ -14,7 +15,7 @@ from starlette.datastructures import Headers, MutableHeaders
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ..schemas.problem import Problem
-from .problems import answer
+from .problems import AGAIN, NO_DATABASE, answer
 
 MOST_JSON_BYTES = 1_000_000
 """A form, a change, a case: nothing a person types is near it. House value."""
@@ -26,6 +27,10 @@ _HEADERS = {
     "Referrer-Policy": "no-referrer",
     "Cross-Origin-Opener-Policy": "same-origin",
 }
+PATIENCE_S = 15.0
+"""So long the application may take to begin an answer, s: five times the slowest plan. House value."""
+LONG = (".pdf", ".zip", "/photos/", "/reports/", "/exchange")
+"""Parts of paths whose answers take their time."""
 HTTPS_ONLY_S = 365 * 86_400
 """How long a browser that came by HTTPS comes by nothing else, s. Source: RFC 6797."""
 _log = structlog.get_logger("gentle_plumb")
@@ -121,6 +126,51 @@ def _places(error: BaseException) -> list[str]:
     return [f"{frame.filename.rsplit('/', 1)[-1]}:{frame.lineno} {frame.name}" for frame in frames][
         -8:
     ]
+
+
+class Patience:
+    """Answers for the application where it does not: a database that is frozen keeps nobody waiting for ever.
+
+    What was begun goes on by itself; sent again, a change counts once.
+    """
+
+    def __init__(self, app: ASGIApp, *, patience_s: float = PATIENCE_S) -> None:
+        self.app, self.patience_s = app, patience_s
+        self._left: set[asyncio.Task[None]] = set()
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http" or _takes_long(scope):
+            await self.app(scope, receive, send)
+            return
+        begun = over = False
+
+        async def watched(message: Message) -> None:
+            nonlocal begun
+            if over:
+                return
+            begun = True
+            await send(message)
+
+        task = asyncio.ensure_future(self.app(scope, receive, watched))
+        await asyncio.wait({task}, timeout=self.patience_s)
+        if task.done() or begun:
+            await task
+            return
+        over = True
+        self._left.add(task)
+        task.add_done_callback(self._forget)
+        await answer(NO_DATABASE, AGAIN)(scope, receive, send)
+
+    def _forget(self, task: asyncio.Task[None]) -> None:
+        self._left.discard(task)
+        if not task.cancelled():
+            task.exception()  # nobody is there to be told
+
+
+def _takes_long(scope: Scope) -> bool:
+    """Whether a call makes papers, takes files or erases: those take their time."""
+    path: str = scope["path"]
+    return scope["method"] in ("POST", "DELETE") or any(part in path for part in LONG)
 
 
 class BodyLimit:

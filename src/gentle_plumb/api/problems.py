@@ -7,6 +7,7 @@ from typing import Any
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
+from psycopg.errors import DiskFull
 from sqlalchemy.exc import OperationalError
 from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
@@ -70,16 +71,25 @@ def _http(_: Request, error: HTTPException) -> JSONResponse:
     return answer(problem, dict(error.headers) if error.headers else None)
 
 
-def _database(_: Request, __: Exception) -> JSONResponse:
-    return answer(
-        Problem(
-            type="no-database",
-            title="The database is not responding",
-            status=503,
-            detail="Nothing has been lost. Your change will be sent again automatically.",
-        ),
-        {"Retry-After": "2"},
-    )
+NO_DATABASE = Problem(
+    type="no-database",
+    title="The database is not responding",
+    status=503,
+    detail="Nothing has been lost. Your change will be sent again automatically.",
+)
+NO_ROOM = Problem(
+    type="no-room",
+    title="The server's disk is full",
+    status=507,
+    detail="Nothing new can be kept on the server. What you typed stays on this device and is sent again; "
+    "tell whoever runs the program.",
+)
+AGAIN = {"Retry-After": "2"}
+
+
+def _database(_: Request, error: Exception) -> JSONResponse:
+    full = isinstance(getattr(error, "orig", None), DiskFull)
+    return answer(NO_ROOM if full else NO_DATABASE, AGAIN)
 
 
 def add_handlers(app: FastAPI) -> None:

@@ -2,7 +2,7 @@
 
 from .access import SqlClientAccesses, SqlOneTimeLinks
 from .accounts import SqlAccounts
-from .engine import make_engine, migrate, newest_schema, schema_of
+from .engine import make_engine, migrate, newest_schema, roll_back, schema_of
 from .erased_list import note_erased, noted_as_erased
 from .failed_mails import SqlFailedMails
 from .keeping import SqlKeeping, erase_again
@@ -33,5 +33,6 @@ __all__ = [
     "newest_schema",
     "note_erased",
     "noted_as_erased",
+    "roll_back",
     "schema_of",
 ]

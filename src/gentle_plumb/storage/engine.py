@@ -75,6 +75,27 @@ def schema_of(engine: Engine) -> str:
         return MigrationContext.configure(connection).get_current_revision() or ""
 
 
+def roll_back(engine: Engine, schema: str) -> None:
+    """Bring the schema back to an earlier one; what only later ones can hold is gone then.
+
+    Raises ValueError for a schema that is none, or none before the present one.
+    """
+    known = [one.revision for one in ScriptDirectory.from_config(_scripts()).walk_revisions()][::-1]
+    held = schema_of(engine)
+    if held not in known:
+        raise ValueError(
+            f"The database is at schema {held or 'none'}, which this program does not know."
+        )
+    if schema not in known[: known.index(held)]:
+        earlier = ", ".join(known[: known.index(held)])
+        raise ValueError(f"Schema {schema} is none before {held}. There are {earlier}.")
+    config = _scripts()
+    with engine.connect() as connection:
+        config.attributes["connection"] = connection
+        command.downgrade(config, schema)
+        connection.commit()
+
+
 def migrate(engine: Engine, serving: str | None = None) -> None:
     """Bring the schema up to date; harmless when it is, and when two do it at once.
 

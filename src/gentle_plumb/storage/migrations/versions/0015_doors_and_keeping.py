@@ -14,13 +14,13 @@ KEPT = ("keep_signed_years", "keep_unsigned_years", "keep_photographs_months")
 
 
 def upgrade() -> None:
-    op.drop_constraint("ck_member_role", "member")
+    op.drop_constraint(op.f("ck_member_role"), "member")
     op.create_check_constraint(
-        "ck_member_role", "member", "role in ('owner', 'practitioner', 'assistant', 'reader')"
+        op.f("ck_member_role"), "member", "role in ('owner', 'practitioner', 'assistant', 'reader')"
     )
-    op.drop_constraint("ck_member_sees_health", "member")
+    op.drop_constraint(op.f("ck_member_sees_health"), "member")
     op.create_check_constraint(
-        "ck_member_sees_health",
+        op.f("ck_member_sees_health"),
         "member",
         "role = 'reader' or sees_health = (role in ('owner', 'practitioner'))",
     )
@@ -57,7 +57,7 @@ def upgrade() -> None:
         sa.Column("made_at", MOMENT, nullable=False),
         sa.Column("ends_at", MOMENT, nullable=False),
         sa.Column("used_at", MOMENT),
-        sa.CheckConstraint("kind in ('invitation', 'reset')", name="ck_one_time_link_kind"),
+        sa.CheckConstraint("kind in ('invitation', 'reset')", name=op.f("ck_one_time_link_kind")),
         sa.ForeignKeyConstraint(
             ["practice_id"], ["practice.id"], name="fk_one_time_link_practice_id", ondelete="CASCADE"
         ),
@@ -79,7 +79,7 @@ def upgrade() -> None:
         sa.Column("sent_at", MOMENT),
         sa.CheckConstraint(
             "state in ('waiting', 'sending', 'sent', 'failed', 'dropped')",
-            name="ck_staff_letter_state",
+            name=op.f("ck_staff_letter_state"),
         ),
         sa.ForeignKeyConstraint(
             ["link_id"], ["one_time_link.id"], name="fk_staff_letter_link_id", ondelete="CASCADE"
@@ -114,9 +114,9 @@ def downgrade() -> None:
     for name in KEPT:
         op.drop_column("practice", name)
     op.execute("update member set role = 'reader' where role = 'assistant'")
-    op.drop_constraint("ck_member_sees_health", "member")
-    op.create_check_constraint("ck_member_sees_health", "member", "sees_health or role = 'reader'")
-    op.drop_constraint("ck_member_role", "member")
+    op.drop_constraint(op.f("ck_member_sees_health"), "member")
+    op.create_check_constraint(op.f("ck_member_sees_health"), "member", "sees_health or role = 'reader'")
+    op.drop_constraint(op.f("ck_member_role"), "member")
     op.create_check_constraint(
-        "ck_member_role", "member", "role in ('owner', 'practitioner', 'reader')"
+        op.f("ck_member_role"), "member", "role in ('owner', 'practitioner', 'reader')"
     )

@@ -14,7 +14,7 @@ import {
   type Snapshot,
   settled,
 } from "./field-state";
-import { failed, put } from "./put";
+import { failed, put, WAITS } from "./put";
 import { UndoSteps } from "./undo-steps";
 
 type Entry = Schemas["Entry"];
@@ -297,7 +297,7 @@ export class ChangeQueue {
       this.signedOut = true;
       return false;
     }
-    if (response.status === 429 || response.status === 503) return false;
+    if (WAITS.has(response.status)) return false;
     if (response.status >= 500 && !this.givesUp(id)) return false;
     const problem = (error as Problem | undefined) ?? failed(response.status);
     if (response.status === 409 && problem.type === "stale" && problem.current) {

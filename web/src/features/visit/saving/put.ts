@@ -6,6 +6,9 @@ export function failed(status: number): Problem {
   return { type: "failed", title: detail, status, detail };
 }
 
+/** Too many calls, no database, no room: it is sent again, however long that lasts. */
+export const WAITS: ReadonlySet<number> = new Set([429, 503, 507]);
+
 /** Send one change; with a view the answer brings it worked out anew. */
 export function put(
   visitId: string,
