@@ -27,7 +27,7 @@ export function VisitPage() {
   const words = useWordsThere(visitId);
   const away = useStore(network, (state) => state.away);
   const known = STEP_IDS.find((id) => id === step) ?? "ask";
-  if (visit.isError)
+  if (visit.isError && !visit.data)
     return (
       <main id="main" className="p-8">
         <p role="alert" className="mb-3">
