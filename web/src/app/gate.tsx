@@ -42,7 +42,7 @@ export function Gate() {
         <Skeleton lines={4} label="Opening Gentle Plumb" />
       </div>
     );
-  if (me.isError)
+  if (me.isError && !me.data)
     return (
       <OfflineDoor
         again={

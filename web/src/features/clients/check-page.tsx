@@ -33,7 +33,7 @@ export function CheckPage() {
   const me = useMe().data;
   const { unit } = useUnitSwitch(me?.unit ?? "cm");
   const check = useCheck(checkId, unit);
-  if (check.isError)
+  if (check.isError && !check.data)
     return (
       <>
         <PageHead title="No such answers" says={check.error.message} />

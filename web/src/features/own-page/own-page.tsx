@@ -29,7 +29,7 @@ export function OwnPage() {
   const words = useMemo(() => wordsOf(page.data?.messages ?? english.messages), [page.data]);
   const shut = page.error instanceof Refused && page.error.problem.status === 401;
   if (shut) return <Door token={token} />;
-  if (page.isError)
+  if (page.isError && !page.data)
     return (
       <main className="mx-auto max-w-md p-6 text-lg" role="alert">
         <p className="mb-4">{words.t("door.trouble")}</p>

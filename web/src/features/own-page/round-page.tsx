@@ -43,7 +43,7 @@ export function RoundPage({
 }) {
   const sheet = useSheet(round);
   const { t } = useWords();
-  if (sheet.isError) return <p role="alert">{t("door.trouble")}</p>;
+  if (sheet.isError && !sheet.data) return <p role="alert">{t("door.trouble")}</p>;
   if (!sheet.data) return <p aria-busy="true" />;
   return <Asked round={round} view={view} questions={sheet.data.questions} onDone={onDone} />;
 }

@@ -21,7 +21,7 @@ export function Movements() {
   const { visit, place, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const answer = useProgramme(visit.id, place);
-  if (answer.isError) return <Notice role="alert">{answer.error.message}</Notice>;
+  if (answer.isError && !answer.data) return <Notice role="alert">{answer.error.message}</Notice>;
   if (!answer.data) return <Skeleton lines={6} label="Choosing movements" />;
   const { programme, figures } = answer.data;
   const say = (id: string, word: string) => queue.type(`pace.movement.${id}`, word, unit);
