@@ -35,6 +35,7 @@ from gentle_plumb.storage import make_engine
 from plumb_demo.people import DEMO_MEMBERS
 from plumb_demo.photographs import Angles, photograph_side
 
+from .kept_rows import merge_row, offline_row
 from .timing import p95, timed
 
 BROWSER_ARGS = [
@@ -370,6 +371,8 @@ def served_rows(table: Table, rounds: int) -> tuple[dict[str, Any], dict[str, An
                     "demo up, everything installed", f"{seconds:.1f} s", "answers within 8 s"
                 )
                 _memory_row(table, process)
+                merge_row(table, caller.http, caller.visit)
+                offline_row(table, address, BROWSER_ARGS)
                 report = caller.http.get(f"/api/visits/{caller.visit}/report").json()["content"][
                     "record"
                 ]

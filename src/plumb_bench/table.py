@@ -281,6 +281,7 @@ def run_bench(console: Console, *, quick: bool) -> None:
         Fewer rounds: for a look, not for a record.
 
     """
+    from .kept_rows import backup_row
     from .load import load_rows
     from .served import served_rows
 
@@ -299,6 +300,7 @@ def run_bench(console: Console, *, quick: bool) -> None:
     content, scene = served_rows(table, rounds)
     if not quick:
         load_rows(table, LOAD_S)
+    backup_row(table, 500 if quick else 10_000)
     _page_row(table)
     _pdf_row(table, rounds, scene, content)
     console.print(table)
