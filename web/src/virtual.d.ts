@@ -1,5 +1,5 @@
 declare module "virtual:core-in-page" {
-  /** Where the core's files lie, as one JSON of path to text. */
+  /** Where the core's compiled files lie, as one ZIP. */
   export const CORE: string;
   /** The same of what answers without network. */
   export const PROGRAM: string;
@@ -7,4 +7,6 @@ declare module "virtual:core-in-page" {
   export const PYTHON: string;
   /** The packages that the program needs. */
   export const WHEELS: readonly string[];
+  /** Their Python files, compiled. */
+  export const COMPILED: string;
 }

@@ -1,42 +1,34 @@
 /// <reference lib="webworker" />
-import { CORE, PROGRAM, PYTHON, WHEELS } from "virtual:core-in-page";
+import { COMPILED, CORE, PROGRAM, PYTHON, WHEELS } from "virtual:core-in-page";
 import type { Ask, WorkerRequest, WorkerResponse } from "./messages";
 
 /**
- * The program's own Python in the page: the same files the server runs. Its core comes at once; what
- * answers without network comes when it is asked for the first time.
+ * The program's own Python in the page: the files the server runs, compiled when the page was built. Its core
+ * comes at once; what answers without network comes when it is asked for the first time.
  */
 
 type Proxy = { destroy(): void };
 type WhatIfSession = Proxy & { try_out(request: string): string };
 type DeviceSession = Proxy & { take(visit: string): void; handle(request: string): string };
 type Python = {
-  FS: {
-    mkdirTree(path: string): void;
-    writeFile(path: string, text: string): void;
-  };
-  unpackArchive(bytes: ArrayBuffer, format: "wheel"): void;
+  unpackArchive(
+    bytes: ArrayBuffer,
+    format: "wheel" | "zip",
+    options?: { extractDir: string },
+  ): void;
   runPython(code: string): unknown;
 };
 
-const text = (at: string) => fetch(at).then((answer) => answer.json() as Promise<Files>);
-type Files = Record<string, string>;
-
-function write(python: Python, files: Files): void {
-  for (const [path, content] of Object.entries(files)) {
-    const at = `/home/pyodide/${path}`;
-    python.FS.mkdirTree(at.slice(0, at.lastIndexOf("/")));
-    python.FS.writeFile(at, content);
-  }
-}
+const HOME = "/home/pyodide";
+const bytes = (at: string) => fetch(at).then((answer) => answer.arrayBuffer());
 
 async function start(): Promise<Python> {
-  const [{ loadPyodide }, files] = await Promise.all([
+  const [{ loadPyodide }, core] = await Promise.all([
     import(/* @vite-ignore */ `${PYTHON}pyodide.mjs`),
-    text(CORE),
+    bytes(CORE),
   ]);
   const python: Python = await loadPyodide({ indexURL: PYTHON });
-  write(python, files);
+  python.unpackArchive(core, "zip", { extractDir: HOME });
   return python;
 }
 
@@ -52,12 +44,13 @@ async function startBench(): Promise<(given: string) => WhatIfSession> {
 
 async function startProgram(): Promise<(belongings: string) => DeviceSession> {
   const python = await started;
-  const [files, ...wheels] = await Promise.all([
-    text(PROGRAM),
-    ...WHEELS.map((at) => fetch(at).then((answer) => answer.arrayBuffer())),
-  ]);
+  const [program, compiled, ...wheels] = await Promise.all(
+    [PROGRAM, COMPILED, ...WHEELS].map(bytes),
+  );
   for (const wheel of wheels) python.unpackArchive(wheel, "wheel");
-  write(python, files);
+  const packages = python.runPython("import sysconfig; sysconfig.get_path('purelib')") as string;
+  if (compiled) python.unpackArchive(compiled, "zip", { extractDir: packages });
+  if (program) python.unpackArchive(program, "zip", { extractDir: HOME });
   return python.runPython("from gentle_plumb.on_device import DeviceSession\nDeviceSession") as (
     belongings: string,
   ) => DeviceSession;
