@@ -1,5 +1,5 @@
 import { Collapsible } from "radix-ui";
-import { useEffect, useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { useSince } from "@/shared/api/queries";
 import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
@@ -25,7 +25,10 @@ export function Walk() {
   const [chosen, setChosen] = useState<string | null>(sought);
   const [leaving, setLeaving] = useState<string | null>(null);
   const [late, setLate] = useState(false);
+  // what somebody chooses counts at once, also before an effect of the answer that came with it
+  const leaves = useRef<string | null>(null);
   const choose = (field: string) => {
+    leaves.current = null;
     setLeaving(null);
     setLate(false);
     setChosen(field);
@@ -57,7 +60,8 @@ export function Walk() {
   // on once the answer is there, or takes too long; where the value was refused, one stays with it
   // biome-ignore lint/correctness/useExhaustiveDependencies: the way on is the one of this moment
   useEffect(() => {
-    if (leaving !== here || !answered) return;
+    if (leaving !== here || leaves.current !== here || !answered) return;
+    leaves.current = null;
     setLeaving(null);
     setLate(false);
     if (state === "refused" || state === "stale") return;
@@ -67,6 +71,7 @@ export function Walk() {
   if (!now) return null;
   const onward = () => {
     queue.flush();
+    leaves.current = now.id;
     setLeaving(now.id);
   };
   return (
