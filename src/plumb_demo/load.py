@@ -29,6 +29,9 @@ from .own_pages import EMAILS, load_own_pages
 from .people import (
     CONTACT,
     DEMO_MEMBERS,
+    KEPT_PHOTOGRAPHS_MONTHS,
+    KEPT_UNSIGNED_YEARS,
+    KEPT_YEARS,
     LETTERHEAD,
     NO_FLAGS,
     PRACTICE,
@@ -270,6 +273,9 @@ def load_demo(
         contact=CONTACT,
         time_zone=TIME_ZONE,
         **DEMO_SUMS,
+        keep_signed_years=KEPT_YEARS,
+        keep_unsigned_years=KEPT_UNSIGNED_YEARS,
+        keep_photographs_months=KEPT_PHOTOGRAPHS_MONTHS,
     )
     accounts.add_practice(practice)
     service = AccountService(accounts, clock)

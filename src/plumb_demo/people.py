@@ -18,6 +18,8 @@ NO_FLAGS = {"ask.warning": "none", **{f"ask.sign.{id}": "no" for id in RED_FLAGS
 """Every red flag asked about, and none there."""
 LETTERHEAD = "Harbour Street 3, Saltmere\nMonday to Thursday, 8:00 to 16:00"
 CONTACT = "Ines Calloway, Saltmere 0412, or the front desk"
+KEPT_YEARS, KEPT_UNSIGNED_YEARS, KEPT_PHOTOGRAPHS_MONTHS = 10, 2, 24
+"""How long the demo practice keeps records. House values."""
 WORDING = "Saltmere's own procedure for workplace adjustments comes first."
 
 
@@ -59,6 +61,14 @@ DEMO_MEMBERS = (
         title="Office manager",
         role="reader",
         says="Reader: lists, and the workplace's papers; no health data",
+    ),
+    DemoMember(
+        email="nell@saltmere.example",
+        password="harbour-bell-at-8",
+        name="Nell Carrow",
+        title="Front desk",
+        role="assistant",
+        says="Assistant: names, contact data and equipment; no health data",
     ),
 )
 

@@ -9,7 +9,7 @@ from uuid import UUID
 from pydantic import BaseModel, Field, StringConstraints
 
 from ..core.units import LengthUnit
-from ..services.models import OFFICE, WRITERS, DateOrder, Member, Practice, Session
+from ..services.models import IDLE_MINUTES, OFFICE, WRITERS, DateOrder, Member, Practice, Session
 from .common import Address, Line, Name, New, Password, RequestModel
 
 
@@ -68,6 +68,7 @@ class Me(BaseModel):
     second_factor_asked: bool
     must_enrol: bool
     recovery_left: int
+    idle_minutes: int
     csrf: str
     device_key: str
 
@@ -98,6 +99,7 @@ class Me(BaseModel):
             second_factor_asked=practice.second_factor,
             must_enrol=practice.second_factor and not member.totp_secret,
             recovery_left=len(member.recovery),
+            idle_minutes=practice.idle_minutes,
             csrf=session.csrf,
             device_key=session.device_key,
         )
@@ -139,7 +141,7 @@ class PracticeIn(RequestModel):
     """What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
 
     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call; ``second_factor`` asks everybody
-    for one.
+    for one, ``idle_minutes`` is how long a page is left alone before it locks.
     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
     """
 
@@ -149,6 +151,7 @@ class PracticeIn(RequestModel):
     letterhead: Annotated[str, StringConstraints(strip_whitespace=True, max_length=500)] = ""
     contact: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
     second_factor: bool = False
+    idle_minutes: Annotated[int, Field(ge=1, le=240)] = IDLE_MINUTES
     price_small: Sum | None = None
     price_medium: Sum | None = None
     price_large: Sum | None = None

@@ -48,6 +48,7 @@ class PracticeRow(Base):
     letterhead: Mapped[str] = mapped_column(server_default="")
     contact: Mapped[str] = mapped_column(server_default="")
     second_factor: Mapped[bool] = mapped_column(server_default=text("false"))
+    idle_minutes: Mapped[int] = mapped_column(server_default=text("15"))
     keep_signed_years: Mapped[int | None]
     keep_unsigned_years: Mapped[int | None]
     keep_photographs_months: Mapped[int | None]

@@ -9,8 +9,7 @@ import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 
-/** So long nobody has touched the page before it asks who is there, ms. House value. */
-export const IDLE_MS = 15 * 60_000;
+const MINUTE_MS = 60_000;
 const LOOK_MS = 5000;
 const TOUCHED = "plumb:touched";
 const LOCKED = "plumb:locked";
@@ -35,6 +34,7 @@ const write = (key: string, value: string | null): void => {
 export function IdleLock({ children }: { children: ReactNode }) {
   const me = useMe().data;
   const who = me?.email ?? "";
+  const idle = (me?.idle_minutes ?? 15) * MINUTE_MS;
   const [locked, setLocked] = useState(() => read(LOCKED) === who);
   useEffect(() => {
     let last = Date.now();
@@ -45,7 +45,7 @@ export function IdleLock({ children }: { children: ReactNode }) {
     };
     const look = () => {
       const elsewhere = Number(read(TOUCHED) ?? 0);
-      if (Date.now() - Math.max(last, elsewhere) < IDLE_MS) return;
+      if (Date.now() - Math.max(last, elsewhere) < idle) return;
       write(LOCKED, who);
       setLocked(true);
     };
@@ -62,7 +62,7 @@ export function IdleLock({ children }: { children: ReactNode }) {
       removeEventListener("keydown", touched);
       removeEventListener("storage", other);
     };
-  }, [who]);
+  }, [who, idle]);
   const open = () => {
     write(TOUCHED, `${Date.now()}`);
     write(LOCKED, null);

@@ -10,7 +10,7 @@ from .access import (
     OneTimeLink,
     StaffLetter,
 )
-from .accounts import OFFICE, WRITERS, DateOrder, Member, Practice, Role, Session
+from .accounts import IDLE_MINUTES, OFFICE, WRITERS, DateOrder, Member, Practice, Role, Session
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
 from .device import Belongings, TakenVisit
 from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Trouble, Troubles
@@ -47,6 +47,7 @@ from .visits import (
 )
 
 __all__ = [
+    "IDLE_MINUTES",
     "MOST_TROUBLES",
     "OFFICE",
     "WRITERS",

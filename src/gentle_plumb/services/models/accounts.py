@@ -19,6 +19,10 @@ OFFICE: tuple[Role, ...] = (*WRITERS, "assistant")
 """Who keeps names, contact data and the shelf: an assistant does, and sees no health data."""
 
 
+IDLE_MINUTES = 15
+"""How long a page is left alone before it locks, where a practice has set nothing else, minutes. House value."""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Practice:
     """A practice; ``local_wording`` is its own sentence about local rules for reports.
@@ -28,6 +32,7 @@ class Practice:
     ``second_factor``: everybody signs in with one.
     The ``keep_`` periods say after how long without anything new a client's records are due to go: where a report
     is signed, where none is, and their photographs; None where the practice has set none.
+    ``idle_minutes`` is how long a page is left alone before it locks.
     ``date_order`` is how a day typed in numbers is read, 3/4: day first or month first.
     """
 
@@ -44,6 +49,7 @@ class Practice:
     letterhead: str = ""
     contact: str = ""
     second_factor: bool = False
+    idle_minutes: int = IDLE_MINUTES
     keep_signed_years: int | None = None
     keep_unsigned_years: int | None = None
     keep_photographs_months: int | None = None

@@ -152,6 +152,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const [contact, setContact] = useState(me.contact);
   const [currency, setCurrency] = useState(me.currency);
   const [second, setSecond] = useState(me.second_factor_asked);
+  const [idle, setIdle] = useState(`${me.idle_minutes}`);
   const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
   const typed = sums.map((sum) => (sum.trim() ? Number(sum.replace(",", ".")) : null));
   const changed =
@@ -162,6 +163,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
     contact !== me.contact ||
     currency !== me.currency ||
     second !== me.second_factor_asked ||
+    Number(idle) !== me.idle_minutes ||
     SUMS.some(([name], index) => typed[index] !== me[name]);
   return (
     <form
@@ -176,6 +178,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
             ...{ time_zone: zone, date_order: order, local_wording: wording, letterhead, contact },
             ...prices,
             second_factor: second,
+            idle_minutes: Number(idle),
           },
         });
       }}
@@ -267,6 +270,16 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
       <CheckBox checked={second} onChange={setSecond}>
         Everybody signs in with a second factor
       </CheckBox>
+      <LabelledInput
+        label="Minutes left alone before the page locks"
+        type="number"
+        required
+        min={1}
+        max={240}
+        value={idle}
+        onChange={(event) => setIdle(event.target.value)}
+        help="It stays as it is behind the lock, and asks for the password."
+      />
       {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
       <Button type="submit" disabled={!changed || practice.isPending}>
         Save

@@ -5269,6 +5269,8 @@ export interface components {
             must_enrol: boolean;
             /** Recovery Left */
             recovery_left: number;
+            /** Idle Minutes */
+            idle_minutes: number;
             /** Csrf */
             csrf: string;
             /** Device Key */
@@ -6557,7 +6559,7 @@ export interface components {
          * @description What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
          *
          *     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call; ``second_factor`` asks everybody
-         *     for one.
+         *     for one, ``idle_minutes`` is how long a page is left alone before it locks.
          *     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
          */
         PracticeIn: {
@@ -6586,6 +6588,11 @@ export interface components {
              * @default false
              */
             second_factor: boolean;
+            /**
+             * Idle Minutes
+             * @default 15
+             */
+            idle_minutes: number;
             /** Price Small */
             price_small?: number | null;
             /** Price Medium */

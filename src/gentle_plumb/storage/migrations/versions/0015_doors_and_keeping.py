@@ -24,6 +24,10 @@ def upgrade() -> None:
         "member",
         "role = 'reader' or sees_health = (role in ('owner', 'practitioner'))",
     )
+    op.add_column(
+        "practice",
+        sa.Column("idle_minutes", sa.Integer(), server_default=sa.text("15"), nullable=False),
+    )
     for name in KEPT:
         op.add_column("practice", sa.Column(name, sa.Integer()))
     op.add_column(
@@ -111,7 +115,7 @@ def downgrade() -> None:
     for table in ("erasure", "staff_letter", "one_time_link", "client_access"):
         op.drop_table(table)
     op.drop_column("client", "restricted")
-    for name in KEPT:
+    for name in (*KEPT, "idle_minutes"):
         op.drop_column("practice", name)
     op.execute("update member set role = 'reader' where role = 'assistant'")
     op.drop_constraint(op.f("ck_member_sees_health"), "member")
