@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable, type Table } from "dexie";
+import type { DeviceDb } from "./device-db";
 
 /** Whose things are here, and how they are opened: the key itself, sealed twice over. */
 export type Lock = {
@@ -18,23 +18,15 @@ export type Lock = {
 /** Something of a member's, sealed; `stamp` tells how new it is without opening it. */
 export type Kept = { member: string; name: string; stamp: string; sealed: Uint8Array };
 
-class DeviceDb extends Dexie {
-  locks!: EntityTable<Lock, "member">;
-  kept!: Table<Kept, [string, string]>;
+let opening: Promise<DeviceDb> | null = null;
 
-  constructor() {
-    // what is said to be kept has reached the disk
-    super("gentle-plumb", { chromeTransactionDurability: "strict" });
-    this.version(1).stores({ locks: "member", kept: "[member+name], member" });
-  }
-}
-
-let opened: DeviceDb | null = null;
-
-/** What this browser keeps of this address. */
-export function deviceDb(): DeviceDb {
-  opened ??= new DeviceDb();
-  return opened;
+/** What this browser keeps of this address; what opens it comes once it is wanted. */
+export function deviceDb(): Promise<DeviceDb> {
+  opening ??= import("./device-db").then(({ DeviceDb }) => new DeviceDb());
+  opening.catch(() => {
+    opening = null; // asked again
+  });
+  return opening;
 }
 
 /** Whether this browser has a place for it at all. */
@@ -42,7 +34,7 @@ export const hasStore = typeof indexedDB !== "undefined";
 
 /** Everything of a member's, with what opens it. */
 export async function forgetMember(member: string): Promise<void> {
-  const db = deviceDb();
+  const db = await deviceDb();
   await db.transaction("rw", db.locks, db.kept, async () => {
     await db.locks.delete(member);
     await db.kept.where("member").equals(member).delete();

@@ -64,7 +64,7 @@ export async function openForSession(
   deviceKey: string,
 ): Promise<void> {
   if (!hasStore) return;
-  const db = deviceDb();
+  const db = await deviceDb();
   const session = fromHex(deviceKey);
   const held = await db.locks.get(member);
   const { opened } = vault.getState();
@@ -94,7 +94,7 @@ export async function openForSession(
 
 /** What can't be opened is kept for who knows the earlier password. */
 async function setAside(lock: Lock): Promise<void> {
-  const db = deviceDb();
+  const db = await deviceDb();
   const aside = `${lock.member}#${lock.expires}`;
   await db.transaction("rw", db.locks, db.kept, async () => {
     const mine = await db.kept.where("member").equals(lock.member).toArray();
@@ -108,7 +108,7 @@ async function setAside(lock: Lock): Promise<void> {
 /** Who has things here that a password opens, by name; what has run out is gone. */
 export async function whoIsHere(): Promise<readonly Lock[]> {
   if (!hasStore || !passwordWorks) return [];
-  const db = deviceDb();
+  const db = await deviceDb();
   const every = await db.locks.toArray();
   for (const lock of every) if (lock.expires < Date.now()) await forgetMember(lock.member);
   return every.filter(
@@ -118,7 +118,7 @@ export async function whoIsHere(): Promise<readonly Lock[]> {
 
 /** Open without network, by the password; false where it is another one. */
 export async function openByPassword(member: string, password: string): Promise<boolean> {
-  const lock = await deviceDb().locks.get(member);
+  const lock = await (await deviceDb()).locks.get(member);
   if (!lock?.byPassword || lock.expires < Date.now()) return false;
   try {
     const key = unseal(await keyOfPassword(password, lock.salt, lock.rounds), lock.byPassword);
@@ -132,7 +132,7 @@ export async function openByPassword(member: string, password: string): Promise<
 /** Take over what an earlier password closed; false where it is another one. */
 export async function openAside(aside: string, password: string): Promise<boolean> {
   const mine = vault.getState().opened;
-  const db = deviceDb();
+  const db = await deviceDb();
   const lock = await db.locks.get(aside);
   if (!mine || !lock?.byPassword) return false;
   try {
@@ -157,7 +157,7 @@ export async function openAside(aside: string, password: string): Promise<boolea
 /** What earlier passwords closed of a member's. */
 export async function setAsideOf(member: string): Promise<readonly string[]> {
   if (!hasStore) return [];
-  const every = await deviceDb().locks.toArray();
+  const every = await (await deviceDb()).locks.toArray();
   return every.map((one) => one.member).filter((one) => one.startsWith(`${member}#`));
 }
 
@@ -175,7 +175,7 @@ export async function keepSealed(name: string, value: unknown, stamp = ""): Prom
   const sealed =
     value instanceof Uint8Array ? seal(opened.key, value) : sealJson(opened.key, value);
   try {
-    await deviceDb().kept.put({ member: opened.member, name, stamp, sealed });
+    await (await deviceDb()).kept.put({ member: opened.member, name, stamp, sealed });
     return true;
   } catch {
     return false;
@@ -186,7 +186,7 @@ export async function keepSealed(name: string, value: unknown, stamp = ""): Prom
 export async function kept<T>(name: string): Promise<T | null> {
   const { opened } = vault.getState();
   if (!opened) return null;
-  const row = await deviceDb().kept.get([opened.member, name]);
+  const row = await (await deviceDb()).kept.get([opened.member, name]);
   try {
     return row ? (unsealJson(opened.key, row.sealed) as T) : null;
   } catch {
@@ -197,7 +197,7 @@ export async function kept<T>(name: string): Promise<T | null> {
 export async function keptBytes(name: string): Promise<Uint8Array | null> {
   const { opened } = vault.getState();
   if (!opened) return null;
-  const row = await deviceDb().kept.get([opened.member, name]);
+  const row = await (await deviceDb()).kept.get([opened.member, name]);
   return row ? unseal(opened.key, row.sealed) : null;
 }
 
@@ -207,8 +207,8 @@ export async function keptNames(
 ): Promise<readonly { name: string; stamp: string }[]> {
   const { opened } = vault.getState();
   if (!opened) return [];
-  const rows = await deviceDb()
-    .kept.where("[member+name]")
+  const rows = await (await deviceDb()).kept
+    .where("[member+name]")
     .between([opened.member, start], [opened.member, `${start}\uffff`])
     .toArray();
   return rows.map(({ name, stamp }) => ({ name, stamp }));
@@ -217,5 +217,5 @@ export async function keptNames(
 export async function drop(...names: string[]): Promise<void> {
   const { opened } = vault.getState();
   if (!opened) return;
-  await deviceDb().kept.bulkDelete(names.map((name) => [opened.member, name]));
+  await (await deviceDb()).kept.bulkDelete(names.map((name) => [opened.member, name]));
 }

@@ -68,7 +68,7 @@ export async function loadWords(visitId: string): Promise<void> {
   if (joined && others.length > 0) {
     const { opened } = vault.getState();
     if (!opened) return;
-    const db = deviceDb();
+    const db = await deviceDb();
     await db.transaction("rw", db.kept, async () => {
       await db.kept.put(row(opened.member, opened.key, visitId, joined));
       await db.kept.bulkDelete(others.map((name) => [opened.member, name]));
@@ -129,7 +129,7 @@ export function keepWords(
   const after = writing.get(visitId) ?? Promise.resolve();
   const write = after.then(async () => {
     if (found.get(visitId) !== words) return; // something later is on its way
-    await deviceDb().kept.put(made);
+    await (await deviceDb()).kept.put(made);
     onDisk(true);
   });
   writing.set(
@@ -154,7 +154,8 @@ export function forgetWords(visitId: string): void {
     visitId,
     after
       .then(async () => {
-        if (!found.has(visitId)) await deviceDb().kept.delete([opened.member, nameOf(visitId)]);
+        if (!found.has(visitId))
+          await (await deviceDb()).kept.delete([opened.member, nameOf(visitId)]);
       })
       .catch(() => undefined),
   );
