@@ -7,6 +7,7 @@ import subprocess
 import sys
 import time
 import urllib.request
+from contextlib import suppress
 from dataclasses import dataclass, field
 
 import pytest
@@ -180,8 +181,13 @@ def walk_to(page: Page, label: str) -> Locator:
     """The large field of something found, opened from the list."""
     for folded in page.locator("#main [aria-expanded=false]", has_text="where it matters").all():
         folded.click()
-    page.get_by_role("button", name=re.compile(rf"^(! )?{re.escape(label)} ?[\dnot−-]")).click()
+    line = page.get_by_role("button", name=re.compile(rf"^(! )?{re.escape(label)} ?[\dnot−-]"))
     field = page.get_by_role("textbox", name=label, exact=True)
+    for _ in range(4):
+        line.click()  # falls beside it where the page moves on just then
+        with suppress(AssertionError):
+            expect(field).to_be_visible(timeout=5000)
+            return field
     expect(field).to_be_visible()
     return field
 

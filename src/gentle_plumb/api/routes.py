@@ -24,6 +24,8 @@ from ..documents.case_result import ResultDocument, result_document
 from ..documents.image_processor import MOST_BYTES, too_large
 from ..schemas.problem import Problem
 from ..services.follow_ups import Since
+from ..services.models import Entry
+from . import drawing_line
 from .auth import Signed, With
 from .bodies import read_body
 from .problems import PROBLEMS
@@ -147,7 +149,7 @@ def _written(answer: BaseModel) -> Response:
 
 
 @router.put("/visits/{visit_id}/changes/{change_id}", response_model=s.ChangeOut)
-def change(
+async def change(
     services: With,
     who: Signed,
     visit_id: UUID,
@@ -157,21 +159,35 @@ def change(
 ) -> Response:
     """Apply one change. Sent twice it counts once; on a stale version it answers 409.
 
-    With ``draw`` the answer carries the visit worked out anew, which spares a second call.
+    With ``draw`` the answer carries the visit worked out anew, which spares a second call; where many ask at once
+    it comes without.
     """
-    entry, revision = services.visits.change(
-        who.member, visit_id, change_id=change_id, **given.model_dump()
-    )
-    worked = _drawn(services, who, visit_id, view) if view.draw else None
-    return _written(s.ChangeOut(entry=entry, revision=revision, worked=worked))
+
+    def changed() -> tuple[Entry, int]:
+        return services.visits.change(
+            who.member, visit_id, change_id=change_id, **given.model_dump()
+        )
+
+    entry, revision = await run_in_threadpool(changed)
+    if not (view.draw and drawing_line.is_free()):
+        return _written(s.ChangeOut(entry=entry, revision=revision))
+
+    def answered() -> Response:
+        worked = _drawn(services, who, visit_id, view)
+        return _written(s.ChangeOut(entry=entry, revision=revision, worked=worked))
+
+    return await drawing_line.drawn(answered)
 
 
 @router.get("/visits/{visit_id}/worked", response_model=s.VisitWorkup)
-def worked(
-    services: With, who: Signed, visit_id: UUID, view: Annotated[s.View, Query()]
+async def worked(
+    request: Request, services: With, who: Signed, visit_id: UUID, view: Annotated[s.View, Query()]
 ) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
-    return _written(_drawn(services, who, visit_id, view))
+    made = await drawing_line.drawn_if_wanted(
+        request, lambda: _written(_drawn(services, who, visit_id, view))
+    )
+    return made or Response(status_code=204)
 
 
 @router.get("/visits/{visit_id}/report")

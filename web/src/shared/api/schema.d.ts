@@ -784,7 +784,8 @@ export interface paths {
          * Change
          * @description Apply one change. Sent twice it counts once; on a stale version it answers 409.
          *
-         *     With ``draw`` the answer carries the visit worked out anew, which spares a second call.
+         *     With ``draw`` the answer carries the visit worked out anew, which spares a second call; where many ask at once
+         *     it comes without.
          */
         put: operations["change_api_visits__visit_id__changes__change_id__put"];
         post?: never;

@@ -81,7 +81,7 @@ export function Walk() {
         <label htmlFor={`${id}-entry`} className="block text-2xl leading-8 font-semibold">
           {now.label}
         </label>
-        <p className="mb-2 min-h-6" id={`${id}-entry-help`}>
+        <p className="mb-2 min-h-12" id={`${id}-entry-help`}>
           {now.help}
         </p>
         <TextEntry
