@@ -1,6 +1,7 @@
 """Coming in by a one-time link, an assistant's work, and clients that are open to some only."""
 
 import re
+from dataclasses import replace
 from uuid import uuid4
 
 import pytest
@@ -8,8 +9,10 @@ import pytest
 from api.conftest import Page, fill
 from api.test_gate import routes
 from conftest import PASSWORD
+from gentle_plumb.core.record import fields
 from gentle_plumb.devices import FolderInbox
 
+SITE = "https://saltmere.example"
 CHOSEN = "four quiet harbour lamps"
 LINK = re.compile(r"https://saltmere\.example/enter#([\w-]{40,})")
 
@@ -93,9 +96,15 @@ def test_a_withdrawn_link_opens_nothing_and_its_mail_is_not_sent(
 
 
 def test_a_forgotten_password_is_set_anew_by_mail_and_nobody_is_told_who_is_here(
-    owner, app, office, deliver, mail_folder
+    owner, app, office, deliver, mail_folder, monkeypatch
 ):
     page, there = Page(app), Page(app)
+    asked = {"email": office.practitioner.email}
+    assert page.http.get("/api/welcome").json()["mails"] is False
+    assert page.http.post("/api/forgotten", json=asked).status_code == 403  # whose address is it?
+    monkeypatch.setattr(app.state, "services", replace(app.state.services, public_url=SITE))
+    assert page.http.get("/api/welcome").json()["mails"] is True
+    page.http.headers["Host"] = "evil.example"
     there.sign_in(office.practitioner)
     answers = [
         page.http.post("/api/forgotten", json={"email": email})
@@ -105,6 +114,7 @@ def test_a_forgotten_password_is_set_anew_by_mail_and_nobody_is_told_who_is_here
     deliver()
     [letter] = FolderInbox(mail_folder).letters()
     assert letter.to == office.practitioner.email
+    del page.http.headers["Host"]
     assert choose(page, LINK.search(letter.text)[1]).status_code == 204
     assert there.http.get("/api/me").status_code == 401  # signed out everywhere
     assert page.sign_in(office.practitioner).status_code == 401
@@ -179,6 +189,11 @@ def test_who_is_not_named_does_not_find_a_client_by_any_way(owner, colleague, hi
     assert set(asked.values()) == {403}, asked
     assert colleague.add("visits", client_id=client).status_code == 404
     assert colleague.add("visits", client_id=client, from_visit=visit).status_code == 404
+    desk = owner.add("shelf", piece="workstation", name="Desk 9", place="", values={}).json()
+    path = fields.seen.workstation.id
+    version = owner.http.get(f"/api/visits/{visit}").json()["entries"].get(path, {"version": 0})
+    assert owner.type(visit, path, desk["id"], version=version["version"]).status_code == 200
+    assert "Odile" not in colleague.http.get("/api/shelf").text
     link = {"visit_id": visit, "kind": "before"}
     assert colleague.http.post("/api/links", json=link).status_code == 404
     assert owner.http.get(f"/api/visits/{visit}").status_code == 200

@@ -7,12 +7,14 @@ from uuid import UUID
 from anyio import to_thread
 from fastapi import APIRouter, Request
 
+from ..schemas import Welcome
 from ..schemas import access as s
 from ..schemas.problem import Problem
+from ..services.errors import NotAllowed
 from ..services.models import Member
 from ..services.models.trail import Deed, TrailTarget
 from .account_routes import hashing
-from .auth import Signed, With, check_origin
+from .auth import LOOPBACK, Signed, With, check_origin
 from .dependencies import Services
 from .problems import PROBLEMS
 from .traced import TracedRoute
@@ -30,6 +32,15 @@ door_router = APIRouter(
 def base_of(request: Request, services: Services) -> str:
     """The address people reach the program at, as a link begins."""
     return services.public_url.rstrip("/") or f"{request.url.scheme}://{request.headers['host']}"
+
+
+def resets_by_mail(request: Request, services: Services) -> bool:
+    """Whether somebody who is not signed in can have a link mailed.
+
+    Only where the address in it is known: a stranger could name any host in their call, and have a mail lead there.
+    """
+    known = services.public_url or (request.url.hostname or "") in LOOPBACK
+    return services.entrances.mails and bool(known)
 
 
 @access_router.get("/invitations")
@@ -88,6 +99,12 @@ def put_access(services: With, who: Signed, hidden_id: UUID, given: s.AccessIn) 
     return s.AccessOut.of(made)
 
 
+@door_router.get("/welcome")
+def welcome(request: Request, services: With) -> Welcome:
+    """What the sign-in page shows; credentials only in demo mode."""
+    return Welcome(demo=services.demo_people, mails=resets_by_mail(request, services))
+
+
 @door_router.post("/entrance")
 def look(request: Request, services: With, given: s.EntranceIn) -> s.EntranceOut:
     """What a one-time link opens."""
@@ -107,6 +124,8 @@ async def enter(request: Request, services: With, given: s.EnterIn) -> None:
 def forgotten(request: Request, services: With, given: s.ForgottenIn) -> None:
     """Ask for a link to set one's password anew; whether anybody has this address is not told."""
     check_origin(request)
+    if not resets_by_mail(request, services):
+        raise NotAllowed("No link is mailed here. An owner of your practice can give you one.")
     sender = request.client.host if request.client else ""
     services.entrances.ask_reset(given.email, sender=sender, base=base_of(request, services))
 

@@ -69,12 +69,6 @@ def ready(services: With) -> dict[str, str]:
     return {"status": "ready", "schema": held}
 
 
-@public.get("/welcome")
-def welcome(services: With) -> s.Welcome:
-    """What the sign-in page shows; credentials only in demo mode."""
-    return s.Welcome(demo=services.demo_people, mails=services.entrances.mails)
-
-
 @public.post(
     "/session", responses={401: PROBLEMS[401], 422: PROBLEMS[422], 429: {"model": Problem}}
 )

@@ -48,6 +48,7 @@ class SqlShelf:
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .where(VisitRow.practice_id == practice_id, EntryRow.path == fields.seen.workstation.id)
             .where(EntryRow.typed.in_(select(cast(ShelfItemRow.id, String))))
+            .where(~ClientRow.restricted)  # who is open to some only is named in no list
             .order_by(ClientRow.name)
         )
         with Db(self._engine) as db:
