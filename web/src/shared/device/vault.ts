@@ -1,4 +1,5 @@
 import { createStore } from "zustand/vanilla";
+import type { Lock } from "./device-db";
 import {
   fromHex,
   type Key,
@@ -10,7 +11,7 @@ import {
   unseal,
   unsealJson,
 } from "./seal";
-import { deviceDb, forgetMember, hasStore, type Lock } from "./store";
+import { deviceDb, forgetMember, hasStore } from "./store";
 
 /** How long a device opens what it keeps without having seen the server, days. House value. */
 export const KEPT_DAYS = 14;

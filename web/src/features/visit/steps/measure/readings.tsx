@@ -4,10 +4,9 @@ import { TextEntry, Trouble } from "../../field-row";
 import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
-import { ReadInstrument, useInstrumentReading } from "./taking";
+import { READINGS, ReadInstrument, useInstrumentReading } from "./taking";
 
 type Measured = Schemas["Measured"];
-export const READINGS = ["first", "second", "third"] as const;
 
 /** The fields for the readings, large; Enter goes on once it is known that nothing is open. */
 export function Readings({

@@ -7,7 +7,8 @@ import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
 import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
-import { READINGS } from "./readings";
+
+export const READINGS = ["first", "second", "third"] as const;
 
 type Measured = Schemas["Measured"];
 
