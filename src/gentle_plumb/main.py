@@ -21,6 +21,7 @@ from .schemas import DemoPerson
 from .services.access import AccessService
 from .services.accounts import AccountService
 from .services.archives import ArchiveService
+from .services.bulk import BulkService
 from .services.client_files import client_files
 from .services.desks import DeskService
 from .services.exchange import ExchangeService
@@ -41,6 +42,7 @@ from .services.trail import TrailService
 from .services.visits import VisitService
 from .storage import (
     SqlAccounts,
+    SqlBulkJobs,
     SqlClientAccesses,
     SqlFailedMails,
     SqlKeeping,
@@ -94,8 +96,13 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
     demo = _demo_people()
     published = {person.email: person.password for person in demo}
     mail, folder = mail_service(engine, settings, clock), settings.backup_folder
+    reports = ReportService(records, visits, press, clock, PaperFiles(), access.hidden)
+    archives = ArchiveService(
+        records, photos, ZipArchives(), PaperFiles(), clock, client_files(pages, trail)
+    )
     return Services(
         engine=engine,
+        bulk=BulkService(SqlBulkJobs(engine), accounts, reports, archives, clock, access.hidden),
         accounts=AccountService(accounts, clock, {} if settings.demo else published),
         entrances=entrance_service(engine, settings, clock),
         access=access,
@@ -118,11 +125,9 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         press=press,
         visits=visits,
         follow_ups=FollowUpService(records, visits, clock),
-        reports=ReportService(records, visits, press, clock, PaperFiles(), access.hidden),
+        reports=reports,
         photos=photos,
-        archives=ArchiveService(
-            records, photos, ZipArchives(), PaperFiles(), clock, client_files(pages, trail)
-        ),
+        archives=archives,
         own_page=OwnPageService(pages, records, accounts, photos, clock),
         links=LinkService(pages, records, accounts, mail, clock, access.hidden),
         languages=LanguageService(pages),

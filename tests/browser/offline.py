@@ -16,8 +16,8 @@ PASSWORD = DEMO_MEMBERS[0].password
 class Tablet:
     """One device: its browser may be closed or killed, and finds again what it kept."""
 
-    def __init__(self, playwright, launch, program, folder: Path):
-        self._playwright, self._launch = playwright, launch
+    def __init__(self, playwright, launch, program, folder: Path, who=0):
+        self._playwright, self._launch, self._who = playwright, launch, DEMO_MEMBERS[who]
         self.program, self.folder = program, folder
         self.context = None
 
@@ -51,8 +51,8 @@ class Tablet:
 
     def sign_in_again(self):
         """Sign in by the form; a session ends with its browser."""
-        self.page.get_by_label("Address").fill(DEMO_MEMBERS[0].email)
-        self.page.get_by_label("Password").fill(PASSWORD)
+        self.page.get_by_label("Address").fill(self._who.email)
+        self.page.get_by_label("Password").fill(self._who.password)
         self.page.get_by_role("button", name="Sign in").click()
         expect(self.page.get_by_label("Address")).to_be_hidden()
 

@@ -25,7 +25,7 @@ access_router = APIRouter(
 door_router = APIRouter(
     prefix="/api",
     tags=["open"],
-    responses={404: PROBLEMS[404], 422: PROBLEMS[422], 429: {"model": Problem}},
+    responses={**{code: PROBLEMS[code] for code in (403, 404, 422)}, 429: {"model": Problem}},
 )
 
 

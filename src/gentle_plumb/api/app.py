@@ -14,6 +14,7 @@ from ..schemas.problem import Problem
 from .access_routes import access_router, door_router
 from .account_routes import account_router, public
 from .archive_routes import archive_router
+from .bulk_routes import bulk_router
 from .dependencies import Services
 from .desk_routes import desk_router
 from .device_routes import device_router
@@ -30,6 +31,7 @@ from .work_routes import work_router
 
 STREAMED = {
     "/api/clients/archive": "",
+    "/api/bulk/import": "",
     "/api/visits/": "/photos/",
     "/api/own/photos": "",
     "/api/exchange": "",
@@ -70,6 +72,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(door_router)
     app.include_router(access_router)
     app.include_router(keeping_router)
+    app.include_router(bulk_router)
     app.include_router(router)
     app.include_router(measuring_router)
     app.include_router(work_router)

@@ -10,6 +10,7 @@ from ..schemas import DemoPerson
 from ..services.access import AccessService, EntranceService
 from ..services.accounts import AccountService
 from ..services.archives import ArchiveService
+from ..services.bulk import BulkService
 from ..services.desks import DeskService
 from ..services.exchange import ExchangeService
 from ..services.follow_ups import FollowUpService
@@ -64,6 +65,7 @@ class Services:
     keeping: KeepingService
     running: RunningService
     press: PdfRenderer
+    bulk: BulkService
     mailbox: MailBox | None = None
     public_url: str = ""
     secure_cookie: bool | None = None

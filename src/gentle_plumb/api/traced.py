@@ -88,6 +88,9 @@ TRACED: dict[tuple[str, str], tuple[Act, str]] = {
     ("PUT", "/practice"): ("manage", "settings"),
     ("PUT", "/languages"): ("manage", "language"),
     ("DELETE", "/languages/{language}"): ("manage", "language"),
+    ("POST", "/bulk/papers"): ("export", "papers of a period, asked for"),
+    ("GET", "/bulk/{job_id}.zip"): ("export", "papers of a period"),
+    ("POST", "/bulk/import"): ("import", "client, by a worker"),
     ("GET", "/trail.csv"): ("export", "trail"),
 }
 """Act and thing of each route, by method and path. Signing in writes its own line: it knows who was refused."""
@@ -102,7 +105,8 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
             ("GET", at)
             for at in ("/languages/en.json", "/mailbox", "/instruments", "/desk", "/device")
         ),
-        *(("GET", at) for at in ("/restricted/{hidden_id}", "/keeping", "/running")),
+        *(("GET", at) for at in ("/restricted/{hidden_id}", "/keeping", "/running", "/bulk")),
+        ("DELETE", "/bulk/{job_id}"),
         *(("POST", at) for at in ("/entrance", "/forgotten")),
         ("PUT", "/entrance"),
         *(("GET", at) for at in ("/measuring/lists", "/measuring/tables", "/measuring/precision")),

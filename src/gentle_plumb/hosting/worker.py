@@ -12,21 +12,25 @@ import signal
 import sys
 import threading
 import time
+from collections.abc import Callable
 from contextlib import suppress
+from functools import cache, partial
 from uuid import UUID
 
-from procrastinate import App, PsycopgConnector, RetryStrategy
+from procrastinate import App, JobContext, PsycopgConnector, RetryStrategy
 from procrastinate.exceptions import ConnectorException
 from psycopg import Error as PsycopgError
+from sqlalchemy import Engine
 from sqlalchemy.engine import make_url
 
 from ..config import Settings
 from ..mailing import entrance_service, mail_service, now
 from ..services.access import EntranceService
+from ..services.bulk import BulkService
 from ..services.errors import MailTrouble
 from ..services.own_page import MailService
 from ..storage import make_engine
-from ..storage.queue import MAIL_QUEUE, SEND_LETTER, SEND_MAIL
+from ..storage.queue import BULK_QUEUE, DO_BULK, MAIL_QUEUE, SEND_LETTER, SEND_MAIL
 from .backups import BackupTrouble, back_up, backup_key, drop_old
 
 WAIT_S = 6
@@ -35,12 +39,21 @@ GRACE_S = 2.0
 """How long what is in hand may take to end once the worker is to go, s. House value."""
 BACKUP_WAIT_S = 600
 """Before a backup that failed is tried again, s. House value."""
+MOST_BULK_TRIES, BULK_WAIT_S = 3, 30
+"""How often something large is tried, and how long it waits between, s. House values."""
+TIDY_AT = "20 * * * *"
+"""When files that nobody has fetched go: each hour, as cron has it. House value."""
 AGAIN_S = 5.0
 """How long after an outage of the database the worker begins again, s. House value."""
 
 
 def make_worker(
-    url: str, mail: MailService, entrances: EntranceService, *, wait_s: int = WAIT_S
+    url: str,
+    mail: MailService,
+    entrances: EntranceService,
+    bulk: Callable[[], BulkService] | None = None,
+    *,
+    wait_s: int = WAIT_S,
 ) -> App:
     """The queue over a database, with what its jobs do.
 
@@ -52,6 +65,8 @@ def make_worker(
         What hands mail to clients over.
     entrances : EntranceService
         What hands letters with one-time links over.
+    bulk : callable, optional
+        Makes what does large things: it is heavy, and made when there is one.
     wait_s : int
         Base of the waits between tries, s; 0 for none.
 
@@ -68,7 +83,24 @@ def make_worker(
     def send_letter(letter_id: str) -> None:
         entrances.deliver(UUID(letter_id))
 
+    if bulk is not None:
+        _do_large_things(app, cache(bulk))
     return app
+
+
+def _do_large_things(app: App, bulk: Callable[[], BulkService]) -> None:
+    again = RetryStrategy(max_attempts=MOST_BULK_TRIES, wait=BULK_WAIT_S)
+
+    @app.task(name=DO_BULK, queue=BULK_QUEUE, retry=again, pass_context=True)
+    def do_bulk(context: JobContext, job_id: str) -> None:
+        last = context.job.attempts + 1 >= MOST_BULK_TRIES
+        bulk().do(UUID(job_id), last=last)
+
+    @app.periodic(cron=TIDY_AT)
+    @app.task(name="tidy_bulk", queue=BULK_QUEUE, queueing_lock="tidy_bulk")
+    def tidy_bulk(timestamp: int) -> None:
+        del timestamp  # when it was due
+        bulk().tidy()
 
 
 def schedule_backups(app: App, settings: Settings) -> None:
@@ -85,6 +117,12 @@ def schedule_backups(app: App, settings: Settings) -> None:
         key, _ = backup_key(settings.backup_key)
         back_up(settings.database_url, folder, key, now())
         drop_old(folder, settings.backup_days, now())
+
+
+def _large_things(engine: Engine, settings: Settings) -> BulkService:
+    from ..main import make_services  # the whole program: only where something large is to be done
+
+    return make_services(engine, settings).bulk
 
 
 async def work(app: App, *, until_done: bool = False) -> None:
@@ -120,6 +158,7 @@ def main() -> None:
                     settings.database_url,
                     mail_service(engine, settings),
                     entrance_service(engine, settings),
+                    partial(_large_things, engine, settings),
                 )
                 schedule_backups(app, settings)
                 asyncio.run(work(app))

@@ -11,6 +11,7 @@ from pydantic import BaseModel, Field, StringConstraints
 from ..services.access import Door, MadeDoor
 from ..services.keeping import DueErasure, counts_in_words
 from ..services.models import (
+    BulkJob,
     ClientAccess,
     DoorKind,
     ErasedWhat,
@@ -20,6 +21,8 @@ from ..services.models import (
     Practice,
     StaffLetter,
 )
+from ..services.models.bulk import BulkKind, BulkState
+from ..services.paper_models import Copy
 from .common import Address, Line, Name, Password, RequestModel
 
 Token = Annotated[
@@ -226,6 +229,43 @@ class ProofIn(RequestModel):
     """The name that is to stand on the proof: it is kept nowhere."""
 
     client: Name
+
+
+class PapersIn(RequestModel):
+    """Which copy, of everything signed on the days of which period."""
+
+    since: date
+    until: date
+    which: Copy = "client"
+
+
+class BulkJobOut(BaseModel):
+    """Something that a worker does: how far it is, and what came of it in words."""
+
+    id: UUID
+    kind: BulkKind
+    since: date | None
+    until: date | None
+    which: str
+    state: BulkState
+    says: str
+    made_at: datetime
+    done_at: datetime | None
+
+    @classmethod
+    def of(cls, job: BulkJob) -> BulkJobOut:
+        """From the record."""
+        return cls(
+            id=job.id,
+            kind=job.kind,
+            since=job.since,
+            until=job.until,
+            which=job.copy,
+            state=job.state,
+            says=job.says,
+            made_at=job.made_at,
+            done_at=job.done_at,
+        )
 
 
 class FailedMailOut(BaseModel):

@@ -2,6 +2,7 @@
 
 from .access import SqlClientAccesses, SqlOneTimeLinks
 from .accounts import SqlAccounts
+from .bulk import SqlBulkJobs
 from .engine import make_engine, migrate, newest_schema, roll_back, schema_of
 from .erased_list import note_erased, noted_as_erased
 from .failed_mails import SqlFailedMails
@@ -16,6 +17,7 @@ from .trail import SqlTrail
 
 __all__ = [
     "SqlAccounts",
+    "SqlBulkJobs",
     "SqlClientAccesses",
     "SqlFailedMails",
     "SqlKeeping",

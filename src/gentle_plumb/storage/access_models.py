@@ -1,8 +1,8 @@
-"""Tables of who comes in and sees what: one-time links, letters with them, clients open to some, erasures."""
+"""Tables of who comes in and sees what: one-time links, letters with them, clients open to some, what workers do, erasures."""
 
 from __future__ import annotations
 
-from datetime import datetime
+from datetime import date, datetime
 from typing import Any
 from uuid import UUID
 
@@ -66,6 +66,30 @@ class ClientAccessRow(Base):
     member_id: Mapped[UUID] = mapped_column(
         ForeignKey("member.id", ondelete="CASCADE"), primary_key=True
     )
+
+
+class BulkJobRow(Base):
+    """Something large that a worker does: its file is what came, or what was made."""
+
+    __tablename__ = "bulk_job"
+    __table_args__ = (
+        Index("ix_bulk_job_practice_id", "practice_id"),
+        CheckConstraint("kind in ('papers', 'import')", name="kind"),
+        CheckConstraint("state in ('waiting', 'working', 'done', 'failed')", name="state"),
+    )
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))
+    member_id: Mapped[UUID] = mapped_column(ForeignKey("member.id", ondelete="CASCADE"))
+    kind: Mapped[str]
+    since: Mapped[date | None]
+    until: Mapped[date | None]
+    copy: Mapped[str] = mapped_column(server_default="")
+    state: Mapped[str] = mapped_column(server_default="waiting")
+    says: Mapped[str] = mapped_column(server_default="")
+    made_at: Mapped[datetime] = mapped_column(Moment)
+    claimed_at: Mapped[datetime | None] = mapped_column(Moment)
+    done_at: Mapped[datetime | None] = mapped_column(Moment)
+    file: Mapped[bytes | None] = mapped_column(BYTEA, deferred=True)
 
 
 class ErasureRow(Base):

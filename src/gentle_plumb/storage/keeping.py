@@ -10,7 +10,7 @@ from sqlalchemy import Connection, Engine, Select, delete, exists, func, insert,
 from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.errors import HoldsSomething, NotFound
 from ..services.models import ClientStanding, Erasure, ErasureScope
-from .access_models import ErasureRow
+from .access_models import BulkJobRow, ErasureRow
 from .models import (
     Base,
     ChangeRow,
@@ -126,6 +126,7 @@ class SqlKeeping:
                 raise HoldsSomething("There are signed reports. Only an owner can delete them.")
             visits = list(connection.scalars(_visits(client_id)))
             connection.execute(delete(ClientRow).where(mine))
+            _drop_made_papers(connection, practice_id)
             return counts, _left_over(connection, [client_id], visits)
 
     def erase_photographs(self, practice_id: UUID, client_id: UUID) -> tuple[dict[str, int], int]:
@@ -137,6 +138,7 @@ class SqlKeeping:
             counts = {"photographs": connection.scalar(photos) or 0}
             for visit in visits:
                 erase(connection, visit, scope)
+            _drop_made_papers(connection, practice_id)
             return counts, connection.scalar(photos) or 0
 
     def add(self, erasure: Erasure) -> None:
@@ -156,6 +158,14 @@ def erase_again(engine: Engine, clients: list[UUID]) -> int:
     with engine.begin() as connection:
         gone = delete(ClientRow).where(_CLIENT.id.in_(clients)).returning(_CLIENT.id)
         return len(list(connection.scalars(gone)))
+
+
+def _drop_made_papers(connection: Connection, practice_id: UUID) -> None:
+    """Forget files of many papers that wait to be fetched: they may hold what is gone."""
+    jobs = BulkJobRow.__table__.c
+    connection.execute(
+        delete(BulkJobRow).where(jobs.practice_id == practice_id, jobs.kind == "papers")
+    )
 
 
 def _visits(client_id: UUID) -> Select[UUID]:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from functools import cache
 from typing import TYPE_CHECKING, Any, cast
+from uuid import UUID
 
 from sqlalchemy import Connection, Engine, text
 
@@ -14,8 +15,10 @@ if TYPE_CHECKING:
 
 SEND_MAIL = "send_mail"
 SEND_LETTER = "send_letter"
+DO_BULK = "do_bulk"
 """Names of the tasks; the worker knows what they do."""
 MAIL_QUEUE = "mail"
+BULK_QUEUE = "bulk"
 
 DROP_QUEUE = r"""
 do $$
@@ -64,6 +67,15 @@ def put_letter(connection: Connection, letter: StaffLetter) -> None:
         SEND_LETTER, allow_unknown=True, queue=MAIL_QUEUE, connection=cast("Any", driver)
     )
     job.defer(letter_id=str(letter.id))
+
+
+def put_bulk(connection: Connection, job_id: UUID) -> None:
+    """Queue something large, within the transaction that keeps it."""
+    driver: Any = connection.connection.driver_connection
+    job = _app().configure_task(
+        DO_BULK, allow_unknown=True, queue=BULK_QUEUE, connection=cast("Any", driver)
+    )
+    job.defer(job_id=str(job_id))
 
 
 class SqlQueue:

@@ -12,6 +12,7 @@ from .access import (
 )
 from .accounts import IDLE_MINUTES, OFFICE, WRITERS, DateOrder, Member, Practice, Role, Session
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
+from .bulk import BulkJob, SignedPaper
 from .device import Belongings, TakenVisit
 from .files import MOST_TROUBLES, FileRead, ImportBatch, MeasurementSheet, Trouble, Troubles
 from .instruments import DeskMotion, DeskState, InstrumentReading, InstrumentState, LightReading
@@ -55,6 +56,7 @@ __all__ = [
     "ArchivedVisit",
     "Attachment",
     "Belongings",
+    "BulkJob",
     "Change",
     "Check",
     "CheckRound",
@@ -101,6 +103,7 @@ __all__ = [
     "Role",
     "Session",
     "ShelfItem",
+    "SignedPaper",
     "StaffLetter",
     "StoredRuleSet",
     "TableRow",

@@ -10,6 +10,7 @@ import { PageHead } from "@/shared/ui/page-head";
 import { SearchField } from "@/shared/ui/search-field";
 import { Skeleton } from "@/shared/ui/skeleton";
 import type { Line } from "../today/visits";
+import { BulkPapers } from "./bulk-papers";
 import { type Client, NewClient } from "./client-forms";
 import { ImportClient } from "./import-client";
 import { useBeginVisit } from "./use-begin-visit";
@@ -23,6 +24,7 @@ export function ClientsPage() {
   const [writes, office] = [me?.writes ?? false, me?.office ?? false];
   const [adding, setAdding] = useState(false);
   const [importing, setImporting] = useState(false);
+  const [printing, setPrinting] = useState(false);
   const [words, setWords] = useState("");
   const troubled = error ?? clients.error ?? visits.error;
   const shown = (clients.data ?? []).filter(({ name, work }) => matches(words, name, work));
@@ -31,9 +33,14 @@ export function ClientsPage() {
       <PageHead title="Clients">
         <SearchField label="Find a client" value={words} onChange={setWords} />
         {writes && (
-          <Button look="quiet" onClick={() => setImporting(true)}>
-            Import …
-          </Button>
+          <>
+            <Button look="quiet" onClick={() => setPrinting(true)}>
+              Papers …
+            </Button>
+            <Button look="quiet" onClick={() => setImporting(true)}>
+              Import …
+            </Button>
+          </>
         )}
         {office && (
           <Button look="next" onClick={() => setAdding(true)}>
@@ -72,6 +79,7 @@ export function ClientsPage() {
           )}
         </div>
       )}
+      {printing && <BulkPapers onDone={() => setPrinting(false)} />}
       {importing && <ImportClient onDone={() => setImporting(false)} />}
       {adding && (
         <NewClient

@@ -1,30 +1,52 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
-import { useId, useState } from "react";
-import { fileBody } from "@/shared/api/client";
+import { useEffect, useId, useState } from "react";
+import { fileBody, server } from "@/shared/api/client";
 import { useImportClient } from "@/shared/api/queries";
+import { stale } from "@/shared/api/stale";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
+import { useBulkJobs } from "./bulk-papers";
+
+/** Larger archives are imported by a worker: 100 MB take a minute. House value. */
+const LARGE_BYTES = 5_000_000;
 
 /** A client with their visits from another practice's archive; asked for the client's word first. */
 export function ImportClient({ onDone }: { onDone: () => void }) {
   const take = useImportClient();
   const navigate = useNavigate();
+  const queries = useQueryClient();
   const [file, setFile] = useState<File | null>(null);
   const [agreed, setAgreed] = useState(false);
   const id = useId();
-  const submit = () =>
-    file &&
-    take.mutate(
-      { params: { query: { agreed } }, ...fileBody(file, "application/octet-stream") },
-      {
-        onSuccess: (client) => {
-          onDone();
-          void navigate({ to: "/clients/$clientId", params: { clientId: client.id } });
-        },
+  const large = !!file && file.size > LARGE_BYTES;
+  const later = server.useMutation("post", "/api/bulk/import", {
+    onSuccess: () => stale(queries, "/api/bulk"),
+  });
+  const jobs = useBulkJobs();
+  const mine = jobs.data?.find((one) => one.id === later.data?.id);
+  const done = mine?.state === "done";
+  useEffect(() => {
+    if (done) void stale(queries, "/api/clients", "/api/visits");
+  }, [done, queries]);
+  const submit = () => {
+    if (!file) return;
+    const given = {
+      params: { query: { agreed } },
+      ...fileBody(file, "application/octet-stream"),
+    };
+    if (large) later.mutate(given);
+    else takeNow(given);
+  };
+  const takeNow = (given: Parameters<typeof take.mutate>[0]) =>
+    take.mutate(given, {
+      onSuccess: (client) => {
+        onDone();
+        void navigate({ to: "/clients/$clientId", params: { clientId: client.id } });
       },
-    );
+    });
   return (
     <Modal
       open
@@ -47,17 +69,27 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
           The client agrees to these records being kept here
         </CheckBox>
       </div>
-      {take.isError && (
+      {(take.error ?? later.error) && (
         <Notice role="alert" className="mt-3">
-          {take.error.message}
+          {(take.error ?? later.error)?.message}
+        </Notice>
+      )}
+      {later.data && (
+        <Notice role={mine?.state === "failed" ? "alert" : "status"} className="mt-3">
+          {mine?.says ||
+            "It is large, and imported in the background; you can close this. The client is in the list when it is done."}
         </Notice>
       )}
       <div className="mt-4 flex gap-2">
-        <Button look="next" disabled={!file || !agreed || take.isPending} onClick={submit}>
-          {take.isPending ? "Importing …" : "Import"}
+        <Button
+          look="next"
+          disabled={!file || !agreed || take.isPending || later.isPending || later.isSuccess}
+          onClick={submit}
+        >
+          {take.isPending || later.isPending ? "Importing …" : "Import"}
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Cancel
+          {later.isSuccess ? "Close" : "Cancel"}
         </Button>
       </div>
     </Modal>

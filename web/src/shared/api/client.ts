@@ -83,7 +83,7 @@ const throwing: Middleware = {
 /** An operation whose every failure is thrown: a refusal, or a connection that is gone. */
 type Thrown<Operation> = Operation extends { responses: infer Responses }
   ? Omit<Operation, "responses"> & {
-      responses: Pick<Responses, keyof Responses & (200 | 201 | 204)> & {
+      responses: Pick<Responses, keyof Responses & (200 | 201 | 202 | 204)> & {
         default: { content: { "application/json": Error } };
       };
     }

@@ -130,7 +130,7 @@ export function keepWords(
   const write = after.then(async () => {
     if (found.get(visitId) !== words) return; // something later is on its way
     await (await deviceDb()).kept.put(made);
-    onDisk(true);
+    if (found.get(visitId) === words) onDisk(true); // else it is said of what came after
   });
   writing.set(
     visitId,

@@ -109,10 +109,38 @@ def upgrade() -> None:
         sa.PrimaryKeyConstraint("id", name="pk_erasure"),
     )
     op.create_index("ix_erasure_practice_id", "erasure", ["practice_id"])
+    op.create_table(
+        "bulk_job",
+        sa.Column("id", sa.Uuid(), nullable=False),
+        sa.Column("practice_id", sa.Uuid(), nullable=False),
+        sa.Column("member_id", sa.Uuid(), nullable=False),
+        sa.Column("kind", sa.String(), nullable=False),
+        sa.Column("since", sa.Date()),
+        sa.Column("until", sa.Date()),
+        sa.Column("copy", sa.String(), server_default="", nullable=False),
+        sa.Column("state", sa.String(), server_default="waiting", nullable=False),
+        sa.Column("says", sa.String(), server_default="", nullable=False),
+        sa.Column("made_at", MOMENT, nullable=False),
+        sa.Column("claimed_at", MOMENT),
+        sa.Column("done_at", MOMENT),
+        sa.Column("file", postgresql.BYTEA()),
+        sa.CheckConstraint("kind in ('papers', 'import')", name=op.f("ck_bulk_job_kind")),
+        sa.CheckConstraint(
+            "state in ('waiting', 'working', 'done', 'failed')", name=op.f("ck_bulk_job_state")
+        ),
+        sa.ForeignKeyConstraint(
+            ["practice_id"], ["practice.id"], name="fk_bulk_job_practice_id", ondelete="CASCADE"
+        ),
+        sa.ForeignKeyConstraint(
+            ["member_id"], ["member.id"], name="fk_bulk_job_member_id", ondelete="CASCADE"
+        ),
+        sa.PrimaryKeyConstraint("id", name="pk_bulk_job"),
+    )
+    op.create_index("ix_bulk_job_practice_id", "bulk_job", ["practice_id"])
 
 
 def downgrade() -> None:
-    for table in ("erasure", "staff_letter", "one_time_link", "client_access"):
+    for table in ("bulk_job", "erasure", "staff_letter", "one_time_link", "client_access"):
         op.drop_table(table)
     op.drop_column("client", "restricted")
     for name in (*KEPT, "idle_minutes"):

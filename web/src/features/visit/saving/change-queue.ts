@@ -35,9 +35,8 @@ const MOST_FAILURES = 4;
 /**
  * Keeps everything typed into one visit: a stream of small changes, each with an id made here
  * and the version it builds on, sent one after the other and sent again until answered.
- * What the server has not got yet, and what it refused or contests, outlives tab and browser with
- * its unit and version, sealed, for the member who typed it. Without network the device takes changes
- * in; they stay in the queue until the server has them.
+ * What the server has not got, refused or contests outlives tab and browser with its unit and version,
+ * sealed, for the member who typed it. Without network the device takes changes in; they stay queued.
  */
 export class ChangeQueue {
   /** What is drawn now: the last change in the queue brings it back worked out anew. */
@@ -56,6 +55,7 @@ export class ChangeQueue {
   private signedOut = false;
   private keptAt: Date | null = null;
   private full = false;
+  private keeps = false;
   private signed = false;
   private heldBack: { path: string; typed: string; unit: Unit; options: Typing }[] = [];
 
@@ -360,11 +360,11 @@ export class ChangeQueue {
   private remember(): void {
     const cells = [...this.cells].filter(([, cell]) => cell.state !== "kept");
     if (cells.length === 0) {
-      forgetWords(this.visitId);
-      [this.full, this.onDisk] = [false, true];
+      if (this.keeps) forgetWords(this.visitId); // never what could not be read when it was made
+      [this.full, this.onDisk, this.keeps] = [false, true, false];
       return;
     }
-    this.onDisk = false;
+    [this.onDisk, this.keeps] = [false, true];
     const words = { at: Date.now(), cells, queue: [...this.queue] } satisfies Kept;
     this.full = !keepWords(this.visitId, words, (there) => {
       this.onDisk = there;
@@ -377,6 +377,7 @@ export class ChangeQueue {
   private restore(): void {
     const kept = recallWords(this.visitId);
     if (!isKept(kept)) return;
+    this.keeps = true;
     const waiting = new Set(kept.queue.map((change) => change.path));
     for (const [path, cell] of kept.cells) {
       const now = this.cell(path);
