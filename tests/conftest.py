@@ -1,12 +1,15 @@
 """One PostgreSQL for the whole run; every test has a practice of its own in it."""
 
+import asyncio
 import os
-from collections.abc import Iterator
+from collections.abc import Callable, Coroutine, Iterator
+from concurrent.futures import ThreadPoolExecutor
 from contextlib import contextmanager
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from functools import cache
 from pathlib import Path
+from typing import Any, TypeVar
 from uuid import UUID, uuid4
 
 import psycopg
@@ -29,8 +32,15 @@ QUICK_HASHER = PasswordHash((Argon2Hasher(time_cost=1, memory_cost=64, paralleli
 accounts._hasher = QUICK_HASHER  # slow on purpose where it counts; tests sign in hundreds of times
 
 
+Made = TypeVar("Made")
 ROOT = Path(__file__).parents[1]
 PASSWORD = "spring-tide-at-noon"
+
+
+def run_apart(work: Callable[[], Coroutine[Any, Any, Made]]) -> Made:
+    """Run a coroutine to its end on a thread of its own: a browser's loop may run on this one."""
+    with ThreadPoolExecutor(1) as pool:
+        return pool.submit(lambda: asyncio.run(work())).result()
 
 
 @pytest.fixture(scope="session")

@@ -1,6 +1,5 @@
 """The application over real PostgreSQL, called as a browser calls it."""
 
-import asyncio
 from random import randrange
 from uuid import UUID, uuid4
 
@@ -9,7 +8,7 @@ import pytest
 from fastapi.testclient import TestClient
 from sqlalchemy import text
 
-from conftest import PASSWORD, make_office
+from conftest import PASSWORD, make_office, run_apart
 from gentle_plumb.api import make_app
 from gentle_plumb.config import Settings
 from gentle_plumb.devices import SmtpMail, SmtpSettings
@@ -183,7 +182,9 @@ def deliver(engine, database_url, mail_out, clock):
             SqlOneTimeLinks(engine), accounts, AccountService(accounts, clock), mail_out, clock
         )
         mail = MailService(SqlOwnPages(engine), mail_out, clock)
-        asyncio.run(work(make_worker(database_url, mail, entrances, wait_s=0), until_done=True))
+        run_apart(
+            lambda: work(make_worker(database_url, mail, entrances, wait_s=0), until_done=True)
+        )
 
     return run
 

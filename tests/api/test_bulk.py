@@ -1,6 +1,5 @@
 """What takes long is done by a worker: papers of a period, a large import; told in words, fetched by who asked."""
 
-import asyncio
 import io
 import zipfile
 from datetime import timedelta
@@ -11,6 +10,7 @@ from sqlalchemy import text
 
 from api.conftest import fill
 from api.test_visit import weeks_on
+from conftest import run_apart
 from gentle_plumb.hosting.worker import make_worker, work
 from gentle_plumb.services.bulk import BulkService
 from gentle_plumb.services.own_page import MailService
@@ -27,7 +27,7 @@ def worker(app, engine, database_url):
         services = app.state.services
         mail = MailService(SqlOwnPages(engine), None, services.bulk._clock)
         made = make_worker(database_url, mail, services.entrances, lambda: services.bulk, wait_s=0)
-        asyncio.run(work(made, until_done=True))
+        run_apart(lambda: work(made, until_done=True))
 
     return run
 

@@ -4,6 +4,7 @@ import asyncio
 import os
 import random
 import subprocess
+import time
 from contextlib import contextmanager
 from pathlib import Path
 from uuid import uuid4
@@ -12,7 +13,7 @@ import httpx2 as httpx
 import pytest
 from fastapi.testclient import TestClient
 
-from conftest import PASSWORD, ROOT, make_office
+from conftest import PASSWORD, ROOT, make_office, run_apart
 from gentle_plumb.api import make_app
 from gentle_plumb.api.edge import Patience
 from gentle_plumb.config import Settings
@@ -112,7 +113,7 @@ def within(http, visit, tries=120):
         answer = http.get(f"/api/visits/{visit}")
         if answer.status_code == 200:
             return answer.json()
-        asyncio.run(asyncio.sleep(0.5))
+        time.sleep(0.5)
     raise AssertionError(answer.text)
 
 
@@ -133,7 +134,7 @@ def test_who_waits_for_a_frozen_database_is_answered_and_the_work_goes_on():
             slow = await http.get("/api/reports/1.pdf")
         return answer, slow
 
-    answer, slow = asyncio.run(asked())
+    answer, slow = run_apart(asked)
     assert (answer.status_code, answer.json()["type"]) == (503, "no-database")
     assert answer.headers["retry-after"] == "2"
     assert slow.text == "late"  # a paper takes its time
