@@ -169,14 +169,14 @@ async def change(
         )
 
     entry, revision = await run_in_threadpool(changed)
-    if not (view.draw and drawing_line.is_free()):
+    if not (view.draw and drawing_line.is_free(visit_id)):
         return _written(s.ChangeOut(entry=entry, revision=revision))
 
     def answered() -> Response:
         worked = _drawn(services, who, visit_id, view)
         return _written(s.ChangeOut(entry=entry, revision=revision, worked=worked))
 
-    return await drawing_line.drawn(answered)
+    return await drawing_line.drawn(visit_id, answered)
 
 
 @router.get("/visits/{visit_id}/worked", response_model=s.VisitWorkup)
@@ -185,7 +185,7 @@ async def worked(
 ) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
     made = await drawing_line.drawn_if_wanted(
-        request, lambda: _written(_drawn(services, who, visit_id, view))
+        request, visit_id, lambda: _written(_drawn(services, who, visit_id, view))
     )
     return made or Response(status_code=204)
 
