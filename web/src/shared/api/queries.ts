@@ -7,7 +7,7 @@ import {
   useQueryClient,
 } from "@tanstack/react-query";
 import { fileBody, Refused, type Schemas, server, type Unit } from "./client";
-import { ofVisit, stale } from "./stale";
+import { ofVisit, outdate, stale } from "./stale";
 
 const CLIENT = "/api/clients/{client_id}";
 const VISIT = "/api/visits/{visit_id}";
@@ -174,7 +174,7 @@ export function useDropPhoto(visitId: string) {
 export function refresh(queries: QueryClient, visitId: string): Promise<unknown> {
   return Promise.all(
     ([VISIT, WORKED, REPORT] as const).map((path) =>
-      queries.invalidateQueries({ queryKey: ofVisit(path, visitId) }),
+      outdate(queries, { queryKey: ofVisit(path, visitId) }),
     ),
   );
 }
@@ -243,11 +243,11 @@ export function putAnswer(
   );
   const key = server.queryOptions("get", WORKED, ofView(visitId, view)).queryKey;
   if (worked) queries.setQueryData(key, { ...worked, ...mark });
-  void queries.invalidateQueries({
+  void outdate(queries, {
     queryKey: ofVisit(WORKED, visitId),
     predicate: (query) => !worked || query.queryHash !== hashKey(key),
   });
-  void queries.invalidateQueries({ queryKey: ofVisit(REPORT, visitId) });
+  void outdate(queries, { queryKey: ofVisit(REPORT, visitId) });
   if (entry.path.startsWith("ask.consent.") && entry.value !== "yes")
     void refresh(queries, visitId); // a consent taken back has erased things
   void queries.invalidateQueries({ queryKey: ["get", "/api/visits"], refetchType: "none" });

@@ -1,9 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { DAY, PROGRAMME, useDay } from "@/shared/api/queries";
-import { ofVisit } from "@/shared/api/stale";
+import { ofVisit, outdate } from "@/shared/api/stale";
 import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
@@ -42,10 +42,13 @@ export function PacePanel() {
   const queries = useQueryClient();
   const revision = worked?.revision;
   const answer = useDay(visit.id, { place, week, width: width || 900 }, width > 0);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what was written changes the day
+  const laidOutFor = useRef(revision);
   useEffect(() => {
+    const before = laidOutFor.current;
+    laidOutFor.current = revision;
+    if (before === undefined || before === revision) return;
     for (const path of [DAY, PROGRAMME] as const)
-      void queries.invalidateQueries({ queryKey: ofVisit(path, visit.id) });
+      void outdate(queries, { queryKey: ofVisit(path, visit.id) });
   }, [queries, visit.id, revision]);
   const page = answer.data;
   const [picked, setPicked] = useState<Spell | null>(null);
