@@ -13,11 +13,13 @@ from collections.abc import Iterator
 from contextlib import ExitStack, contextmanager
 from dataclasses import dataclass, field
 from pathlib import Path
+from typing import Literal, get_args
 from uuid import uuid4
 
 import httpx2 as httpx
 from rich.table import Table
 
+from gentle_plumb.api.drawing_line import BUSY
 from gentle_plumb.config import ROOT, Settings
 from gentle_plumb.hosting import run
 from gentle_plumb.hosting.postgres import Addresses, Cluster, free_port
@@ -33,6 +35,11 @@ PEOPLE = 50
 PASSWORD = uuid4().hex
 SERVERS = ((2, "2 processes"), (1, "1 more server"))
 """Processes of each server that stands on the database."""
+DRAWN = {
+    "nobody": "",
+    "server": ", drawn anew by the server",
+    "page": ", drawn anew by the page where the server is busy",
+}
 TYPED = ("look.found.seat", (40, 55)), ("look.found.surface", (62, 80))
 
 
@@ -65,12 +72,15 @@ def _visits(database: Addresses) -> list[str]:
     return made
 
 
+Draws = Literal["nobody", "server", "page"]
+
+
 @dataclass(frozen=True)
 class Job:
-    """How long they type, s, and whether each change is answered with the visit worked out and drawn."""
+    """How long they type, s, and who draws each change: nobody, the server, or the page where the server is busy."""
 
     seconds: int
-    drawn: bool
+    draws: Draws
 
 
 @contextmanager
@@ -105,6 +115,8 @@ class Took:
     shown: list[float] = field(default_factory=list)
     overtaken: int = 0
     """Drawings that a later change came before."""
+    left: int = 0
+    """Drawings left to the page."""
 
 
 VIEW = "width=790&height=690"
@@ -112,7 +124,7 @@ VIEW = "width=790&height=690"
 
 async def _type(address: str, token: dict[str, str], visit: str, job: Job, took: Took) -> int:
     """One practitioner, as the page does it: a change a second, its drawing with it or asked for until the next one."""
-    query = f"?draw=true&{VIEW}" if job.drawn else ""
+    query = f"?draw=true&{VIEW}" if job.draws != "nobody" else ""
     wrong = 0
     async with httpx.AsyncClient(base_url=address, headers=token, timeout=30) as http:
         entries = (await http.get(f"/api/visits/{visit}")).json()["entries"]
@@ -131,27 +143,28 @@ async def _type(address: str, token: dict[str, str], visit: str, job: Job, took:
             if answer.status_code == httpx.codes.OK:
                 said = answer.json()
                 versions[path] = said["entry"]["version"]
-                if job.drawn:
-                    await _show(http, visit, begun, took, there=said["worked"] is not None)
+                if said["worked"] is not None:
+                    took.shown.append((time.perf_counter() - begun) * 1000)
+                elif job.draws == "page" and BUSY in answer.headers:
+                    took.left += 1
+                elif job.draws != "nobody":
+                    await _show(http, visit, begun, took)
             else:
                 wrong += 1
             await asyncio.sleep(max(0.0, 1 - (time.perf_counter() - begun)))
     return wrong
 
 
-async def _show(
-    http: httpx.AsyncClient, visit: str, begun: float, took: Took, *, there: bool
-) -> None:
-    """Have the drawing, where it did not come with the change; given up when the next change is due."""
-    if not there:
-        left = 1 - (time.perf_counter() - begun)
-        try:
-            asked = http.get(f"/api/visits/{visit}/worked?{VIEW}")
-            await asyncio.wait_for(asked, max(0.01, left))
-        except TimeoutError:
-            took.overtaken += 1
-            return
-    took.shown.append((time.perf_counter() - begun) * 1000)
+async def _show(http: httpx.AsyncClient, visit: str, begun: float, took: Took) -> None:
+    """Ask for the drawing of a change that came without; given up when the next change is due."""
+    left = 1 - (time.perf_counter() - begun)
+    try:
+        asked = http.get(f"/api/visits/{visit}/worked?{VIEW}")
+        await asyncio.wait_for(asked, max(0.01, left))
+    except TimeoutError:
+        took.overtaken += 1
+    else:
+        took.shown.append((time.perf_counter() - begun) * 1000)
 
 
 def _token(address: str) -> dict[str, str]:
@@ -184,28 +197,34 @@ def load_rows(table: Table, seconds: int) -> None:
         with cluster.up():
             run.prepare(cluster.addresses, demo=True, say=lambda _: None)
             visits = _visits(cluster.addresses)
-            for count, drawn in ((1, False), (2, False), (1, True), (2, True)):
-                with ExitStack() as held:
+            for draws in get_args(Draws):
+                for count in range(1, len(SERVERS) + 1):
                     chosen = SERVERS[:count]
-                    addresses = [
-                        held.enter_context(_server(cluster.addresses.serves, processes))
-                        for processes, _ in chosen
-                    ]
-                    took, wrong = asyncio.run(_all(addresses, visits, Job(seconds, drawn=drawn)))
-                name = ", ".join(words for _, words in chosen)
-                made = sorted(took.acknowledged)
-                said = (
-                    f"median {made[len(made) // 2]:.0f}, p95 {p95(made):.0f} ms, "
-                    f"{wrong} errors of {len(made)}"
-                )
-                if drawn:
-                    shown = sorted(took.shown)
-                    said += (
-                        f"; drawn after median {shown[len(shown) // 2]:.0f}, p95 {p95(shown):.0f} ms, "
-                        f"{took.overtaken} overtaken by the next change"
+                    with ExitStack() as held:
+                        addresses = [
+                            held.enter_context(_server(cluster.addresses.serves, processes))
+                            for processes, _ in chosen
+                        ]
+                        took, wrong = asyncio.run(_all(addresses, visits, Job(seconds, draws)))
+                    name = ", ".join(words for _, words in chosen)
+                    table.add_row(
+                        f"{PEOPLE} type a change a second{DRAWN[draws]} ({name})",
+                        _said(took, wrong),
+                        "p95 under 200 ms, 0 errors",
                     )
-                table.add_row(
-                    f"{PEOPLE} type a change a second{', drawn anew' if drawn else ''} ({name})",
-                    said,
-                    "p95 under 200 ms, 0 errors",
-                )
+
+
+def _said(took: Took, wrong: int) -> str:
+    made, shown = sorted(took.acknowledged), sorted(took.shown)
+    said = [
+        f"median {made[len(made) // 2]:.0f}, p95 {p95(made):.0f} ms, {wrong} errors of {len(made)}"
+    ]
+    if shown:
+        said.append(
+            f"{len(shown)} drawn after median {shown[len(shown) // 2]:.0f}, p95 {p95(shown):.0f} ms"
+        )
+    if took.overtaken:
+        said.append(f"{took.overtaken} overtaken by the next change")
+    if took.left:
+        said.append(f"{took.left} left to the page")
+    return "; ".join(said)

@@ -7,6 +7,7 @@ import pytest
 
 from api.conftest import fill, rows
 from conftest import weeks_on
+from gentle_plumb.api import drawing_line
 from gentle_plumb.core.visit import spoken_date
 
 
@@ -62,6 +63,26 @@ def test_a_visit_works_itself_out_in_the_unit_asked_for(owner):
     assert seat["limits"][0].startswith("chair stops at 51.0 cm")
     assert inches["seated.seat"]["setting"] == "20.08"
     assert cm["seated.footrest"]["setting"] == cm["seated.footrest"]["change"].removeprefix("up ")
+
+
+def test_where_many_draw_a_change_comes_without_its_drawing_and_says_so(owner, monkeypatch):
+    monkeypatch.setattr(drawing_line, "_asked", {})
+    monkeypatch.setattr(drawing_line, "LATELY_S", 600)
+    visit = owner.new_visit()
+
+    def change(typed, version):
+        body = {"path": "look.found.seat", "typed": typed, "expected_version": version}
+        return owner.http.put(f"/api/visits/{visit}/changes/{uuid4()}?draw=true", json=body)
+
+    alone = change("46", 0)
+    assert alone.json()["worked"]["revision"] == alone.json()["revision"]
+    assert drawing_line.BUSY not in alone.headers
+    for number in range(drawing_line.FEW):
+        owner.worked(owner.new_visit(f"Wren {number}"))
+    busy = change("47", 1)
+    assert busy.json()["worked"] is None
+    assert busy.headers[drawing_line.BUSY] == str(busy.json()["revision"])
+    assert owner.worked(visit)["revision"] == busy.json()["revision"]
 
 
 def test_own_number_with_its_reason_and_not_without(owner, clock):

@@ -130,6 +130,38 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(tablet, p
     assert [one["width"] for one in visit["photos"]] == [1600]
 
 
+def test_while_the_server_is_busy_the_device_draws_by_itself(tablet, program):
+    """Many draw at once: what is typed goes to the server, and comes back without its drawing."""
+    page, asked = tablet.page, []
+
+    def busy(route):
+        answer = route.fetch(url=route.request.url.replace("draw=true", "draw=false"))
+        said = {"X-Plumb-Busy": str(answer.json()["revision"])}
+        route.fulfill(response=answer, headers=answer.headers | said)
+
+    tablet.context.route("**/changes/**", busy)
+    page.on("request", lambda request: "/worked?" in request.url and asked.append(request.url))
+    add_client(page, "Wren Ostler")
+    tablet.takes_along(page.url.split("/visits/")[1][:36])
+    numbers = iter(range(700, 800))
+
+    def draws_by_itself():
+        number = f"{next(numbers) / 10}"
+        step(page, "Look")
+        field = walk_to(page, "Surface")
+        saved(page)
+        asked.clear()
+        field.fill(number)
+        page.keyboard.press("Enter")
+        flag = page.get_by_role("button", name=re.compile(rf"^Surface, seated.*{number}"))
+        expect(flag).to_be_visible(timeout=PATIENCE)
+        return asked == []
+
+    tablet.until(draws_by_itself)  # the server draws until Python has come
+    saved(page)
+    assert draws_by_itself()
+
+
 def test_nothing_is_readable_on_the_device_and_nothing_is_left_after_signing_out(tablet, program):
     page = tablet.page
     open_step(page, program, "Bram", "ask")

@@ -160,7 +160,7 @@ async def change(
     """Apply one change. Sent twice it counts once; on a stale version it answers 409.
 
     With ``draw`` the answer carries the visit worked out anew, which spares a second call; where many ask at once
-    it comes without.
+    it comes without, and its header ``X-Plumb-Busy`` says which revision the page may draw itself.
     """
 
     def changed() -> tuple[Entry, int]:
@@ -169,14 +169,19 @@ async def change(
         )
 
     entry, revision = await run_in_threadpool(changed)
-    if not (view.draw and drawing_line.is_free(visit_id)):
+    if not view.draw:
         return _written(s.ChangeOut(entry=entry, revision=revision))
+    drawing_line.note(visit_id)
+    if not drawing_line.is_quiet():
+        answer = _written(s.ChangeOut(entry=entry, revision=revision))
+        answer.headers[drawing_line.BUSY] = str(revision)
+        return answer
 
     def answered() -> Response:
         worked = _drawn(services, who, visit_id, view)
         return _written(s.ChangeOut(entry=entry, revision=revision, worked=worked))
 
-    return await drawing_line.drawn(visit_id, answered)
+    return await drawing_line.drawn(answered)
 
 
 @router.get("/visits/{visit_id}/worked", response_model=s.VisitWorkup)
@@ -184,8 +189,9 @@ async def worked(
     request: Request, services: With, who: Signed, visit_id: UUID, view: Annotated[s.View, Query()]
 ) -> Response:
     """The visit worked out and drawn, every text in the unit asked for."""
+    drawing_line.note(visit_id)
     made = await drawing_line.drawn_if_wanted(
-        request, visit_id, lambda: _written(_drawn(services, who, visit_id, view))
+        request, lambda: _written(_drawn(services, who, visit_id, view))
     )
     return made or Response(status_code=204)
 

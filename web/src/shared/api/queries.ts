@@ -6,6 +6,7 @@ import {
   useIsMutating,
   useQueryClient,
 } from "@tanstack/react-query";
+import { noteVisit } from "../device/taken";
 import { fileBody, Refused, type Schemas, server, type Unit } from "./client";
 import { ofVisit, outdate, stale } from "./stale";
 
@@ -241,6 +242,8 @@ export function putAnswer(
         reports: old.reports.map((report) => ({ ...report, current: false })),
       },
   );
+  const visit = queries.getQueryData<Schemas["VisitOut"]>(ofVisit(VISIT, visitId));
+  if (visit && !isByDevice(visit)) noteVisit(visit);
   const key = server.queryOptions("get", WORKED, ofView(visitId, view)).queryKey;
   if (worked) queries.setQueryData(key, { ...worked, ...mark });
   void outdate(queries, {

@@ -885,7 +885,7 @@ export interface paths {
          * @description Apply one change. Sent twice it counts once; on a stale version it answers 409.
          *
          *     With ``draw`` the answer carries the visit worked out anew, which spares a second call; where many ask at once
-         *     it comes without.
+         *     it comes without, and its header ``X-Plumb-Busy`` says which revision the page may draw itself.
          */
         put: operations["change_api_visits__visit_id__changes__change_id__put"];
         post?: never;

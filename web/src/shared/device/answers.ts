@@ -101,12 +101,16 @@ network.subscribe(({ away }) => {
   if (away && canAnswer()) void start().catch(() => undefined);
 });
 
-async function start(): Promise<boolean> {
+/** Have the program here, with what a member works with; false where nothing of theirs is kept. */
+export async function start(): Promise<boolean> {
   const belongings = await kept<unknown>("answer:/api/device");
   if (!belongings) return false;
   await begin(belongings);
   return true;
 }
+
+/** Whether a visit was gone on with here: what the server holds of it is not all. */
+export const isOpenHere = (visitId: string) => loaded.has(visitId);
 
 /** Open a visit here: as it stood on the server last, with what was done since. */
 function open(visitId: string): Promise<boolean> {

@@ -12,6 +12,10 @@ export type Said = { status: number; body: unknown };
 
 let line: Line | null = null;
 let begun: Promise<void> | null = null;
+let stands = false;
+
+/** Whether what is asked is answered at once, without Python having to come first. */
+export const isUp = () => stands;
 
 /** Have Python come while somebody still types their password. */
 export function warm(): void {
@@ -22,7 +26,9 @@ export function warm(): void {
 export function begin(belongings: unknown): Promise<void> {
   begun ??= (async () => {
     line ??= new Line(pythonWorker());
-    await line.ask({ kind: "begin", belongings: JSON.stringify(belongings) });
+    const mine = line;
+    await mine.ask({ kind: "begin", belongings: JSON.stringify(belongings) });
+    stands = line === mine;
   })();
   begun.catch(() => end());
   return begun;
@@ -33,6 +39,7 @@ export function end(): void {
   line?.close();
   line = null;
   begun = null;
+  stands = false;
 }
 
 export async function takeIn(visit: unknown): Promise<void> {

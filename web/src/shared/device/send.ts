@@ -1,4 +1,5 @@
 import { answerHere, canAnswer, isWanted, noteAnswer } from "./answers";
+import { drawnHere, noteCrowd } from "./crowd";
 import { lost, network, reaches } from "./network";
 
 /** So long an answer may take before it is asked whether the server is there at all, ms. House value. */
@@ -9,6 +10,8 @@ export async function send(request: Request): Promise<Response> {
   if (!canAnswer()) return noted(request, await globalThis.fetch(request));
   const again = request.clone();
   if (!network.getState().away) {
+    const drawn = await drawnHere(request);
+    if (drawn) return drawn;
     const answer = await tried(request);
     if (answer) return noted(again, answer);
   }
@@ -19,6 +22,7 @@ export async function send(request: Request): Promise<Response> {
 
 /** An answer of the server's, kept where it will be wanted without it. */
 function noted(request: Request, answer: Response): Response {
+  noteCrowd(request, answer);
   if (isWanted(request, answer)) void noteAnswer(request, answer.clone()).catch(() => undefined);
   return answer;
 }
