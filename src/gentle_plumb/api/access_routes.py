@@ -84,17 +84,17 @@ def restricted(services: With, who: Signed) -> list[s.AccessOut]:
     return [s.AccessOut.of(one) for one in services.access.restricted(who.member)]
 
 
-@access_router.get("/restricted/{hidden_id}")
-def access_of(services: With, who: Signed, hidden_id: UUID) -> s.AccessOut:
+@access_router.get("/restricted/{client_id}")
+def access_of(services: With, who: Signed, client_id: UUID) -> s.AccessOut:
     """Who sees a client."""
-    return s.AccessOut.of(services.access.of(who.member, hidden_id))
+    return s.AccessOut.of(services.access.of(who.member, client_id))
 
 
-@access_router.put("/restricted/{hidden_id}")
-def put_access(services: With, who: Signed, hidden_id: UUID, given: s.AccessIn) -> s.AccessOut:
+@access_router.put("/restricted/{client_id}")
+def put_access(services: With, who: Signed, client_id: UUID, given: s.AccessIn) -> s.AccessOut:
     """Open a client to some members only, or to all."""
     made = services.access.put(
-        who.member, hidden_id, restricted=given.restricted, members=given.members
+        who.member, client_id, restricted=given.restricted, members=given.members
     )
     return s.AccessOut.of(made)
 

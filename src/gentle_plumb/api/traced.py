@@ -80,7 +80,7 @@ TRACED: dict[tuple[str, str], tuple[Act, str]] = {
     ("DELETE", "/invitations/{door_id}"): ("manage", "invitation withdrawn"),
     ("POST", "/members/{member_id}/reset"): ("manage", "password reset"),
     ("GET", "/restricted"): ("read", "list of clients open to some"),
-    ("PUT", "/restricted/{hidden_id}"): ("manage", "who sees a client"),
+    ("PUT", "/restricted/{client_id}"): ("manage", "who sees a client"),
     ("PUT", "/keeping"): ("manage", "periods of keeping"),
     ("DELETE", "/clients/{client_id}/photographs"): ("erase", "photographs"),
     ("POST", "/erasures/{erasure_id}/proof.pdf"): ("print", "proof of erasure"),
@@ -105,7 +105,7 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
             ("GET", at)
             for at in ("/languages/en.json", "/mailbox", "/instruments", "/desk", "/device")
         ),
-        *(("GET", at) for at in ("/restricted/{hidden_id}", "/keeping", "/running", "/bulk")),
+        *(("GET", at) for at in ("/restricted/{client_id}", "/keeping", "/running", "/bulk")),
         ("DELETE", "/bulk/{job_id}"),
         *(("POST", at) for at in ("/entrance", "/forgotten")),
         ("PUT", "/entrance"),

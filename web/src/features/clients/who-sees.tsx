@@ -10,11 +10,11 @@ import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 
-const ONE = "/api/restricted/{hidden_id}";
+const ONE = "/api/restricted/{client_id}";
 
 /** Who of the practice sees a client: everybody, or those named. */
 export function WhoSees({ clientId, onDone }: { clientId: string; onDone: () => void }) {
-  const params = { params: { path: { hidden_id: clientId } } };
+  const params = { params: { path: { client_id: clientId } } };
   const access = server.useQuery("get", ONE, params);
   const members = useMembers();
   const says =
@@ -63,7 +63,7 @@ function Choose({
         event.preventDefault();
         put.mutate(
           {
-            params: { path: { hidden_id: access.client_id } },
+            params: { path: { client_id: access.client_id } },
             body: { restricted, members: [...named] },
           },
           { onSuccess: onDone },

@@ -508,7 +508,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/restricted/{hidden_id}": {
+    "/api/restricted/{client_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -519,12 +519,12 @@ export interface paths {
          * Access Of
          * @description Who sees a client.
          */
-        get: operations["access_of_api_restricted__hidden_id__get"];
+        get: operations["access_of_api_restricted__client_id__get"];
         /**
          * Put Access
          * @description Open a client to some members only, or to all.
          */
-        put: operations["put_access_api_restricted__hidden_id__put"];
+        put: operations["put_access_api_restricted__client_id__put"];
         post?: never;
         delete?: never;
         options?: never;
@@ -11005,12 +11005,12 @@ export interface operations {
             };
         };
     };
-    access_of_api_restricted__hidden_id__get: {
+    access_of_api_restricted__client_id__get: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                hidden_id: string;
+                client_id: string;
             };
             cookie?: never;
         };
@@ -11077,12 +11077,12 @@ export interface operations {
             };
         };
     };
-    put_access_api_restricted__hidden_id__put: {
+    put_access_api_restricted__client_id__put: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                hidden_id: string;
+                client_id: string;
             };
             cookie?: never;
         };
