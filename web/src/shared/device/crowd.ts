@@ -1,4 +1,4 @@
-import { canAnswer, isOpenHere, start } from "./answers";
+import { canAnswer, isOpenHere, isWanted, noteAnswer, start } from "./answers";
 import { askProgram, isUp, takeIn } from "./program";
 import { takenVisit } from "./taken";
 
@@ -13,6 +13,7 @@ const SPARED_MS = 10_000;
 const WORKED = /^\/api\/visits\/([0-9a-f-]{36})\/worked$/;
 const CHANGE = /^\/api\/visits\/([0-9a-f-]{36})\/changes\//;
 let busyUntil = 0;
+let bringing = false;
 /** What the server has written of each visit, by the last it said of it. */
 const written = new Map<string, number>();
 
@@ -23,7 +24,21 @@ export function noteCrowd(request: Request, answer: Response): void {
   if (!visit) return;
   written.set(visit, Number(busy));
   busyUntil = Date.now() + SPARED_MS;
-  if (canAnswer()) void start().catch(() => undefined);
+  void bringProgram().catch(() => undefined);
+}
+
+/** Have the program here, with what the practice works with now. */
+async function bringProgram(): Promise<void> {
+  if (!canAnswer() || isUp() || bringing) return;
+  bringing = true;
+  try {
+    const request = new Request(new URL("/api/device", location.origin));
+    const answer = await globalThis.fetch(request);
+    if (isWanted(request, answer)) await noteAnswer(request, answer);
+    await start();
+  } finally {
+    bringing = false;
+  }
 }
 
 /** A visit worked out and drawn here while the server is busy; null where the server has to be asked. */
