@@ -131,8 +131,17 @@ def test_a_case_lays_its_day_out_within_its_limits():
     assert (laid["day"]["start"], laid["day"]["end"]) == ("8:30", "15:15")
     assert sum(one["minutes"] for one in laid["day"]["spells"]) == 6 * 60 + 45
     assert day_of(case.pace_record({}), made.case, standing_possible=True) is None
+    by_hand = {"spell.a1.at": "9:30", "spell.a1.minutes": 25.0, "spell.a1.posture": "move"}
+    case = read_case(json.dumps(json.loads(raw) | {"pace": chosen | by_hand}))
+    day = day_of(case.pace_record(case.hours), made.case, standing_possible=True)
+    spells = day_document(day, made.case)["day"]["spells"]
+    own = [one for one in spells if one["kind"] == "own"]
+    assert [(one["at"], one["end"], one["posture"]) for one in own] == [("9:30", "9:55", "move")]
+    assert sum(one["minutes"] for one in spells) == 6 * 60 + 45
     for pace, words in (
         ({"nap": 20.0}, "there is nothing called “nap” in Pace"),
+        ({"spell.a1.until": "10:00"}, "there is nothing called “spell.a1.until” in Pace"),
+        ({"spell.a1.posture": "lie"}, "lie"),
         ({"start": "noon"}, "“noon” is no time of day"),
         ({"lunch": 400.0}, "400 min is outside 0 to 180 min"),
     ):

@@ -6,11 +6,11 @@ from typing import Any
 
 from pydantic import Field, field_validator
 
-from ..core.errors import FieldError
+from ..core.errors import FieldError, UnknownName
 from ..core.fit import Case
 from ..core.movements import choose_movements
 from ..core.presentation import day_view, programme_view, rhythm_views
-from ..core.record import FIELDS, Record, fields, read_typed
+from ..core.record import Record, field_of, fields, read_typed
 from ..core.record.fields.ask import StandingHabit
 from ..core.visit import WorkingDay, working_day
 from ..core.what_if import to_jsonable
@@ -28,16 +28,17 @@ class PaceDocument(Part):
     pace: dict[str, str | float] = Field(
         default_factory=dict,
         description="What is typed in Pace, by its name: “rhythm”, “start” as “9:00”, “lunch” in minutes, "
-        "“meeting1.at”, “task.calls” …",
+        "“meeting1.at”, “task.calls”; a spell put by hand as “spell.a1.at”, “.minutes” and “.posture” …",
     )
 
     @field_validator("pace")
     @classmethod
     def _pace_known(cls, given: dict[str, str | float]) -> dict[str, str | float]:
         for name, value in given.items():
-            field = FIELDS.get(PREFIX + name)
-            if field is None:
-                raise ValueError(f"there is nothing called “{name}” in Pace")
+            try:
+                field = field_of(PREFIX + name)
+            except UnknownName:
+                raise ValueError(f"there is nothing called “{name}” in Pace") from None
             try:
                 read_typed(field, f"{value:g}" if isinstance(value, float) else value)
             except FieldError as error:
@@ -53,7 +54,7 @@ class PaceDocument(Part):
             values[fields.ask.sit_stand.id] = self.standing_experience
         for name, value in self.pace.items():
             typed = f"{value:g}" if isinstance(value, float) else value
-            values[PREFIX + name] = read_typed(FIELDS[PREFIX + name], typed)
+            values[PREFIX + name] = read_typed(field_of(PREFIX + name), typed)
         return Record(values)
 
 
