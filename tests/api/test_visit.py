@@ -4,6 +4,7 @@ from uuid import uuid4
 
 import pypdf
 import pytest
+from prometheus_client import REGISTRY
 
 from api.conftest import fill, rows
 from conftest import weeks_on
@@ -79,7 +80,9 @@ def test_where_many_draw_a_change_comes_without_its_drawing_and_says_so(owner, m
     assert drawing_line.BUSY not in alone.headers
     for number in range(drawing_line.FEW):
         owner.worked(owner.new_visit(f"Wren {number}"))
+    left = REGISTRY.get_sample_value("plumb_drawings_left_total")
     busy = change("47", 1)
+    assert REGISTRY.get_sample_value("plumb_drawings_left_total") == left + 1
     assert busy.json()["worked"] is None
     assert busy.headers[drawing_line.BUSY] == str(busy.json()["revision"])
     assert owner.worked(visit)["revision"] == busy.json()["revision"]

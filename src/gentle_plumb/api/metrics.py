@@ -26,6 +26,9 @@ SEVERAL = "PROMETHEUS_MULTIPROC_DIR"
 """Where the processes of one server put their figures together, where there are several."""
 
 CALLS = Counter("plumb_calls", "Calls by route and status", ["method", "route", "status"])
+DRAWINGS_LEFT = Counter(
+    "plumb_drawings_left", "Changes acknowledged without their drawing, as many were asked for"
+)
 SECONDS = Histogram(
     "plumb_call_seconds",
     "How long calls took, s",

@@ -25,7 +25,7 @@ from ..documents.image_processor import MOST_BYTES, too_large
 from ..schemas.problem import Problem
 from ..services.follow_ups import Since
 from ..services.models import Entry
-from . import drawing_line
+from . import drawing_line, metrics
 from .auth import Signed, With
 from .bodies import read_body
 from .problems import PROBLEMS
@@ -175,6 +175,7 @@ async def change(
     if not drawing_line.is_quiet():
         answer = _written(s.ChangeOut(entry=entry, revision=revision))
         answer.headers[drawing_line.BUSY] = str(revision)
+        metrics.DRAWINGS_LEFT.inc()
         return answer
 
     def answered() -> Response:
