@@ -2746,7 +2746,7 @@ export interface components {
             standing_experience?: components["schemas"]["StandingHabit"] | null;
             /**
              * Pace
-             * @description What is typed in Pace, by its name: “rhythm”, “start” as “9:00”, “lunch” in minutes, “meeting1.at”, “task.calls” …
+             * @description What is typed in Pace, by its name: “rhythm”, “start” as “9:00”, “lunch” in minutes, “meeting1.at”, “task.calls”; a spell put by hand as “spell.a1.at”, “.minutes” and “.posture” …
              */
             pace?: {
                 [key: string]: string | number;
