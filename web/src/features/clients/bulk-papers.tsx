@@ -83,7 +83,7 @@ export function BulkPapers({ onDone }: { onDone: () => void }) {
           Make the file
         </Button>
       </form>
-      <ul className="mt-5 border-b border-hair" aria-label="Asked for">
+      <ul className="mt-5 border-b border-hair empty:hidden" aria-label="Asked for">
         {(jobs.data ?? []).map((job) => (
           <OneJob key={job.id} job={job} />
         ))}
