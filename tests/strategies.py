@@ -33,7 +33,14 @@ def mean_body(sex="female", **changed):
     return Body(values=values, sex=sex)
 
 
-def station(surface=(600, 1270), seat=(400, 520), thickness=25.0, kind="monitor", lift=(350, 560)):
+def station(
+    surface=(600, 1270),
+    seat=(400, 520),
+    thickness=25.0,
+    kind="monitor",
+    lift=(350, 560),
+    feet=(20, 250),
+):
     """A usual workstation; a range of one number is a fixed piece."""
 
     def span(ends):
@@ -50,6 +57,7 @@ def station(surface=(600, 1270), seat=(400, 520), thickness=25.0, kind="monitor"
         ),
         keyboard=Keyboard(kind="full", thickness=20),
         mouse=Mouse(hand="right"),
+        feet=(span(feet),) if feet else None,
         screen=Screen(kind="laptop")
         if kind == "laptop"
         else Screen(kind="monitor", width=width, height=height, top_above_surface=span(lift)),

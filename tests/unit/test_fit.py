@@ -212,14 +212,14 @@ def test_findings_say_cause_before_instruction_worst_first():
     )
 
 
-def test_both_ends_of_a_band_belong_to_it():
+def test_both_ends_of_a_band_belong_to_it_and_half_a_millimetre_beyond():
     seat = fit(usual_case(found={"seat": 400})).row("seated", "seat")
     assert (seat.low, seat.high) == (400, 420)
     states = {
         height: fit(usual_case(found={"seat": height})).row("seated", "seat").status
-        for height in (399.9, 400, 420, 420.1)
+        for height in (399.4, 399.6, 420.4, 420.6)
     }
-    assert states == {399.9: "off", 400: "holds", 420: "holds", 420.1: "off"}
+    assert states == {399.4: "off", 399.6: "holds", 420.4: "holds", 420.6: "off"}
 
 
 @pytest.mark.parametrize("lift", [(300, 300), (300, 420), (620, 700)])

@@ -71,7 +71,7 @@ def told(workup):
     found += [f"{one.label} {one.says}" for one in rhythm_views(day, workup.limits) if one.possible]
     shown = day_view(day, workup.limits)
     found += [shown.says, *shown.tips, *(one.label for one in shown.spells)]
-    found += [f"{one.label}: {one.text}" for one in workup.moves]
+    found += [f"{one.label}: {one.both}" for one in workup.moves]
     found += [one.text for one in workup.actions]
     found += [caution for plan in workup.plans for caution in plan.cautions]
     found += [f"{one.label} {one.does}" for plan in workup.plans for one in plan.added]

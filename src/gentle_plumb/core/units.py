@@ -34,7 +34,11 @@ _NAMES = {
 }
 _VULGAR = {"½": "1/2", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8"}
 _AMOUNT = r"(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+)"
-_PART = re.compile(rf"\s*({_AMOUNT})\s*([a-z]+|[\"'″′”’])?\s*")
+_PART = re.compile(rf"\s*({_AMOUNT})\s*([a-z]+|[\"'″′”’])?\.?\s*")
+_DOUBLE_PRIME = re.compile(r"''|’’|′′|‘‘|´´|``")
+"""Inches typed as two single marks. They read as one double mark."""
+_BETWEEN = re.compile(r"(?<=[a-z.\"'″′”’])\s*(?:,|-|&|\band\b)\s*(?=\d)")
+"""What people put between feet and inches, after the first unit."""
 
 
 def _amount(text: str) -> float:
@@ -53,7 +57,8 @@ def parse_length(text: str, *, default: LengthUnit = "cm", field: str = "length"
     Parameters
     ----------
     text : str
-        For example ``46.2``, ``462mm``, ``46,2 cm``, ``18 3/16 in``, ``1'6"``, ``-3 mm``.
+        For example ``46.2``, ``462mm``, ``46,2 cm``, ``18 3/16 in``, ``1'6"``, ``5'9''``,
+        ``5 feet and 8 inches``, ``-3 mm``.
     default : {"mm", "cm", "in"}
         Unit of a bare number.
     field : str
@@ -75,13 +80,15 @@ def parse_length(text: str, *, default: LengthUnit = "cm", field: str = "length"
     (462.0, 462.0, 462.0)
     >>> round(parse_length("18 3/16 in"), 4), round(parse_length("1'6\""), 4)
     (461.9625, 457.2)
+    >>> round(parse_length("5'9''")), round(parse_length("5 feet and 8 inches"))
+    (1753, 1727)
 
     """
-    cleaned = text.strip().lower()
+    cleaned = _DOUBLE_PRIME.sub('"', text.strip().lower())
     for sign, fraction in _VULGAR.items():
         cleaned = cleaned.replace(sign, f" {fraction}")
     negative = cleaned.startswith(("-", "−"))
-    cleaned = cleaned.lstrip("-−+").strip()
+    cleaned = _BETWEEN.sub(" ", cleaned.lstrip("-−+").strip())
     bad = UnreadableValue(
         field=field,
         value=text,

@@ -263,6 +263,7 @@ class EquipmentDocument(Part):
         twice = next((id for id in ids if ids.count(id) > 1), None)
         if twice is not None:
             raise ValueError(f"items: “{twice}” stands there twice: give its count instead")
+        screen = self.screen.screen()
         return Workstation(
             chair=self.chair.chair(),
             desk=self.desk.desk(),
@@ -273,9 +274,9 @@ class EquipmentDocument(Part):
                 ),
                 slope=self.keyboard.slope,
                 turned=self.keyboard.turned,
-            ),
+            ).under(screen),
             mouse=Mouse(hand=self.mouse_hand, kind=self.mouse_kind),
-            screen=self.screen.screen(),
+            screen=screen,
             feet=None if feet is None else tuple(one.span("feet", 0, 600) for one in feet),
             items=tuple(one.item() for one in self.items),
         )

@@ -54,7 +54,7 @@ def print_table(console: Console, made: CaseWorked, unit: LengthUnit) -> None:
         elif posture.why_not:
             say(posture.why_not)
     for move in move_views(result.moves, unit):
-        way = f"{move.seated} to {move.standing} {unit} ({move.by})" if move.by else move.text
+        way = f"{move.seated} to {move.standing} {unit} ({move.by})" if move.by else move.both
         say(f"{move.label}: {way}")
     for note in notes_in(made.case, result, unit):
         say(note)

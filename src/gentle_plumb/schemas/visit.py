@@ -125,6 +125,8 @@ class VisitWorkup(BaseModel):
     hours_doubt: str | None
     over_found: float | None
     over_set: float | None
+    untold_found: list[str]
+    untold_set: list[str]
     scene: Scene
 
     @classmethod
@@ -185,6 +187,8 @@ class VisitWorkup(BaseModel):
             hours_doubt=workup.hours_doubt,
             over_found=worked.over_found,
             over_set=worked.over_set,
+            untold_found=list(worked.untold_found),
+            untold_set=list(worked.untold_set),
             scene=scene,
         )
 

@@ -151,7 +151,15 @@ export function aWorkup(over: Partial<Workup> = {}): Workup {
       scene,
     },
     ...{ standing_possible: false, why_not_standing: null, hours: 6, hours_doubt: null },
-    ...{ over_found: 8, over_set: 0, seated_possible: true, place: "main", places: [] },
+    ...{
+      over_found: 8,
+      over_set: 0,
+      untold_found: [],
+      untold_set: [],
+      seated_possible: true,
+      place: "main",
+      places: [],
+    },
     ...over,
   };
 }

@@ -8,7 +8,7 @@ from typing import Literal
 
 from ..catalogue import QUANTITIES, Quantity
 from ..fit import Case, FitRow, Joint, Limit, Posture, PostureFit, joints_of
-from ..policy import SAME
+from ..policy import judged_excess
 from ..workstation import Settings
 from .condition import Condition, State
 from .conditions import conditions_of
@@ -79,11 +79,6 @@ class Assessment:
         off = [one for one in self.conditions if one.hard and one.state == "off"]
         return tuple(sorted(off, key=lambda one: -(one.short or 0.0)))
 
-    @cached_property
-    def over_deg(self) -> float:
-        """Return degrees outside their bands, all joints together."""
-        return sum(abs(joint.over) for joint in self.joints if joint.over)
-
 
 def assess(
     case: Case,
@@ -153,7 +148,7 @@ def _setting(
             known = "not_remeasured"
     excess = None
     if value is not None and row.target is not None:
-        excess = _excess(value, row.low, row.high)
+        excess = judged_excess(value, row.low, row.high)
     return SettingState(
         quantity=QUANTITIES[row.key],
         posture=row.posture,
@@ -167,13 +162,6 @@ def _setting(
         limits=row.limits,
         reason=row.reason,
     )
-
-
-def _excess(value: float, low: float | None, high: float | None) -> float:
-    """Return how far outside a band, signed; both ends belong to it."""
-    if low is not None and value < low - SAME:
-        return value - low
-    return value - high if high is not None and value > high + SAME else 0.0
 
 
 Pair = tuple[Assessment, Assessment]

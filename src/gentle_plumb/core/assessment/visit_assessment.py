@@ -14,6 +14,9 @@ WORSE_DEG = 1.0
 """Degrees that an aim may exceed what was found before it is said. Source: house-order."""
 
 
+STAGES_COMPARED: tuple[Stage, Stage] = ("found", "aimed")
+
+
 @dataclass(frozen=True, kw_only=True)
 class VisitAssessment:
     """Both postures at the three stages, each assessed once it is asked for.
@@ -80,11 +83,32 @@ class VisitAssessment:
 
     @property
     def worse(self) -> bool:
-        """Whether what is aimed at fits worse than what was found: hard limits, then degrees."""
-        found, aimed = self.hard_limits("found"), self.hard_limits("aimed")
+        """Whether what is aimed at fits worse than what was found: hard limits, then degrees.
+
+        Only what is known at both stages is compared: what nobody recorded as found was not better.
+        """
+        known = {
+            (one.posture, condition.key)
+            for one in self.found
+            for condition in one.conditions
+            if condition.state != "unknown"
+        }
+        found, aimed = (
+            hard_limits_in(
+                (one.posture, [each for each in one.conditions if (one.posture, each.key) in known])
+                for one in self.at(stage)
+                if one.possible
+            )
+            for stage in STAGES_COMPARED
+        )
         if aimed.worse_than(found):
             return True
         if aimed.mends(found):
             return False
         mine = 0 if self.case.sits else 1
-        return self.aimed[mine].over_deg > self.found[mine].over_deg + WORSE_DEG
+        told = {one.joint for one in self.found[mine].joints if one.over is not None}
+        then, now = (
+            sum(abs(one.over) for one in joints if one.joint in told and one.over)
+            for joints in (self.found[mine].joints, self.aimed[mine].joints)
+        )
+        return now > then + WORSE_DEG

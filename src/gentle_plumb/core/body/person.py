@@ -135,12 +135,19 @@ class Body:
         """Standard deviation of a formula's result, and what each dimension contributes, mm.
 
         Each dimension that the formula reads is moved by one standard deviation either way;
-        half the difference is its contribution; contributions add in squares.
+        half the difference is its contribution; contributions add in squares. A dimension that
+        the formula only asked for, and does without, contributes nothing.
+
+        Raises
+        ------
+        MissingDimension
+            If the formula can't do without a dimension that is missing.
+
         """
         watched, seen = self.traced()
         formula(watched)
         shares: dict[str, float] = {}
-        for name in sorted(seen):
+        for name in sorted(filter(self.has, seen)):
             sd = self.value(name).sd_mm
             high, low = formula(self.shifted(name, sd)), formula(self.shifted(name, -sd))
             shares[name] = abs(high - low) / 2

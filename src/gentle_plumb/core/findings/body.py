@@ -5,8 +5,10 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Literal
 
-from ..catalogue import QUANTITIES, SEATED_TASKS
-from ..words import say, say_length
+from ..assessment import Assessment
+from ..catalogue import JOINTS, QUANTITIES, SEATED_TASKS
+from ..fit import Posture
+from ..words import say, say_degrees, say_joint, say_length
 from .drafts import Draft, with_load
 from .facts import Facts
 from .finding import Direction, Finding
@@ -18,7 +20,10 @@ FEET_FAR_MM = 50.0
 
 
 def body_findings(facts: Facts) -> Iterator[Finding]:
-    """Yield the feet and the thighs as found."""
+    """Yield feet, thighs and wrists as found."""
+    for assessed in facts.assessment.found:
+        if assessed.possible:
+            yield _wrist(facts, assessed)
     if not facts.case.sits:
         return
     if not facts.case.own_seat:
@@ -40,6 +45,65 @@ def _draft(id: str, title: str, key: str, mechanism: str) -> Draft:
         source="house-relief",
         joint="",
     )
+
+
+def _wrist(facts: Facts, assessed: Assessment) -> Finding:
+    joint, posture = assessed.joint("wrist"), assessed.posture
+    name = JOINTS["wrist"]
+    draft = Draft(
+        id=f"{posture}.wrist",
+        subject="Body",
+        mechanism="wrists",
+        title="Wrists",
+        state="holds",
+        cause="",
+        key="slope",
+        posture=posture,
+        region=name.region,
+        source="house-joint-bands",
+        joint="",
+    )
+    if joint is None or joint.angle is None or joint.over is None:
+        reason = joint.reason if joint is not None and joint.reason else ""
+        return draft(state="not assessable", reason=f"Wrists: {reason or 'not recorded.'}")
+    angle = say_joint("wrist", joint.angle)
+    if not joint.over:
+        return draft(cause=f"{angle}: in its band.")
+    band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
+    effect = name.over if joint.over > 0 else name.under
+    over = say_degrees(abs(joint.over))
+    return with_load(
+        facts,
+        draft,
+        why=say("wrist.why"),
+        cause=say("wrist.off", angle=angle, over=over, effect=effect),
+        instruction=_wrist_advice(facts, posture),
+        directions=(),
+        joint="wrist",
+        over_deg=abs(joint.over),
+        evidence=(f"{angle}, band {band}",),
+        tasks=name.tasks,
+        share=1.0,
+        weight=1.0,
+        settled=False,
+    )
+
+
+def _wrist_advice(facts: Facts, posture: Posture) -> str:
+    """Return what straightens the wrists: the surface as worked out, or keys that slope with the arm."""
+    fit = facts.result.of(posture)
+    left = fit.joint("wrist")
+    if left is not None and left.over:
+        way = "wrist.left_back" if left.over > 0 else "wrist.left_down"
+        return say(way, over=say_degrees(abs(left.over)))
+    surface = next((row for row in fit.rows if row.key == "surface"), None)
+    seat = next((row for row in fit.rows if row.key == "seat"), None)
+    moved = [
+        f"{row.label.lower()} at {say_length(row.setting, facts.unit)}"
+        for row in (seat, surface)
+        if row is not None and row.setting is not None and abs(row.change or 0.0) > SAME
+    ]
+    return say("wrist.comes_right", what=" and ".join(moved)) if moved else say("wrist.feet_in")
 
 
 def _feet(facts: Facts) -> Finding:

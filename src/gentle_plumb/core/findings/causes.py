@@ -141,8 +141,12 @@ def _direction(found: Assessment, id: MechanismId) -> str | None:
         knee = found.joint("knee")
         if any(one.key == "feet" and one.state == "off" for one in found.conditions):
             return "cause.feet_hang"
-        high = knee is not None and knee.over is not None and knee.over < 0
-        return "cause.knees_high" if high else None
+        if knee is not None and knee.over is not None and knee.over < 0:
+            return "cause.knees_high"
+        seat = found.setting("seat")
+        if seat is None or not seat.excess:
+            return None
+        return "cause.seat_high" if seat.excess > 0 else "cause.seat_low"
     if id == "hands_height":
         return _by_side(found.joint("elbow"), under="cause.keys_above", over="cause.keys_below")
     if id == "screen_height":

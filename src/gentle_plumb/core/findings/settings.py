@@ -9,22 +9,16 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from ..assessment import Assessment, SettingState
-from ..catalogue import JOINTS, Quantity
-from ..errors import MissingInput
-from ..fit import NO_LIMIT, RANGE_ENDS, FitRow, Joint, legs_terms, limit_text, total
-from ..words import say, say_amount, say_degrees, say_joint, say_length
-from ..workstation import ScreenHolder
+from ..catalogue import JOINTS, MechanismId, Quantity
+from ..fit import NO_LIMIT, FitRow, Joint, limit_text
+from ..words import say, say_amount, say_degrees, say_joint
 from .drafts import Draft, with_load
 from .facts import Facts
-from .finding import Direction, Finding
+from .finding import Finding
+from .setting_advice import instruction_for
 
-SAME = 0.5
-"""Differences under half a mm or half a degree are none. Source: house-repeat."""
-DONE_MM = 5.0
-"""A setting so near to where it belongs counts as done, mm. Source: house-repeat."""
 USE_SHARE = {"main": 0.85, "equal": 0.45, "some": 0.15, "rare": 0.15}
 """Share of the time at the screen that one is looked at. Source: house-bearing."""
-Directions = tuple[Direction, ...]
 
 
 def setting_findings(facts: Facts) -> Iterator[Finding]:
@@ -65,12 +59,13 @@ def _setting(facts: Facts, assessed: Assessment, state: SettingState) -> Finding
     effect = effect_of(assessed, state)
     if effect is None:
         return draft(cause=say("setting.joint_holds", label=quantity.label, at=at))
-    return _off(facts, draft, state, row, joint=joint, effect=effect)
+    return _off(facts, draft, assessed, state, row, joint=joint, effect=effect)
 
 
 def _off(
     facts: Facts,
     draft: Draft,
+    assessed: Assessment,
     state: SettingState,
     row: FitRow,
     *,
@@ -101,10 +96,11 @@ def _off(
         evidence.append(f"{words}, band {band}")
     apart = state.value - state.target
     straight = apart * state.excess > 0  # outside the band on the side that it is off its target
-    instruction, directions = _instruction(facts, state, row)
+    instruction, directions = instruction_for(facts, state, row)
     return with_load(
         facts,
         draft,
+        mechanism=_mechanism(assessed, quantity),
         why=effect,
         cause=say(
             "setting.off" if straight else "setting.off_within",
@@ -126,16 +122,32 @@ def _off(
         over_deg=over_deg,
         evidence=tuple(evidence),
         tasks=quantity.tasks,
-        share=_share(facts, quantity) if turned else 1.0,
+        share=_share(facts, quantity),
         weight=1.0 if pays else min(1.0, abs(state.excess) / quantity.far_off),
         settled=False,
     )
 
 
+def _mechanism(assessed: Assessment, quantity: Quantity) -> MechanismId:
+    """Return what a setting has in common with others: a low seat over which the hands rise is of the hands."""
+    knee, feet = (
+        assessed.joint("knee"),
+        assessed.condition("feet") if quantity.key == "seat" else None,
+    )
+    legs = knee is not None and bool(knee.over)
+    seat = assessed.setting("seat")
+    low = seat is not None and (seat.excess or 0.0) < 0
+    if feet is not None and low and not legs and feet.state != "off":
+        return "hands_height"
+    return quantity.mechanism
+
+
 def _share(facts: Facts, quantity: Quantity) -> float:
-    """Return how much of the time a screen is looked at."""
-    id = quantity.key.removesuffix("_bearing")
+    """Return how much of the time a screen is looked at; 1 for what is no screen beside others."""
     sides = facts.case.details.side_screens
+    id = quantity.key.rpartition("_")[0]
+    if id not in {"screen", *(one.id for one in sides)} or (id == "screen" and not sides):
+        return 1.0
     own = next((one for one in sides if one.id == id), None)
     if own is not None and own.share is not None:
         return own.share / 100
@@ -177,70 +189,3 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
     if feet.state == "ok" and footrest is not None and footrest.value:
         return None  # the footrest carries them
     return quantity.over_means
-
-
-def _done(facts: Facts, state: SettingState, row: FitRow) -> str | None:
-    """Return that it was set where it belongs, in the place of what to do."""
-    index = 0 if state.posture == "seated" else 1
-    left = facts.left[index].get(state.quantity.key)
-    if left is None or row.setting is None or abs(left - row.setting) > DONE_MM:
-        return None
-    now = facts.assessment.set[index].setting(state.quantity.key)
-    aimed = now is not None and now.known == "not_remeasured"
-    how = say("how.not_remeasured" if aimed else "how.measured")
-    return say("setting.done", at=say_amount(state.quantity, left, facts.unit), how=how)
-
-
-def _instruction(facts: Facts, state: SettingState, row: FitRow) -> tuple[str, Directions]:
-    """Return what to do, and which way it moves what."""
-    quantity, unit = state.quantity, facts.unit
-    done = _done(facts, state, row)
-    if done is not None:
-        return done, ()
-    if quantity.key == "desk_depth":
-        by = say_length(abs((row.target or 0.0) - (row.found or 0.0)), unit)
-        held = facts.case.workstation.screen.held
-        return say(
-            "setting.deeper_arm" if held == ScreenHolder.ARM else "setting.deeper", by=by
-        ), ()
-    if any(limit.kind == "joined" for limit in row.limits):
-        return (
-            "Raise the laptop and add a separate keyboard and mouse; without them, short spells only.",
-            (),
-        )
-    if row.change is None or row.setting is None or row.found is None or row.target is None:
-        return row.reason or "Adjust by feel and check on the client.", ()
-    to = say_amount(quantity, row.setting, unit)
-    if abs(row.change) < SAME:
-        return say("setting.stays", to=to), ()
-    if quantity.key == "seat" and (row.target - row.found) * row.change < 0:
-        return _seat_and_feet(facts, row), ()
-    verb = quantity.more if row.change > 0 else quantity.less
-    said = say("setting.move", verb=verb, by=say_amount(quantity, abs(row.change), unit), to=to)
-    rest = facts.result.row("seated", "footrest") if quantity.key == "seat" else None
-    if rest is not None and row.change > 0 and (rest.setting or 0.0) > (rest.found or 0.0) + SAME:
-        said = f"{say('feet.first', at=say_length(rest.setting or 0.0, unit))} {said}"
-    limit = next((one for one in row.limits if one.kind in RANGE_ENDS), None)
-    short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
-    if any(one.kind == "inside" for one in row.limits):
-        said = f"{said.rstrip('.')}, inside its band and not on its end."
-    if short and limit is not None:
-        said = f"{said.rstrip('.')}; {limit_text(limit, unit)}."
-    return said, (Direction(quantity=quantity.key, sign=1 if row.change > 0 else -1),)
-
-
-def _seat_and_feet(facts: Facts, row: FitRow) -> str:
-    """Return that a support for the feet comes first, where the hands ask for a higher seat."""
-    unit = facts.unit
-    assert row.setting is not None
-    assert row.target is not None
-    to = say_length(row.setting, unit)
-    try:
-        need = row.target - total(legs_terms(facts.case.body, facts.case))
-    except MissingInput:
-        return f"Until the feet have a support, {to}."
-    support, aim = say_length(need, unit), say_length(row.target, unit)
-    return (
-        f"First a support for the feet, {support} high; then raise the seat to {aim}. "
-        f"Until then {to}."
-    )

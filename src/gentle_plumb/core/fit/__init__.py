@@ -35,6 +35,7 @@ from .screen_rules import gaze_by_rule
 from .search import forget, search
 from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution, hold
 from .terms import Term, terms_parts, terms_text, total
+from .untold import untold_joints
 from .wording import limit_text
 from .zones import NEAR_MM, zones_of
 
@@ -104,6 +105,7 @@ __all__ = [
     "terms_parts",
     "terms_text",
     "total",
+    "untold_joints",
     "with_declared",
     "within_limits",
     "working_order",

@@ -50,15 +50,15 @@ def _legs_seat(case: Case) -> float | None:
 
 
 def seat_aim(case: Case, free: Solution | None) -> SeatAim | None:
-    """Return what a seat above the legs' own height is for; None where the legs decide."""
+    """Return the seat that body and fixed pieces ask for, and what decides it; None where unknown."""
     if free is None:
         return None
     if case.own_seat:
         return None
     surface, legs = fixed_surface(case), total(legs_terms(case.body, case))
     if surface is None or abs(free.seat - legs) <= case.policy.flat_feet_margin + SAME_MM:
-        return SeatAim(height=free.seat, by_hands=False)
-    return SeatAim(height=free.seat, by_hands=True)
+        return SeatAim(height=free.seat, decided_by="legs")
+    return SeatAim(height=free.seat, decided_by="hands" if free.seat > legs else "shared")
 
 
 def degrees_over(joints: tuple[Joint, ...]) -> float | None:

@@ -61,6 +61,36 @@ def least_distance(case: Case) -> tuple[float, str]:
     return max(limits)
 
 
+DISTANCE_BAND_MM = 100.0
+"""How far practitioners leave a screen from its target by eye, either way, mm. Source: house-screen."""
+
+
+def distance_band(case: Case, target: float) -> tuple[float, float]:
+    """The ends of the band about a target distance, mm: never the wrong way round.
+
+    The picture's size and the glasses narrow it. Where the glasses end before the distance that
+    the size asks for, the glasses decide: what is blurred can't be read at any size.
+    """
+    least, (near, far) = least_distance(case)[0], case.sharp
+    low = max(target - DISTANCE_BAND_MM, case.policy.least_distance)
+    if least <= target:
+        low = max(low, least)
+    if near is not None:
+        low = max(low, min(near, target))
+    high = target + DISTANCE_BAND_MM
+    if far is not None:
+        high = min(high, max(far, target))
+    return min(low, target), high
+
+
+def size_gives_way(case: Case) -> float:
+    """How much nearer than the picture's size asks for its glasses bring it, mm; 0 where they don't."""
+    far = case.sharp[1]
+    if far is None or case.settle:
+        return 0.0
+    return max(0.0, least_distance(case)[0] - max(far, case.policy.least_distance))
+
+
 @dataclass(frozen=True, kw_only=True)
 class Depth:
     """Where things stand along the floor, mm in front of the backrest plane at seat level.

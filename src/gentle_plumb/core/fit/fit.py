@@ -24,6 +24,7 @@ from .screens import side_screen_rows
 from .search_model import Solution
 from .seat_rows import footrest_row, seat_row
 from .text_row import scale_row
+from .untold import untold_joints
 
 _joints_found = memoize_last(4)(joints_of)
 
@@ -63,8 +64,11 @@ def _posture(
         ]
         rows[0] = _ended_by_chair(case, rows[0], real, overrule)
     rows += hand_rows(case, posture, seat, surface, joints["elbow"])
-    if case.workstation.desk.tilt is not None:
-        rows.append(slope_row(case, posture, joints["elbow"]))
+    found = case.found_seated if seated else case.found_standing
+    joints_found = _joints_found(case, found, posture)
+    bent = next((one for one in joints_found if one.joint == "wrist"), None)
+    slope = slope_row(case, posture, joints["elbow"], (bent, joints.get("wrist")))
+    rows += [slope] if slope is not None else []
     if seated:
         rows += [keys_edge_row(case), keys_midline_row(case)]
         rows.append(mouse_row(case, joints["upper_arm"]))
@@ -78,8 +82,6 @@ def _posture(
         rows.append(desk_depth_row(case, elbow_deg))
     rows = [_overruled(row, overrule) for row in rows]
 
-    found = case.found_seated if seated else case.found_standing
-    joints_found = _joints_found(case, found, posture)
     possible, why_not = _possible(case, posture, real, rows)
     return PostureFit(
         posture=posture,
@@ -90,6 +92,8 @@ def _posture(
         joints_set=made,
         over_found=degrees_over(joints_found),
         over_set=degrees_over(made),
+        untold_found=untold_joints(joints_found, own_seat=case.own_seat),
+        untold_set=untold_joints(made, own_seat=case.own_seat),
     )
 
 

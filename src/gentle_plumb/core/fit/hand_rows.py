@@ -157,9 +157,22 @@ def keys_midline_row(case: Case) -> FitRow:
     return kept(case, set_row(row, row.target), "keyboard")
 
 
-def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
-    """The keys' slope, square to the forearm as far as tray or feet let them."""
+def slope_row(
+    case: Case, posture: Posture, elbow: Joint | None, wrists: tuple[Joint | None, Joint | None]
+) -> FitRow | None:
+    """The keys' slope, square to the forearm as far as tray or feet let them.
+
+    ``wrists`` are the wrist as found and as set. Without a surface that tilts there is a row only
+    where one of them is bent outside its band.
+    """
     settings = case.found_seated if posture == "seated" else case.found_standing
+    bent = [joint is not None and bool(joint.over) for joint in wrists]
+    tilts = case.workstation.desk.tilt is not None
+    if not tilts and not any(bent):
+        return None
+    found = (
+        settings.slope if settings.slope is not None or tilts else case.workstation.keyboard.slope
+    )
     subject = about(
         "slope",
         posture,
@@ -174,10 +187,8 @@ def slope_row(case: Case, posture: Posture, elbow: Joint | None) -> FitRow:
 
     band = JOINT_BANDS["wrist"]
     row = target_row(
-        case,
-        subject,
-        terms,
-        lambda target: (target + band.low, target + band.high),
-        found=settings.slope,
+        case, subject, terms, lambda target: (target + band.low, target + band.high), found=found
     )
+    if bent[0]:
+        row = row.but(status="off", reason=None)
     return ranged_row(row, "slope", case.workstation.desk.tilt or Span(low=0, high=0))

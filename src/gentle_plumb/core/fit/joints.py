@@ -9,7 +9,7 @@ from typing import Literal
 
 from ..catalogue import JOINTS
 from ..errors import MissingInput, OutOfReach
-from ..policy import JOINT_BANDS, POLICY_RANGES, Band
+from ..policy import JOINT_BANDS, POLICY_RANGES, Band, judged_excess
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import OUTERMOST_LETTER_MM, ArmrestKind, PointerKind, Settings
 from .case import Case
@@ -156,9 +156,8 @@ def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
             reason=reason,
             out_of_reach=isinstance(why, OutOfReach),
         )
-    return Joint(
-        joint=name, label=label, angle=value, low=band.low, high=band.high, over=band.excess(value)
-    )
+    over = judged_excess(value, band.low, band.high)
+    return Joint(joint=name, label=label, angle=value, low=band.low, high=band.high, over=over)
 
 
 def _leaning(case: Case, settings: Settings) -> Case:

@@ -162,7 +162,7 @@ class Lengths:
             if need is not None and desk.thickness is not None and under is None
             else None,
             highest_seat=under - need if need is not None and under is not None else None,
-            feet=station.feet if seated and not free else None,
+            feet=(station.feet or ()) if seated and not free else None,
             first=policy.first,
             hands_first=fixed and policy.first != "feet",
             together=together or station.screen.kind == ScreenKind.LAPTOP,

@@ -7,8 +7,11 @@ from .case import Case
 from .result import OUT_OF_THE_WAY, Move, PostureFit
 from .rows import SAME_MM
 
-RISER_OUT = "in for standing, out again for sitting"
-SCREEN_BACK = "lower the screen again for sitting"
+RISER_IN, RISER_OUT = "put it in", "take it out again"
+SCREEN_BACK = "lower it to the seated height"
+CHAIR_AWAY = "move it right away, never behind the heels"
+CHAIR_BACK = "bring it back in, with the castors locked where they can be"
+MAT_DOWN, MAT_AWAY = "put it down", "move it away, so that the chair rolls freely"
 
 
 def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple[Move, ...]:
@@ -49,7 +52,8 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
                     label="Under the screen",
                     seated=0.0,
                     standing=riser,
-                    text=RISER_OUT,
+                    to_stand=RISER_IN,
+                    to_sit=RISER_OUT,
                 )
             )
             over = over[0], over[1] - riser
@@ -57,7 +61,11 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             label = "Screen top over the floor" if apart else "Top of screen above the desk"
             found.append(
                 Move(
-                    piece="screen", label=label, seated=over[0], standing=over[1], text=SCREEN_BACK
+                    piece="screen",
+                    label=label,
+                    seated=over[0],
+                    standing=over[1],
+                    to_sit=SCREEN_BACK,
                 )
             )
     far = seated.setting("distance"), standing.setting("distance")
@@ -69,14 +77,13 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             Move(
                 piece="slope",
                 label="Keyboard slope",
-                text=f"{slopes[0]:.0f}° seated, {slopes[1]:.0f}° standing",
+                to_stand=f"{slopes[1]:.0f}° standing",
+                to_sit=f"{slopes[0]:.0f}° seated",
             )
         )
-    found.append(Move(piece="chair", label="Chair", text="move it away, not behind the heels"))
+    found.append(Move(piece="chair", label="Chair", to_stand=CHAIR_AWAY, to_sit=CHAIR_BACK))
     if case.mat:
-        found.append(
-            Move(piece="mat", label="Mat", text="in place for standing; move it before sitting")
-        )
+        found.append(Move(piece="mat", label="Mat", to_stand=MAT_DOWN, to_sit=MAT_AWAY))
     if (
         case.shoe_seated is not None
         and case.shoe_standing is not None

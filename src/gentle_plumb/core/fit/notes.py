@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from math import floor, hypot
 
 from ..errors import MissingInput
-from ..units import LengthUnit, format_length
+from ..units import MM_PER, LengthUnit, format_length
 from ..words import say
 from ..workstation import ARMREST_FRONT_MM, ArmrestKind, ScreenKind
 from .case import Case
-from .distance import along_the_floor
+from .distance import along_the_floor, size_gives_way
 from .model import armrest_need
 from .pair import Pair
 from .result import RANGE_ENDS, FitResult, FitRow
@@ -91,6 +92,13 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
             f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms "
             "forward, or put the keys on a tray that comes to the body."
         )
+    keyboard = case.workstation.keyboard
+    if keyboard.assumed and keyboard.thickness is not None:
+        at = format_length(keyboard.thickness, unit, with_unit=True)
+        notes.append(say("laptop.keys_assumed", at=at))
+    blurred = size_gives_way(case)
+    if blurred > SAME_MM:
+        notes.append(_glasses_decide(case, blurred, unit))
     notes += [
         say("item.assumed", label=one.label, at=format_length(one.thickness, unit, with_unit=True))
         for one in case.workstation.items
@@ -112,6 +120,21 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
             f"{format_length(least, unit, with_unit=True)} from the eye: an arm, a tray or a deeper desk."
         )
     return tuple(notes)
+
+
+def _glasses_decide(case: Case, by: float, unit: LengthUnit) -> str:
+    """Return that the picture's size gives way to the glasses, by how much, and the ways out."""
+    far, screen = case.sharp[1], case.workstation.screen
+    assert far is not None
+    fits = far / (far + by)
+    diagonal = hypot(screen.width or 0.0, screen.height or 0.0) * fits / MM_PER["in"]
+    return say(
+        "distance.glasses_decide",
+        far=format_length(far, unit, with_unit=True),
+        asked=format_length(far + by, unit, with_unit=True),
+        by=format_length(by, unit, with_unit=True),
+        diagonal=f"{floor(diagonal)}",
+    )
 
 
 MOST_SIDE_PERCENT = 60.0
@@ -141,8 +164,8 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         for number, one in enumerate(case.details.side_screens, start=2)
         if one.share is not None and one.share > MOST_SIDE_PERCENT
     ]
-    if real is not None and real.footrest and station.feet is None and not case.own_seat:
-        notes.append("Footrest not recorded: assumed available.")
+    if real is not None and station.feet is None and not case.own_seat:
+        notes.append("Footrest not recorded: worked out without one.")
     if real is not None and real.presses:
         armrests = armrest_need(station)
         thighs = (

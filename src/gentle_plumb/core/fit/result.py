@@ -115,7 +115,11 @@ class FitRow:
 
 @dataclass(frozen=True, kw_only=True)
 class PostureFit:
-    """All rows of one posture, and its joints as found and as set."""
+    """All rows of one posture, and its joints as found and as set.
+
+    ``over_found`` and ``over_set`` are the degrees outside the bands, of the joints that are known;
+    ``untold_found`` and ``untold_set`` name those of elbow, knee and gaze that are not.
+    """
 
     posture: Posture
     possible: bool
@@ -125,6 +129,8 @@ class PostureFit:
     joints_set: tuple[Joint, ...]
     over_found: float | None
     over_set: float | None
+    untold_found: tuple[str, ...] = ()
+    untold_set: tuple[str, ...] = ()
 
     def joint(self, name: str) -> Joint | None:
         """One joint as set; None where the posture has none of the name."""
@@ -137,13 +143,17 @@ class PostureFit:
 
 @dataclass(frozen=True, kw_only=True)
 class Move:
-    """What changes between sitting and standing: from and to in mm, or what is done in words."""
+    """What changes between sitting and standing: from and to in mm, and what is done in words.
+
+    ``to_stand`` is done on the way up, ``to_sit`` on the way back.
+    """
 
     piece: str
     label: str
     seated: float | None = None
     standing: float | None = None
-    text: str = ""
+    to_stand: str = ""
+    to_sit: str = ""
 
     @property
     def by(self) -> float | None:

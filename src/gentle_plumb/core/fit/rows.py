@@ -9,7 +9,7 @@ from typing import Any
 from ..body import Body
 from ..catalogue import QUANTITIES, Quantity
 from ..errors import MissingInput, OutOfReach
-from ..policy import SAME
+from ..policy import judged_excess
 from ..workstation import Span
 from .case import Case
 from .joints import Joint
@@ -111,11 +111,10 @@ def target_row(
 
 
 def judge(found: float | None, low: float | None, high: float | None) -> tuple[Status, str | None]:
-    """Found against the band, on unrounded values; both ends belong to it."""
+    """Found against the band, on unrounded values, within what a tape can tell."""
     if found is None:
         return "not_assessable", "Not recorded as found."
-    inside = (low is None or found >= low - SAME) and (high is None or found <= high + SAME)
-    return ("holds" if inside else "off"), None
+    return ("off" if judged_excess(found, low, high) else "holds"), None
 
 
 def set_row(

@@ -11,9 +11,9 @@ from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
 from .case import Case
 from .distance import (
     along_the_floor,
+    distance_band,
     distance_terms,
     laptop_distance,
-    least_distance,
     reachable_distance,
 )
 from .frame import eye_terms, standing_eye_terms
@@ -24,9 +24,8 @@ from .rows import SAME_MM, about, binding, end_limit, kept, limit, set_row, targ
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
 from .terms import Term, total
 
-DISTANCE_BAND_MM = 100.0
 TILT_BAND_DEG = 5.0
-"""What practitioners leave by eye, either way: mm of distance, degrees of tilt. Source: house-screen."""
+"""What practitioners leave by eye, either way, degrees of tilt. Source: house-screen."""
 
 
 def eye_height_terms(
@@ -122,10 +121,7 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
         case,
         subject,
         lambda body: distance_terms(body, case),
-        lambda target: (
-            max(least_distance(case)[0], target - DISTANCE_BAND_MM),
-            target + DISTANCE_BAND_MM,
-        ),
+        lambda target: distance_band(case, target),
         found=settings.distance,
     )
     if row.target is None:

@@ -22,10 +22,10 @@ from ..workstation import (
     SideScreen,
 )
 from .case import Case
+from .distance import DISTANCE_BAND_MM
 from .result import FitRow
 from .rows import about, kept, limit, set_row, target_row
 from .screen_places import EYES_TURN_DEG, FRAMES_MM, Placed, place_screens
-from .screen_rows import DISTANCE_BAND_MM
 from .terms import Term
 
 BEARING_BAND_DEG = 5.0

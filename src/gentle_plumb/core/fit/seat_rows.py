@@ -5,8 +5,10 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 from math import radians, sin
+from typing import Literal
 
 from ..body import Body
+from ..policy import Policy
 from .case import Case
 from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach
@@ -29,10 +31,28 @@ from .terms import Term, total
 
 @dataclass(frozen=True, kw_only=True)
 class SeatAim:
-    """What the search with free pieces made of the seat: its height, and which part decided."""
+    """What the search with free pieces made of the seat: its height, mm, and what decided it.
+
+    ``legs``: the feet are flat, within their margin. ``hands``: a fixed surface asks for a higher
+    seat, and the feet get a support. ``shared``: a fixed surface is too low for the legs, and the
+    seat comes down as far as hands and legs can share it.
+    """
 
     height: float
-    by_hands: bool
+    decided_by: Literal["legs", "hands", "shared"]
+
+
+BY_DECISION = {
+    "hands": "The desk can't move, so the hands set the seat height and the feet are supported.",
+    "shared": "The desk is low and can't move: the seat comes down as far as hands and legs can share it.",
+}
+"""Why a seat is not simply set to the legs."""
+
+
+def _by_the_legs(policy: Policy) -> str:
+    slope = policy.thigh_slope
+    thighs = f"falling to the knee by {slope:g}°" if slope else "level"
+    return f"Feet flat, thighs {thighs}."
 
 
 def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -> tuple[Term, ...]:
@@ -57,16 +77,13 @@ def seat_row(
 ) -> FitRow:
     """The seat: set to the legs, or to the hands where the surface can't move."""
     policy = case.policy
-    by_hands = aim is not None and aim.by_hands and fixed_surface is not None
+    decided_by = aim.decided_by if aim is not None and fixed_surface is not None else "legs"
+    by_hands = decided_by == "hands"
     subject = about(
         "seat",
         "seated",
         source="house-relief",
-        why="The desk can't move, so the hands set the seat height and the feet are supported."
-        if by_hands
-        else "Feet flat, thighs level."
-        if not case.policy.thigh_slope
-        else f"Feet flat, thighs falling to the knee by {case.policy.thigh_slope:g}°.",
+        why=BY_DECISION.get(decided_by) or _by_the_legs(policy),
     )
 
     def terms(body: Body) -> Sequence[Term]:
@@ -76,15 +93,15 @@ def seat_row(
         extra = aim.height - total(legs_terms(case.body, case)) if aim is not None else 0.0
         if abs(extra) < SAME_MM:
             return legs
-        return (*legs, Term(label="within range for the hands", value=extra))
+        return (*legs, Term(label="towards the hands", value=extra))
 
     def ends(target: float) -> tuple[float, float]:
-        if by_hands and fixed_surface is not None:
+        if decided_by != "legs" and fixed_surface is not None:
             ends = [
                 total(hands_seat_terms(case.body, case, fixed_surface, angle))
                 for angle in (policy.elbow_low, policy.elbow_high)
             ]
-            return ends[0], ends[1]
+            return min(ends[0], target), max(ends[1], target)
         legs = total(legs_terms(case.body, case))
         return legs - policy.flat_feet_margin, legs + policy.flat_feet_margin
 
@@ -100,13 +117,16 @@ def seat_row(
         return set_row(row, setting)
     limits = _seat_limits(case, row.target, fixed_surface)
     return set_row(
-        row, setting, binding(row, setting, limits, "chair"), elbow if by_hands else knee
+        row,
+        setting,
+        binding(row, setting, limits, "chair"),
+        knee if decided_by == "legs" else elbow,
     )
 
 
 def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list[Limit]:
     """Return what keeps the seat from its target: its range, the thighs, the feet's support."""
-    desk, feet = case.workstation.desk, case.workstation.feet
+    desk, feet = case.workstation.desk, case.workstation.feet or ()
     limits = end_limit("seat", "chair", case.workstation.chair.seat, target)
     under = desk.underside_at(fixed_surface)
     if under is not None:
@@ -118,7 +138,7 @@ def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list
         if target > highest + SAME_MM:
             limits.append(limit("seat", "desk", kind, highest, target - highest))
     legs, margin = total(legs_terms(case.body, case)), case.policy.flat_feet_margin
-    if feet is not None and target > legs + margin + SAME_MM:
+    if target > legs + margin + SAME_MM:
         highest = max((legs + span.high for span in feet), default=legs) + margin
         if target > highest + SAME_MM:
             limits.append(limit("seat", "feet", "hangs", highest, target - highest))
@@ -164,10 +184,10 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
 
     found = case.found_seated.footrest
     row = target_row(case, subject, terms, ends, found=found)
-    if not row.target or case.workstation.feet is None:
+    if not row.target:
         return set_row(row, row.target)
     best = footing_at(
-        row.target, legs=0.0, margin=case.policy.flat_feet_margin, feet=case.workstation.feet
+        row.target, legs=0.0, margin=case.policy.flat_feet_margin, feet=case.workstation.feet or ()
     ).height
     limits: list[Limit] = []
     if row.target - best > case.policy.flat_feet_margin + SAME_MM:

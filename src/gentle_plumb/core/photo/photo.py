@@ -19,6 +19,9 @@ PIXEL = 1.0
 ASKEW_DEG = 5.0
 """A camera turned or tipped further than this is warned about, degrees. Source: house-camera."""
 
+MOST_TIP_DEG = 15.0
+"""A vertical reference further from upright than this is no vertical, degrees. Source: house-camera."""
+
 NEAREST_MM = 2000.0
 """A camera nearer than this is warned about, mm. Source: house-camera."""
 
@@ -51,6 +54,12 @@ class Photo:
     camera_mm: float | None = None
     fov_deg: float | None = None
 
+    @property
+    def upright_lies(self) -> bool:
+        """Whether what was marked as upright leans more than a camera is ever tilted."""
+        lean = _lean(self)
+        return lean is not None and abs(lean) > MOST_TIP_DEG
+
 
 def scale_of(photo: Photo) -> float | None:
     """Millimetres per pixel in the client's plane, or None."""
@@ -62,7 +71,14 @@ def scale_of(photo: Photo) -> float | None:
 
 
 def tip_of(photo: Photo) -> float | None:
-    """How far plumb things lean in the picture, to the right positive, degrees; None unknown."""
+    """How far plumb things lean in the picture, to the right positive, degrees.
+
+    None where nothing upright is marked, or what is marked can't be upright.
+    """
+    return None if photo.upright_lies else _lean(photo)
+
+
+def _lean(photo: Photo) -> float | None:
     a, b = photo.points.get("upright_a"), photo.points.get("upright_b")
     if a is None or b is None or a == b:
         return None

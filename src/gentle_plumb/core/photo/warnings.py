@@ -35,7 +35,16 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
         share = (at["shoulder"][0] - at["other_shoulder"][0]) / across
         turned = degrees(asin(max(-1.0, min(1.0, share))))
     found = []
-    if tip is None:
+    if photo.upright_lies:
+        found.append(
+            Warn(
+                id="tipped",
+                state="off",
+                text="The vertical reference isn't vertical: mark the top and the foot of something "
+                "upright, such as a door frame.",
+            )
+        )
+    elif tip is None:
         found.append(
             Warn(
                 id="tipped",
@@ -48,8 +57,8 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="tipped",
                 state="off",
-                text=f"The camera was tipped by {abs(tip):.0f}°. "
-                "It is taken back here; take the picture again if you can.",
+                text=f"The camera was tilted by {abs(tip):.0f}°. The readings are corrected for it; "
+                "retake the photo if you can.",
             )
         )
     else:
@@ -63,8 +72,8 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="turned",
                 state="not assessable",
-                text="Whether the camera stood "
-                "Camera angle unknown: mark both shoulders and the scale, and enter the camera distance.",
+                text="Camera angle unknown: mark both shoulders and the scale, and enter the camera "
+                "distance.",
             )
         )
     elif abs(turned) > ASKEW_DEG:

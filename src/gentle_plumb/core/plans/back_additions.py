@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import replace
+from math import inf
 
 from ..catalogue import Tier
-from ..fit import Case, seat_depth_row
+from ..errors import MissingInput
+from ..fit import Case, finger, seat_depth_row
 from ..workstation import Item
 from .addition import Addition
 from .chair_alterations import lay_behind_back
@@ -14,8 +16,10 @@ from .chair_alterations import lay_behind_back
 MOST_INSERT_MM = 80.0
 LEAST_INSERT_MM = 10.0
 SUPPORT_MM = 40.0
+MOST_GAP_FINGERS = 4.0
 """Thickest roll or insert, since more pushes the client off the seat; the least that is worth one; and what a
-back without support gets. Source: house-seat-depth."""
+back without support gets; and the widest gap behind the knee that it may leave, in fingers.
+Source: house-seat-depth."""
 
 
 def back_additions(case: Case, tier: Tier, taken: Mapping[str, int]) -> tuple[Addition, ...]:
@@ -40,7 +44,9 @@ def back_offers(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Additi
     if case.own_seat or not case.sits or chair.backless:
         return []
     deep = _too_deep(case)
-    thickness = min(MOST_INSERT_MM, deep or SUPPORT_MM)
+    thickness = min(MOST_INSERT_MM, deep) if deep else min(SUPPORT_MM, _room_before_back(case))
+    if thickness < LEAST_INSERT_MM:
+        return []  # the pan is short as it is: what lies behind the back would take from it
     does = f"{'shortens the seat and ' if deep else ''}supports the lower back"
     if tier != "room":
         return [
@@ -82,6 +88,20 @@ def _too_deep(case: Case) -> float:
     if short is None or short.short >= 0 or row.high is None:
         return 0.0
     return -short.short if short.at > row.high + LEAST_INSERT_MM else 0.0
+
+
+def _room_before_back(case: Case) -> float:
+    """How much may lie behind the back before the pan gets too short for the thighs, mm.
+
+    Without end where pan or thighs are not known.
+    """
+    row, span = seat_depth_row(replace(case, uncertain=False)), case.workstation.chair.usable_depth
+    deepest = span.high if span is not None else row.found
+    try:
+        shortest = case.body.mm("buttock_popliteal_length") - MOST_GAP_FINGERS * finger(case.body)
+    except MissingInput:
+        return inf
+    return inf if deepest is None else max(0.0, deepest - shortest)
 
 
 def _roll(items: tuple[Item, ...], thickness: float, taken: Mapping[str, int]) -> Item | None:

@@ -14,7 +14,7 @@ from .stacks import HIGHEST_STACK_MM, stacks_of
 def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
     """Supports for the feet beside those that are there already; a wheelchair has its footplates."""
     station = case.workstation
-    if station.feet is None or case.own_seat or not case.sits:
+    if case.own_seat or not case.sits:
         return []
     found: list[Addition] = []
     if tier != "lasting":

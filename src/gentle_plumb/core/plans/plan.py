@@ -54,7 +54,10 @@ class Added:
 
 @dataclass(frozen=True, kw_only=True)
 class Plan:
-    """One plan: what is added, how everything is set then, and what is left over."""
+    """One plan: what is added, how everything is set then, and what is left over.
+
+    ``over`` is the sum of the joints that are known; ``untold`` names the deciding ones that are not.
+    """
 
     id: Tier
     label: str
@@ -69,6 +72,7 @@ class Plan:
     cautions: tuple[str, ...]
     case: Case
     kit: AdditionSet
+    untold: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..assessment import hard_limits
 from ..catalogue import TIERS, Tier
-from ..fit import AimedSettings, Case, aimed_settings
+from ..fit import AimedSettings, Case, aimed_settings, untold_joints
 from .addition import PRICE_LABELS, Addition
 from .addition_set import AdditionSet, with_additions
 from .height_search import OwnNumbers
@@ -62,7 +62,17 @@ class Planner:
             cautions=_cautions(case, kit),
             case=case,
             kit=kit,
+            untold=untold_in(case, settled),
         )
+
+
+def untold_in(case: Case, settled: AimedSettings) -> tuple[str, ...]:
+    """Return the joints of both postures that nothing can be told of, each once."""
+    told = [
+        untold_joints(joints, own_seat=case.own_seat)
+        for joints in (settled.joints_seated, settled.joints_standing)
+    ]
+    return tuple(dict.fromkeys(label for labels in told for label in labels))
 
 
 def added_by(kit: AdditionSet) -> tuple[Added, ...]:

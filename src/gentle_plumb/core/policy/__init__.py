@@ -1,6 +1,6 @@
 """What practitioners choose: bands, policies, and the schools they come from."""
 
-from .bands import JOINT_BANDS, SAME, Band
+from .bands import JOINT_BANDS, Band, judged_excess
 from .policy import POLICY_RANGES, Policy, ScreenRule, with_values
 from .questions import POLICY_QUESTIONS, PolicyOption, PolicyQuestion
 from .rule_sets import (
@@ -17,7 +17,6 @@ __all__ = [
     "JOINT_BANDS",
     "POLICY_QUESTIONS",
     "POLICY_RANGES",
-    "SAME",
     "STANDING",
     "Band",
     "Policy",
@@ -27,6 +26,7 @@ __all__ = [
     "ScreenRule",
     "check_rule_set",
     "defaults",
+    "judged_excess",
     "policy_of",
     "question_of",
     "standing_policy_of",

@@ -8,6 +8,32 @@ SAME = 1e-6
 """What the last bits of a sum may differ by; both ends of a band belong to it. Source: geometry."""
 
 
+TOLERANCE = 0.5
+"""Half a millimetre, degree or per cent outside a band is within it: it is what rounding takes from the
+number that is shown, and less than a tape or a hand can tell. Source: house-repeat."""
+
+
+def judged_excess(value: float, low: float | None, high: float | None) -> float:
+    """How far a value lies outside a band, signed; 0 inside and within :data:`TOLERANCE` of it.
+
+    Parameters
+    ----------
+    value : float
+        mm, degrees or per cent, unrounded.
+    low, high : float or None
+        The band's ends in the same unit; None for an open end.
+
+    Examples
+    --------
+    >>> judged_excess(120.5, 90.0, 120.0), judged_excess(121.0, 90.0, 120.0)
+    (0.0, 1.0)
+
+    """
+    if low is not None and value < low - TOLERANCE:
+        return value - low
+    return value - high if high is not None and value > high + TOLERANCE else 0.0
+
+
 @dataclass(frozen=True, kw_only=True)
 class Band:
     """A closed band: both ends count as inside."""

@@ -3,6 +3,7 @@
 from .actions import ActionView, action_text, action_views
 from .causes import CauseView, cause_views
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
+from .hard_limits import hard_limit_words
 from .joints import JointView, joint_views
 from .money import Money, cost_text
 from .movements import MovementView, ProgrammeView, programme_view
@@ -10,7 +11,7 @@ from .moves import MoveView, StackView, move_views, stack_view
 from .offers import OfferView, offer_views
 from .origins import age_words, elsewhere_text, origin_text
 from .pair import PairView, pair_view
-from .plans import PlanView, PurchaseView, hard_limit_words, plan_view, plan_views
+from .plans import PlanView, PurchaseView, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
 from .rows import RowView, chance_in_band, row_view
 from .settle import SettleView, settle_view

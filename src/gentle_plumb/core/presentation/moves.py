@@ -12,14 +12,16 @@ from ..units import LengthUnit, format_difference, format_length
 
 @dataclass(frozen=True, kw_only=True)
 class MoveView:
-    """What moves between sitting and standing."""
+    """What moves between sitting and standing; ``both`` is what is done each way, in one line."""
 
     piece: str
     label: str
     seated: str | None
     standing: str | None
     by: str | None
-    text: str
+    to_stand: str
+    to_sit: str
+    both: str
 
 
 def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:
@@ -37,7 +39,9 @@ def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:
             by=format_difference(one.by, unit, up="up", down="down")
             if one.by is not None
             else None,
-            text=one.text,
+            to_stand=one.to_stand,
+            to_sit=one.to_sit,
+            both="; ".join(filter(None, (one.to_stand, one.to_sit))),
         )
         for one in moves
     ]

@@ -5,13 +5,13 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..assessment import HardLimits
 from ..catalogue import QUANTITIES, Tier
-from ..fit import TAPE_MM, UNREACHABLE_DEG
+from ..fit import UNREACHABLE_DEG
 from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, total_price
 from ..units import LengthUnit, format_length
-from ..words import say, say_addition, say_amount, say_length, say_minutes
+from ..words import say_addition, say_amount, say_minutes
 from ..workstation import Settings, Span
+from .hard_limits import hard_limit_words
 from .money import NO_MONEY, Money, cost_text, over_budget_text, price_text
 
 
@@ -62,6 +62,7 @@ class PlanView:
     added: list[AddedView]
     left: list[LeftView]
     over: str
+    untold: list[str]
     minutes: str | None
     temporary: bool
     cautions: list[str]
@@ -96,6 +97,22 @@ def both_text(over: float, minutes: float | None) -> str:
     return f"{over:.0f}°" if said is None else f"{over:.0f}°, {said}"
 
 
+def over_text(over: float, untold: Sequence[str]) -> str:
+    """Return degrees outside the bands; never a sum that leaves out what nobody knows, as if whole.
+
+    >>> over_text(12.4, ()), over_text(12.4, ("Elbow",)), over_text(0.0, ("Elbow",))
+    ('12°', 'at least 12°', 'not known')
+
+    """
+    if not untold:
+        return f"{over:.0f}°"
+    return f"at least {over:.0f}°" if over >= WORTH_SAYING_DEG else "not known"
+
+
+WORTH_SAYING_DEG = 0.5
+"""Less than this rounds to nothing, degrees. Source: house-repeat."""
+
+
 def label_of(label: str, span: Span | None, unit: LengthUnit) -> str:
     """Return what is added, with the range it is offered in."""
     return say_addition(label, (span.low, span.high) if span is not None else None, unit)
@@ -117,22 +134,6 @@ def _added(one: Added, unit: LengthUnit, money: Money) -> AddedView:
         removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,
         height=height,
     )
-
-
-def hard_limit_words(limits: HardLimits, unit: LengthUnit) -> list[str]:
-    """Return what does not fit at all by more than a tape can be off, the gravest first."""
-    found = [
-        say(f"hard.{key}", gap=say_length(short, unit))
-        for key, short in (("thighs", limits.thighs), ("feet", limits.feet))
-        if short > TAPE_MM
-    ]
-    found += [say("hard.keys", posture=posture) for posture in limits.keys]
-    found += [
-        say(f"hard.{key}", gap=say_length(short, unit))
-        for key, short in (("belly", limits.belly), ("armrests", limits.armrests))
-        if short > TAPE_MM
-    ]
-    return found
 
 
 def _left(one: ResidualExcess) -> LeftView:
@@ -194,7 +195,8 @@ def plan_view(
         lacks=hard_limit_words(plan.lacks, unit),
         added=[_added(one, unit, money) for one in plan.added],
         left=[_left(one) for one in plan.left],
-        over=f"{plan.over:.0f}°",
+        over=over_text(plan.over, plan.untold),
+        untold=list(plan.untold),
         minutes=_minutes(plan.minutes),
         temporary=plan.temporary,
         cautions=list(plan.cautions),

@@ -37,7 +37,7 @@ LAPTOP_RATIO = AspectRatio.TALLER
 
 def workstation_from(record: Record) -> Workstation:
     """Return the pieces that the record makes. Nothing missing is filled in."""
-    keyboard, kind = fields.keyboard, _chair_kind(record)
+    keyboard, kind, screen = fields.keyboard, _chair_kind(record), _screen(record)
     return Workstation(
         chair=_chair(record, kind),
         desk=desk_from(record),
@@ -46,9 +46,9 @@ def workstation_from(record: Record) -> Workstation:
             thickness=record[keyboard.thickness],
             slope=FEET_OUT_DEG if record[keyboard.feet] == TiltFeet.OUT else 0.0,
             turned=record[keyboard.turned] or 0.0,
-        ),
+        ).under(screen),
         mouse=Mouse(hand=record[fields.ask.mouse_hand], kind=record[fields.pointer.kind]),
-        screen=_screen(record),
+        screen=screen,
         feet=_feet(record, kind),
         items=_items(record),
         unmeasured=_unmeasured(record),

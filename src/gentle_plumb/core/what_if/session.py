@@ -26,6 +26,7 @@ from ..presentation import (
 )
 from ..record import field_of, fields, read_typed
 from ..units import LengthUnit
+from ..workstation import TiltFeet
 from .analysis import VisitAnalysis, analyse_visit
 from .changes import (
     FOUND_AT,
@@ -131,6 +132,9 @@ def with_settings_applied(given: VisitInput, through: VisitAnalysis) -> VisitInp
             setting = fit.setting(key)
             if fit.possible and setting is not None:
                 values[field.id] = setting
+        slope = fit.setting("slope")
+        if fit.possible and slope is not None and slope <= 0:
+            values[fields.keyboard.feet.id] = TiltFeet.IN
     return replace(given, values=values)
 
 

@@ -19,7 +19,8 @@ ENGLISH: dict[str, str] = {
     "setting.evidence": "As found {at}{known}, target {target}",
     "setting.declared": "(as the piece says)",
     "setting.move": "{verb} by {by} to {to}.",
-    "setting.stays": "It stays at {to}: nothing here moves it nearer to its target.",
+    "setting.stays": "Leave it at {to}: {limit}.",
+    "setting.best_here": "Leave it at {to}: that suits the whole posture best.",
     "setting.by_eye": "{label}, by eye: {check}",
     "setting.with": "With: {what}.",
     "setting.done": "Done: set to {at}, {how}.",
@@ -33,6 +34,8 @@ ENGLISH: dict[str, str] = {
     "feet.evidence": "As found the soles lack {gap}",
     "feet.why": "The thighs press on the seat's edge, and nothing supports the legs.",
     "feet.first": "First a support for the feet, {at} high.",
+    "feet.before_seat": "Support the feet first, {support} high; then raise the seat to {aim}. Until then "
+    "keep it at {to}.",
     "feet.lower": "Lower the seat to {to}.",
     "feet.support": "Support the feet at {to}.",
     "feet.lacking": "{gap} of support are still lacking: a footrest, a box or a lower chair is "
@@ -46,6 +49,14 @@ ENGLISH: dict[str, str] = {
     "thighs.any": "More room over the thighs: a thinner top, a raised desk, no drawer.",
     "condition.ok": "{label}: enough.",
     "condition.unknown": "{label}: {reason}",
+    "wrist.off": "{angle}, {over} outside its band: {effect}.",
+    "wrist.why": "A bent wrist loads the tendons and narrows the carpal tunnel.",
+    "wrist.comes_right": "The wrists straighten with the {what}.",
+    "wrist.left_back": "The wrists still bend back by {over} too much once all is set: use a flatter keyboard, "
+    "or a tray that slopes down towards the screen.",
+    "wrist.left_down": "The wrists still bend down by {over} too much once all is set: raise the back edge of the "
+    "keyboard, or lower the keys.",
+    "wrist.feet_in": "Fold in the keyboard's feet, or use a flatter keyboard.",
     # what does not fit at all
     "hard.thighs": "Thighs or armrests do not fit under the desk: {gap} short.",
     "hard.feet": "The feet hang: {gap} short of a support.",
@@ -55,6 +66,7 @@ ENGLISH: dict[str, str] = {
     "take them off, or stay short of the edge.",
     "worse": "At target, the equipment fits this body worse than as found: {because}.",
     "item.assumed": "{label}: recorded as here, but its thickness is not; reckoned with about {at} each.",
+    "laptop.keys_assumed": "The thickness of the laptop at its home row is not recorded: worked out with {at}.",
     "laptop.flat": "not raised",
     "laptop.raised": "raised by {at}",
     "laptop.on_stack": "raised by {height} on {stack}, wanted {at}",
@@ -70,6 +82,10 @@ ENGLISH: dict[str, str] = {
     "card.shared": "Desk shared by {people}",
     "card.until": "until {date}",
     "card.no_end": "for a time only; no day is agreed yet",
+    "distance.glasses_decide": "The glasses are clear up to {far}, but a picture this large needs {asked} to be "
+    "taken in without turning the head. The glasses decide: the picture stands {by} nearer than its size asks "
+    "for. Use a picture of {diagonal} in or less, or a smaller window on this one; or ask for an eye test, for "
+    "glasses that are clear further away.",
     # the settle-in test
     "settle.nearer": "Bring the screen {by} nearer, to {to}.",
     "settle.further": "Move the screen {by} away, to {to}.",
@@ -193,6 +209,8 @@ ENGLISH: dict[str, str] = {
     "cause.screen_near": "The picture is too near for the eyes",
     "cause.feet_hang": "The feet hang",
     "cause.knees_high": "The knees are above the hips",
+    "cause.seat_high": "The seat is too high",
+    "cause.seat_low": "The seat is too low",
     "cause.unexplained": "Nothing found here explains: {felt}.",
 }
 

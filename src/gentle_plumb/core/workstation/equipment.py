@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import atan, cos, sin
 from typing import Literal
 
@@ -37,6 +37,8 @@ LAPTOP_PICTURE_START_MM = 20.0
 LAPTOP_PICTURE_HEIGHT_MM = 210.0
 LAPTOP_HINGE_BEHIND_KEYS_MM = 140.0
 """A laptop's picture over its keys and behind its home row, mm. Source: house-laptop."""
+LAPTOP_KEYS_MM = 20.0
+"""Thickness of a laptop at its home row where it is not recorded, mm. Source: house-laptop."""
 ARMREST_BACK_MM, ARMREST_FRONT_MM = 130.0, 380.0
 """Where an armrest's pad begins and ends before the backrest, mm. Source: house-armrest."""
 MM_PER_INCH = 25.4
@@ -128,13 +130,20 @@ class Keyboard:
     """A keyboard; thickness at the home row, mm.
 
     ``slope`` is how far its feet lift the back edge, degrees; ``turned`` how far it lies turned on
-    the desk, clockwise from above.
+    the desk, clockwise from above. ``assumed`` says that nobody recorded the thickness.
     """
 
     kind: KeyboardKind | None = None
     thickness: float | None = None
     slope: float = 0.0
     turned: float = 0.0
+    assumed: bool = False
+
+    def under(self, screen: Screen) -> Keyboard:
+        """The keyboard that goes with a screen: a laptop's own keys have a usual thickness."""
+        if screen.kind != ScreenKind.LAPTOP or self.thickness is not None:
+            return self
+        return replace(self, thickness=LAPTOP_KEYS_MM, assumed=True)
 
 
 @dataclass(frozen=True, kw_only=True)

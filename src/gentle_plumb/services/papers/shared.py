@@ -127,7 +127,7 @@ def plan_of(workup: Workup, unit: LengthUnit) -> PaperPlan:
         moves=[
             f"{one.label}: {one.seated} to {with_unit(one.standing or '', unit)} ({one.by})"
             if one.by
-            else f"{one.label}: {one.text}"
+            else f"{one.label}: {one.both}"
             for one in workup.moves
         ],
         chosen=chosen_otherwise(workup.through.bundle),

@@ -5522,7 +5522,9 @@ export interface components {
         };
         /**
          * Move
-         * @description What changes between sitting and standing: from and to in mm, or what is done in words.
+         * @description What changes between sitting and standing: from and to in mm, and what is done in words.
+         *
+         *     ``to_stand`` is done on the way up, ``to_sit`` on the way back.
          */
         Move: {
             /** Piece */
@@ -5534,14 +5536,19 @@ export interface components {
             /** Standing */
             standing?: number | null;
             /**
-             * Text
+             * To Stand
              * @default
              */
-            text: string;
+            to_stand: string;
+            /**
+             * To Sit
+             * @default
+             */
+            to_sit: string;
         };
         /**
          * MoveView
-         * @description What moves between sitting and standing.
+         * @description What moves between sitting and standing; ``both`` is what is done each way, in one line.
          */
         MoveView: {
             /** Piece */
@@ -5554,8 +5561,12 @@ export interface components {
             standing: string | null;
             /** By */
             by: string | null;
-            /** Text */
-            text: string;
+            /** To Stand */
+            to_stand: string;
+            /** To Sit */
+            to_sit: string;
+            /** Both */
+            both: string;
         };
         /**
          * MovementFigure
@@ -6616,6 +6627,8 @@ export interface components {
             left: components["schemas"]["LeftView"][];
             /** Over */
             over: string;
+            /** Untold */
+            untold: string[];
             /** Minutes */
             minutes: string | null;
             /** Temporary */
@@ -6691,6 +6704,9 @@ export interface components {
         /**
          * PostureFit
          * @description All rows of one posture, and its joints as found and as set.
+         *
+         *     ``over_found`` and ``over_set`` are the degrees outside the bands, of the joints that are known;
+         *     ``untold_found`` and ``untold_set`` name those of elbow, knee and gaze that are not.
          */
         PostureFit: {
             /**
@@ -6712,6 +6728,16 @@ export interface components {
             over_found: number | null;
             /** Over Set */
             over_set: number | null;
+            /**
+             * Untold Found
+             * @default []
+             */
+            untold_found: string[];
+            /**
+             * Untold Set
+             * @default []
+             */
+            untold_set: string[];
         };
         /**
          * PracticeIn
@@ -8712,6 +8738,10 @@ export interface components {
             over_found: number | null;
             /** Over Set */
             over_set: number | null;
+            /** Untold Found */
+            untold_found: string[];
+            /** Untold Set */
+            untold_set: string[];
             scene: components["schemas"]["Scene"];
         };
         /**

@@ -35,6 +35,7 @@ function Way({ moves, way }: { moves: readonly Move[]; way: "up" | "down" }) {
         const path = `set.action.walk-${way}-${move.piece}.state`;
         const done = cells.get(path)?.typed === "done";
         const to = way === "up" ? move.standing : move.seated;
+        const how = way === "up" ? move.to_stand : move.to_sit;
         return (
           <li key={move.piece} className="border-b border-hair py-1 text-sm">
             <CheckBox
@@ -49,7 +50,7 @@ function Way({ moves, way }: { moves: readonly Move[]; way: "up" | "down" }) {
                   <b className="figures">{quantity(to, unit)}</b>
                 </>
               ) : (
-                move.text && `: ${move.text}`
+                how && `: ${how}`
               )}
             </CheckBox>
           </li>

@@ -119,7 +119,8 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       <div className="flex items-baseline justify-between gap-2">
         <h2 className="text-lg font-semibold">{plan.label}</h2>
         <p className="figures text-right">
-          <b>{plan.over}</b> left
+          <b>{plan.over}</b>
+          {plan.over === "not known" ? "" : " left"}
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
           {plan.cost && <span className="block text-sm">{plan.cost}</span>}
         </p>
@@ -138,8 +139,15 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         <p className="text-sm text-soft">Comes to the same as “{plan.same_as}”.</p>
       ) : (
         <>
+          {plan.untold.length > 0 && (
+            <p className="text-sm">Not known: {plan.untold.join(", ")}.</p>
+          )}
           {plan.added.length === 0 ? (
-            <p className="text-sm text-soft">No purchases needed.</p>
+            <p className="text-sm text-soft">
+              {plan.untold.length > 0
+                ? "Whether anything has to be added can't be told yet."
+                : "Nothing to add."}
+            </p>
           ) : (
             <ul className="mt-1">
               {plan.added.map((one) => (
@@ -223,7 +231,7 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
           >
             <span>
               <b>{one.label}</b>
-              {one.text && <span className="block text-soft">{one.text}</span>}
+              {one.both && <span className="block text-soft">{one.both}</span>}
             </span>
             {one.seated && (
               <span className="figures text-right">

@@ -26,6 +26,16 @@ test("what does not fit at all is said before any degrees", () => {
   expect(screen.queryByText(/Degrees outside the bands/)).toBeNull();
 });
 
+test("degrees of joints that nobody knows are never summed up as none", () => {
+  const untold = ["Elbow angle"];
+  const worked = aWorkup({ rows: [aRow()], over_set: 0, untold_found: untold, untold_set: untold });
+  renderInVisit(<Targets />, { worked });
+  expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Not enough information yet");
+  expect(
+    screen.getByText(/at least 8° as found, not known at target. Not known: Elbow angle./),
+  ).toBeTruthy();
+});
+
 test("what is still missing is listed, and one press leads to it", async () => {
   const shoe = aField({
     id: "ask.shoe_seated",

@@ -63,7 +63,7 @@ export function Targets() {
   return (
     <div className="flex min-h-full flex-col">
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
-        {!known
+        {!known || (toSet.length === 0 && worked.untold_set.length > 0)
           ? "Not enough information yet"
           : toSet.length === 0
             ? "Nothing to change"
@@ -77,8 +77,8 @@ export function Targets() {
       <p className="mb-3 text-soft">
         {known
           ? worked.hard.length
-            ? "As long as that is so, degrees say little."
-            : `Outside the bands, ${worked.seated_possible ? "seated" : "standing"}: ${degrees(worked.over_found)} as found, ${degrees(worked.over_set)} at target.`
+            ? "Until that is solved, the angles matter less."
+            : `Total out of range, ${worked.seated_possible ? "seated" : "standing"}: ${outOfRange(worked)}`
           : `The ${from}, and all that follows from it, waits for what is missing.`}
       </p>
       {!known && (
@@ -174,8 +174,17 @@ function place(order: readonly string[], row: Row): number {
   return at < 0 ? 99 : at;
 }
 
-function degrees(value: number | null): string {
-  return value === null ? "not known yet" : `${value.toFixed(0)}°`;
+/** The sum of degrees out of range; never one that leaves out joints nobody knows, as if whole. */
+function outOfRange(worked: Schemas["VisitWorkup"]): string {
+  const found = degrees(worked.over_found, worked.untold_found);
+  const set = degrees(worked.over_set, worked.untold_set);
+  const unknown = worked.untold_set.length ? ` Not known: ${worked.untold_set.join(", ")}.` : "";
+  return `${found} as found, ${set} at target.${unknown}`;
+}
+
+function degrees(value: number | null, untold: readonly string[]): string {
+  if (value === null || (untold.length > 0 && value < 0.5)) return "not known";
+  return `${untold.length > 0 ? "at least " : ""}${value.toFixed(0)}°`;
 }
 
 /** How far to go, or that it may stay. */

@@ -1,0 +1,91 @@
+"""What to do about a setting that is off: the change that was worked out, and what stops it."""
+
+from __future__ import annotations
+
+from ..assessment import SettingState
+from ..errors import MissingInput
+from ..fit import RANGE_ENDS, FitRow, legs_terms, limit_text, total
+from ..words import say, say_amount, say_length
+from ..workstation import ScreenHolder
+from .facts import Facts
+from .finding import Direction
+
+SAME = 0.5
+"""Differences under half a mm or half a degree are none. Source: house-repeat."""
+DONE_MM = 5.0
+"""A setting so near to where it belongs counts as done, mm. Source: house-repeat."""
+Directions = tuple[Direction, ...]
+
+
+def _done(facts: Facts, state: SettingState, row: FitRow) -> str | None:
+    """Return that it was set where it belongs, in the place of what to do."""
+    index = 0 if state.posture == "seated" else 1
+    left = facts.left[index].get(state.quantity.key)
+    if left is None or row.setting is None or abs(left - row.setting) > DONE_MM:
+        return None
+    now = facts.assessment.set[index].setting(state.quantity.key)
+    aimed = now is not None and now.known == "not_remeasured"
+    how = say("how.not_remeasured" if aimed else "how.measured")
+    return say("setting.done", at=say_amount(state.quantity, left, facts.unit), how=how)
+
+
+def instruction_for(facts: Facts, state: SettingState, row: FitRow) -> tuple[str, Directions]:
+    """Return what to do, and which way it moves what."""
+    quantity, unit = state.quantity, facts.unit
+    done = _done(facts, state, row)
+    if done is not None:
+        return done, ()
+    if quantity.key == "desk_depth":
+        by = say_length(abs((row.target or 0.0) - (row.found or 0.0)), unit)
+        held = facts.case.workstation.screen.held
+        return say(
+            "setting.deeper_arm" if held == ScreenHolder.ARM else "setting.deeper", by=by
+        ), ()
+    if any(limit.kind == "joined" for limit in row.limits):
+        return (
+            "Raise the laptop and add a separate keyboard and mouse; without them, short spells only.",
+            (),
+        )
+    if row.change is None or row.setting is None or row.found is None or row.target is None:
+        return row.reason or "Adjust by feel and check on the client.", ()
+    to = say_amount(quantity, row.setting, unit)
+    stopped = next((one for one in row.limits if one.kind in STOPS), None)
+    if abs(row.change) < SAME:
+        if stopped is None:
+            return say("setting.best_here", to=to), ()
+        return say("setting.stays", to=to, limit=limit_text(stopped, unit)), ()
+    direction = (Direction(quantity=quantity.key, sign=1 if row.change > 0 else -1),)
+    if quantity.key == "seat" and (support := _support_first(facts, row)) is not None:
+        aim = say_length(row.target, unit)
+        return say("feet.before_seat", support=say_length(support, unit), aim=aim, to=to), direction
+    verb = quantity.more if row.change > 0 else quantity.less
+    said = say("setting.move", verb=verb, by=say_amount(quantity, abs(row.change), unit), to=to)
+    rest = facts.result.row("seated", "footrest") if quantity.key == "seat" else None
+    if rest is not None and row.change > 0 and (rest.setting or 0.0) > (rest.found or 0.0) + SAME:
+        said = f"{say('feet.first', at=say_length(rest.setting or 0.0, unit))} {said}"
+    short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
+    if any(one.kind == "inside" for one in row.limits):
+        said = f"{said.rstrip('.')}, inside its band and not on its end."
+    if short and stopped is not None:
+        said = f"{said.rstrip('.')}; {limit_text(stopped, unit)}."
+    return said, direction
+
+
+STOPS = RANGE_ENDS | {"thighs", "armrests"}
+"""Kinds of limit that are named with the instruction: past them the piece can't or mustn't go."""
+
+
+def _support_first(facts: Facts, row: FitRow) -> float | None:
+    """Return the height of a support for the feet without which the seat can't go up to its target, mm.
+
+    None where anything else keeps the seat from it: its own range, the thighs or the armrests.
+    """
+    assert row.setting is not None
+    assert row.target is not None
+    if row.target <= row.setting or not any(one.kind == "hangs" for one in row.limits):
+        return None
+    try:
+        need = row.target - total(legs_terms(facts.case.body, facts.case))
+    except MissingInput:
+        return None
+    return need if need > facts.case.policy.flat_feet_margin else None
