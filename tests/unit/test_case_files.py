@@ -6,6 +6,7 @@ import pytest
 
 from conftest import ROOT
 from gentle_plumb.core.errors import FieldError
+from gentle_plumb.core.plans.plan import NOT_ALL_TRIED
 from gentle_plumb.documents.case_pace import day_document, day_of
 from gentle_plumb.documents.case_result import result_document
 from gentle_plumb.documents.fit_files import brief, read_case, trouble_of
@@ -36,22 +37,26 @@ def trouble(text):
         ("shoe_seated", None, None),
         ("shoe_seated", "40 stones", "shoe_seated: “40 stones” is not a length"),
         ("hours", {"typing": True}, "hours.typing"),
-        ("hours", {"typing": 20, "mouse": 20}, "40 a day in all: a day has 24"),
-        ("policies", {"recline": True}, "policies: recline"),
-        ("policies", {"recline": "10"}, "policies: recline"),
-        ("found_seated", {"seat": 43}, "seat: 43 mm is outside 250 to 900 mm"),
+        ("hours", {"typing": 20, "mouse": 20}, "hours: 40 h a day in all: a day has 24 h"),
+        ("policies", {"recline": True}, "policies.recline: true has to be a number"),
+        ("policies", {"recline": "10"}, "policies.recline: “10” has to be a number"),
+        ("found_seated", {"seat": 43}, "found_seated.seat: 43 mm is outside 250 to 900 mm"),
         (
             "own_seated",
             {"seat": 700},
             "own_seated.seat: 700 mm is outside what the piece can do, 400 to 510",
         ),
-        ("equipment.desk.surface", {"low": 650, "high": 1250}, "a fixed one has one height"),
-        ("equipment.desk.below", {"low": 40, "high": 90}, "give both"),
+        (
+            "equipment.desk.surface",
+            {"low": 650, "high": 1250},
+            "equipment.desk.surface: a fixed desk has one height, not 650 to 1250 mm",
+        ),
+        ("equipment.desk.below", {"low": 40, "high": 90}, "equipment.desk.below: it says"),
         ("equipment.mouse_kind", "hamster", "equipment.mouse_kind"),
         (
             "equipment.chair.seat",
             {"low": 400, "high": 510, "step": 1e-6},
-            "greater than or equal to 1",
+            "equipment.chair.seat.step: 1e-06 has to be at least 1",
         ),
         ("equipment.screen.aspect", None, "give both"),
         ("equipment.items", [{"id": "a", "thickness": 50}] * 2, "“a” stands there twice"),
@@ -61,8 +66,22 @@ def trouble(text):
         (
             "places",
             [{"own_standing": {"surface": 700}, "equipment": {"desk": {"surface": {"low": 900}}}}],
-            "own_standing.surface: 700 mm is outside what the piece can do, 900 to 900",
+            "places.0.own_standing.surface: 700 mm is outside what the piece can do, 900 to 900",
         ),
+        ("taken", ["nonsense"], "taken: “nonsense” can't be added here"),
+        ("plan", "own", "plan: a plan of one's own needs “taken”"),
+        ("pace", {"start": True}, "pace.start"),
+        (
+            "pace",
+            {"walk_every": 0.001},
+            "pace.walk_every: Longer walk every: 0.001 min. Give whole",
+        ),
+        ("body.values.stature.readings", [5, 5], "body.values.stature.readings.0: 5 mm is outside"),
+        ("equipment.chair.seat", {"low": 400, "high": -5}, "equipment.chair.seat.high: -5 mm is"),
+        ("equipment.chair.seat", {"low": 600, "high": 500}, "the lowest, 600 mm, is above the"),
+        ("hours", {"typing": -1}, "hours.typing: -1 has to be at least 0"),
+        ("body", 3, "body: 3 has to be an object with named fields"),
+        ("mystery", 1, "mystery: there is no field of this name"),
         ("title", "half \ud83d", "title: the text holds half a sign"),
     ],
 )
@@ -78,7 +97,7 @@ def test_each_is_told_once_with_its_place(path, value, words):
 
 def test_sharpness_runs_from_near_to_far_and_names_stand_once():
     raw = json.loads(EXAMPLE) | {"sharp_from": 900, "sharp_to": 500}
-    assert "sharp_from lies beyond sharp_to" in trouble(json.dumps(raw))[0]
+    assert "sharp_from: it lies beyond sharp_to" in trouble(json.dumps(raw))[0]
     assert "“mat” is said twice" in trouble('{"mat": 1, "mat": 2}')[0]
     assert trouble("[" * 100_000)[0]
 
@@ -139,10 +158,39 @@ def test_a_case_lays_its_day_out_within_its_limits():
     assert [(one["at"], one["end"], one["posture"]) for one in own] == [("9:30", "9:55", "move")]
     assert sum(one["minutes"] for one in spells) == 6 * 60 + 45
     for pace, words in (
-        ({"nap": 20.0}, "there is nothing called “nap” in Pace"),
-        ({"spell.a1.until": "10:00"}, "there is nothing called “spell.a1.until” in Pace"),
+        ({"nap": 20.0}, "pace.nap: there is nothing of this name in Pace"),
+        ({"spell.a1.until": "10:00"}, "pace.spell.a1.until: there is nothing of this name in Pace"),
         ({"spell.a1.posture": "lie"}, "lie"),
         ({"start": "noon"}, "“noon” is no time of day"),
         ({"lunch": 400.0}, "400 min is outside 0 to 180 min"),
     ):
         assert words in str(trouble(json.dumps(json.loads(raw) | {"pace": pace})))
+
+
+@pytest.mark.parametrize(("on", "binds"), [("2999-01-01", True), ("2020-01-01", False)])
+def test_a_limit_is_lifted_from_the_day_that_is_given(on, binds):
+    raw = json.loads(EXAMPLE) | {
+        "precautions": ["dizziness"],
+        "cleared": [{"precaution": "dizziness", "limit": "no_standing", "by": "Dr Vane", "on": on}],
+    }
+    person = read_case(json.dumps(raw)).case().person
+    assert (person.against_standing is not None) == binds
+
+
+def test_a_case_that_would_take_minutes_is_cut_short_and_says_so():
+    raw = json.loads(EXAMPLE) | {"policies": {"elbow_angle": 110}}
+    pieces = raw["equipment"]
+    pieces["chair"]["seat"] = {"low": 250, "high": 900, "step": 1}
+    pieces["desk"] |= {
+        "kind": "sit_stand",
+        "surface": {"low": 700, "high": 1300, "step": 1},
+        "thickness": 160,
+    }
+    pieces["items"] = [
+        {"id": f"i{k}", "thickness": 7 + 3 * k, "count": 50, "uses": ["feet", "screen", "seat"]}
+        for k in range(8)
+    ]
+    made = read_case(json.dumps(raw)).work(fixes=False)
+    assert NOT_ALL_TRIED in made.worked.plans[0].cautions
+    usual = read_case(EXAMPLE).work(fixes=False)
+    assert all(NOT_ALL_TRIED not in plan.cautions for plan in usual.worked.plans)

@@ -156,7 +156,7 @@ def test_the_clients_first_page_holds_what_has_to_be_done_and_when_to_stop():
     first = pypdf.PdfReader(io.BytesIO(pdf)).pages[0].extract_text().replace("\xa0", " ")
     for words in ("First of all", "Your numbers", "When to stop, and whom to call", "Ines, 0412"):
         assert words in first
-    assert "Set sitting: seat." in first
+    assert "Set sitting: seat at 43.2" in first
     assert "43.2 cm" in first
 
 

@@ -13,6 +13,7 @@ from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
 
 from ..core.errors import FieldError
+from ..core.words import invalid_at
 from ..schemas.problem import Problem, problem_of, problem_of_field
 from ..services import errors as service
 
@@ -50,7 +51,8 @@ def _service(_: Request, error: service.ServiceError) -> JSONResponse:
 
 def _validation(_: Request, error: RequestValidationError) -> JSONResponse:
     first = error.errors()[0]
-    where = ".".join(str(part) for part in first["loc"] if part not in ("body", "query", "path"))
+    place = [part for part in first["loc"] if part not in ("body", "query", "path")]
+    where, words = invalid_at(place, first, whole="")
     given = first.get("input")
     shown = None if given is None or isinstance(given, dict | list) else str(given)[:200]
     return answer(
@@ -58,7 +60,7 @@ def _validation(_: Request, error: RequestValidationError) -> JSONResponse:
             type="bad-request",
             title="Invalid request",
             status=422,
-            detail=f"{where or 'request'}: {first['msg']}",
+            detail=f"{where or 'request'}: {words}",
             field=where,
             value=shown,
         )

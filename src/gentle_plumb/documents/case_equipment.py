@@ -9,6 +9,7 @@ from pydantic import Field
 from ..core.catalogue import QUANTITIES
 from ..core.choices import Hand
 from ..core.record import fields
+from ..core.words import Misplaced
 from ..core.workstation import (
     ArmrestKind,
     AspectRatio,
@@ -30,7 +31,7 @@ from ..core.workstation import (
     Workstation,
     use_by_share,
 )
-from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of, within
+from .case_parts import Length, Part, RangeDocument, degrees_of, maybe_mm, span_of, under, within
 
 MOST_ITEMS = 8
 """Kinds of things at hand in a case: stacks of more take a search too long for one request."""
@@ -110,13 +111,12 @@ class DeskDocument(Part):
             and surface is not None
             and not surface.fixed
         ):
-            raise ValueError(
-                f"desk: a fixed one has one height, not {surface.low:g} to {surface.high:g} mm"
+            raise Misplaced(
+                "surface",
+                f"a fixed desk has one height, not {surface.low:g} to {surface.high:g} mm",
             )
         if self.below is not None and self.screen_base is None:
-            raise ValueError(
-                "desk: “below” says how far the keys hang under “screen_base”: give both"
-            )
+            raise Misplaced("below", "it says how far the keys hang under “screen_base”: give both")
         return Desk(
             kind=self.kind,
             form=self.form,
@@ -142,6 +142,15 @@ class KeyboardDocument(Part):
     slope: Annotated[float, Field(ge=-30, le=30)] = 0.0
     turned: Annotated[float, within(fields.keyboard.turned)] = 0.0
 
+    def keyboard(self) -> Keyboard:
+        """The keyboard in mm and degrees."""
+        return Keyboard(
+            kind=self.kind,
+            thickness=maybe_mm(self.thickness, "thickness", *fields.keyboard.thickness.ends),
+            slope=self.slope,
+            turned=self.turned,
+        )
+
 
 class ScreenDocument(Part):
     """A screen: picture size by diagonal and shape, or by width and height."""
@@ -161,7 +170,7 @@ class ScreenDocument(Part):
     def size(self) -> tuple[float | None, float | None]:
         """Width and height of the picture, mm."""
         if (self.diagonal_in is None) != (self.aspect is None):
-            raise ValueError("screen: diagonal_in and aspect tell a size together: give both")
+            raise Misplaced("diagonal_in", "diagonal_in and aspect tell a size together: give both")
         if self.diagonal_in is not None and self.aspect is not None:
             return Screen.picture(self.diagonal_in, self.aspect)
         return maybe_mm(self.width, "width", 100, 2500), maybe_mm(self.height, "height", 60, 1500)
@@ -262,21 +271,27 @@ class EquipmentDocument(Part):
         feet, ids = self.feet, [one.id for one in self.items]
         twice = next((id for id in ids if ids.count(id) > 1), None)
         if twice is not None:
-            raise ValueError(f"items: “{twice}” stands there twice: give its count instead")
-        screen = self.screen.screen()
+            raise Misplaced("items", f"“{twice}” stands there twice: give its count instead")
+        with under("chair"):
+            chair = self.chair.chair()
+        with under("desk"):
+            desk = self.desk.desk()
+        with under("screen"):
+            screen = self.screen.screen()
+        with under("keyboard"):
+            keyboard = self.keyboard.keyboard().under(screen)
+        items = []
+        for index, one in enumerate(self.items):
+            with under(f"items.{index}"):
+                items.append(one.item())
         return Workstation(
-            chair=self.chair.chair(),
-            desk=self.desk.desk(),
-            keyboard=Keyboard(
-                kind=self.keyboard.kind,
-                thickness=maybe_mm(
-                    self.keyboard.thickness, "keyboard thickness", *fields.keyboard.thickness.ends
-                ),
-                slope=self.keyboard.slope,
-                turned=self.keyboard.turned,
-            ).under(screen),
+            chair=chair,
+            desk=desk,
+            keyboard=keyboard,
             mouse=Mouse(hand=self.mouse_hand, kind=self.mouse_kind),
             screen=screen,
-            feet=None if feet is None else tuple(one.span("feet", 0, 600) for one in feet),
-            items=tuple(one.item() for one in self.items),
+            feet=None
+            if feet is None
+            else tuple(one.span(f"feet.{index}", 0, 600) for index, one in enumerate(feet)),
+            items=tuple(items),
         )

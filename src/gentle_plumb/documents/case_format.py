@@ -34,12 +34,13 @@ from ..core.fit import (
     within_limits,
 )
 from ..core.plain_text import check_texts
-from ..core.plans import OwnNumbers, PlanSet, make_plans
+from ..core.plans import OwnNumbers, PlanSet, key_of, make_plans, own_kit
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
+from ..core.words import Misplaced, invalid_text
 from ..core.workstation import Details, PlaceUse, Settings, Workstation
 from .case_equipment import EquipmentDocument
 from .case_pace import PaceDocument
-from .case_parts import Length, Number, Part, maybe_mm, to_mm
+from .case_parts import Length, Number, Part, maybe_mm, to_mm, under
 from .case_person import PersonDocument
 
 
@@ -65,7 +66,7 @@ class BodyDocument(Part):
     def _known(cls, values: dict[str, ValueDocument]) -> dict[str, ValueDocument]:
         for name in values:
             if name not in DIMENSIONS:
-                raise ValueError(f"there is no body dimension “{name}”")
+                raise Misplaced(name, "there is no body dimension of this name")
         return values
 
     def body(self) -> Body:
@@ -74,14 +75,15 @@ class BodyDocument(Part):
         for name, given in self.values.items():
             entry = dimension(name)
             readings = [
-                maybe_mm(reading, name, entry.low_mm, entry.high_mm) or 0.0
-                for reading in given.readings
+                maybe_mm(reading, f"{name}.readings.{index}", entry.low_mm, entry.high_mm) or 0.0
+                for index, reading in enumerate(given.readings)
             ]
             resolved = resolve_readings(readings, repeat_limit_mm=entry.repeat_limit_mm)
             if resolved.value_mm is None:
-                raise ValueError(
-                    f"{name}: two readings {resolved.spread_mm:g} mm apart, more than "
-                    f"{entry.repeat_limit_mm:g} mm: give a third"
+                raise Misplaced(
+                    f"{name}.readings",
+                    f"two readings {resolved.spread_mm:g} mm apart, more than "
+                    f"{entry.repeat_limit_mm:g} mm: give a third",
                 )
             sd = given.sd if given.sd is not None else resolved.sd_mm
             made[name] = BodyValue(mm=resolved.value_mm, sd_mm=sd, source=given.source)
@@ -167,11 +169,15 @@ class PlaceDocument(Part):
 
     def found(self, keyboard: float | None) -> tuple[Settings, Settings]:
         """As found, seated and standing, with what the screens say of themselves."""
-        seated = self.found_seated.settings(keyboard)
+        with under("found_seated"):
+            seated = self.found_seated.settings(keyboard)
+        with under("found_standing"):
+            standing = self.found_standing.settings(keyboard)
         said: dict[str, float | None] = {"scale": self.equipment.screen.scale}
         for index, screen in enumerate(self.equipment.side_screens, start=2):
-            said |= screen.found(f"screen{index}")
-        return seated.over(Settings(**said)), self.found_standing.settings(keyboard)
+            with under(f"equipment.side_screens.{index - 2}"):
+                said |= screen.found(f"screen{index}")
+        return seated.over(Settings(**said)), standing
 
     def details(self) -> Details:
         """The further screens."""
@@ -189,9 +195,10 @@ class PlaceDocument(Part):
             for key, span in pieces.items():
                 at = own.settings(None).get(key)
                 if at is not None and span is not None and not span.low <= at <= span.high:
-                    raise ValueError(
-                        f"own_{posture}.{key}: {at:g} mm is outside what the piece can do, "
-                        f"{span.low:g} to {span.high:g} mm"
+                    raise Misplaced(
+                        f"own_{posture}.{key}",
+                        f"{at:g} mm is outside what the piece can do, {span.low:g} to "
+                        f"{span.high:g} mm",
                     )
 
     def own(self) -> OwnNumbers:
@@ -247,26 +254,40 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
 
     @model_validator(mode="after")
     def _makes_a_case(self) -> CaseDocument:
-        for place in (self, *self.places):
-            self.case(place)
+        self._check(self)
+        for index, place in enumerate(self.places):
+            with under(f"places.{index}"):
+                self._check(place)
         return self
+
+    def _check(self, place: PlaceDocument) -> None:
+        """What is ticked is something that is offered: raises Misplaced; likewise for each length."""
+        case = self.case(place)
+        if place.taken:
+            known = {key_of(one) for one in own_kit(case, place.own().taken)}
+            strange = next((one for one in place.taken if one not in known), None)
+            if strange is not None:
+                raise Misplaced("taken", f"“{strange}” can't be added here, or not with the rest")
+        if place.plan == "own" and not place.taken:
+            raise Misplaced("plan", "a plan of one's own needs “taken”: what is added")
 
     def _policy(self, made: Policy) -> Policy:
         unknown = set(self.policies) - set(Policy.__dataclass_fields__)
         if unknown:
-            raise ValueError(f"there is no policy “{sorted(unknown)[0]}”")
+            raise Misplaced(f"policies.{sorted(unknown)[0]}", "there is no policy of this name")
         given = {name: getattr(made, name) for name in Policy.__dataclass_fields__}
         try:
             return _POLICY.validate_json(json.dumps(given | self.policies), strict=True)
         except ValidationError as error:
             wrong = error.errors()[0]
             name = str(wrong["loc"][0]) if wrong["loc"] else "value"
-            raise ValueError(f"policies: {name}: {wrong['msg'].lower()}") from None
+            raise Misplaced(f"policies.{name}", invalid_text(wrong)) from None
 
     def case(self, place: PlaceDocument | None = None) -> Case:
         """The case in mm: at the main place, or at a further one."""
         place = place or self
-        station = place.equipment.workstation()
+        with under("equipment"):
+            station = place.equipment.workstation()
         try:
             check_rule_set(self.choices)
             policy = self._policy(policy_of(self.choices))
@@ -274,23 +295,33 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
         except FieldError as error:
             raise ValueError(error.message) from None
         if sum(self.hours.values()) > 24:
-            raise ValueError(f"hours: {sum(self.hours.values()):g} a day in all: a day has 24")
+            raise Misplaced("hours", f"{sum(self.hours.values()):g} h a day in all: a day has 24 h")
         if (
             self.sharp_from is not None
             and self.sharp_to is not None
             and to_mm(self.sharp_from, "sharp_from") > to_mm(self.sharp_to, "sharp_to")
         ):
-            raise ValueError("sharp_from lies beyond sharp_to")
+            raise Misplaced("sharp_from", "it lies beyond sharp_to")
+        for posture, own in (
+            ("own_seated", place.own_seated),
+            ("own_standing", place.own_standing),
+        ):
+            with under(posture):
+                own.settings(None)
         place.check_own(station)
         tasks = set(self.hours) - set(TASKS)
         if tasks:
-            raise ValueError(f"there is no task “{sorted(tasks)[0]}”; one of {', '.join(TASKS)}")
+            raise Misplaced(
+                f"hours.{sorted(tasks)[0]}", f"there is no such task; one of {', '.join(TASKS)}"
+            )
         person = self.person(station)
         station = pieces_within_limits(station, person)
         policy, standing = (within_limits(one, person) for one in (policy, standing))
         found, up = place.found(station.keyboard.thickness)
+        with under("body.values"):
+            body = self.body.body()
         return Case(
-            body=self.body.body(),
+            body=body,
             workstation=hung_on_wall(station, found, up),
             found_seated=found,
             found_standing=up,

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Annotated, Any
 
-from pydantic import Field, field_validator
+from pydantic import BeforeValidator, Field, field_validator
 
 from ..core.errors import FieldError, UnknownName
 from ..core.fit import Case
@@ -14,9 +14,20 @@ from ..core.record import Record, field_of, fields, read_typed
 from ..core.record.fields.ask import StandingHabit
 from ..core.visit import WorkingDay, working_day
 from ..core.what_if import to_jsonable
+from ..core.words import Misplaced
 from .case_parts import Part
 
 PREFIX = "pace."
+
+
+def _typed(value: object) -> object:
+    if isinstance(value, bool) or not isinstance(value, int | float | str):
+        raise ValueError("a number, or a text as it is typed in Pace")  # pydantic tells its place
+    return value
+
+
+Typed = Annotated[str | float, BeforeValidator(_typed)]
+"""What is typed into a field of Pace."""
 
 
 class PaceDocument(Part):
@@ -25,7 +36,7 @@ class PaceDocument(Part):
     standing_experience: StandingHabit | None = Field(
         default=None, description="How used they are to standing at work; makes the weeks of it."
     )
-    pace: dict[str, str | float] = Field(
+    pace: dict[str, Typed] = Field(
         default_factory=dict,
         description="What is typed in Pace, by its name: “rhythm”, “start” as “9:00”, “lunch” in minutes, "
         "“meeting1.at”, “task.calls”; a spell put by hand as “spell.a1.at”, “.minutes” and “.posture” …",
@@ -38,11 +49,11 @@ class PaceDocument(Part):
             try:
                 field = field_of(PREFIX + name)
             except UnknownName:
-                raise ValueError(f"there is nothing called “{name}” in Pace") from None
+                raise Misplaced(name, "there is nothing of this name in Pace") from None
             try:
                 read_typed(field, f"{value:g}" if isinstance(value, float) else value)
             except FieldError as error:
-                raise ValueError(error.message) from None
+                raise Misplaced(name, error.message) from None
         return given
 
     def pace_record(self, hours: dict[str, float]) -> Record:

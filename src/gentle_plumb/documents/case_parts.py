@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from contextlib import contextmanager
 from typing import Annotated
 
 from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, Strict
@@ -10,6 +12,7 @@ from pydantic.fields import FieldInfo
 from ..core.errors import FieldError
 from ..core.record import Field as RecordField
 from ..core.units import parse_length
+from ..core.words import Misplaced
 from ..core.workstation import LEAST_STEP, Span
 
 
@@ -31,14 +34,26 @@ Number = Annotated[float, Strict()]
 """A plain number: yes, no and texts are none."""
 
 
+@contextmanager
+def under(part: str) -> Iterator[None]:
+    """Tell what is wrong inside with the part's name before its path."""
+    try:
+        yield
+    except Misplaced as wrong:
+        raise wrong.under(part) from None
+    except ValueError as wrong:
+        raise Misplaced(part, str(wrong)) from None
+
+
 def to_mm(value: float | str, what: str) -> float:
     """A length in mm; raises ValueError, which pydantic tells with its place."""
     try:
         return parse_length(value, default="mm", field=what) if isinstance(value, str) else value
     except FieldError:
-        raise ValueError(
-            f"{what}: “{value}” is not a length. Write for example 462 or “46.2 cm”; a number without "
-            "a unit is mm here."
+        raise Misplaced(
+            what,
+            f"“{value}” is not a length. Write for example 462 or “46.2 cm”; a number without "
+            "a unit is mm here.",
         ) from None
 
 
@@ -48,7 +63,7 @@ def maybe_mm(value: float | str | None, what: str, low: float, high: float) -> f
         return None
     mm = to_mm(value, what)
     if not low <= mm <= high:
-        raise ValueError(f"{what}: {mm:g} mm is outside {low:g} to {high:g} mm")
+        raise Misplaced(what, f"{mm:g} mm is outside {low:g} to {high:g} mm")
     return mm
 
 
@@ -76,23 +91,21 @@ class RangeDocument(Part):
 
     def span(self, what: str, low: float, high: float) -> Span:
         """The range in mm."""
-        first = maybe_mm(self.low, what, low, high)
-        last = maybe_mm(self.high, what, low, high) if self.high is not None else first
+        first = maybe_mm(self.low, f"{what}.low", low, high)
+        last = maybe_mm(self.high, f"{what}.high", low, high) if self.high is not None else first
         assert first is not None
         assert last is not None
         if first > last:
-            raise ValueError(
-                f"{what}: the lowest ({first:g} mm) is above the highest ({last:g} mm)"
-            )
+            raise Misplaced(what, f"the lowest, {first:g} mm, is above the highest, {last:g} mm")
         return Span(low=first, high=last, step=self.step)
 
     def degrees(self, what: str, low: float, high: float) -> Span:
         """The range in degrees."""
         first, last = self.low, self.high if self.high is not None else self.low
         if isinstance(first, str) or isinstance(last, str):
-            raise ValueError(f"{what}: degrees are plain numbers")
+            raise Misplaced(what, "degrees are plain numbers")
         if not low <= first <= last <= high:
-            raise ValueError(f"{what}: {first:g} to {last:g}° is not within {low:g} to {high:g}°")
+            raise Misplaced(what, f"{first:g}° to {last:g}° is not within {low:g}° to {high:g}°")
         return Span(low=first, high=last, step=self.step)
 
 

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from datetime import date
+from datetime import UTC, date, datetime
 from typing import Annotated
 
 from pydantic import Field, model_validator
 
 from ..core.choices import Hand
 from ..core.intake import PRECAUTIONS, LimitId, OperatedPart, PersonLimits, person_limits
+from ..core.words import Misplaced
 from ..core.workstation import ChairKind, Workstation
 from .case_parts import Part
 
@@ -39,22 +40,26 @@ class PersonDocument(Part):
     def _known(self) -> PersonDocument:
         for id in (*self.precautions, *(one.precaution for one in self.cleared)):
             if id not in PRECAUTIONS:
-                raise ValueError(
-                    f"precautions: there is no “{id}”; one of {', '.join(PRECAUTIONS)}"
+                raise Misplaced(
+                    "precautions", f"there is no “{id}”; one of {', '.join(PRECAUTIONS)}"
                 )
         for one in self.cleared:
             limits = PRECAUTIONS[one.precaution].limits
             if one.limit not in limits:
-                raise ValueError(
-                    f"cleared: {one.precaution} has no limit “{one.limit}”; one of {', '.join(limits)}"
+                raise Misplaced(
+                    "cleared",
+                    f"{one.precaution} has no limit “{one.limit}”; one of {', '.join(limits)}",
                 )
         return self
 
     def person(self, station: Workstation) -> PersonLimits:
-        """Return the limits in force at these pieces."""
+        """Return the limits in force at these pieces; a limit is lifted from the day that is given."""
+        today = datetime.now(UTC).date()
         return person_limits(
             {
-                id: frozenset(one.limit for one in self.cleared if one.precaution == id)
+                id: frozenset(
+                    one.limit for one in self.cleared if one.precaution == id and one.on <= today
+                )
                 for id in self.precautions
             },
             wheelchair=station.chair.kind == ChairKind.WHEELCHAIR,

@@ -33,7 +33,7 @@
 ]
 #if c.todo.len() > 0 or c.to_set != "" [
   == Still to do
-  #if c.to_set != "" [- Set to the numbers above: #c.to_set.]
+  #if c.to_set != "" [- Set #c.to_set.]
   #for a in c.todo [- #action(a)
   ]
   #if said(c, "costs", none-is: "") != "" [Still to be bought, together: #figures(c.costs).]
@@ -59,7 +59,7 @@
     ]
   ]
 ]
-#if c.movements.len() > 0 [
+#if c.movements.len() > 0 or c.movement_rules.len() > 0 [
   == Your movements
   #for line in c.movement_rules [#line ]
   #let drawn = json(bytes(sys.inputs.movements))

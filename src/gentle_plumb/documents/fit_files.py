@@ -19,6 +19,7 @@ from ..core.drawing import SceneRequest, draw_scene
 from ..core.errors import FieldError
 from ..core.fit import FitResult, settings_of
 from ..core.what_if import to_jsonable
+from ..core.words import invalid_at
 from .case_format import CaseDocument, CaseWorked, PlaceDocument
 from .scene_svg import scene_svg
 
@@ -94,7 +95,8 @@ def trouble_of(error: Exception) -> list[str]:
     if isinstance(error, ValidationError):
         return problems_of(error)
     if isinstance(error, json.JSONDecodeError):
-        return [f"line {error.lineno}, sign {error.colno}: not JSON: {error.msg.lower()}"]
+        line = f"line {error.lineno}, " if "\n" in error.doc.strip() else ""
+        return [f"{line}sign {error.colno}: not JSON: {error.msg.lower()}"]
     if isinstance(error, FieldError):
         return [error.message]
     if isinstance(error, RecursionError):
@@ -104,11 +106,8 @@ def trouble_of(error: Exception) -> list[str]:
 
 def problems_of(error: ValidationError) -> list[str]:
     """What is wrong with a case, one sentence a field."""
-    return [
-        f"{'.'.join(str(part) for part in one['loc']) or 'case'}: "
-        f"{one['msg'].removeprefix('Value error, ')}"
-        for one in error.errors()
-    ]
+    told = (invalid_at(one["loc"], one, whole="case") for one in error.errors())
+    return [f"{path}: {words}" for path, words in told]
 
 
 def brief(document: CaseDocument, number: int) -> dict[str, Any]:

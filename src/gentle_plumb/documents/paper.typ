@@ -81,7 +81,7 @@
 #let figure-of(c, alt) = if sys.inputs.figure != "" [
   #block(breakable: false)[
     #image(bytes(sys.inputs.figure), format: "svg", width: 100%, alt: alt)
-    #text(size: 8pt, fill: soft)[Side view to scale, #if c.scene_shows == "left" [as left] else [as aimed at]. Flags give the target; thick ticks the height #if c.scene_shows == "left" [as left] else [as found].]
+    #text(size: 8pt, fill: soft)[Side view to scale, #if c.scene_shows == "left" [as left. Flags give the height as left and what is still to change; thick ticks the setting that was worked out.] else [as worked out. Flags give the setting and what has to change; thick ticks the height as found.]]
   ]
 ]
 #let photographs(c) = {

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..catalogue import GROUP_OF, MECHANISMS, QUANTITIES, MechanismId, Quantity, SetGroup
+from ..catalogue import GROUP_OF, MECHANISMS, QUANTITIES, MechanismId, SetGroup
 from ..findings import Finding
 from ..fit import FitRow
 from ..plans import Added
@@ -99,6 +99,7 @@ def _settings(sources: ActionSources) -> list[Action]:
                 state="done" if _is_set(left, aim, near) else "open",
                 touched=left is not None,
                 group=GROUP_OF[row.key],
+                check=row.check,
                 resolves=(quantity.mechanism,),
                 shared=True,
             )
@@ -111,7 +112,9 @@ def _what(row: FitRow) -> str:
     quantity = QUANTITIES[row.key]
     if row.setting is not None:
         return quantity.label
-    return row.reason if row.remedy and row.reason else _by_eye(quantity)
+    if row.remedy and row.reason:
+        return row.reason
+    return say("setting.by_eye", label=quantity.label, check=row.check)
 
 
 CARRIED_BY: dict[str, str] = {
@@ -137,11 +140,6 @@ def _beside(sources: ActionSources, row: FitRow) -> str:
 def _is_set(left: float | None, aim: float | None, near: float) -> bool:
     """Whether a thing was set: near its aim, or anywhere at all where it is set by eye."""
     return left is not None and (aim is None or abs(left - aim) <= near)
-
-
-def _by_eye(quantity: Quantity) -> str:
-    """Return what is done where nothing is worked out: the test on the person decides."""
-    return say("setting.by_eye", label=quantity.label, check=quantity.check)
 
 
 def _additions(sources: ActionSources) -> list[Action]:

@@ -14,13 +14,15 @@ from .furniture import Place, place_of
 from .pose import Pose, seated_pose, standing_pose
 
 Mode = Literal["both", "seated", "standing", "overlay"]
-Show = Literal["found", "target", "left"]
+Show = Literal["found", "target", "left", "kept"]
 Layer = Literal["heights", "habits", "measuring"]
 
 
 @dataclass(frozen=True, kw_only=True)
 class SceneRequest:
     """What to draw: ``width`` and ``height`` in px, which settings, which figures, which unit.
+
+    ``kept`` shows what to come back to: what was left where something was, else what was worked out.
 
     The layer ``habits`` puts what is seen of the body in the place of heights and distances; the
     layer ``measuring`` shows the figure in the pose of the dimension that ``tape`` names. With
@@ -66,7 +68,8 @@ def _shown(
     if show == "found":
         settings = found
     else:
-        over = settings_of(fit) if show == "target" else left
+        worked_out = settings_of(fit)
+        over = {"target": worked_out, "left": left, "kept": worked_out.over(left)}[show]
         settings = found.over(over)
         if between is not None:
             settings = _on_the_way(found, settings, between)
@@ -101,7 +104,7 @@ def posture_to_draw(
     else:
         pose = standing_pose(case, settings)
     recorded = any(settings.get(key) is not None for key in ANCHORS[fit.posture])
-    if show != "target" and (not recorded or (seated and settings.seat is None)):
+    if show not in ("target", "kept") and (not recorded or (seated and settings.seat is None)):
         pose = replace(pose, known=False)  # nobody recorded how they sit or stand
     return DrawnPosture(
         name=fit.posture,

@@ -65,7 +65,7 @@ class Stage:
             mode = "standing"
         elif not self._result.standing.possible and mode in ("both", "overlay"):
             mode = "seated"
-        if request.show == "target":
+        if request.show in ("target", "kept"):
             return replace(request, mode=mode)
         there = {one: self._side(one, request.show).recorded for one in SIDES[mode]}
         self.missing = [one for one in there if not there[one]]

@@ -51,7 +51,8 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         return row
     if row.setting <= highest + SAME_MM:  # the desk ends it as well: no other armrest goes higher
         ends = row.target > highest + SAME_MM
-        at_desk = limit(row.key, "armrest", "collides", highest, row.target - highest)
+        most = max(highest, row.setting)  # as near as this to the desk, it passes
+        at_desk = limit(row.key, "armrest", "collides", most, row.target - most)
         return row.but(limits=(at_desk,)) if ends else row
     meets = limit(row.key, "armrest", "collides", highest, row.setting - highest)
     lowest = chair.armrest.low if chair.armrest is not None else None
@@ -60,7 +61,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         under = chair.armrest.within(chair.armrest.low, highest)
         return set_row(row, highest if under is None else under, [meets])
     at = row.setting if lowest is None else lowest
-    return _with_remedy(case, set_row(row, at, [meets]), "meets", setting=at)
+    return _with_remedy(case, set_row(row, at), "meets", setting=at)
 
 
 def _highest(case: Case, seat: float | None, surface: float | None) -> float | None:

@@ -10,6 +10,7 @@ from .aims import aims, degrees_over, eye_of, seat_aim
 from .armrest_rows import armrest_gap_row, armrest_row
 from .case import Case
 from .chair_rows import backrest_row, lumbar_row, seat_depth_row, seat_slope_row
+from .checks import with_check
 from .hand_rows import hand_rows, keys_edge_row, keys_midline_row, slope_row
 from .joints import Joint, joints_of
 from .model import fixed_surface, target_distance
@@ -81,6 +82,7 @@ def _posture(
         rows.append(scale_row(case, distance))
         rows.append(desk_depth_row(case, elbow_deg))
     rows = [_overruled(row, overrule) for row in rows]
+    rows = [with_check(row, rows) for row in rows]
 
     possible, why_not = _possible(case, posture, real, rows)
     return PostureFit(

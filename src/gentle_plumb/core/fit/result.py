@@ -79,7 +79,7 @@ class FitRow:
     less found. ``status`` compares found with the band: ``holds``, ``off``, or
     ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
     ``remedy`` is what is done in the place of setting it, ``reason`` its words;
-    ``note`` is what is said beside a setting.
+    ``note`` is what is said beside a setting, ``check`` the test on the person once it is set.
     """
 
     key: str
@@ -105,6 +105,7 @@ class FitRow:
     source: str = "house-chain"
     remedy: Remedy | None = None
     note: str = ""
+    check: str = ""
 
     def but(self, **otherwise: Any) -> FitRow:
         """The row with some fields otherwise: ``dataclasses.replace`` for thousands of rows."""

@@ -48,11 +48,15 @@ class LeftOut:
 
 @dataclass(frozen=True, kw_only=True)
 class Programme:
-    """What is chosen, what else could be, and what a limit keeps out."""
+    """What is chosen, what else could be, and what a limit keeps out.
+
+    ``waits_for`` are the red flags that come before any movement.
+    """
 
     chosen: tuple[ChosenMovement, ...]
     further: tuple[Movement, ...]
     left_out: tuple[LeftOut, ...]
+    waits_for: tuple[str, ...] = ()
 
 
 GENERAL = ("walk_for_water", "lean_sideways", "shoulder_rolls", "ankle_pumps", "look_far")

@@ -146,12 +146,27 @@ def _within(asked: DayRequest, spells: Sequence[Spell]) -> list[Spell]:
     able = sum(task.minutes for task in asked.tasks if task.may_stand)
     most = able if asked.most_standing is None else min(able, asked.most_standing)
     kept = _spread(spells, standing, most)
-    return _joined(
-        [
-            replace(one, posture="sit") if one.posture == "stand" and at not in kept else one
-            for at, one in enumerate(spells)
-        ]
-    )
+    found: list[Spell] = []
+    for at, one in enumerate(spells):
+        if one.posture != "stand" or at in kept:
+            found.append(one)
+            continue
+        follows = spells[at + 1] if at + 1 < len(spells) else None
+        found += _sat(one, follows, moves=dict(asked.pattern).get("move", 0))
+    return _joined(found)
+
+
+def _sat(one: Spell, follows: Spell | None, *, moves: int) -> list[Spell]:
+    """Return a standing spell sat instead; its last minutes are moved where it runs into a seated meeting."""
+    sat = replace(one, posture="sit")
+    into = follows is not None and follows.fixed is not None and follows.posture == "sit"
+    if not into or (follows is not None and follows.lunch) or not 0 < moves < one.minutes:
+        return [sat]
+    rest = one.minutes - moves
+    return [
+        replace(sat, minutes=rest),
+        replace(one, at=one.at + rest, minutes=moves, posture="move"),
+    ]
 
 
 def _short_enough(spells: Sequence[Spell], longest: int | None) -> Iterator[Spell]:

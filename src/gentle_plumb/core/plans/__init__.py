@@ -8,7 +8,7 @@ from .comfort import comfort_deg
 from .feet_additions import feet_additions
 from .height_search import HeightSearch, OwnNumbers
 from .own_offers import offers_of
-from .own_plan import SLOTS, Offer
+from .own_plan import SLOTS, Offer, key_of, own_kit
 from .plan import (
     RISERS_WARNING,
     Added,
@@ -55,10 +55,12 @@ __all__ = [
     "desk_additions",
     "feet_additions",
     "height_kit",
+    "key_of",
     "layers_of",
     "make_plans",
     "offers_of",
     "one_plan",
+    "own_kit",
     "screen_additions",
     "seat_additions",
     "stacks_of",

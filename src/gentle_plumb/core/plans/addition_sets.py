@@ -16,17 +16,19 @@ far is left out, so nothing is missed.
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import replace
 from itertools import product
 
 from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case, legs_terms, mouse_over, total
+from ..workstation import Workstation
 from .addition import PRICES, Addition
 from .addition_set import AdditionSet, items_used, price_of, tolerance_steps, with_additions
 from .additions import desk_additions, pointer_additions
 from .back_additions import back_additions
+from .budget import MOST_WORK
 from .extras import extras_of
 from .feet_additions import feet_additions, feet_to_find
 from .height_search import Heights, HeightSearch, Key, OwnNumbers
@@ -52,8 +54,15 @@ def _by_cost(found: list[Addition]) -> Iterator[AdditionSet]:
         yield (one,)
 
 
+class _TooMany(Exception):
+    """More was asked of the search than one tier may ask for."""
+
+
 def height_kit(solver: HeightSearch, tier: Tier) -> AdditionSet:
     """The best set for the heights of one tier.
+
+    Where the sets are too many to be tried all, it is the best of those tried, and the solver
+    notes that the tier was cut short.
 
     Parameters
     ----------
@@ -61,33 +70,56 @@ def height_kit(solver: HeightSearch, tier: Tier) -> AdditionSet:
     tier : {"room", "little", "lasting"}
 
     """
-    case, worth = solver.case, solver.case.policy.worth_deg
-    best: tuple[Key, AdditionSet]
+    allowed = solver.work + MOST_WORK
 
-    bare = solver.heights(case.workstation)
+    def ask(station: Workstation, **free: bool) -> Heights:
+        if solver.work > allowed:
+            raise _TooMany
+        return solver.heights(station, **free)
 
-    def beaten(bound: Heights, kit: AdditionSet) -> bool:
+    best = _BestKit(solver)
+    try:
+        _try_sets(solver.case, tier, ask, best)
+    except _TooMany:
+        solver.cut_short.add(tier)
+    return tuple(_measured(solver, best.kit, one) for one in best.kit)
+
+
+class _BestKit:
+    """The best set so far, and what a set or its bound is held against."""
+
+    def __init__(self, solver: HeightSearch) -> None:
+        self._worth = solver.case.policy.worth_deg
+        self._bare = solver.heights(solver.case.workstation)
+        self.kit: AdditionSet = ()
+        self.key: Key = self._bare.key((), self._worth, self._bare)
+
+    def beats(self, bound: Heights, kit: AdditionSet) -> bool:
+        """Whether nothing that follows a bound can be better."""
         # the bound lacks no more than what follows: whether that is worse, it does not tell
-        return (False, *bound.key(kit, worth)[1:]) >= best[0]
+        return (False, *bound.key(kit, self._worth)[1:]) >= self.key
 
-    best = bare.key((), worth, bare), ()
+    def take(self, heights: Heights, kit: AdditionSet) -> None:
+        """Keep a set where it is better."""
+        key = heights.key(kit, self._worth, self._bare)
+        if key < self.key:
+            self.key, self.kit = key, kit
+
+
+def _try_sets(case: Case, tier: Tier, ask: Callable[..., Heights], best: _BestKit) -> None:
     for base in _bases(case, tier):
-        if best[0] <= (False, 0.0, 0.0, 0, price_of(base), len(base), 0.0):
+        if best.key <= (False, 0.0, 0.0, 0, price_of(base), len(base), 0.0):
             break  # nothing that follows is cheaper, and nothing is better than no degree at all
         station = with_additions(case.workstation, base)
-        if beaten(solver.heights(station, any_feet=True, any_top=True), base):
+        if best.beats(ask(station, any_feet=True, any_top=True), base):
             continue
         based = replace(case, workstation=station)
         for feet in _by_cost(feet_additions(based, tier, items_used(base))):
             footed = with_additions(station, feet)
-            if beaten(solver.heights(footed, any_top=True), (*base, *feet)):
+            if best.beats(ask(footed, any_top=True), (*base, *feet)):
                 continue
             for screen in _by_cost(screen_additions(based, tier, items_used((*base, *feet)))):
-                kit = (*base, *feet, *screen)
-                key = solver.heights(with_additions(footed, screen)).key(kit, worth, bare)
-                if key < best[0]:
-                    best = key, kit
-    return tuple(_measured(solver, best[1], one) for one in best[1])
+                best.take(ask(with_additions(footed, screen)), (*base, *feet, *screen))
 
 
 def _measured(solver: HeightSearch, kit: AdditionSet, one: Addition) -> Addition:

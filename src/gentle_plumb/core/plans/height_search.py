@@ -6,10 +6,12 @@ from dataclasses import dataclass, replace
 from math import asin, degrees
 from typing import Any
 
+from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import SAME_MM, Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
 from ..workstation import Chair, ScreenKind, Settings, Workstation
 from .addition_set import AdditionSet, price_of, tolerance_steps
+from .budget import work_of
 from .comfort import comfort_deg
 
 Key = tuple[bool, float, float, int, int, int, float]
@@ -65,10 +67,14 @@ class HeightSearch:
     ) -> None:
         """Raises MissingInput where elbow, reach, shoes or keyboard are not known.
 
-        ``together`` weighs the picture with the hands, as a general solver does.
+        ``together`` weighs the picture with the hands, as a general solver does. ``work`` is what was
+        asked of it, as :func:`.budget.work_of` counts it; ``cut_short`` the tiers whose sets were too
+        many to be tried all.
         """
         self.case, self.own, self._together = case, own or OwnNumbers(), together
         self._standing: Lengths | None = None
+        self.work = 0
+        self.cut_short: set[Tier] = set()
         self._asked: dict[Chair, float] = {}
         if not case.sits:  # standing is all there is
             self._seated = Lengths.of(case.standing(), "standing")
@@ -105,6 +111,7 @@ class HeightSearch:
             )
             for model, mine in zip(models, own, strict=False)
         ]
+        self.work += sum(work_of(model) for model in models)
         found = [search(model) for model in models]
         return Heights(
             seated=found[0],

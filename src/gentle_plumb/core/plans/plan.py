@@ -12,6 +12,10 @@ from .addition import Price, Slot
 from .addition_set import AdditionSet
 from .comfort import discomforts_of
 
+NOT_ALL_TRIED = (
+    "There were too many combinations to try them all: this is the best of those tried. Give larger "
+    "steps, or fewer things at hand."
+)
 RISERS_WARNING = "Don't lift a loaded desk alone. Use identical risers under every leg."
 
 

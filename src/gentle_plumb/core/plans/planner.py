@@ -11,7 +11,7 @@ from .addition import PRICE_LABELS, Addition
 from .addition_set import AdditionSet, with_additions
 from .height_search import OwnNumbers
 from .own_plan import key_of
-from .plan import RISERS_WARNING, Added, Plan, total_of, what_is_left
+from .plan import NOT_ALL_TRIED, RISERS_WARNING, Added, Plan, total_of, what_is_left
 from .stacks import STACK_WARNING
 
 
@@ -37,8 +37,11 @@ class Planner:
         """What a set leaves over, degrees and strain minutes."""
         return total_of(what_is_left(*self.settled(kit)))
 
-    def plan(self, tier: Tier, kit: AdditionSet) -> Plan:
-        """A plan with what each of its additions removes: what leaving it out would add."""
+    def plan(self, tier: Tier, kit: AdditionSet, *, whole: bool = True) -> Plan:
+        """A plan with what each of its additions removes: what leaving it out would add.
+
+        ``whole`` is whether every set of additions was tried.
+        """
         case, settled = self.settled(kit)
         left = what_is_left(case, settled)
         over, minutes = total_of(left)
@@ -59,7 +62,7 @@ class Planner:
             minutes=minutes,
             lacks=hard_limits(case, settled),
             temporary=temporary,
-            cautions=_cautions(case, kit),
+            cautions=(*_cautions(case, kit), *(() if whole else (NOT_ALL_TRIED,))),
             case=case,
             kit=kit,
             untold=untold_in(case, settled),

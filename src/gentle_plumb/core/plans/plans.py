@@ -15,7 +15,21 @@ from .purchases import single_purchases
 
 def one_plan(case: Case, tier: Tier, *, own: OwnNumbers | None = None) -> Plan:
     """The plan of one tier alone."""
-    return Planner(case, own or OwnNumbers()).plan(tier, best_additions(case, tier, own=own))
+    return _plan(Planner(case, own or OwnNumbers()), tier, _solver(case, own), own)
+
+
+def _solver(case: Case, own: OwnNumbers | None) -> HeightSearch | None:
+    try:
+        return HeightSearch(case, own)
+    except MissingInput:
+        return None
+
+
+def _plan(
+    planner: Planner, tier: Tier, solver: HeightSearch | None, own: OwnNumbers | None
+) -> Plan:
+    kit = best_additions(planner.case, tier, solver, own=own)
+    return planner.plan(tier, kit, whole=solver is None or tier not in solver.cut_short)
 
 
 def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True) -> PlanSet:
@@ -36,13 +50,9 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
 
     """
     planner = Planner(case, own or OwnNumbers())
-    solver: HeightSearch | None
-    try:
-        solver = HeightSearch(case, own)
-    except MissingInput:
-        solver = None
+    solver = _solver(case, own)
     tiers: tuple[Tier, ...] = TIERS_OFFERED
     if own is not None and own.taken:
         tiers = (*tiers, "own")
-    plans = tuple(planner.plan(tier, best_additions(case, tier, solver, own=own)) for tier in tiers)
+    plans = tuple(_plan(planner, tier, solver, own) for tier in tiers)
     return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0]) if fixes else ())

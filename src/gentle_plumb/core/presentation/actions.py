@@ -142,7 +142,7 @@ def action_views(
             step=f"{one.posture}.{one.quantity}" if one.quantity else "",
             resolves=[titles[id] for id in one.resolves if id in titles],
             group=one.group,
-            check=_check(one),
+            check=one.check,
             test=one.answers.test.label if one.answers.test else "",
             word=one.answers.word.label if one.answers.word else "",
             hurts_at=REGIONS[one.answers.hurts_at].label if one.answers.hurts_at else "",
@@ -158,12 +158,6 @@ def action_views(
         )
         for one in actions
     ]
-
-
-def _check(action: Action) -> str:
-    """Return the test on the person, of what is set or arranged."""
-    quantity = QUANTITIES.get(action.quantity)
-    return quantity.check if quantity is not None else action.check
 
 
 def _when(action: Action) -> str:

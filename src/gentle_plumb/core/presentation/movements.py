@@ -65,6 +65,9 @@ def programme_view(
     placed: dict[str, list[str]] = {}
     for at, id in place_movements(programme.chosen, spells):
         placed.setdefault(id, []).append(clock(at))
+    if programme.waits_for:
+        rules = [say("move.waits", flags="; ".join(programme.waits_for))]
+        return ProgrammeView(chosen=[], further=[], left_out=[], rules=rules)
     rules = [say("move.rule")]
     for id in (LimitId.RISE_SLOWLY, LimitId.SUPERVISED, LimitId.FEET_BY_EYE):
         held = person.held(id)

@@ -69,6 +69,7 @@ class RowView:
     overruled: bool
     overrule_reason: str | None
     check: str | None
+    remedied: bool
     dial: str | None
     computed: str | None
     chance: str | None
@@ -150,7 +151,8 @@ def row_view(
         retake=DIMENSIONS[row.retake].label.lower() if row.retake else None,
         overruled=own is not None,
         overrule_reason=why,
-        check=QUANTITIES[row.key].check or None,
+        check=row.check or None,
+        remedied=row.remedy is not None,
         dial=dial_text(row, unit, offset),
         computed=value_text(row, computed, unit) if own is not None else None,
         chance=chance_text(row),

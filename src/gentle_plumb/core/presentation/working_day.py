@@ -195,14 +195,11 @@ def _task_view(one: TaskDay) -> TaskView:
 def _weeks(day: WorkingDay) -> list[WeekView]:
     if not day.weeks:
         return []
-    found = [
-        WeekView(
-            week=one.week,
-            label=f"Week {one.week}",
-            says=say("day.week", stand=f"{one.stand}", longest=f"{one.longest}"),
-        )
-        for one in day.weeks
-    ]
+    found = []
+    for one in day.weeks:
+        totals = totals_of(day.week(one.week))
+        says = say("day.week", stand=f"{totals.stand}", longest=f"{totals.longest_stand}")
+        found.append(WeekView(week=one.week, label=f"Week {one.week}", says=says))
     full = say("day.full", stand=f"{day.totals.stand}")
     return [*found, WeekView(week=0, label=f"From week {len(found) + 1}", says=full)]
 

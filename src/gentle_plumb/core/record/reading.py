@@ -142,6 +142,13 @@ def read_typed(field: Field[object], typed: str, *, unit: LengthUnit = "cm") -> 
             return _length(field, typed, text, unit)
         case "number":
             number = parse_number(text, field=field.id, what="a number", unit=field.unit)
+            if field.unit == "min" and not number.is_integer():
+                raise UnreadableValue(
+                    field=field.id,
+                    value=typed,
+                    unit=field.unit,
+                    message=f"{field.label}: {number:g} min. Give whole minutes.",
+                )
             return _in_range(field, typed, number, unit)
         case "time":
             return _time(field, text)

@@ -11,13 +11,20 @@ from ..findings import Discomfort, Facts, Strain
 from ..intake import PersonLimits
 from ..movements import Need, Programme, choose_movements
 from ..record import Record, fields
+from ..visit import raised_red_flags
 from ..words import say
 
 
 def programme_of(
     record: Record, facts: Facts, strain: Sequence[Strain], person: PersonLimits
 ) -> Programme:
-    """Return the movements of a visit: chosen by need, changed by the practitioner."""
+    """Return the movements of a visit: chosen by need, changed by the practitioner.
+
+    None while a red flag that was raised has no answer yet.
+    """
+    waits = tuple(flag.label for flag in raised_red_flags(record) if not flag.done)
+    if waits:
+        return Programme(chosen=(), further=(), left_out=(), waits_for=waits)
     said = {id: record[asked] for id, asked in fields.pace.movement.items()}
     return choose_movements(
         needs_of(facts.felt, strain),

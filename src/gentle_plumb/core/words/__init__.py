@@ -1,5 +1,6 @@
 """Words made last, from numbers, states and directions: one catalogue, one formatter."""
 
+from .invalid import Misplaced, invalid_at, invalid_text
 from .messages import ENGLISH, Messages, say
 from .numbers import (
     bare_amount,
@@ -18,7 +19,10 @@ from .numbers import (
 __all__ = [
     "ENGLISH",
     "Messages",
+    "Misplaced",
     "bare_amount",
+    "invalid_at",
+    "invalid_text",
     "say",
     "say_addition",
     "say_amount",

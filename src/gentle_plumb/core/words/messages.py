@@ -151,6 +151,7 @@ ENGLISH: dict[str, str] = {
     "day.elsewhere_both": "The desk does not rise: stand at a counter or worktop, or walk while on the phone.",
     # movements
     "move.rule": "Gentle pull only, never pain; slowly. Stop if it hurts, tingles or makes dizzy.",
+    "move.waits": "No movements until this red flag has been answered: {flags}.",
     "move.hold": "Hold {seconds} s",
     "move.loaded": "{region}: {minutes} strain minutes a day",
     # several places
@@ -199,7 +200,8 @@ ENGLISH: dict[str, str] = {
     "armrest.take_off": "Take them off.",
     "armrest.turn_away": "Turn them out of the way.",
     "armrest.lower": "Lower them out of the way.",
-    "armrest.keep_off": "Keep the arms off them; a chair with lower armrests, or without, is the answer.",
+    "armrest.keep_off": "Set them to their lowest and keep the arms off them until there is a chair with lower "
+    "armrests, or without.",
     # causes
     "cause.keys_above": "The keys are above the hands",
     "cause.keys_below": "The keys are below the hands",

@@ -16,7 +16,6 @@ from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.visit import display_offset, spoken_date
 from ...core.words import say, say_length, with_unit
-from ...core.workstation import Settings
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, CardPerson, TargetCard
 from ..workup import Workup
@@ -53,7 +52,6 @@ def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPers
     temporary = temporary_lines(workup)
     stands = workup.result.standing.possible and workup.result.seated.possible
     width, height = FIGURE_PX
-    left = any(settings != Settings() for settings in workup.through.left)
     return CardPerson(
         name=opened.client.name,
         date=visited,
@@ -70,7 +68,7 @@ def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPers
                 if workup.result.seated.possible
                 else "standing",
                 unit=unit,
-                show="left" if left else "target",
+                show="kept",
                 person=False,
             )
         ),

@@ -10,7 +10,7 @@ from ...core.intake import RED_FLAGS
 from ...core.presentation import hard_limit_words
 from ...core.record import fields
 from ...core.units import LengthUnit
-from ...core.words import say
+from ...core.words import say, with_unit
 from ..models import Practice, VisitSnapshot
 from ..paper_models import ClientPaper, PaperAction, PaperCause, PaperPlace
 from ..workup import Workup
@@ -69,9 +69,9 @@ def client_paper(
         first=things_that_matter(causes, actions),
         numbers=card_lines(workup, unit),
         done=[one for one in done if not _of_the_numbers(one)],
-        set_today=_settings(done),
+        set_today=_settings_in_words(workup, left=True),
         todo=[one for one in todo if not (_of_the_numbers(one) and one.state == "open")],
-        to_set=_settings([one for one in todo if one.state == "open"]),
+        to_set=_settings_in_words(workup, left=False),
         costs=costs_of(workup),
         lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
         stop=_stop(),
@@ -109,17 +109,25 @@ def _of_the_numbers(action: PaperAction) -> bool:
     return action.heading == KINDS["set"]
 
 
-def _settings(actions: Sequence[PaperAction]) -> str:
-    """Return the settings among some actions by name, sitting and standing."""
+def _settings_in_words(workup: Workup, *, left: bool) -> str:
+    """Return the settings that were made, with where each was left; or those still to make, and to what.
+
+    A setting that was stopped or put off is in neither: it is said with its reason.
+    """
+    by_step = {f"set.{row.posture}.{row.key}": row for row in workup.rows}
     found = []
     for posture in fields.work.POSTURES:
-        names = [
-            one.text.split(":")[0].lower()
-            for one in actions
-            if _of_the_numbers(one) and one.posture == posture
-        ]
-        if names:
-            found.append(f"{'sitting' if posture == 'seated' else 'standing'}: {', '.join(names)}")
+        said = []
+        for one in workup.actions:
+            row = by_step.get(one.id)
+            if row is None or one.posture != posture or not (one.changes or row.left is not None):
+                continue
+            if left and row.left is not None:
+                said.append(f"{row.label.lower()} at {with_unit(row.left, row.unit)}")
+            elif not left and one.state == "open" and not one.settled and row.setting is not None:
+                said.append(f"{row.label.lower()} to {with_unit(row.setting, row.unit)}")
+        if said:
+            found.append(f"{'sitting' if posture == 'seated' else 'standing'}: {', '.join(said)}")
     return "; ".join(found)
 
 

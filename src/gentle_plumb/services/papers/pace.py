@@ -54,8 +54,10 @@ def movements(workup: Workup) -> tuple[list[PaperMovement], list[str]]:
     laid = workup.day
     if laid is None or laid.chosen is None:
         return [], []
-    view = programme_view(workup.through.programme(), laid.spells, workup.limits)
-    return [_movement(one, workup) for one in view.chosen], view.rules
+    programme = workup.through.programme()
+    view = programme_view(programme, laid.spells, workup.limits)
+    rules = view.rules if view.chosen or programme.waits_for else []
+    return [_movement(one, workup) for one in view.chosen], rules
 
 
 def _movement(one: MovementView, workup: Workup) -> PaperMovement:

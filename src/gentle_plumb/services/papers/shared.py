@@ -74,7 +74,7 @@ def figure_of(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
 def paper_row(row: RowView) -> PaperRow:
     """Return a row as a line of the table."""
     target = row.setting if row.setting is not None else row.target
-    note = row.limits[0] if row.limits else row.reason if target is None else None
+    note = row.limits[0] if row.limits else row.reason if target is None or row.remedied else None
     if row.overruled:
         note = f"set by the practitioner: {row.overrule_reason or 'no reason given'}"
         note += f" (computed: {with_unit(row.computed, row.unit)})" if row.computed else ""

@@ -11,13 +11,16 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from typing import Any
 
-from ...core.findings import Finding
+from ...core.actions import WHO
+from ...core.findings import RULES
 from ...core.fit import FitRow, limit_text
 from ...core.plans import RISERS_WARNING, STACK_WARNING
 from ...core.presentation import RowView
-from ...core.record import Record, fields
+from ...core.record import fields
+from ...core.record.fields.settings import NotToday
 from ...core.units import LengthUnit
 from ...core.visit import spoken_date
+from ...core.words import with_unit
 from ..models import Practice, VisitSnapshot
 from ..paper_models import PaperJoint, PaperPlace, PaperRow, Request, Signature, WorkplacePaper
 from ..workup import Workup
@@ -46,17 +49,57 @@ SHARED_RULES = frozenset(
         "television",
         "mat",
         "rail",
+        "no_backrest",
+        "ball",
+        "tray_mouse",
+        "keyboard_thick",
+        "pointer_size",
     }
 )
+FOR_A_LIMIT = frozenset(
+    rule.id for _, rules in RULES for rule in rules if rule.while_limited is not None
+)
+"""Rules that hold only for somebody with a limit: asked of a workplace, they would tell of it."""
 SHARED_SUBJECTS = frozenset({"Room"})
 """Findings about pieces and the room: their title and what to do, in the program's words."""
 TICKS: dict[str, str] = {field.id: field.label for field in fields.report.share.values()}
 """What is on the paper only where ticked, beside own findings and own words, each by itself."""
 
 
-def _requests(findings: list[Finding], record: Record) -> tuple[list[Request], int]:
+def _settings_to_make(workup: Workup) -> list[Request]:
+    """What the workplace has to set: the piece, to what, and by when; never why.
+
+    Why a step was put off is said where it is about the piece, in the program's words.
+    """
+    rows = {f"set.{row.posture}.{row.key}": row for row in workup.rows}
+    found = []
+    for one in workup.actions:
+        row = rows.get(one.id)
+        if row is None or one.who != WHO["workplace"] or one.state in ("done", "stopped"):
+            continue
+        said = []
+        if row.setting is not None and not row.remedied:
+            standing = " for standing" if row.posture == "standing" else ""
+            said.append(f"Set it to {with_unit(row.setting, row.unit)} {row.datum}{standing}")
+        if one.because in PIECE_REASONS:
+            said.append(one.because)
+        if one.due:
+            said.append(f"By {one.due}")
+        found.append(Request(title=row.label, do=f"{'. '.join(said)}." if said else ""))
+    return found
+
+
+PIECE_REASONS = frozenset(
+    one.label for one in (NotToday.PART, NotToday.LOCKED, NotToday.WORKPLACE, NotToday.HEAVY)
+)
+"""Reasons that are about the piece alone."""
+
+
+def _requests(workup: Workup) -> tuple[list[Request], int]:
     """What is asked of the workplace, and how many findings stay out."""
-    found: list[Request] = []
+    findings, record = workup.findings, workup.record
+    theirs = {one.id for one in workup.actions if one.who == WHO["workplace"]}
+    found = _settings_to_make(workup)
     out = 0
     for one in findings:
         if one.state != "off" or one.verdict == "dismissed":
@@ -65,7 +108,11 @@ def _requests(findings: list[Finding], record: Record) -> tuple[list[Request], i
         if record.yes(asked(one.record_id).workplace) and (one.own or one.words):
             said = one.words or one.title
             found.append(Request(title=said, do=one.instruction if one.own else ""))
-        elif not one.own and (one.id in SHARED_RULES or one.subject in SHARED_SUBJECTS):
+        elif not one.own and (
+            one.id in SHARED_RULES
+            or one.subject in SHARED_SUBJECTS
+            or (one.id in theirs and not one.health and one.id not in FOR_A_LIMIT)
+        ):
             found.append(Request(title=one.title, do=one.instruction))
         else:
             out += 1
@@ -89,7 +136,7 @@ def workplace_paper(
 ) -> WorkplacePaper:
     """Build the paper; parameters as in :func:`.client.client_paper`. The figure is without the person unless ticked."""
     record, share = workup.record, fields.report.share
-    requests, out = _requests(workup.findings, record)
+    requests, out = _requests(workup)
     plan, person = plan_of(workup, unit), record.yes(share["heights"])
     figure, shows = figure_of(workup, unit)
     rows = {

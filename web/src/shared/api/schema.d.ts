@@ -4065,7 +4065,7 @@ export interface components {
          *     less found. ``status`` compares found with the band: ``holds``, ``off``, or
          *     ``not_assessable`` with the ``reason``. ``shares`` is what each dimension contributes to ``sd``.
          *     ``remedy`` is what is done in the place of setting it, ``reason`` its words;
-         *     ``note`` is what is said beside a setting.
+         *     ``note`` is what is said beside a setting, ``check`` the test on the person once it is set.
          */
         FitRow: {
             /** Key */
@@ -4143,6 +4143,11 @@ export interface components {
              * @default
              */
             note: string;
+            /**
+             * Check
+             * @default
+             */
+            check: string;
         };
         /**
          * Fix
@@ -7479,6 +7484,8 @@ export interface components {
             overrule_reason: string | null;
             /** Check */
             check: string | null;
+            /** Remedied */
+            remedied: boolean;
             /** Dial */
             dial: string | null;
             /** Computed */

@@ -85,6 +85,9 @@ class Quantity:
         Source: house-severity.
     check : str
         The test on the person once it is set. Source: house-joint-bands.
+    check_outside : str
+        The same where a limit keeps the setting out of its band, so that the usual test can't be
+        passed; empty where it can.
     order, order_hands_first : int
         Place in the working order where all can move, and where the surface can't; 0 for what is no
         step of its own. Source: house-order.
@@ -129,6 +132,7 @@ class Quantity:
     tasks: tuple[str, ...] = SEATED_TASKS
     far_off: float = 100.0
     check: str = ""
+    check_outside: str = ""
     order: int = 0
     order_hands_first: int = 0
     order_standing: int = 0

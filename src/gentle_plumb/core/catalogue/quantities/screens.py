@@ -137,6 +137,7 @@ SCREENS: tuple[Quantity, ...] = (
         joint="neck",
         tasks=SCREEN_TASKS,
         check="The client reads top and bottom by moving the eyes only, chin level.",
+        check_outside="The client reads the lines used most with the chin level.",
         order=17,
         order_hands_first=18,
         order_standing=4,

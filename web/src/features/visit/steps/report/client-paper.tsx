@@ -68,7 +68,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
       {(paper.to_set || paper.todo.length > 0) && (
         <Part name="Still to do">
           <List
-            first={paper.to_set && `Set to the numbers above: ${paper.to_set}.`}
+            first={paper.to_set && `Set ${paper.to_set}.`}
             actions={paper.todo}
           />
           {paper.costs && <p className="figures">Still to be bought, together: {paper.costs}.</p>}
@@ -88,7 +88,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
           {paper.day && <Lines lines={[...paper.day.weeks, paper.day.eyes, ...paper.day.tips]} />}
         </Part>
       )}
-      {paper.movements.length > 0 && (
+      {paper.movements.length + paper.movement_rules.length > 0 && (
         <Part name="Your movements">
           <p>{paper.movement_rules.join(" ")}</p>
           <ul>

@@ -28,7 +28,8 @@ test("what does not fit at all is said before any degrees", () => {
 
 test("degrees of joints that nobody knows are never summed up as none", () => {
   const untold = ["Elbow angle"];
-  const worked = aWorkup({ rows: [aRow()], over_set: 0, untold_found: untold, untold_set: untold });
+  const kept = aRow({ state: "as_found", change: "0" });
+  const worked = aWorkup({ rows: [kept], over_set: 0, untold_found: untold, untold_set: untold });
   renderInVisit(<Targets />, { worked });
   expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Not enough information yet");
   expect(

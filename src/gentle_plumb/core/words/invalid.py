@@ -1,0 +1,126 @@
+"""What is wrong with a document's value, in our own words: from an error's type, not from its text."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from typing import Any
+
+MOST_SHOWN = 60
+"""So many signs of a value are shown. House value."""
+
+_KINDS = {
+    "string": "a text",
+    "float": "a number",
+    "int": "a whole number",
+    "bool": "true or false",
+    "list": "a list",
+    "tuple": "a list",
+    "dict": "an object with named fields",
+    "model": "an object with named fields",
+    "model_attributes": "an object with named fields",
+    "dataclass": "an object with named fields",
+    "date": "a date such as 2026-11-30",
+    "date_from_datetime": "a date such as 2026-11-30",
+    "datetime": "a date and time",
+    "uuid": "an identifier (UUID)",
+    "finite": "a finite number",
+}
+_ENDS = {
+    "greater_than_equal": ("ge", "at least"),
+    "greater_than": ("gt", "more than"),
+    "less_than_equal": ("le", "at most"),
+    "less_than": ("lt", "less than"),
+}
+_LENGTHS = {
+    "too_long": ("max_length", "at most", "entries"),
+    "too_short": ("min_length", "at least", "entries"),
+    "string_too_long": ("max_length", "at most", "characters"),
+    "string_too_short": ("min_length", "at least", "characters"),
+}
+
+
+def invalid_text(error: Mapping[str, Any]) -> str:
+    """Return what is wrong, without its place.
+
+    Parameters
+    ----------
+    error : mapping
+        ``type``, ``input``, ``ctx`` and ``msg`` of one error, as a validator tells it.
+
+    Examples
+    --------
+    >>> invalid_text({"type": "missing", "input": {}})
+    'is missing'
+    >>> invalid_text({"type": "greater_than_equal", "input": -1, "ctx": {"ge": 0}})
+    '-1 has to be at least 0'
+    >>> invalid_text({"type": "model_type", "input": 3})
+    '3 has to be an object with named fields'
+
+    """
+    kind, given, ctx = str(error["type"]), error.get("input"), error.get("ctx") or {}
+    shown = _shown(given)
+    if kind == "missing":
+        return "is missing"
+    if kind == "extra_forbidden":
+        return "there is no field of this name"
+    if kind == "json_invalid":
+        return "is not JSON"
+    if kind in ("literal_error", "enum"):
+        return f"{shown} has to be one of {ctx.get('expected', '')}"
+    if kind in _ENDS:
+        name, words = _ENDS[kind]
+        return f"{shown} has to be {words} {_number(ctx.get(name))}"
+    if kind in _LENGTHS:
+        name, words, what = _LENGTHS[kind]
+        return f"has to have {words} {ctx.get(name)} {what}"
+    for ending in ("_type", "_parsing", "_from_float", "_inclusive", "_number"):
+        wanted = _KINDS.get(kind.removesuffix(ending)) if kind.endswith(ending) else None
+        if wanted is not None:
+            return f"{shown} has to be {wanted}"
+    return str(error.get("msg", "")).removeprefix("Value error, ")
+
+
+def invalid_at(place: Sequence[object], error: Mapping[str, Any], *, whole: str) -> tuple[str, str]:
+    """Return the full path of an error, and what is wrong there.
+
+    Parameters
+    ----------
+    place : sequence
+        Names and indices that the validator tells.
+    error : mapping
+        As for :func:`invalid_text`; a :class:`Misplaced` within it adds its own path.
+    whole : str
+        What the whole document is called, where the error has no place of its own.
+
+    """
+    told = (error.get("ctx") or {}).get("error")
+    path = [str(part) for part in place]
+    if isinstance(told, Misplaced):
+        return ".".join([*path, told.path]), told.words
+    return ".".join(path) or whole, invalid_text(error)
+
+
+class Misplaced(ValueError):
+    """Something is wrong at a path further down: ``path`` and ``words`` are told together."""
+
+    def __init__(self, path: str, words: str) -> None:
+        super().__init__(f"{path}: {words}")
+        self.path, self.words = path, words
+
+    def under(self, part: str) -> Misplaced:
+        """The same, seen from one level further up."""
+        return Misplaced(f"{part}.{self.path}", self.words)
+
+
+def _shown(given: object) -> str:
+    if isinstance(given, dict | list | tuple):
+        return "what stands here"
+    text = given if isinstance(given, str) else str(given)
+    text = text if len(text) <= MOST_SHOWN else f"{text[:MOST_SHOWN]}…"
+    return (
+        f"“{text}”" if isinstance(given, str) else text.lower() if isinstance(given, bool) else text
+    )
+
+
+def _number(value: object) -> str:
+    return f"{value:g}" if isinstance(value, int | float) else str(value)
