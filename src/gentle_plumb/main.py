@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import gc
 import sys
-from datetime import UTC, datetime
+from datetime import UTC, datetime, timedelta
 from functools import partial
 from pathlib import Path
 
@@ -53,6 +53,7 @@ from .storage import (
     SqlRecords,
     SqlShelf,
     SqlTrail,
+    SqlTroubles,
     make_engine,
     note_erased,
 )
@@ -73,14 +74,21 @@ def _demo_people() -> list[DemoPerson]:
     ]
 
 
-def last_backup(folder: Path) -> BackupFile | None:
-    """The latest backup in a folder, by the moment in its name; each was read back before it got one."""
-    names = sorted(folder.glob("plumb-*.dump.age"))
-    if not names:
-        return None
-    last = names[-1]
-    at = datetime.strptime(last.name[:21], "plumb-%Y%m%d-%H%M%S").replace(tzinfo=UTC)
-    return BackupFile(at=at, size=last.stat().st_size)
+def last_backup(folder: Path, now: datetime) -> BackupFile | None:
+    """The latest backup in a folder, by the moment in its name; each was read back before it got one.
+
+    One of the future, made while a clock was wrong, tells nothing of last night.
+    """
+    dated = [
+        (datetime.strptime(path.name[:21], "plumb-%Y%m%d-%H%M%S").replace(tzinfo=UTC), path)
+        for path in folder.glob("plumb-*.dump.age")
+    ]
+    at, last = max((one for one in dated if one[0] <= now + CLOCKS_APART), default=(None, None))
+    return BackupFile(at=at, size=last.stat().st_size) if at and last else None
+
+
+CLOCKS_APART = timedelta(minutes=5)
+"""So far may the clocks of worker and server differ. House value."""
 
 
 def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Services:
@@ -117,10 +125,11 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         running=RunningService(
             SqlFailedMails(engine),
             queue,
+            SqlTroubles(engine),
             clock,
             version=VERSION,
             kept_days=settings.backup_days,
-            last_backup=(lambda: last_backup(folder)) if folder else None,
+            last_backup=(lambda: last_backup(folder, clock())) if folder else None,
         ),
         press=press,
         visits=visits,

@@ -176,15 +176,19 @@ def deliver(engine, database_url, mail_out, clock):
     with engine.begin() as connection:
         connection.execute(text("delete from procrastinate_jobs"))
 
-    def run():
+    def run(*, give_back=False):
         accounts = SqlAccounts(engine)
         entrances = EntranceService(
             SqlOneTimeLinks(engine), accounts, AccountService(accounts, clock), mail_out, clock
         )
         mail = MailService(SqlOwnPages(engine), mail_out, clock)
-        run_apart(
-            lambda: work(make_worker(database_url, mail, entrances, wait_s=0), until_done=True)
-        )
+        made = make_worker(database_url, mail, entrances, wait_s=0)
+
+        async def given_back():
+            async with made.open_async():
+                await made.tasks["give_back"].func(0)
+
+        run_apart(given_back if give_back else lambda: work(made, until_done=True))
 
     return run
 

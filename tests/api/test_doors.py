@@ -5,6 +5,7 @@ from dataclasses import replace
 from uuid import uuid4
 
 import pytest
+from sqlalchemy import text
 
 from api.conftest import Page, fill
 from api.test_gate import routes
@@ -121,6 +122,20 @@ def test_a_forgotten_password_is_set_anew_by_mail_and_nobody_is_told_who_is_here
     assert page.sign_in(office.practitioner, CHOSEN).status_code == 200
     many = [page.http.post("/api/forgotten", json={"email": "a@b.example"}) for _ in range(8)]
     assert many[-1].status_code == 429
+
+
+def test_a_letter_in_hand_when_its_worker_died_is_sent_after_all(
+    owner, deliver, engine, database_url, mail_folder
+):
+    owner.http.post("/api/invitations", json=invitation(email="late@saltmere.example"))
+    with engine.begin() as db:
+        db.execute(text("update staff_letter set state = 'sending', tries = 1"))
+        db.execute(text("update procrastinate_jobs set status = 'doing', worker_id = null"))
+    deliver()
+    assert FolderInbox(mail_folder).letters() == []
+    deliver(give_back=True)
+    deliver()
+    assert [one.to for one in FolderInbox(mail_folder).letters()] == ["late@saltmere.example"]
 
 
 def test_a_mail_that_nobody_takes_is_seen_by_the_owner_and_let_go(owner, colleague, deliver):

@@ -13,7 +13,10 @@ from pypdf import PdfReader
 from api.conftest import fill
 from api.test_visit import weeks_on
 from gentle_plumb.config import Settings
+from gentle_plumb.hosting.backups import BackupTrouble
+from gentle_plumb.hosting.worker import make_worker, schedule_backups
 from gentle_plumb.main import make_services
+from gentle_plumb.storage import SqlTroubles
 from plumb_demo.photographs import Angles, Camera, photograph_side
 
 PERIODS = {"signed_years": 10, "unsigned_years": 2, "photographs_months": 6}
@@ -135,3 +138,30 @@ def test_the_archive_holds_their_own_answers_and_the_trail(owner, visit):
     assert "token" not in json.dumps(own)
     assert "Shared with the client" in trail
     assert "link to the client's own page" in trail
+
+
+def test_a_backup_that_fails_says_why_to_the_owner_and_is_quiet_once_one_goes_well(
+    engine, owner, database_url, tmp_path, clock, capsys
+):
+    in_the_way = tmp_path / "backups"
+    in_the_way.write_text("no folder")
+    settings = Settings(
+        database_url=database_url, backup_folder=in_the_way, backup_key=tmp_path / "key"
+    )
+    worker = make_worker(database_url, None, None)
+    schedule_backups(worker, settings, SqlTroubles(engine))
+    with pytest.raises(BackupTrouble):
+        worker.tasks["back_up"].func(0)
+    assert "Backup failed" in capsys.readouterr().err
+    services = make_services(engine, settings, clock)
+    found = services.running.look(replace(owner.member))
+    assert str(in_the_way) in found.backup_trouble.detail
+    assert services.running.ages().keys() == {"backup_failed"}
+    in_the_way.unlink()
+    worker.tasks["back_up"].func(0)
+    found = services.running.look(replace(owner.member))
+    assert (found.backup_trouble, found.late, found.worker_lost) == (None, False, True)
+    of_tomorrow = in_the_way / "plumb-29990101-023000.dump.age"
+    of_tomorrow.write_bytes(b"x")
+    next(in_the_way.glob("plumb-20*.dump.age")).unlink()
+    assert services.running.look(replace(owner.member)).late

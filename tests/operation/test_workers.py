@@ -32,7 +32,7 @@ def served(server_url):
         )
         yield f"http://127.0.0.1:{port}/api", process
         process.send_signal(signal.SIGTERM)
-        process.wait(20)
+        process.wait(60)
 
 
 def ask(address, **headers):
@@ -42,7 +42,7 @@ def ask(address, **headers):
     return ""
 
 
-def until(told, seconds=60):
+def until(told, seconds=150):
     deadline = time.monotonic() + seconds
     while not told():
         assert time.monotonic() < deadline
@@ -57,6 +57,17 @@ def workers_of(process):
     ]
 
 
+def test_processes_end_with_the_one_that_started_them(served):
+    address, process = served
+    until(lambda: ask(f"{address}/ready"))
+    children = workers_of(process)
+    assert len(children) == 2
+    process.kill()
+    process.wait()
+    until(lambda: not any(Path(f"/proc/{pid}").exists() for pid in children))
+    assert ask(f"{address}/health") == ""
+
+
 def test_processes_share_their_figures_and_one_that_dies_is_replaced(served):
     address, process = served
     until(lambda: ask(f"{address}/ready"))
@@ -69,6 +80,11 @@ def test_processes_share_their_figures_and_one_that_dies_is_replaced(served):
         r'plumb_calls_total\{[^}]*route="/api/ready",status="200"\} ([\d.]+)', figures
     )
     assert float(calls.group(1)) >= 40
+    until(
+        lambda: (
+            "plumb_worker_age_seconds" in ask(f"{address}/metrics", Authorization=f"Bearer {TOKEN}")
+        )
+    )
     assert ask(f"{address}/metrics") == ""
     os.kill(before[0], signal.SIGKILL)
     until(lambda: len(set(workers_of(process)) - set(before)) == 1)

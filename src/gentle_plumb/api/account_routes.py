@@ -55,7 +55,16 @@ def health(services: With) -> dict[str, str]:
     """Whether server and database answer."""
     with services.engine.connect() as connection:
         connection.execute(text("select 1"))
-    return {"status": "ok"}
+    return {"status": "ok", **_worker(services)}
+
+
+def _worker(services: Services) -> dict[str, str]:
+    """When the queue's worker last reported, and whether it still does: without it no mail leaves."""
+    heard, lost = services.running.worker()
+    return {
+        "worker": "lost" if lost else "working",
+        "worker_heard": heard.isoformat() if heard else "never",
+    }
 
 
 @public.get("/ready", responses={503: {"model": Problem}})
@@ -66,7 +75,7 @@ def ready(services: With) -> dict[str, str]:
         raise HTTPException(
             503, f"The database is at schema {held or 'none'}, not at this program's."
         )
-    return {"status": "ready", "schema": held}
+    return {"status": "ready", "schema": held, **_worker(services)}
 
 
 @public.post(

@@ -77,6 +77,7 @@ def metrics(request: Request, services: With) -> Response:
         MultiProcessCollector(registry)  # type: ignore[no-untyped-call]
     waiting = CollectorRegistry()
     waiting.register(_Queue(services.queue.counts()))
+    waiting.register(_Ages(services.running.ages()))
     return Response(
         generate_latest(registry) + generate_latest(waiting), media_type=CONTENT_TYPE_LATEST
     )
@@ -93,3 +94,21 @@ class _Queue:
         for names, count in self._counts.items():
             jobs.add_metric(names, count)
         return [jobs]
+
+
+class _Ages:
+    """How long ago something last went well, s; nothing of what never has."""
+
+    def __init__(self, ages: dict[str, float]) -> None:
+        self._ages = ages
+
+    def collect(self) -> list[GaugeMetricFamily]:
+        says = {
+            "worker": "Since the queue's worker last reported, s",
+            "backup": "Since the last backup was made, s",
+            "backup_failed": "Since the last try at a backup failed, s; none where it went well",
+        }
+        return [
+            GaugeMetricFamily(f"plumb_{name}_age_seconds", says[name], value=age)
+            for name, age in self._ages.items()
+        ]

@@ -235,6 +235,7 @@ class Cluster:
         while not done.wait(WATCH_S):
             if self._alive():
                 continue
+            reap()
             with (self.folder / "restart").open("a") as lock:
                 fcntl.flock(lock, fcntl.LOCK_EX)  # of all who use it, one brings it back
                 if not self._alive() and not done.is_set():
@@ -242,12 +243,20 @@ class Cluster:
                         self.start(self.port)
 
     def _alive(self) -> bool:
-        """Whether the server's first process is there; asks nothing of it."""
+        """Whether the server's first process is there; asks nothing of it.
+
+        A dead one that nobody has taken leave of yet (a zombie, as where this program is process 1),
+        and another program that has its number since a crash, are not.
+        """
+        pid = self._pid()
+        return pid is not None and is_server(pid, self.data)
+
+    def _pid(self) -> int | None:
+        """The number that the server left in its folder."""
         try:
-            pid = int((self.data / "postmaster.pid").read_text().splitlines()[0])
+            return int((self.data / "postmaster.pid").read_text().splitlines()[0])
         except (OSError, ValueError, IndexError):
-            return False
-        return Path(f"/proc/{pid}").exists()
+            return None
 
     def _alone_here(self, lock: IO[str]) -> bool:
         """Whether the folder is this start's alone; if not, the server of another one runs in it."""
@@ -276,6 +285,7 @@ class Cluster:
         """
         self.port = port or free_port()
         options = f"-p {self.port} -c listen_addresses=127.0.0.1 -k ."
+        self._drop_stale_number()
         deadline, log = time.monotonic() + START_PATIENCE_S, self.data / "server.log"
         while True:
             done = self._run(
@@ -297,11 +307,18 @@ class Cluster:
                 raise PostgresTrouble(f"PostgreSQL did not start: {_last_line(log, done.stderr)}")
             time.sleep(0.5)
 
+    def _drop_stale_number(self) -> None:
+        """Take a left number away that belongs to another program now.
+
+        PostgreSQL takes one over whose process is gone; one that somebody else has, it does not.
+        """
+        pid = self._pid()
+        if pid is not None and not is_server(pid, self.data):
+            (self.data / "postmaster.pid").unlink(missing_ok=True)
+
     def running(self) -> bool:
         """Whether a server of this folder runs."""
-        return (
-            self._run(self._bin / "pg_ctl", "-D", self.data, "status", check=False).returncode == 0
-        )
+        return self._alive()
 
     def stop(self) -> None:
         """Stop the server and wait for it."""
@@ -342,6 +359,54 @@ class Cluster:
             sql.Identifier(role), sql.Literal(self._secret(role))
         )
         connection.execute(told)
+
+
+def is_server(pid: int, data: Path) -> bool:
+    """Whether a process is a living PostgreSQL server of a data folder.
+
+    Parameters
+    ----------
+    pid : int
+        As PostgreSQL left it in its folder.
+    data : Path
+        The folder that the process has to work in; not asked where the system keeps that to itself.
+
+    """
+    name, state = _process(pid)
+    if name != "postgres" or state in GONE:
+        return False
+    try:
+        return Path(f"/proc/{pid}/cwd").samefile(data)
+    except PermissionError:
+        return True
+    except OSError:
+        return False
+
+
+GONE = ("Z", "X", "")
+"""States of a process that is dead, whether anybody has taken leave of it or not. Source: proc(5)."""
+
+
+def _process(pid: int) -> tuple[str, str]:
+    """A process's name and state, both empty where there is none."""
+    try:
+        head, tail = Path(f"/proc/{pid}/stat").read_text().rsplit(")", 1)
+    except (OSError, ValueError):
+        return "", ""
+    return head.split("(", 1)[-1], tail.split()[0]
+
+
+def reap() -> None:
+    """Take leave of dead PostgreSQL processes that fell to this one: as process 1 it gets orphans.
+
+    Children of its own making are left to whoever waits for them.
+    """
+    me = os.getpid()
+    with suppress(OSError):
+        for child in Path(f"/proc/{me}/task/{me}/children").read_text().split():
+            if _process(int(child)) == ("postgres", "Z"):
+                with suppress(ChildProcessError):
+                    os.waitpid(int(child), os.WNOHANG)
 
 
 def _try_lock(lock: IO[str]) -> bool:

@@ -8,6 +8,7 @@ import signal
 import subprocess
 import sys
 import threading
+import time
 import urllib.request
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager, suppress
@@ -16,6 +17,7 @@ from tempfile import TemporaryDirectory
 from typing import Any
 
 import uvicorn
+from fastapi import FastAPI
 from sqlalchemy import Engine, select
 from sqlalchemy.exc import ArgumentError, DBAPIError, OperationalError, ProgrammingError
 from sqlalchemy.orm import Session as Db
@@ -37,10 +39,12 @@ from ..storage import (
 from ..storage.models import ClientRow, PracticeRow
 from ..storage.queue import DROP_QUEUE
 from ..storage.roles import role_of
+from .parent import end_with_parent
 from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
 
 PORT = 8750
-GREET_TRIES = 600
+GREET_AFTER_S = 60.0
+"""After so long without an answer it is said that starting takes long, s. House value."""
 VAR = ROOT / "var"
 Say = Callable[[str], None]
 
@@ -174,7 +178,7 @@ def serve(
     os.environ["GENTLE_PLUMB_DEMO"] = "1" if demo else "0"
     if not demo:
         os.environ.setdefault("GENTLE_PLUMB_BACKUP_FOLDER", str(VAR / "backups"))
-        with worker():
+        with worker(say):
             _serve(demo=demo, say=say, port=port, host=host, workers=workers)
         return
     with (
@@ -186,22 +190,41 @@ def serve(
         for name, address in addresses.items():
             os.environ.setdefault(f"GENTLE_PLUMB_{name.upper()}", address)
         say(f"Simulated: {', '.join(f'{name} {at}' for name, at in addresses.items())}.")
-        with worker():
+        with worker(say):
             _serve(demo=demo, say=say, port=port, host=host, workers=workers)
 
 
 @contextmanager
-def worker() -> Iterator[None]:
-    """One worker in a process of its own, for as long as the server runs; it ends with it."""
-    with subprocess.Popen(
-        [sys.executable, "-m", "gentle_plumb.hosting.worker"],
-        stdin=subprocess.PIPE,
-        env={**os.environ, "PYTHONPATH": str(ROOT / "src")},
-    ) as process:
-        try:
-            yield
-        finally:
-            _end(process)
+def worker(say: Say) -> Iterator[None]:
+    """One worker in a process of its own, for as long as the server runs; one that dies is replaced."""
+    done = threading.Event()
+    watcher = threading.Thread(target=_keep_working, args=(done, say), daemon=True)
+    watcher.start()
+    try:
+        yield
+    finally:
+        done.set()
+        watcher.join()
+
+
+def _keep_working(done: threading.Event, say: Say) -> None:
+    while not done.is_set():
+        with subprocess.Popen(
+            [sys.executable, "-m", "gentle_plumb.hosting.worker"],
+            stdin=subprocess.PIPE,
+            env={**os.environ, "PYTHONPATH": str(ROOT / "src")},
+        ) as process:
+            while process.poll() is None and not done.wait(WORKER_WATCH_S):
+                pass
+            if process.poll() is None:
+                _end(process)
+                return
+        say(f"The queue's worker ended ({process.returncode}); another one is started.")
+        done.wait(WORKER_WATCH_S)
+
+
+WORKER_WATCH_S = 1.0
+"""How often it is looked whether the worker is there, and how long before another is started, s. House value."""
 
 
 def _end(process: subprocess.Popen[Any]) -> None:
@@ -274,7 +297,7 @@ def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
 
 def _run(workers: int, host: str, port: int) -> None:
     uvicorn.run(
-        "gentle_plumb.main:create_app" if workers > 1 else create_app(),
+        "gentle_plumb.hosting.run:serving_process" if workers > 1 else create_app(),
         factory=workers > 1,
         workers=workers if workers > 1 else None,
         host=host,
@@ -282,21 +305,31 @@ def _run(workers: int, host: str, port: int) -> None:
         log_level="warning",
         access_log=False,
         timeout_graceful_shutdown=3,
+        timeout_worker_healthcheck=WORKER_PATIENCE_S,
     )
+
+
+WORKER_PATIENCE_S = 120
+"""How long a serving process may take to start, or to answer while it is busy, s: a slow machine takes ten for
+its imports alone. House value."""
+
+
+def serving_process() -> FastAPI:
+    """The application of one of several processes, which ends with the one that started it."""
+    end_with_parent()
+    return create_app()
 
 
 def _greet(port: int, demo: bool, say: Say, told: threading.Event) -> None:
     """Say where it answers, once it does."""
     address = f"http://127.0.0.1:{port}"
-    for _ in range(GREET_TRIES):
-        with suppress(OSError):
-            urllib.request.urlopen(f"{address}/api/health", timeout=5).read()
-            break
+    begun, patient = time.monotonic(), True
+    while not _answers(address):
         if told.wait(0.05):
             return  # it ended before it began
-    else:
-        say("The server started but does not answer.")
-        return
+        if patient and time.monotonic() - begun > GREET_AFTER_S:
+            say("Still starting: this machine is slow today.")
+            patient = False
     say(f"Gentle Plumb answers at {address}")
     if demo:
         from plumb_demo.people import DEMO_MEMBERS
@@ -304,6 +337,13 @@ def _greet(port: int, demo: bool, say: Say, told: threading.Event) -> None:
         for person in DEMO_MEMBERS:
             say(f"  sign in as {person.email}  password {person.password}   ({person.says})")
     say("Press Ctrl-C to stop.")
+
+
+def _answers(address: str) -> bool:
+    with suppress(OSError):
+        urllib.request.urlopen(f"{address}/api/health", timeout=5).read()
+        return True
+    return False
 
 
 def end_on_signals() -> None:

@@ -29,7 +29,8 @@ from ..services.access import EntranceService
 from ..services.bulk import BulkService
 from ..services.errors import MailTrouble
 from ..services.own_page import MailService
-from ..storage import make_engine
+from ..services.running import BACKUP, Troubles
+from ..storage import SqlTroubles, make_engine
 from ..storage.queue import BULK_QUEUE, DO_BULK, MAIL_QUEUE, SEND_LETTER, SEND_MAIL
 from .backups import BackupTrouble, back_up, backup_key, drop_old
 
@@ -43,6 +44,8 @@ MOST_BULK_TRIES, BULK_WAIT_S = 3, 30
 """How often something large is tried, and how long it waits between, s. House values."""
 TIDY_AT = "20 * * * *"
 """When files that nobody has fetched go: each hour, as cron has it. House value."""
+STALLED_S = 90
+"""A job whose worker has not reported for so long is given back, s; it reports every ten. House value."""
 AGAIN_S = 5.0
 """How long after an outage of the database the worker begins again, s. House value."""
 
@@ -85,7 +88,21 @@ def make_worker(
 
     if bulk is not None:
         _do_large_things(app, cache(bulk))
+    _give_back(app)
     return app
+
+
+def _give_back(app: App) -> None:
+    """Have jobs done again that were in hand when their worker died: nobody else would ever take them up."""
+
+    @app.periodic(cron="* * * * *")
+    @app.task(name="give_back", queue="tidy", queueing_lock="give_back")
+    async def give_back(timestamp: int) -> None:
+        del timestamp  # when it was due
+        jobs = app.job_manager
+        for job in await jobs.get_stalled_jobs(seconds_since_heartbeat=STALLED_S):
+            if job.id is not None:
+                await jobs.retry_job_by_id_async(job.id, retry_at=now())
 
 
 def _do_large_things(app: App, bulk: Callable[[], BulkService]) -> None:
@@ -103,8 +120,8 @@ def _do_large_things(app: App, bulk: Callable[[], BulkService]) -> None:
         bulk().tidy()
 
 
-def schedule_backups(app: App, settings: Settings) -> None:
-    """Have a backup made at its hour, by one worker, and old ones dropped."""
+def schedule_backups(app: App, settings: Settings, troubles: Troubles) -> None:
+    """Have a backup made at its hour, by one worker, and old ones dropped; one that fails says so."""
     folder = settings.backup_folder
     if folder is None:
         return
@@ -114,8 +131,14 @@ def schedule_backups(app: App, settings: Settings) -> None:
     @app.task(name="back_up", queue="backups", queueing_lock="backups", retry=again)
     def make_backup(timestamp: int) -> None:
         del timestamp  # when it was due
-        key, _ = backup_key(settings.backup_key)
-        back_up(settings.database_url, folder, key, now())
+        try:
+            key, _ = backup_key(settings.backup_key)
+            back_up(settings.database_url, folder, key, now())
+        except (BackupTrouble, OSError) as error:
+            troubles.note(BACKUP, now(), str(error))
+            print(f"Backup failed: {error}", file=sys.stderr, flush=True)
+            raise BackupTrouble(str(error)) from error
+        troubles.clear(BACKUP)
         drop_old(folder, settings.backup_days, now())
 
 
@@ -160,7 +183,7 @@ def main() -> None:
                     entrance_service(engine, settings),
                     partial(_large_things, engine, settings),
                 )
-                schedule_backups(app, settings)
+                schedule_backups(app, settings, SqlTroubles(engine))
                 asyncio.run(work(app))
             time.sleep(AGAIN_S)  # the database was away
 

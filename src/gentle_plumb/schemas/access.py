@@ -286,16 +286,28 @@ class BackupOut(BaseModel):
     megabytes: float
 
 
+class TroubleOut(BaseModel):
+    """Something that went wrong: when, and what was said of it."""
+
+    at: datetime
+    detail: str
+
+
 class RunningOut(BaseModel):
     """How the program runs: its backups, what waits, and what was given up.
 
-    ``backups`` says whether they are made; ``late`` that the last one is older than two days.
+    ``backups`` says whether they are made; ``late`` that the last one is older than two days;
+    ``backup_trouble`` is why the last try failed. ``worker_heard`` is when the queue's worker last reported,
+    ``worker_lost`` that this is too long ago.
     """
 
     version: str
     backups: bool
     last_backup: BackupOut | None
     late: bool
+    backup_trouble: TroubleOut | None
+    worker_heard: datetime | None
+    worker_lost: bool
     kept_days: int
     waiting: int
     failed_jobs: int

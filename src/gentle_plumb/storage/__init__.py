@@ -14,6 +14,7 @@ from .queue import SqlQueue
 from .records import SqlRecords
 from .shelf import SqlShelf
 from .trail import SqlTrail
+from .troubles import SqlTroubles
 
 __all__ = [
     "SqlAccounts",
@@ -29,6 +30,7 @@ __all__ = [
     "SqlRecords",
     "SqlShelf",
     "SqlTrail",
+    "SqlTroubles",
     "erase_again",
     "make_engine",
     "migrate",

@@ -84,7 +84,7 @@ class SqlOneTimeLinks:
     def claim_letter(self, letter_id: UUID) -> tuple[StaffLetter, OneTimeLink] | None:
         claimed = (
             update(StaffLetterRow)
-            .where(_LETTER.id == letter_id, _LETTER.state == "waiting")
+            .where(_LETTER.id == letter_id, _LETTER.state.in_(("waiting", "sending")))
             .values(state="sending", tries=_LETTER.tries + 1)
             .returning(*_LETTER)
         )

@@ -118,6 +118,15 @@ class TryRow(Base):
     last_at: Mapped[datetime] = mapped_column(Moment)
 
 
+class TroubleRow(Base):
+    """The last thing of its kind that went wrong while nobody was there to be told; none once it goes well."""
+
+    __tablename__ = "trouble"
+    kind: Mapped[str] = mapped_column(primary_key=True)
+    at: Mapped[datetime] = mapped_column(Moment)
+    detail: Mapped[str]
+
+
 class ClientRow(Base):
     """A client."""
 

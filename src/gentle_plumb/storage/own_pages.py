@@ -209,7 +209,7 @@ class SqlOwnPages:
     def claim_mail(self, mail_id: UUID) -> OutgoingMail | None:
         claimed = (
             update(OutgoingMailRow)
-            .where(_MAIL.id == mail_id, _MAIL.state == "waiting")
+            .where(_MAIL.id == mail_id, _MAIL.state.in_(("waiting", "sending")))
             .values(state="sending", tries=_MAIL.tries + 1)
             .returning(*_MAIL)
         )

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from datetime import datetime
 from functools import cache
 from typing import TYPE_CHECKING, Any, cast
 from uuid import UUID
@@ -91,3 +92,10 @@ class SqlQueue:
         )
         with self._engine.connect() as connection:
             return {(queue, state): count for queue, state, count in connection.execute(query)}
+
+    def worker_heard(self) -> datetime | None:
+        """As the port says."""
+        query = text("select max(last_heartbeat) from procrastinate_workers")
+        with self._engine.connect() as connection:
+            heard: datetime | None = connection.execute(query).scalar()
+        return heard

@@ -48,6 +48,7 @@ export function aRow(over: Partial<Row> = {}): Row {
     },
     ...{ left_over: null, limits: [], limited: false, cost: null, cost_off: false },
     ...{ estimated: [], retake: null, overruled: false, overrule_reason: null, check: null },
+    remedied: false,
     ...{ dial: null, computed: null, chance: "99 %", datum: "from the floor", drag: null },
     about: { inputs: [], chosen: [], source: "iso-9241-5" },
     at: { target: 440, low: 420, high: 450, setting: 440, sd: 8, found: 480, left: null },

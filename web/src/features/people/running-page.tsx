@@ -36,11 +36,17 @@ function Shown({ running }: { running: Running }) {
     <>
       <section aria-label="Backups">
         <h2 className="border-b border-ink pb-1 text-lg">Backups</h2>
-        {running.late && (
+        {running.backup_trouble && (
+          <Notice role="alert" className="mt-3">
+            The backup failed on {moment(running.backup_trouble.at)}:{" "}
+            {running.backup_trouble.detail}
+          </Notice>
+        )}
+        {running.late && !running.backup_trouble && (
           <Notice role="alert" className="mt-3">
             {last
-              ? `The last backup is of ${moment(last.at)}: that is too long ago. Ask whoever runs the program.`
-              : "No backup has been made yet. The first one comes in the night; ask whoever runs the program if it does not."}
+              ? `Last backup: ${moment(last.at)}. That is too old; tell your administrator.`
+              : "No backup has been made yet. The first is made tonight; tell your administrator if it isn't."}
           </Notice>
         )}
         <p className="py-3">
@@ -67,6 +73,14 @@ function Shown({ running }: { running: Running }) {
       </section>
       <section aria-label="Queue" className="mt-6">
         <h2 className="border-b border-ink pb-1 text-lg">Queue</h2>
+        {running.worker_lost && (
+          <Notice role="alert" className="mt-3">
+            {running.worker_heard
+              ? `Nothing has been working on the queue since ${moment(running.worker_heard)}.`
+              : "Nothing has ever worked on the queue."}{" "}
+            No email, backup or export is made until it does; tell your administrator.
+          </Notice>
+        )}
         <p className="figures py-3">
           {running.waiting} to be done, {running.failed_jobs} given up, in the whole installation.
           Gentle Plumb {running.version}.

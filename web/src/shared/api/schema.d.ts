@@ -7572,7 +7572,9 @@ export interface components {
          * RunningOut
          * @description How the program runs: its backups, what waits, and what was given up.
          *
-         *     ``backups`` says whether they are made; ``late`` that the last one is older than two days.
+         *     ``backups`` says whether they are made; ``late`` that the last one is older than two days;
+         *     ``backup_trouble`` is why the last try failed. ``worker_heard`` is when the queue's worker last reported,
+         *     ``worker_lost`` that this is too long ago.
          */
         RunningOut: {
             /** Version */
@@ -7582,6 +7584,11 @@ export interface components {
             last_backup: components["schemas"]["BackupOut"] | null;
             /** Late */
             late: boolean;
+            backup_trouble: components["schemas"]["TroubleOut"] | null;
+            /** Worker Heard */
+            worker_heard: string | null;
+            /** Worker Lost */
+            worker_lost: boolean;
             /** Kept Days */
             kept_days: number;
             /** Waiting */
@@ -8501,6 +8508,19 @@ export interface components {
         Trouble: {
             /** Field */
             field: string;
+            /** Detail */
+            detail: string;
+        };
+        /**
+         * TroubleOut
+         * @description Something that went wrong: when, and what was said of it.
+         */
+        TroubleOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
             /** Detail */
             detail: string;
         };
