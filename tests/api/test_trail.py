@@ -138,3 +138,45 @@ def test_each_answer_and_each_line_bear_the_same_name_of_the_request(owner, engi
     answer = owner.add("clients", name="Odile")
     [*_, last] = SqlTrail(engine).whole(office.practice.id)
     assert answer.headers["x-request-id"] == last.request_id
+
+
+def test_an_export_names_each_client_whose_data_left_and_a_refusal_stands_too(owner, reader):
+    visits = [owner.new_visit(name) for name in ("Odile Marrick", "Bram Tolliver")]
+    for visit in visits:
+        owner.type(visit, "ask.consent.notes", "yes")
+        owner.type(visit, "measure.stature.first", "165")
+    assert owner.http.get("/api/exchange", params={"format": "json"}).status_code == 200
+    exported = [one["client"] for one in lines(owner, act="export")]
+    assert sorted(exported) == ["Bram Tolliver", "Odile Marrick"]
+    assert reader.http.get(f"/api/visits/{visits[0]}").status_code == 403
+    [refused] = lines(owner, act="refused")
+    assert (refused["what"], refused["client"], refused["who"]) == (
+        "visit",
+        "Odile Marrick",
+        reader.member.name,
+    )
+
+
+def test_an_import_sent_as_json_leaves_its_line(owner):
+    file = "client,sex,visit_on,dimension,reading,mm\nYara Fenwick,female,2026-02-02,stature,1,1650\n"
+    owner.new_visit("Odile Marrick")
+    sent = owner.http.post(
+        "/api/exchange", content=file.encode(), headers={"Content-Type": "application/json"}
+    )
+    assert sent.status_code == 201, sent.text
+    assert [one["act"] for one in lines(owner, act="import")] == ["import"]
+
+
+def test_what_can_not_be_noted_is_not_done(owner, monkeypatch):
+    def broken(*_):
+        raise RuntimeError
+
+    before = owner.http.get("/api/clients").json()
+    monkeypatch.setattr(SqlTrail, "_add", staticmethod(broken))
+    assert owner.add("clients", name="Odile Marrick").status_code == 500
+    assert owner.http.post("/api/exchange", json={"x": 1}).status_code == 422
+    monkeypatch.undo()
+    assert owner.http.get("/api/clients").json() == before
+    made = owner.add("clients", name="Odile Marrick").json()
+    [line] = lines(owner, act="change")
+    assert (line["what"], line["client_id"]) == ("client", made["id"])

@@ -105,9 +105,9 @@ def caller(
             raise NotAllowed("Your session has changed. Reload the page.")
     if practice.second_factor and not member.totp_secret and request.url.path not in ENROLLING:
         raise MustEnrol("Your practice asks for a second factor. Set yours up first.")
-    _require_seen(request, member)
     who = CurrentUser(session=session, member=member, practice=practice)
-    request.state.who = who  # for the trail
+    request.state.who = who  # for the trail, which names also who is refused
+    _require_seen(request, member)
     return who
 
 

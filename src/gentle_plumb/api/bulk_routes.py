@@ -50,10 +50,12 @@ async def ask_import(
     response_class=Response,
     responses={200: {"content": {"application/zip": {}}}},
 )
-def bulk_file(services: With, who: Signed, job_id: UUID) -> Response:
+def bulk_file(request: Request, services: With, who: Signed, job_id: UUID) -> Response:
     """The file that was made, for who asked for it."""
+    file = services.bulk.file(who.member, job_id)
+    request.state.clients_out = services.bulk.clients_in(who.practice.id, job_id, file)
     return Response(
-        services.bulk.file(who.member, job_id),
+        file,
         media_type="application/zip",
         headers={"Content-Disposition": 'attachment; filename="papers.zip"'},
     )

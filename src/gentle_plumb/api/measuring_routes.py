@@ -127,9 +127,12 @@ Kind = Annotated[Literal["csv_readings", "csv_clients", "json", "fhir"], Query()
         200: {"content": {"text/csv": {}, "application/json": {}, "application/fhir+json": {}}}
     },
 )
-def export(services: With, who: Signed, format: Kind, visit_id: UUID | None = None) -> Response:
+def export(
+    request: Request, services: With, who: Signed, format: Kind, visit_id: UUID | None = None
+) -> Response:
     """The practice's measurements as a file, or one visit's."""
-    body, media, name = services.exchange.export(who.member, format, visit_id)
+    body, media, name, clients = services.exchange.export(who.member, format, visit_id)
+    request.state.clients_out = clients
     return Response(
         body, media_type=media, headers={"Content-Disposition": f'attachment; filename="{name}"'}
     )

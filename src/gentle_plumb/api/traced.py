@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 from collections.abc import Callable, Coroutine
 from typing import Any
 from uuid import UUID
@@ -11,6 +10,7 @@ from fastapi import Request, Response
 from fastapi.concurrency import run_in_threadpool
 from fastapi.routing import APIRoute
 
+from ..services.errors import NotAllowed
 from ..services.models.trail import Act, Deed, TrailTarget
 from ..services.own_page import OwnCaller
 from .auth import TARGETS, CurrentUser
@@ -132,12 +132,10 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
 )
 """Routes that hold nothing of a client, and change nothing about who comes in."""
 PREFIX = "/api"
-MAKES_A_CLIENT = {"/clients", "/clients/archive"}
-"""Calls whose answer is the client that was made."""
 
 
 class TracedRoute(APIRoute):
-    """A route whose deeds stand in the trail before its answer leaves: no trail, no answer."""
+    """A route whose deeds stand in the trail before its answer leaves: no trail, no change, no answer."""
 
     def get_route_handler(self) -> Callable[[Request], Coroutine[Any, Any, Response]]:
         """Wrap the route's own handler."""
@@ -147,20 +145,38 @@ class TracedRoute(APIRoute):
         if traced is None:
             return handle
         act, what = traced
+        takes_json = self.body_field is not None  # others read what they are sent themselves
 
         async def handled(request: Request) -> Response:
             services: Services = request.app.state.services
             target = await _target(services, request)
-            response = await handle(request)
-            if target == TrailTarget() and method == "POST":
-                target = await _named_in(services, request, response)
-            if response.status_code < 400:
-                deed = _deed(request, act, what, target)
-                if deed is not None and not services.trail.gathered(deed):
-                    await run_in_threadpool(services.trail.note, deed)
+            if target == TrailTarget() and method == "POST" and takes_json:
+                target = await _named_in(services, request)
+
+            def deed_of(made: UUID | None) -> Deed | None:
+                about = TrailTarget(client_id=made) if made and target == TrailTarget() else target
+                return _deed(request, act, what, about)
+
+            try:
+                with services.trail.during(deed_of) as changed:
+                    response = await handle(request)
+            except NotAllowed:
+                await _note(services, _deed(request, "refused", what, target))
+                raise
+            if response.status_code < 400 and not changed():
+                clients = getattr(request.state, "clients_out", ())
+                about = [TrailTarget(client_id=one) for one in sorted(clients)] or [target]
+                await _note(services, *(_deed(request, act, what, one) for one in about))
             return response
 
         return handled
+
+
+async def _note(services: Services, *deeds: Deed | None) -> None:
+    """Write down what is not in a line of a moment ago already."""
+    fresh = [one for one in deeds if one is not None and not services.trail.gathered(one)]
+    if fresh:
+        await run_in_threadpool(services.trail.note, *fresh)
 
 
 async def _target(services: Services, request: Request) -> TrailTarget:
@@ -180,18 +196,20 @@ async def _target(services: Services, request: Request) -> TrailTarget:
     return TrailTarget()
 
 
-async def _named_in(services: Services, request: Request, response: Response) -> TrailTarget:
-    """Whose what was just made is: a new client's own, else by the identifiers that the body names."""
-    if request.url.path.removeprefix(PREFIX) in MAKES_A_CLIENT:
-        return TrailTarget(client_id=UUID(json.loads(bytes(response.body))["id"]))
-    if request.headers.get("content-type", "").partition(";")[0] != "application/json":
+async def _named_in(services: Services, request: Request) -> TrailTarget:
+    """Whose the thing is that the identifiers in the body name."""
+    try:
+        given = await request.json()
+    except ValueError:  # the route itself says what is wrong with it
         return TrailTarget()
-    given = await request.json()
     if not isinstance(given, dict):
         return TrailTarget()
     for name, kind in TARGETS:
-        if isinstance(given.get(name), str):
-            return await run_in_threadpool(services.trail.target, kind, UUID(given[name]))
+        try:
+            id = UUID(str(given[name]))
+        except (KeyError, ValueError):
+            continue
+        return await run_in_threadpool(services.trail.target, kind, id)
     return TrailTarget()
 
 

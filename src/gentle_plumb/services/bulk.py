@@ -135,6 +135,20 @@ class BulkService:
             raise NotFound("There is no such file, or not any more.")
         return made
 
+    def clients_in(self, practice_id: UUID, job_id: UUID, file: bytes) -> frozenset[UUID]:
+        """Whose papers a file holds that was made: by the report that each paper's name ends with."""
+        job, _ = self._jobs.file(practice_id, job_id)
+        if job.since is None or job.until is None:
+            return frozenset()
+        with zipfile.ZipFile(io.BytesIO(file)) as folder:
+            held = {name.removesuffix(".pdf").rpartition(" ")[2] for name in folder.namelist()}
+        around = self._jobs.signed(
+            practice_id,
+            _midnight(job.since) - timedelta(days=1),
+            _midnight(job.until) + timedelta(days=2),
+        )
+        return frozenset(one.client_id for one in around if str(one.report_id)[:8] in held)
+
     def drop(self, member: Member, job_id: UUID) -> None:
         """Forget a job with its file, for who asked for it; raises NotFound."""
         job, _ = self._jobs.file(member.practice_id, job_id)

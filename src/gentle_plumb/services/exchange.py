@@ -89,20 +89,21 @@ class ExchangeService:
 
     def export(
         self, member: Member, format: str, visit_id: UUID | None = None
-    ) -> tuple[bytes, str, str]:
-        """The practice's measurements, or one visit's: file, media type, name.
+    ) -> tuple[bytes, str, str, frozenset[UUID]]:
+        """The practice's measurements, or one visit's: file, media type, name, and whose they are.
 
         Raises NotAllowed without a view of health data.
         """
         require_health(member)
         only = None if visit_id is None else {visit_id}
         hidden = self._hidden_from(member)
-        found = [
-            sheet_of(*one)
+        seen = [
+            one
             for one in self._records.measured(member.practice_id, only)
             if one[1].id not in hidden
         ]
-        return self._formats.write(format, found)
+        file = self._formats.write(format, [sheet_of(*one) for one in seen])
+        return (*file, frozenset(client.id for _, client, _ in seen))
 
     def may_take_in(self, member: Member) -> None:
         """Asked before any of a file is read; raises NotAllowed."""

@@ -8,8 +8,8 @@ import io
 import json
 import threading
 from collections import OrderedDict
-from collections.abc import Callable, Generator, Iterable
-from contextlib import closing
+from collections.abc import Callable, Generator, Iterable, Iterator, Sequence
+from contextlib import AbstractContextManager, closing, contextmanager
 from datetime import UTC, datetime, timedelta
 from typing import Protocol
 from uuid import UUID
@@ -30,8 +30,17 @@ MOST_KNOWN = 20_000
 class Trail(Protocol):
     """Keeps lines; the program's own role can add and read them, and nothing else."""
 
-    def add(self, deed: Deed, now: datetime) -> TrailLine:
-        """Add a line at the end of its practice's chain."""
+    def add(self, deeds: Sequence[Deed], now: datetime) -> list[TrailLine]:
+        """Add lines at the end of their practice's chain, all or none."""
+
+    def during(
+        self, deed_of: Callable[[UUID | None], Deed | None], now: Clock
+    ) -> AbstractContextManager[Callable[[], bool]]:
+        """Add the line of what is done inside in the transaction that does it, whatever that is.
+
+        ``deed_of`` is told the client that was made, if one was. What is given says whether
+        anything was changed, and so noted.
+        """
 
     def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
         """Whose a thing is; nothing where it is not there."""
@@ -142,12 +151,34 @@ class TrailService:
             last = self._lately.get(_key(deed))
         return last is not None and timedelta(0) <= self._clock() - last < TOGETHER
 
-    def note(self, deed: Deed) -> None:
-        """Write a deed down; reads and changes that follow each other are one line."""
-        if self.gathered(deed):
+    def note(self, *deeds: Deed) -> None:
+        """Write deeds down together; reads and changes that follow each other are one line."""
+        fresh = [one for one in deeds if not self.gathered(one)]
+        if not fresh:
             return
+        self._trail.add(fresh, self._clock())
+        for one in fresh:
+            self._noted(one)
+
+    @contextmanager
+    def during(self, deed_of: Callable[[UUID | None], Deed | None]) -> Iterator[Callable[[], bool]]:
+        """Note what is done inside in the transaction that changes something; as :meth:`note` does."""
+        written: list[Deed] = []
+
+        def fresh(made: UUID | None) -> Deed | None:
+            deed = deed_of(made)
+            if deed is None or self.gathered(deed):
+                return None
+            written.append(deed)
+            return deed
+
+        with self._trail.during(fresh, self._clock) as changed:
+            yield changed
+        for deed in written:
+            self._noted(deed)
+
+    def _noted(self, deed: Deed) -> None:
         now = self._clock()
-        self._trail.add(deed, now)
         with self._lock:
             self._lately[_key(deed)] = now
             self._lately.move_to_end(_key(deed))

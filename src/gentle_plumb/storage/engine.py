@@ -15,6 +15,7 @@ from sqlalchemy.engine import make_url
 from sqlalchemy.exc import DisconnectionError
 from sqlalchemy.pool import ConnectionPoolEntry
 
+from .audited import watch
 from .roles import grant
 
 MIGRATION_LOCK = 7_316_205
@@ -34,6 +35,7 @@ def make_engine(url: str, *, pool_size: int = 10) -> Engine:
         address, pool_size=pool_size, max_overflow=0, pool_timeout=10, hide_parameters=True
     )
     _ask_after_idling(engine)
+    watch(engine)
     return engine
 
 

@@ -2,17 +2,19 @@
 
 from __future__ import annotations
 
-from collections.abc import Generator
+from collections.abc import Callable, Generator, Iterator, Sequence
+from contextlib import contextmanager
 from datetime import datetime, timedelta
 from typing import Any
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
-from sqlalchemy import Engine, Select, func, select
+from sqlalchemy import Connection, Engine, Select, func, select
 from sqlalchemy.dialects.postgresql import insert
 
 from ..services.models.trail import Deed, TargetKind, TrailLine, TrailQuery, TrailTarget
 from ..services.trail import FIRST, digest_of
+from .audited import audited
 from .models import ClientRow, PhotoRow, PracticeRow, ReportRow, VisitRow
 from .own_models import CheckRoundRow, ClientLinkRow, TrailRow
 
@@ -26,36 +28,52 @@ class SqlTrail:
         self._engine = engine
         self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
-    def add(self, deed: Deed, now: datetime) -> TrailLine:
+    def add(self, deeds: Sequence[Deed], now: datetime) -> list[TrailLine]:
+        with self._engine.begin() as connection:
+            return [self._add(connection, one, now) for one in deeds]
+
+    @contextmanager
+    def during(
+        self, deed_of: Callable[[UUID | None], Deed | None], now: Callable[[], datetime]
+    ) -> Iterator[Callable[[], bool]]:
+        def write(connection: Connection, made: UUID | None) -> None:
+            deed = deed_of(made)
+            if deed is not None:
+                self._add(connection, deed, now())
+
+        with audited(write) as call:
+            yield lambda: call.written
+
+    @staticmethod
+    def _add(connection: Connection, deed: Deed, now: datetime) -> TrailLine:
         last = (
             select(_LINE.number, _LINE.digest)
             .where(_LINE.practice_id == deed.practice_id)
             .order_by(_LINE.number.desc())
             .limit(1)
         )
-        with self._engine.begin() as connection:
-            # lines of one practice come one after the other, or two would follow the same one
-            connection.execute(
-                select(func.pg_advisory_xact_lock(func.hashtextextended(str(deed.practice_id), 7)))
+        # lines of one practice come one after the other, or two would follow the same one
+        connection.execute(
+            select(func.pg_advisory_xact_lock(func.hashtextextended(str(deed.practice_id), 7)))
+        )
+        before = connection.execute(last).first()
+        number = (before.number if before is not None else 0) + 1
+        digest = digest_of(before.digest if before is not None else FIRST, number, now, deed)
+        connection.execute(
+            insert(TrailRow).values(
+                practice_id=deed.practice_id,
+                number=number,
+                at=now,
+                member_id=deed.member_id,
+                who=deed.who,
+                act=deed.act,
+                what=deed.what,
+                client_id=deed.target.client_id,
+                visit_id=deed.target.visit_id,
+                request_id=deed.request_id,
+                digest=digest,
             )
-            before = connection.execute(last).first()
-            number = (before.number if before is not None else 0) + 1
-            digest = digest_of(before.digest if before is not None else FIRST, number, now, deed)
-            connection.execute(
-                insert(TrailRow).values(
-                    practice_id=deed.practice_id,
-                    number=number,
-                    at=now,
-                    member_id=deed.member_id,
-                    who=deed.who,
-                    act=deed.act,
-                    what=deed.what,
-                    client_id=deed.target.client_id,
-                    visit_id=deed.target.visit_id,
-                    request_id=deed.request_id,
-                    digest=digest,
-                )
-            )
+        )
         return TrailLine(**vars(deed), number=number, at=now, digest=digest)
 
     def target(self, kind: TargetKind, id: UUID) -> TrailTarget:

@@ -24,7 +24,7 @@ Act = Literal[
 ]
 ACTS: dict[Act, str] = {
     "sign_in": "Signed in",
-    "refused": "Sign-in refused",
+    "refused": "Refused",
     "sign_out": "Signed out",
     "read": "Read",
     "change": "Changed",
