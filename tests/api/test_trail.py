@@ -158,7 +158,9 @@ def test_an_export_names_each_client_whose_data_left_and_a_refusal_stands_too(ow
 
 
 def test_an_import_sent_as_json_leaves_its_line(owner):
-    file = "client,sex,visit_on,dimension,reading,mm\nYara Fenwick,female,2026-02-02,stature,1,1650\n"
+    file = (
+        "client,sex,visit_on,dimension,reading,mm\nYara Fenwick,female,2026-02-02,stature,1,1650\n"
+    )
     owner.new_visit("Odile Marrick")
     sent = owner.http.post(
         "/api/exchange", content=file.encode(), headers={"Content-Type": "application/json"}

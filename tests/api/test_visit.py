@@ -247,3 +247,20 @@ def test_a_client_is_exported_whole_and_imported_as_a_new_one(owner, stranger):
     assert len(twins) == 2
     rows = [owner.worked(one["id"])["rows"][0]["setting"] for one in twins]
     assert rows[0] == rows[1]
+
+
+def test_lists_are_searched_on_the_server_and_today_asks_for_what_waits(owner, colleague):
+    visit = owner.new_visit("Odile Marrick")
+    owner.new_visit("Bram Tolliver")
+    listed = owner.http.get("/api/clients", params={"q": "mar"}).json()
+    assert [one["name"] for one in listed] == ["Odile Marrick"]
+    assert listed[0]["last_visit"]
+    assert owner.http.get("/api/clients", params={"offset": 100}).json() == []
+    found = owner.http.get("/api/visits", params={"q": "odi"}).json()
+    assert [one["id"] for one in found] == [visit]
+    client = found[0]["client_id"]
+    assert len(owner.http.get("/api/visits", params={"client_id": client}).json()) == 1
+    assert len(owner.http.get("/api/clients", params={"id": client}).json()) == 1
+    assert len(owner.http.get("/api/visits").json()) == 2
+    assert colleague.http.get("/api/visits", params={"mine": True}).json() == []
+    assert owner.http.get("/api/visits", params={"offset": -1}).status_code == 422

@@ -233,3 +233,43 @@ def test_the_visit_before_is_the_last_one_in_which_something_was_set(ports, star
 
 
 BEFORE = {"long ago": 90, "set": 30, "only looked at": 10}
+
+
+def test_lists_hold_what_waits_and_are_searched_a_page_at_a_time(ports, started, clock):
+    office, client, visit = started
+    records, mine, day = ports[1], office.practice.id, clock().date()
+    others = [replace(client, id=new_id(), name=f"Odile {n:03d}", email="") for n in range(3)]
+    for n, one in enumerate(others):
+        records.add_client(one)
+        add = replace(visit, id=new_id(), client_id=one.id, started_on=day - timedelta(days=n))
+        records.add_visit(add)
+    signed = replace(visit, id=new_id(), client_id=others[0].id, started_on=day - timedelta(400))
+    records.add_visit(signed)
+    records.add_report(report(signed, clock), copies())
+
+    def waiting(**more):
+        asked = {"soon": day, "latest": 20, "most": 100, "member_id": None} | more
+        return {one.id: one for one in records.visits_waiting(mine, **asked)}
+
+    assert waiting()[signed.id].signed
+    assert not waiting()[visit.id].signed
+    assert signed.id not in waiting(latest=0)
+    follow = change(
+        signed, office.owner, path="report.follow_up", typed="x", value=f"{day.isoformat()}"
+    )
+    records.write(mine, follow, clock())
+    assert not waiting()[signed.id].signed  # changed since
+    flag = change(visit, office.owner, path="ask.sign.night", typed="yes", value="yes")
+    records.write(mine, flag, clock())
+    assert [one.id for one in waiting().values() if one.flagged] == [visit.id]
+    assert waiting(member_id=new_id()) == {}
+    assert records.last_visits(mine, [others[0].id])[others[0].id][0] == day
+    assert [id for id, name, _ in records.client_names(mine) if name.startswith("Odile 0")] == [
+        one.id for one in others
+    ]
+    assert {one for one, *_ in records.visit_keys(mine)} == {
+        line.visit.id for line in records.visits(mine)
+    }
+    assert [one.visit.id for one in records.visits(mine, of=[visit.id])] == [visit.id]
+    assert len(records.visits(mine, client_id=others[0].id)) == 2
+    assert records.clients(mine, [client.id]) == [client]

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 from gentle_plumb.on_device import DeviceRecords
 from gentle_plumb.services.errors import AlreadyThere, MovedOn, NotFound, Stale
-from gentle_plumb.services.models import PrintedCopy, Report, ReportHead, VisitLine
+from gentle_plumb.services.models import PrintedCopy, Report, ReportHead, VisitInList, VisitLine
 
 
 class FakeRecords(DeviceRecords):
@@ -14,8 +14,9 @@ class FakeRecords(DeviceRecords):
         if store is not None:
             self.tables, self.lists = store.kept_tables, store.kept_lists
 
-    def clients(self, practice_id):
-        mine = [c for c in self.client_by_id.values() if c.practice_id == practice_id]
+    def clients(self, practice_id, of=None):
+        every = [c for c in self.client_by_id.values() if c.practice_id == practice_id]
+        mine = [one for one in every if of is None or one.id in of]
         return sorted(mine, key=lambda c: c.name)
 
     def change_client(self, client):
@@ -25,10 +26,51 @@ class FakeRecords(DeviceRecords):
         self.client_by_id[client.id] = replace(client, version=client.version + 1)
         return self.client_by_id[client.id]
 
-    def visits(self, practice_id):
+    def visits_of(self, practice_id):
+        mine = [one for one in self.visit_by_id.values() if one.practice_id == practice_id]
+        return sorted(mine, key=lambda one: (one.started_on, str(one.id)))
+
+    def client_names(self, practice_id):
+        return [(one.id, one.name, one.work) for one in self.clients(practice_id)]
+
+    def last_visits(self, practice_id, clients):
+        lines = [one for one in self.visits(practice_id) if one.client.id in clients]
+        return {one.client.id: (one.visit.started_on, one.follow_up) for one in reversed(lines)}
+
+    def visit_keys(self, practice_id):
+        lines = self.visits(practice_id)
+        return [(one.visit.id, one.client.id, one.visit.member_id) for one in lines]
+
+    def visits_waiting(self, practice_id, *, soon, latest, most, member_id):
+        every = self.visits(practice_id)
+        lines = [one for one in every if member_id in (None, one.visit.member_id)]
+        newest = {one.visit.id for one in [one for one in lines if one.signed_at][:latest]}
+        days = {}
+        for one in every:
+            days.setdefault(one.client.id, one.visit.started_on)
+        every = [
+            VisitInList(
+                id=line.visit.id,
+                client_id=line.client.id,
+                member_id=line.visit.member_id,
+                started_on=line.visit.started_on,
+                signed=line.signed_revision == line.visit.revision,
+                due=(line.follow_up or "~") <= soon.isoformat()
+                and days[line.client.id] == line.visit.started_on,
+                flagged="yes" in line.signs.values(),
+            )
+            for line in lines
+        ]
+        return [
+            one for one in every if not one.signed or one.due or one.flagged or one.id in newest
+        ]
+
+    def visits(self, practice_id, *, of=None, client_id=None):
         lines = []
         for visit in self.visit_by_id.values():
             if visit.practice_id != practice_id:
+                continue
+            if (of is not None and visit.id not in of) or client_id not in (None, visit.client_id):
                 continue
             entries, reports = self.entries_of(visit.id), self._reports(visit.id)
             follow = entries.get("report.follow_up")

@@ -135,6 +135,6 @@ def test_who_waits_for_a_frozen_database_is_answered_and_the_work_goes_on():
         return answer, slow
 
     answer, slow = run_apart(asked)
-    assert (answer.status_code, answer.json()["type"]) == (503, "no-database")
+    assert (answer.status_code, answer.json()["type"]) == (503, "too-slow")
     assert answer.headers["retry-after"] == "2"
     assert slow.text == "late"  # a paper takes its time

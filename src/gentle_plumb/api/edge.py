@@ -15,7 +15,7 @@ from starlette.datastructures import Headers, MutableHeaders
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ..schemas.problem import Problem
-from .problems import AGAIN, NO_DATABASE, answer
+from .problems import AGAIN, TOO_SLOW, answer
 
 MOST_JSON_BYTES = 1_000_000
 """A form, a change, a case: nothing a person types is near it. House value."""
@@ -29,7 +29,7 @@ _HEADERS = {
 }
 PATIENCE_S = 15.0
 """So long the application may take to begin an answer, s: five times the slowest plan. House value."""
-LONG = (".pdf", ".zip", "/photos/", "/reports/", "/exchange")
+LONG = (".pdf", ".zip", ".csv", "/photos/", "/reports/", "/exchange")
 """Parts of paths whose answers take their time."""
 HTTPS_ONLY_S = 365 * 86_400
 """How long a browser that came by HTTPS comes by nothing else, s. Source: RFC 6797."""
@@ -159,7 +159,7 @@ class Patience:
         over = True
         self._left.add(task)
         task.add_done_callback(self._forget)
-        await answer(NO_DATABASE, AGAIN)(scope, receive, send)
+        await answer(TOO_SLOW, AGAIN)(scope, receive, send)
 
     def _forget(self, task: asyncio.Task[None]) -> None:
         self._left.discard(task)

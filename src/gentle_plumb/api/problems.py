@@ -79,6 +79,13 @@ NO_DATABASE = Problem(
     status=503,
     detail="Nothing has been lost. Your change will be sent again automatically.",
 )
+TOO_SLOW = Problem(
+    type="too-slow",
+    title="No answer in time",
+    status=503,
+    detail="The server is busy or its database is away. Nothing has been lost; it is asked again "
+    "automatically.",
+)
 NO_ROOM = Problem(
     type="no-room",
     title="The server's disk is full",

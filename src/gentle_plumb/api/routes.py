@@ -25,6 +25,7 @@ from ..documents.image_processor import MOST_BYTES, too_large
 from ..schemas.problem import Problem
 from ..services.follow_ups import Since
 from ..services.models import Entry
+from ..services.visit_lists import ListQuery
 from . import drawing_line, metrics
 from .auth import Signed, With
 from .bodies import read_body
@@ -72,10 +73,19 @@ def fields(who: Signed) -> s.Fields:
     )
 
 
+Words = Annotated[
+    str, Query(alias="q", max_length=200, description="What words of name or job begin with.")
+]
+Offset = Annotated[int, Query(ge=0, le=2_000_000_000, description="How many rows come before.")]
+
+
 @router.get("/clients")
-def clients(services: With, who: Signed) -> list[s.ClientOut]:
-    """All clients of the practice."""
-    return [s.ClientOut.of(client) for client in services.visits.clients(who.member)]
+def clients(
+    services: With, who: Signed, words: Words = "", id: UUID | None = None, offset: Offset = 0
+) -> list[s.ClientOut]:
+    """Clients by name, a hundred at a time; those that are looked for, or one alone."""
+    query = ListQuery(words=words, client_id=id, offset=offset)
+    return [s.ClientOut.in_list(one) for one in services.visits.clients(who.member, query)]
 
 
 @router.post("/clients", status_code=201)
@@ -94,9 +104,20 @@ def change_client(
 
 
 @router.get("/visits")
-def visits(services: With, who: Signed) -> list[s.VisitLineOut]:
-    """All visits, the latest first."""
-    return [s.VisitLineOut.of(line) for line in services.visits.visits(who.member)]
+def visits(
+    services: With,
+    who: Signed,
+    words: Words = "",
+    client_id: UUID | None = None,
+    mine: bool = False,
+    offset: Offset = 0,
+) -> list[s.VisitLineOut]:
+    """Visits that are looked for, or one client's, the latest first, a hundred at a time; else what Today shows."""
+    query = ListQuery(
+        words=words, client_id=client_id, member_id=who.member.id if mine else None, offset=offset
+    )
+    lines = services.visits.visits(who.member, query, who.practice)
+    return [s.VisitLineOut.of(line) for line in lines]
 
 
 @router.post("/visits", status_code=201)

@@ -2,12 +2,22 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Set
+from collections.abc import Collection, Mapping, Set
+from datetime import date
 from typing import NoReturn
 from uuid import UUID
 
 from ..services.errors import NeedsServer
-from ..services.models import Client, Entry, PrintedCopy, Report, ReportHead, Visit, VisitLine
+from ..services.models import (
+    Client,
+    Entry,
+    PrintedCopy,
+    Report,
+    ReportHead,
+    Visit,
+    VisitInList,
+    VisitLine,
+)
 
 
 def _needs_server() -> NoReturn:
@@ -17,7 +27,7 @@ def _needs_server() -> NoReturn:
 class ServersRecords:
     """Lists, erasing, and everything about signed reports: each raises NeedsServer on a device."""
 
-    def clients(self, practice_id: UUID) -> list[Client]:
+    def clients(self, practice_id: UUID, of: Collection[UUID] | None = None) -> list[Client]:
         """As the port says."""
         _needs_server()
 
@@ -29,7 +39,37 @@ class ServersRecords:
         """As the port says."""
         _needs_server()
 
-    def visits(self, practice_id: UUID) -> list[VisitLine]:
+    def visits(
+        self,
+        practice_id: UUID,
+        *,
+        of: Collection[UUID] | None = None,
+        client_id: UUID | None = None,
+    ) -> list[VisitLine]:
+        """As the port says."""
+        _needs_server()
+
+    def visits_of(self, practice_id: UUID) -> list[Visit]:
+        """As the port says."""
+        _needs_server()
+
+    def visit_keys(self, practice_id: UUID) -> list[tuple[UUID, UUID, UUID]]:
+        """As the port says."""
+        _needs_server()
+
+    def visits_waiting(
+        self, practice_id: UUID, *, soon: date, latest: int, most: int, member_id: UUID | None
+    ) -> list[VisitInList]:
+        """As the port says."""
+        _needs_server()
+
+    def client_names(self, practice_id: UUID) -> list[tuple[UUID, str, str]]:
+        """As the port says."""
+        _needs_server()
+
+    def last_visits(
+        self, practice_id: UUID, clients: Collection[UUID]
+    ) -> dict[UUID, tuple[date, str | None]]:
         """As the port says."""
         _needs_server()
 

@@ -12,6 +12,7 @@ from ..core.intake import URGENCY
 from ..core.record import Record, StepId
 from ..core.visit import furthest_step, raised_red_flags
 from ..services.models import Client, PhotoHead, ReportHead, VisitLine
+from ..services.visit_lists import ClientLine
 from .common import Email, Line, Name, New, RequestModel, Sex
 
 
@@ -35,7 +36,10 @@ class ClientChange(ClientFacts):
 
 
 class ClientOut(BaseModel):
-    """A client; ``restricted``: some of the practice see them, and nobody else."""
+    """A client; ``restricted``: some of the practice see them, and nobody else.
+
+    In a list ``last_visit`` is when they were seen last, ``follow_up`` when they are to be seen again.
+    """
 
     id: UUID
     name: str
@@ -44,11 +48,20 @@ class ClientOut(BaseModel):
     email: str
     version: int
     restricted: bool
+    last_visit: date | None = None
+    follow_up: str | None = None
 
     @classmethod
     def of(cls, client: Client) -> ClientOut:
         """From the record."""
-        return cls(**{name: getattr(client, name) for name in cls.model_fields})
+        listed = {"last_visit", "follow_up"}
+        return cls(**{name: getattr(client, name) for name in cls.model_fields.keys() - listed})
+
+    @classmethod
+    def in_list(cls, line: ClientLine) -> ClientOut:
+        """With their last visit."""
+        seen = {"last_visit": line.last, "follow_up": line.follow_up}
+        return cls.of(line.client).model_copy(update=seen)
 
 
 class VisitIn(New):

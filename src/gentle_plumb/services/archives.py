@@ -55,9 +55,7 @@ class ArchiveService:
         require_health(member)
         client = self._records.client(member.practice_id, client_id)
         mine = [
-            line.visit
-            for line in self._records.visits(member.practice_id)
-            if line.client.id == client_id
+            line.visit for line in self._records.visits(member.practice_id, client_id=client_id)
         ]
         visits = sorted(mine, key=lambda one: (one.started_on, str(one.id)))
         whole = ClientArchive(

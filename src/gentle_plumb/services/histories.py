@@ -66,7 +66,7 @@ class HistoryService:
         require_health(member)
         mine = member.practice_id
         self._records.client(mine, client_id)
-        lines = [one for one in self._records.visits(mine) if one.client.id == client_id]
+        lines = self._records.visits(mine, client_id=client_id)
         lines.sort(key=lambda one: (one.visit.started_on, str(one.visit.id)))
         events: list[HistoryEvent] = []
         for line in lines:

@@ -53,9 +53,9 @@ class ImportPlan:
         for client in records.clients(member.practice_id):
             if client.id not in hidden:
                 self._know_client(client)
-        for line in reversed(records.visits(member.practice_id)):
-            if line.client.id not in hidden:
-                self._know_visit(line.visit)
+        for visit in records.visits_of(member.practice_id):
+            if visit.client_id not in hidden:
+                self._know_visit(visit)
         self._known = set(self._client_by_id) | set(self._visit_by_id)
 
     def _know_client(self, client: Client) -> None:

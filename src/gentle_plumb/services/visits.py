@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Set
+from collections.abc import Callable, Iterator, Set
 from dataclasses import dataclass, replace
 from datetime import date, timedelta
 from typing import Any
@@ -43,6 +43,16 @@ from .models import (
 from .permissions import require_health, require_office, require_writer
 from .ports import Clock, Records
 from .programmes import ProgrammePage, programme_page
+from .visit_lists import (
+    DUE_SOON,
+    LATEST_SIGNED,
+    PAGE,
+    ClientLine,
+    ListQuery,
+    matches,
+    of_today,
+    page_of,
+)
 from .working_days import DayPage, day_page
 from .workup import Workup, given_of, work_up
 
@@ -64,6 +74,9 @@ class OpenVisit:
     photos: list[PhotoHead]
 
 
+EVERY = ListQuery()
+
+
 class VisitService:
     """What is done with clients and visits."""
 
@@ -80,10 +93,24 @@ class VisitService:
         self._chosen_by = chosen_by or (lambda _: {})
         self._hidden_from = hidden_from or (lambda _: frozenset())
 
-    def clients(self, member: Member) -> list[Client]:
-        """The clients of the practice that a member sees, by name."""
+    def clients(self, member: Member, query: ListQuery = EVERY) -> list[ClientLine]:
+        """A page of the clients that a member sees, by name, each with their last visit."""
+        practice = member.practice_id
+        ids = page_of(self._clients_sought(member, query), query.offset)
+        last = self._records.last_visits(practice, ids) if ids else {}
+        return [
+            ClientLine(client=one, last=seen[0], follow_up=seen[1])
+            for one in (self._records.clients(practice, ids) if ids else [])
+            for seen in [last.get(one.id, (None, None))]
+        ]
+
+    def _clients_sought(self, member: Member, query: ListQuery) -> Iterator[UUID]:
+        """The clients that a member sees and looks for, by name."""
         hidden = self._hidden_from(member)
-        return [one for one in self._records.clients(member.practice_id) if one.id not in hidden]
+        for id, name, work in self._records.client_names(member.practice_id):
+            asked = query.client_id in (None, id) and matches(query.words, name, work)
+            if asked and id not in hidden:
+                yield id
 
     def add_client(
         self,
@@ -126,11 +153,36 @@ class VisitService:
             replace(held, name=name, sex=sex, work=work, email=email, version=version)
         )
 
-    def visits(self, member: Member) -> list[VisitLine]:
-        """The visits that a member sees, the latest first; red flags only for who sees health data."""
-        hidden = self._hidden_from(member)
-        every = self._records.visits(member.practice_id)
-        lines = [one for one in every if one.client.id not in hidden]
+    def visits(
+        self, member: Member, query: ListQuery = EVERY, practice: Practice | None = None
+    ) -> list[VisitLine]:
+        """A page of the visits that a member sees, the latest first; red flags only for who sees health data.
+
+        Without words and client it is what Today shows, on the practice's own day where it is given.
+        """
+        mine = member.practice_id
+        if query.words or query.client_id is not None:
+            clients = set(self._clients_sought(member, query))
+            shown = page_of(
+                (
+                    visit
+                    for visit, client, by in self._records.visit_keys(mine)
+                    if client in clients and query.member_id in (None, by)
+                ),
+                query.offset,
+            )
+        else:
+            hidden, now = self._hidden_from(member), self._clock()
+            today = practice.day(now) if practice else now.date()
+            every = self._records.visits_waiting(
+                mine,
+                soon=today + DUE_SOON,
+                latest=LATEST_SIGNED,
+                most=PAGE,
+                member_id=query.member_id,
+            )
+            shown = of_today([one for one in every if one.client_id not in hidden], today)
+        lines = self._records.visits(mine, of=shown) if shown else []
         if member.sees_health:
             return lines
         return [replace(line, signs={}) for line in lines]

@@ -7,14 +7,13 @@ from datetime import datetime
 from typing import TypeVar
 from uuid import UUID
 
-from sqlalchemy import Engine, delete, exists, func, or_, select
+from sqlalchemy import Engine, delete, exists, or_, select
 from sqlalchemy.dialects.postgresql import distinct_on, insert
 from sqlalchemy.orm import Session as Db
 from sqlalchemy.orm import aliased
 
 from ..core.plans import Prices
 from ..core.record import fields
-from ..services.consent import WORKPLACE
 from ..services.errors import AlreadyThere, HoldsSomething, NotFound, Stale
 from ..services.models import (
     Change,
@@ -24,7 +23,6 @@ from ..services.models import (
     PhotoHead,
     ReportHead,
     Visit,
-    VisitLine,
     VisitSnapshot,
 )
 from .changes import write_change, write_changes
@@ -35,11 +33,12 @@ from .photos import SqlPhotos, photo_of, photos_of
 from .reports import SqlReports, copies_of
 from .rows import client_of, earlier_visits, entry_of, head_of, visit_of
 from .statements import CLIENT, PHOTOS, VISIT, WORKING
+from .visit_lists import SqlVisitLists
 
 Mine = TypeVar("Mine", ClientRow, VisitRow)
 
 
-class SqlRecords(SqlReports, SqlPhotos):
+class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
     """The Records port."""
 
     def __init__(self, engine: Engine) -> None:
@@ -48,11 +47,6 @@ class SqlRecords(SqlReports, SqlPhotos):
         self._snapshot = engine.execution_options(
             isolation_level="REPEATABLE READ", postgresql_readonly=True
         )
-
-    def clients(self, practice_id: UUID) -> list[Client]:
-        query = select(ClientRow).where(ClientRow.practice_id == practice_id)
-        with Db(self._reader) as db:
-            return [client_of(row) for row in db.scalars(query.order_by(ClientRow.name))]
 
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
         with Db(self._reader) as db:
@@ -117,77 +111,6 @@ class SqlRecords(SqlReports, SqlPhotos):
             if any(db.execute(query).first() is not None for query in (typed, *kept)):
                 raise HoldsSomething("This visit is not empty: only an empty one can be deleted.")
             db.execute(delete(VisitRow).where(VisitRow.id == visit_id))
-
-    def visits(self, practice_id: UUID) -> list[VisitLine]:
-        changed = (
-            select(func.max(EntryRow.changed_at))
-            .where(EntryRow.visit_id == VisitRow.id)
-            .scalar_subquery()
-        )
-        follow_up = (
-            select(EntryRow.value)
-            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == fields.report.follow_up.id)
-            .scalar_subquery()
-        )
-        signs = (
-            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
-            .where(EntryRow.visit_id == VisitRow.id)
-            .where(EntryRow.path.in_(fields.ask.RED_FLAG_PATHS))
-            .scalar_subquery()
-        )
-        signed = (
-            select(ReportRow.id, ReportRow.visit_id, ReportRow.signed_at, ReportRow.revision)
-            .ext(distinct_on(ReportRow.visit_id))
-            .order_by(ReportRow.visit_id, ReportRow.number.desc())
-            .subquery()
-        )
-        shared = (
-            select(EntryRow.value)
-            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == WORKPLACE)
-            .scalar_subquery()
-        )
-        touched = (
-            select(func.array_agg(func.distinct(func.split_part(EntryRow.path, ".", 1))))
-            .where(EntryRow.visit_id == VisitRow.id)
-            .scalar_subquery()
-        )
-        query = (
-            select(
-                VisitRow,
-                ClientRow,
-                MemberRow.name,
-                changed,
-                follow_up,
-                signs,
-                signed.c.signed_at,
-                signed.c.revision,
-                signed.c.id,
-                shared,
-                touched,
-            )
-            .join(ClientRow, ClientRow.id == VisitRow.client_id)
-            .join(MemberRow, MemberRow.id == VisitRow.member_id)
-            .outerjoin(signed, signed.c.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id)
-            .order_by(VisitRow.started_on.desc(), ClientRow.name)
-        )
-        with Db(self._reader) as db:
-            found = db.execute(query)
-            return [
-                VisitLine(
-                    visit=visit_of(visit),
-                    client=client_of(client),
-                    practitioner=name,
-                    changed_at=at,
-                    follow_up=follow,
-                    signs=said or {},
-                    signed_at=signed_at,
-                    signed_revision=revision,
-                    shared_report=report if consent == "yes" else None,
-                    touched=frozenset(begun or ()),
-                )
-                for visit, client, name, at, follow, said, signed_at, revision, report, consent, begun in found
-            ]
 
     def open(
         self, practice_id: UUID, visit_id: UUID

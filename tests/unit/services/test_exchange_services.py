@@ -16,7 +16,7 @@ def test_a_practice_takes_in_what_another_gave_out_and_gives_out_the_same(world,
     _, visit = measured_visit(world, stature=("161.2", "161.4"), hand_length=("6 7/8 in", "17.4"))
     world.type(visit, "measure.knee_height.skip", "time")
     world.type(visit, "measure.posture", "erect")
-    raw, _, _ = world.exchange.export(world.office.owner, format)
+    raw, *_ = world.exchange.export(world.office.owner, format)
     other = World(clock)
     preview = other.exchange.import_batch(other.office.owner, raw)
     assert [(one.client, one.client_known, one.values, one.new) for one in preview.understood] == [
@@ -61,10 +61,11 @@ def test_a_file_that_says_otherwise_is_refused_whole_and_nothing_is_written(worl
 def test_every_format_ships_and_names_its_file(world):
     measured_visit(world, stature=("161.2", "161.4"))
     for format in FORMATS:
-        raw, media, name = world.exchange.export(world.office.owner, format)
+        raw, media, name, clients = world.exchange.export(world.office.owner, format)
         assert raw
         assert "/" in media
         assert "." in name
+        assert len(clients) == 1
 
 
 def sheet_file(*sheets):
@@ -115,7 +116,7 @@ def test_several_visits_of_one_new_client_become_one_client(world):
         for line in world.visits.visits(world.office.owner)
     ]
     assert sorted(names) == [("Bo", 10), ("Tove", 10), ("Tove", 11)]
-    assert [one.name for one in world.visits.clients(world.office.owner)] == ["Bo", "Tove"]
+    assert [one.client.name for one in world.visits.clients(world.office.owner)] == ["Bo", "Tove"]
 
 
 def test_a_large_file_asks_the_record_by_set_and_tells_no_end_of_troubles(world, monkeypatch):

@@ -43,6 +43,7 @@ from .visits import (
     Report,
     ReportHead,
     Visit,
+    VisitInList,
     VisitLine,
     VisitSnapshot,
 )
@@ -111,6 +112,7 @@ __all__ = [
     "Trouble",
     "Troubles",
     "Visit",
+    "VisitInList",
     "VisitLine",
     "VisitSnapshot",
 ]

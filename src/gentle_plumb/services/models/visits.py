@@ -234,3 +234,20 @@ class VisitLine:
     signed_revision: int | None
     shared_report: UUID | None
     touched: frozenset[str] = frozenset()
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitInList:
+    """What Today sorts a visit by; the whole line is fetched for those shown.
+
+    ``signed`` is whether it is signed as it stands, ``due`` whether its follow-up comes soon and the
+    client has not come since, ``flagged`` whether a red flag was raised.
+    """
+
+    id: UUID
+    client_id: UUID
+    member_id: UUID
+    started_on: date
+    signed: bool
+    due: bool
+    flagged: bool

@@ -175,7 +175,7 @@ function Decide({ check }: { check: Check }) {
 function TakeOver({ check }: { check: Check }) {
   const { takeOver } = useCheckDeeds();
   const navigate = useNavigate();
-  const visits = useVisits().data ?? [];
+  const visits = useVisits({ client_id: check.client_id }).data ?? [];
   const open = visits.filter(
     (line) =>
       line.client_id === check.client_id && line.state !== "signed" && line.state !== "changed",

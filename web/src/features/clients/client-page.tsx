@@ -24,8 +24,8 @@ const ESTIMATED: Record<string, string> = { female: "a woman", male: "a man" };
 /** One client: who they are, their visits, what is due, and what can be done. */
 export function ClientPage() {
   const { clientId } = useParams({ from: "/shell/clients/$clientId" });
-  const clients = useClients();
-  const visits = useVisits();
+  const clients = useClients({ id: clientId });
+  const visits = useVisits({ client_id: clientId });
   const navigate = useNavigate();
   const { begin, error, busy } = useBeginVisit();
   const me = useMe().data;

@@ -7,8 +7,10 @@ import { matches } from "@/shared/search";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
+import { Pages } from "@/shared/ui/pages";
 import { SearchField } from "@/shared/ui/search-field";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { useLater } from "@/shared/use-later";
 import type { Line } from "../today/visits";
 import { BulkPapers } from "./bulk-papers";
 import { type Client, NewClient } from "./client-forms";
@@ -17,7 +19,9 @@ import { useBeginVisit } from "./use-begin-visit";
 
 /** Clients: who they are, when they were last seen, and when they are to be seen again. */
 export function ClientsPage() {
-  const clients = useClients();
+  const [words, setWords] = useState("");
+  const [offset, setOffset] = useState(0);
+  const clients = useClients({ q: useLater(words), offset });
   const visits = useVisits();
   const { begin, error } = useBeginVisit();
   const me = useMe().data;
@@ -25,13 +29,19 @@ export function ClientsPage() {
   const [adding, setAdding] = useState(false);
   const [importing, setImporting] = useState(false);
   const [printing, setPrinting] = useState(false);
-  const [words, setWords] = useState("");
   const troubled = error ?? clients.error ?? visits.error;
   const shown = (clients.data ?? []).filter(({ name, work }) => matches(words, name, work));
   return (
     <>
       <PageHead title="Clients">
-        <SearchField label="Find a client" value={words} onChange={setWords} />
+        <SearchField
+          label="Find a client"
+          value={words}
+          onChange={(next) => {
+            setWords(next);
+            setOffset(0);
+          }}
+        />
         {writes && (
           <>
             <Button look="quiet" onClick={() => setPrinting(true)}>
@@ -67,7 +77,8 @@ export function ClientsPage() {
       ) : (
         !troubled && <Skeleton lines={8} label="Fetching clients" />
       )}
-      {clients.data && shown.length === 0 && (
+      {clients.data && <Pages offset={offset} rows={clients.data.length} onGo={setOffset} />}
+      {clients.data && !clients.isPlaceholderData && shown.length === 0 && (
         <div className="py-6">
           <p className="mb-3 text-soft">
             {words ? `No client matches “${words}”.` : "No clients yet."}
@@ -102,7 +113,11 @@ function Row({
   visits: readonly Line[];
   begin: ((clientId: string) => Promise<void>) | null;
 }) {
-  const [last] = visits;
+  // a visit begun here without network is not in the list yet
+  const [begun] = visits;
+  const days = [client.last_visit ?? "", begun?.started_on ?? ""].sort();
+  const last = days.at(-1);
+  const due = begun && begun.started_on === last ? begun.follow_up : client.follow_up;
   return (
     <li className="relative grid gap-x-5 gap-y-1 border-t border-hair px-2 py-2.5 hover:bg-paper desk:min-h-14 desk:grid-cols-[minmax(0,42%)_150px_190px_minmax(0,1fr)] desk:items-center">
       <div className="min-w-0">
@@ -118,12 +133,8 @@ function Row({
           {client.work}
         </p>
       </div>
-      <p className="figures text-sm">
-        {last ? `Last visit ${shortDate(last.started_on)}` : "No visit yet"}
-      </p>
-      <p className="figures text-sm text-soft">
-        {last?.follow_up && `Follow-up ${shortDate(last.follow_up)}`}
-      </p>
+      <p className="figures text-sm">{last ? `Last visit ${shortDate(last)}` : "No visit yet"}</p>
+      <p className="figures text-sm text-soft">{due && `Follow-up ${shortDate(due)}`}</p>
       <span className="desk:text-right">
         {begin && (
           <Button

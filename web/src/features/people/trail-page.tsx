@@ -109,6 +109,9 @@ export function TrailPage() {
           options={[
             { value: "", label: "Every client" },
             ...clients.map((one) => ({ value: one.id, label: one.name })),
+            ...(asked.client && clients.every((one) => one.id !== asked.client)
+              ? [{ value: asked.client, label: lines[0]?.client || "This client" }]
+              : []),
           ]}
         />
         <Choice

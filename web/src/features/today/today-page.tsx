@@ -10,6 +10,7 @@ import { PageHead } from "@/shared/ui/page-head";
 import { SearchField } from "@/shared/ui/search-field";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { useLater } from "@/shared/use-later";
 import { Answers } from "./answers";
 import { OnThisDevice } from "./on-this-device";
 import { VisitRow } from "./visit-row";
@@ -20,10 +21,11 @@ const FIRST: ReadonlySet<Group["id"]> = new Set(["sign", "call", "today", "due"]
 
 /** Today: what has to be done next, and for whom. */
 export function TodayPage() {
-  const visits = useVisits();
   const me = useMe().data;
   const [words, setWords] = useState("");
   const [whose, setWhose] = useState("all");
+  const todays = useVisits();
+  const visits = useVisits({ q: useLater(words), mine: whose === "mine" });
   const every = visits.data ?? [];
   const shown = sought(every, words, whose === "mine" ? (me?.name ?? "") : null);
   const groups = groupVisits(shown);
@@ -50,7 +52,7 @@ export function TodayPage() {
           </Link>
         )}
       </PageHead>
-      <OnThisDevice lines={every} />
+      <OnThisDevice lines={todays.data ?? []} />
       {visits.isPending && visits.fetchStatus === "fetching" && (
         <Skeleton lines={8} label="Fetching visits" />
       )}
@@ -61,7 +63,7 @@ export function TodayPage() {
             : "The server can't be reached. It is asked again once the network is back."}
         </Notice>
       )}
-      {visits.data?.length === 0 && (
+      {todays.data?.length === 0 && (
         <p>
           No visits yet.{" "}
           <Link to="/clients" className="underline">

@@ -8,6 +8,7 @@ import {
 } from "@tanstack/react-query";
 import { noteVisit } from "../device/taken";
 import { fileBody, Refused, type Schemas, server, type Unit } from "./client";
+import type { paths } from "./schema";
 import { ofVisit, outdate, stale } from "./stale";
 
 const CLIENT = "/api/clients/{client_id}";
@@ -24,12 +25,33 @@ export function useFields() {
   return { ...rest, data: data as Schemas["Fields"] | undefined };
 }
 
-export function useVisits() {
-  return server.useQuery("get", "/api/visits");
+/** So many rows a list gives at a time. */
+export const PAGE = 100;
+
+type Query<P extends "/api/visits" | "/api/clients"> = NonNullable<
+  paths[P]["get"]["parameters"]["query"]
+>;
+
+/** What Today shows; the visits that are looked for, or one client's, where that is asked. */
+export function useVisits(asked: Query<"/api/visits"> = {}) {
+  const query = given(asked);
+  return server.useQuery("get", "/api/visits", query ? { params: { query } } : undefined, {
+    placeholderData: keepPreviousData,
+  });
 }
 
-export function useClients() {
-  return server.useQuery("get", "/api/clients");
+/** A page of the clients by name; those that are looked for, or one alone. */
+export function useClients(asked: Query<"/api/clients"> = {}) {
+  const query = given(asked);
+  return server.useQuery("get", "/api/clients", query ? { params: { query } } : undefined, {
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** What is asked, without what is empty; nothing where nothing is left, so that the key is the plain one. */
+function given<Q extends object>(asked: Q): Q | undefined {
+  const left = Object.entries(asked).filter(([, value]) => value);
+  return left.length > 0 ? (Object.fromEntries(left) as Q) : undefined;
 }
 
 /** New things carry an id made on the page: sent again after a lost answer they are the same thing. */

@@ -789,7 +789,7 @@ export interface paths {
         };
         /**
          * Clients
-         * @description All clients of the practice.
+         * @description Clients by name, a hundred at a time; those that are looked for, or one alone.
          */
         get: operations["clients_api_clients_get"];
         put?: never;
@@ -813,7 +813,7 @@ export interface paths {
         };
         /**
          * Visits
-         * @description All visits, the latest first.
+         * @description Visits that are looked for, or one client's, the latest first, a hundred at a time; else what Today shows.
          */
         get: operations["visits_api_visits_get"];
         put?: never;
@@ -3093,6 +3093,8 @@ export interface components {
         /**
          * ClientOut
          * @description A client; ``restricted``: some of the practice see them, and nobody else.
+         *
+         *     In a list ``last_visit`` is when they were seen last, ``follow_up`` when they are to be seen again.
          */
         ClientOut: {
             /**
@@ -3112,6 +3114,10 @@ export interface components {
             version: number;
             /** Restricted */
             restricted: boolean;
+            /** Last Visit */
+            last_visit?: string | null;
+            /** Follow Up */
+            follow_up?: string | null;
         };
         /**
          * ClientPaper
@@ -12231,7 +12237,13 @@ export interface operations {
     };
     clients_api_clients_get: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description What words of name or job begin with. */
+                q?: string;
+                id?: string | null;
+                /** @description How many rows come before. */
+                offset?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -12375,7 +12387,14 @@ export interface operations {
     };
     visits_api_visits_get: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description What words of name or job begin with. */
+                q?: string;
+                client_id?: string | null;
+                mine?: boolean;
+                /** @description How many rows come before. */
+                offset?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -1,0 +1,28 @@
+import { PAGE } from "../api/queries";
+import { Button } from "./button";
+
+/** From one page of a list to the next; nothing where all of it is shown. */
+export function Pages({
+  offset,
+  rows,
+  onGo,
+}: {
+  offset: number;
+  rows: number;
+  onGo: (offset: number) => void;
+}) {
+  if (offset === 0 && rows < PAGE) return null;
+  return (
+    <nav aria-label="Pages" className="flex items-center gap-4 py-3">
+      <Button disabled={offset === 0} onClick={() => onGo(Math.max(0, offset - PAGE))}>
+        Previous {PAGE}
+      </Button>
+      <span className="figures text-sm text-soft">
+        {offset + 1} to {offset + rows}
+      </span>
+      <Button disabled={rows < PAGE} onClick={() => onGo(offset + PAGE)}>
+        Next {PAGE}
+      </Button>
+    </nav>
+  );
+}
