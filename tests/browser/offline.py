@@ -1,6 +1,7 @@
 """A browser with a profile of its own, that can be cut off and killed."""
 
 import os
+import re
 import signal
 import time
 from contextlib import suppress
@@ -26,6 +27,9 @@ class Tablet:
         self.context = self._playwright.chromium.launch_persistent_context(
             self.folder, **self._launch, viewport={"width": 1280, "height": 800}
         )
+        # a session ends with its browser, but one that was killed more than half a minute after the
+        # sign-in has its cookie on the disk: whether it comes back must not hang on how fast this runs
+        self.context.clear_cookies(name=re.compile("plumb_session$"))
         self.context.set_offline(offline)
         self.page = self.context.pages[0]
         self.page.set_default_timeout(120_000)

@@ -98,7 +98,7 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(tablet, p
     here.get_by_role("link", name=re.compile("Wren Castell")).click()
     expect(
         page.get_by_label("Reason for the visit").or_(page.get_by_role("tab", name="Reason"))
-    ).to_be_visible()
+    ).to_be_visible(timeout=PATIENCE)
     tab(page, "Reason")
     expect(page.get_by_label("Reason for the visit")).to_have_value("A stiff neck by noon.")
     step(page, "Look")

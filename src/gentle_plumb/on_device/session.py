@@ -123,7 +123,7 @@ class DeviceSession:
         try:
             self._records.client(self._mine.practice.id, client.id)
         except NotFound:
-            facts = client.model_dump()
+            facts = client.model_dump(exclude={"last_visit", "follow_up"})
             self._records.add_client(Client(practice_id=self._mine.practice.id, **facts))
 
 
