@@ -37,6 +37,9 @@ def _unit(text: str) -> LengthUnit:
     return unit
 
 
+LOOPBACK = ("127.0.0.1", "::1", "localhost")
+
+
 @app.command()
 def demo(
     fresh: Annotated[
@@ -44,9 +47,16 @@ def demo(
     ] = False,
     yes: Annotated[bool, typer.Option("--yes", help="Don't ask for confirmation.")] = False,
     port: Annotated[int, typer.Option(help="Port to answer on; 0 for any free one.")] = 8750,
+    host: Annotated[
+        str, typer.Option(help="Address to listen on: this machine alone.")
+    ] = "127.0.0.1",
 ) -> None:
-    """Start with the demo practice."""
+    """Start with the demo practice: its passwords and its inbox are open to whoever reaches it."""
     from .hosting import run
+
+    if host not in LOOPBACK:
+        say(f"The demo answers on this machine alone, not at {host}: anybody could sign in to it.")
+        raise typer.Exit(1)
 
     if fresh and not yes and not typer.confirm("Erase all data of this database and start over?"):
         raise typer.Exit(1)

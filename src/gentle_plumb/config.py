@@ -22,7 +22,9 @@ class Settings(BaseSettings):
     ``tape``, ``rod`` and ``desk`` are addresses of instruments (``host:port``), empty where there is none.
 
     ``mail`` is the mail server (``host:port``), empty where there is none; ``mail_from`` who sends, ``mail_user``
-    and ``mail_password`` sign in to it, ``mail_tls`` makes the line secret. ``mail_folder`` is where the
+    and ``mail_password`` sign in to it, ``mail_tls`` makes the line secret, to a server whose certificate is checked, ``mail_authorities`` is a file with
+    certificates that vouch for it, beside the system's. ``trusted_proxies`` are addresses or networks, by commas,
+    whose word on the caller's address and on HTTPS is believed. ``mail_folder`` is where the
     simulated mail server keeps what arrives. ``public_url`` is the address people reach the program at, where a
     proxy in front does not say so.
 
@@ -48,6 +50,8 @@ class Settings(BaseSettings):
     mail_user: str = ""
     mail_password: SecretStr = SecretStr("")
     mail_tls: bool = True
+    mail_authorities: Path | None = None
+    trusted_proxies: str = "127.0.0.1"
     mail_folder: Path | None = None
     public_url: str = ""
     metrics_token: SecretStr = SecretStr("")

@@ -33,6 +33,7 @@ def mail_sender(settings: Settings) -> SmtpMail | None:
             user=settings.mail_user,
             password=settings.mail_password.get_secret_value(),
             tls=settings.mail_tls,
+            authorities=settings.mail_authorities,
         )
     )
 

@@ -177,3 +177,17 @@ def test_the_workplaces_copy_needs_its_consent_now(owner, clock):
     assert owner.http.get(path, params={"copy": "workplace"}).status_code == 403
     draft = owner.http.get(f"/api/visits/{visit}/report.pdf", params={"copy": "workplace"})
     assert draft.status_code == 403
+
+
+def test_a_range_the_wrong_way_round_is_refused_in_a_visit_and_on_the_shelf(owner):
+    visit = owner.new_visit("Odile Marrick")
+    assert owner.type(visit, "look.chair.seat_max", "50").status_code == 200
+    refused = owner.type(visit, "look.chair.seat_min", "60")
+    assert refused.status_code == 422
+    assert "60.0\xa0cm is above the highest, 50.0\xa0cm" in refused.json()["detail"]
+    assert owner.type(visit, "look.chair.seat_min", "50").status_code == 200
+    piece = {"piece": "chair", "name": "Task chair", "place": "", "unit": "cm"}
+    ends = {"look.chair.seat_min": "60", "look.chair.seat_max": "50"}
+    kept = owner.http.post("/api/shelf", json={**piece, "id": str(uuid4()), "values": ends})
+    assert kept.status_code == 422
+    assert "is below the lowest" in kept.json()["detail"]

@@ -56,7 +56,7 @@ def test_a_database_that_is_gone_is_said_and_nothing_breaks(owner, monkeypatch):
         raise OperationalError("select", {}, Exception("gone"))
 
     records = owner.app.state.services.visits._records
-    monkeypatch.setattr(type(records), "clients", gone)
+    monkeypatch.setattr(type(records), "client_names", gone)
     answer = owner.http.get("/api/clients")
     assert (answer.status_code, answer.headers["retry-after"]) == (503, "2")
     assert "Nothing has been lost" in answer.json()["detail"]

@@ -13,7 +13,8 @@ from pathlib import Path
 import pytest
 
 from conftest import ROOT
-from gentle_plumb.hosting.postgres import Cluster, free_port, is_server
+from gentle_plumb.hosting.postgres import Cluster, free_port
+from gentle_plumb.hosting.processes import is_server
 
 SERVE = (
     "import sys; from pathlib import Path; from gentle_plumb.hosting import run; "

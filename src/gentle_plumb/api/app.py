@@ -109,7 +109,32 @@ def _serve_page(app: FastAPI, page: Path) -> None:
             kind = guess_type(wanted.name)[0] or "application/octet-stream"
             headers |= {"Content-Encoding": "gzip", "Vary": "Accept-Encoding"}
             return FileResponse(small, headers=headers, media_type=kind)
-        return FileResponse(page / "index.html", headers={"Cache-Control": "no-cache"})
+        known = path.split("/", 1)[0] in PLACES
+        return FileResponse(
+            page / "index.html",
+            status_code=200 if known else 404,
+            headers={"Cache-Control": "no-cache"},
+        )
+
+
+PLACES = frozenset(
+    {
+        *(
+            "",
+            "own",
+            "enter",
+            "clients",
+            "trail",
+            "keeping",
+            "running",
+            "inbox",
+            "account",
+            "people",
+        ),
+        *("equipment", "measuring", "rules", "visits"),
+    }
+)
+"""What the page's own addresses begin with; others are unknown, and the page says so."""
 
 
 def _file_of(page: Path, path: str) -> Path | None:

@@ -26,6 +26,7 @@ _HEADERS = {
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "no-referrer",
     "Cross-Origin-Opener-Policy": "same-origin",
+    "Permissions-Policy": "camera=(self), microphone=(), geolocation=(), payment=(), usb=()",
 }
 PATIENCE_S = 15.0
 """So long the application may take to begin an answer, s: five times the slowest plan. House value."""

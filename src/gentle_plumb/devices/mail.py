@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import mailbox
 import smtplib
+import ssl
 from dataclasses import dataclass
 from email.message import EmailMessage
 from email.policy import SMTP
@@ -22,7 +23,10 @@ REFUSED_FOR_GOOD = 500
 
 @dataclass(frozen=True, kw_only=True)
 class SmtpSettings:
-    """Where mail is handed over: host and port, who signs in, whether the line is made secret, who sends."""
+    """Where mail is handed over: host and port, who signs in, whether the line is made secret, who sends.
+
+    ``authorities`` is a file with certificates that vouch for the mail server, where the system's do not.
+    """
 
     host: str
     port: int
@@ -30,6 +34,7 @@ class SmtpSettings:
     user: str = ""
     password: str = ""
     tls: bool = True
+    authorities: Path | None = None
 
 
 class SmtpMail:
@@ -49,9 +54,7 @@ class SmtpMail:
         message["Auto-Submitted"] = "auto-generated"
         message.set_content(letter.text)
         try:
-            with smtplib.SMTP(told.host, told.port, timeout=PATIENCE_S) as server:
-                if told.tls:
-                    server.starttls()
+            with self._connected() as server:
                 if told.user:
                     server.login(told.user, told.password)
                 server.send_message(message)
@@ -60,10 +63,34 @@ class SmtpMail:
             raise _trouble(code, words) from None
         except smtplib.SMTPResponseException as error:
             raise _trouble(error.smtp_code, error.smtp_error) from None
+        except ssl.SSLCertVerificationError as error:
+            raise MailTrouble(
+                f"The mail server's certificate is not trusted: {error.verify_message}."
+            ) from None
         except (OSError, smtplib.SMTPException) as error:
             raise MailTrouble(
                 f"The mail server does not answer ({type(error).__name__})."
             ) from None
+
+    def _connected(self) -> smtplib.SMTP:
+        """A line to the mail server, secret and to the right one where that is wanted."""
+        told = self._settings
+        if not told.tls:
+            return smtplib.SMTP(told.host, told.port, timeout=PATIENCE_S)
+        trusted = ssl.create_default_context(cafile=told.authorities)
+        if told.port == SECRET_FROM_THE_START:
+            return smtplib.SMTP_SSL(told.host, told.port, timeout=PATIENCE_S, context=trusted)
+        server = smtplib.SMTP(told.host, told.port, timeout=PATIENCE_S)
+        try:
+            server.starttls(context=trusted)
+        except BaseException:
+            server.close()
+            raise
+        return server
+
+
+SECRET_FROM_THE_START = 465
+"""The port on which TLS begins at once (RFC 8314, 3.3); on others it is asked for."""
 
 
 def _trouble(code: int, words: bytes | str) -> MailTrouble | MailRefused:

@@ -25,6 +25,7 @@ from typing import IO, Any
 from psycopg import Connection, sql
 
 from ..storage.roles import hand_over_sql
+from .processes import is_server, reap
 
 START_PATIENCE_S = 30
 WATCH_S = 1.0
@@ -359,54 +360,6 @@ class Cluster:
             sql.Identifier(role), sql.Literal(self._secret(role))
         )
         connection.execute(told)
-
-
-def is_server(pid: int, data: Path) -> bool:
-    """Whether a process is a living PostgreSQL server of a data folder.
-
-    Parameters
-    ----------
-    pid : int
-        As PostgreSQL left it in its folder.
-    data : Path
-        The folder that the process has to work in; not asked where the system keeps that to itself.
-
-    """
-    name, state = _process(pid)
-    if name != "postgres" or state in GONE:
-        return False
-    try:
-        return Path(f"/proc/{pid}/cwd").samefile(data)
-    except PermissionError:
-        return True
-    except OSError:
-        return False
-
-
-GONE = ("Z", "X", "")
-"""States of a process that is dead, whether anybody has taken leave of it or not. Source: proc(5)."""
-
-
-def _process(pid: int) -> tuple[str, str]:
-    """A process's name and state, both empty where there is none."""
-    try:
-        head, tail = Path(f"/proc/{pid}/stat").read_text().rsplit(")", 1)
-    except (OSError, ValueError):
-        return "", ""
-    return head.split("(", 1)[-1], tail.split()[0]
-
-
-def reap() -> None:
-    """Take leave of dead PostgreSQL processes that fell to this one: as process 1 it gets orphans.
-
-    Children of its own making are left to whoever waits for them.
-    """
-    me = os.getpid()
-    with suppress(OSError):
-        for child in Path(f"/proc/{me}/task/{me}/children").read_text().split():
-            if _process(int(child)) == ("postgres", "Z"):
-                with suppress(ChildProcessError):
-                    os.waitpid(int(child), os.WNOHANG)
 
 
 def _try_lock(lock: IO[str]) -> bool:

@@ -39,8 +39,8 @@ from ..storage import (
 from ..storage.models import ClientRow, PracticeRow
 from ..storage.queue import DROP_QUEUE
 from ..storage.roles import role_of
-from .parent import end_with_parent
 from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
+from .processes import end_with_parent
 
 PORT = 8750
 GREET_AFTER_S = 60.0
@@ -305,6 +305,8 @@ def _run(workers: int, host: str, port: int) -> None:
         log_level="warning",
         access_log=False,
         timeout_graceful_shutdown=3,
+        forwarded_allow_ips=Settings().trusted_proxies,
+        server_header=False,
         timeout_worker_healthcheck=WORKER_PATIENCE_S,
     )
 

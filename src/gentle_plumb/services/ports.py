@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection, Mapping, Sequence, Set
-from datetime import date, datetime, timedelta
+from collections.abc import Callable, Mapping, Sequence, Set
+from datetime import datetime, timedelta
 from typing import Protocol
 from uuid import UUID
 
 from ..core.drawing import Scene
 from ..core.units import LengthUnit
 from ..core.what_if import VisitAnalysis
+from .list_ports import VisitLists
 from .models import (
     Attachment,
     Change,
@@ -38,8 +39,6 @@ from .models import (
     ShelfItem,
     StoredRuleSet,
     Visit,
-    VisitInList,
-    VisitLine,
     VisitSnapshot,
 )
 from .paper_models import Paper, TargetCard
@@ -106,19 +105,8 @@ class Accounts(Protocol):
         """End one session of a member, all but one, or all; all but one and all forget browsers."""
 
 
-class Records(Protocol):
+class Records(VisitLists, Protocol):
     """Clients, visits, their entries and reports. Everything is asked within one practice."""
-
-    def clients(self, practice_id: UUID, of: Collection[UUID] | None = None) -> list[Client]:
-        """Clients by name: these alone, or all."""
-
-    def client_names(self, practice_id: UUID) -> list[tuple[UUID, str, str]]:
-        """Identifier, name and job of every client, by name."""
-
-    def last_visits(
-        self, practice_id: UUID, clients: Collection[UUID]
-    ) -> dict[UUID, tuple[date, str | None]]:
-        """When each of these was seen last, and when that visit says they are seen again."""
 
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
         """Raises NotFound."""
@@ -146,26 +134,6 @@ class Records(Protocol):
 
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         """Delete an empty visit; raises NotFound, HoldsSomething."""
-
-    def visits(
-        self,
-        practice_id: UUID,
-        *,
-        of: Collection[UUID] | None = None,
-        client_id: UUID | None = None,
-    ) -> list[VisitLine]:
-        """Lines of visits, the latest first: of these alone, of one client, or all."""
-
-    def visits_of(self, practice_id: UUID) -> list[Visit]:
-        """Every visit by itself, the first one first."""
-
-    def visit_keys(self, practice_id: UUID) -> list[tuple[UUID, UUID, UUID]]:
-        """Visit, client and member of every visit, the latest first."""
-
-    def visits_waiting(
-        self, practice_id: UUID, *, soon: date, latest: int, most: int, member_id: UUID | None
-    ) -> list[VisitInList]:
-        """Visits that are not signed as they stand, due by a day, flagged, or among the latest; the latest first."""
 
     def open(
         self, practice_id: UUID, visit_id: UUID

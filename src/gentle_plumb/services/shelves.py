@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from uuid import UUID, uuid4
 
-from ..core.record import PIECES, field_of, paths_of, read_typed
+from ..core.record import PIECES, check_range, field_of, other_end, paths_of, read_typed
 from ..core.units import LengthUnit
 from .models import Member, ShelfItem
 from .permissions import require_office
@@ -85,15 +85,20 @@ class ShelfService:
 def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str, str]:
     """Texts that the piece's fields can read, bare lengths with their unit; empty ones left out.
 
-    Raises FieldError for a path that is not the piece's or a text that can't be read.
+    Raises FieldError for a path that is not the piece's, a text that can't be read, and a range the wrong
+    way round.
     """
     pieces = PIECES if piece == WORKSTATION else [piece]
     allowed = {path for each in pieces for path in paths_of(each)}
-    kept = {}
+    kept: dict[str, str] = {}
+    read: dict[str, float | str] = {}
     for path, typed in values.items():
         field = field_of(path if path in allowed else f"{piece}: {path}")
-        if read_typed(field, typed, unit=unit) is None:
+        value = read_typed(field, typed, unit=unit)
+        if value is None:
             continue
+        read[path] = value
+        check_range(field, typed, value, read.get(other_end(path) or ""), unit=unit)
         clean = typed.strip()
         bare = field.kind == "length" and clean[-1].isdigit() and "'" not in clean
         kept[path] = f"{clean} {unit}" if bare else clean

@@ -13,7 +13,7 @@ from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
 from ..core.presentation import StackView, stack_view
-from ..core.record import Field, field_of, fields, read_typed
+from ..core.record import Field, check_range, field_of, fields, other_end, read_typed
 from ..core.units import LengthUnit, format_length, parse_length
 from ..core.visit import spoken_date
 from ..core.what_if import (
@@ -254,6 +254,10 @@ class VisitService:
         value = read_typed(field, typed, unit=unit)
         if field.been and isinstance(value, str):
             self._not_ahead(field, value)
+        other = other_end(path)
+        if other is not None and value is not None:
+            held = self._records.working(member.practice_id, visit_id).values.get(other)
+            check_range(field, typed, value, held, unit=unit)
         if path == FOLLOW_UP and value is not None:
             self._not_before_the_visit(member, visit_id, str(value))
         clean = typed.strip()

@@ -15,6 +15,7 @@ from .fields import (
     step_of,
 )
 from .pieces import PIECES, Piece, paths_of
+from .range_ends import check_range, other_end
 from .reading import read_typed
 from .record import Record
 from .shelf import SHELF, ShelfKind
@@ -34,9 +35,11 @@ __all__ = [
     "StepId",
     "Value",
     "When",
+    "check_range",
     "family_of",
     "field_of",
     "fields",
+    "other_end",
     "paths_of",
     "read_typed",
     "step_of",

@@ -52,13 +52,13 @@ def _in_range(
         low=low,
         high=high,
         unit="mm" if field.kind == "length" else field.unit,
-        message=f"{_named(field)}: {shown} is outside {ends}.{_perhaps(choices, belongs)}",
+        message=f"{named(field)}: {shown} is outside {ends}.{_perhaps(choices, belongs)}",
         choices=choices,
         belongs=belongs,
     )
 
 
-def _named(field: Field[object]) -> str:
+def named(field: Field[object]) -> str:
     """A reading needs its dimension's name with it."""
     return f"{field.group}, {field.label.lower()}" if field.section == "reading" else field.label
 
@@ -107,7 +107,7 @@ def _ambiguous(
         high=field.high,
         unit=unit,
         choices=choices,
-        message=f"{_named(field)}: “{typed.strip()}” is not clear. Is it {' or '.join(choices)}?",
+        message=f"{named(field)}: “{typed.strip()}” is not clear. Is it {' or '.join(choices)}?",
     )
 
 

@@ -149,6 +149,7 @@ function Decide({ check }: { check: Check }) {
         <label className="block">
           <span className="mb-1 block font-semibold">Note</span>
           <textarea
+            autoComplete="off"
             rows={2}
             dir="auto"
             maxLength={4000}

@@ -57,7 +57,7 @@ export function ClientPage() {
           ‹ Clients
         </Link>
       </p>
-      <PageHead title={client.name} says={client.work || "Job not recorded"}>
+      <PageHead title={client.name} tab="Client" says={client.work || "Job not recorded"}>
         {me?.office && (
           <Button look="quiet" onClick={() => setDoing("edit")}>
             Edit

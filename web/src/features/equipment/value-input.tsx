@@ -42,6 +42,7 @@ export function ValueInput({
         <label htmlFor={id}>{field.label}</label>
         <span className="flex shrink-0 items-center gap-2">
           <input
+            autoComplete="off"
             id={id}
             value={value}
             inputMode={numeric ? "decimal" : "text"}

@@ -149,6 +149,7 @@ export function WordsField({
     <label className="block">
       <span className="mb-1 block">{label}</span>
       <textarea
+        autoComplete="off"
         rows={5}
         dir="auto"
         maxLength={4000}

@@ -216,6 +216,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
       <label className="block font-semibold">
         Letterhead
         <textarea
+          autoComplete="off"
           rows={3}
           maxLength={500}
           value={letterhead}
@@ -236,6 +237,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
       <label className="block font-semibold">
         Local wording
         <textarea
+          autoComplete="off"
           rows={3}
           maxLength={2000}
           value={wording}

@@ -194,6 +194,7 @@ export function TextEntry({
   if (field.kind === "text")
     return (
       <textarea
+        autoComplete="off"
         {...common}
         rows={field.one_line ? 1 : 3}
         className={`mt-1 w-full rounded-[3px] bg-ground px-3 py-2 ${edge}`}

@@ -54,7 +54,7 @@ export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean
   // in one column what takes the drawing's place follows its panel
   const flows = phone && room === "paper";
   const panel = useRef<HTMLElement>(null);
-  useTitle(catalogue.steps[step] ?? step, visit.client.name);
+  useTitle(catalogue.steps[step] ?? step); // no name: titles stay readable in the history
   useArrival(panel);
   const undo = useUndo();
   const drawing = useDrawingStore();

@@ -13,6 +13,7 @@ export function LabelledInput({
         {label}
       </label>
       <input
+        autoComplete="off"
         id={id}
         className="min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground px-3"
         {...(help ? { "aria-describedby": `${id}-help` } : {})}

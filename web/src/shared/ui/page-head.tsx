@@ -4,15 +4,18 @@ import { arriveAt, useTitle } from "../title";
 /** The head of a page outside a visit: its heading, what it is for, what can be done here. */
 export function PageHead({
   title,
+  tab,
   says,
   children,
 }: {
   title: string;
+  /** What the browser's tab says, where the title names somebody: the history keeps it in the clear. */
+  tab?: string;
   says?: ReactNode;
   children?: ReactNode;
 }) {
   const heading = useRef<HTMLHeadingElement>(null);
-  useTitle(title);
+  useTitle(tab ?? title);
   useEffect(() => arriveAt(null, heading.current), []);
   return (
     <header className="mb-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">

@@ -18,6 +18,7 @@ export function SearchField({
         className="pointer-events-none absolute top-1/2 left-3 -translate-y-1/2 text-soft"
       />
       <input
+        autoComplete="off"
         type="search"
         aria-label={label}
         placeholder={`${label}  /`}

@@ -70,6 +70,7 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
               <label className="mt-1 block text-sm">
                 Or another reason
                 <input
+                  autoComplete="off"
                   name="reason"
                   // biome-ignore lint/a11y/noAutofocus: it was asked for by the press before
                   autoFocus

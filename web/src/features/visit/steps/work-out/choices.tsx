@@ -267,6 +267,7 @@ function Bundles({
           }}
         >
           <input
+            autoComplete="off"
             aria-label="Name of the rule set"
             value={name}
             // biome-ignore lint/a11y/noAutofocus: it has just been asked for

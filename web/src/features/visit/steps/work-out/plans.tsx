@@ -270,6 +270,7 @@ function Stacks() {
         <label className="flex items-center gap-2 text-sm">
           Raise by
           <input
+            autoComplete="off"
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
             inputMode="decimal"

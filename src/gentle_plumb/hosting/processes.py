@@ -1,0 +1,68 @@
+"""Other processes: whether they live, taking leave of dead ones, and ending with the one that started this."""
+
+from __future__ import annotations
+
+import ctypes
+import os
+import signal
+from contextlib import suppress
+from pathlib import Path
+
+PR_SET_PDEATHSIG = 1
+"""Source: prctl(2)."""
+
+
+def end_with_parent() -> None:
+    """Have this process told to end once its parent is gone: also where that was killed outright."""
+    parent = os.getppid()
+    ctypes.CDLL(None, use_errno=True).prctl(PR_SET_PDEATHSIG, signal.SIGTERM)
+    if os.getppid() != parent:  # it went in between
+        os.kill(os.getpid(), signal.SIGTERM)
+
+
+def is_server(pid: int, data: Path) -> bool:
+    """Whether a process is a living PostgreSQL server of a data folder.
+
+    Parameters
+    ----------
+    pid : int
+        As PostgreSQL left it in its folder.
+    data : Path
+        The folder that the process has to work in; not asked where the system keeps that to itself.
+
+    """
+    name, state = _process(pid)
+    if name != "postgres" or state in GONE:
+        return False
+    try:
+        return Path(f"/proc/{pid}/cwd").samefile(data)
+    except PermissionError:
+        return True
+    except OSError:
+        return False
+
+
+GONE = ("Z", "X", "")
+"""States of a process that is dead, whether anybody has taken leave of it or not. Source: proc(5)."""
+
+
+def _process(pid: int) -> tuple[str, str]:
+    """A process's name and state, both empty where there is none."""
+    try:
+        head, tail = Path(f"/proc/{pid}/stat").read_text().rsplit(")", 1)
+    except (OSError, ValueError):
+        return "", ""
+    return head.split("(", 1)[-1], tail.split()[0]
+
+
+def reap() -> None:
+    """Take leave of dead PostgreSQL processes that fell to this one: as process 1 it gets orphans.
+
+    Children of its own making are left to whoever waits for them.
+    """
+    me = os.getpid()
+    with suppress(OSError):
+        for child in Path(f"/proc/{me}/task/{me}/children").read_text().split():
+            if _process(int(child)) == ("postgres", "Z"):
+                with suppress(ChildProcessError):
+                    os.waitpid(int(child), os.WNOHANG)
