@@ -22,6 +22,8 @@ RUN useradd --system --no-create-home plumb \
  && mkdir -p var/postgres var/backups var/keys \
  && chown -R plumb:plumb var
 USER plumb
+# the host's address as a container sees it: a proxy there tells who calls, see docs/operation.md
+ENV GENTLE_PLUMB_TRUSTED_PROXIES=127.0.0.1,172.16.0.0/12
 ENV GENTLE_PLUMB_BACKUP_KEY=/opt/plumb/var/keys/backup.key
 VOLUME ["/opt/plumb/var/postgres", "/opt/plumb/var/backups", "/opt/plumb/var/keys"]
 EXPOSE 8750

@@ -23,7 +23,7 @@ def backup(folder: Annotated[Path, typer.Argument(help="Where to write it.")] = 
 
     with started() as database:
         try:
-            key = _key()
+            key = _key(folder)
             made = back_up(database.migrates, folder, key, now())
         except BackupTrouble as trouble:
             say(str(trouble))
@@ -33,7 +33,7 @@ def backup(folder: Annotated[Path, typer.Argument(help="Where to write it.")] = 
 
 def restore(file: Annotated[Path, typer.Argument(help="A backup.")]) -> None:
     """Put a backup into an empty database, then bring it to the present schema."""
-    from .hosting.backups import BackupTrouble, erased_since
+    from .hosting.backups import BackupTrouble, erased_since, shut_out
     from .hosting.backups import restore as put_back
     from .hosting.run import prepare
 
@@ -44,7 +44,12 @@ def restore(file: Annotated[Path, typer.Argument(help="A backup.")]) -> None:
             say(str(trouble))
             raise typer.Exit(1) from None
         prepare(database, demo=False, say=say)
-        say(f"{file.name} is restored.")
+        say(
+            f"{file.name} is restored. Everybody signs in again; links that were not used are closed."
+        )
+        left = shut_out(database.migrates, file.parent)
+        if left:
+            say(f"Kept out: {left} who had left the practice after this backup was made.")
         gone = erased_since(database.migrates, file.parent)
         if gone:
             say(f"Erased again: {gone} who had been erased after this backup was made.")
@@ -70,11 +75,12 @@ def roll_back(
         say(f"The database is at schema {schema}. Start the version that belongs to it.")
 
 
-def _key() -> Identity:
+def _key(folder: Path | None = None) -> Identity:
+    """The key that opens backups; one is made only for the first backup of a folder."""
     from .hosting.backups import backup_key
 
     path = Settings().backup_key
-    key, made = backup_key(path)
+    key, made = backup_key(path, folder)
     if made:
         say(f"A key was made: {path}. Keep a copy of it elsewhere: no backup opens without it.")
     return key

@@ -56,6 +56,7 @@ from .storage import (
     SqlTroubles,
     make_engine,
     note_erased,
+    note_left,
 )
 
 SWITCH_S = 0.001
@@ -111,7 +112,12 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
     return Services(
         engine=engine,
         bulk=BulkService(SqlBulkJobs(engine), accounts, reports, archives, clock, access.hidden),
-        accounts=AccountService(accounts, clock, {} if settings.demo else published),
+        accounts=AccountService(
+            accounts,
+            clock,
+            {} if settings.demo else published,
+            partial(note_left, folder) if folder else None,
+        ),
         entrances=entrance_service(engine, settings, clock),
         access=access,
         keeping=KeepingService(

@@ -8,14 +8,21 @@ import pytest
 from pyrage import x25519
 from sqlalchemy import func, select, text
 
-from conftest import ROOT, empty_database
+from conftest import ROOT, empty_database, make_office
 from gentle_plumb.config import Settings
-from gentle_plumb.hosting.backups import BackupTrouble, back_up, backup_key, drop_old, restore
+from gentle_plumb.hosting.backups import (
+    BackupTrouble,
+    back_up,
+    backup_key,
+    drop_old,
+    restore,
+    shut_out,
+)
 from gentle_plumb.hosting.postgres import Addresses, Cluster
 from gentle_plumb.hosting.run import opened, prepare
 from gentle_plumb.main import make_services
 from gentle_plumb.services.trail import Deed, TrailTarget
-from gentle_plumb.storage import SqlAccounts
+from gentle_plumb.storage import SqlAccounts, note_left
 from gentle_plumb.storage.models import Base
 
 NOW = datetime(2026, 11, 27, 2, 30, tzinfo=UTC)
@@ -69,7 +76,7 @@ def papers(database):
 
 
 def test_the_demo_comes_back_byte_for_byte_and_goes_on(demo, empty, tmp_path):
-    key, _ = backup_key(tmp_path / "key")
+    key, _ = backup_key(tmp_path / "key", tmp_path / "none")
     made = back_up(demo.migrates, tmp_path, key, NOW)
     assert made.path.name == "plumb-20261127-023000.dump.age"
     raw = made.path.read_bytes()
@@ -88,7 +95,7 @@ def test_the_demo_comes_back_byte_for_byte_and_goes_on(demo, empty, tmp_path):
 
 
 def test_nothing_half_or_wrong_is_restored(demo, empty, tmp_path):
-    key, _ = backup_key(tmp_path / "key")
+    key, _ = backup_key(tmp_path / "key", tmp_path / "none")
     path = back_up(demo.migrates, tmp_path, key, NOW).path
     with pytest.raises(BackupTrouble, match="not empty"):
         restore(demo.migrates, path, key)
@@ -104,9 +111,9 @@ def test_nothing_half_or_wrong_is_restored(demo, empty, tmp_path):
 
 
 def test_a_backup_that_fails_leaves_no_file(demo, tmp_path):
-    key, made = backup_key(tmp_path / "key")
+    key, made = backup_key(tmp_path / "key", tmp_path / "none")
     assert made
-    assert backup_key(tmp_path / "key")[1] is False
+    assert backup_key(tmp_path / "key", tmp_path / "none")[1] is False
     with pytest.raises(BackupTrouble):
         back_up(demo.migrates.replace("/plumb", "/nowhere"), tmp_path, key, NOW)
     assert not list(tmp_path.glob("plumb-*"))
@@ -117,3 +124,27 @@ def test_backups_are_kept_for_so_many_days(tmp_path):
         (tmp_path / f"plumb-{NOW - timedelta(days=days):%Y%m%d-%H%M%S}.dump.age").touch()
     assert len(drop_old(tmp_path, 35, NOW)) == 2
     assert len(list(tmp_path.iterdir())) == 2
+
+
+def test_a_restore_shuts_out_who_left_and_makes_no_second_key(empty, tmp_path):
+    key, _ = backup_key(tmp_path / "key", tmp_path)
+    prepare(empty, demo=False, say=lambda _: None)
+    back_up(empty.migrates, tmp_path, key, NOW)
+    (tmp_path / "key").unlink()
+    for folder in (None, tmp_path):
+        with pytest.raises(BackupTrouble, match="is missing"):
+            backup_key(tmp_path / "key", folder)
+    assert not (tmp_path / "key").exists()
+    with opened(empty.migrates) as engine:
+        member = make_office(SqlAccounts(engine)).reader.id
+        with engine.begin() as db:
+            add = "insert into session (token_hash, member_id, csrf, expires_at) "
+            add += "values ('x', :member, 'c', now() + interval '1 hour')"
+            db.execute(text(add), {"member": member})
+        note_left(tmp_path, member)
+        assert shut_out(empty.migrates, tmp_path) == 1
+        with engine.connect() as db:
+            assert db.execute(text("select count(*) from session")).scalar() == 0
+            query = text("select left_at, password_hash from member where id = :id")
+            at, password = db.execute(query, {"id": member}).one()
+    assert (at is not None, password) == (True, "")

@@ -20,7 +20,7 @@ from pyrage import x25519
 from sqlalchemy import text
 from sqlalchemy.engine import URL, make_url
 
-from ..storage import erase_again, make_engine, noted_as_erased
+from ..storage import erase_again, make_engine, noted_as_erased, noted_as_left
 from .postgres import binaries
 
 SUFFIX = ".dump.age"
@@ -72,11 +72,20 @@ class _Counted:
         return self._digest.hexdigest()
 
 
-def backup_key(path: Path) -> tuple[x25519.Identity, bool]:
-    """Return the key that opens backups, and whether it was made just now; raises BackupTrouble."""
+def backup_key(path: Path, folder: Path | None = None) -> tuple[x25519.Identity, bool]:
+    """Return the key that opens backups, and whether it was made just now; raises BackupTrouble.
+
+    One is made only for the first backup of a folder: a second key in the place of a missing one would
+    leave what is there for ever closed, and nobody would know. Without a folder none is made.
+    """
     try:
         if path.exists():
             return x25519.Identity.from_str(path.read_text().strip()), False
+        if folder is None or any(folder.glob(f"plumb-*{SUFFIX}")):
+            raise BackupTrouble(
+                f"The key {path} is missing. It is the only one that opens the backups made with it: put "
+                "its copy there, or name it in GENTLE_PLUMB_BACKUP_KEY."
+            )
         path.parent.mkdir(parents=True, exist_ok=True)
         made = x25519.Identity.generate()
         path.touch(mode=0o600)
@@ -189,6 +198,31 @@ def erased_since(url: str, folder: Path) -> int:
     engine = make_engine(url, pool_size=1)
     try:
         return erase_again(engine, noted)
+    finally:
+        engine.dispose()
+
+
+def shut_out(url: str, folder: Path) -> int:
+    """After a restore: end every session, close every unused link, keep out who left since.
+
+    Returns how many members were kept out who had come back with the backup.
+    """
+    left = noted_as_left(folder)
+    engine = make_engine(url, pool_size=1)
+    try:
+        with engine.begin() as connection:
+            for table in ("session", "link_session", "known_browser"):
+                connection.execute(text(f"delete from {table}"))  # noqa: S608  # names of our own
+            connection.execute(
+                text(
+                    "update one_time_link set ends_at = now() where used_at is null and ends_at > now()"
+                )
+            )
+            query = text(
+                "update member set left_at = now(), password_hash = '' "
+                "where id = any(:left) and left_at is null"
+            )
+            return connection.execute(query, {"left": left}).rowcount
     finally:
         engine.dispose()
 

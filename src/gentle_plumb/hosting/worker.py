@@ -132,7 +132,7 @@ def schedule_backups(app: App, settings: Settings, troubles: Troubles) -> None:
     def make_backup(timestamp: int) -> None:
         del timestamp  # when it was due
         try:
-            key, _ = backup_key(settings.backup_key)
+            key, _ = backup_key(settings.backup_key, folder)
             back_up(settings.database_url, folder, key, now())
         except (BackupTrouble, OSError) as error:
             troubles.note(BACKUP, now(), str(error))

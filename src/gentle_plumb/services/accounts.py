@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hashlib
 import secrets
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
 from datetime import timedelta
 from uuid import UUID, uuid4
@@ -60,10 +60,15 @@ class AccountService:
     """
 
     def __init__(
-        self, accounts: Accounts, clock: Clock, published: Mapping[str, str] | None = None
+        self,
+        accounts: Accounts,
+        clock: Clock,
+        published: Mapping[str, str] | None = None,
+        note_left: Callable[[UUID], None] | None = None,
     ) -> None:
         self._accounts, self._clock = accounts, clock
         self._published = published or {}
+        self._note_left = note_left or (lambda _: None)
 
     def sign_in(
         self,
@@ -329,6 +334,9 @@ class AccountService:
         owners = [one for one in self.members(by) if one.role == "owner"]
         if owners == [member]:
             raise NotAllowed("This is the last owner. Make another one first.")
+        self._note_left(
+            member_id
+        )  # first: better on the list and still here than the other way round
         self._accounts.remove_member(by.practice_id, member_id, self._clock())
 
     def change_practice(self, by: Member, practice: Practice) -> Practice:

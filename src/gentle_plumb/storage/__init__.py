@@ -4,7 +4,7 @@ from .access import SqlClientAccesses, SqlOneTimeLinks
 from .accounts import SqlAccounts
 from .bulk import SqlBulkJobs
 from .engine import make_engine, migrate, newest_schema, roll_back, schema_of
-from .erased_list import note_erased, noted_as_erased
+from .erased_list import note_erased, note_left, noted_as_erased, noted_as_left
 from .failed_mails import SqlFailedMails
 from .keeping import SqlKeeping, erase_again
 from .measuring import SqlMeasuring
@@ -36,7 +36,9 @@ __all__ = [
     "migrate",
     "newest_schema",
     "note_erased",
+    "note_left",
     "noted_as_erased",
+    "noted_as_left",
     "roll_back",
     "schema_of",
 ]
