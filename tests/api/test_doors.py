@@ -224,12 +224,12 @@ def test_who_sees_a_client_is_kept_by_who_sees_them_and_by_owners(
     for nobody in ([], [str(office.reader.id)]):
         body = {"restricted": True, "members": nobody}
         assert owner.http.put(path, json=body).status_code == 403
-    both = {"restricted": True, "members": [theirs]}
+    both = {"restricted": True, "members": [theirs], "knowing": True}
     assert owner.http.put(path, json=both).json()["members"] == [theirs]
     assert owner.http.get(f"/api/visits/{visit}").status_code == 403  # owners too
     assert [one["client"] for one in owner.http.get("/api/restricted").json()] == ["Odile Marrick"]
     assert colleague.http.get(f"/api/visits/{visit}").status_code == 200
-    out = {"restricted": True, "members": [mine]}
+    out = {"restricted": True, "members": [mine], "knowing": True}
     assert colleague.http.put(path, json=out).status_code == 403  # would shut themselves out
     assert reader.http.put(path, json={"restricted": False}).status_code == 403
     assert colleague.http.put(path, json={"restricted": False}).json()["members"] == []
@@ -246,3 +246,17 @@ def test_a_password_is_reset_for_a_colleague(owner, app, office, deliver, mail_f
     assert choose(page, token).status_code == 204
     assert page.sign_in(office.reader, PASSWORD).status_code == 401
     assert "Somebody asked" in letter.text
+
+
+def test_nobody_in_the_middle_of_a_visit_loses_its_client_without_a_word(owner, colleague, office):
+    visit = colleague.new_visit("Tomas Ferrow")
+    client = colleague.http.get(f"/api/visits/{visit}").json()["client"]["id"]
+    path = f"/api/restricted/{client}"
+    assert owner.http.get(path).json()["working"] == [str(office.practitioner.id)]
+    only_me = {"restricted": True, "members": [str(owner.member.id)]}
+    refused = owner.http.put(path, json=only_me)
+    assert (refused.status_code, refused.json()["type"]) == (409, "shuts-out")
+    assert office.practitioner.name in refused.json()["detail"]
+    assert colleague.http.get(f"/api/visits/{visit}").status_code == 200
+    assert owner.http.put(path, json={**only_me, "knowing": True}).status_code == 200
+    assert colleague.http.get(f"/api/visits/{visit}").status_code == 403

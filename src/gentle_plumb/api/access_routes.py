@@ -94,7 +94,11 @@ def access_of(services: With, who: Signed, client_id: UUID) -> s.AccessOut:
 def put_access(services: With, who: Signed, client_id: UUID, given: s.AccessIn) -> s.AccessOut:
     """Open a client to some members only, or to all."""
     made = services.access.put(
-        who.member, client_id, restricted=given.restricted, members=given.members
+        who.member,
+        client_id,
+        restricted=given.restricted,
+        members=given.members,
+        knowing=given.knowing,
     )
     return s.AccessOut.of(made)
 

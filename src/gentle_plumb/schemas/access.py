@@ -121,12 +121,16 @@ class ForgottenIn(RequestModel):
 
 
 class AccessOut(BaseModel):
-    """Who sees a client: everybody in the practice, or the members named."""
+    """Who sees a client: everybody in the practice, or the members named.
+
+    ``working`` are those with a visit of the client that is not signed.
+    """
 
     client_id: UUID
     client: str
     restricted: bool
     members: list[UUID]
+    working: list[UUID]
 
     @classmethod
     def of(cls, access: ClientAccess) -> AccessOut:
@@ -136,6 +140,7 @@ class AccessOut(BaseModel):
             client=access.client,
             restricted=access.restricted,
             members=sorted(access.members, key=str),
+            working=sorted(access.working, key=str),
         )
 
 
@@ -144,6 +149,9 @@ class AccessIn(RequestModel):
 
     restricted: bool
     members: Annotated[frozenset[UUID], Field(max_length=500)] = frozenset()
+    knowing: bool = Field(
+        default=False, description="Leave out somebody with an open visit, having been told so."
+    )
 
 
 Years = Annotated[int, Field(ge=1, le=100)]

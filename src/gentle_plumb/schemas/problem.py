@@ -45,6 +45,7 @@ _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.Stale: (409, "stale"),
     service.MovedOn: (409, "moved-on"),
     service.HoldsSomething: (409, "holds-something"),
+    service.ShutsOut: (409, "shuts-out"),
     service.WrongPassword: (403, "wrong-password"),
     service.BadFile: (422, "bad-file"),
     service.ReusedChange: (409, "reused-change"),

@@ -13,6 +13,7 @@ ServiceError
  ├── ReusedChange       a change of this id was made before, with other content
  ├── MovedOn            the visit was changed since it was looked at
  ├── HoldsSomething     it is not empty, and can't be deleted as if it were
+ ├── ShutsOut           somebody in the middle of a visit would lose it
  ├── NeedsConsent       the client has not consented to this being kept; carries the field
  ├── Withheld           the client has not consented to this being given away
  ├── BadPicture         what was sent is no picture that can be kept; carries size and limit
@@ -95,6 +96,15 @@ class MovedOn(ServiceError):
 
 class HoldsSomething(ServiceError):
     """It can't be deleted like an empty one."""
+
+
+class ShutsOut(ServiceError):
+    """Somebody with an open visit would no longer find its client."""
+
+    def __init__(self, names: Sequence[str]) -> None:
+        super().__init__(
+            f"{', '.join(names)} has an open visit with this client and will no longer be able to open it."
+        )
 
 
 class BadFile(ServiceError):

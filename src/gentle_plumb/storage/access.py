@@ -11,9 +11,10 @@ from sqlalchemy.orm import Session as Db
 from ..services.errors import NotFound
 from ..services.models import ClientAccess, OneTimeLink, StaffLetter
 from .access_models import ClientAccessRow, OneTimeLinkRow, StaffLetterRow
-from .models import ClientRow
+from .models import ClientRow, ReportRow, VisitRow
 from .queue import put_letter
 
+_VISIT, _REPORT = VisitRow.__table__.c, ReportRow.__table__.c
 _LINK, _LETTER = OneTimeLinkRow.__table__.c, StaffLetterRow.__table__.c
 _CLIENT, _ACCESS = ClientRow.__table__.c, ClientAccessRow.__table__.c
 _OF_LINK = tuple(OneTimeLink.__dataclass_fields__)
@@ -144,8 +145,17 @@ class SqlClientAccesses:
                 raise NotFound("There is no such client.")
             named = select(_ACCESS.member_id).where(_ACCESS.client_id == client_id)
             members = frozenset(connection.scalars(named))
+            signed = exists().where(
+                _REPORT.visit_id == _VISIT.id, _REPORT.revision == _VISIT.revision
+            )
+            open_ = select(_VISIT.member_id).where(_VISIT.client_id == client_id, ~signed)
+            working = frozenset(connection.scalars(open_))
         return ClientAccess(
-            client_id=client_id, client=row.name, restricted=row.restricted, members=members
+            client_id=client_id,
+            client=row.name,
+            restricted=row.restricted,
+            members=members,
+            working=working,
         )
 
     def put(self, practice_id: UUID, access: ClientAccess) -> None:

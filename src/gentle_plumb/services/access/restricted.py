@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Set
 from uuid import UUID
 
-from ..errors import NotAllowed
+from ..errors import NotAllowed, ShutsOut
 from ..models import ClientAccess, Member
 from ..permissions import require_writer
 from ..ports import Accounts
@@ -43,7 +43,13 @@ class AccessService:
         return self._accesses.restricted(member.practice_id)
 
     def put(
-        self, member: Member, client_id: UUID, *, restricted: bool, members: Set[UUID]
+        self,
+        member: Member,
+        client_id: UUID,
+        *,
+        restricted: bool,
+        members: Set[UUID],
+        knowing: bool = False,
     ) -> ClientAccess:
         """Open a client to some members only, or to all.
 
@@ -54,6 +60,8 @@ class AccessService:
         NotAllowed
             For readers and assistants; where nobody named may see health data; where one who is no owner
             would shut themselves out.
+        ShutsOut
+            Where somebody with an open visit is left out, and this is not done ``knowing`` so.
         NotFound
 
         """
@@ -65,6 +73,9 @@ class AccessService:
             raise NotAllowed("Name at least one member who sees health data: somebody has to.")
         if restricted and member.role != "owner" and member.id not in named:
             raise NotAllowed("You would shut yourself out. An owner can do this.")
+        left_out = [there[one].name for one in held.working - named if one in there]
+        if restricted and left_out and not knowing:
+            raise ShutsOut(sorted(left_out))
         changed = ClientAccess(
             client_id=client_id, client=held.client, restricted=restricted, members=named
         )

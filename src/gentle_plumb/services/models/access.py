@@ -52,12 +52,16 @@ class StaffLetter:
 
 @dataclass(frozen=True, kw_only=True)
 class ClientAccess:
-    """Who sees a client: everybody in the practice, or the members named."""
+    """Who sees a client: everybody in the practice, or the members named.
+
+    ``working`` are the members with a visit of the client that is not signed as it stands.
+    """
 
     client_id: UUID
     client: str
     restricted: bool
     members: frozenset[UUID]
+    working: frozenset[UUID] = frozenset()
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -50,7 +50,10 @@ function Choose({
   const mine = members.find((one) => one.email === me?.email)?.id;
   const [restricted, setRestricted] = useState(access.restricted);
   const [named, setNamed] = useState<readonly string[]>(
-    access.members.length > 0 || !mine ? access.members : [mine],
+    access.members.length > 0 || !mine ? access.members : [...new Set([mine, ...access.working])], // nobody loses a visit they are in the middle of
+  );
+  const leftOut = members.filter(
+    (one) => restricted && access.working.includes(one.id) && !named.includes(one.id),
   );
   const put = server.useMutation("put", ONE, {
     onSuccess: () =>
@@ -64,7 +67,7 @@ function Choose({
         put.mutate(
           {
             params: { path: { client_id: access.client_id } },
-            body: { restricted, members: [...named] },
+            body: { restricted, members: [...named], knowing: leftOut.length > 0 },
           },
           { onSuccess: onDone },
         );
@@ -102,9 +105,15 @@ function Choose({
           </p>
         </fieldset>
       )}
+      {leftOut.length > 0 && (
+        <Notice role="alert">
+          {leftOut.map((one) => one.name).join(", ")} has an open visit with this client and will no
+          longer be able to open it.
+        </Notice>
+      )}
       {put.isError && <Notice role="alert">{put.error.message}</Notice>}
       <Button type="submit" look="next" disabled={put.isPending}>
-        Save
+        {leftOut.length > 0 ? "Save anyway" : "Save"}
       </Button>
     </form>
   );

@@ -2367,10 +2367,18 @@ export interface components {
              * @default []
              */
             members: string[];
+            /**
+             * Knowing
+             * @description Leave out somebody with an open visit, having been told so.
+             * @default false
+             */
+            knowing: boolean;
         };
         /**
          * AccessOut
          * @description Who sees a client: everybody in the practice, or the members named.
+         *
+         *     ``working`` are those with a visit of the client that is not signed.
          */
         AccessOut: {
             /**
@@ -2384,6 +2392,8 @@ export interface components {
             restricted: boolean;
             /** Members */
             members: string[];
+            /** Working */
+            working: string[];
         };
         /**
          * ActionView
