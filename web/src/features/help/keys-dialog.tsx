@@ -81,6 +81,11 @@ export function Keys({
           <Legend />
         </Tabs.Content>
       </Tabs.Root>
+      <p className="mt-4 text-sm">
+        <a href="/licences.txt" target="_blank" rel="noreferrer" className="underline">
+          Licences of fonts and packages
+        </a>
+      </p>
     </Modal>
   );
 }

@@ -1,0 +1,100 @@
+"""The licence texts of everything that ships with the program, as one file beside the page.
+
+``python -m gentle_plumb.hosting.licences WEB LOCK OUT`` writes it: what stands in the page's lock for
+use at run time, what stands in the server's, and the fonts. What ships without a text is named with what
+its package says of its licence.
+"""
+
+from __future__ import annotations
+
+import json
+import re
+import sys
+from collections.abc import Iterator
+from dataclasses import dataclass
+from importlib.metadata import Distribution, PackageNotFoundError, distribution
+from pathlib import Path
+from typing import Any
+
+FONTS = Path(__file__).parents[1] / "documents" / "fonts"
+TEXTS = re.compile(r"^(licen[cs]e|copying|notice|ofl)", re.IGNORECASE)
+"""What files with licence texts are called."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Licence:
+    """A part that ships: its name with its version, what licence it names, and its text; empty where none ships."""
+
+    part: str
+    named: str
+    text: str
+
+
+def page_licences(web: Path) -> Iterator[Licence]:
+    """Yield the page's packages by its lock, without those that only build or test it."""
+    lock = json.loads((web / "package-lock.json").read_text("utf-8"))
+    for at, told in sorted(lock["packages"].items()):
+        folder = web / at
+        if not at or told.get("dev") or not folder.is_dir():
+            continue
+        texts = [one for one in sorted(folder.iterdir()) if one.is_file() and TEXTS.match(one.name)]
+        name = at.rpartition("node_modules/")[2]
+        yield Licence(
+            part=f"{name} {told.get('version', '')}",
+            named=str(told.get("license", "")),
+            text="\n\n".join(one.read_text("utf-8", "replace").strip() for one in texts),
+        )
+
+
+def server_licences(lock: Path) -> Iterator[Licence]:
+    """Yield the server's packages by its lock, as far as they are installed here."""
+    for name in re.findall(r"^([\w.-]+)==", lock.read_text("utf-8"), re.MULTILINE):
+        try:
+            held = distribution(name)
+        except PackageNotFoundError:
+            continue  # for another system
+        yield Licence(
+            part=f"{held.metadata['Name']} {held.version}", named=_named(held), text=_text_of(held)
+        )
+
+
+def font_licences() -> Iterator[Licence]:
+    """Yield the fonts' licences."""
+    for text in sorted(FONTS.glob("OFL-*.txt")):
+        part = text.stem.removeprefix("OFL-").replace("-", " ").title()
+        yield Licence(part=f"{part} (font)", named="OFL-1.1", text=text.read_text("utf-8").strip())
+
+
+def _named(held: Distribution) -> str:
+    told: Any = held.metadata
+    classed = [
+        one.rpartition(" :: ")[2]
+        for one in told.get_all("Classifier") or []
+        if one.startswith("License ::")
+    ]
+    return told.get("License-Expression") or ", ".join(classed) or (told.get("License") or "")[:80]
+
+
+def _text_of(held: Distribution) -> str:
+    found = [one for one in held.files or [] if TEXTS.match(one.name) and one.suffix != ".py"]
+    texts = [Path(str(held.locate_file(one))) for one in found]
+    return "\n\n".join(one.read_text("utf-8", "replace").strip() for one in texts if one.is_file())
+
+
+def licences_text(parts: list[Licence]) -> str:
+    """Return all of them as one text, the list first."""
+    listed = [f"{one.part}: {one.named or 'see its text'}" for one in parts]
+    whole = ["What ships with Gentle Plumb, and its licences", "", *listed]
+    for one in parts:
+        whole += ["", "=" * 78, one.part, "=" * 78, one.text or f"Licence: {one.named}."]
+    return "\n".join(whole) + "\n"
+
+
+def main(web: str, lock: str, out: str) -> None:
+    """Write the file."""
+    parts = [*font_licences(), *page_licences(Path(web)), *server_licences(Path(lock))]
+    Path(out).write_text(licences_text(parts), "utf-8")
+
+
+if __name__ == "__main__":
+    main(*sys.argv[1:4])
