@@ -117,3 +117,13 @@ def _command(process: Path) -> str:
         return (process / "cmdline").read_bytes().decode(errors="replace")
     except OSError:
         return ""
+
+
+def readable_in(folder: Path, *words: str) -> list[str]:
+    """Which files of a profile hold any of these words in the clear, however a browser writes text."""
+    wanted = [word.encode(code) for word in words for code in ("utf-8", "utf-16-le")]
+    return [
+        str(file.relative_to(folder))
+        for file in sorted(folder.rglob("*"))
+        if file.is_file() and any(word in file.read_bytes() for word in wanted)
+    ]

@@ -8,7 +8,7 @@ import pytest
 from playwright.sync_api import expect
 
 from browser.conftest import entry, open_step, tab, visit_id, walk_to
-from browser.offline import Tablet
+from browser.offline import Tablet, readable_in
 from plumb_demo.photographs import Angles, Camera, photograph_side
 
 pytestmark = pytest.mark.browser
@@ -182,6 +182,33 @@ def test_nothing_is_readable_on_the_device_and_nothing_is_left_after_signing_out
     page.get_by_role("button", name="Sign out").click()
     expect(page.get_by_label("Address")).to_be_visible()
     tablet.until(lambda: tablet.kept() == {})
+
+
+def test_the_browsers_own_files_hold_nothing_readable(tablet):
+    """What the browser itself writes down: form restoring, autofill, the history's titles."""
+    page, words = tablet.page, ("Quillon", "Ferrars", "Unmistakable")
+    tablet.cut()
+    add_client(page, "Quillon Ferrars")
+    consent(page, "To keep health notes")
+    tab(page, "Reason")
+    page.get_by_label("Reason for the visit").fill("Unmistakable words")
+    on_device(page)
+    page.get_by_role("link", name="Today").click()
+    page.get_by_label("Find a visit").fill("Quillon")
+    page.wait_for_timeout(6000)  # the browser writes its own files down every few seconds
+    tablet.kill()
+    assert readable_in(tablet.folder, *words) == []
+    page = tablet.start()
+    tablet.sign_in()
+    page.get_by_label("Find a visit").fill("Quillon")
+    page.get_by_role("link", name="Quillon Ferrars").first.click()
+    step(page, "Look")
+    page.get_by_role("link", name="Today").click()
+    page.get_by_role("button", name="Sign out").click()
+    expect(page.get_by_label("Address")).to_be_visible()
+    tablet.close()
+    assert readable_in(tablet.folder, *words) == []
+    tablet.start()
 
 
 def test_two_devices_change_one_field_without_network_and_both_are_shown_once(
