@@ -90,6 +90,18 @@ def test_nobody_gets_in_without_the_code_and_tries_are_slowed_down(app, made, cl
     assert Page(app).http.get("/api/own/page").status_code == 401
 
 
+def test_wrong_codes_of_clients_never_keep_the_colleagues_out(app, made, office):
+    """One practice, one network address: each kind of try is counted by itself."""
+    client = Client(app)
+    codes = []
+    for number in range(40):
+        made_up = {**made, "url": f"{made['url']}x{number}"}
+        codes.append(client.open(made_up, "000000").status_code)
+    assert codes[:30] == [401] * 30
+    assert codes[30:] == [429] * 10
+    assert Page(app).sign_in(office.owner).status_code == 200
+
+
 def test_a_link_ends_by_its_day_by_being_closed_and_by_a_new_code(owner, app, made, phone, clock):
     again = owner.http.post(f"/api/links/{made['link']['id']}/code").json()
     assert phone.http.get("/api/own/page").status_code == 200  # who is in stays in

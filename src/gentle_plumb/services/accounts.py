@@ -111,7 +111,7 @@ class AccountService:
             member is None or not self._accounts.knows_browser(known_hash, member.id, now)
         ):
             known_hash = None
-        counted = counted_by(address, sender, known_hash)
+        counted = counted_by("sign in", address, sender, known_hash)
         wait = self._accounts.count_try(counted, now)
         if wait > timedelta(0):
             raise LockedOut(int(wait.total_seconds()) + 1)
@@ -206,7 +206,7 @@ class AccountService:
         self._ask_password(member, password, sender)
 
     def _ask_password(self, member: Member, password: str, sender: str) -> None:
-        counted = counted_by(f"change {member.id}", sender, None)
+        counted = counted_by("confirm", str(member.id), sender)
         wait = self._accounts.count_try(counted, self._clock())
         if wait > timedelta(0):
             raise LockedOut(int(wait.total_seconds()) + 1)

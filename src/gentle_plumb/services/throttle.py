@@ -2,8 +2,11 @@
 
 A try is counted before the password is looked at, so that tries sent at once count as well. Three
 things are counted: the sender, the address as this sender gives it, and the address by whomever. A
-browser that signed in before has a count of its own in the place of the last two, so that nobody
+browser that signed in before has a count of its own in the place of all three, so that nobody
 can keep a member out from elsewhere. Addresses that nobody has count like all others.
+
+Each kind of try has its own counts. A practice often shares one network address, so a client
+mistyping the code of their own page must not keep the colleagues from signing in.
 """
 
 from __future__ import annotations
@@ -11,6 +14,11 @@ from __future__ import annotations
 import hashlib
 from dataclasses import dataclass
 from datetime import datetime, timedelta
+from typing import Literal
+
+Kind = Literal["sign in", "confirm", "reset", "own page"]
+"""What was tried: signing in, a password asked for again before something is changed, a reset
+asked for, the code of a client's own page."""
 
 FORGOTTEN_AFTER = timedelta(hours=1)
 """A count is forgotten when nothing was tried for so long. House value."""
@@ -35,13 +43,15 @@ class Tries:
     last_at: datetime
 
 
-def counted_by(address: str, sender: str, known: bytes | None) -> list[Counted]:
-    """What a try to sign in is counted by.
+def counted_by(kind: Kind, whom: str, sender: str, known: bytes | None = None) -> list[Counted]:
+    """What a try is counted by.
 
     Parameters
     ----------
-    address : str
-        As typed, in lower case.
+    kind : Kind
+        What was tried.
+    whom : str
+        Whose it is: the email address as typed, in lower case; a member's id; a link's token.
     sender : str
         The network address it comes from.
     known : bytes, optional
@@ -49,11 +59,11 @@ def counted_by(address: str, sender: str, known: bytes | None) -> list[Counted]:
 
     """
     if known is not None:
-        return [Counted(key=_key("browser", known.hex()), free=10)]
+        return [Counted(key=_key(kind, "browser", known.hex()), free=10)]
     return [
-        Counted(key=_key("sender", sender), free=30),
-        Counted(key=_key("pair", address, sender), free=5),
-        Counted(key=_key("address", address), free=50),
+        Counted(key=_key(kind, "sender", sender), free=30),
+        Counted(key=_key(kind, "pair", whom, sender), free=5),
+        Counted(key=_key(kind, "address", whom), free=50),
     ]
 
 

@@ -139,7 +139,7 @@ class EntranceService:
         Raises LockedOut after too many tries.
         """
         address = email.strip().lower()
-        wait = self._accounts.count_try(counted_by(f"reset {address}", sender, None), self._clock())
+        wait = self._accounts.count_try(counted_by("reset", address, sender), self._clock())
         if wait > timedelta(0):
             raise LockedOut(int(wait.total_seconds()) + 1)
         member = self._accounts.member_by_email(address)

@@ -75,7 +75,7 @@ class OwnPageService:
 
         """
         now = self._clock()
-        counted = counted_by(f"link {token}", sender, None)
+        counted = counted_by("own page", token, sender)
         wait = self._accounts.count_try(counted, now)
         if wait > timedelta(0):
             raise LockedOut(int(wait.total_seconds()) + 1)
