@@ -355,10 +355,13 @@ def formats() -> None:
 def bench(
     quick: Annotated[bool, typer.Option("--quick", help="Run fewer rounds.")] = False,
 ) -> None:
-    """Run the performance checks and print the results."""
+    """Run the performance checks, printing each result as it is measured."""
     from plumb_bench import run_bench
 
-    run_bench(console, quick=quick)
+    failed = run_bench(console, quick=quick)
+    if failed:
+        say(f"Could not be measured: {', '.join(failed)}.")
+        raise typer.Exit(1)
 
 
 def main() -> None:

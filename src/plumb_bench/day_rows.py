@@ -5,8 +5,6 @@ from __future__ import annotations
 import statistics
 from datetime import date
 
-from rich.table import Table
-
 from gentle_plumb.core.drawing import draw_day, draw_movement
 from gentle_plumb.core.movements import LIBRARY
 from gentle_plumb.core.pace import lay_day, totals_of
@@ -15,12 +13,13 @@ from gentle_plumb.core.visit import case_from, working_day
 from gentle_plumb.documents.day_calendar import day_calendar
 from plumb_demo.load import full_visit
 
+from .rows import Rows
 from .timing import p95, timed
 
 VISITED = date(2026, 11, 26)
 
 
-def day_rows(table: Table, rounds: int) -> None:
+def day_rows(table: Rows, rounds: int) -> None:
     """A day laid out and drawn with nothing remembered, its calendar, and every movement's figures."""
     values, _ = full_visit("Odile Marrick")
     record = Record(values)

@@ -14,7 +14,6 @@ import httpx2 as httpx
 import psycopg
 from playwright.sync_api import sync_playwright
 from pyrage import x25519
-from rich.table import Table
 from sqlalchemy import Connection, FromClause, text
 from sqlalchemy.engine import make_url
 
@@ -31,12 +30,14 @@ from gentle_plumb.storage.models import (
 )
 from plumb_demo.people import DEMO_MEMBERS
 
+from .rows import Rows
+
 CHANGES = 400
 WITH_PAPERS = 20
 """Of so many visits one has its signed papers and its photographs."""
 
 
-def offline_row(table: Table, address: str, browser_args: list[str]) -> None:
+def offline_row(table: Rows, address: str, browser_args: list[str]) -> None:
     """The page started without network, to its door, to Today, and to an open visit with its own Python."""
     person = DEMO_MEMBERS[0]
     with sync_playwright() as playwright, tempfile.TemporaryDirectory() as folder:
@@ -80,7 +81,7 @@ def offline_row(table: Table, address: str, browser_args: list[str]) -> None:
     )
 
 
-def merge_row(table: Table, http: httpx.Client, visit: str) -> None:
+def merge_row(table: Rows, http: httpx.Client, visit: str) -> None:
     """Changes of one visit sent one after the other, as the page does when the network is back."""
     entries = http.get(f"/api/visits/{visit}").json()["entries"]
     paths = ("look.found.surface", "look.found.distance")
@@ -99,7 +100,7 @@ def merge_row(table: Table, http: httpx.Client, visit: str) -> None:
     )
 
 
-def backup_row(table: Table, visits: int) -> None:
+def backup_row(table: Rows, visits: int) -> None:
     """A large practice, backed up with its reading back, and restored into an empty database."""
     with tempfile.TemporaryDirectory(dir=run.VAR if run.VAR.exists() else None) as folder:
         cluster = Cluster(Path(folder) / "large")

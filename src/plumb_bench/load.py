@@ -17,7 +17,6 @@ from typing import Literal, get_args
 from uuid import uuid4
 
 import httpx2 as httpx
-from rich.table import Table
 
 from gentle_plumb.api.drawing_line import BUSY
 from gentle_plumb.config import ROOT, Settings
@@ -29,6 +28,7 @@ from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 from plumb_demo.people import DEMO_MEMBERS
 
+from .rows import Rows
 from .timing import p95
 
 PEOPLE = 50
@@ -190,7 +190,7 @@ async def _all(addresses: list[str], visits: list[str], job: Job) -> tuple[Took,
     return took, sum(wrong)
 
 
-def load_rows(table: Table, seconds: int) -> None:
+def load_rows(table: Rows, seconds: int) -> None:
     """Add the rows about many at once: one server, then several on the same database."""
     with tempfile.TemporaryDirectory(dir=run.VAR if run.VAR.exists() else None) as folder:
         cluster = Cluster(Path(folder) / "load")
