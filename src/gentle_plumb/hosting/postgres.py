@@ -184,6 +184,7 @@ class Cluster:
             "--locale=C.UTF-8",
             "-E",
             "UTF8",
+            "--data-checksums",
             "--no-sync",
         )
         (self.folder / "ready").touch()

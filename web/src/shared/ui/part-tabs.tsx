@@ -43,20 +43,19 @@ export function PartTabs({
       <Tabs.List
         aria-label={label}
         className={cn(
-          "scroll-fade relative mb-4 flex shrink-0 gap-x-1.5 overflow-x-auto border-b border-hair",
+          "@container mb-4 flex shrink-0 flex-wrap gap-x-1.5 border-b border-hair",
           aside &&
-            "desk:sticky desk:top-0 desk:flex-col desk:self-start desk:overflow-visible desk:border-b-0",
+            "desk:sticky desk:top-0 desk:flex-col desk:flex-nowrap desk:self-start desk:border-b-0",
         )}
       >
         {parts.map(({ id, name, open, says }) => (
           <Tabs.Trigger
             key={id}
             value={id}
-            data-part-tab={id}
             className={cn(
-              "flex min-h-11 min-w-11 shrink-0 items-center gap-1.5 border-b-2 border-transparent text-sm whitespace-nowrap text-soft data-[state=active]:border-ink data-[state=active]:font-semibold data-[state=active]:text-ink",
+              "flex min-h-11 min-w-6 shrink-0 items-center justify-center gap-1 border-b-2 pointer-coarse:min-w-11 border-transparent text-sm whitespace-nowrap text-soft @md:mr-3 data-[state=active]:border-ink data-[state=active]:font-semibold data-[state=active]:text-ink",
               aside &&
-                "desk:w-full desk:border-b-0 desk:border-l-2 desk:border-l-hair desk:px-3 desk:text-left desk:text-base desk:hover:bg-deep desk:data-[state=active]:border-l-ink desk:data-[state=active]:bg-deep",
+                "desk:w-full desk:justify-start desk:border-b-0 desk:border-l-2 desk:border-l-hair desk:px-3 desk:text-left desk:text-base desk:hover:bg-deep desk:data-[state=active]:border-l-ink desk:data-[state=active]:bg-deep",
             )}
           >
             <span className={aside ? "desk:flex-1" : ""}>{name}</span>
