@@ -4,7 +4,7 @@ import io
 import json
 import zipfile
 from dataclasses import replace
-from datetime import timedelta
+from datetime import UTC, datetime, timedelta
 from uuid import UUID
 
 import pytest
@@ -159,6 +159,7 @@ def test_a_backup_that_fails_says_why_to_the_owner_and_is_quiet_once_one_goes_we
     assert services.running.ages().keys() == {"backup_failed"}
     in_the_way.unlink()
     worker.tasks["back_up"].func(0)
+    clock.now = datetime.now(UTC)  # a backup's time is the machine's
     found = services.running.look(replace(owner.member))
     assert (found.backup_trouble, found.late, found.worker_lost) == (None, False, True)
     of_tomorrow = in_the_way / "plumb-29990101-023000.dump.age"

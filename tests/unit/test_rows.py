@@ -51,7 +51,7 @@ def test_lumbar_pad_needs_the_tape_and_stays_in_its_range():
 
 
 def test_armrests_just_under_the_elbow_and_said_where_they_meet_the_desk():
-    found = row(usual_case(), "armrest")
+    found = row(chair(usual_case(), armrest=Span(low=150, high=280)), "armrest")
     assert (found.low, found.high) == (
         pytest.approx(found.target - 10),
         pytest.approx(found.target + 10),
@@ -59,6 +59,9 @@ def test_armrests_just_under_the_elbow_and_said_where_they_meet_the_desk():
     assert found.limits[-1].text == (
         "over 175 mm they meet the desk: lower them, take them off, or stay short of its edge"
     )
+    at_lowest = row(usual_case(), "armrest")
+    assert (at_lowest.setting, at_lowest.limits) == (180, ())
+    assert at_lowest.reason.startswith("Even at their lowest the armrests meet the desk")
     none = row(chair(usual_case(), armrests="none"), "armrest")
     assert (none.setting, none.reason) == (None, "The chair has no armrests.")
 
