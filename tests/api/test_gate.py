@@ -77,6 +77,25 @@ def test_a_cookie_is_marked_secure_where_it_can_come_back(app, office, address, 
     assert all(cookie.startswith("__Host-plumb_") == secure for cookie in cookies)
 
 
+@pytest.mark.parametrize(("trusted", "last"), [("10.0.0.0/8", 401), ("127.0.0.1", 429)])
+def test_only_a_trusted_proxy_says_where_somebody_comes_from(app, trusted, last):
+    """Whoever could name any sender would have as many tries as they liked."""
+    proxied = ProxyHeadersMiddleware(app, trusted)
+    with TestClient(
+        proxied, base_url="https://saltmere.example", client=("10.0.0.9", 50000)
+    ) as http:
+        tried = [
+            http.post(
+                "/api/own/session",
+                json={"token": f"guess-{number}", "code": "000000"},
+                headers={"X-Forwarded-For": f"192.0.2.{number}"},
+            ).status_code
+            for number in range(32)
+        ]
+    assert tried[:30] == [401] * 30
+    assert tried[-1] == last
+
+
 def test_a_change_needs_the_token_of_its_session_and_the_own_origin(owner):
     body = {"id": str(uuid4()), "name": "Odile"}
     token = owner.http.headers.pop("X-Plumb-Csrf")
