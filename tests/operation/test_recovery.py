@@ -50,13 +50,29 @@ def until(told, seconds=150):
     return found
 
 
-def processes(words):
-    """Numbers of the living processes whose command line holds these words."""
+def processes(words, *, under):
+    """Numbers of the living processes below another one whose command line holds these words.
+
+    Programs of other tests run on the same machine, and theirs must never be killed.
+    """
     listed = subprocess.run(
-        ["ps", "-ewwo", "pid=,stat=,args="], capture_output=True, text=True, check=False
+        ["ps", "-ewwo", "pid=,ppid=,stat=,args="], capture_output=True, text=True, check=False
     )
-    rows = [line.split(None, 2) for line in listed.stdout.splitlines()]
-    return [int(row[0]) for row in rows if len(row) == 3 and words in row[2] and "Z" not in row[1]]
+    rows = [line.split(None, 3) for line in listed.stdout.splitlines()]
+    parents = {row[0]: row[1] for row in rows}
+
+    def below(pid):
+        while pid in parents:
+            pid = parents[pid]
+            if pid == str(under):
+                return True
+        return False
+
+    return [
+        int(row[0])
+        for row in rows
+        if len(row) == 4 and words in row[3] and "Z" not in row[2] and below(row[0])
+    ]
 
 
 @pytest.mark.skipif(
@@ -76,26 +92,28 @@ def test_a_killed_database_and_worker_come_back_in_a_container(folder, under):
         "GENTLE_PLUMB_BACKUP_KEY": str(folder / "backup.key"),
         "GENTLE_PLUMB_BACKUP_FOLDER": str(folder / "backups"),
     }
-    before = set(processes("gentle_plumb.hosting.worker"))
-    process = subprocess.Popen([*ALONE, *python], env=env, stdout=subprocess.PIPE, text=True)
+    said = folder.with_suffix(".log")
+    with said.open("w") as out:
+        process = subprocess.Popen([*ALONE, *python], env=env, stdout=out)
+
+    def mine(words):
+        return processes(words, under=process.pid)
+
     try:
         until(lambda: '"worker":"working"' in answers(port))
-        [postmaster] = processes(f"-D {folder}/data")
+        [postmaster] = mine(f"-D {folder}/data")
         os.kill(postmaster, signal.SIGKILL)
-        until(lambda: processes(f"-D {folder}/data") not in ([], [postmaster]))
+        until(lambda: mine(f"-D {folder}/data") not in ([], [postmaster]))
         until(lambda: answers(port))
-        workers = until(lambda: set(processes("gentle_plumb.hosting.worker")) - before)
-        os.kill(workers.pop(), signal.SIGKILL)
-        said = until(lambda: process.stdout.readline() if True else "")
-        while "worker ended" not in said:
-            said = process.stdout.readline()
-        assert re.search(r"ended \(-9\); another one is started", said)
-        until(lambda: set(processes("gentle_plumb.hosting.worker")) - before)
+        [worker] = until(lambda: mine("gentle_plumb.hosting.worker"))
+        os.kill(worker, signal.SIGKILL)
+        until(lambda: re.search(r"ended \(-9\); another one is started", said.read_text()))
+        until(lambda: mine("gentle_plumb.hosting.worker") not in ([], [worker]))
     finally:
         process.kill()
         process.wait()
-        process.stdout.close()
-        until(lambda: not processes(f"-D {folder}/data"))
+        until(lambda: not processes(f"-D {folder}/data", under=1))
+        said.unlink()
 
 
 def test_a_number_left_by_a_crash_that_another_program_has_now_keeps_nobody_out(folder):
