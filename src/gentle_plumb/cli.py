@@ -51,7 +51,7 @@ def demo(
         str, typer.Option(help="Address to listen on: this machine alone.")
     ] = "127.0.0.1",
 ) -> None:
-    """Start with the demo practice: its passwords and its inbox are open to whoever reaches it."""
+    """Start with the demo practice. Anyone who can reach it can read its passwords and its inbox."""
     from .hosting import run
 
     if host not in LOOPBACK:

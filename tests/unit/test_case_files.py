@@ -69,7 +69,7 @@ def trouble(text):
             "places.0.own_standing.surface: 700 mm is outside what the piece can do, 900 to 900",
         ),
         ("taken", ["nonsense"], "taken: “nonsense” can't be added here"),
-        ("plan", "own", "plan: a plan of one's own needs “taken”"),
+        ("plan", "own", "plan: your own plan must list what it adds in “taken”"),
         ("pace", {"start": True}, "pace.start"),
         (
             "pace",

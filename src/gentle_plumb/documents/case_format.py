@@ -269,7 +269,7 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
             if strange is not None:
                 raise Misplaced("taken", f"“{strange}” can't be added here, or not with the rest")
         if place.plan == "own" and not place.taken:
-            raise Misplaced("plan", "a plan of one's own needs “taken”: what is added")
+            raise Misplaced("plan", "your own plan must list what it adds in “taken”")
 
     def _policy(self, made: Policy) -> Policy:
         unknown = set(self.policies) - set(Policy.__dataclass_fields__)

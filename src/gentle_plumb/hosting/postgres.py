@@ -25,7 +25,7 @@ from typing import IO, Any
 from psycopg import Connection, sql
 
 from ..storage.roles import hand_over_sql
-from .processes import is_server, reap
+from .processes import is_server, reap, watched
 
 START_PATIENCE_S = 30
 WATCH_S = 1.0
@@ -224,14 +224,8 @@ class Cluster:
     @contextmanager
     def _watched(self) -> Iterator[None]:
         """Bring the server back, at its address, whenever it is gone: killed, or out of memory."""
-        done = threading.Event()
-        watcher = threading.Thread(target=self._watch, args=(done,), daemon=True)
-        watcher.start()
-        try:
+        with watched(self._watch):
             yield
-        finally:
-            done.set()
-            watcher.join()
 
     def _watch(self, done: threading.Event) -> None:
         while not done.wait(WATCH_S):

@@ -1,11 +1,13 @@
-"""Other processes: whether they live, taking leave of dead ones, and ending with the one that started this."""
+"""Other processes: whether they are alive, clearing away dead ones, watching them, ending with the parent."""
 
 from __future__ import annotations
 
 import ctypes
 import os
 import signal
-from contextlib import suppress
+import threading
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager, suppress
 from pathlib import Path
 
 PR_SET_PDEATHSIG = 1
@@ -13,7 +15,7 @@ PR_SET_PDEATHSIG = 1
 
 
 def end_with_parent() -> None:
-    """Have this process told to end once its parent is gone: also where that was killed outright."""
+    """Have this process told to end once its parent is gone, even if the parent was killed outright."""
     parent = os.getppid()
     ctypes.CDLL(None, use_errno=True).prctl(PR_SET_PDEATHSIG, signal.SIGTERM)
     if os.getppid() != parent:  # it went in between
@@ -56,9 +58,9 @@ def _process(pid: int) -> tuple[str, str]:
 
 
 def reap() -> None:
-    """Take leave of dead PostgreSQL processes that fell to this one: as process 1 it gets orphans.
+    """Clear away dead PostgreSQL processes that were left to this one: process 1 inherits orphans.
 
-    Children of its own making are left to whoever waits for them.
+    Children that this process started itself are left to the code that waits for them.
     """
     me = os.getpid()
     with suppress(OSError):
@@ -66,3 +68,16 @@ def reap() -> None:
             if _process(int(child)) == ("postgres", "Z"):
                 with suppress(ChildProcessError):
                     os.waitpid(int(child), os.WNOHANG)
+
+
+@contextmanager
+def watched(watch: Callable[[threading.Event], object]) -> Iterator[None]:
+    """Run ``watch`` in a thread beside the block; at the block's end its event is set and it is waited for."""
+    done = threading.Event()
+    watcher = threading.Thread(target=watch, args=(done,), daemon=True)
+    watcher.start()
+    try:
+        yield
+    finally:
+        done.set()
+        watcher.join()

@@ -40,7 +40,7 @@ from ..storage.models import ClientRow, PracticeRow
 from ..storage.queue import DROP_QUEUE
 from ..storage.roles import role_of
 from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
-from .processes import end_with_parent
+from .processes import end_with_parent, watched
 
 PORT = 8750
 GREET_AFTER_S = 60.0
@@ -197,14 +197,8 @@ def serve(
 @contextmanager
 def worker(say: Say) -> Iterator[None]:
     """One worker in a process of its own, for as long as the server runs; one that dies is replaced."""
-    done = threading.Event()
-    watcher = threading.Thread(target=_keep_working, args=(done, say), daemon=True)
-    watcher.start()
-    try:
+    with watched(lambda done: _keep_working(done, say)):
         yield
-    finally:
-        done.set()
-        watcher.join()
 
 
 def _keep_working(done: threading.Event, say: Say) -> None:

@@ -42,4 +42,4 @@ class VisitLists(Protocol):
     def visits_waiting(
         self, practice_id: UUID, *, soon: date, latest: int, most: int, member_id: UUID | None
     ) -> list[VisitInList]:
-        """Visits that are not signed as they stand, due by a day, flagged, or among the latest; the latest first."""
+        """Visits unsigned or changed since they were signed, due by a day, flagged, or recent; the latest first."""

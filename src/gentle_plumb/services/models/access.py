@@ -54,7 +54,7 @@ class StaffLetter:
 class ClientAccess:
     """Who sees a client: everybody in the practice, or the members named.
 
-    ``working`` are the members with a visit of the client that is not signed as it stands.
+    ``working`` are the members who have a visit with this client that is unsigned, or changed since it was signed.
     """
 
     client_id: UUID

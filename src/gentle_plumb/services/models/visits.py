@@ -240,7 +240,7 @@ class VisitLine:
 class VisitInList:
     """What Today sorts a visit by; the whole line is fetched for those shown.
 
-    ``signed`` is whether it is signed as it stands, ``due`` whether its follow-up comes soon and the
+    ``signed`` is whether it is signed and unchanged since, ``due`` whether its follow-up comes soon and the
     client has not come since, ``flagged`` whether a red flag was raised.
     """
 

@@ -47,7 +47,7 @@ def _side_screen(number: int) -> tuple[Quantity, ...]:
             region="eyes",
             tasks=SCREEN_TASKS,
             far_off=300.0,
-            check="The eyes go from one screen to the other without focusing anew.",
+            check="The eyes move between the screens without having to refocus.",
             order=place + 1,
             order_hands_first=place + 1,
             **NEARER,
