@@ -57,6 +57,13 @@ def workers_of(process):
     ]
 
 
+def serving(pid):
+    """Is it alive? One that ended stays listed as a zombie where nobody takes leave of it."""
+    with suppress(FileNotFoundError, ProcessLookupError):
+        return Path(f"/proc/{pid}/stat").read_text().rpartition(") ")[2][0] != "Z"
+    return False
+
+
 def test_processes_end_with_the_one_that_started_them(served):
     address, process = served
     until(lambda: ask(f"{address}/ready"))
@@ -64,7 +71,7 @@ def test_processes_end_with_the_one_that_started_them(served):
     assert len(children) == 2
     process.kill()
     process.wait()
-    until(lambda: not any(Path(f"/proc/{pid}").exists() for pid in children))
+    until(lambda: not any(map(serving, children)))
     assert ask(f"{address}/health") == ""
 
 
