@@ -24,7 +24,8 @@ RUN useradd --system --no-create-home plumb \
 USER plumb
 # the host's address as a container sees it: a proxy there tells who calls, see docs/operation.md
 ENV GENTLE_PLUMB_TRUSTED_PROXIES=127.0.0.1,172.16.0.0/12
-ENV GENTLE_PLUMB_BACKUP_KEY=/opt/plumb/var/keys/backup.key
+ENV GENTLE_PLUMB_BACKUP_KEY=/opt/plumb/var/keys/backup.key \
+    GENTLE_PLUMB_SECRETS_KEY=/opt/plumb/var/keys/secrets.key
 VOLUME ["/opt/plumb/var/postgres", "/opt/plumb/var/backups", "/opt/plumb/var/keys"]
 EXPOSE 8750
 HEALTHCHECK --start-period=60s CMD ["python3", "-c", "import urllib.request; urllib.request.urlopen('http://127.0.0.1:8750/api/ready')"]

@@ -8,7 +8,7 @@ from pydantic import SecretStr
 from pydantic_settings import BaseSettings, SettingsConfigDict
 
 ROOT = Path(__file__).resolve().parents[2]
-VERSION = "0.16.0"
+VERSION = "0.17.0"
 """Of the program, as CHANGELOG.md tells what came with it."""
 
 
@@ -31,6 +31,7 @@ class Settings(BaseSettings):
     ``metrics_token`` opens the figures for Prometheus at /api/metrics; without one there are none.
     ``backup_folder`` is where the worker writes backups, none where it is not set; ``backup_key`` is the file with
     what opens them, ``backup_at`` when they are made (as cron has it, UTC), ``backup_days`` how long they are kept.
+    ``secrets_key`` is the file with what opens the second factors that are sealed in the database.
     """
 
     model_config = SettingsConfigDict(env_prefix="GENTLE_PLUMB_", env_ignore_empty=True)
@@ -59,3 +60,4 @@ class Settings(BaseSettings):
     backup_key: Path = ROOT / "var" / "backup.key"
     backup_at: str = "30 2 * * *"
     backup_days: int = 35
+    secrets_key: Path = ROOT / "var" / "secrets.key"

@@ -57,6 +57,7 @@ from .storage import (
     make_engine,
     note_erased,
     note_left,
+    secrets_in,
 )
 
 SWITCH_S = 0.001
@@ -117,6 +118,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             clock,
             {} if settings.demo else published,
             partial(note_left, folder) if folder else None,
+            secrets_in(engine, settings.secrets_key),
         ),
         entrances=entrance_service(engine, settings, clock),
         access=access,

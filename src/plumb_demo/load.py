@@ -14,12 +14,13 @@ from gentle_plumb.core.record import FIELDS, Record, field_of, read_typed
 from gentle_plumb.core.units import format_length
 from gentle_plumb.core.visit import PhotoFile, photos_from
 from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
+from gentle_plumb.services.account_ports import Accounts
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.models import Member, Practice, ShelfItem
 from gentle_plumb.services.own_page import OwnPages
 from gentle_plumb.services.photos import PhotoService
-from gentle_plumb.services.ports import Accounts, Clock, MeasuringStore, Records, Shelf
+from gentle_plumb.services.ports import Clock, MeasuringStore, Records, Shelf
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService

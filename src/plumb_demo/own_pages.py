@@ -8,6 +8,7 @@ from uuid import UUID
 from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.core.own_page import Round
 from gentle_plumb.documents import PillowImageProcessor
+from gentle_plumb.services.account_ports import Accounts
 from gentle_plumb.services.models import LinkKind, Member, Practice
 from gentle_plumb.services.own_page import (
     LinkService,
@@ -17,7 +18,7 @@ from gentle_plumb.services.own_page import (
     OwnPageService,
 )
 from gentle_plumb.services.photos import PhotoService
-from gentle_plumb.services.ports import Accounts, Clock, Records
+from gentle_plumb.services.ports import Clock, Records
 
 NO_SIGNS = {f"sign.{id}": "no" for id in RED_FLAGS}
 BEFORE: dict[str, str] = {

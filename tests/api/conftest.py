@@ -84,10 +84,17 @@ def mail_out(mail_server):
     return SmtpMail(settings)
 
 
+@pytest.fixture(scope="session")
+def secrets_key(tmp_path_factory):
+    """The key of the database that the tests share."""
+    return tmp_path_factory.mktemp("key") / "secrets.key"
+
+
 @pytest.fixture
-def app(engine, clock, meter, tape, electric_desk, mail_server):
+def app(engine, clock, meter, tape, electric_desk, mail_server, secrets_key):
     settings = Settings(
         demo=False,
+        secrets_key=secrets_key,
         tape=tape.address,
         rod="",
         light_meter=meter.address,

@@ -5,11 +5,16 @@ from uuid import uuid4
 
 import pyotp
 import pytest
+from sqlalchemy import select, update
 
 from api.conftest import Page
 from conftest import PASSWORD
+from gentle_plumb.api import make_app
+from gentle_plumb.config import Settings
+from gentle_plumb.main import make_services
 from gentle_plumb.services.second_factor import STEP_S, recovery_hash
-from gentle_plumb.storage import SqlAccounts
+from gentle_plumb.storage import SqlAccounts, seal_what_is_open, secrets_in
+from gentle_plumb.storage.models import MemberRow
 
 
 def code_at(secret, clock, steps=0):
@@ -126,5 +131,94 @@ def test_the_lock_asks_for_the_members_own_password_and_not_without_end(owner):
     def confirm(password):
         return owner.http.post("/api/session/confirm", json={"password": password}).status_code
 
-    assert (confirm(PASSWORD), confirm("another one")) == (204, 403)
+    assert (confirm(PASSWORD), confirm("another one")) == (200, 403)
     assert 429 in [confirm("another one") for _ in range(8)]
+
+
+def test_second_factors_are_sealed_in_the_database_and_open_only_with_the_key(
+    owner, app, office, clock, engine, secrets_key
+):
+    secret, recovery = enrol(owner, clock)
+    with engine.connect() as connection:
+        of_mine = select(MemberRow.sealed_totp).where(MemberRow.id == office.owner.id)
+        sealed = connection.scalar(of_mine)
+    assert secret not in sealed
+    assert secrets_key.stat().st_mode & 0o777 == 0o600
+    missing = secrets_key.with_name("missing.key")
+    clock.pass_by(seconds=STEP_S)
+    without_key = make_app(make_services(engine, Settings(secrets_key=missing), clock))
+    _, answer = enter(without_key, office.owner, code_at(secret, clock))
+    assert (answer.status_code, "key" in answer.json()["detail"]) == (401, True)
+    other, _ = enter(without_key, office.practitioner)
+    body = {"secret": secret, "code": code_at(secret, clock), "password": PASSWORD}
+    assert other.http.put("/api/me/second-factor", json=body).json()["type"] == "no-key"
+    assert not missing.exists()  # no second key in the place of the first
+    assert enter(without_key, office.owner, recovery[0])[1].status_code == 200
+
+
+def test_what_an_earlier_version_kept_open_is_sealed(
+    owner, app, office, clock, engine, secrets_key
+):
+    plain = pyotp.random_base32()
+    with engine.begin() as connection:
+        mine = update(MemberRow).where(MemberRow.id == office.owner.id)
+        connection.execute(mine.values(sealed_totp=plain))
+    sealer = secrets_in(engine, secrets_key)
+    assert seal_what_is_open(engine, sealer) >= 1
+    assert seal_what_is_open(engine, sealer) == 0
+    assert enter(app, office.owner, code_at(plain, clock))[1].status_code == 200
+
+
+def test_a_locked_session_can_do_nothing_but_unlock(owner, app):
+    visit = owner.new_visit()
+    assert owner.http.post("/api/session/lock").status_code == 204
+    for way in (
+        owner.http.get(f"/api/visits/{visit}/report"),
+        owner.http.get(f"/api/visits/{visit}/report.pdf"),
+        owner.http.get("/api/me"),
+        owner.http.post("/api/session/used"),
+        owner.http.post("/api/session/lock"),
+        owner.add("clients", name="Nobody"),
+    ):
+        assert (way.status_code, way.json()["type"]) == (401, "locked")
+    told = owner.http.get("/api/session").json()
+    assert (told["locked"], told["csrf"], told["device_key"]) == (True, "", "")
+    owner.http.headers["X-Plumb-Csrf"] = ""  # a page opened anew has none
+    wrong = owner.http.post("/api/session/confirm", json={"password": "not mine at all"})
+    assert wrong.status_code == 403
+    assert owner.http.get("/api/me").status_code == 401
+    opened = owner.http.post("/api/session/confirm", json={"password": PASSWORD}).json()
+    owner.http.headers["X-Plumb-Csrf"] = opened["csrf"]
+    assert owner.http.get(f"/api/visits/{visit}").status_code == 200
+
+
+def test_who_picks_up_a_locked_device_can_sign_its_user_out(owner):
+    assert owner.http.post("/api/session/lock").status_code == 204
+    owner.http.headers["X-Plumb-Csrf"] = ""
+    foreign = owner.http.delete("/api/session", headers={"Origin": "https://elsewhere.example"})
+    assert foreign.status_code == 403
+    assert owner.http.delete("/api/session").status_code == 204
+    assert owner.http.get("/api/session").json() is None
+
+
+def test_a_session_left_alone_locks_by_itself_and_a_page_in_use_keeps_it_open(owner, clock):
+    for _ in range(3):
+        clock.pass_by(minutes=16)
+        assert owner.http.get("/api/me").status_code == 200  # each call is a use
+    clock.pass_by(minutes=17, seconds=1)
+    assert owner.http.get("/api/me").json()["type"] == "locked"
+    assert owner.http.get("/api/session").json()["csrf"] == ""
+    # the page was in use without network, and still has its token
+    assert owner.http.post("/api/session/used").status_code == 204
+    assert owner.http.get("/api/me").status_code == 200
+
+
+def test_a_device_is_told_who_has_left(owner, guest, office):
+    people = [str(office.reader.id), str(office.practitioner.id), str(uuid4())]
+
+    def ask():
+        return guest.http.post("/api/device/left", json={"members": people}).json()["members"]
+
+    assert ask() == []
+    assert owner.http.delete(f"/api/members/{office.reader.id}").status_code == 204
+    assert ask() == [str(office.reader.id)]

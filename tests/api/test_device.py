@@ -127,4 +127,4 @@ def test_nothing_is_taken_along_that_may_not_be_read(reader, owner):
     assert reader.http.get(f"/api/visits/{visit}/device").status_code == 403
     assert "password_hash" not in owner.http.get("/api/session").text
     member = owner.http.get("/api/device").json()["member"]
-    assert (member["password_hash"], member["totp_secret"], member["recovery"]) == ("", "", [])
+    assert (member["password_hash"], member["sealed_totp"], member["recovery"]) == ("", "", [])

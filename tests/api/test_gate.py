@@ -26,6 +26,7 @@ OPEN = {
     "/api/health",
     "/api/ready",
     "/api/welcome",
+    "/api/device/left",
     "/api/session",
     "/api/entrance",
     "/api/forgotten",

@@ -17,7 +17,7 @@ from conftest import ROOT, empty_database
 from gentle_plumb.hosting.postgres import free_port
 from plumb_demo.people import DEMO_MEMBERS
 
-expect.set_options(timeout=20_000)
+expect.set_options(timeout=60_000)
 
 
 @dataclass
@@ -95,12 +95,16 @@ def browser_context_args(browser_context_args):
 
 
 SIGNED_IN = {}
-"""Cookies of who signed in before, by address and member: a password is checked slowly, on purpose."""
+"""Cookies of who signed in before, and when they were used last, by address and member: a password is checked
+slowly, on purpose."""
+USABLE_S = 600
+"""A session that was left alone for longer may have locked, s."""
 
 
 def sign_in(page: Page, program: Program, who: int = 0) -> Page:
-    page.set_default_timeout(20_000)
-    page.context.add_cookies(SIGNED_IN.get((program.address, who), []))
+    page.set_default_timeout(60_000)
+    cookies, used = SIGNED_IN.get((program.address, who), ([], 0))
+    page.context.add_cookies(cookies if time.monotonic() - used < USABLE_S else [])
     page.goto(program.address)
     today, address = (
         page.get_by_role("heading", name="Today", exact=True),
@@ -112,7 +116,7 @@ def sign_in(page: Page, program: Program, who: int = 0) -> Page:
         page.get_by_label("Password").fill(DEMO_MEMBERS[who].password)
         page.get_by_role("button", name="Sign in").click()
         expect(today).to_be_visible()
-        SIGNED_IN[program.address, who] = page.context.cookies()
+    SIGNED_IN[program.address, who] = page.context.cookies(), time.monotonic()
     return page
 
 

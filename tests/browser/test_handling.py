@@ -153,7 +153,7 @@ def finish(hand: MouseHand) -> None:
 
 
 def whole_visit(hand: MouseHand, program) -> None:
-    hand.page.set_default_timeout(20_000)
+    hand.page.set_default_timeout(60_000)
     hand.page.goto(program.address)
     for part in (sign_in_and_begin, ask, look, measure, finish):
         part(hand)

@@ -267,9 +267,15 @@ def test_left_alone_the_page_is_kept_behind_a_lock_in_its_place(desk: Page, prog
     expect(top).to_have_value("101,5")
     desk.clock.fast_forward("16:00")
     expect(lock).to_be_visible()
+    around = [
+        desk.request.get(f"{program.address}/api/visits"),
+        desk.request.get(f"{program.address}/api/me"),
+    ]
+    assert [(one.status, one.json()["type"]) for one in around] == [(401, "locked")] * 2
+    desk.evaluate("localStorage.clear()")
     desk.reload()  # no way around it
     expect(lock).to_be_visible()
-    expect(desk.locator("#main")).to_be_hidden()
+    expect(desk.locator("#main")).to_have_count(0)
     lock.get_by_label("Password").fill(DEMO_MEMBERS[0].password)
     lock.get_by_role("button", name="Open").click()
     expect(desk.locator("#main")).to_be_visible()

@@ -3,6 +3,7 @@
 import os
 import random
 import re
+from uuid import uuid4
 
 import pytest
 from playwright.sync_api import expect
@@ -209,6 +210,32 @@ def test_the_browsers_own_files_hold_nothing_readable(tablet):
     tablet.close()
     assert readable_in(tablet.folder, *words) == []
     tablet.start()
+
+
+def test_a_former_members_device_erases_itself_at_first_contact(tablet, second_tablet, program):
+    page, mine = tablet.page, {"name": "Yorick Quill", "email": "yorick@saltmere.example"}
+    token = page.request.get(f"{program.address}/api/session").json()["csrf"]
+    head = {"X-Plumb-Csrf": token}
+    body = {**mine, "id": str(uuid4()), "role": "practitioner", "password": "four quiet lamps"}
+    made = page.request.post(f"{program.address}/api/members", data=body, headers=head)
+    assert made.ok, made.text()
+    other = second_tablet.page
+    other.get_by_role("button", name="Sign out").click()
+    other.get_by_label("Address").fill(mine["email"])
+    other.get_by_label("Password").fill(body["password"])
+    other.get_by_role("button", name="Sign in").click()
+    second_tablet.until(lambda: len(second_tablet.kept("visit:")) > 3)
+    second_tablet.cut()
+    add_client(other, "Wilmot Hask")
+    gone = page.request.delete(f"{program.address}/api/members/{body['id']}", headers=head)
+    assert gone.ok
+    assert second_tablet.kept("out:") != {}
+    second_tablet.cut(False)
+    expect(other.get_by_text("Yorick Quill has left the practice")).to_be_visible(timeout=PATIENCE)
+    second_tablet.until(lambda: second_tablet.kept() == {})
+    second_tablet.cut()
+    other.reload()
+    expect(other.get_by_role("button", name="Open what is on this device")).to_have_count(0)
 
 
 def test_two_devices_change_one_field_without_network_and_both_are_shown_once(

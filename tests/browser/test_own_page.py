@@ -42,7 +42,7 @@ def new_link(desk: Page, language: str = "") -> tuple[str, str]:
 def phone(browser: Browser, program):
     context = browser.new_context(viewport=PHONE, has_touch=True, is_mobile=True)
     page = context.new_page()
-    page.set_default_timeout(20_000)
+    page.set_default_timeout(60_000)
     troubles = []
     page.on("pageerror", lambda error: troubles.append(str(error)))
     yield page

@@ -60,6 +60,7 @@ def session_of(member, clock, hours, **more):
         "csrf": "x",
         "started_at": clock(),
         "expires_at": clock() + timedelta(hours=hours),
+        "used_at": clock(),
     }
     return Session(**usual | more)
 
@@ -74,6 +75,12 @@ def test_sessions_end_are_listed_and_addresses_are_taken_once(ports, started, cl
     assert accounts.session(over.token_hash, clock()) is None
     assert accounts.session(live.token_hash, clock())[1:] == (owner, office.practice)
     assert accounts.sessions(owner.id, clock()) == [later, live]
+    accounts.mark_session(live.id, clock(), locked=True)
+    accounts.mark_session(
+        live.id, clock() + timedelta(minutes=1)
+    )  # a use that comes after opens no lock
+    held, _, _ = accounts.session(live.token_hash, clock())
+    assert (held.locked, held.used_at) == (True, clock() + timedelta(minutes=1))
     accounts.drop_sessions(owner.id, only=live.id)
     assert accounts.session(live.token_hash, clock()) is None
     accounts.drop_sessions(owner.id, but=later.id)

@@ -10,7 +10,7 @@ from gentle_plumb.services.throttle import after_try, wait_for
 class FakeAccounts:
     def __init__(self):
         self.practices, self.people, self.open = {}, {}, {}
-        self.left, self.tries, self.browsers = set(), {}, {}
+        self.gone, self.tries, self.browsers = set(), {}, {}
 
     def practice(self, practice_id):
         if practice_id not in self.practices:
@@ -23,7 +23,7 @@ class FakeAccounts:
     change_practice = add_practice
 
     def _present(self):
-        return [m for m in self.people.values() if m.id not in self.left]
+        return [m for m in self.people.values() if m.id not in self.gone]
 
     def member_by_email(self, email):
         return next((m for m in self._present() if m.email == email), None)
@@ -57,7 +57,7 @@ class FakeAccounts:
             registration=member.registration,
             password_hash=member.password_hash,
             sees_health=member.sees_health,
-            totp_secret=member.totp_secret,
+            sealed_totp=member.sealed_totp,
             totp_last=member.totp_last,
             recovery=member.recovery,
         )
@@ -78,7 +78,7 @@ class FakeAccounts:
 
     def remove_member(self, practice_id, member_id, now):
         self._mine(practice_id, member_id)
-        self.left.add(member_id)
+        self.gone.add(member_id)
         self.drop_sessions(member_id)
 
     def count_try(self, counted, now):
@@ -110,10 +110,19 @@ class FakeAccounts:
 
     def session(self, token_hash, now):
         session = self.open.get(token_hash)
-        if session is None or session.expires_at <= now or session.member_id in self.left:
+        if session is None or session.expires_at <= now or session.member_id in self.gone:
             return None
         member = self.people[session.member_id]
         return session, member, self.practices[member.practice_id]
+
+    def mark_session(self, session_id, used_at, *, locked=None):
+        for hash, one in self.open.items():
+            if one.id == session_id:
+                now_locked = one.locked if locked is None else locked
+                self.open[hash] = replace(one, used_at=used_at, locked=now_locked)
+
+    def left(self, member_ids):
+        return self.gone & set(member_ids)
 
     def drop_sessions(self, member_id, *, only=None, but=None):
         self.open = {

@@ -161,7 +161,7 @@ def names(made):
 
 
 def test_a_practice_with_an_assistant_goes_back_to_a_schema_without(fresh):
-    up_to(fresh, "0015")
+    migrate(fresh)
     office = make_office(SqlAccounts(fresh))
     down_to(fresh, "0014")
     with fresh.connect() as db:

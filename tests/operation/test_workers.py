@@ -75,6 +75,34 @@ def test_processes_end_with_the_one_that_started_them(served):
     assert ask(f"{address}/health") == ""
 
 
+LATE = """
+import multiprocessing, os, sys, time
+from gentle_plumb.hosting.processes import end_with_parent
+
+def start_slowly(parent):
+    print(os.getpid(), flush=True)
+    while os.getppid() == parent:
+        time.sleep(0.01)
+    end_with_parent()
+    time.sleep(600)
+
+if __name__ == "__main__":
+    child = multiprocessing.get_context("spawn").Process(target=start_slowly, args=(os.getpid(),))
+    child.start()
+    child.join()
+"""
+
+
+def test_a_process_that_was_still_starting_when_its_parent_died_ends_too(tmp_path):
+    script = tmp_path / "late.py"
+    script.write_text(LATE)
+    env = {**os.environ, "PYTHONPATH": str(ROOT / "src")}
+    with subprocess.Popen([sys.executable, script], env=env, stdout=subprocess.PIPE) as parent:
+        child = int(parent.stdout.readline())
+        parent.kill()
+    until(lambda: not serving(child))
+
+
 def test_processes_share_their_figures_and_one_that_dies_is_replaced(served):
     address, process = served
     until(lambda: ask(f"{address}/ready"))

@@ -24,6 +24,8 @@ from ..storage import newest_schema, schema_of
 from .auth import (
     COOKIE,
     KNOWN_COOKIE,
+    AtLock,
+    Holding,
     Signed,
     With,
     check_origin,
@@ -135,15 +137,30 @@ def _note_sign_in(
     )
 
 
-@account_router.post("/session/confirm", status_code=204, responses={429: {"model": Problem}})
-async def confirm(request: Request, services: With, who: Signed, given: s.Confirmation) -> None:
-    """Open the page's lock: the password is asked for in place, the session goes on."""
+@account_router.post("/session/lock", status_code=204)
+def lock(services: With, who: Signed) -> None:
+    """Lock the session: nothing goes on with it until the password is given."""
+    services.accounts.lock(who.session)
+
+
+@account_router.post("/session/used", status_code=204)
+def note_use(services: With, who: Holding) -> None:
+    """The page is in use, though it may not have asked for anything for a while; opens no lock of its own."""
+    services.accounts.note_use(who.session)
+
+
+@account_router.post("/session/confirm", responses={429: {"model": Problem}})
+async def confirm(request: Request, services: With, who: AtLock, given: s.Confirmation) -> s.Me:
+    """Open a lock by the password: the session goes on, and tells its token again."""
     sender = request.client.host if request.client else ""
-    await hashing(lambda: services.accounts.confirm(who.member, given.password, sender))
+    session = await hashing(
+        lambda: services.accounts.unlock(who.session, who.member, given.password, sender)
+    )
+    return s.Me.of(session, who.member, who.practice)
 
 
 @account_router.delete("/session", status_code=204)
-def sign_out(request: Request, response: Response, services: With, who: Signed) -> None:
+def sign_out(request: Request, response: Response, services: With, who: AtLock) -> None:
     """Sign out."""
     services.accounts.sign_out(who.session)
     secure = secure_cookie(request, services.secure_cookie)
@@ -153,12 +170,19 @@ def sign_out(request: Request, response: Response, services: With, who: Signed) 
 
 @account_router.get("/session")
 def session(request: Request, services: With) -> s.Me | None:
-    """Who is signed in here, with the CSRF token; nothing where nobody is."""
+    """Who is signed in here, with the CSRF token unless it is locked; nothing where nobody is."""
     try:
-        held, member, practice = services.accounts.who(token_of(request, services))
+        held, member, practice, locked = services.accounts.whose(token_of(request, services))
     except NotSignedIn:
         return None
-    return s.Me.of(held, member, practice)
+    return s.Me.of(held, member, practice, locked=locked)
+
+
+@public.post("/device/left")
+def left(request: Request, services: With, given: s.DeviceMembers) -> s.DeviceMembers:
+    """Those whose things a device keeps and who have left their practice: it erases what it keeps of them."""
+    check_origin(request)
+    return s.DeviceMembers(members=sorted(services.accounts.left(given.members)))
 
 
 @account_router.get("/me")

@@ -90,6 +90,48 @@ def token_of(request: Request, services: Services) -> str | None:
     return request.cookies.get(cookie_name(COOKIE, secure))
 
 
+def _check_csrf(request: Request, csrf: str | None, session: Session) -> None:
+    """Unsafe methods bear the session's CSRF token, and come from our own page."""
+    if request.method in SAFE:
+        return
+    check_origin(request)
+    if csrf is None:
+        raise NotAllowed("Your session has expired. Reload the page.")
+    if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
+        raise NotAllowed("Your session has changed. Reload the page.")
+
+
+def holder(
+    request: Request,
+    _: Annotated[str | None, Security(_cookie)],
+    csrf: Annotated[str | None, Security(_csrf)],
+) -> CurrentUser:
+    """Whoever has a session, also one that was left alone and that its page keeps open."""
+    session, member, practice, _locked = services(request).accounts.whose(
+        token_of(request, services(request))
+    )
+    _check_csrf(request, csrf, session)
+    return CurrentUser(session=session, member=member, practice=practice)
+
+
+def at_lock(
+    request: Request,
+    _: Annotated[str | None, Security(_cookie)],
+    csrf: Annotated[str | None, Security(_csrf)],
+) -> CurrentUser:
+    """Whoever opens a lock, or signs out at one: a locked page has no token left to show."""
+    session, member, practice, locked = services(request).accounts.whose(
+        token_of(request, services(request))
+    )
+    if locked:
+        check_origin(request)
+    else:
+        _check_csrf(request, csrf, session)
+    who = CurrentUser(session=session, member=member, practice=practice)
+    request.state.who = who  # for the trail
+    return who
+
+
 def caller(
     request: Request,
     _: Annotated[str | None, Security(_cookie)],
@@ -97,13 +139,8 @@ def caller(
 ) -> CurrentUser:
     """The signed-in member; for unsafe methods only with the session's CSRF token."""
     session, member, practice = services(request).accounts.who(token_of(request, services(request)))
-    if request.method not in SAFE:
-        check_origin(request)
-        if csrf is None:
-            raise NotAllowed("Your session has expired. Reload the page.")
-        if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
-            raise NotAllowed("Your session has changed. Reload the page.")
-    if practice.second_factor and not member.totp_secret and request.url.path not in ENROLLING:
+    _check_csrf(request, csrf, session)
+    if practice.second_factor and not member.sealed_totp and request.url.path not in ENROLLING:
         raise MustEnrol("Your practice asks for a second factor. Set yours up first.")
     who = CurrentUser(session=session, member=member, practice=practice)
     request.state.who = who  # for the trail, which names also who is refused
@@ -131,4 +168,6 @@ def _require_seen(request: Request, member: Member) -> None:
 
 
 Signed = Annotated[CurrentUser, Depends(caller)]
+Holding = Annotated[CurrentUser, Depends(holder)]
+AtLock = Annotated[CurrentUser, Depends(at_lock)]
 With = Annotated[Services, Depends(services)]

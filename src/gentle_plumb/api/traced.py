@@ -115,7 +115,7 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
         *(("GET", at) for at in ("/own/map", "/own/rounds/{round}", "/own/doubts")),
         *(
             ("POST", at)
-            for at in ("/session", "/session/confirm", "/own/session", "/own/door", "/fit")
+            for at in ("/session/used", "/device/left", "/own/session", "/own/door", "/fit")
         ),
         *(("POST", at) for at in ("/exchange/look", "/light-meter/readings")),
         *(("POST", at) for at in ("/desk/hold", "/desk/stop", "/shelf", "/policies")),
@@ -124,6 +124,7 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
         *((how, "/policies/{bundle_id}") for how in ("PUT", "DELETE")),
         *((how, "/measuring/lists/{list_id}") for how in ("PUT", "DELETE")),
         ("DELETE", "/measuring/tables/{table_id}"),
+        *(("POST", at) for at in ("/session", "/session/confirm", "/session/lock")),
         ("DELETE", "/own/session"),
         ("POST", "/me/second-factor"),
         ("PUT", "/desk/presets/{key}"),

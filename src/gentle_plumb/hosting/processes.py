@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import ctypes
+import multiprocessing
 import os
 import signal
 import threading
@@ -15,10 +16,10 @@ PR_SET_PDEATHSIG = 1
 
 
 def end_with_parent() -> None:
-    """Have this process told to end once its parent is gone, even if the parent was killed outright."""
-    parent = os.getppid()
+    """Have this process, started by ``multiprocessing``, end with its parent, even if that was killed outright."""
     ctypes.CDLL(None, use_errno=True).prctl(PR_SET_PDEATHSIG, signal.SIGTERM)
-    if os.getppid() != parent:  # it went in between
+    parent = multiprocessing.parent_process()
+    if parent is None or os.getppid() != parent.pid:  # it went before anybody could tell us
         os.kill(os.getpid(), signal.SIGTERM)
 
 

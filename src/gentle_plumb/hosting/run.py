@@ -35,6 +35,8 @@ from ..storage import (
     SqlShelf,
     make_engine,
     migrate,
+    seal_what_is_open,
+    secrets_in,
 )
 from ..storage.models import ClientRow, PracticeRow
 from ..storage.queue import DROP_QUEUE
@@ -134,8 +136,11 @@ def prepare(database: Addresses, *, demo: bool, say: Say, fresh: bool = False) -
             say("Erased.")
         serving = role_of(database.serves)
         migrate(engine, serving if serving != role_of(database.migrates) else None)
-    if demo:
-        with opened(database.serves) as engine:
+    with opened(database.serves) as engine:
+        sealed = seal_what_is_open(engine, secrets_in(engine, Settings().secrets_key))
+        if sealed:
+            say(f"Second factors sealed: {sealed}. Keep a copy of {_near(Settings().secrets_key)}.")
+        if demo:
             _load_demo(engine, say)
 
 

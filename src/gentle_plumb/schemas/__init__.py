@@ -3,6 +3,7 @@
 from .account import (
     Confirmation,
     DemoPerson,
+    DeviceMembers,
     HealthGrant,
     Me,
     MemberIn,
@@ -45,6 +46,7 @@ __all__ = [
     "ClientOut",
     "Confirmation",
     "DemoPerson",
+    "DeviceMembers",
     "DimensionOut",
     "Draft",
     "FieldOut",

@@ -9,7 +9,16 @@ from uuid import UUID
 from pydantic import BaseModel, Field, StringConstraints
 
 from ..core.units import LengthUnit
-from ..services.models import IDLE_MINUTES, OFFICE, WRITERS, DateOrder, Member, Practice, Session
+from ..services.models import (
+    DEVICE_DAYS,
+    IDLE_MINUTES,
+    OFFICE,
+    WRITERS,
+    DateOrder,
+    Member,
+    Practice,
+    Session,
+)
 from .common import Address, Line, Name, New, Password, RequestModel
 
 
@@ -42,9 +51,11 @@ class Me(BaseModel):
 
     ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
     that and that they have none; ``recovery_left`` counts the recovery codes. ``device_key`` opens, for as long as the
-    session lasts, what this browser keeps; it is never written down there.
+    session lasts, what this browser keeps; it is never written down there. ``locked``: nothing goes on before the
+    password is given, and neither token nor key is told.
     """
 
+    id: UUID
     name: str
     title: str
     email: str
@@ -69,13 +80,18 @@ class Me(BaseModel):
     must_enrol: bool
     recovery_left: int
     idle_minutes: int
+    device_days: int
+    locked: bool
     csrf: str
     device_key: str
 
     @classmethod
-    def of(cls, session: Session, member: Member, practice: Practice) -> Me:
+    def of(
+        cls, session: Session, member: Member, practice: Practice, *, locked: bool = False
+    ) -> Me:
         """From the records."""
         return cls(
+            id=member.id,
             name=member.name,
             title=member.title,
             email=member.email,
@@ -95,13 +111,15 @@ class Me(BaseModel):
             price_large=practice.price_large,
             currency=practice.currency,
             unit=practice.unit,
-            second_factor=member.totp_secret != "",
+            second_factor=member.sealed_totp != "",
             second_factor_asked=practice.second_factor,
-            must_enrol=practice.second_factor and not member.totp_secret,
+            must_enrol=practice.second_factor and not member.sealed_totp,
             recovery_left=len(member.recovery),
             idle_minutes=practice.idle_minutes,
-            csrf=session.csrf,
-            device_key=session.device_key,
+            device_days=practice.device_days,
+            locked=locked,
+            csrf="" if locked else session.csrf,
+            device_key="" if locked else session.device_key,
         )
 
 
@@ -141,7 +159,8 @@ class PracticeIn(RequestModel):
     """What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
 
     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call; ``second_factor`` asks everybody
-    for one, ``idle_minutes`` is how long a page is left alone before it locks.
+    for one, ``idle_minutes`` is how long a page is left alone before it locks, ``device_days`` how long a device opens
+    what it keeps without having seen the server.
     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
     """
 
@@ -152,6 +171,7 @@ class PracticeIn(RequestModel):
     contact: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
     second_factor: bool = False
     idle_minutes: Annotated[int, Field(ge=1, le=240)] = IDLE_MINUTES
+    device_days: Annotated[int, Field(ge=1, le=60)] = DEVICE_DAYS
     price_small: Sum | None = None
     price_medium: Sum | None = None
     price_large: Sum | None = None
@@ -179,7 +199,7 @@ class MemberOut(BaseModel):
             email=member.email,
             role=member.role,
             sees_health=member.sees_health,
-            second_factor=member.totp_secret != "",
+            second_factor=member.sealed_totp != "",
         )
 
 
@@ -187,6 +207,12 @@ class Confirmation(RequestModel):
     """The password, typed once more."""
 
     password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class DeviceMembers(RequestModel):
+    """Members whose things a device keeps."""
+
+    members: Annotated[list[UUID], Field(max_length=50)]
 
 
 class SecondFactorOffer(BaseModel):

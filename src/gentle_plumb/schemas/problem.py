@@ -37,6 +37,8 @@ class Problem(BaseModel):
 
 _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.NotSignedIn: (401, "not-signed-in"),
+    service.SessionLocked: (401, "locked"),
+    service.NoKey: (503, "no-key"),
     service.NeedsCode: (401, "needs-code"),
     service.MustEnrol: (403, "must-enrol"),
     service.NotAllowed: (403, "not-allowed"),

@@ -4,23 +4,29 @@ from __future__ import annotations
 
 import hashlib
 import secrets
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Collection, Mapping
 from dataclasses import dataclass, replace
 from datetime import timedelta
 from uuid import UUID, uuid4
 
 from pwdlib import PasswordHash
 
-from .errors import LockedOut, NeedsCode, NotAllowed, NotFound, NotSignedIn, WrongPassword
+from .account_ports import Accounts, Secrets
+from .errors import LockedOut, NotAllowed, NotFound, NotSignedIn, SessionLocked, WrongPassword
 from .models import WRITERS, Member, Practice, Role, Session
 from .passwords import check_password
-from .ports import Accounts, Clock
-from .second_factor import address_of, new_recovery, new_secret, recovery_hash, step_of
+from .ports import Clock
+from .second_factor import SecondFactors
 from .throttle import counted_by
 
 SESSION_LENGTH = timedelta(hours=12)
 KNOWN_FOR = timedelta(days=400)
 """How long a browser is remembered as one in which somebody signed in. House value."""
+
+USE_NOTED_EVERY = timedelta(minutes=1)
+"""How exactly it is noted when a session was used last. House value."""
+
+LOCKED = "This page is locked. Enter your password to go on."
 
 _hasher = PasswordHash.recommended()
 _DUMMY = _hasher.hash("nobody has this password")
@@ -56,7 +62,7 @@ class AccountService:
     """Sessions and members of the practice.
 
     ``published`` are passwords by address that everybody can read, such as the demo's: they open
-    nothing.
+    nothing. Without ``secrets`` no second factor can be set, and none opens.
     """
 
     def __init__(
@@ -65,8 +71,10 @@ class AccountService:
         clock: Clock,
         published: Mapping[str, str] | None = None,
         note_left: Callable[[UUID], None] | None = None,
+        secrets: Secrets | None = None,
     ) -> None:
         self._accounts, self._clock = accounts, clock
+        self._second = SecondFactors(accounts, clock, secrets)
         self._published = published or {}
         self._note_left = note_left or (lambda _: None)
 
@@ -123,8 +131,8 @@ class AccountService:
                 "This password is published with the demo and opens nothing here. "
                 "Set another one: ./plumb password"
             )
-        if member.totp_secret:
-            self._take_code(member, code)
+        if member.sealed_totp:
+            self._second.take_code(member, code)
         self._accounts.take_back_try(counted)
         token = secrets.token_urlsafe(32)
         if known_hash is None:
@@ -137,6 +145,7 @@ class AccountService:
             csrf=secrets.token_urlsafe(24),
             started_at=now,
             expires_at=now + SESSION_LENGTH,
+            used_at=now,
             browser=browser[:200],
         )
         self._accounts.add_session(session, now)
@@ -145,24 +154,9 @@ class AccountService:
             token=token, known=known or "", session=session, member=member, practice=practice
         )
 
-    def _take_code(self, member: Member, code: str) -> None:
-        """Use a code, or a recovery code, up: each opens once, also when it is sent twice at once.
-
-        Raises NeedsCode, NotSignedIn.
-        """
-        if not code.strip():
-            raise NeedsCode("Enter the code of your authenticator, or a recovery code.")
-        step = step_of(member.totp_secret, code, self._clock(), member.totp_last)
-        if step is not None and self._accounts.take_code(member.id, step):
-            return
-        if self._accounts.take_recovery(member.id, recovery_hash(code)):
-            return
-        raise NotSignedIn("The code is not right, or was used before. Wait for the next one.")
-
     def offer_second_factor(self, member: Member) -> tuple[str, str]:
         """A new secret and the address that an authenticator scans; nothing is kept before it is confirmed."""
-        secret = new_secret()
-        return secret, address_of(secret, member.email)
+        return self._second.offer(member)
 
     def set_second_factor(
         self, member: Member, *, password: str, secret: str, code: str, sender: str = ""
@@ -172,14 +166,7 @@ class AccountService:
         Raises WrongPassword, LockedOut, NotAllowed for a wrong code.
         """
         self._ask_password(member, password, sender)
-        step = step_of(secret, code, self._clock(), 0)
-        if step is None:
-            raise NotAllowed("The code is not right. Check the clock of the telephone.")
-        codes, kept = new_recovery()
-        self._accounts.change_member(
-            replace(member, totp_secret=secret, totp_last=step, recovery=kept)
-        )
-        return codes
+        return self._second.keep(member, secret, code)
 
     def drop_second_factor(
         self, member: Member, practice: Practice, *, password: str, sender: str = ""
@@ -188,7 +175,7 @@ class AccountService:
         self._ask_password(member, password, sender)
         if practice.second_factor:
             raise NotAllowed("Your practice asks everybody for a second factor.")
-        self._accounts.change_member(replace(member, totp_secret="", totp_last=0, recovery=()))
+        self._second.drop(member)
 
     def reset_second_factor(self, by: Member, member_id: UUID) -> None:
         """Take a colleague's second factor away, whose telephone is lost; their sessions end.
@@ -198,12 +185,32 @@ class AccountService:
         if by.role != "owner":
             raise NotAllowed("Only an owner resets a second factor.")
         member = self._colleague(by, member_id)
-        self._accounts.change_member(replace(member, totp_secret="", totp_last=0, recovery=()))
+        self._second.drop(member)
         self._accounts.drop_sessions(member.id)
 
-    def confirm(self, member: Member, password: str, sender: str = "") -> None:
-        """See that whoever is here is the member who signed in; raises WrongPassword, LockedOut."""
+    def unlock(self, session: Session, member: Member, password: str, sender: str = "") -> Session:
+        """Open a locked session by its member's password; raises WrongPassword, LockedOut."""
         self._ask_password(member, password, sender)
+        now = self._clock()
+        self._accounts.mark_session(session.id, now, locked=False)
+        return replace(session, used_at=now, locked=False)
+
+    def lock(self, session: Session) -> None:
+        """Lock a session: from now on only the password opens it."""
+        self._accounts.mark_session(session.id, self._clock(), locked=True)
+
+    def note_use(self, session: Session) -> None:
+        """Note that the page of a session was in use, if only without network meanwhile.
+
+        Raises SessionLocked for one that was locked, which only the password opens.
+        """
+        if session.locked:
+            raise SessionLocked(LOCKED)
+        self._accounts.mark_session(session.id, self._clock())
+
+    def left(self, member_ids: Collection[UUID]) -> set[UUID]:
+        """Those of these members who are let in no more: what a device keeps of theirs goes."""
+        return self._accounts.left(member_ids)
 
     def _ask_password(self, member: Member, password: str, sender: str) -> None:
         counted = counted_by("confirm", str(member.id), sender)
@@ -219,7 +226,21 @@ class AccountService:
         return self._accounts.member_by_email(email.strip().lower())
 
     def who(self, token: str | None) -> tuple[Session, Member, Practice]:
-        """The session of a token, its member and practice; raises NotSignedIn."""
+        """The session of a token, its member and practice; raises NotSignedIn, SessionLocked."""
+        session, member, practice = self._held(token)
+        now = self._clock()
+        if session.is_locked(practice, now):
+            raise SessionLocked(LOCKED)
+        if now - session.used_at >= USE_NOTED_EVERY:
+            self._accounts.mark_session(session.id, now)
+        return session, member, practice
+
+    def whose(self, token: str | None) -> tuple[Session, Member, Practice, bool]:
+        """As ``who``, for a locked session too; the last tells whether it is. Raises NotSignedIn."""
+        session, member, practice = self._held(token)
+        return session, member, practice, session.is_locked(practice, self._clock())
+
+    def _held(self, token: str | None) -> tuple[Session, Member, Practice]:
         found = self._accounts.session(token_hash(token), self._clock()) if token else None
         if found is None:
             raise NotSignedIn("Please sign in.")

@@ -15,13 +15,14 @@ from typing import Protocol
 from uuid import UUID, uuid4
 
 from ..core.errors import UnreadableValue
+from .account_ports import Accounts
 from .archives import ArchiveService
 from .consent import NOTES
 from .errors import BadFile, NeedsConsent, NotFound, ServiceError, Withheld
 from .models import BulkJob, Member, Practice, SignedPaper
 from .paper_models import Copy
 from .permissions import require_health, require_writer
-from .ports import Accounts, Clock
+from .ports import Clock
 from .reports import ReportService
 
 KEPT = timedelta(days=1)

@@ -2,8 +2,10 @@
 
 ServiceError
  ├── NotSignedIn        no session, an expired one, or wrong credentials
+ ├── SessionLocked      signed in, and locked: only the password opens it
  ├── NeedsCode          the password is right, and a code of the second factor is needed
  ├── MustEnrol          signed in, but without the second factor that the practice asks for
+ ├── NoKey              the key that seals secrets is not where it belongs
  ├── LockedOut          too many wrong passwords; carries the seconds to wait
  ├── WrongPassword      the present password, asked for once more, is not right
  ├── NotAllowed         signed in, but the role does not reach that far
@@ -38,6 +40,14 @@ class ServiceError(Exception):
 
 class NotSignedIn(ServiceError):
     """Nobody is signed in, or the credentials are wrong."""
+
+
+class SessionLocked(ServiceError):
+    """The session was locked, or left alone for too long: only the password opens it."""
+
+
+class NoKey(ServiceError):
+    """The key that seals secrets is missing, or can't be used."""
 
 
 class NeedsCode(ServiceError):

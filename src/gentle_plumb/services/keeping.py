@@ -10,11 +10,12 @@ from uuid import UUID, uuid4
 
 from dateutil.relativedelta import relativedelta
 
+from .account_ports import Accounts
 from .errors import NotAllowed, NotFound
 from .models import ClientStanding, ErasedWhat, Erasure, Member, Practice
 from .models.trail import TrailQuery
 from .permissions import require_writer
-from .ports import Accounts, Clock
+from .ports import Clock
 from .trail import Trail
 
 

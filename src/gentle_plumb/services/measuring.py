@@ -22,10 +22,11 @@ from ..core.body import (
     precision_of,
 )
 from ..core.choices import one_of
+from .account_ports import Accounts
 from .errors import BadFile
 from .models import MeasuringList, Member, PopulationTable, TableRow
 from .permissions import require_writer
-from .ports import Accounts, Clock, MeasuringStore
+from .ports import Clock, MeasuringStore
 
 TABLE_COLUMNS = ("dimension", "sex", "mean_mm", "sd_mm")
 MOST_TABLE_LINES = 2000

@@ -5,9 +5,15 @@ from __future__ import annotations
 import hashlib
 import hmac
 import secrets
+from dataclasses import replace
 from datetime import datetime
 
 import pyotp
+
+from .account_ports import Accounts, Secrets
+from .errors import NeedsCode, NoKey, NotAllowed, NotSignedIn
+from .models import Member
+from .ports import Clock
 
 STEP_S = 30
 """How long a code stands, s (RFC 6238, 5.2)."""
@@ -58,3 +64,62 @@ def new_recovery() -> tuple[list[str], tuple[str, ...]]:
 def recovery_hash(code: str) -> str:
     """What is kept of a recovery code: it has 80 bits of chance, so a quick digest is enough."""
     return hashlib.sha256("".join(code.lower().split()).encode()).hexdigest()
+
+
+class _NoSecrets:
+    """Where nothing is to be sealed, nothing can be opened."""
+
+    def seal(self, secret: str) -> str:
+        raise NoKey("Second factors can't be kept here.")
+
+    def opened(self, sealed: str) -> str | None:
+        return None
+
+
+class SecondFactors:
+    """Offers, keeps, asks for and drops second factors; without ``secrets`` none can be kept, and none opens."""
+
+    def __init__(self, accounts: Accounts, clock: Clock, secrets: Secrets | None) -> None:
+        self._accounts, self._clock = accounts, clock
+        self._secrets = secrets or _NoSecrets()
+
+    def take_code(self, member: Member, code: str) -> None:
+        """Use a code, or a recovery code, up: each opens once, also when it is sent twice at once.
+
+        Raises NeedsCode, NotSignedIn.
+        """
+        if not code.strip():
+            raise NeedsCode("Enter the code of your authenticator, or a recovery code.")
+        secret = self._secrets.opened(member.sealed_totp)
+        step = step_of(secret, code, self._clock(), member.totp_last) if secret else None
+        if step is not None and self._accounts.take_code(member.id, step):
+            return
+        if self._accounts.take_recovery(member.id, recovery_hash(code)):
+            return
+        raise NotSignedIn(
+            "The code is not right, or was used before. Wait for the next one."
+            if secret
+            else "Codes can't be checked: the key that opens them is missing on the server. Use a recovery code, "
+            "and tell whoever runs the program."
+        )
+
+    def offer(self, member: Member) -> tuple[str, str]:
+        """A new secret and the address that an authenticator scans."""
+        secret = new_secret()
+        return secret, address_of(secret, member.email)
+
+    def keep(self, member: Member, secret: str, code: str) -> list[str]:
+        """Keep a second factor once its first code is right; recovery codes. Raises NotAllowed, NoKey."""
+        step = step_of(secret, code, self._clock(), 0)
+        if step is None:
+            raise NotAllowed("The code is not right. Check the clock of the telephone.")
+        codes, kept = new_recovery()
+        sealed = self._secrets.seal(secret)
+        self._accounts.change_member(
+            replace(member, sealed_totp=sealed, totp_last=step, recovery=kept)
+        )
+        return codes
+
+    def drop(self, member: Member) -> None:
+        """Take a second factor away, with its recovery codes."""
+        self._accounts.change_member(replace(member, sealed_totp="", totp_last=0, recovery=()))

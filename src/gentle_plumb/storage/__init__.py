@@ -12,6 +12,7 @@ from .own_pages import SqlOwnPages
 from .policies import SqlPolicies
 from .queue import SqlQueue
 from .records import SqlRecords
+from .sealed_secrets import seal_what_is_open, secrets_in
 from .shelf import SqlShelf
 from .trail import SqlTrail
 from .troubles import SqlTroubles
@@ -41,4 +42,6 @@ __all__ = [
     "noted_as_left",
     "roll_back",
     "schema_of",
+    "seal_what_is_open",
+    "secrets_in",
 ]

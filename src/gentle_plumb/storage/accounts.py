@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from datetime import datetime, timedelta
 from uuid import UUID
 
@@ -104,7 +104,7 @@ class SqlAccounts:
     def change_member(self, member: Member) -> Member:
         changed = (
             *("name", "title", "registration", "password_hash", "sees_health"),
-            *("totp_secret", "totp_last", "recovery"),
+            *("sealed_totp", "totp_last", "recovery"),
         )
         with Db(self._engine) as db, db.begin():
             found = db.execute(
@@ -224,6 +224,20 @@ class SqlAccounts:
             Member(**{name: held[f"member_{name}"] for name in _OF_MEMBER}),
             Practice(**{name: held[f"practice_{name}"] for name in _OF_PRACTICE}),
         )
+
+    def mark_session(
+        self, session_id: UUID, used_at: datetime, *, locked: bool | None = None
+    ) -> None:
+        values = {"used_at": used_at} if locked is None else {"used_at": used_at, "locked": locked}
+        with self._engine.begin() as connection:
+            connection.execute(
+                update(SessionRow).where(SessionRow.id == session_id).values(**values)
+            )
+
+    def left(self, member_ids: Collection[UUID]) -> set[UUID]:
+        gone = MemberRow.id.in_(member_ids) & MemberRow.left_at.is_not(None)
+        with self._reader.connect() as connection:
+            return set(connection.scalars(select(MemberRow.id).where(gone)))
 
     def drop_sessions(
         self, member_id: UUID, *, only: UUID | None = None, but: UUID | None = None

@@ -49,6 +49,7 @@ class PracticeRow(Base):
     contact: Mapped[str] = mapped_column(server_default="")
     second_factor: Mapped[bool] = mapped_column(server_default=text("false"))
     idle_minutes: Mapped[int] = mapped_column(server_default=text("15"))
+    device_days: Mapped[int] = mapped_column(server_default=text("14"))
     keep_signed_years: Mapped[int | None]
     keep_unsigned_years: Mapped[int | None]
     keep_photographs_months: Mapped[int | None]
@@ -76,7 +77,7 @@ class MemberRow(Base):
     password_hash: Mapped[str]
     sees_health: Mapped[bool] = mapped_column(server_default=text("true"))
     registration: Mapped[str] = mapped_column(server_default="")
-    totp_secret: Mapped[str] = mapped_column(server_default="")
+    sealed_totp: Mapped[str] = mapped_column(server_default="")
     totp_last: Mapped[int] = mapped_column(server_default=text("0"))
     recovery: Mapped[Any] = mapped_column(JSONB, server_default=text("'[]'"))
     left_at: Mapped[datetime | None] = mapped_column(Moment)
@@ -96,6 +97,8 @@ class SessionRow(Base):
     csrf: Mapped[str]
     started_at: Mapped[datetime] = mapped_column(Moment, server_default=text("now()"))
     expires_at: Mapped[datetime] = mapped_column(Moment)
+    used_at: Mapped[datetime] = mapped_column(Moment, server_default=text("now()"))
+    locked: Mapped[bool] = mapped_column(server_default=text("false"))
     browser: Mapped[str] = mapped_column(server_default="")
 
 

@@ -2,8 +2,8 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Outlet } from "@tanstack/react-router";
 import { useEffect, useState } from "react";
 import { Toaster } from "sonner";
-import { SESSION_KEY, useMe } from "@/shared/api/account";
-import { onSessionEnd } from "@/shared/api/client";
+import { eraseLeavers, SESSION_KEY, useMe } from "@/shared/api/account";
+import { onSessionEnd, type Schemas } from "@/shared/api/client";
 import { install } from "@/shared/device/installed";
 import { whenBack } from "@/shared/device/network";
 import { Button } from "@/shared/ui/button";
@@ -12,7 +12,7 @@ import { Skeleton } from "@/shared/ui/skeleton";
 import { SecondFactor } from "../features/people/second-factor";
 import { SignInPage } from "../features/sign-in/sign-in-page";
 import { merge } from "../features/visit/saving/merge";
-import { forgetLock, IdleLock } from "./idle-lock";
+import { forgetLock, IdleLock, tellWhetherInUse } from "./idle-lock";
 import { OfflineDoor } from "./offline-door";
 
 /** Nothing is shown to anybody who is not signed in; a session that ended leads back here. */
@@ -35,6 +35,14 @@ export function Gate() {
   useEffect(() => {
     if (nobody) forgetLock(); // the sign-in asks for more than the lock does
   }, [nobody]);
+  const answered = me.dataUpdatedAt;
+  const [leavers, setLeavers] = useState<readonly string[]>([]);
+  useEffect(() => {
+    if (answered === 0) return;
+    void eraseLeavers()
+      .then((names) => names.length > 0 && setLeavers(names))
+      .catch(() => undefined);
+  }, [answered]);
   useMerging(me.data?.device_key ?? "");
   if (me.isPending)
     return (
@@ -56,11 +64,18 @@ export function Gate() {
     return (
       <SignInPage
         notice={
-          ended && (
+          leavers.length > 0 ? (
             <Notice role="status">
-              Your session ended. Sign in again; what you typed is still on this device and goes on
-              from where it stopped.
+              {leavers.join(" and ")} {leavers.length > 1 ? "have" : "has"} left the practice. What
+              this device kept for them has been erased.
             </Notice>
+          ) : (
+            ended && (
+              <Notice role="status">
+                Your session ended. Sign in again; what you typed is still on this device and goes
+                on from where it stopped.
+              </Notice>
+            )
           )
         }
       />
@@ -108,8 +123,10 @@ function useMerging(session: string): void {
   useEffect(
     () =>
       whenBack(async () => {
+        await tellWhetherInUse();
         await queries.refetchQueries({ queryKey: SESSION_KEY });
-        if (queries.getQueryData(SESSION_KEY)) await merge(queries, { wasAway: true });
+        const me = queries.getQueryData<Schemas["Me"]>(SESSION_KEY);
+        if (me && !me.locked) await merge(queries, { wasAway: true });
       }),
     [queries],
   );

@@ -1,16 +1,29 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { Dialog } from "radix-ui";
 import { type FormEvent, type ReactNode, useEffect, useState } from "react";
 import { useStore } from "zustand";
-import { useMe } from "@/shared/api/account";
-import { api, unwrap } from "@/shared/api/client";
+import {
+  lockSession,
+  noteUse,
+  SESSION_KEY,
+  unlockSession,
+  useMe,
+  useSignOut,
+} from "@/shared/api/account";
+import { onSessionLock } from "@/shared/api/client";
 import { network } from "@/shared/device/network";
+import { outbox } from "@/shared/device/outbox";
 import { openByPassword } from "@/shared/device/vault";
+import { waiting } from "@/shared/device/words";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
+import { merge } from "../features/visit/saving/merge";
 
 const MINUTE_MS = 60_000;
 const LOOK_MS = 5000;
+/** The server is told this often that the page is in use, though nothing may have been asked of it. */
+const TOLD_MS = 60_000;
 const TOUCHED = "plumb:touched";
 const LOCKED = "plumb:locked";
 
@@ -30,25 +43,54 @@ const write = (key: string, value: string | null): void => {
   }
 };
 
-/** Left alone, the page stays as it is, behind a lock that asks for the password in its place. */
+let onReturn: () => Promise<unknown> = async () => undefined;
+
+/** The server is there again: it learns whether the page was in use meanwhile, or locked. */
+export function tellWhetherInUse(): Promise<unknown> {
+  return onReturn();
+}
+
+/** Left alone, the page stays as it is, behind a lock that asks for the password; the server locks with it. */
 export function IdleLock({ children }: { children: ReactNode }) {
   const me = useMe().data;
+  const queries = useQueryClient();
   const who = me?.email ?? "";
   const idle = (me?.idle_minutes ?? 15) * MINUTE_MS;
-  const [locked, setLocked] = useState(() => read(LOCKED) === who);
+  const onServer = me?.locked ?? false;
+  const [lockedHere, setLocked] = useState(() => read(LOCKED) === who);
+  const locked = lockedHere || onServer;
+  const [entered, setEntered] = useState(!onServer); // opened anew on a lock there is nothing behind it yet
   useEffect(() => {
     let last = Date.now();
+    let told = Date.now();
     const touched = () => {
       const now = Date.now();
       if (now - last > 1000) write(TOUCHED, `${now}`);
       last = now;
     };
-    const look = () => {
-      const elsewhere = Number(read(TOUCHED) ?? 0);
-      if (Date.now() - Math.max(last, elsewhere) < idle) return;
+    const inUse = () => Date.now() - Math.max(last, Number(read(TOUCHED) ?? 0)) < idle;
+    const lock = () => {
       write(LOCKED, who);
       setLocked(true);
     };
+    const look = () => {
+      if (read(LOCKED) === who) return;
+      if (!inUse()) {
+        lock();
+        void lockSession();
+      } else if (last > told && Date.now() - told > TOLD_MS && !network.getState().away) {
+        told = Date.now();
+        void noteUse();
+      }
+    };
+    onReturn = () => (read(LOCKED) !== who && inUse() ? noteUse() : lockSession());
+    onSessionLock(() => {
+      void (async () => {
+        if (read(LOCKED) === who) return;
+        if (inUse() && (await noteUse())) await merge(queries, { wasAway: true });
+        else lock();
+      })();
+    });
     const other = (event: StorageEvent) => {
       if (event.key === LOCKED) setLocked(event.newValue === who);
     };
@@ -58,27 +100,43 @@ export function IdleLock({ children }: { children: ReactNode }) {
     addEventListener("storage", other);
     return () => {
       clearInterval(looking);
+      onReturn = async () => undefined;
+      onSessionLock(() => undefined);
       removeEventListener("pointerdown", touched);
       removeEventListener("keydown", touched);
       removeEventListener("storage", other);
     };
-  }, [who, idle]);
-  const open = () => {
+  }, [who, idle, queries]);
+  const open = async (password: string, away: boolean) => {
+    if (!away) queries.setQueryData(SESSION_KEY, await unlockSession(password));
+    else if (!(await openByPassword(who, password))) throw new Error("The password is not right.");
     write(TOUCHED, `${Date.now()}`);
     write(LOCKED, null);
     setLocked(false);
+    setEntered(true);
+    if (away) return;
+    void queries.refetchQueries({ predicate: ({ state }) => state.status === "error" });
+    void merge(queries, { wasAway: true }).catch(() => undefined);
   };
   return (
     <>
-      <div className={locked ? "invisible contents" : "contents"}>{children}</div>
-      {locked && me && <Lock name={me.name} member={who} onOpen={open} />}
+      <div className={locked ? "invisible contents" : "contents"}>{entered && children}</div>
+      {locked && me && <Lock name={me.name} onOpen={open} />}
     </>
   );
 }
 
 /** Nobody goes on from here without the password: not by another page, nor by a reload. */
-function Lock({ name, member, onOpen }: { name: string; member: string; onOpen: () => void }) {
+function Lock({
+  name,
+  onOpen,
+}: {
+  name: string;
+  onOpen: (password: string, away: boolean) => Promise<void>;
+}) {
   const away = useStore(network, (state) => state.away);
+  const unsent = useStore(waiting, (each) => each.size) + useStore(outbox, ({ count }) => count);
+  const signOut = useSignOut({ keeps: unsent > 0 });
   const [password, setPassword] = useState("");
   const [trouble, setTrouble] = useState("");
   const [busy, setBusy] = useState(false);
@@ -86,11 +144,7 @@ function Lock({ name, member, onOpen }: { name: string; member: string; onOpen: 
     event.preventDefault();
     setBusy(true);
     try {
-      if (away) {
-        if (!(await openByPassword(member, password)))
-          throw new Error("The password is not right.");
-      } else unwrap(await api.POST("/api/session/confirm", { body: { password } }));
-      onOpen();
+      await onOpen(password, away);
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error));
     } finally {
@@ -128,6 +182,19 @@ function Lock({ name, member, onOpen }: { name: string; member: string; onOpen: 
             <Button type="submit" look="next" className="w-full" disabled={busy}>
               Open
             </Button>
+            <p className="text-sm text-soft">
+              Not {name}?{" "}
+              <button
+                type="button"
+                className="min-h-11 text-ink underline"
+                disabled={signOut.isPending}
+                onClick={() => signOut.mutate()}
+              >
+                Sign out
+              </button>
+              {unsent > 0 &&
+                `. What is not on the server yet stays here, sealed, until ${name} signs in again.`}
+            </p>
           </form>
         </Dialog.Content>
       </Dialog.Portal>

@@ -194,7 +194,7 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
   const { go, seek, setPart, type, typeAll, drawing } = done;
   const { cells = new Map(), worked = aWorkup(), part = null, families = [], ...facts } = over;
   const store = createStore(() => ({ cells, pending: 0 }));
-  const own = { newStep: () => 1, onFlush: () => () => {} };
+  const own = { newStep: () => 1, onFlush: () => () => {}, holds: () => {} };
   const kept = { type, typeAll, store, ...own } as unknown as ChangeQueue;
   const bench = { store: createStore(() => ({})) } as unknown as WhatIfStore;
   const catalogue = {

@@ -10,11 +10,12 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from uuid import UUID, uuid4, uuid5
 
+from ..account_ports import Accounts
 from ..accounts import AccountService, token_hash
 from ..errors import AlreadyThere, LockedOut, NotAllowed, NotFound
 from ..models import DoorKind, LetterOut, Member, OneTimeLink, Practice, Role, StaffLetter
 from ..passwords import check_password
-from ..ports import Accounts, Clock
+from ..ports import Clock
 from ..sending import MailSender, hand_over
 from ..throttle import counted_by
 from .ports import OneTimeLinks

@@ -5,10 +5,10 @@ from __future__ import annotations
 from collections.abc import Set
 from uuid import UUID
 
+from ..account_ports import Accounts
 from ..errors import NotAllowed, ShutsOut
 from ..models import ClientAccess, Member
 from ..permissions import require_writer
-from ..ports import Accounts
 from .ports import ClientAccesses
 
 HIDDEN = "This client is open to some of the practice only. Ask who looks after them, or an owner."

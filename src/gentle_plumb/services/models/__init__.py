@@ -10,7 +10,17 @@ from .access import (
     OneTimeLink,
     StaffLetter,
 )
-from .accounts import IDLE_MINUTES, OFFICE, WRITERS, DateOrder, Member, Practice, Role, Session
+from .accounts import (
+    DEVICE_DAYS,
+    IDLE_MINUTES,
+    OFFICE,
+    WRITERS,
+    DateOrder,
+    Member,
+    Practice,
+    Role,
+    Session,
+)
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
 from .bulk import BulkJob, SignedPaper
 from .device import Belongings, TakenVisit
@@ -49,6 +59,7 @@ from .visits import (
 )
 
 __all__ = [
+    "DEVICE_DAYS",
     "IDLE_MINUTES",
     "MOST_TROUBLES",
     "OFFICE",

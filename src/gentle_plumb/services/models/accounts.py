@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hmac
 from dataclasses import dataclass
-from datetime import date, datetime
+from datetime import date, datetime, timedelta
 from typing import Literal
 from uuid import UUID
 from zoneinfo import ZoneInfo
@@ -21,6 +21,11 @@ OFFICE: tuple[Role, ...] = (*WRITERS, "assistant")
 
 IDLE_MINUTES = 15
 """How long a page is left alone before it locks, where a practice has set nothing else, minutes. House value."""
+DEVICE_DAYS = 14
+"""How long a device opens what it keeps without having seen the server, where a practice has set nothing else, days.
+House value."""
+UNNOTED = timedelta(minutes=2)
+"""A session is locked this much later than its page, because its use is noted once a minute. House value."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -32,7 +37,8 @@ class Practice:
     ``second_factor``: everybody signs in with one.
     The ``keep_`` periods say after how long without anything new a client's records are due to go: where a report
     is signed, where none is, and their photographs; None where the practice has set none.
-    ``idle_minutes`` is how long a page is left alone before it locks.
+    ``idle_minutes`` is how long a page is left alone before it locks, ``device_days`` how long a device opens what it
+    keeps without having seen the server.
     ``date_order`` is how a day typed in numbers is read, 3/4: day first or month first.
     """
 
@@ -50,6 +56,7 @@ class Practice:
     contact: str = ""
     second_factor: bool = False
     idle_minutes: int = IDLE_MINUTES
+    device_days: int = DEVICE_DAYS
     keep_signed_years: int | None = None
     keep_unsigned_years: int | None = None
     keep_photographs_months: int | None = None
@@ -77,8 +84,8 @@ class Practice:
 class Member:
     """Somebody who signs in; ``sees_health`` is granted to readers one by one.
 
-    ``registration`` is the number they are registered under, as it stands beside a signature. ``totp_secret`` is
-    what their authenticator shares, empty without one; ``totp_last`` the step of the code that was taken last,
+    ``registration`` is the number they are registered under, as it stands beside a signature. ``sealed_totp`` is
+    what their authenticator shares, sealed, and empty without one; ``totp_last`` the step of the code that was taken last,
     ``recovery`` the digests of recovery codes that are left.
     """
 
@@ -91,7 +98,7 @@ class Member:
     password_hash: str
     sees_health: bool = True
     registration: str = ""
-    totp_secret: str = ""
+    sealed_totp: str = ""
     totp_last: int = 0
     recovery: tuple[str, ...] = ()
 
@@ -101,7 +108,10 @@ class Member:
 
 @dataclass(frozen=True, kw_only=True)
 class Session:
-    """A signed-in browser; only a hash of its token is stored."""
+    """A signed-in browser; only a hash of its token is stored.
+
+    ``used_at`` is when it was used last, to the minute; ``locked``: its page was locked, and only the password opens it.
+    """
 
     id: UUID
     token_hash: bytes
@@ -109,7 +119,17 @@ class Session:
     csrf: str
     started_at: datetime
     expires_at: datetime
+    used_at: datetime
+    locked: bool = False
     browser: str = ""
+
+    def is_locked(self, practice: Practice, now: datetime) -> bool:
+        """Whether it has been locked, or left alone for longer than its practice allows."""
+        return self.locked or self.is_idle(practice, now)
+
+    def is_idle(self, practice: Practice, now: datetime) -> bool:
+        """Whether it has been left alone for longer than its practice allows."""
+        return now - self.used_at > timedelta(minutes=practice.idle_minutes) + UNNOTED
 
     @property
     def device_key(self) -> str:

@@ -12,6 +12,7 @@ from ...core.own_page import Question, Round, read_answer
 from ...core.record.fields.ask import ConsentAnswer
 from ...core.units import LengthUnit
 from ...core.words import say_length
+from ..account_ports import Accounts
 from ..accounts import is_secret, token_hash
 from ..consent import NEEDED_FOR, NOTES, PHOTOGRAPHS, erased_by
 from ..errors import LockedOut, NeedsConsent, NotAllowed, NotFound, NotSignedIn
@@ -27,7 +28,7 @@ from ..models import (
     Practice,
 )
 from ..photos import PhotoService, photo_head
-from ..ports import Accounts, Clock, Records
+from ..ports import Clock, Records
 from ..throttle import counted_by
 from .catalogues import ENGLISH, translated
 from .models import OwnDoorView, OwnDoubt, OwnLanguage, OwnQuestion, OwnRound, OwnSheet, OwnView

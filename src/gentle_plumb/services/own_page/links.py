@@ -13,11 +13,12 @@ from ...core.own_page import LEVELS, ROUNDS, Level, Question, Round
 from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.words import say_length
+from ..account_ports import Accounts
 from ..accounts import hash_secret
 from ..errors import NotFound, NotReady
 from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice
 from ..permissions import require_health, require_writer
-from ..ports import Accounts, Clock, Records
+from ..ports import Clock, Records
 from .catalogues import ENGLISH
 from .mail import MailService, mail_views
 from .models import AnswerView, CheckView, LinkRound, LinkView, ReasonView, TakenOver, WaitingCheck

@@ -153,6 +153,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const [currency, setCurrency] = useState(me.currency);
   const [second, setSecond] = useState(me.second_factor_asked);
   const [idle, setIdle] = useState(`${me.idle_minutes}`);
+  const [days, setDays] = useState(`${me.device_days}`);
   const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
   const typed = sums.map((sum) => (sum.trim() ? Number(sum.replace(",", ".")) : null));
   const changed =
@@ -164,6 +165,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
     currency !== me.currency ||
     second !== me.second_factor_asked ||
     Number(idle) !== me.idle_minutes ||
+    Number(days) !== me.device_days ||
     SUMS.some(([name], index) => typed[index] !== me[name]);
   return (
     <form
@@ -179,6 +181,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
             ...prices,
             second_factor: second,
             idle_minutes: Number(idle),
+            device_days: Number(days),
           },
         });
       }}
@@ -281,6 +284,16 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         value={idle}
         onChange={(event) => setIdle(event.target.value)}
         help="It stays as it is behind the lock, and asks for the password."
+      />
+      <LabelledInput
+        label="Days a device can be used without network"
+        type="number"
+        required
+        min={1}
+        max={60}
+        value={days}
+        onChange={(event) => setDays(event.target.value)}
+        help="Counted from the last time it reached the server. After that, what it keeps is erased."
       />
       {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
       <Button type="submit" disabled={!changed || practice.isPending}>

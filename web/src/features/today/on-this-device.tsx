@@ -9,7 +9,7 @@ import { network } from "@/shared/device/network";
 import { letGoRefused, outbox } from "@/shared/device/outbox";
 import { send } from "@/shared/device/send";
 import { letGo, takeAlong } from "@/shared/device/taken";
-import { KEPT_DAYS, openAside, setAsideOf, vault } from "@/shared/device/vault";
+import { openAside, setAsideOf, vault } from "@/shared/device/vault";
 import { countWaiting, waiting } from "@/shared/device/words";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
@@ -21,6 +21,7 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
   const each = useStore(waiting);
   const { count, refused } = useStore(outbox);
   const away = useStore(network, (state) => state.away);
+  const days = useMe().data?.device_days ?? 1;
   useTakenAlong(lines);
   const nothing = each.size === 0 && count === 0;
   return (
@@ -36,7 +37,7 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
               ? "No network. Visits of today, and those opened here before, go on; what you type is sealed and kept here."
               : "The server has not got this yet."}
             {!nothing &&
-              ` It is kept for ${KEPT_DAYS} days without the server, and goes with signing out.`}
+              ` It is kept for ${days === 1 ? "a day" : `${days} days`} without the server, and goes with signing out.`}
           </p>
           <ul>
             {[...each].map(([id, { unsent, open }]) => (

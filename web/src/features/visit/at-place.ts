@@ -43,6 +43,7 @@ export function queueAt(queue: ChangeQueue, place: PlaceId): ChangeQueue {
         changes.map(([path, typed]) => [at(path), typed] as const),
         unit,
       ),
+    holds: (path, held) => queue.holds(at(path), held),
     cell: (path) => queue.cell(at(path)),
     settle: (path, ...rest) => queue.settle(at(path), ...rest),
   };

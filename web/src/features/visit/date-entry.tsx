@@ -57,6 +57,11 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
     latest.current = leave;
   });
   useEffect(() => queue.onFlush(() => latest.current()), [queue]);
+  const typing = draft !== null;
+  useEffect(() => {
+    queue.holds(path, typing);
+    return () => queue.holds(path, false);
+  }, [queue, path, typing]);
   // a day with its year is whole: it is saved once the hand rests, without leaving the field
   const complete = draft !== null && day !== null && WITH_YEAR.test(draft);
   useEffect(() => {

@@ -153,6 +153,7 @@ export function TextEntry({
   const change = (text: string) => {
     setDraft(text);
     if (latest.current === null) since.current = Date.now();
+    queue.holds(field.id, true);
     latest.current = text;
     clearTimeout(timer.current);
     const left = since.current + AT_LEAST_MS - Date.now();

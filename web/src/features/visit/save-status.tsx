@@ -52,7 +52,10 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
       >
         <span
           aria-hidden="true"
-          className={cn("size-2 rounded-full border border-ink", here === 0 && "bg-ink")}
+          className={cn(
+            "size-2 rounded-full border border-ink",
+            here === 0 && snapshot.typing === 0 && "bg-ink",
+          )}
         />
         <span className={brief ? "sr-only" : ""}>{wordsFor(snapshot, pictures, away)}</span>
       </span>
@@ -66,7 +69,8 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
 }
 
 function wordsFor(snapshot: Snapshot, pictures: number, away: boolean): string {
-  const { pending, here } = snapshot;
+  const { pending, here, typing } = snapshot;
+  if (typing > 0) return "Saving …";
   if (pending > 0 && pending === here)
     return snapshot.onDisk ? `${pending} kept on this device` : "Keeping …";
   if (pending > 0) return snapshot.offline ? `${pending} on this device` : "Saving …";

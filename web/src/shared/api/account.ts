@@ -2,9 +2,16 @@ import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tansta
 import { setDateOrder, setTimeZone } from "../dates";
 import { noteSession } from "../device/answers";
 import { countOut } from "../device/outbox";
-import { leaveNothing, openForSession, passwordTyped } from "../device/vault";
+import {
+  closeVault,
+  forgetLeavers,
+  idsHere,
+  leaveNothing,
+  openForSession,
+  passwordTyped,
+} from "../device/vault";
 import { countWaiting } from "../device/words";
-import { api, type Schemas, server, setCsrf, unwrap } from "./client";
+import { api, hasCsrf, type Schemas, sendLater, server, setCsrf, unwrap } from "./client";
 import { stale } from "./stale";
 
 export const SESSION_KEY = server.queryOptions("get", "/api/session").queryKey;
@@ -45,8 +52,13 @@ async function whoAmI(): Promise<Schemas["Me"] | null> {
     setLeaving(false);
     return null;
   }
+  return me.locked ? me : admitted(me);
+}
+
+/** Whoever the server knows and has let in: what this device keeps of theirs is opened. */
+async function admitted(me: Schemas["Me"]): Promise<Schemas["Me"]> {
   if (me.device_key) {
-    await openForSession(me.email, me.name, me.device_key).catch(() => undefined);
+    await openForSession(me).catch(() => undefined);
     await noteSession(me).catch(() => undefined);
     await countWaiting().catch(() => undefined);
     await countOut().catch(() => undefined);
@@ -64,6 +76,39 @@ export function useMe() {
     staleTime: Number.POSITIVE_INFINITY,
     retry: false,
   });
+}
+
+/** Lock the session: the server lets nothing through until the password is given. */
+export async function lockSession(): Promise<void> {
+  await told("lock");
+}
+
+/** Tell the server that the page is in use; whether the session goes on. */
+export async function noteUse(): Promise<boolean> {
+  return hasCsrf() && (await told("used"));
+}
+
+/** Said to the server itself, whatever it answers: a refusal here must not ask for the lock again. */
+async function told(what: "lock" | "used"): Promise<boolean> {
+  const url = new URL(`/api/session/${what}`, location.origin);
+  try {
+    return (await sendLater(new Request(url, { method: "POST" }))).ok;
+  } catch {
+    return false;
+  }
+}
+
+/** Open the session's lock by the password; throws what the server says. */
+export async function unlockSession(password: string): Promise<Schemas["Me"]> {
+  return admitted(unwrap(await api.POST("/api/session/confirm", { body: { password } })));
+}
+
+/** What this device keeps of those who have left the practice goes. Their names. */
+export async function eraseLeavers(): Promise<readonly string[]> {
+  const members = [...(await idsHere())];
+  if (members.length === 0) return [];
+  const { data } = await api.POST("/api/device/left", { body: { members } });
+  return data?.members.length ? forgetLeavers(data.members) : [];
 }
 
 export function useWelcome() {
@@ -88,13 +133,15 @@ export function useSignIn() {
   });
 }
 
-export function useSignOut() {
+/** End the session. `keeps`: what is not on the server stays, sealed, until its owner signs in here again. */
+export function useSignOut({ keeps = false } = {}) {
   const queries = useQueryClient();
   return server.useMutation("delete", "/api/session", {
     onError: () => setLeaving(true),
     onSettled: () => {
       setCsrf("");
-      void leaveNothing(queries.getQueryData<Schemas["Me"]>(SESSION_KEY)?.email ?? "");
+      if (keeps) closeVault();
+      else void leaveNothing(queries.getQueryData<Schemas["Me"]>(SESSION_KEY)?.email ?? "");
       forgetAllBut(queries, null);
     },
   });

@@ -29,11 +29,32 @@ const TO_THE_SERVER = {
 /** The server's answers as they are, refusals included: for what reads them itself. */
 export const api = createClient<paths>(TO_THE_SERVER);
 
+/** Whether this page can show whose it is: one that was opened anew on a locked session can't. */
+export function hasCsrf(): boolean {
+  return csrf !== "";
+}
+
 let whenEnded: () => void = () => undefined;
+let whenLocked: () => void = () => undefined;
 
 /** What to do once the server says that nobody is signed in any more. */
 export function onSessionEnd(listener: () => void): void {
   whenEnded = listener;
+}
+
+/** What to do once the server says that the session is locked. */
+export function onSessionLock(listener: () => void): void {
+  whenLocked = listener;
+}
+
+/** What to do with a call that was not let in: the session has ended, or is locked. */
+export async function noteNotSignedIn(response: Response): Promise<void> {
+  const said = (await response
+    .clone()
+    .json()
+    .catch(() => null)) as { type?: string } | null;
+  if (said?.type === "locked") whenLocked();
+  else whenEnded();
 }
 
 /** Where 401 is an answer and not the end of a session: wrong words, or nobody yet. */
@@ -44,10 +65,11 @@ const signedIn: Middleware = {
     if (request.method !== "GET" && csrf) request.headers.set("X-Plumb-Csrf", csrf);
     return request;
   },
-  onResponse({ request, response }) {
+  async onResponse({ request, response }) {
     const { pathname } = new URL(request.url);
     const others = pathname.startsWith("/api/own/"); // a client's own page has a session of its own
-    if (response.status === 401 && !others && !ASKS_WHO.has(pathname)) whenEnded();
+    if (response.status === 401 && !others && !ASKS_WHO.has(pathname))
+      await noteNotSignedIn(response);
   },
 };
 

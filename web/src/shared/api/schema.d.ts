@@ -53,7 +53,7 @@ export interface paths {
         };
         /**
          * Session
-         * @description Who is signed in here, with the CSRF token; nothing where nobody is.
+         * @description Who is signed in here, with the CSRF token unless it is locked; nothing where nobody is.
          */
         get: operations["session_api_session_get"];
         put?: never;
@@ -72,6 +72,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/device/left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Left
+         * @description Those whose things a device keeps and who have left their practice: it erases what it keeps of them.
+         */
+        post: operations["left_api_device_left_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/lock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Lock
+         * @description Lock the session: nothing goes on with it until the password is given.
+         */
+        post: operations["lock_api_session_lock_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/used": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Note Use
+         * @description The page is in use, though it may not have asked for anything for a while; opens no lock of its own.
+         */
+        post: operations["note_use_api_session_used_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/confirm": {
         parameters: {
             query?: never;
@@ -83,7 +143,7 @@ export interface paths {
         put?: never;
         /**
          * Confirm
-         * @description Open the page's lock: the password is asked for in place, the session goes on.
+         * @description Open a lock by the password: the session goes on, and tells its token again.
          */
         post: operations["confirm_api_session_confirm_post"];
         delete?: never;
@@ -3488,6 +3548,14 @@ export interface components {
             at: number;
         };
         /**
+         * DeviceMembers
+         * @description Members whose things a device keeps.
+         */
+        DeviceMembers: {
+            /** Members */
+            members: string[];
+        };
+        /**
          * DimensionOut
          * @description A dimension of the catalogue, as it is explained.
          */
@@ -4457,6 +4525,11 @@ export interface components {
             /** Sign */
             sign: number;
         };
+        /** HTTPValidationError */
+        HTTPValidationError: {
+            /** Detail */
+            detail?: components["schemas"]["ValidationError"][];
+        };
         /**
          * Habit
          * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
@@ -5372,9 +5445,15 @@ export interface components {
          *
          *     ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
          *     that and that they have none; ``recovery_left`` counts the recovery codes. ``device_key`` opens, for as long as the
-         *     session lasts, what this browser keeps; it is never written down there.
+         *     session lasts, what this browser keeps; it is never written down there. ``locked``: nothing goes on before the
+         *     password is given, and neither token nor key is told.
          */
         Me: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
             /** Name */
             name: string;
             /** Title */
@@ -5429,6 +5508,10 @@ export interface components {
             recovery_left: number;
             /** Idle Minutes */
             idle_minutes: number;
+            /** Device Days */
+            device_days: number;
+            /** Locked */
+            locked: boolean;
             /** Csrf */
             csrf: string;
             /** Device Key */
@@ -6765,7 +6848,8 @@ export interface components {
          * @description What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
          *
          *     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call; ``second_factor`` asks everybody
-         *     for one, ``idle_minutes`` is how long a page is left alone before it locks.
+         *     for one, ``idle_minutes`` is how long a page is left alone before it locks, ``device_days`` how long a device opens
+         *     what it keeps without having seen the server.
          *     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
          */
         PracticeIn: {
@@ -6799,6 +6883,11 @@ export interface components {
              * @default 15
              */
             idle_minutes: number;
+            /**
+             * Device Days
+             * @default 14
+             */
+            device_days: number;
             /** Price Small */
             price_small?: number | null;
             /** Price Medium */
@@ -8582,6 +8671,19 @@ export interface components {
              */
             unit: "mm" | "cm" | "in";
         };
+        /** ValidationError */
+        ValidationError: {
+            /** Location */
+            loc: (string | number)[];
+            /** Message */
+            msg: string;
+            /** Error Type */
+            type: string;
+            /** Input */
+            input?: unknown;
+            /** Context */
+            ctx?: Record<string, never>;
+        };
         /**
          * ValueDocument
          * @description A body dimension: its readings (one to three), and where they are from.
@@ -9290,6 +9392,175 @@ export interface operations {
             };
         };
     };
+    left_api_device_left_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceMembers"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceMembers"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    lock_api_session_lock_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    note_use_api_session_used_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     confirm_api_session_confirm_post: {
         parameters: {
             query?: never;
@@ -9304,11 +9575,13 @@ export interface operations {
         };
         responses: {
             /** @description Successful Response */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
             };
             /** @description Not signed in */
             401: {

@@ -3,6 +3,8 @@ import Dexie, { type EntityTable, type Table } from "dexie";
 /** Whose things are here, and how they are opened: the key itself, sealed twice over. */
 export type Lock = {
   member: string;
+  /** By which the server tells whether they have left. */
+  id: string;
   /** Their name, to choose by where there is no network. */
   name: string;
   salt: Uint8Array;

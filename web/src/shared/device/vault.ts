@@ -1,4 +1,5 @@
 import { createStore } from "zustand/vanilla";
+import type { components } from "../api/schema";
 import type { Lock } from "./device-db";
 import {
   fromHex,
@@ -13,11 +14,13 @@ import {
 } from "./seal";
 import { deviceDb, forgetMember, hasStore } from "./store";
 
-/** How long a device opens what it keeps without having seen the server, days. House value. */
-export const KEPT_DAYS = 14;
 const DAY_MS = 86_400_000;
 
 type Opened = { member: string; key: Key };
+type Member = Pick<
+  components["schemas"]["Me"],
+  "email" | "id" | "name" | "device_key" | "device_days"
+>;
 
 /** Whose things are open in this page. The key is nowhere but here. */
 export const vault = createStore<{ opened: Opened | null; byPassword: boolean }>(() => ({
@@ -59,14 +62,11 @@ async function keyOf(lock: Lock, session: Key): Promise<Key | null> {
  * Somebody is signed in, by the server's word: what they keep here is opened, or a new place made for them.
  * What an earlier password closed stays where it is, under a name of its own.
  */
-export async function openForSession(
-  member: string,
-  name: string,
-  deviceKey: string,
-): Promise<void> {
+export async function openForSession(me: Member): Promise<void> {
   if (!hasStore) return;
+  const { email: member, id, name } = me;
   const db = await deviceDb();
-  const session = fromHex(deviceKey);
+  const session = fromHex(me.device_key);
   const held = await db.locks.get(member);
   const { opened } = vault.getState();
   const mine = opened?.member === member ? opened.key : null;
@@ -77,9 +77,10 @@ export async function openForSession(
     rounds: held && key ? held.rounds : ROUNDS,
     byPassword: held && key ? held.byPassword : null,
     member,
+    id,
     name,
     bySession: new Uint8Array(),
-    expires: Date.now() + KEPT_DAYS * DAY_MS,
+    expires: Date.now() + me.device_days * DAY_MS,
   };
   key ??= newKey();
   lock.bySession = seal(session, key);
@@ -164,9 +165,32 @@ export async function setAsideOf(member: string): Promise<readonly string[]> {
 
 /** Signed out: nothing of theirs is left here, nor what would open it. */
 export async function leaveNothing(member: string): Promise<void> {
+  closeVault();
+  if (hasStore) await forgetMember(member);
+}
+
+/** Closed, and sealed as it is: whoever it belongs to opens it again by signing in. */
+export function closeVault(): void {
   vault.setState({ opened: null, byPassword: false });
   typed = "";
-  if (hasStore) await forgetMember(member);
+}
+
+/** Whose things are here, by the ids that the server knows them by. */
+export async function idsHere(): Promise<readonly string[]> {
+  if (!hasStore) return [];
+  const every = await (await deviceDb()).locks.toArray();
+  return [...new Set(every.map((lock) => lock.id).filter(Boolean))];
+}
+
+/** They have left the practice: nothing of theirs stays here. Their names. */
+export async function forgetLeavers(ids: readonly string[]): Promise<readonly string[]> {
+  const every = await (await deviceDb()).locks.toArray();
+  const left = every.filter((lock) => ids.includes(lock.id));
+  for (const { member } of left) {
+    if (vault.getState().opened?.member === member) closeVault();
+    await forgetMember(member);
+  }
+  return [...new Set(left.map(({ name }) => name))];
 }
 
 /** Keep something of whoever is here; false where nobody is, or there is no room. */

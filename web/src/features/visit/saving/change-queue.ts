@@ -13,6 +13,7 @@ import {
   type Pending,
   type Snapshot,
   settled,
+  takenUp,
 } from "./field-state";
 import { failed, put, WAITS } from "./put";
 import { UndoSteps } from "./undo-steps";
@@ -44,6 +45,7 @@ export class ChangeQueue {
   private cells = new Map<string, FieldState>();
   private queue: Pending[] = [];
   private readonly steps = new UndoSteps();
+  private readonly inHand = new Set<string>();
   private flushers = new Set<() => void>();
   /** What is typed and where it is, for whoever draws it. */
   readonly store: StoreApi<Snapshot>;
@@ -83,6 +85,7 @@ export class ChangeQueue {
 
   /** Something was typed. The latest text of a path replaces one that has not left yet. */
   type(path: string, typed: string, unit: Unit, options: Typing = {}): void {
+    this.holds(path, false);
     const cell = this.cell(path);
     // the same again says nothing new, unless it makes the client's own word the practitioner's
     const confirms = cell.state === "kept" && cell.held?.self_reported === true;
@@ -107,6 +110,14 @@ export class ChangeQueue {
     }
     this.tell();
     void this.pump();
+  }
+
+  /** A field has text that it has not handed over yet, from the first key to the pause that hands it over. */
+  holds(path: string, held: boolean): void {
+    if (this.inHand.has(path) === held) return;
+    if (held) this.inHand.add(path);
+    else this.inHand.delete(path);
+    this.store.setState({ typing: this.inHand.size });
   }
 
   /** Several fields by one press: taken back together. */
@@ -180,6 +191,7 @@ export class ChangeQueue {
 
   /** The server is there again: what this device took in is sent now. */
   goOn(): void {
+    this.signedOut = false;
     this.sendHere();
     this.failures = 0;
     this.tell();
@@ -346,6 +358,7 @@ export class ChangeQueue {
       onDisk: this.onDisk,
       offline: this.failures > 0,
       signedOut: this.signedOut,
+      typing: this.inHand.size,
       keptAt: this.keptAt,
       full: this.full,
       asking: this.heldBack.length > 0,
@@ -378,23 +391,7 @@ export class ChangeQueue {
     const kept = recallWords(this.visitId);
     if (!isKept(kept)) return;
     this.keeps = true;
-    const waiting = new Set(kept.queue.map((change) => change.path));
-    for (const [path, cell] of kept.cells) {
-      const now = this.cell(path);
-      if (cell.state === "stale" && now.version > cell.version)
-        this.cells.set(path, { ...cell, version: now.version, held: now.held });
-      else this.cells.set(path, cell);
-      if (cell.state === "waiting" && !waiting.has(path))
-        kept.queue.push({
-          id: crypto.randomUUID(),
-          path,
-          typed: cell.typed,
-          unit: cell.unit ?? "cm",
-          expected: cell.version,
-        });
-    }
-    const states = new Set<FieldState["state"]>(["waiting", "here", "refused"]);
-    this.queue = kept.queue.filter((change) => states.has(this.cell(change.path).state));
+    this.queue = takenUp(kept, this.cells);
     if (!answersHere()) this.sendHere();
   }
 }

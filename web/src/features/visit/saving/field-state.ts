@@ -25,6 +25,8 @@ export type Snapshot = {
   here: number;
   offline: boolean;
   signedOut: boolean;
+  /** So many fields hold text that has not been handed over yet. */
+  typing: number;
   keptAt: Date | null;
   /** Everything that waits outlives this tab and the browser. */
   onDisk: boolean;
@@ -61,6 +63,28 @@ export const EMPTY: FieldState = {
 export function isKept(value: unknown): value is Kept {
   const kept = value as Kept | null;
   return Array.isArray(kept?.cells) && Array.isArray(kept?.queue);
+}
+
+/** Put back into the cells what was kept of them, each as it stood; what of it waits to be sent. */
+export function takenUp(kept: Kept, cells: Map<string, FieldState>): Pending[] {
+  const waiting = new Set(kept.queue.map((change) => change.path));
+  const queue = [...kept.queue];
+  for (const [path, cell] of kept.cells) {
+    const now = cells.get(path) ?? EMPTY;
+    if (cell.state === "stale" && now.version > cell.version)
+      cells.set(path, { ...cell, version: now.version, held: now.held });
+    else cells.set(path, cell);
+    if (cell.state === "waiting" && !waiting.has(path))
+      queue.push({
+        id: crypto.randomUUID(),
+        path,
+        typed: cell.typed,
+        unit: cell.unit ?? "cm",
+        expected: cell.version,
+      });
+  }
+  const states = new Set<FieldState["state"]>(["waiting", "here", "refused"]);
+  return queue.filter(({ path }) => states.has((cells.get(path) ?? EMPTY).state));
 }
 
 /** What a field said before it was typed into: where it is open, what the server holds. */
