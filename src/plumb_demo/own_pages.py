@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from datetime import datetime, timedelta
-from uuid import UUID
+from uuid import UUID, uuid4
 
 from gentle_plumb.core.intake import RED_FLAGS
 from gentle_plumb.core.own_page import Round
@@ -118,7 +118,7 @@ def load_own_pages(
         own.agree(_caller(pages, held.id, practice), yes=True)
         who = _caller(pages, held.id, practice)
         for question, typed in answers.items():
-            own.answer(who, round, question, typed, "cm")
+            own.answer(who, round, question, typed, "cm", change_id=uuid4(), expected_version=0)
         own.send(who, round)
 
 

@@ -116,8 +116,13 @@ def sign_in(page: Page, program: Program, who: int = 0) -> Page:
         page.get_by_label("Password").fill(DEMO_MEMBERS[who].password)
         page.get_by_role("button", name="Sign in").click()
         expect(today).to_be_visible()
-    SIGNED_IN[program.address, who] = page.context.cookies(), time.monotonic()
+    remember(page, program, who)
     return page
+
+
+def remember(page: Page, program: Program, who: int = 0) -> None:
+    """Keep the session of a page for those that come after."""
+    SIGNED_IN[program.address, who] = page.context.cookies(), time.monotonic()
 
 
 @pytest.fixture

@@ -6,7 +6,7 @@ from datetime import UTC, datetime
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import SIGNED_IN, entry, kept, open_step, sign_in, tab, visit_id, walk_to
+from browser.conftest import entry, kept, open_step, remember, sign_in, tab, visit_id, walk_to
 from plumb_demo.people import DEMO_MEMBERS
 
 pytestmark = pytest.mark.browser
@@ -142,7 +142,7 @@ def test_a_session_that_ends_leads_to_sign_in_and_words_go_on_from_there(desk: P
     kept(desk)
     expect(walk_to(desk, "Footrest")).to_have_value("7")
     assert entry(desk, program, "look.found.footrest", "Jonas")["typed"] == "7 cm"
-    SIGNED_IN[program.address, 0] = desk.context.cookies()
+    remember(desk, program)
 
 
 def test_a_conflict_and_a_refused_value_outlive_a_reload(
@@ -260,10 +260,10 @@ def test_left_alone_the_page_is_kept_behind_a_lock_in_its_place(desk: Page, prog
     expect(top).to_be_hidden()
     desk.keyboard.press("Escape")
     lock.get_by_label("Password").fill("not this one")
-    lock.get_by_role("button", name="Open").click()
+    lock.get_by_role("button", name="Unlock").click()
     expect(lock.get_by_role("alert")).to_contain_text("The password is not right")
     lock.get_by_label("Password").fill(DEMO_MEMBERS[0].password)
-    lock.get_by_role("button", name="Open").click()
+    lock.get_by_role("button", name="Unlock").click()
     expect(top).to_have_value("101,5")
     desk.clock.fast_forward("16:00")
     expect(lock).to_be_visible()
@@ -277,5 +277,5 @@ def test_left_alone_the_page_is_kept_behind_a_lock_in_its_place(desk: Page, prog
     expect(lock).to_be_visible()
     expect(desk.locator("#main")).to_have_count(0)
     lock.get_by_label("Password").fill(DEMO_MEMBERS[0].password)
-    lock.get_by_role("button", name="Open").click()
+    lock.get_by_role("button", name="Unlock").click()
     expect(desk.locator("#main")).to_be_visible()

@@ -126,10 +126,19 @@ def own_round(services: With, who: Own, round: Round) -> OwnSheet:
     return services.own_page.sheet(who, round)
 
 
-@own_router.put("/rounds/{round}/answer", status_code=204)
-def own_answer(services: With, who: Own, round: Round, given: s.OwnAnswerIn) -> None:
-    """Keep an answer; empty takes it out. The last one of a question counts."""
-    services.own_page.answer(who, round, given.question, given.typed, given.unit)
+@own_router.put("/rounds/{round}/answer")
+def own_answer(services: With, who: Own, round: Round, given: s.OwnAnswerIn) -> s.OwnAnswerOut:
+    """Keep an answer upon the version that was seen; empty takes it out. 409 where another device changed it."""
+    held = services.own_page.answer(
+        who,
+        round,
+        given.question,
+        given.typed,
+        given.unit,
+        change_id=given.id,
+        expected_version=given.expected_version,
+    )
+    return s.OwnAnswerOut(question=held.question, typed=held.typed, version=held.version)
 
 
 @own_router.get("/doubts")

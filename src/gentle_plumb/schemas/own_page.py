@@ -47,11 +47,21 @@ class Agreement(RequestModel):
 
 
 class OwnAnswerIn(RequestModel):
-    """An answer, as typed or tapped."""
+    """An answer, as typed or tapped, upon the version that was seen; ``id`` is made by the page, once a change."""
 
+    id: UUID
+    expected_version: Annotated[int, Field(ge=0)]
     question: Annotated[str, Field(min_length=1, max_length=100)]
     typed: Annotated[str, Field(max_length=4000)]
     unit: LengthUnit = "cm"
+
+
+class OwnAnswerOut(BaseModel):
+    """An answer as it is held."""
+
+    question: str
+    typed: str
+    version: int
 
 
 class LinkIn(RequestModel):

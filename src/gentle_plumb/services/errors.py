@@ -31,7 +31,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from .models import Client, Entry, MeasuringList, ShelfItem, StoredRuleSet
+from .models import Client, Entry, GivenAnswer, MeasuringList, ShelfItem, StoredRuleSet
 
 
 class ServiceError(Exception):
@@ -93,7 +93,9 @@ class AlreadyThere(ServiceError):
 class Stale(ServiceError):
     """Somebody else changed this since it was read; ``current`` is how it stands now."""
 
-    def __init__(self, current: Entry | ShelfItem | MeasuringList | StoredRuleSet | Client) -> None:
+    def __init__(
+        self, current: Entry | ShelfItem | MeasuringList | StoredRuleSet | Client | GivenAnswer
+    ) -> None:
         super().__init__(
             "This was changed elsewhere while you were editing. Choose which version to keep."
         )

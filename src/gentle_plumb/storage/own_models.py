@@ -75,6 +75,8 @@ class GivenAnswerRow(Base):
     typed: Mapped[str]
     value: Mapped[Any] = mapped_column(JSONB(none_as_null=True), nullable=True)
     changed_at: Mapped[datetime] = mapped_column(Moment)
+    version: Mapped[int] = mapped_column(server_default="1")
+    change_id: Mapped[UUID | None]
 
 
 class OutgoingMailRow(Base):

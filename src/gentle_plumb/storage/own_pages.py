@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 from dataclasses import fields as names_of
+from dataclasses import replace
 from datetime import datetime
 from typing import Any, TypeVar
 from uuid import UUID
@@ -11,7 +12,7 @@ from uuid import UUID
 from sqlalchemy import Connection, Engine, delete, func, select, update
 from sqlalchemy.dialects.postgresql import insert
 
-from ..services.errors import NotAllowed, NotFound
+from ..services.errors import NotAllowed, NotFound, Stale
 from ..services.models import (
     Check,
     CheckRound,
@@ -164,19 +165,27 @@ class SqlOwnPages:
             for row in found
         ]
 
-    def answer(self, round_id: UUID, answer: GivenAnswer) -> None:
+    def answer(self, round_id: UUID, answer: GivenAnswer) -> GivenAnswer:
         put = insert(GivenAnswerRow).values(round_id=round_id, **vars(answer))
-        same = ("typed", "value", "changed_at")
         put = put.on_conflict_do_update(
             index_elements=["round_id", "question"],
-            set_={name: put.excluded[name] for name in same},
+            set_={name: put.excluded[name] for name in vars(answer) if name != "question"},
         )
         # the round is held, so that nothing comes in after it was sent
         open_ = select(_ROUND.id).where(_ROUND.id == round_id, _ROUND.sent_at.is_(None))
         with self._engine.begin() as connection:
             if connection.execute(open_.with_for_update()).first() is None:
                 raise NotAllowed("These answers were sent. Call if something has changed.")
+            nothing = replace(answer, typed="", value=None, version=0, change_id=None)
+            held = _answers(connection, [round_id]).get(round_id, {}).get(answer.question, nothing)
+            if held.change_id is not None and held.change_id == answer.change_id:
+                return held
+            if held.version != answer.version - 1:
+                if held.typed != answer.typed:
+                    raise Stale(held)
+                return held
             connection.execute(put)
+        return answer
 
     def forget_answers(self, link_id: UUID) -> None:
         mine = select(_ROUND.id).where(_ROUND.link_id == link_id)

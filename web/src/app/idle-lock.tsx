@@ -166,8 +166,8 @@ function Lock({
           <Dialog.Title className="text-xl">Locked</Dialog.Title>
           <form onSubmit={(event) => void submit(event)} className="mt-2 space-y-4">
             <p>
-              Nobody has touched this page for a while. It is kept as it was, {name}: your password
-              opens it.
+              This page locked because nobody used it for a while. {name}, enter your password to
+              carry on where you left off.
             </p>
             <LabelledInput
               label="Password"
@@ -180,7 +180,7 @@ function Lock({
             />
             {trouble && <Notice role="alert">{trouble}</Notice>}
             <Button type="submit" look="next" className="w-full" disabled={busy}>
-              Open
+              Unlock
             </Button>
             <p className="text-sm text-soft">
               Not {name}?{" "}

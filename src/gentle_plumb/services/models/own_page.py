@@ -63,12 +63,17 @@ class CheckRound:
 
 @dataclass(frozen=True, kw_only=True)
 class GivenAnswer:
-    """What a client answered to one question: as typed, and as it reads."""
+    """What a client answered to one question: as typed, and as it reads.
+
+    ``version`` counts its changes from 1 on, ``change_id`` is the last one's: sent twice it counts once.
+    """
 
     question: str
     typed: str
     value: Value
     changed_at: datetime
+    version: int
+    change_id: UUID | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

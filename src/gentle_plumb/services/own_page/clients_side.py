@@ -246,6 +246,7 @@ class OwnPageService:
                     low=one.low,
                     high=one.high,
                     typed=check.answers[one.id].typed if one.id in check.answers else "",
+                    version=check.answers[one.id].version if one.id in check.answers else 0,
                     about=one.says if one.id.startswith("piece.") else "",
                     was=felt.get(one.id.removeprefix("felt."))
                     if who.link.kind == "after"
@@ -267,9 +268,17 @@ class OwnPageService:
         raise NotFound("These questions are not asked yet.")
 
     def answer(
-        self, who: OwnCaller, round: Round, question: str, typed: str, unit: LengthUnit
-    ) -> None:
-        """Keep an answer, read as the visit would read it; the last one counts.
+        self,
+        who: OwnCaller,
+        round: Round,
+        question: str,
+        typed: str,
+        unit: LengthUnit,
+        *,
+        change_id: UUID,
+        expected_version: int,
+    ) -> GivenAnswer:
+        """Keep an answer, read as the visit would read it, upon the version that was seen; what is held then.
 
         Raises
         ------
@@ -281,6 +290,8 @@ class OwnPageService:
             For a question that is not asked.
         FieldError
             With range and unit, if it can't be read; nothing is kept then.
+        Stale
+            Where another device has changed it since; carries the answer held.
 
         """
         if who.link.agreed_at is None:
@@ -290,13 +301,15 @@ class OwnPageService:
         value = read_answer(asked, typed, unit=unit)
         clean = typed.strip()
         bare = asked.kind == "length" and clean and clean[-1].isdigit()
-        self._pages.answer(
+        return self._pages.answer(
             held.id,
             GivenAnswer(
                 question=asked.id,
                 typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
                 value=value,
                 changed_at=self._clock(),
+                version=expected_version + 1,
+                change_id=change_id,
             ),
         )
 

@@ -90,7 +90,7 @@ class OwnView(OwnPart):
 
 
 class OwnQuestion(OwnPart):
-    """A question with what was answered; ``about`` is what a line of the visit's is called, ``was`` the strength then.
+    """A question with what was answered, and how often it was changed; ``about`` is what a line of the visit's is called, ``was`` the strength then.
 
     ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours.
     """
@@ -102,6 +102,7 @@ class OwnQuestion(OwnPart):
     low: float | None
     high: float | None
     typed: str
+    version: int
     about: str = ""
     was: float | None = None
     urgency: str = ""

@@ -54,8 +54,12 @@ class OwnPages(Protocol):
     def undecided(self, practice_id: UUID) -> list[Check]:
         """Rounds that were sent and that nobody has decided on, the first sent first."""
 
-    def answer(self, round_id: UUID, answer: GivenAnswer) -> None:
-        """Put an answer; the last one of a question counts. Raises NotAllowed once the round is sent."""
+    def answer(self, round_id: UUID, answer: GivenAnswer) -> GivenAnswer:
+        """Put an answer upon the version before its own; the one that is held then.
+
+        The same change sent again, and the same words upon an older version, change nothing. Raises NotAllowed once
+        the round is sent, Stale with the held answer where another device has changed it.
+        """
 
     def forget_answers(self, link_id: UUID) -> None: ...
     def send_round(self, round_id: UUID, now: datetime) -> None: ...

@@ -3,19 +3,29 @@ import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { AnswerKeeper } from "./answers";
 import { arcOf, nowIn } from "./clock";
 
+type Body = { question: string; typed: string; expected_version: number };
 let sent: string[] = [];
+/** What the server holds. */
+let theirs = new Map<string, { typed: string; version: number }>();
 let fail: (() => Response) | null = null;
 
 beforeEach(() => {
   vi.useFakeTimers();
   sessionStorage.clear();
   sent = [];
+  theirs = new Map([["reason", { typed: "Neck", version: 1 }]]);
   fail = null;
   vi.stubGlobal("fetch", async (request: Request) => {
-    const body = (await request.clone().json()) as { question: string; typed: string };
+    const body = (await request.clone().json()) as Body;
     if (fail) return fail();
     sent.push(`${body.question}=${body.typed}`);
-    return new Response(null, { status: 204 });
+    const { question, typed, expected_version } = body;
+    const held = theirs.get(question);
+    if (held && held.version !== expected_version)
+      return Response.json({ type: "stale", current: held }, { status: 409 });
+    const version = expected_version + 1;
+    theirs.set(question, { typed, version });
+    return Response.json({ question, typed, version });
   });
 });
 afterEach(() => {
@@ -23,7 +33,8 @@ afterEach(() => {
   vi.useRealTimers();
 });
 
-const open = () => new AnswerKeeper("before", "here", { reason: "Neck" }, () => "cm");
+const SEEN = [{ id: "reason", typed: "Neck", version: 1 }];
+const open = () => new AnswerKeeper("before", "here", SEEN, () => "cm");
 
 test("an answer is sent again until the server has it, the last one of a question, and outlives a reload", async () => {
   fail = () => new Response(null, { status: 503 });
@@ -39,6 +50,45 @@ test("an answer is sent again until the server has it, the last one of a questio
   expect(after.read()).toMatchObject({ waiting: 0, away: false });
   expect(after.read().typed.get("station.feet")).toBe("yes");
   expect(new Set(sent)).toEqual(new Set(["station.feet=yes"]));
+});
+
+test("what another device answered meanwhile is asked about, and either stays", async () => {
+  for (const kept of ["Mine", "Theirs"]) {
+    theirs.set("reason", { typed: "Theirs", version: 2 });
+    const keeper = open();
+    keeper.answer("reason", "Mine");
+    await vi.advanceTimersByTimeAsync(100);
+    expect(keeper.read().contested.get("reason")).toEqual({ theirs: "Theirs", version: 2 });
+    expect(keeper.read()).toMatchObject({ waiting: 0 });
+    expect(theirs.get("reason")?.typed).toBe("Theirs");
+    keeper.settle("reason", kept);
+    await vi.advanceTimersByTimeAsync(100);
+    expect(keeper.read().contested.size).toBe(0);
+    expect(theirs.get("reason")?.typed).toBe(kept);
+    keeper.end();
+  }
+});
+
+test("what was answered elsewhere is taken over where nobody is in the middle of it", async () => {
+  const keeper = open();
+  keeper.adopt([{ id: "reason", typed: "Neck and arm", version: 2 }]);
+  expect(keeper.read().typed.get("reason")).toBe("Neck and arm");
+  fail = () => new Response(null, { status: 503 });
+  keeper.answer("reason", "Mine");
+  keeper.adopt([{ id: "reason", typed: "Later", version: 3 }]);
+  expect(keeper.read().typed.get("reason")).toBe("Mine");
+  keeper.end();
+});
+
+test("letters that follow while an answer is on its way rest on it, and are no conflict", async () => {
+  const keeper = open();
+  keeper.answer("reason", "Ne");
+  keeper.answer("reason", "Nec");
+  await vi.advanceTimersByTimeAsync(0);
+  keeper.answer("reason", "Neck!");
+  await vi.advanceTimersByTimeAsync(100);
+  expect(keeper.read().contested.size).toBe(0);
+  expect(theirs.get("reason")?.typed).toBe("Neck!");
 });
 
 test("what is refused stays as typed with its reason, and the rest goes on", async () => {

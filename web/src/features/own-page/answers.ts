@@ -4,8 +4,13 @@ import type { Round } from "./api";
 
 const WAITS_MS = [500, 1000, 2000, 4000, 8000];
 
+/** What another device has put in place of an answer, which nobody has chosen from yet. */
+export type Contested = { theirs: string; version: number };
+type Waiting = { id: string; typed: string; expected: number };
+
 export type Answers = {
   typed: ReadonlyMap<string, string>;
+  contested: ReadonlyMap<string, Contested>;
   problems: ReadonlyMap<string, Problem>;
   /** Not on the server yet. */
   waiting: number;
@@ -14,12 +19,14 @@ export type Answers = {
 };
 
 /**
- * Keeps what a client answers in one round: each answer is sent at once and again until it is answered, the last
- * one of a question counts. What is not sent yet outlives a reload on this device.
+ * Keeps what a client answers in one round: each answer is sent at once, upon the version that was seen, and again
+ * until the server has it. Where another device has answered meanwhile, it is asked which one stays. What is not
+ * sent yet outlives a reload on this device.
  */
 export class AnswerKeeper {
   private now: Answers;
-  private waiting: Map<string, string>;
+  private readonly waiting: Map<string, Waiting>;
+  private readonly versions = new Map<string, number>();
   private listeners = new Set<() => void>();
   private sending = false;
   private ended = false;
@@ -27,12 +34,15 @@ export class AnswerKeeper {
   constructor(
     private readonly round: Round,
     private readonly place: string,
-    held: Record<string, string>,
+    held: readonly Held[],
     private readonly unit: () => "cm" | "in",
   ) {
     this.waiting = new Map(recall(place));
+    for (const { id, version } of held) this.versions.set(id, version);
+    const here = [...this.waiting].map(([id, { typed }]) => [id, typed] as const);
     this.now = {
-      typed: new Map([...Object.entries(held), ...this.waiting]),
+      typed: new Map([...held.map(({ id, typed }) => [id, typed] as const), ...here]),
+      contested: new Map(),
       problems: new Map(),
       waiting: this.waiting.size,
       away: false,
@@ -51,9 +61,40 @@ export class AnswerKeeper {
     if ((this.now.typed.get(question) ?? "") === typed && !this.now.problems.has(question)) return;
     const problems = new Map(this.now.problems);
     problems.delete(question);
-    this.waiting.set(question, typed);
-    this.tell({ typed: new Map(this.now.typed).set(question, typed), problems });
+    const contested = new Map(this.now.contested);
+    contested.delete(question);
+    // what waits rests on what was seen when it was first typed
+    const expected = this.waiting.get(question)?.expected ?? this.versions.get(question) ?? 0;
+    this.waiting.set(question, { id: crypto.randomUUID(), typed, expected });
+    this.tell({ typed: new Map(this.now.typed).set(question, typed), problems, contested });
     void this.pump();
+  }
+
+  /** Choose between this device's answer and the other one's; what is typed anew stands over both. */
+  settle(question: string, typed: string): void {
+    const against = this.now.contested.get(question);
+    if (!against) return;
+    this.versions.set(question, against.version);
+    const contested = new Map(this.now.contested);
+    contested.delete(question);
+    this.tell({
+      typed: new Map(this.now.typed).set(question, against.theirs),
+      contested,
+    });
+    this.answer(question, typed);
+  }
+
+  /** Answers as the server has them now: what nobody is in the middle of here is taken over. */
+  adopt(held: readonly Held[]): void {
+    const typed = new Map(this.now.typed);
+    for (const one of held) {
+      const { waiting, versions, now } = this;
+      if (waiting.has(one.id) || now.contested.has(one.id) || now.problems.has(one.id)) continue;
+      if ((versions.get(one.id) ?? 0) >= one.version) continue;
+      versions.set(one.id, one.version);
+      typed.set(one.id, one.typed);
+    }
+    this.tell({ typed });
   }
 
   end(): void {
@@ -71,8 +112,10 @@ export class AnswerKeeper {
     this.sending = true;
     let failures = 0;
     while (this.waiting.size > 0 && !this.ended) {
-      const [[question, typed] = ["", ""]] = this.waiting;
-      const problem = await this.send(question, typed);
+      const [first] = this.waiting;
+      if (!first) break;
+      const [question, change] = first;
+      const problem = await this.send(question, change);
       if (problem === "away") {
         this.tell({ away: true });
         const wait = WAITS_MS[Math.min(failures, WAITS_MS.length - 1)] ?? 8000;
@@ -81,21 +124,34 @@ export class AnswerKeeper {
         continue;
       }
       failures = 0;
-      if (this.waiting.get(question) === typed) this.waiting.delete(question);
-      const problems = new Map(this.now.problems);
-      if (problem) problems.set(question, problem);
-      this.tell({ away: false, problems });
+      const newer = this.waiting.get(question);
+      if (newer === change) this.waiting.delete(question);
+      else if (newer && !problem) newer.expected = this.versions.get(question) ?? 0;
+      const { contested, problems } = this.now;
+      const other = problem && contestedBy(problem);
+      if (other) this.waiting.delete(question); // one question, with the last text
+      this.tell({
+        away: false,
+        contested: other ? new Map(contested).set(question, other) : contested,
+        problems: problem && !other ? new Map(problems).set(question, problem) : problems,
+      });
     }
     this.sending = false;
   }
 
-  private async send(question: string, typed: string): Promise<Problem | "away" | null> {
+  private async send(
+    question: string,
+    { id, typed, expected }: Waiting,
+  ): Promise<Problem | "away" | null> {
     try {
-      const { error, response } = await api.PUT("/api/own/rounds/{round}/answer", {
+      const { data, error, response } = await api.PUT("/api/own/rounds/{round}/answer", {
         params: { path: { round: this.round } },
-        body: { question, typed, unit: this.unit() },
+        body: { id, question, typed, unit: this.unit(), expected_version: expected },
       });
-      if (response.ok) return null;
+      if (data) {
+        this.versions.set(question, data.version);
+        return null;
+      }
       if (response.status >= 500 || response.status === 429) return "away";
       const detail = String(response.status);
       return (
@@ -112,16 +168,25 @@ export class AnswerKeeper {
   }
 }
 
-function recall(place: string): [string, string][] {
+type Held = { id: string; typed: string; version: number };
+
+/** Whether another device's answer stands in the way, and which. */
+function contestedBy({ type, current }: Problem): Contested | null {
+  if (type !== "stale" || !current) return null;
+  const { typed, version } = current as { typed: string; version: number };
+  return { theirs: typed, version };
+}
+
+function recall(place: string): [string, Waiting][] {
   try {
     const held: unknown = JSON.parse(sessionStorage.getItem(place) ?? "[]");
-    return Array.isArray(held) ? (held as [string, string][]) : [];
+    return Array.isArray(held) ? (held as [string, Waiting][]) : [];
   } catch {
     return [];
   }
 }
 
-function keep(place: string, waiting: [string, string][]): void {
+function keep(place: string, waiting: [string, Waiting][]): void {
   try {
     if (waiting.length) sessionStorage.setItem(place, JSON.stringify(waiting));
     else sessionStorage.removeItem(place);
@@ -133,7 +198,7 @@ function keep(place: string, waiting: [string, string][]): void {
 /** The keeper of a round, for as long as its page is open. */
 export function useKeeper(
   round: Round,
-  held: Record<string, string>,
+  held: readonly Held[],
   unit: "cm" | "in",
 ): [Answers, AnswerKeeper] {
   const units = useRef(unit);
@@ -150,5 +215,6 @@ export function useKeeper(
     addEventListener("beforeunload", warn);
     return () => removeEventListener("beforeunload", warn);
   }, [keeper]);
+  useEffect(() => keeper.adopt(held), [keeper, held]);
   return [useSyncExternalStore(keeper.listen, keeper.read), keeper];
 }

@@ -36,7 +36,8 @@ export function useSheet(round: Round) {
     "get",
     "/api/own/rounds/{round}",
     { params: { path: { round } } },
-    { staleTime: Number.POSITIVE_INFINITY },
+    // coming back to the page shows what was answered elsewhere
+    { staleTime: 0, refetchOnWindowFocus: true },
   );
 }
 

@@ -1,5 +1,5 @@
 import { RadioGroup } from "radix-ui";
-import { useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import type { Problem } from "@/shared/api/client";
 import type { Answers } from "./answers";
 import type { Question, View } from "./api";
@@ -84,6 +84,26 @@ export function useWrong(unit: "cm" | "in") {
   };
 }
 
+const PAUSE_MS = 700;
+
+/** What is in a field: handed over after a pause, and following what is held while nobody types in it. */
+function useTyped(value: string, busy: boolean, onChange: (typed: string) => void) {
+  const [typed, setTyped] = useState(value);
+  const [shown, setShown] = useState(value);
+  if (value !== shown && !busy) {
+    setShown(value);
+    setTyped(value);
+  }
+  const latest = useRef(onChange);
+  latest.current = onChange;
+  useEffect(() => {
+    if (!busy || typed === value) return;
+    const pause = setTimeout(() => latest.current(typed), PAUSE_MS);
+    return () => clearTimeout(pause);
+  }, [busy, typed, value]);
+  return [typed, setTyped] as const;
+}
+
 /** A number that is typed; kept when it is left, or after a pause. */
 export function NumberField({
   label,
@@ -99,8 +119,8 @@ export function NumberField({
   onChange: (typed: string) => void;
 }) {
   const id = useId();
-  const [typed, setTyped] = useState(value);
   const [busy, setBusy] = useState(false);
+  const [typed, setTyped] = useTyped(value, busy, onChange);
   return (
     <div className="min-w-0 flex-1">
       <label htmlFor={id} className="mb-1 block text-base text-soft">
@@ -134,7 +154,7 @@ export function NumberField({
   );
 }
 
-/** A text that is typed; kept when it is left. */
+/** A text that is typed; kept when it is left, or after a pause. */
 export function WordsField({
   label,
   value,
@@ -144,7 +164,8 @@ export function WordsField({
   value: string;
   onChange: (typed: string) => void;
 }) {
-  const [typed, setTyped] = useState(value);
+  const [busy, setBusy] = useState(false);
+  const [typed, setTyped] = useTyped(value, busy, onChange);
   return (
     <label className="block">
       <span className="mb-1 block">{label}</span>
@@ -155,7 +176,11 @@ export function WordsField({
         maxLength={4000}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        onBlur={() => onChange(typed)}
+        onFocus={() => setBusy(true)}
+        onBlur={() => {
+          setBusy(false);
+          onChange(typed);
+        }}
         className="w-full rounded-[3px] border border-ink/60 bg-ground p-3"
       />
     </label>

@@ -61,12 +61,7 @@ function Asked({
 }) {
   const { t } = useWords();
   const [unit, setUnit] = useState<"cm" | "in">(view.unit === "in" ? "in" : "cm");
-  const held = useMemo(
-    () =>
-      Object.fromEntries(questions.filter((one) => one.typed).map((one) => [one.id, one.typed])),
-    [questions],
-  );
-  const [answers, keeper] = useKeeper(round, held, unit);
+  const [answers, keeper] = useKeeper(round, questions, unit);
   const steps = useMemo<(Part | "photos" | "send")[]>(
     () => [
       ...new Set(questions.map((one) => one.section)),
@@ -99,7 +94,9 @@ function Asked({
             ? t("page.unsaved")
             : answers.waiting
               ? t("page.saving")
-              : answers.typed.size > 0 && t("page.saved")}
+              : answers.contested.size > 0
+                ? t("twice.open")
+                : answers.typed.size > 0 && t("page.saved")}
         </span>
       </div>
       <h1 id="own-step" tabIndex={-1} className="text-2xl outline-none">
@@ -107,6 +104,17 @@ function Asked({
       </h1>
       <p className="mb-5 text-soft">{t(`section.${step}.says` as Key)}</p>
       <div className="flex-1">
+        {questions
+          .filter((one) => answers.contested.has(one.id))
+          .map((one) => (
+            <Twice
+              key={one.id}
+              question={one}
+              mine={answers.typed.get(one.id) ?? ""}
+              theirs={answers.contested.get(one.id)?.theirs ?? ""}
+              onChoose={(typed) => keeper.settle(one.id, typed)}
+            />
+          ))}
         {Section && (
           <Section
             questions={questions.filter((one) => one.section === step)}
@@ -123,7 +131,7 @@ function Asked({
             round={round}
             view={view}
             open={questions.filter((one) => counts(one) && !answers.typed.get(one.id)).length}
-            waiting={answers.waiting > 0}
+            waiting={answers.waiting > 0 || answers.contested.size > 0}
             onDone={onDone}
           />
         )}
@@ -139,6 +147,66 @@ function Asked({
         )}
       </div>
     </>
+  );
+}
+
+/** One question, answered differently on two devices: the client says which answer stays. */
+function Twice({
+  question,
+  mine,
+  theirs,
+  onChoose,
+}: {
+  question: Question;
+  mine: string;
+  theirs: string;
+  onChoose: (typed: string) => void;
+}) {
+  const { t, of } = useWords();
+  const [head = "", id = ""] = question.id.split(".");
+  const title = of(
+    `ask.${question.id}`,
+    of(
+      head.startsWith("felt") ? `region.${id}` : `length.${head}`,
+      t(`section.${question.section}`),
+    ),
+  );
+  const say = (typed: string) =>
+    typed === ""
+      ? t("twice.nothing")
+      : question.kind === "words"
+        ? typed
+        : of(`answer.${question.id}.${typed}`, of(`answer.${typed}`, of(`page.${typed}`, typed)));
+  return (
+    <section
+      role="alert"
+      aria-label={title}
+      className="mb-5 space-y-3 border-s-4 border-ink bg-deep px-4 py-3"
+    >
+      <p className="font-semibold">{title}</p>
+      <p>{t("twice.says")}</p>
+      {(
+        [
+          ["twice.here", mine],
+          ["twice.there", theirs],
+        ] as const
+      ).map(([where, typed]) => (
+        <div key={where}>
+          <p className="text-base text-soft">{t(where)}</p>
+          <p dir="auto" className="mb-2 whitespace-pre-wrap">
+            {say(typed)}
+          </p>
+          <Button className="min-h-12" onClick={() => onChoose(typed)}>
+            {t("twice.keep")}
+          </Button>
+        </div>
+      ))}
+      {question.kind === "words" && mine && theirs && (
+        <Button className="min-h-12" onClick={() => onChoose(`${theirs}\n${mine}`)}>
+          {t("twice.both")}
+        </Button>
+      )}
+    </section>
   );
 }
 

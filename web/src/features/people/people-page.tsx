@@ -276,24 +276,24 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         Everybody signs in with a second factor
       </CheckBox>
       <LabelledInput
-        label="Minutes left alone before the page locks"
+        label="Lock the page after (minutes)"
         type="number"
         required
         min={1}
         max={240}
         value={idle}
         onChange={(event) => setIdle(event.target.value)}
-        help="It stays as it is behind the lock, and asks for the password."
+        help="Counted from the last touch. Nothing is lost; the password opens it again."
       />
       <LabelledInput
-        label="Days a device can be used without network"
+        label="Work without network for (days)"
         type="number"
         required
         min={1}
         max={60}
         value={days}
         onChange={(event) => setDays(event.target.value)}
-        help="Counted from the last time it reached the server. After that, what it keeps is erased."
+        help="Counted from the last time a device reached the server. Then it erases its copies."
       />
       {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
       <Button type="submit" disabled={!changed || practice.isPending}>

@@ -2005,7 +2005,7 @@ export interface paths {
         get?: never;
         /**
          * Own Answer
-         * @description Keep an answer; empty takes it out. The last one of a question counts.
+         * @description Keep an answer upon the version that was seen; empty takes it out. 409 where another device changed it.
          */
         put: operations["own_answer_api_own_rounds__round__answer_put"];
         post?: never;
@@ -5827,9 +5827,16 @@ export interface components {
         OperatedPart: "neck" | "trunk" | "arm" | "hand" | "leg";
         /**
          * OwnAnswerIn
-         * @description An answer, as typed or tapped.
+         * @description An answer, as typed or tapped, upon the version that was seen; ``id`` is made by the page, once a change.
          */
         OwnAnswerIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Expected Version */
+            expected_version: number;
             /** Question */
             question: string;
             /** Typed */
@@ -5840,6 +5847,18 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
+        };
+        /**
+         * OwnAnswerOut
+         * @description An answer as it is held.
+         */
+        OwnAnswerOut: {
+            /** Question */
+            question: string;
+            /** Typed */
+            typed: string;
+            /** Version */
+            version: number;
         };
         /**
          * OwnDoor
@@ -5966,7 +5985,7 @@ export interface components {
         };
         /**
          * OwnQuestion
-         * @description A question with what was answered; ``about`` is what a line of the visit's is called, ``was`` the strength then.
+         * @description A question with what was answered, and how often it was changed; ``about`` is what a line of the visit's is called, ``was`` the strength then.
          *
          *     ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours.
          */
@@ -5991,6 +6010,8 @@ export interface components {
             high: number | null;
             /** Typed */
             typed: string;
+            /** Version */
+            version: number;
             /**
              * About
              * @default
@@ -17567,11 +17588,13 @@ export interface operations {
         };
         responses: {
             /** @description Successful Response */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["OwnAnswerOut"];
+                };
             };
             /** @description Not signed in */
             401: {

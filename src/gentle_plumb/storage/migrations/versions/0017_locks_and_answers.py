@@ -1,4 +1,4 @@
-"""sessions that lock, copies on devices that end, and second factors sealed"""
+"""sessions that lock, copies on devices that end, second factors sealed, and versions of clients' answers"""
 
 import sqlalchemy as sa
 from alembic import op
@@ -25,11 +25,17 @@ def upgrade() -> None:
         sa.Column("device_days", sa.Integer(), server_default=sa.text("14"), nullable=False),
     )
     op.alter_column("member", "totp_secret", new_column_name="sealed_totp")
+    op.add_column(
+        "given_answer", sa.Column("version", sa.Integer(), server_default="1", nullable=False)
+    )
+    op.add_column("given_answer", sa.Column("change_id", sa.Uuid()))
 
 
 def downgrade() -> None:
     # what is sealed opens nothing in the earlier version: those members use a recovery code, or are reset
     op.alter_column("member", "sealed_totp", new_column_name="totp_secret")
+    op.drop_column("given_answer", "change_id")
+    op.drop_column("given_answer", "version")
     op.drop_column("practice", "device_days")
     op.drop_column("session", "locked")
     op.drop_column("session", "used_at")
