@@ -7,7 +7,7 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, Page, expect
 
-from browser.test_screens import violations
+from browser.axe import violations
 
 pytestmark = pytest.mark.browser
 PHONE = {"width": 390, "height": 844}

@@ -7,7 +7,6 @@ from functools import cache
 from random import Random
 
 import pytest
-from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
 from browser.conftest import entry, kept, open_step, pick, tab
@@ -159,15 +158,6 @@ def test_a_ring_is_turned_by_hand_and_by_key(desk: Page, program):
     expect(ring).to_have_accessible_name(f"Recline {turned}°")
     ring.press("ArrowDown")
     expect(desk.get_by_label("Recline", exact=True)).to_have_value(f"{turned - 1}")
-
-
-@pytest.mark.parametrize("part", ["Plans", "Choices", "Try"])
-def test_parts_of_work_out_have_nothing_for_axe(desk: Page, program, part):
-    open_step(desk, program, "Yara", "work")
-    tab(desk, part)
-    desk.wait_for_timeout(800)
-    found = Axe().run(desk)
-    assert found.violations_count == 0, found.generate_report()
 
 
 @cache

@@ -24,7 +24,7 @@ export function Failure({ error, reset }: { error: unknown; reset: () => void })
 /** An address that leads nowhere. */
 export function Nowhere() {
   return (
-    <main className="p-8">
+    <main id="main" tabIndex={-1} className="p-8 outline-none">
       <h1 className="mb-3 text-2xl">There is nothing at this address</h1>
       <Button look="next" onClick={() => location.assign("/")}>
         Back to Today

@@ -46,9 +46,9 @@ export function Gate() {
   useMerging(me.data?.device_key ?? "");
   if (me.isPending)
     return (
-      <div className="max-w-md p-8">
-        <Skeleton lines={4} label="Opening Gentle Plumb" />
-      </div>
+      <main id="main" className="max-w-md p-8">
+        <Skeleton page lines={4} label="Opening Gentle Plumb" />
+      </main>
     );
   if (me.isError && !me.data)
     return (

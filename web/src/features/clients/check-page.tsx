@@ -42,7 +42,7 @@ export function CheckPage() {
         </Link>
       </>
     );
-  if (!check.data) return <Skeleton lines={8} label="Opening the answers" />;
+  if (!check.data) return <Skeleton page lines={8} label="Opening the answers" />;
   return <Seen check={check.data} writes={me?.writes ?? false} />;
 }
 

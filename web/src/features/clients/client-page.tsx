@@ -34,7 +34,7 @@ export function ClientPage() {
   const [doing, setDoing] = useState<"edit" | "erase" | "access" | null>(null);
   const client = clients.data?.find((one) => one.id === clientId);
   if (clients.isPending || visits.isPending)
-    return <Skeleton lines={8} label="Opening the client" />;
+    return <Skeleton page lines={8} label="Opening the client" />;
   if (!client)
     return (
       <>

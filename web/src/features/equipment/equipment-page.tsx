@@ -197,6 +197,7 @@ function Workstations({
       {mine.map((item) => (
         <ItemCard
           key={item.id}
+          heading="h2"
           name={item.name}
           place={item.place}
           figures={figuresOfStation(item.values, catalogue.fields, catalogue.pieces)}

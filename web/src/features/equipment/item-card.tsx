@@ -8,8 +8,11 @@ export function ItemCard({
   figures,
   users = [],
   act,
+  heading: Heading = "h3",
 }: {
   name: string;
+  /** Where it stands under the page's own headings. */
+  heading?: "h2" | "h3";
   place: string;
   figures: readonly Figure[];
   users?: readonly string[];
@@ -19,9 +22,9 @@ export function ItemCard({
     <li className="flex flex-col border border-hair bg-paper p-3">
       <div className="flex items-start justify-between gap-3">
         <div className="min-w-0">
-          <h3 className="font-semibold" dir="auto">
+          <Heading className="font-semibold" dir="auto">
             {name}
-          </h3>
+          </Heading>
           {place && (
             <p className="text-sm text-soft" dir="auto">
               {place}

@@ -7,6 +7,7 @@ import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
+import { Whose } from "@/shared/ui/whose";
 
 type Role = Schemas["InvitationIn"]["role"];
 type Made = Schemas["MadeDoorOut"];
@@ -193,21 +194,21 @@ export function Waiting() {
               <Button
                 look="quiet"
                 className="-ml-4 desk:ml-0"
-                aria-label={`Another link for ${one.name}`}
                 disabled={again.isPending}
                 onClick={() =>
                   again.mutate({ params: { path: { door_id: one.id } } }, { onSuccess: setMade })
                 }
               >
                 Another link
+                <Whose>{one.name}</Whose>
               </Button>
               <Button
                 look="quiet"
-                aria-label={`Withdraw the link of ${one.name}`}
                 disabled={withdraw.isPending}
                 onClick={() => withdraw.mutate({ params: { path: { door_id: one.id } } })}
               >
                 Withdraw
+                <Whose>{one.name}</Whose>
               </Button>
             </span>
           </li>

@@ -10,6 +10,7 @@ import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { Whose } from "@/shared/ui/whose";
 import { Invite, ResetPassword, Waiting } from "./invite";
 import { Languages } from "./languages";
 import { Restricted } from "./restricted";
@@ -93,30 +94,26 @@ export function PeoplePage() {
                   look="quiet"
                   className="-ml-4 desk:ml-0"
                   disabled={reset.isPending}
-                  aria-label={`Reset the second factor of ${member.name}`}
                   onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
                 >
                   Reset second factor
+                  <Whose>{member.name}</Whose>
                 </Button>
               )}
               {owns && member.email !== me?.email && (
                 <Button
                   look="quiet"
                   className="-ml-4 desk:ml-0"
-                  aria-label={`Reset the password of ${member.name}`}
                   onClick={() => setResetting(member)}
                 >
                   Reset password
+                  <Whose>{member.name}</Whose>
                 </Button>
               )}
               {owns && member.email !== me?.email && (
-                <Button
-                  look="quiet"
-                  className="-ml-4 desk:ml-0"
-                  aria-label={`Has left: ${member.name}`}
-                  onClick={() => setLeaving(member)}
-                >
+                <Button look="quiet" className="-ml-4 desk:ml-0" onClick={() => setLeaving(member)}>
                   Has left
+                  <Whose>{member.name}</Whose>
                 </Button>
               )}
             </span>

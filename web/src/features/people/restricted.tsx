@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useMembers } from "@/shared/api/account";
 import { server } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Whose } from "@/shared/ui/whose";
 import { WhoSees } from "../clients/who-sees";
 
 /** Clients that some of the practice see only: an owner keeps the lists, and sees no more than the name. */
@@ -28,12 +29,9 @@ export function Restricted() {
               <b dir="auto">{one.client}</b>{" "}
               <span className="text-soft">seen by {names(one.members)}</span>
             </span>
-            <Button
-              look="quiet"
-              aria-label={`Change who sees ${one.client}`}
-              onClick={() => setOpen(one.client_id)}
-            >
+            <Button look="quiet" onClick={() => setOpen(one.client_id)}>
               Change
+              <Whose>{one.client}</Whose>
             </Button>
           </li>
         ))}

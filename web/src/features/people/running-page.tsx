@@ -7,6 +7,7 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { Whose } from "@/shared/ui/whose";
 
 type Running = Schemas["RunningOut"];
 
@@ -117,11 +118,11 @@ function Failed({ mail }: { mail: Running["failed"][number] }) {
           )}
           <Button
             look="quiet"
-            aria-label={`Let go of the mail to ${mail.to}`}
             disabled={letGo.isPending}
             onClick={() => letGo.mutate({ params: { path: { mail_id: mail.id } } })}
           >
             Let it go
+            <Whose>{mail.to}</Whose>
           </Button>
         </span>
       </div>

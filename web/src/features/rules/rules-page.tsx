@@ -29,15 +29,24 @@ export function RulesPage() {
   const rules = useHouseRules();
   const me = useMe().data;
   const [draft, setDraft] = useState<Draft | null>(null);
-  if (!rules.data) return <Skeleton lines={10} label="Fetching house rules" />;
+  const head = (
+    <PageHead
+      title="House rules"
+      says="Where practitioners disagree, the practice chooses, and each visit may choose otherwise. Changing a default doesn't affect visits already started."
+    />
+  );
+  if (!rules.data)
+    return (
+      <>
+        {head}
+        <Skeleton lines={10} label="Fetching house rules" />
+      </>
+    );
   const { questions, bundles } = rules.data;
   const mayWrite = me?.writes ?? false;
   return (
     <div className="max-w-[1040px]">
-      <PageHead
-        title="House rules"
-        says="Where practitioners disagree, the practice chooses, and each visit may choose otherwise. Changing a default doesn't affect visits already started."
-      />
+      {head}
       <div className="grid gap-8 desk:grid-cols-[260px_minmax(0,1fr)]">
         <section aria-label="Rule sets">
           <h2 className="border-b border-ink pb-1 font-semibold">Rule sets</h2>

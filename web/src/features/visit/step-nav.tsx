@@ -2,6 +2,10 @@ import type { Schemas } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
 import { cn } from "@/shared/ui/cn";
 
+/** A step of the visit; how much of it is done is not known before the first answer. */
+export type StepToGo = Pick<Schemas["StepProgress"], "step" | "label"> &
+  Partial<Pick<Schemas["StepProgress"], "done" | "needed">>;
+
 /**
  * The cord: seven beads, the bob at the present one. A bead fills as its step gets what it needs. In one column
  * the cord lies along the top.
@@ -11,7 +15,7 @@ export function StepNav({
   present,
   onGo,
 }: {
-  steps: readonly Schemas["StepProgress"][];
+  steps: readonly StepToGo[];
   present: StepId;
   onGo: (step: StepId) => void;
 }) {
@@ -24,29 +28,34 @@ export function StepNav({
       <ol className="flex h-full justify-between px-1 desk:flex-col desk:px-0 desk:pt-2 desk:pb-4">
         {steps.map((step, index) => {
           const here = step.step === present;
-          const share = step.needed ? Math.min(1, step.done / step.needed) : 0;
+          const { done, needed } = step;
+          const known = done !== undefined && needed !== undefined;
+          const share = known && needed > 0 ? Math.min(1, done / needed) : 0;
           return (
             <li key={step.step} className="min-w-0">
               <button
                 type="button"
                 onClick={() => onGo(step.step)}
                 aria-current={here ? "step" : undefined}
-                aria-label={`${index + 1} ${step.label}, ${step.done} of ${step.needed}`}
                 className="relative flex h-11 min-w-11 items-center gap-2 desk:h-auto desk:min-h-12 desk:w-full desk:pl-1 desk:text-left"
               >
                 <span className="grid w-11 shrink-0 place-items-center desk:w-9">
-                  {here ? <BobMark /> : <StepMarker share={share} />}
+                  {here ? <BobMark /> : known ? <StepMarker share={share} /> : <Bead />}
+                </span>
+                <span className="sr-only">
+                  {`${index + 1} ${step.label}${known ? `, ${done} of ${needed}` : ""}`}
                 </span>
                 <span
+                  aria-hidden="true"
                   className={cn(
                     "hidden text-sm leading-tight desk:block",
                     here ? "font-semibold" : share < 1 && "text-soft",
                   )}
                 >
                   {step.label}
-                  {here && step.needed > 0 && (
+                  {here && known && needed > 0 && (
                     <span className="figures block text-sm font-normal text-soft">
-                      {step.done} of {step.needed}
+                      {done} of {needed}
                     </span>
                   )}
                 </span>
@@ -56,6 +65,13 @@ export function StepNav({
         })}
       </ol>
     </nav>
+  );
+}
+
+/** A step of which nothing is known yet. */
+function Bead() {
+  return (
+    <span className="size-3.5 animate-pulse rounded-full bg-hair motion-reduce:animate-none" />
   );
 }
 

@@ -125,14 +125,7 @@ function Steps() {
   const { step, go } = useNavigation();
   const worked = useWorkup();
   const steps =
-    worked?.steps ??
-    STEP_IDS.map((id) => ({
-      step: id,
-      label: catalogue.steps[id] ?? id,
-      done: 0,
-      needed: 1,
-      next: null,
-    }));
+    worked?.steps ?? STEP_IDS.map((id) => ({ step: id, label: catalogue.steps[id] ?? id }));
   return <StepNav steps={steps} present={step} onGo={go} />;
 }
 

@@ -30,6 +30,7 @@ export function VisitPage() {
   if (visit.isError && !visit.data)
     return (
       <main id="main" className="p-8">
+        <h1 className="mb-3 text-2xl">This visit can't be opened</h1>
         <p role="alert" className="mb-3">
           {visit.error.message}
         </p>
@@ -41,7 +42,7 @@ export function VisitPage() {
   if (!visit.data || !fields.data || !words)
     return (
       <main id="main" className="grid h-full grid-rows-[56px_1fr] gap-6 p-6">
-        <Skeleton lines={1} label="Opening the visit" />
+        <Skeleton page lines={1} label="Opening the visit" />
         <div className="max-w-md">
           <Skeleton lines={9} label="Opening the visit" />
           {away && (

@@ -153,11 +153,15 @@ function Figure({ label, figures }: { label: string; figures: Figures }) {
         type="button"
         className="flex w-full flex-wrap text-left"
         disabled={unwanted}
-        aria-label={stopped ? `Play ${label}` : `Stop ${label}`}
         onClick={() => setStopped(!stopped)}
       >
+        <span className="sr-only">{stopped ? `Play ${label}` : `Stop ${label}`}</span>
         {shown.map((one) => (
-          <span key={one.says} className={still ? "block w-1/2" : "block w-[190px]"}>
+          <span
+            key={one.says}
+            aria-hidden="true"
+            className={still ? "block w-1/2" : "block w-[190px]"}
+          >
             <Marks marks={one.marks} inks={catalogue.inks} {...FIGURE} />
             <span className="block text-center text-sm text-soft">{one.says}</span>
           </span>
