@@ -6,7 +6,6 @@ from playwright.sync_api import Page
 
 from conftest import ROOT
 
-
 AT_REST = """() => Promise.allSettled(document.getAnimations()
     .filter((one) => one.effect.getComputedTiming().iterations !== Infinity)
     .map((one) => one.finished))"""

@@ -9,6 +9,7 @@ from shutil import which
 
 import pytest
 
+from browser.offline import readable_in
 from plumb_demo.people import DEMO_MEMBERS
 
 pytestmark = [pytest.mark.browser, pytest.mark.filterwarnings("ignore")]
@@ -29,11 +30,16 @@ def firefox(folder):
     from marionette_driver.marionette import Marionette
 
     browser = Marionette(
-        bin=BROWSERS["firefox"][0], headless=True, port=0, gecko_log=str(folder / "firefox.log")
+        bin=BROWSERS["firefox"][0],
+        headless=True,
+        port=0,
+        gecko_log=str(folder / "firefox.log"),
+        prefs={"browser.sessionstore.interval": 500},  # what it would write every 15 s
     )
     browser.start_session()
     try:
-        yield Hand(browser, browser.navigate, browser.execute_script)
+        keeps = Path(browser.profile_path)
+        yield Hand(browser, browser.navigate, browser.execute_script, keeps)
     finally:
         browser.quit()
         browser.cleanup()
@@ -69,7 +75,10 @@ def webkit(folder):
         )
         try:
             yield Hand(
-                browser, browser.get, lambda script, args: browser.execute_script(script, *args)
+                browser,
+                browser.get,
+                lambda script, args: browser.execute_script(script, *args),
+                folder,
             )
         finally:
             browser.quit()
@@ -79,10 +88,10 @@ def webkit(folder):
 
 
 class Hand:
-    """What a person does, in words of the page, whichever browser it is."""
+    """What a person does, in words of the page, whichever browser it is; ``keeps`` is where it writes."""
 
-    def __init__(self, browser, go_to, run):
-        self.browser, self.go_to, self.run = browser, go_to, run
+    def __init__(self, browser, go_to, run, keeps):
+        self.browser, self.go_to, self.run, self.keeps = browser, go_to, run, keeps
 
     def until(self, script, *args):
         """The first answer of a script that is there."""
@@ -128,13 +137,21 @@ def short_visit(hand, program, name):
     hand.type("Name", f"Otmar {name}")
     hand.press("Save and start visit")
     hand.sees("Before you adjust anything")
-    hand.press("Look")
+    hand.press("Given")
+    hand.press("Next: Reason")
+    hand.type("Reason for the visit", "Unmistakable words")
+    hand.sees("Saved ")
+    hand.press("2 Look")
     hand.press("Seat height, client seated")
     hand.type("Seat height, client seated", "46,5")
     hand.sees("Saved ")
     hand.until("return document.querySelector('[data-testid=elevation]') !== null")
     hand.browser.refresh()
     hand.sees("46,5 cm")
+    time.sleep(2)  # it has written down what it restores
+    if name == "firefox":  # which does write where it has been
+        assert readable_in(hand.keeps, f"127.0.0.1:{program.port}") != []
+    assert readable_in(hand.keeps, f"Otmar {name}", "Unmistakable") == []
     hand.browser.delete_all_cookies()
     hand.press("Today")
     hand.sees("Your session ended. Sign in again")
