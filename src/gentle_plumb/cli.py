@@ -89,6 +89,7 @@ def practice(
     password: Annotated[
         str, typer.Option(prompt="Owner's password", hide_input=True, confirmation_prompt=True)
     ],
+    title: Annotated[str, typer.Option(help="Owner's profession, as it is signed")] = "",
     unit: Annotated[str, typer.Option(help="cm, mm or in")] = "cm",
     time_zone: Annotated[str, typer.Option(help="For its days, as Europe/London")] = "",
 ) -> None:
@@ -112,17 +113,21 @@ def practice(
     if zone not in available_timezones():
         say(f"Time zone: “{zone}” is none. Give one as Europe/London.")
         raise typer.Exit(2)
+    try:
+        check_password(password, (name, owner, email))
+    except FieldError as error:
+        say(str(error))
+        raise typer.Exit(2) from None
     with ready() as engine:
         accounts = SqlAccounts(engine)
         if accounts.member_by_email(email.strip().lower()) is not None:
             say("Somebody with this address is there already. Nothing was made.")
             raise typer.Exit(1)
-        check_password(password, (name, owner, email))
         made = Practice(id=uuid4(), name=name, unit=lengths, local_wording="", time_zone=zone)
         accounts.add_practice(made)
         try:
             AccountService(accounts, now).create_member(
-                made.id, email=email, name=owner, title="", role="owner", password=password
+                made.id, email=email, name=owner, title=title, role="owner", password=password
             )
         except AlreadyThere as error:
             say(str(error))

@@ -292,7 +292,7 @@ def load_demo(
         for person in DEMO_MEMBERS
     ]
     members = [
-        service.set_registration(member, person.registration)
+        service.set_registration(member, title=person.title, registration=person.registration)
         for member, person in zip(members, DEMO_MEMBERS, strict=True)
     ]
     keeping = ShelfService(shelf)

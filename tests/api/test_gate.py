@@ -1,6 +1,8 @@
 """Nobody gets in where they don't belong."""
 
+import asyncio
 import json
+import logging
 import re
 from uuid import uuid4
 
@@ -12,6 +14,9 @@ from api.conftest import Page
 from conftest import PASSWORD, make_office
 from gentle_plumb.api import account_routes, make_app
 from gentle_plumb.api.auth import COOKIE, cookie_name
+from gentle_plumb.api.told import MOST_A_MINUTE, Told
+from gentle_plumb.hosting.quiet import Quiet
+from gentle_plumb.services.spent import spending
 from gentle_plumb.storage import SqlAccounts
 
 
@@ -324,6 +329,35 @@ def test_a_failure_is_a_problem_with_headers_and_tells_nothing_that_was_typed(
     assert "RuntimeError" in said
     assert "Neck" not in said + answer.text
     assert "Tess" not in said
+
+
+def test_a_slow_or_failed_call_leaves_one_line_that_says_where_its_time_went(capsys):
+    async def answers(scope, receive, send):
+        with spending("papers"):
+            await asyncio.sleep(0.02)
+        await send({"type": "http.response.start", "status": 503, "headers": []})
+        await send({"type": "http.response.body", "body": b""})
+
+    async def call(app, times):
+        for _ in range(times):
+            scope = {"type": "http", "method": "GET", "path": "/api/visits/x"}
+            await app(scope, None, lambda message: asyncio.sleep(0))
+
+    asyncio.run(call(Told(answers), MOST_A_MINUTE + 5))
+    lines = capsys.readouterr().out.strip().splitlines()
+    assert len(lines) == MOST_A_MINUTE  # an outage floods no log
+    assert "status=503" in re.sub(r"\x1b\[[0-9;]*m", "", lines[0])
+    spent = re.search(r"papers_ms=(\d+)", re.sub(r"\x1b\[[0-9;]*m", "", lines[0]))
+    assert int(spent[1]) >= 20
+    asyncio.run(call(Told(answers, slow_s=9), 0))
+    assert capsys.readouterr().out == ""
+
+
+def test_noise_that_strangers_make_is_said_once_a_minute():
+    quiet = Quiet()
+    lines = [logging.makeLogRecord({"msg": "Invalid HTTP request received."}) for _ in range(50)]
+    assert [quiet.filter(line) for line in lines].count(True) == 1
+    assert quiet.filter(logging.makeLogRecord({"msg": "Something else"}))
 
 
 @pytest.mark.parametrize("path", ["/%00", "/" + "a" * 400, "/assets/gone.js", "/%ff"])

@@ -117,7 +117,7 @@ def test_lines_are_added_only_and_one_that_is_changed_or_gone_shows(
     assert found[practice] == 2
     said = []
     assert not verify_trail(engine, {}, said.append)
-    assert f"{practice}: 1 lines hold; line 2 was changed or is gone." in said
+    assert f"Saltmere ({practice}): 1 lines hold; line 2 was changed or is gone." in said
 
 
 def test_a_cut_at_the_end_shows_by_a_line_that_was_noted_down(owner, engine, office):

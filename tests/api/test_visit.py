@@ -116,7 +116,9 @@ def test_a_warning_sign_stops_the_signature_but_not_the_record(owner, clock):
 def test_signed_is_frozen_and_later_changes_make_a_new_version(owner, clock):
     visit = owner.new_visit()
     fill(owner, visit, "Odile", **{"report.follow_up": weeks_on(clock)})
-    given = owner.http.put("/api/me/registration", json={"registration": "PT 20417"})
+    given = owner.http.put(
+        "/api/me/registration", json={"title": "Ergonomist", "registration": "PT 20417"}
+    )
     assert (given.status_code, given.json()["registration"]) == (200, "PT 20417")
     first = owner.sign(visit).json()
     signed = owner.http.get(f"/api/reports/{first['id']}.pdf").content

@@ -190,7 +190,7 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     desk.get_by_label("File to import").set_input_files(file)
     alert = desk.get_by_role("alert")
     expect(alert).to_contain_text("Nothing is taken in")
-    expect(alert).to_contain_text("“yesterday” is no date")
+    expect(alert).to_contain_text("“yesterday” can't be read as a day")
     expect(desk.get_by_role("button", name=re.compile("Take in"))).to_be_hidden()
 
 

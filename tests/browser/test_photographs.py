@@ -75,6 +75,25 @@ def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, progr
     x, y = ear.get_attribute("aria-label").split()[1:3]
     desk.keyboard.press("ArrowLeft")
     expect(desk.get_by_role("button", name=f"Ear, {int(x) - 1} {y} px")).to_be_visible()
+    desk.keyboard.press("Enter")  # on to the next point, which the next key places
+    expect(desk.get_by_test_id("photo")).to_be_focused()
+    desk.keyboard.press("ArrowDown")
+    c7 = desk.get_by_role("button", name=re.compile("^C7, .* px"))
+    expect(c7).to_be_focused()
+    expect(desk.get_by_role("button", name=f"Ear, {int(x) - 1} {y} px")).to_be_visible()
+    desk.keyboard.press("Delete")
+    expect(c7).to_have_count(0)
+    expect(desk.get_by_test_id("photo")).to_be_focused()
+    desk.get_by_role("button", name="Camera", exact=True).click()
+    desk.get_by_role("button", name="Take it").click()
+    expect(pictures).to_have_count(3)
+    points = desk.get_by_role("region", name="Points")
+    expect(
+        points.get_by_text(re.compile("^Eye\\."))
+    ).to_be_visible()  # begins at its own first point
+    desk.get_by_role("button", name="Delete this photo").click()
+    desk.get_by_role("button", name="Delete", exact=True).click()
+    expect(pictures).to_have_count(2)
     desk.get_by_role("button", name="Delete this photo").click()
     desk.get_by_role("button", name="Delete", exact=True).click()
     expect(pictures).to_have_count(1)

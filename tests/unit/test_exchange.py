@@ -9,7 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_plumb.core.body import DIMENSIONS
-from gentle_plumb.documents.exchange import FORMATS, exchange_format
+from gentle_plumb.documents.exchange import FORMATS, csv_template, exchange_format
 from gentle_plumb.services.errors import BadFile
 from gentle_plumb.services.measuring import read_table
 from gentle_plumb.services.models import MeasurementSheet
@@ -109,13 +109,13 @@ def test_a_cell_never_is_a_formula():
 @pytest.mark.parametrize(
     ("old", "new", "trouble"),
     [
-        ("2026-11-25", "25.11.2026", ("2", "visit_on", "is no date")),
+        ("2026-11-25", "11/25/2026", ("2", "visit_on", "can't be read as a day")),
         ("stature", "wingspan", ("2", "dimension", "no dimension of the catalogue")),
         ("first", "fourth", ("2", "reading", "none of first")),
         ("1662,166.2 cm", "1700,166.2 cm", ("2", "value_mm", "is not 1700 mm")),
         ("female", "f", ("2", "sex", "none of female")),
-        (",first,", ",first,9,", ("2", "", "number of cells")),
-        ("visit_on", "day", ("1", "visit_on", "column missing")),
+        (",first,", ",first,9,", ("2", "", "as many cells as line 1")),
+        ("visit_on", "day", ("1", "visit_on", "is missing from the first line")),
         ("Odile", "", ("2", "client", "empty")),
     ],
 )
@@ -132,6 +132,14 @@ def test_a_reading_twice_and_a_file_in_another_code_are_refused():
     twice = raw + raw.split(b"\r\n")[1] + b"\r\n"
     assert [t[0] for t in exchange_format(twice)[1].troubles] == ["3"]
     assert "UTF-8" in exchange_format(raw.replace(b"Odile", b"Od\xefle"))[1].troubles[0][2]
+
+
+def test_the_template_is_read_as_it_is_and_days_with_points_are_days():
+    read = exchange_format(csv_template())[1]
+    assert (read.troubles, read.left_out) == ([], [])
+    assert read.sheets[0].entries["measure.stature.first"] == "168,5 cm"
+    raw = csv_template().replace(b"2026-11-25", b"5.11.2026")
+    assert exchange_format(raw)[1].sheets[0].on == date(2026, 11, 5)
 
 
 def test_semicolons_and_unknown_columns_are_understood():

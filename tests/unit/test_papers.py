@@ -277,3 +277,10 @@ def test_a_letter_is_written_for_a_flag_that_is_there_and_for_no_other():
     ):
         assert words in text
     assert "It is no diagnosis" in text
+
+
+def test_a_name_that_turns_the_reading_direction_leaves_the_line_around_it_alone():
+    snapshot, workup, _ = made(**{"ask.sign.calf": "yes", "ask.sign.calf.to": "Dr \u202eQuill"})
+    pdf = PRESS.print(letter_paper(PRACTICE, snapshot, workup, "calf"))
+    (page,) = pypdf.PdfReader(io.BytesIO(pdf)).pages
+    assert "Dr Quill" in page.extract_text()

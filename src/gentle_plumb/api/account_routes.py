@@ -193,8 +193,8 @@ def me(who: Signed) -> s.Me:
 
 @account_router.put("/me/registration")
 def set_registration(services: With, who: Signed, given: s.RegistrationIn) -> s.Me:
-    """Set the number that one is registered under: it stands beside one's signatures from now on."""
-    member = services.accounts.set_registration(who.member, given.registration)
+    """Set one's profession and registration number: they stand beside one's signatures from now on."""
+    member = services.accounts.set_registration(who.member, **given.model_dump())
     return s.Me.of(who.session, member, who.practice)
 
 

@@ -10,6 +10,7 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import TypeAdapter
 
 from ..core.drill import Answer, Verdict
+from ..documents.exchange import csv_template
 from ..schemas import measuring as s
 from ..schemas.problem import Problem
 from ..services.drill import (
@@ -136,6 +137,13 @@ def export(
     return Response(
         body, media_type=media, headers={"Content-Disposition": f'attachment; filename="{name}"'}
     )
+
+
+@measuring_router.get("/exchange/template.csv", response_class=Response)
+def template(who: Signed) -> Response:
+    """A CSV file with every column and somebody made up, to be filled in and imported."""
+    named = {"Content-Disposition": 'attachment; filename="template.csv"'}
+    return Response(csv_template(), media_type="text/csv", headers=named)
 
 
 @measuring_router.post("/exchange/look", openapi_extra=FILE)

@@ -21,12 +21,13 @@ MOST_LINES = 50_000
 
 
 class TrailFilter(BaseModel):
-    """Which lines: whose, by whom, which act, from and to which day, below which number."""
+    """Which lines: whose, by whom, which act, with devices' copies, from and to which day, below which number."""
 
     model_config = ConfigDict(extra="forbid")
     client: UUID | None = None
     member: UUID | None = None
     act: Act | None = None
+    carried: bool = True
     since: date | None = None
     until: date | None = None
     before: Annotated[int | None, Field(ge=1, le=2**62)] = None
@@ -37,6 +38,7 @@ class TrailFilter(BaseModel):
             client_id=self.client,
             member_id=self.member,
             act=self.act,
+            carried=self.carried,
             since=self.since,
             until=self.until,
             before=self.before,

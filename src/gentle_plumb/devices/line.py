@@ -11,10 +11,11 @@ PATIENCE_S = 2.0
 LONGEST_LINE = 120
 MOST_NOISE = 3
 """Lines that are no answer and may come before one."""
+TYPE_IT = "Take the reading again, or type it."
 
 
 def ask(
-    address: str, line: str, wanted: re.Pattern[str], *, name: str
+    address: str, line: str, wanted: re.Pattern[str], *, name: str, otherwise: str = TYPE_IT
 ) -> tuple[re.Match[str], int]:
     """Send a line and wait for one that can be read.
 
@@ -28,6 +29,8 @@ def ask(
         What a whole answer looks like.
     name : str
         Of the device, for the words of an error.
+    otherwise : str
+        What the person can do where it does not answer.
 
     Returns
     -------
@@ -50,7 +53,7 @@ def ask(
             while noise <= MOST_NOISE:
                 raw = heard.readline(LONGEST_LINE)
                 if not raw:
-                    raise NoAnswer(f"The {name} hung up. Take the reading again, or type it.")
+                    raise NoAnswer(f"The {name} hung up. {otherwise}")
                 text = raw.decode("ascii", "replace").strip()
                 found = wanted.fullmatch(text)
                 if found is not None and raw.endswith(b"\n"):
@@ -60,5 +63,5 @@ def ask(
                 noise += 1
     except (OSError, ValueError):
         if not noise:
-            raise NoAnswer(f"The {name} does not answer. Type the reading, or try again.") from None
+            raise NoAnswer(f"The {name} does not answer. {otherwise}") from None
     raise NoAnswer(f"The {name} says something that is no reading. Try again.")

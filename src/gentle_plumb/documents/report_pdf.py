@@ -24,6 +24,7 @@ from ..services.paper_models import (
     RecordPaper,
     TargetCard,
 )
+from ..services.spent import spending
 from .code_svg import code_svg
 from .scene_svg import scene_svg
 
@@ -37,6 +38,11 @@ UNPRINTED: dict[str, Any] = {
     "movements": {"__all__": {"scenes"}},
 }
 """What is drawn beside the content."""
+
+
+TURNS = dict.fromkeys([*range(0x202A, 0x202F), *range(0x2066, 0x206A)])
+"""Characters that turn the reading direction of what follows: a name with one would turn the line around it. Text
+that runs from right to left does without them. Source: Unicode Standard Annex 9, 2."""
 
 
 class TypstPdfRenderer:
@@ -54,7 +60,9 @@ class TypstPdfRenderer:
         return kept[template]
 
     def _set(self, template: str, inputs: dict[str, str]) -> bytes:
-        made = self._compiler(template).compile(sys_inputs=inputs, pdf_standards=[*STANDARDS])
+        plain = {name: text.translate(TURNS) for name, text in inputs.items()}
+        with spending("papers"):
+            made = self._compiler(template).compile(sys_inputs=plain, pdf_standards=[*STANDARDS])
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")
         return made
@@ -65,7 +73,7 @@ class TypstPdfRenderer:
 
     def mark(self, pdf: bytes, words: str) -> bytes:
         """Lay a line over the head of every page of a PDF, which stays as it is beneath."""
-        laid = self._compiler("stamp.typ").compile(sys_inputs={"words": words})
+        laid = self._compiler("stamp.typ").compile(sys_inputs={"words": words.translate(TURNS)})
         if not isinstance(laid, bytes):
             raise TypeError("the press gave no single document")
         over = PdfReader(io.BytesIO(laid)).pages[0]

@@ -22,11 +22,13 @@ from datetime import UTC, datetime
 from pathlib import Path
 from typing import IO, Any
 
+import structlog
 from psycopg import Connection, sql
 
 from ..storage.roles import hand_over_sql
 from .processes import is_server, reap, watched
 
+_log = structlog.get_logger("gentle_plumb")
 START_PATIENCE_S = 30
 WATCH_S = 1.0
 """How often it is looked whether the server is there, s. House value."""
@@ -237,6 +239,7 @@ class Cluster:
                 if not self._alive() and not done.is_set():
                     with suppress(PostgresTrouble):  # tried again
                         self.start(self.port)
+                        _log.warning("restarted", what="database", port=self.port)
 
     def _alive(self) -> bool:
         """Whether the server's first process is there; asks nothing of it.

@@ -43,6 +43,7 @@ from ..storage.queue import DROP_QUEUE
 from ..storage.roles import role_of
 from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
 from .processes import end_with_parent, watched
+from .quiet import be_quiet
 
 PORT = 8750
 GREET_AFTER_S = 60.0
@@ -295,6 +296,7 @@ def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
 
 
 def _run(workers: int, host: str, port: int) -> None:
+    be_quiet()
     uvicorn.run(
         "gentle_plumb.hosting.run:serving_process" if workers > 1 else create_app(),
         factory=workers > 1,
@@ -318,6 +320,7 @@ its imports alone. House value."""
 def serving_process() -> FastAPI:
     """The application of one of several processes, which ends with the one that started it."""
     end_with_parent()
+    be_quiet()
     return create_app()
 
 

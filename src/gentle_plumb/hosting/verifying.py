@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 
-from sqlalchemy import Engine
+from sqlalchemy import Engine, select
 
 from ..mailing import now
 from ..services.trail import TrailService
 from ..storage import SqlTrail
+from ..storage.models import PracticeRow
 
 LEAST_DIGITS = 8
 """So many digits of a digest tell a line. House value."""
@@ -30,12 +31,20 @@ def heads_of(given: Sequence[str]) -> dict[str, int]:
 def verify_trail(engine: Engine, heads: dict[str, int], say: Callable[[str], None]) -> bool:
     """Check every practice's trail, and look for the lines in ``heads``; whether all of it holds."""
     trail, whole = SqlTrail(engine), True
+    with engine.connect() as connection:
+        practices = connection.execute(select(PracticeRow.id, PracticeRow.name))
+        names = {row.id: row.name for row in practices}
     for practice_id, count, broken, end in TrailService(trail, now).check():
+        name = names.get(practice_id, "A practice that is gone")
         if broken is None:
-            say(f"{practice_id}: {count} lines hold. Last: {count}:{end}")
+            say(f"{name} ({practice_id}): {count} lines hold. Last: {count}:{end}")
         else:
             whole = False
-            say(f"{practice_id}: {count} lines hold; line {broken} was changed or is gone.")
+            say(
+                f"{name} ({practice_id}): {count} lines hold; line {broken} was changed or is gone."
+            )
+    if not trail.practices():
+        say("There is no line in the trail of any practice yet.")
     missing = set(heads)
     for practice_id in trail.practices() if heads else ():
         for line in trail.whole(practice_id):

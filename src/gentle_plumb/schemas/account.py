@@ -124,8 +124,9 @@ class Me(BaseModel):
 
 
 class RegistrationIn(RequestModel):
-    """The number that a member is registered under; empty for none."""
+    """How a member signs: profession, and the number they are registered under; empty for none."""
 
+    title: Line
     registration: Annotated[str, StringConstraints(strip_whitespace=True, max_length=60)]
 
 

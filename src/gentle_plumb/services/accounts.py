@@ -283,9 +283,10 @@ class AccountService:
         self._accounts.drop_sessions(member.id)
         return member
 
-    def set_registration(self, member: Member, registration: str) -> Member:
-        """Set the number that a member is registered under; papers signed before keep theirs."""
-        return self._accounts.change_member(replace(member, registration=registration))
+    def set_registration(self, member: Member, *, title: str, registration: str) -> Member:
+        """Set how a member signs: profession and registration number; papers signed before keep theirs."""
+        changed = replace(member, title=title, registration=registration)
+        return self._accounts.change_member(changed)
 
     def members(self, member: Member) -> list[Member]:
         """Everybody in the practice."""

@@ -69,9 +69,15 @@ def too_long(size: int, most: int = MOST_BYTES) -> BadFile:
 
 def joined(*parts: Troubles) -> list[Trouble]:
     """All troubles told, and in a last line how many are not."""
-    told = [one for part in parts for one in part]
+    told = sorted((one for part in parts for one in part), key=_by_line)
     untold = sum(part.untold for part in parts) + max(0, len(told) - MOST_TROUBLES)
     return told[:MOST_TROUBLES] + ([("", "", f"and {untold} more of the kind")] if untold else [])
+
+
+def _by_line(trouble: Trouble) -> tuple[bool, int]:
+    """Lines in the order of the file; what has no line stands after them, as it came."""
+    line = trouble[0]
+    return (False, int(line)) if line.isdigit() else (True, 0)
 
 
 class ExchangeService:

@@ -26,7 +26,7 @@ def check_password(password: str, about: Sequence[str] = ()) -> None:
     """
     if not LEAST_PASSWORD <= len(password) <= MOST_PASSWORD:
         raise _refused(
-            f"Password: {len(password)} characters are outside {LEAST_PASSWORD} to {MOST_PASSWORD}."
+            f"Password: it has {len(password)} characters. Choose one with {LEAST_PASSWORD} to {MOST_PASSWORD}."
         )
     from zxcvbn import zxcvbn  # its lists are read when they are needed
 

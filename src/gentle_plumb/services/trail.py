@@ -23,7 +23,7 @@ FIRST = bytes(32)
 """What stands before a practice's first line."""
 TOGETHER = timedelta(minutes=5)
 """Reads, changes and refused tries of one thing by one person within this time are one line; each change is in the journal besides. House value."""
-GATHERED = ("read", "change", "answer", "refused")
+GATHERED = ("read", "carry", "change", "answer", "refused")
 MOST_KNOWN = 20_000
 
 

@@ -10,11 +10,12 @@ from alembic import command
 from alembic.config import Config
 from alembic.runtime.migration import MigrationContext
 from alembic.script import ScriptDirectory
-from sqlalchemy import Engine, create_engine, event, text
+from sqlalchemy import Connection, Engine, create_engine, event, text
 from sqlalchemy.engine import make_url
 from sqlalchemy.exc import DisconnectionError
 from sqlalchemy.pool import ConnectionPoolEntry
 
+from ..services import spent
 from .audited import watch
 from .roles import grant
 
@@ -36,7 +37,20 @@ def make_engine(url: str, *, pool_size: int = 10) -> Engine:
     )
     _ask_after_idling(engine)
     watch(engine)
+    _count_time(engine)
     return engine
+
+
+def _count_time(engine: Engine) -> None:
+    """Count what statements take into the time of the call they belong to."""
+
+    @event.listens_for(engine, "before_cursor_execute")
+    def begun(connection: Connection, *_: object) -> None:
+        connection.info["begun"] = time.perf_counter()
+
+    @event.listens_for(engine, "after_cursor_execute")
+    def done(connection: Connection, *_: object) -> None:
+        spent.add("database", time.perf_counter() - connection.info["begun"])
 
 
 def _ask_after_idling(engine: Engine) -> None:

@@ -94,6 +94,8 @@ class SqlTrail:
         ):
             if value is not None:
                 found = found.where(column == value)
+        if not query.carried and query.act is None:
+            found = found.where(_LINE.act != "carry")
         if query.before is not None:
             found = found.where(_LINE.number < query.before)
         with self._reader.connect() as connection:

@@ -64,7 +64,7 @@ def invalid_text(error: Mapping[str, Any]) -> str:
     if kind == "extra_forbidden":
         return "there is no field of this name"
     if kind == "json_invalid":
-        return "is not JSON"
+        return "is not JSON, or was cut off"
     if kind in ("literal_error", "enum"):
         return f"{shown} has to be one of {ctx.get('expected', '')}"
     if kind in _ENDS:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from datetime import date
 
 from ...core.body import DIMENSIONS
@@ -16,6 +17,9 @@ ABOUT = ("origin", "taken_on", "taken_by", "with", "skip", "guess", "kept", "kep
 """What is said of a dimension beside its readings: last parts of the paths."""
 WHOLE = ("posture", "footwear", "heel", "list")
 """What is said of a visit's readings together."""
+
+
+DOTTED = re.compile(r"(\d{1,2})\.(\d{1,2})\.(\d{4})")
 
 
 def mm_of(typed: str) -> float:
@@ -39,8 +43,10 @@ def dimensions_in(sheet: MeasurementSheet) -> list[str]:
 
 
 def day(text: str) -> date | None:
-    """A date year-month-day, None for anything else."""
+    """A date year-month-day, or day.month.year with points, which nobody writes month first; None for anything else."""
     try:
+        if (found := DOTTED.fullmatch(text)) is not None:
+            return date(int(found[3]), int(found[2]), int(found[1]))
         return date.fromisoformat(text)
     except ValueError:
         return None

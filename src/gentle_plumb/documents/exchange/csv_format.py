@@ -5,6 +5,7 @@ from __future__ import annotations
 import csv
 import io
 from collections.abc import Iterable, Sequence
+from datetime import date
 
 from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
@@ -19,6 +20,24 @@ BY_CLIENT = (*WHO, *HOW, *(f"{name}_mm" for name in DIMENSIONS))
 NEEDED_BY_READING = ("client", "visit_on", "dimension")
 NEEDED_BY_CLIENT = ("client", "visit_on")
 MOST_LINES = 50_000
+NO_TEXT = "is not plain text; save the table from your spreadsheet as “CSV UTF-8”"
+NO_COLUMN = "is missing from the first line, which names the columns; the template has all of them"
+SAMPLE = MeasurementSheet(
+    client_id="",
+    name="Wren Castell",
+    sex="female",
+    work="chart office",
+    visit_id="",
+    on=date(2026, 11, 25),
+    entries={
+        "measure.stature.first": "168,5 cm",
+        "measure.popliteal_height.first": "41,0 cm",
+        "measure.popliteal_height.second": "41,4 cm",
+    },
+    place="",
+    places={},
+)
+"""Somebody made up, for the template."""
 GUARD = ("=", "+", "-", "@", "\t", "\r")
 """A text that starts so is a formula to a spreadsheet: it gets an apostrophe before it."""
 
@@ -97,13 +116,18 @@ def write_clients(sheets: Sequence[MeasurementSheet]) -> bytes:
     return _written(BY_CLIENT, rows)
 
 
+def csv_template() -> bytes:
+    """Every column, with two lengths of somebody made up to be written over."""
+    return write_readings([SAMPLE])
+
+
 def read_csv(raw: bytes) -> Read:
     """Read either kind; which one, the columns tell."""
     read = Read()
     try:
         text = raw.decode("utf-8-sig")
     except UnicodeDecodeError as error:
-        read.troubles.append((str(raw[: error.start].count(b"\n") + 1), "", "not UTF-8 text"))
+        read.troubles.append((str(raw[: error.start].count(b"\n") + 1), "", NO_TEXT))
         return read
     sample = text.split("\n", 1)[0]
     mark = ";" if sample.count(";") > sample.count(",") else ","
@@ -117,7 +141,7 @@ def read_csv(raw: bytes) -> Read:
         )
         missing = [name for name in wanted if name not in columns]
         if missing:
-            read.troubles.append(("1", ", ".join(missing), "column missing"))
+            read.troubles.append(("1", ", ".join(missing), NO_COLUMN))
             return read
         for name in columns:
             if name not in known:
@@ -128,7 +152,9 @@ def read_csv(raw: bytes) -> Read:
                 read.troubles.append((number, "", f"more than {MOST_LINES} lines"))
                 break
             if None in line or None in line.values():
-                read.troubles.append((number, "", "wrong number of cells in this row"))
+                read.troubles.append(
+                    (number, "", f"has not as many cells as line 1 ({len(columns)})")
+                )
                 continue
             cells = {key: _plain(value) for key, value in line.items()}
             sheet = _sheet(read, sheets, cells, number)
@@ -139,7 +165,13 @@ def read_csv(raw: bytes) -> Read:
             else:
                 _client(sheet, cells, number)
     except csv.Error as error:
-        read.troubles.append((str(lines.line_num), "", f"not readable as CSV: {error}"))
+        read.troubles.append(
+            (
+                str(lines.line_num),
+                "",
+                f"can't be read as CSV ({error}); save the table again as CSV",
+            )
+        )
     read.sheets = list(sheets.values())
     return read
 
@@ -155,7 +187,7 @@ def _sheet(
             (
                 number,
                 "visit_on",
-                f"“{cells.get('visit_on', '')}” is no date; write year-month-day, as 2026-11-25",
+                f"“{cells.get('visit_on', '')}” can't be read as a day; write it as 2026-11-25 or 25.11.2026",
             )
         )
     if cells.get("sex", "") not in ("", "female", "male"):

@@ -17,6 +17,7 @@ from pydantic import ValidationError
 
 from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
+from ...core.words import invalid_at
 from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in, mm_of
 
@@ -126,12 +127,12 @@ def read_fhir(raw: bytes) -> Read:
     try:
         bundle = Bundle.model_validate(json.loads(raw))
     except ValidationError as error:
-        for wrong in error.errors(include_url=False, include_context=False, include_input=False):
-            place = ".".join(str(part) for part in wrong["loc"]) or "file"
-            read.troubles.append((place, "", wrong["msg"]))
+        for wrong in error.errors(include_url=False):
+            place, words = invalid_at(wrong["loc"], wrong, whole="file")
+            read.troubles.append((place, "", words))
         return read
     except (ValueError, RecursionError) as error:
-        read.troubles.append(("file", "", f"not JSON: {error}"))
+        read.troubles.append(("file", "", f"is not JSON, or was cut off ({error})"))
         return read
     patients: dict[str, Patient] = {}
     sheets: dict[tuple[str, str], MeasurementSheet] = {}

@@ -10,6 +10,7 @@ from typing import Annotated, Any, Literal
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
 
 from ...core.body import DIMENSIONS
+from ...core.words import invalid_at
 from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in
 
@@ -107,10 +108,10 @@ def read_json(raw: bytes) -> Read:
     try:
         document = MeasurementsDocument.model_validate_json(raw)
     except ValidationError as error:
-        for wrong in error.errors(include_url=False, include_context=False, include_input=False):
-            place = ".".join(str(part) for part in wrong["loc"]) or "file"
+        for wrong in error.errors(include_url=False):
+            place, words = invalid_at(wrong["loc"], wrong, whole="file")
             last = str(wrong["loc"][-1]) if wrong["loc"] else ""
-            read.troubles.append((place, last, wrong["msg"]))
+            read.troubles.append((place, last, words))
         return read
     for index, one in enumerate(document.sheets, start=1):
         place = f"sheet {index}"

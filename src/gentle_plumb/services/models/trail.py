@@ -12,6 +12,7 @@ Act = Literal[
     "refused",
     "sign_out",
     "read",
+    "carry",
     "change",
     "sign",
     "print",
@@ -27,6 +28,7 @@ ACTS: dict[Act, str] = {
     "refused": "Refused",
     "sign_out": "Signed out",
     "read": "Read",
+    "carry": "Copied to a device",
     "change": "Changed",
     "sign": "Signed a report",
     "print": "Printed",
@@ -78,11 +80,15 @@ class TrailLine(Deed):
 
 @dataclass(frozen=True, kw_only=True)
 class TrailQuery:
-    """Which lines are looked for; all where nothing is said. ``before`` is the number they lie below."""
+    """Which lines are looked for; all where nothing is said. ``before`` is the number they lie below.
+
+    ``carried``: with the copies that devices make for work without network, which nobody may have looked at.
+    """
 
     client_id: UUID | None = None
     member_id: UUID | None = None
     act: Act | None = None
+    carried: bool = True
     since: date | None = None
     until: date | None = None
     before: int | None = None

@@ -65,6 +65,9 @@ function In() {
         A file in one of the four formats. It is read and shown first; nothing is written until you
         say so, and nothing at all if a line of it is wrong.
       </p>
+      <Download href="/api/exchange/template.csv" file="template.csv" className="mb-3">
+        CSV template
+      </Download>
       <input
         type="file"
         aria-label="File to import"

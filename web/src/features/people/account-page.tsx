@@ -1,6 +1,7 @@
 import Bowser from "bowser";
 import { type FormEvent, useState } from "react";
 import { useMe, usePassword, useRegistration, useSessions } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
 import { clockTime, shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
@@ -16,7 +17,7 @@ export function AccountPage() {
       <PageHead title="Your account" says={`${me?.name}, ${me?.email}`} />
       <div className="grid max-w-[880px] gap-12 desk:grid-cols-[340px_1fr]">
         <div className="space-y-10">
-          {me && <Registration held={me.registration} />}
+          {me && <Registration me={me} />}
           <Password />
           <SecondFactor />
         </div>
@@ -26,20 +27,29 @@ export function AccountPage() {
   );
 }
 
-/** The number one is registered under: it stands beside one's name on what one signs. */
-function Registration({ held }: { held: string }) {
+/** Profession and registration: they stand beside one's name on what one signs. */
+function Registration({ me }: { me: Schemas["Me"] }) {
   const change = useRegistration();
-  const [typed, setTyped] = useState(held);
+  const [typed, setTyped] = useState(me.registration);
+  const [title, setTitle] = useState(me.title);
+  const same = typed.trim() === me.registration && title.trim() === me.title;
   return (
     <form
-      aria-label="Registration"
+      aria-label="How you sign"
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();
-        change.mutate({ body: { registration: typed.trim() } });
+        change.mutate({ body: { title: title.trim(), registration: typed.trim() } });
       }}
     >
-      <h2 className="border-b border-ink pb-1 text-lg">Registration</h2>
+      <h2 className="border-b border-ink pb-1 text-lg">How you sign</h2>
+      <LabelledInput
+        label="Profession"
+        maxLength={200}
+        value={title}
+        onChange={(event) => setTitle(event.target.value)}
+        help="As it should stand under your name, for example Occupational therapist."
+      />
       <LabelledInput
         label="Registration number"
         maxLength={60}
@@ -48,8 +58,8 @@ function Registration({ held }: { held: string }) {
         help="As your register or licence gives it. Reports signed before keep theirs."
       />
       {change.isError && <Notice role="alert">{change.error.message}</Notice>}
-      <Button type="submit" disabled={typed.trim() === held || change.isPending}>
-        Save number
+      <Button type="submit" disabled={same || change.isPending}>
+        Save
       </Button>
     </form>
   );
@@ -110,11 +120,23 @@ function named(agent: string): string {
 
 function Sessions() {
   const { list, end } = useSessions();
+  const others = (list.data ?? []).filter((session) => !session.here);
   const at = (moment: string) => `${shortDate(moment)}, ${clockTime(new Date(moment))}`;
   return (
     <section aria-label="Where you are signed in">
       <h2 className="border-b border-ink pb-1 text-lg">Where you are signed in</h2>
       {end.isError && <Notice role="alert">{end.error.message}</Notice>}
+      {others.length > 1 && (
+        <Button
+          className="mt-3"
+          disabled={end.isPending}
+          onClick={() => {
+            for (const { id } of others) end.mutate({ params: { path: { session_id: id } } });
+          }}
+        >
+          Sign out everywhere else
+        </Button>
+      )}
       <ul>
         {list.data?.map((session) => (
           <li

@@ -6,6 +6,7 @@ import { type Schemas, server } from "@/shared/api/client";
 import { useClients } from "@/shared/api/queries";
 import { clockTime, shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
+import { CheckBox } from "@/shared/ui/check-box";
 import { Download } from "@/shared/ui/download";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
@@ -18,9 +19,10 @@ type Act = Line["act"];
 
 const ACTS: Record<Act, string> = {
   sign_in: "Signed in",
-  refused: "Sign-in refused",
+  refused: "Refused",
   sign_out: "Signed out",
   read: "Read",
+  carry: "Copied to a device",
   change: "Changed",
   sign: "Signed a report",
   print: "Printed",
@@ -37,6 +39,7 @@ type Asked = {
   client: string;
   member: string;
   act: string;
+  carried: boolean;
   since: string;
   until: string;
 };
@@ -58,6 +61,7 @@ function queryOf(asked: Asked, before?: number) {
     ...(asked.client ? { client: asked.client } : {}),
     ...(asked.member ? { member: asked.member } : {}),
     ...(asked.act ? { act: asked.act as Act } : {}),
+    carried: asked.carried,
     ...(asked.since ? { since: asked.since } : {}),
     ...(asked.until ? { until: asked.until } : {}),
     ...(before ? { before } : {}),
@@ -68,7 +72,7 @@ function queryOf(asked: Asked, before?: number) {
 export function TrailPage() {
   const search = useSearch({ from: "/shell/trail" });
   const [asked, setAsked] = useState<Asked>({
-    ...{ client: search.client ?? "", member: "", act: "", since: "", until: "" },
+    ...{ client: search.client ?? "", member: "", act: "", carried: false, since: "", until: "" },
   });
   const [before, setBefore] = useState<number | undefined>(undefined);
   const query = queryOf(asked, before);
@@ -85,7 +89,9 @@ export function TrailPage() {
     setBefore(undefined);
   };
   const lines = trail.data ?? [];
-  const csv = new URLSearchParams(queryOf(asked) as Record<string, string>);
+  const csv = new URLSearchParams(
+    Object.entries(queryOf(asked)).map(([name, value]) => [name, `${value}`]),
+  );
   return (
     <>
       <p className="mb-2">
@@ -145,6 +151,13 @@ export function TrailPage() {
           onChange={(event) => ask({ until: event.target.value })}
         />
       </div>
+      <CheckBox
+        className="-mt-2 mb-4"
+        checked={asked.carried}
+        onChange={(carried) => ask({ carried })}
+      >
+        Also what devices copied for work without network; nobody may have looked at it
+      </CheckBox>
       {trail.isError && <Notice role="alert">{trail.error.message}</Notice>}
       {trail.isPending && <Skeleton lines={10} label="Fetching the trail" />}
       {trail.data && lines.length === 0 && (

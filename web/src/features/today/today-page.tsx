@@ -12,6 +12,7 @@ import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { useLater } from "@/shared/use-later";
 import { Answers } from "./answers";
+import { FirstDay } from "./first-day";
 import { OnThisDevice } from "./on-this-device";
 import { VisitRow } from "./visit-row";
 import { type Group, groupVisits, sought } from "./visits";
@@ -52,6 +53,7 @@ export function TodayPage() {
           </Link>
         )}
       </PageHead>
+      <FirstDay />
       <OnThisDevice lines={todays.data ?? []} />
       {visits.isPending && visits.fetchStatus === "fetching" && (
         <Skeleton lines={8} label="Fetching visits" />

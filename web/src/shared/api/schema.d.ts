@@ -182,7 +182,7 @@ export interface paths {
         get?: never;
         /**
          * Set Registration
-         * @description Set the number that one is registered under: it stands beside one's signatures from now on.
+         * @description Set one's profession and registration number: they stand beside one's signatures from now on.
          */
         put: operations["set_registration_api_me_registration_put"];
         post?: never;
@@ -1437,6 +1437,26 @@ export interface paths {
          * @description Import a file whole; refused with every line and reason where anything is wrong.
          */
         post: operations["import_batch_api_exchange_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/template.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Template
+         * @description A CSV file with every column and somebody made up, to be filled in and imported.
+         */
+        get: operations["template_api_exchange_template_csv_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -7358,9 +7378,11 @@ export interface components {
         };
         /**
          * RegistrationIn
-         * @description The number that a member is registered under; empty for none.
+         * @description How a member signs: profession, and the number they are registered under; empty for none.
          */
         RegistrationIn: {
+            /** Title */
+            title: string;
             /** Registration */
             registration: string;
         };
@@ -8556,7 +8578,7 @@ export interface components {
              * Act
              * @enum {string}
              */
-            act: "sign_in" | "refused" | "sign_out" | "read" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage";
+            act: "sign_in" | "refused" | "sign_out" | "read" | "carry" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage";
             /** Says */
             says: string;
             /** What */
@@ -15332,6 +15354,74 @@ export interface operations {
             };
         };
     };
+    template_api_exchange_template_csv_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     look_api_exchange_look_post: {
         parameters: {
             query?: never;
@@ -18957,7 +19047,8 @@ export interface operations {
             query?: {
                 client?: string | null;
                 member?: string | null;
-                act?: ("sign_in" | "refused" | "sign_out" | "read" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage") | null;
+                act?: ("sign_in" | "refused" | "sign_out" | "read" | "carry" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage") | null;
+                carried?: boolean;
                 since?: string | null;
                 until?: string | null;
                 before?: number | null;
@@ -19034,7 +19125,8 @@ export interface operations {
             query?: {
                 client?: string | null;
                 member?: string | null;
-                act?: ("sign_in" | "refused" | "sign_out" | "read" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage") | null;
+                act?: ("sign_in" | "refused" | "sign_out" | "read" | "carry" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage") | null;
+                carried?: boolean;
                 since?: string | null;
                 until?: string | null;
                 before?: number | null;

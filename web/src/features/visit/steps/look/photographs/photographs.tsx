@@ -29,6 +29,10 @@ export function Photographs() {
   const shots = useShots();
   const [chosen, setChosen] = useState<string | null>(null);
   const [mark, setMark] = useState<string | null>(null);
+  const choose = (id: string) => {
+    setChosen(id);
+    setMark(null); // each picture begins with its own first point
+  };
   const [comparing, setComparing] = useState(false);
   const now = shots.find((shot) => shot.id === chosen) ?? shots[0];
   const consent = cells.get(fieldId("ask.consent.photographs"))?.held?.typed === "yes";
@@ -55,7 +59,7 @@ export function Photographs() {
           )}
         </Notice>
       )}
-      {consent && !readOnly && <AddPicture onAdded={setChosen} />}
+      {consent && !readOnly && <AddPicture onAdded={choose} />}
       {shots.length === 0 && consent && (
         <p className="mt-3 text-soft">
           From the side and from behind, about 3 m away, the camera level with the seat. Put
@@ -69,8 +73,7 @@ export function Photographs() {
               type="button"
               aria-pressed={shot === now}
               onClick={() => {
-                setChosen(shot.id);
-                setMark(null);
+                choose(shot.id);
                 setComparing(false);
               }}
               className="block w-full border border-ink/40 text-left text-xs aria-pressed:outline-2 aria-pressed:outline-ink"

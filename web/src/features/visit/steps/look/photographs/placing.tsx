@@ -103,6 +103,7 @@ export function Placing({
       const next = marks[(marks.findIndex((mark) => mark.id === id) + 1) % marks.length];
       if (next) onChoose(next.id);
     } else if ((event.key === "Delete" || event.key === "Backspace") && !readOnly) {
+      svg.current?.focus(); // the point goes, and the focus stays on the picture
       queue.type(`look.photo.${shot.id}.${id}`, "", unit);
     } else return;
     event.preventDefault();
@@ -118,7 +119,9 @@ export function Placing({
   const there = present ? points[present] !== undefined : false;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a newly chosen point takes the focus
   useEffect(() => {
-    if (there && svg.current?.contains(document.activeElement)) focused.current?.focus();
+    if (!svg.current?.contains(document.activeElement)) return;
+    if (there) focused.current?.focus();
+    else svg.current.focus(); // the next key places it
   }, [present, there]);
 
   const labels = fanned(marks, points, perPx);
