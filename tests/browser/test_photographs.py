@@ -89,7 +89,7 @@ def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, progr
     expect(pictures).to_have_count(3)
     points = desk.get_by_role("region", name="Points")
     expect(
-        points.get_by_text(re.compile("^Eye\\."))
+        points.get_by_text(re.compile(r"^Known length, one end\."))
     ).to_be_visible()  # begins at its own first point
     desk.get_by_role("button", name="Delete this photo").click()
     desk.get_by_role("button", name="Delete", exact=True).click()
