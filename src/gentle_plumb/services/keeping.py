@@ -18,12 +18,15 @@ from .permissions import require_writer
 from .ports import Clock
 from .trail import Trail
 
+SHORTEST_MONTH = 28
+"""Days: so that who is looked at are never fewer than those who are due."""
+
 
 class Keeping(Protocol):
     """What is kept of clients, and its end."""
 
-    def standings(self, practice_id: UUID) -> list[ClientStanding]:
-        """Every client with a visit, by name."""
+    def standings(self, practice_id: UUID, still_since: date) -> list[ClientStanding]:
+        """Clients with a visit to whom nothing came since a day, or no photograph: who is due is among them. By name."""
 
     def name(self, practice_id: UUID, client_id: UUID) -> str:
         """A client's name; raises NotFound."""
@@ -122,10 +125,17 @@ class KeepingService:
         if member.role != "owner":
             raise NotAllowed("Only an owner sees what is due to go.")
         today = practice.day(self._clock())
+        years = (practice.keep_signed_years, practice.keep_unsigned_years)
+        months = [12 * count for count in years if count is not None]
+        if practice.keep_photographs_months is not None:
+            months.append(practice.keep_photographs_months)
+        if not months:
+            return []
         found = []
-        for one in self._keeping.standings(practice.id):
-            years = practice.keep_signed_years if one.signed else practice.keep_unsigned_years
-            whole = _after(one.last_on, years=years)
+        still_since = today - timedelta(days=SHORTEST_MONTH * min(months))
+        for one in self._keeping.standings(practice.id, still_since):
+            kept = practice.keep_signed_years if one.signed else practice.keep_unsigned_years
+            whole = _after(one.last_on, years=kept)
             pictures = _after(one.photographs_on, months=practice.keep_photographs_months)
             if whole is not None and whole <= today:
                 found.append(_due(one, "client", one.last_on, whole))

@@ -7,6 +7,7 @@ import unicodedata
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import date, timedelta
+from functools import lru_cache
 from itertools import islice
 from uuid import UUID
 
@@ -49,10 +50,17 @@ def matches(sought: str, *texts: str) -> bool:
     (True, False, True)
 
     """
-    words = re.split(r"[\s,.;/-]+", _plain(" ".join(texts)))
+    words = _words(" ".join(texts))
     return all(any(word.startswith(start) for word in words) for start in _plain(sought).split())
 
 
+@lru_cache(maxsize=50_000)
+def _words(text: str) -> tuple[str, ...]:
+    """The words of a name and job: taken apart once, however often a practice is searched."""
+    return tuple(re.split(r"[\s,.;/-]+", _plain(text)))
+
+
+@lru_cache(maxsize=256)
 def _plain(text: str) -> str:
     parts = unicodedata.normalize("NFD", text)
     return "".join(one for one in parts if not unicodedata.combining(one)).lower()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from datetime import date, timedelta
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
@@ -38,11 +39,22 @@ class SqlKeeping:
         self._engine = engine
         self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
-    def standings(self, practice_id: UUID) -> list[ClientStanding]:
+    def standings(self, practice_id: UUID, still_since: date) -> list[ClientStanding]:
+        # only these can be due: a look into every entry of a large practice takes its time
+        still = (
+            select(_VISIT.client_id)
+            .outerjoin(PhotoRow, PhotoRow.visit_id == _VISIT.id)
+            .where(_VISIT.practice_id == practice_id)
+            .group_by(_VISIT.client_id)
+            .having(
+                (func.max(_VISIT.started_on) <= still_since)
+                | (func.max(PhotoRow.added_at) < still_since + timedelta(days=2))
+            )
+        )
         typed = (
             select(VisitRow.client_id, func.max(EntryRow.changed_at).label("at"))
             .join(EntryRow, EntryRow.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id)
+            .where(VisitRow.practice_id == practice_id, VisitRow.client_id.in_(still))
             .group_by(VisitRow.client_id)
             .subquery()
         )
@@ -81,7 +93,7 @@ class SqlKeeping:
             .outerjoin(typed, typed.c.client_id == _CLIENT.id)
             .outerjoin(signed, signed.c.client_id == _CLIENT.id)
             .outerjoin(pictures, pictures.c.client_id == _CLIENT.id)
-            .where(_CLIENT.practice_id == practice_id)
+            .where(_CLIENT.practice_id == practice_id, _CLIENT.id.in_(still))
             .group_by(_CLIENT.id, typed.c.at, signed.c.n, signed.c.at, pictures.c.n, pictures.c.at)
             .order_by(_CLIENT.name, _CLIENT.id)
         )

@@ -48,7 +48,10 @@ LANDMARKS: dict[str, Landmark] = {
             where="Top of something vertical, such as a door frame.",
         ),
         Landmark(
-            id="upright_b", label="Vertical reference, bottom", views=("side", "rear"), where="The bottom of it."
+            id="upright_b",
+            label="Vertical reference, bottom",
+            views=("side", "rear"),
+            where="The bottom of it.",
         ),
         Landmark(id="eye", label="Eye", where="Outer corner of the eye.", depth=30),
         Landmark(
