@@ -273,7 +273,7 @@ def test_two_devices_change_one_field_without_network_and_both_are_shown_once(
     assert entry(page, program, "look.found.surface", "Ansel")["typed"] == "72 cm"
 
 
-KILLS = int(os.environ.get("GENTLE_PLUMB_KILLS", "4"))
+KILLS = int(os.environ.get("GENTLE_PLUMB_KILLS", "2"))
 FIELDS = {
     "Seat height, client seated": (38, 55),
     "Surface": (60, 80),

@@ -31,9 +31,10 @@ def owners(engine):
 
 
 def test_who_serves_works_with_rows_and_no_more(cluster):
-    prepare(cluster.addresses, demo=True, say=lambda _: None)
+    prepare(cluster.addresses, demo=False, say=lambda _: None)
     with opened(cluster.addresses.serves) as serving:
-        assert SqlAccounts(serving).member_by_email("ines@saltmere.example") is not None
+        office = make_office(SqlAccounts(serving))
+        assert SqlAccounts(serving).member_by_email(office.owner.email) is not None
         with serving.connect() as connection:
             mine = "select rolsuper, rolcreatedb, rolcreaterole from pg_roles where rolname = :me"
             assert connection.execute(text(mine), {"me": SERVES}).one() == (False, False, False)
