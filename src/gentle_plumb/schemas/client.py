@@ -9,6 +9,7 @@ from uuid import UUID
 from pydantic import BaseModel, Field
 
 from ..core.intake import URGENCY
+from ..core.presentation import settles_at
 from ..core.record import Record, StepId
 from ..core.visit import furthest_step, raised_red_flags
 from ..services.models import Client, PhotoHead, ReportHead, VisitLine
@@ -87,13 +88,15 @@ class VisitLineOut(BaseModel):
     call_back: date | None
     shared_report: UUID | None
     step: StepId | None
+    settles_at: float | None
 
     @classmethod
     def of(cls, line: VisitLine) -> VisitLineOut:
         """From the record; ``changed`` is signed, then changed again.
 
         ``call_back`` is the first day on which a client is called back about a red flag, ``sign`` is what the gravest warning sign asks for that nobody has written an answer to,
-        ``step`` the furthest that anything was entered in.
+        ``step`` the furthest that anything was entered in, ``settles_at`` when the settle-in test that runs is over, s
+        since 1970.
         """
         flags = raised_red_flags(Record(line.signs))
         waiting = [one for one in flags if one.done is None]
@@ -117,6 +120,7 @@ class VisitLineOut(BaseModel):
             call_back=date.fromisoformat(calls[0]) if calls else None,
             shared_report=line.shared_report,
             step=furthest_step(line.touched),
+            settles_at=settles_at(Record(line.settling)),
         )
 
 

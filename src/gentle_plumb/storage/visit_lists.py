@@ -17,6 +17,7 @@ from .models import ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
 from .rows import client_of, visit_of
 
 FLAGS = tuple(one.there.id for one in fields.ask.flag.values())
+SETTLING = (fields.settings.settle_started.id, fields.settings.settle_minutes.id)
 _VISIT, _CLIENT = VisitRow.__table__.c, ClientRow.__table__.c
 _OF_CLIENT, _OF_VISIT = tuple(Client.__dataclass_fields__), tuple(Visit.__dataclass_fields__)
 
@@ -165,6 +166,11 @@ class SqlVisitLists:
             .order_by(ReportRow.visit_id, ReportRow.number.desc())
             .subquery()
         )
+        settling = (
+            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
+            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path.in_(SETTLING))
+            .scalar_subquery()
+        )
         shared = (
             select(EntryRow.value)
             .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == WORKPLACE)
@@ -188,6 +194,7 @@ class SqlVisitLists:
                 signed.c.id,
                 shared,
                 touched,
+                settling,
             )
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .join(MemberRow, MemberRow.id == VisitRow.member_id)
@@ -213,6 +220,7 @@ class SqlVisitLists:
                     signed_revision=revision,
                     shared_report=report if consent == "yes" else None,
                     touched=frozenset(begun or ()),
+                    settling=clock or {},
                 )
-                for visit, client, name, at, follow, said, signed_at, revision, report, consent, begun in found
+                for visit, client, name, at, follow, said, signed_at, revision, report, consent, begun, clock in found
             ]

@@ -10,6 +10,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import dataclass
 
+from ..assessment import whole_minutes
 from ..catalogue import JOINTS, REGIONS
 from .finding import Finding
 
@@ -28,7 +29,7 @@ class StrainPart:
 
 @dataclass(frozen=True, kw_only=True)
 class Strain:
-    """A region's strain minutes a day, with the parts they come from."""
+    """A region's strain minutes a day, the sum of its parts as they are shown: whole minutes each."""
 
     region: str
     label: str
@@ -75,7 +76,7 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
             region=region,
             label=REGIONS.get(region, region),
             parts=tuple(found),
-            minutes=sum(part.minutes for part in found if part.counted),
+            minutes=sum(whole_minutes(part.minutes) for part in found if part.counted),
             felt=felt.get(region, ()),
         )
         for region, found in parts.items()

@@ -14,7 +14,7 @@ from .pair import PairView, pair_view
 from .plans import PlanView, PurchaseView, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
 from .rows import RowView, chance_in_band, row_view
-from .settle import SettleView, settle_view
+from .settle import SettleView, settle_view, settles_at
 from .working_day import DayView, RhythmView, day_view, rhythm_of, rhythm_views
 
 __all__ = [
@@ -63,6 +63,7 @@ __all__ = [
     "rhythm_views",
     "row_view",
     "settle_view",
+    "settles_at",
     "stack_view",
     "terms_words",
     "value_text",

@@ -78,12 +78,19 @@ def settle_view(record: Record, case: Case, result: FitResult, unit: LengthUnit)
             seen=SettleSeen.WELL, label=SettleSeen.WELL.label, says=say("settle.well"), writes={}
         )
     )
+    return SettleView(minutes=settle_minutes(record), seen=str(seen) if seen else "", steps=found)
+
+
+def settle_minutes(record: Record) -> int:
+    """How long the client works before the picture is looked at again, min."""
     minutes = record[fields.settings.settle_minutes]
-    return SettleView(
-        minutes=SETTLE_MIN if minutes is None else round(minutes),
-        seen=str(seen) if seen else "",
-        steps=found,
-    )
+    return SETTLE_MIN if minutes is None else round(minutes)
+
+
+def settles_at(record: Record) -> float | None:
+    """When the settle-in test that runs is over, s since 1970; None where none runs."""
+    started = record[fields.settings.settle_started]
+    return None if started is None else started + 60.0 * settle_minutes(record)
 
 
 def _moved(seen: SettleSeen, far: float, by: float, so_far: float, unit: LengthUnit) -> SettleStep:

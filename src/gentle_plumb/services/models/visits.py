@@ -221,7 +221,7 @@ class VisitLine:
     """A visit in a list; ``signs`` are its entries about warning signs, ``touched`` what its paths begin with.
 
     ``shared_report`` is the latest signed version, where the client's consent to a copy for the
-    workplace stands.
+    workplace stands; ``settling`` are its entries about a settle-in test that runs.
     """
 
     visit: Visit
@@ -234,6 +234,7 @@ class VisitLine:
     signed_revision: int | None
     shared_report: UUID | None
     touched: frozenset[str] = frozenset()
+    settling: Mapping[str, float | str | None] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -70,7 +70,7 @@ function Asked({
     ],
     [questions, round],
   );
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState(() => firstOpen(steps, questions));
   const step = steps[at] ?? "send";
   const go = (to: number) => {
     (document.activeElement as HTMLElement | null)?.blur();
@@ -208,6 +208,16 @@ function Twice({
       )}
     </section>
   );
+}
+
+/** The first step of which nothing was answered: who comes back goes on from there. */
+function firstOpen(steps: readonly string[], questions: readonly Question[]): number {
+  const begun = questions.some((one) => one.typed !== "");
+  const open = steps.findIndex((step) => {
+    const mine = questions.filter((one) => one.section === step);
+    return mine.length > 0 && mine.every((one) => one.typed === "");
+  });
+  return begun && open > 0 ? open : 0;
 }
 
 /** Whether a question without an answer is missed: where nothing hurts, and what nobody has, is not. */

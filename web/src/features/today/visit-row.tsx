@@ -5,6 +5,7 @@ import { shortDate } from "@/shared/dates";
 import { STEP_NAMES } from "@/shared/steps";
 import { cn } from "@/shared/ui/cn";
 import { saidWithUndo } from "@/shared/ui/undo";
+import { clockWords, useSecondsTo } from "@/shared/use-seconds-to";
 import { StepCord } from "./step-cord";
 import { dueOn, type Line, STATE_WORDS, whenDue } from "./visits";
 
@@ -67,9 +68,21 @@ export function VisitRow({
           {!call && line.state === "draft" && line.step && (
             <span className="text-soft"> at {STEP_NAMES[line.step]}</span>
           )}
+          <Settling until={line.settles_at} />
         </span>
       </div>
     </li>
+  );
+}
+
+/** The clock of a settle-in test that runs in this visit. */
+function Settling({ until }: { until: number | null }) {
+  const left = useSecondsTo(until);
+  if (left === null) return null;
+  return (
+    <span className="figures block font-semibold">
+      {left > 0 ? `Settling in ${clockWords(left)}` : "Settled in: look again"}
+    </span>
   );
 }
 

@@ -14,8 +14,8 @@ const KEPT: Snapshot = {
   ...{ keptAt: null, onDisk: true, full: false, asking: false },
 };
 
-function status(over: Partial<Snapshot>): string {
-  network.setState({ away: true });
+function status(over: Partial<Snapshot>, away = true): string {
+  network.setState({ away });
   const store = createStore(() => ({ ...KEPT, ...over }));
   const queue = { visitId: "v", store } as unknown as ChangeQueue;
   const { unmount } = render(
@@ -30,6 +30,19 @@ function status(over: Partial<Snapshot>): string {
   return said;
 }
 afterEach(() => network.setState({ away: false }));
+
+test("where something was refused, saved is said of the rest alone", () => {
+  const refused = {
+    typed: "999",
+    version: 0,
+    held: null,
+    state: "refused",
+    problem: null,
+  } as const;
+  expect(status({ pending: 0, here: 0, cells: new Map([["seat", refused]]) }, false)).toBe(
+    "The rest saved",
+  );
+});
 
 test("kept on this device is said once the last letter is kept, and not before", () => {
   expect(status({})).toBe("2 kept on this device");

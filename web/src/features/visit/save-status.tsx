@@ -68,6 +68,8 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
   );
 }
 
+const OPEN = new Set(["refused", "stale"]);
+
 function wordsFor(snapshot: Snapshot, pictures: number, away: boolean): string {
   const { pending, here, typing } = snapshot;
   if (typing > 0) return "Saving …";
@@ -76,5 +78,7 @@ function wordsFor(snapshot: Snapshot, pictures: number, away: boolean): string {
   if (pending > 0) return snapshot.offline ? `${pending} on this device` : "Saving …";
   if (away) return "No network";
   if (pictures) return `Sending ${pictures} photo${pictures > 1 ? "s" : ""}`;
-  return snapshot.keptAt ? `Saved ${clockTime(snapshot.keptAt)}` : "Saved";
+  const rest = [...snapshot.cells.values()].some((cell) => OPEN.has(cell.state));
+  const saved = rest ? "The rest saved" : "Saved";
+  return snapshot.keptAt ? `${saved} ${clockTime(snapshot.keptAt)}` : saved;
 }

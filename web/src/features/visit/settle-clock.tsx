@@ -1,7 +1,7 @@
 import { Timer } from "lucide-react";
-import { useEffect, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { cn } from "@/shared/ui/cn";
+import { clockWords, useSecondsTo } from "@/shared/use-seconds-to";
 import { useNavigation } from "./state/navigation";
 import { useCell } from "./state/recording";
 import { useWorkup } from "./state/workup";
@@ -10,20 +10,7 @@ import { useWorkup } from "./state/workup";
 export function useSettleClock(): number | null {
   const started = Number(useCell(fieldId("set.settle.started"))?.typed) || null;
   const minutes = useWorkup()?.settle.minutes ?? 15;
-  const [now, setNow] = useState(() => Date.now() / 1000);
-  useEffect(() => {
-    if (started === null) return;
-    setNow(Date.now() / 1000);
-    const timer = setInterval(() => setNow(Date.now() / 1000), 1000);
-    return () => clearInterval(timer);
-  }, [started]);
-  return started === null ? null : Math.round(started + 60 * minutes - now);
-}
-
-/** Minutes and seconds. */
-export function clockWords(seconds: number): string {
-  const left = Math.max(0, seconds);
-  return `${Math.floor(left / 60)}:${String(left % 60).padStart(2, "0")}`;
+  return useSecondsTo(started === null ? null : started + 60 * minutes);
 }
 
 /** The clock of the settle-in test, in the head of every step; it leads to where it is looked at. */

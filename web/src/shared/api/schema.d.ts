@@ -8415,7 +8415,7 @@ export interface components {
         };
         /**
          * Strain
-         * @description A region's strain minutes a day, with the parts they come from.
+         * @description A region's strain minutes a day, the sum of its parts as they are shown: whole minutes each.
          */
         Strain: {
             /** Region */
@@ -8807,6 +8807,8 @@ export interface components {
             shared_report: string | null;
             /** Step */
             step: ("ask" | "look" | "measure" | "work" | "set" | "pace" | "report") | null;
+            /** Settles At */
+            settles_at: number | null;
         };
         /**
          * VisitOut

@@ -197,6 +197,7 @@ async function beginVisit(body: Schemas["VisitIn"]): Promise<Response> {
     call_back: null,
     shared_report: null,
     step: null,
+    settles_at: null,
   };
   await addTo("/api/visits", line);
   return written(said);

@@ -1,6 +1,7 @@
 import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
-import { clockWords, useSettleClock } from "../../settle-clock";
+import { clockWords } from "@/shared/use-seconds-to";
+import { useSettleClock } from "../../settle-clock";
 import { useVisitFacts } from "../../state/facts";
 import { useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";

@@ -92,9 +92,7 @@ function AgainEntry({ row, line }: { row: Schemas["RowView"]; line: Pair["lines"
       <div className="grid grid-cols-[1fr_8rem] items-center gap-x-3">
         <label htmlFor={id} className="text-sm">
           {line.label}{" "}
-          <span className="figures text-soft">
-            to {row.setting} {row.unit}
-          </span>
+          <span className="figures text-soft">to {quantity(`${row.setting}`, row.unit)}</span>
         </label>
         <TextEntry field={field} id={id} />
       </div>

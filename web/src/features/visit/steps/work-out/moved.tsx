@@ -1,4 +1,5 @@
 import type { Schemas } from "@/shared/api/client";
+import { quantity } from "@/shared/quantity";
 
 /** What is otherwise than before, in the display unit and in degrees. */
 export function SettingChanges({
@@ -29,7 +30,7 @@ export function SettingChanges({
             <td className="figures text-right text-soft">{one.before}</td>
             <td className="figures px-1.5 text-right whitespace-nowrap">
               {one.after}
-              <span className="text-soft"> {one.unit}</span>
+              <span className="text-soft">{quantity("", one.unit)}</span>
             </td>
             <td className="figures text-right font-semibold whitespace-nowrap">{one.by}</td>
           </tr>

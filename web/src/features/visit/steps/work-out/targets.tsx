@@ -230,7 +230,9 @@ function TargetRow({ row, next, open }: { row: Row; next: boolean; open: boolean
           <span className="figures text-right">
             <span className="block text-lg leading-6 font-semibold">
               {shown === null ? "–" : `${row.estimated.length ? "~" : ""}${shown}`}
-              {shown !== null && <span className="text-sm font-normal text-soft"> {row.unit}</span>}
+              {shown !== null && (
+                <span className="text-sm font-normal text-soft">{quantity("", row.unit)}</span>
+              )}
             </span>
             {row.change && (
               <span className={`block text-sm ${next ? "font-semibold text-accent" : "text-soft"}`}>
