@@ -1,6 +1,8 @@
 """Who saw and did what: every route is named, lines are added to only, and one that is gone shows."""
 
+import io
 from uuid import uuid4
+from zipfile import ZipFile
 
 import psycopg
 import pytest
@@ -148,6 +150,16 @@ def test_an_export_names_each_client_whose_data_left_and_a_refusal_stands_too(ow
     assert owner.http.get("/api/exchange", params={"format": "json"}).status_code == 200
     exported = [one["client"] for one in lines(owner, act="export")]
     assert sorted(exported) == ["Bram Tolliver", "Odile Marrick"]
+    odile = owner.http.get(f"/api/visits/{visits[0]}").json()["client"]["id"]
+    assert [one["says"] for one in lines(owner, act="export", client=odile)] == ["Exported"]
+    archive = owner.http.get(f"/api/clients/{odile}/archive.zip")
+    with ZipFile(io.BytesIO(archive.content)) as folder:
+        own_list = folder.read(next(name for name in folder.namelist() if "trail" in name))
+    assert b"Exported" in own_list
+    assert owner.http.get(f"/api/visits/{visits[0]}/device").status_code == 200
+    carried = [one["act"] for one in lines(owner, client=odile)]
+    assert "carry" in carried
+    assert "carry" not in [one["act"] for one in lines(owner, client=odile, carried=False)]
     assert reader.http.get(f"/api/visits/{visits[0]}").status_code == 403
     [refused] = lines(owner, act="refused")
     assert (refused["what"], refused["client"], refused["who"]) == (
