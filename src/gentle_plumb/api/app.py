@@ -26,7 +26,6 @@ from .metrics import Measured, metrics_router
 from .own_routes import own_router
 from .problems import add_handlers, answer
 from .routes import router
-from .told import Told
 from .trail_routes import trail_router
 from .work_routes import work_router
 
@@ -65,7 +64,6 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.add_middleware(Failures)
     app.add_middleware(Patience)
     app.add_middleware(Measured)
-    app.add_middleware(Told)
     app.add_middleware(SecurityHeaders)
     app.add_middleware(RequestIds)
     add_handlers(app)

@@ -101,17 +101,22 @@ def _check_csrf(request: Request, csrf: str | None, session: Session) -> None:
         raise NotAllowed("Your session has changed. Reload the page.")
 
 
+def _whose(request: Request) -> tuple[CurrentUser, bool]:
+    """Whoever has a session, and whether it is locked."""
+    held = services(request)
+    session, member, practice, locked = held.accounts.whose(token_of(request, held))
+    return CurrentUser(session=session, member=member, practice=practice), locked
+
+
 def holder(
     request: Request,
     _: Annotated[str | None, Security(_cookie)],
     csrf: Annotated[str | None, Security(_csrf)],
 ) -> CurrentUser:
     """Whoever has a session, also one that was left alone and that its page keeps open."""
-    session, member, practice, _locked = services(request).accounts.whose(
-        token_of(request, services(request))
-    )
-    _check_csrf(request, csrf, session)
-    return CurrentUser(session=session, member=member, practice=practice)
+    who, _locked = _whose(request)
+    _check_csrf(request, csrf, who.session)
+    return who
 
 
 def at_lock(
@@ -120,14 +125,11 @@ def at_lock(
     csrf: Annotated[str | None, Security(_csrf)],
 ) -> CurrentUser:
     """Whoever opens a lock, or signs out at one: a locked page has no token left to show."""
-    session, member, practice, locked = services(request).accounts.whose(
-        token_of(request, services(request))
-    )
+    who, locked = _whose(request)
     if locked:
         check_origin(request)
     else:
-        _check_csrf(request, csrf, session)
-    who = CurrentUser(session=session, member=member, practice=practice)
+        _check_csrf(request, csrf, who.session)
     request.state.who = who  # for the trail
     return who
 

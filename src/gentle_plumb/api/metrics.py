@@ -19,7 +19,9 @@ from prometheus_client.core import GaugeMetricFamily
 from prometheus_client.multiprocess import MultiProcessCollector
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
+from ..services.spent import counting
 from .auth import With
+from .told import CallLog
 
 metrics_router = APIRouter(prefix="/api", tags=["operation"])
 SEVERAL = "PROMETHEUS_MULTIPROC_DIR"
@@ -38,10 +40,10 @@ SECONDS = Histogram(
 
 
 class Measured:
-    """Counts each call by its route's own path, which names nobody, and times it."""
+    """Counts each call by its route's own path, which names nobody, and times it; the log is told what is slow."""
 
     def __init__(self, app: ASGIApp) -> None:
-        self.app = app
+        self.app, self._log = app, CallLog()
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         if scope["type"] != "http":
@@ -55,13 +57,16 @@ class Measured:
                 status = message["status"]
             await send(message)
 
-        try:
-            await self.app(scope, receive, watched)
-        finally:
-            route = getattr(scope.get("route"), "path", "none")
-            method = scope["method"] if route != "none" else "any"
-            CALLS.labels(method, route, str(status)).inc()
-            SECONDS.labels(method, route).observe(time.perf_counter() - begun)
+        with counting() as spent:
+            try:
+                await self.app(scope, receive, watched)
+            finally:
+                took = time.perf_counter() - begun
+                route = getattr(scope.get("route"), "path", "none")
+                method = scope["method"] if route != "none" else "any"
+                CALLS.labels(method, route, str(status)).inc()
+                SECONDS.labels(method, route).observe(took)
+                self._log.tell(scope, route, status, took, spent)
 
 
 @metrics_router.get("/metrics", include_in_schema=False)

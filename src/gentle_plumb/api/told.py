@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import time
+from collections.abc import Mapping
 
 import structlog
-from starlette.types import ASGIApp, Message, Receive, Scope, Send
+from starlette.types import Scope
 
-from ..services.spent import counting
+from ..services.spent import Kind
 
 SLOW_S = 1.0
 """A call that takes longer is told, s. House value."""
@@ -16,35 +17,31 @@ MOST_A_MINUTE = 20
 _log = structlog.get_logger("gentle_plumb")
 
 
-class Told:
+class CallLog:
     """Tells of calls that took more than a second, and of those answered 5xx: where their time went."""
 
-    def __init__(self, app: ASGIApp, *, slow_s: float = SLOW_S) -> None:
-        self.app, self.slow_s = app, slow_s
+    def __init__(self) -> None:
         self._lately: dict[str, tuple[float, int]] = {}
 
-    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
-        if scope["type"] != "http":
-            await self.app(scope, receive, send)
+    def tell(
+        self, scope: Scope, route: str, status: int, took: float, spent: Mapping[Kind, float]
+    ) -> None:
+        """Say what is worth saying of a call.
+
+        Parameters
+        ----------
+        scope : Scope
+        route : str
+            Its own path, which names nobody.
+        status : int
+        took : float
+            How long it took in all, s.
+        spent : mapping
+            Of that on what, s.
+
+        """
+        if took < SLOW_S and status < 500:
             return
-        begun, status = time.perf_counter(), 500
-
-        async def watched(message: Message) -> None:
-            nonlocal status
-            if message["type"] == "http.response.start":
-                status = message["status"]
-            await send(message)
-
-        with counting() as spent:
-            try:
-                await self.app(scope, receive, watched)
-            finally:
-                took = time.perf_counter() - begun
-                if took >= self.slow_s or status >= 500:
-                    self._tell(scope, status, took, spent["database"], spent["papers"])
-
-    def _tell(self, scope: Scope, status: int, took: float, database: float, papers: float) -> None:
-        route = getattr(scope.get("route"), "path", "none")
         unsaid = self._unsaid(f"{scope['method']} {route}")
         if unsaid is None:
             return
@@ -55,8 +52,7 @@ class Told:
             route=route,
             status=status,
             ms=round(took * 1000),
-            database_ms=round(database * 1000),
-            papers_ms=round(papers * 1000),
+            **{f"{kind}_ms": round(seconds * 1000) for kind, seconds in spent.items()},
             **({"unsaid": unsaid} if unsaid else {}),
         )
 
