@@ -57,12 +57,12 @@ test("what another device answered meanwhile is asked about, and either stays", 
     theirs.set("reason", { typed: "Theirs", version: 2 });
     const keeper = open();
     keeper.answer("reason", "Mine");
-    await vi.advanceTimersByTimeAsync(100);
+    await vi.advanceTimersByTimeAsync(600);
     expect(keeper.read().contested.get("reason")).toEqual({ theirs: "Theirs", version: 2 });
     expect(keeper.read()).toMatchObject({ waiting: 0 });
     expect(theirs.get("reason")?.typed).toBe("Theirs");
     keeper.settle("reason", kept);
-    await vi.advanceTimersByTimeAsync(100);
+    await vi.advanceTimersByTimeAsync(600);
     expect(keeper.read().contested.size).toBe(0);
     expect(theirs.get("reason")?.typed).toBe(kept);
     keeper.end();
@@ -80,13 +80,24 @@ test("what was answered elsewhere is taken over where nobody is in the middle of
   keeper.end();
 });
 
+test("what was begun rests on what was seen then, whatever comes in while it is typed", async () => {
+  const keeper = open();
+  keeper.answer("reason", "Mi");
+  theirs.set("reason", { typed: "Theirs", version: 2 });
+  keeper.adopt([{ id: "reason", typed: "Theirs", version: 2 }]); // the page came to the front
+  keeper.answer("reason", "Mine");
+  await vi.advanceTimersByTimeAsync(600);
+  expect(theirs.get("reason")?.typed).toBe("Theirs");
+  expect(keeper.read().contested.get("reason")?.theirs).toBe("Theirs");
+});
+
 test("letters that follow while an answer is on its way rest on it, and are no conflict", async () => {
   const keeper = open();
   keeper.answer("reason", "Ne");
   keeper.answer("reason", "Nec");
-  await vi.advanceTimersByTimeAsync(0);
+  await vi.advanceTimersByTimeAsync(400);
   keeper.answer("reason", "Neck!");
-  await vi.advanceTimersByTimeAsync(100);
+  await vi.advanceTimersByTimeAsync(600);
   expect(keeper.read().contested.size).toBe(0);
   expect(theirs.get("reason")?.typed).toBe("Neck!");
 });
@@ -99,11 +110,11 @@ test("what is refused stays as typed with its reason, and the rest goes on", asy
       headers: { "content-type": "application/problem+json" },
     });
   keeper.answer("popliteal_height.first", "4");
-  await vi.advanceTimersByTimeAsync(100);
+  await vi.advanceTimersByTimeAsync(600);
   expect(keeper.read().problems.get("popliteal_height.first")).toMatchObject({ low: 190 });
   fail = null;
   keeper.answer("station.feet", "yes");
-  await vi.advanceTimersByTimeAsync(100);
+  await vi.advanceTimersByTimeAsync(600);
   expect(sent).toEqual(["station.feet=yes"]);
   expect(keeper.read().typed.get("popliteal_height.first")).toBe("4");
 });

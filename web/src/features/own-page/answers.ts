@@ -2,6 +2,8 @@ import { useEffect, useMemo, useRef, useSyncExternalStore } from "react";
 import { api, type Problem } from "@/shared/api/client";
 import type { Round } from "./api";
 
+/** An answer leaves once the hand has rested for so long, ms: a word is one change, not one for each letter. House value. */
+const PAUSE_MS = 400;
 const WAITS_MS = [500, 1000, 2000, 4000, 8000];
 
 /** What another device has put in place of an answer, which nobody has chosen from yet. */
@@ -19,8 +21,8 @@ export type Answers = {
 };
 
 /**
- * Keeps what a client answers in one round: each answer is sent at once, upon the version that was seen, and again
- * until the server has it. Where another device has answered meanwhile, it is asked which one stays. What is not
+ * Keeps what a client answers in one round, from the first letter on: each answer is sent upon the version that was
+ * seen when it was begun, and again until the server has it. Where another device has answered meanwhile, it is asked which one stays. What is not
  * sent yet outlives a reload on this device.
  */
 export class AnswerKeeper {
@@ -28,6 +30,7 @@ export class AnswerKeeper {
   private readonly waiting: Map<string, Waiting>;
   private readonly versions = new Map<string, number>();
   private listeners = new Set<() => void>();
+  private pause: ReturnType<typeof setTimeout> | undefined;
   private sending = false;
   private ended = false;
 
@@ -67,6 +70,13 @@ export class AnswerKeeper {
     const expected = this.waiting.get(question)?.expected ?? this.versions.get(question) ?? 0;
     this.waiting.set(question, { id: crypto.randomUUID(), typed, expected });
     this.tell({ typed: new Map(this.now.typed).set(question, typed), problems, contested });
+    clearTimeout(this.pause);
+    this.pause = setTimeout(() => void this.pump(), PAUSE_MS);
+  }
+
+  /** Send what waits for the hand to rest: the page goes. */
+  flush(): void {
+    clearTimeout(this.pause);
     void this.pump();
   }
 
@@ -212,8 +222,13 @@ export function useKeeper(
     const warn = (event: BeforeUnloadEvent) => {
       if (keeper.read().waiting > 0) event.preventDefault();
     };
+    const leave = () => keeper.flush();
     addEventListener("beforeunload", warn);
-    return () => removeEventListener("beforeunload", warn);
+    addEventListener("pagehide", leave);
+    return () => {
+      removeEventListener("beforeunload", warn);
+      removeEventListener("pagehide", leave);
+    };
   }, [keeper]);
   useEffect(() => keeper.adopt(held), [keeper, held]);
   return [useSyncExternalStore(keeper.listen, keeper.read), keeper];

@@ -1,5 +1,5 @@
 import { RadioGroup } from "radix-ui";
-import { useEffect, useId, useRef, useState } from "react";
+import { useId, useState } from "react";
 import type { Problem } from "@/shared/api/client";
 import type { Answers } from "./answers";
 import type { Question, View } from "./api";
@@ -84,27 +84,18 @@ export function useWrong(unit: "cm" | "in") {
   };
 }
 
-const PAUSE_MS = 700;
-
-/** What is in a field: handed over after a pause, and following what is held while nobody types in it. */
-function useTyped(value: string, busy: boolean, onChange: (typed: string) => void) {
+/** What is in a field: as it is typed, and following what is held while nobody types in it. */
+function useTyped(value: string, busy: boolean) {
   const [typed, setTyped] = useState(value);
   const [shown, setShown] = useState(value);
   if (value !== shown && !busy) {
     setShown(value);
     setTyped(value);
   }
-  const latest = useRef(onChange);
-  latest.current = onChange;
-  useEffect(() => {
-    if (!busy || typed === value) return;
-    const pause = setTimeout(() => latest.current(typed), PAUSE_MS);
-    return () => clearTimeout(pause);
-  }, [busy, typed, value]);
   return [typed, setTyped] as const;
 }
 
-/** A number that is typed; kept when it is left, or after a pause. */
+/** A number that is typed; kept from the first digit on, and what is wrong with it is said once it is left. */
 export function NumberField({
   label,
   unit,
@@ -120,7 +111,7 @@ export function NumberField({
 }) {
   const id = useId();
   const [busy, setBusy] = useState(false);
-  const [typed, setTyped] = useTyped(value, busy, onChange);
+  const [typed, setTyped] = useTyped(value, busy);
   return (
     <div className="min-w-0 flex-1">
       <label htmlFor={id} className="mb-1 block text-base text-soft">
@@ -134,7 +125,10 @@ export function NumberField({
           maxLength={20}
           value={typed}
           onFocus={() => setBusy(true)}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            onChange(event.target.value);
+          }}
           onBlur={() => {
             setBusy(false);
             onChange(typed);
@@ -154,7 +148,7 @@ export function NumberField({
   );
 }
 
-/** A text that is typed; kept when it is left, or after a pause. */
+/** A text that is typed; kept from the first letter on. */
 export function WordsField({
   label,
   value,
@@ -165,7 +159,7 @@ export function WordsField({
   onChange: (typed: string) => void;
 }) {
   const [busy, setBusy] = useState(false);
-  const [typed, setTyped] = useTyped(value, busy, onChange);
+  const [typed, setTyped] = useTyped(value, busy);
   return (
     <label className="block">
       <span className="mb-1 block">{label}</span>
@@ -175,7 +169,10 @@ export function WordsField({
         dir="auto"
         maxLength={4000}
         value={typed}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          onChange(event.target.value);
+        }}
         onFocus={() => setBusy(true)}
         onBlur={() => {
           setBusy(false);

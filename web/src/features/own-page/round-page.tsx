@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { Button } from "@/shared/ui/button";
+import { Whose } from "@/shared/ui/whose";
 import { useKeeper } from "./answers";
 import { type Question, type Round, useOwnDeeds, useSheet, type View } from "./api";
 import { Photos } from "./photos";
@@ -198,6 +199,7 @@ function Twice({
           </p>
           <Button className="min-h-12" onClick={() => onChoose(typed)}>
             {t("twice.keep")}
+            <Whose>{t(where)}</Whose>
           </Button>
         </div>
       ))}

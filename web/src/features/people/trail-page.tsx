@@ -156,7 +156,7 @@ export function TrailPage() {
         checked={asked.carried}
         onChange={(carried) => ask({ carried })}
       >
-        Also what devices copied for work without network; nobody may have looked at it
+        Include copies that devices made for work without network; nobody may have opened them
       </CheckBox>
       {trail.isError && <Notice role="alert">{trail.error.message}</Notice>}
       {trail.isPending && <Skeleton lines={10} label="Fetching the trail" />}

@@ -43,7 +43,7 @@ export function missingOf(me: Schemas["Me"]): { to: string; what: string; why: s
       missing: !me.second_factor,
       to: "/account",
       what: "A second factor for your account",
-      why: "a password alone protects every client's record",
+      why: "so that a stolen password opens nothing",
     },
   ];
   return each.filter((one) => one.missing);
@@ -72,8 +72,8 @@ export function FirstDay() {
         <li className="border-b border-hair py-2">
           <b>Two key files</b>
           <span className="text-soft">
-            : copy backup.key and secrets.key to a safe place away from the server. Without them no
-            backup opens.
+            : keep copies of backup.key and secrets.key somewhere safe, away from the server.
+            Without backup.key no backup can be opened.
           </span>
         </li>
       </ul>
