@@ -1,3 +1,4 @@
+import { Check } from "lucide-react";
 import { Tabs } from "radix-ui";
 import type { ReactNode } from "react";
 import { usePhone } from "../use-media";
@@ -12,7 +13,7 @@ export type Part = {
   says?: string;
 };
 
-/** The parts of a step, one at a time: a dot says whether a part has what it needs. */
+/** The parts of a step, one at a time: a check mark says that a part has what it needs. */
 export function PartTabs({
   label,
   parts,
@@ -62,10 +63,7 @@ export function PartTabs({
             {says && <span className="figures">{says}</span>}
             {open !== undefined && (
               <>
-                <span
-                  aria-hidden="true"
-                  className={cn("size-1.5 rounded-full border border-ink", !open && "bg-ink")}
-                />
+                {!open && <Check size={13} strokeWidth={2.5} aria-hidden="true" />}
                 <span className="sr-only">{open ? ", open" : ", has what it needs"}</span>
               </>
             )}
