@@ -54,7 +54,9 @@ def on_device(page):
 
 
 def saved(page):
-    expect(page.get_by_role("status").first).to_contain_text("Saved", timeout=PATIENCE)
+    expect(page.get_by_role("status").first).to_contain_text(
+        re.compile("Saved|The rest saved"), timeout=PATIENCE
+    )
 
 
 def consent(page, to):
