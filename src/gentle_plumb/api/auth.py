@@ -102,7 +102,7 @@ def _check_csrf(request: Request, csrf: str | None, session: Session) -> None:
 
 
 def _whose(request: Request) -> tuple[CurrentUser, bool]:
-    """Whoever has a session, and whether it is locked."""
+    """Return the caller of a session, and whether the session is locked."""
     held = services(request)
     session, member, practice, locked = held.accounts.whose(token_of(request, held))
     return CurrentUser(session=session, member=member, practice=practice), locked
@@ -113,7 +113,7 @@ def holder(
     _: Annotated[str | None, Security(_cookie)],
     csrf: Annotated[str | None, Security(_csrf)],
 ) -> CurrentUser:
-    """Whoever has a session, also one that was left alone and that its page keeps open."""
+    """Return the caller of a session, even one that has timed out: its page may still be in use."""
     who, _locked = _whose(request)
     _check_csrf(request, csrf, who.session)
     return who
@@ -124,7 +124,7 @@ def at_lock(
     _: Annotated[str | None, Security(_cookie)],
     csrf: Annotated[str | None, Security(_csrf)],
 ) -> CurrentUser:
-    """Whoever opens a lock, or signs out at one: a locked page has no token left to show."""
+    """Return the caller who unlocks a session or signs out of it. A locked page has no CSRF token to send."""
     who, locked = _whose(request)
     if locked:
         check_origin(request)

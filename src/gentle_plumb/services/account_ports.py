@@ -19,7 +19,7 @@ class Accounts(Protocol):
     def change_practice(self, practice: Practice) -> None: ...
 
     def member_by_email(self, email: str) -> Member | None:
-        """Whoever signs in with an address now; not somebody who left."""
+        """Return the current member with an email address, or None; former members are not found."""
 
     def members(self, practice_id: UUID) -> list[Member]:
         """Who is in the practice now, by name."""

@@ -99,8 +99,8 @@ class SecondFactors:
         raise NotSignedIn(
             "The code is not right, or was used before. Wait for the next one."
             if secret
-            else "Codes can't be checked: the key that opens them is missing on the server. Use a recovery code, "
-            "and tell whoever runs the program."
+            else "Codes can't be checked because a key file is missing from the server. Use a recovery code, and tell "
+            "your administrator."
         )
 
     def offer(self, member: Member) -> tuple[str, str]:

@@ -84,9 +84,9 @@ class Practice:
 class Member:
     """Somebody who signs in; ``sees_health`` is granted to readers one by one.
 
-    ``registration`` is the number they are registered under, as it stands beside a signature. ``sealed_totp`` is
-    what their authenticator shares, sealed, and empty without one; ``totp_last`` the step of the code that was taken last,
-    ``recovery`` the digests of recovery codes that are left.
+    ``registration`` is the registration number printed beside their signature. ``sealed_totp`` is the encrypted secret
+    shared with their authenticator app, empty if there is none; ``totp_last`` is the time step of the last code
+    accepted, and ``recovery`` holds the digests of the unused recovery codes.
     """
 
     id: UUID
