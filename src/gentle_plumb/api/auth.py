@@ -46,6 +46,10 @@ _cookie = APIKeyCookie(
 _csrf = APIKeyHeader(name=CSRF_HEADER, auto_error=False, description="From GET /api/me.")
 
 
+Cookie = Annotated[str | None, Security(_cookie)]
+CsrfToken = Annotated[str | None, Security(_csrf)]
+
+
 @dataclass(frozen=True, kw_only=True)
 class CurrentUser:
     """Somebody signed in."""
@@ -108,22 +112,14 @@ def _whose(request: Request) -> tuple[CurrentUser, bool]:
     return CurrentUser(session=session, member=member, practice=practice), locked
 
 
-def holder(
-    request: Request,
-    _: Annotated[str | None, Security(_cookie)],
-    csrf: Annotated[str | None, Security(_csrf)],
-) -> CurrentUser:
+def holder(request: Request, _: Cookie, csrf: CsrfToken) -> CurrentUser:
     """Return the caller of a session, even one that has timed out: its page may still be in use."""
     who, _locked = _whose(request)
     _check_csrf(request, csrf, who.session)
     return who
 
 
-def at_lock(
-    request: Request,
-    _: Annotated[str | None, Security(_cookie)],
-    csrf: Annotated[str | None, Security(_csrf)],
-) -> CurrentUser:
+def at_lock(request: Request, _: Cookie, csrf: CsrfToken) -> CurrentUser:
     """Return the caller who unlocks a session or signs out of it. A locked page has no CSRF token to send."""
     who, locked = _whose(request)
     if locked:
@@ -134,11 +130,7 @@ def at_lock(
     return who
 
 
-def caller(
-    request: Request,
-    _: Annotated[str | None, Security(_cookie)],
-    csrf: Annotated[str | None, Security(_csrf)],
-) -> CurrentUser:
+def caller(request: Request, _: Cookie, csrf: CsrfToken) -> CurrentUser:
     """The signed-in member; for unsafe methods only with the session's CSRF token."""
     session, member, practice = services(request).accounts.who(token_of(request, services(request)))
     _check_csrf(request, csrf, session)

@@ -91,7 +91,7 @@ NO_ROOM = Problem(
     title="The server's disk is full",
     status=507,
     detail="Nothing new can be kept on the server. What you typed stays on this device and is sent again; "
-    "tell whoever runs the program.",
+    "tell your administrator.",
 )
 AGAIN = {"Retry-After": "2"}
 

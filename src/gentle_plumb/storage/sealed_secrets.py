@@ -62,8 +62,8 @@ class AgeSecrets:
     def _made(self) -> x25519.Identity:
         if self._in_use():
             raise NoKey(
-                f"The key {self._path.name} is missing. It opens the second factors there are: whoever runs "
-                "the program puts its copy back."
+                f"The key file {self._path.name} is missing, and existing second factors need it. Ask your "
+                "administrator to restore it from its copy."
             )
         self._path.parent.mkdir(parents=True, exist_ok=True)
         half = self._path.with_name(f"{self._path.name}.{os.getpid()}")

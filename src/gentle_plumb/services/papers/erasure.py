@@ -15,7 +15,9 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
     last = practice.local(until) if until is not None else None
     day = f"{at.day} {at:%B %Y}"
     if erasure.left_over:
-        searched = f"{erasure.left_over} rows still named it afterwards. Show this to whoever runs the program."
+        searched = (
+            f"{erasure.left_over} rows still named it afterwards. Show this to your administrator."
+        )
     else:
         searched = "Every table of the database was searched for it afterwards: nothing was found."
     if last is None:

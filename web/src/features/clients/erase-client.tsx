@@ -147,7 +147,7 @@ function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDo
 /** What was searched after an erasure, and until when backups hold what is gone. */
 export function afterwards({ left_over, backups_until }: Erasure): string {
   const searched = left_over
-    ? `${left_over} rows still name it: tell whoever runs the program.`
+    ? `${left_over} rows still name it: tell your administrator.`
     : "All tables were searched afterwards: nothing of it is left.";
   const backups = backups_until
     ? `Backups made before hold it until ${onDay(backups_until)}.`

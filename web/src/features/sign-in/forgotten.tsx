@@ -30,7 +30,7 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
     return (
       <Notice className="mt-4">
         An owner of your practice can give you a link to set it anew, under Practice. Where nobody
-        can sign in, whoever runs the program sets it: ./plumb password
+        can sign in, your administrator sets it: ./plumb password
       </Notice>
     );
   if (ask.isSuccess)
