@@ -73,7 +73,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
           </li>
         ))}
       </ul>
-      {mayWrite && !adding && (
+      {mayWrite && !adding && tables.isFetched && (
         <Button look="next" className="mt-3" onClick={() => setAdding(true)}>
           Add reference data
         </Button>
