@@ -240,6 +240,27 @@ def test_a_former_members_device_erases_itself_at_first_contact(tablet, second_t
     expect(other.get_by_role("button", name="Open what is on this device")).to_have_count(0)
 
 
+def test_signing_out_at_a_lock_keeps_what_the_server_has_not_got(tablet, program):
+    page = tablet.page
+    open_step(page, program, "Casper", "look")
+    page.route("**/changes/**", lambda route: route.abort())
+    take(page, "Surface", "71,3")
+    tablet.until(lambda: tablet.kept("queue:") != {})
+    token = page.request.get(f"{program.address}/api/session").json()["csrf"]
+    page.request.post(f"{program.address}/api/session/lock", headers={"X-Plumb-Csrf": token})
+    page.on("dialog", lambda dialog: dialog.accept())
+    page.reload()  # nothing is opened on the device yet: nobody can tell what is unsent
+    lock = page.get_by_role("dialog", name="Locked")
+    expect(lock).to_contain_text("stays here, sealed")
+    lock.get_by_role("button", name="Sign out").click()
+    expect(page.get_by_label("Address")).to_be_visible()
+    assert tablet.kept("queue:") != {}
+    page.unroute("**/changes/**")
+    tablet.sign_in_again()
+    tablet.until(lambda: tablet.kept("queue:") == {})
+    assert entry(page, program, "look.found.surface", "Casper")["typed"] == "71,3 cm"
+
+
 def test_two_devices_change_one_field_without_network_and_both_are_shown_once(
     tablet, second_tablet, program
 ):

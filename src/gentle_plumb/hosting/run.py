@@ -26,6 +26,7 @@ from ..api.metrics import SEVERAL
 from ..config import ROOT, Settings
 from ..mailing import now
 from ..main import create_app
+from ..services.errors import NoKey
 from ..services.instruments import subject_word
 from ..storage import (
     SqlAccounts,
@@ -138,11 +139,21 @@ def prepare(database: Addresses, *, demo: bool, say: Say, fresh: bool = False) -
         serving = role_of(database.serves)
         migrate(engine, serving if serving != role_of(database.migrates) else None)
     with opened(database.serves) as engine:
-        sealed = seal_what_is_open(engine, secrets_in(engine, Settings().secrets_key))
-        if sealed:
-            say(f"Second factors sealed: {sealed}. Keep a copy of {_near(Settings().secrets_key)}.")
+        _seal_second_factors(engine, say)
         if demo:
             _load_demo(engine, say)
+
+
+def _seal_second_factors(engine: Engine, say: Say) -> None:
+    """Seal what an earlier version kept open. A missing key keeps nobody from starting: recovery codes still open."""
+    key = Settings().secrets_key
+    try:
+        sealed = seal_what_is_open(engine, secrets_in(engine, key))
+    except NoKey as trouble:
+        say(str(trouble))
+        return
+    if sealed:
+        say(f"Second factors sealed: {sealed}. Keep a copy of {_near(key)}.")
 
 
 def _load_demo(engine: Engine, say: Say) -> None:

@@ -13,7 +13,7 @@ import {
 import { onSessionLock } from "@/shared/api/client";
 import { network } from "@/shared/device/network";
 import { outbox } from "@/shared/device/outbox";
-import { openByPassword } from "@/shared/device/vault";
+import { openByPassword, vault } from "@/shared/device/vault";
 import { waiting } from "@/shared/device/words";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
@@ -136,7 +136,10 @@ function Lock({
 }) {
   const away = useStore(network, (state) => state.away);
   const unsent = useStore(waiting, (each) => each.size) + useStore(outbox, ({ count }) => count);
-  const signOut = useSignOut({ keeps: unsent > 0 });
+  // opened anew on a lock, nothing here has been opened yet, so nobody can tell what is still unsent
+  const opened = useStore(vault, (state) => state.opened !== null);
+  const keeps = unsent > 0 || !opened;
+  const signOut = useSignOut({ keeps });
   const [password, setPassword] = useState("");
   const [trouble, setTrouble] = useState("");
   const [busy, setBusy] = useState(false);
@@ -192,8 +195,8 @@ function Lock({
               >
                 Sign out
               </button>
-              {unsent > 0 &&
-                `. What is not on the server yet stays here, sealed, until ${name} signs in again.`}
+              {keeps &&
+                `. Anything not yet on the server stays here, sealed, until ${name} signs in again.`}
             </p>
           </form>
         </Dialog.Content>
