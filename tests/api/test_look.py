@@ -149,6 +149,8 @@ def test_the_shelf_holds_own_pieces_and_shows_both_versions(owner, app, office):
     assert (stale.status_code, stale.json()["current"]["place"]) == (409, "Bridge")
     wrong = owner.add("shelf", **{**body, "name": "X", "values": {"look.chair.seat_min": "9"}})
     assert (wrong.status_code, wrong.json()["field"]) == (422, "look.chair.seat_min")
+    bare = owner.add("shelf", **{**body, "name": "X", "values": {"look.chair.kind": " "}})
+    assert (bare.status_code, bare.json()["field"]) == (422, "look.chair.kind")
     reader = Page(app)
     reader.sign_in(office.reader)
     assert reader.http.delete(f"/api/shelf/{kept['id']}").status_code == 403

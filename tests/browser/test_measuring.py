@@ -269,18 +269,22 @@ def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(de
     expect(desk.get_by_role("button", name=re.compile("^Elbow height, seated ~2"))).to_be_visible()
 
 
-def test_the_drill_is_played_with_keys_and_keeps_score_nowhere(desk: Page, program):
+def test_the_drill_is_played_with_keys_and_keeps_its_score_over_a_reload(desk: Page, program):
     desk.goto(f"{program.address}/measuring")
-    desk.get_by_role("tab", name="Practice").click()
+    desk.get_by_role("tab", name="Drill").click()
     expect(desk.get_by_role("button", name="Query it")).to_be_enabled()
     desk.keyboard.press("q")
-    expect(desk.get_by_text(re.compile("The rules say: "))).to_be_visible()
-    expect(desk.get_by_text(re.compile(r"Score (0|1) of 1"))).to_be_visible()
+    expect(
+        desk.get_by_text(re.compile(r"^(Right\.|Not quite\. Here you would .+)"))
+    ).to_be_visible()
+    expect(desk.get_by_text(re.compile(r"Score: (0|1) of 1"))).to_be_visible()
     desk.keyboard.press("n")
     expect(desk.get_by_role("button", name="Keep it")).to_be_enabled()
     desk.reload()
-    desk.get_by_role("tab", name="Practice").click()
-    expect(desk.get_by_text("Score 0 of 0")).to_be_visible()
+    desk.get_by_role("tab", name="Drill").click()
+    expect(desk.get_by_text(re.compile(r"Score: (0|1) of 1"))).to_be_visible()
+    desk.get_by_role("button", name="Start again").click()
+    expect(desk.get_by_text(re.compile("Score: 0 of 0"))).to_be_visible()
 
 
 def test_u_switches_units_outside_a_visit(desk: Page):
@@ -295,11 +299,11 @@ def test_u_switches_units_outside_a_visit(desk: Page):
 
 def test_setting_up_is_drilled_by_keys(desk: Page, program):
     desk.goto(f"{program.address}/measuring?part=drill")
-    desk.get_by_role("radio", name="Setting up").click()
+    desk.get_by_role("radio", name="Setting up and red flags").click()
     drill = desk.get_by_role("region", name="Drill of setting up")
     expect(drill.get_by_role("heading")).to_be_visible()
     desk.keyboard.press("1")
-    expect(drill.get_by_text(re.compile("So it is|The rules say"))).to_be_visible()
+    expect(drill.get_by_text(re.compile("Right|The answer is"))).to_be_visible()
     expect(drill.get_by_label("right")).to_have_count(1)
     expect(drill).to_contain_text(re.compile(r"[01] of 1"))
     desk.keyboard.press("n")

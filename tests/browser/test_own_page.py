@@ -63,6 +63,21 @@ def sound(phone: Page) -> None:
     assert phone.evaluate("document.documentElement.scrollWidth - innerWidth") <= 0
 
 
+def away_and_back(phone: Page) -> None:
+    """Written and read again without network; the page says so, and what was written arrives afterwards."""
+    phone.get_by_role("button", name="Back", exact=True).tap()
+    phone.evaluate("navigator.serviceWorker.ready.then(() => undefined)")
+    phone.wait_for_function("caches.open('own-page').then((one) => one.match('/own'))")
+    phone.context.set_offline(True)
+    phone.get_by_role("textbox").fill("My neck by noon, and my hands")
+    phone.reload()
+    expect(phone.get_by_role("alert")).to_contain_text("What you wrote is still on this device.")
+    sound(phone)
+    phone.context.set_offline(False)
+    phone.get_by_role("button", name="Try again").tap()
+    expect(phone.get_by_text("Saved", exact=True)).to_be_visible()
+
+
 def answer_all(phone: Page, url: str, code: str) -> None:
     """Through the whole self-check: each screen is looked at, one slip is made and mended."""
     phone.goto(url)
@@ -87,8 +102,7 @@ def answer_all(phone: Page, url: str, code: str) -> None:
     phone.get_by_role("radio", name="8", exact=True).tap()
     phone.get_by_role("radio", name="Most days").tap()
     sound(phone)
-    phone.reload()
-    phone.get_by_role("button", name="Go on").tap()  # to the first question without an answer
+    away_and_back(phone)  # to the first question without an answer
     phone.get_by_label("None of these").check()
     for heading in ("Your work", "Your place of work", "The room", "Measure yourself"):
         onward.tap()
@@ -128,7 +142,7 @@ def look_and_take_over(desk: Page, program) -> None:
     desk.get_by_role("button", name="Open the visit").click()
     desk.wait_for_url("**/ask")
     desk.goto(f"{desk.url}?part=reason")
-    expect(desk.get_by_label("Reason for the visit")).to_have_value("My neck by noon")
+    expect(desk.get_by_label("Reason for the visit")).to_have_value("My neck by noon, and my hands")
     desk.get_by_role("button", name="Confirm").click()
     expect(desk.get_by_text("From the client")).to_have_count(0)
 

@@ -9,7 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_plumb.core.body import DIMENSIONS
-from gentle_plumb.documents.exchange import FORMATS, csv_template, exchange_format
+from gentle_plumb.documents.exchange import COLUMNS, FORMATS, csv_template, exchange_format
 from gentle_plumb.services.errors import BadFile
 from gentle_plumb.services.measuring import read_table
 from gentle_plumb.services.models import MeasurementSheet
@@ -132,6 +132,13 @@ def test_a_reading_twice_and_a_file_in_another_code_are_refused():
     twice = raw + raw.split(b"\r\n")[1] + b"\r\n"
     assert [t[0] for t in exchange_format(twice)[1].troubles] == ["3"]
     assert "UTF-8" in exchange_format(raw.replace(b"Odile", b"Od\xefle"))[1].troubles[0][2]
+
+
+def test_every_column_of_a_file_is_explained():
+    header = csv_template().decode("utf-8-sig").split("\r\n")[0].split(",")
+    assert ", ".join(COLUMNS).split(", ") == sorted(
+        header, key=", ".join(COLUMNS).split(", ").index
+    )
 
 
 def test_the_template_is_read_as_it_is_and_days_with_points_are_days():

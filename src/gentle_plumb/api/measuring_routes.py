@@ -10,7 +10,7 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import TypeAdapter
 
 from ..core.drill import Answer, Verdict
-from ..documents.exchange import csv_template
+from ..documents.exchange import COLUMNS, csv_template
 from ..schemas import measuring as s
 from ..schemas.problem import Problem
 from ..services.drill import (
@@ -144,6 +144,12 @@ def template(who: Signed) -> Response:
     """A CSV file with every column and somebody made up, to be filled in and imported."""
     named = {"Content-Disposition": 'attachment; filename="template.csv"'}
     return Response(csv_template(), media_type="text/csv", headers=named)
+
+
+@measuring_router.get("/exchange/columns")
+def columns(who: Signed) -> dict[str, str]:
+    """What each column of a CSV file with one row per reading holds."""
+    return COLUMNS
 
 
 @measuring_router.post("/exchange/look", openapi_extra=FILE)

@@ -12,11 +12,13 @@ from prometheus_client import (
     REGISTRY,
     CollectorRegistry,
     Counter,
+    Gauge,
     Histogram,
     generate_latest,
 )
 from prometheus_client.core import GaugeMetricFamily
 from prometheus_client.multiprocess import MultiProcessCollector
+from sqlalchemy.pool import QueuePool
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ..services.spent import counting
@@ -36,6 +38,17 @@ SECONDS = Histogram(
     "How long calls took, s",
     ["method", "route"],
     buckets=(0.005, 0.01, 0.025, 0.05, 0.1, 0.2, 0.5, 1, 2.5, 5, 10),
+)
+SPENT = Counter(
+    "plumb_spent_seconds", "What the time of calls went into: the database, papers, s", ["on"]
+)
+POOL = Gauge(
+    "plumb_pool_in_use",
+    "Database connections in use, of pool_size in each process",
+    multiprocess_mode="livesum",
+)
+POOL_SIZE = Gauge(
+    "plumb_pool_size", "Database connections there may be", multiprocess_mode="livesum"
 )
 
 
@@ -66,7 +79,19 @@ class Measured:
                 method = scope["method"] if route != "none" else "any"
                 CALLS.labels(method, route, str(status)).inc()
                 SECONDS.labels(method, route).observe(took)
+                for kind, seconds in spent.items():
+                    SPENT.labels(kind).inc(seconds)
+                _look_at_pool(scope)
                 self._log.tell(scope, route, status, took, spent)
+
+
+def _look_at_pool(scope: Scope) -> None:
+    """Note how many connections others hold just now; the call's own is back by then."""
+    app = scope.get("app")
+    pool = app.state.services.engine.pool if app is not None else None
+    if isinstance(pool, QueuePool):
+        POOL.set(pool.checkedout())
+        POOL_SIZE.set(pool.size())
 
 
 @metrics_router.get("/metrics", include_in_schema=False)

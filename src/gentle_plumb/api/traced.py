@@ -126,7 +126,7 @@ UNTRACED: frozenset[tuple[str, str]] = frozenset(
         ("DELETE", "/measuring/tables/{table_id}"),
         *(("POST", at) for at in ("/session", "/session/confirm", "/session/lock")),
         ("DELETE", "/own/session"),
-        ("GET", "/exchange/template.csv"),
+        *(("GET", at) for at in ("/exchange/template.csv", "/exchange/columns")),
         ("POST", "/me/second-factor"),
         ("PUT", "/desk/presets/{key}"),
         ("PUT", "/instruments/{instrument_id}"),

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from uuid import UUID, uuid4
 
+from ..core.errors import FieldError
 from ..core.record import PIECES, check_range, field_of, other_end, paths_of, read_typed
 from ..core.units import LengthUnit
 from .models import Member, ShelfItem
@@ -85,8 +86,8 @@ class ShelfService:
 def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str, str]:
     """Texts that the piece's fields can read, bare lengths with their unit; empty ones left out.
 
-    Raises FieldError for a path that is not the piece's, a text that can't be read, and a range the wrong
-    way round.
+    Raises FieldError for a path that is not the piece's, a text that can't be read, a range the wrong
+    way round, and a piece of which nothing is said.
     """
     pieces = PIECES if piece == WORKSTATION else [piece]
     allowed = {path for each in pieces for path in paths_of(each)}
@@ -102,4 +103,12 @@ def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str
         clean = typed.strip()
         bare = field.kind == "length" and clean[-1].isdigit() and "'" not in clean
         kept[path] = f"{clean} {unit}" if bare else clean
+    if not kept and piece != WORKSTATION:
+        first = next(iter(paths_of(piece)))
+        raise FieldError(
+            field=first,
+            value="",
+            message="A name alone gives a visit nothing to start from. Enter at least one value, such as "
+            f"“{field_of(first).label}”.",
+        )
     return kept

@@ -19,6 +19,28 @@ BY_READING = (*WHO, *HOW, "dimension", "reading", "value_mm", "typed", *DIMENSIO
 BY_CLIENT = (*WHO, *HOW, *(f"{name}_mm" for name in DIMENSIONS))
 NEEDED_BY_READING = ("client", "visit_on", "dimension")
 NEEDED_BY_CLIENT = ("client", "visit_on")
+COLUMNS = {
+    "client_id, visit_id": "Identifiers, as this program writes them. Leave them empty for a new client or visit.",
+    "client": "The name. Needed.",
+    "sex": "female, male, or empty.",
+    "work": "The client's work, in words.",
+    "visit_on": "The day of the visit: 2026-11-25 or 25.11.2026. Needed.",
+    "posture": "How they sat: as_they_work or erect.",
+    "footwear": "barefoot or shoes.",
+    "heel_mm": "Height of the heel, mm.",
+    "dimension": "Which dimension this row is about, by its identifier, such as popliteal_height. Needed.",
+    "reading": "first, second, third, or other for the other arm or leg.",
+    "value_mm": "The reading, mm.",
+    "typed": "The reading as it was typed, with its unit, such as 41,0 cm. One of these two is enough; "
+    "if both are there, they must agree.",
+    "origin": "measured, carried_over or self_measured.",
+    "taken_on, taken_by": "The day, and who took it.",
+    "with": "tape, rod or calliper.",
+    "skip": "Why it was left out.",
+    "guess": "yes, to use an estimate all the same.",
+    "kept, kept_at_mm": "Why a doubtful value was kept, and the value, mm.",
+}
+"""What the columns of one row per reading hold, in order."""
 MOST_LINES = 50_000
 NO_TEXT = "is not plain text; save the table from your spreadsheet as “CSV UTF-8”"
 NO_COLUMN = "is missing from the first line, which names the columns; the template has all of them"

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
-import { appliesTo, figuresOf, figuresOfStation } from "./figures";
+import { appliesTo, byWeight, figuresOf, figuresOfStation } from "./figures";
 
 const field = (id: string, kind: string, label: string, unit = "", pair = "") =>
   ({ id, kind, label, unit, pair, when: [] }) as unknown as Schemas["FieldOut"];
@@ -21,6 +21,23 @@ const VALUES = {
   "look.chair.depth_max": "45 cm",
   "look.chair.slope": "-5",
 };
+
+test("a piece is asked first what it is and what it can be set to, then the rest", () => {
+  const chair = FIELDS.filter(({ id }) => id.startsWith("look.chair."));
+  const step = {
+    ...field("look.chair.step", "length", "Step"),
+    when: [["look.chair.kind", ["task"]]],
+  };
+  const [first, rest] = byWeight([...chair, step as Schemas["FieldOut"]]);
+  expect(first.map(({ id }) => id.slice(11))).toEqual([
+    "kind",
+    "depth_min",
+    "depth_max",
+    "seat_min",
+    "seat_max",
+  ]);
+  expect(rest.map(({ id }) => id.slice(11))).toEqual(["slope", "step"]);
+});
 
 test("figures of a piece: the seat first, ranges with one unit, a fixed one as one number", () => {
   expect(figuresOf(VALUES, FIELDS)).toEqual([

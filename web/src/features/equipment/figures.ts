@@ -43,6 +43,17 @@ export function of(piece: Schemas["PieceOut"], fields: readonly Field[]): Field[
   return fields.filter((field) => piece.paths.includes(field.id));
 }
 
+/** The fields of one piece: first what it is and which lengths it can be set to, then the rest. */
+export function byWeight(fields: readonly Field[]): [first: Field[], rest: Field[]] {
+  const decides = new Set(fields.flatMap(({ when }) => when.map(([path]) => path)));
+  const ranges = new Set(
+    fields.filter(({ pair, kind }) => pair && kind === "length").map(({ id }) => id),
+  );
+  const isFirst = ({ id, needed }: Field) =>
+    needed || decides.has(id) || ranges.has(id) || ranges.has(id.replace(/_max$/, "_min"));
+  return [fields.filter(isFirst), fields.filter((field) => !isFirst(field))];
+}
+
 function written(field: Field, values: Record<string, string>): string {
   const low = values[field.id] ?? "";
   const high = field.id.endsWith("_min") ? values[field.id.replace(/_min$/, "_max")] : undefined;

@@ -1,4 +1,4 @@
-import { type FormEvent, type ReactNode, useState } from "react";
+import { type FormEvent, type ReactNode, useEffect, useState } from "react";
 import { Refused, type Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Fold, Folds } from "@/shared/ui/folds";
@@ -6,7 +6,7 @@ import { Modal } from "@/shared/ui/modal";
 import { NameAndPlace } from "@/shared/ui/name-and-place";
 import { Notice } from "@/shared/ui/notice";
 import { type Option, Select } from "@/shared/ui/select";
-import { appliesTo, of } from "./figures";
+import { appliesTo, byWeight, of } from "./figures";
 import { ValueInput } from "./value-input";
 
 export type Draft = { name: string; place: string; values: Record<string, string> };
@@ -44,7 +44,7 @@ export function ItemDialog({
   const [name, setName] = useState(begin.name);
   const [place, setPlace] = useState(begin.place);
   const [values, setValues] = useState(begin.values);
-  const [open, setOpen] = useState(pieces.length === 1 ? (pieces[0]?.id ?? null) : null);
+  const [open, setOpen] = useState<string | null>(null);
   const problem = error instanceof Refused ? error.problem : null;
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -53,8 +53,8 @@ export function ItemDialog({
     const kept = Object.fromEntries(told.map(({ id }) => [id, values[id] ?? ""]));
     onSave({ name, place, values: kept });
   };
-  const fieldsOf = (piece: Schemas["PieceOut"]) =>
-    of(piece, catalogue.fields)
+  const inputs = (fields: readonly Schemas["FieldOut"][]) =>
+    fields
       .filter((field) => appliesTo(field, values))
       .map((field) => (
         <ValueInput
@@ -67,6 +67,11 @@ export function ItemDialog({
         />
       ));
   const [only] = pieces.length === 1 ? pieces : [];
+  const [first, more] = only ? byWeight(of(only, catalogue.fields)) : [[], []];
+  const wrongInMore = more.some((field) => field.id === problem?.field);
+  useEffect(() => {
+    if (wrongInMore) setOpen(MORE);
+  }, [wrongInMore]);
   return (
     <Modal open onOpenChange={(open) => !open && onDone()} title={title} says={says}>
       <form onSubmit={submit} className="space-y-4">
@@ -78,7 +83,27 @@ export function ItemDialog({
         )}
         <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
         {only ? (
-          <div className="border-t border-ink">{fieldsOf(only)}</div>
+          <>
+            <div className="border-t border-ink">{inputs(first)}</div>
+            {more.length > 0 && (
+              <Folds open={open} onOpen={setOpen}>
+                <ul>
+                  <Fold
+                    id={MORE}
+                    open={open === MORE}
+                    summary={
+                      <span className="flex justify-between gap-3">
+                        <span className="font-semibold">More details</span>
+                        <span className="text-sm text-soft">{many(more, values)}</span>
+                      </span>
+                    }
+                  >
+                    {inputs(more)}
+                  </Fold>
+                </ul>
+              </Folds>
+            )}
+          </>
         ) : (
           <Folds open={open} onOpen={setOpen}>
             <ul className="border-t border-ink">
@@ -96,7 +121,7 @@ export function ItemDialog({
                     </span>
                   }
                 >
-                  {fieldsOf(piece)}
+                  {inputs(of(piece, catalogue.fields))}
                 </Fold>
               ))}
             </ul>
@@ -113,6 +138,9 @@ export function ItemDialog({
     </Modal>
   );
 }
+
+/** The fold of what a piece can be used without. */
+const MORE = "more";
 
 function many(fields: readonly Schemas["FieldOut"][], values: Record<string, string>): string {
   const told = fields.filter((field) => appliesTo(field, values) && values[field.id]?.trim());

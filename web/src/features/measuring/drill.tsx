@@ -8,7 +8,7 @@ import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Elevation } from "../../drawing/elevation";
-import { another, Score } from "./drill-parts";
+import { another, Score, usePoints } from "./drill-parts";
 import { SetUpDrill } from "./set-up-drill";
 
 const WAYS = [
@@ -20,16 +20,16 @@ type Given = (typeof WAYS)[number]["given"];
 
 const KINDS = [
   { value: "readings", label: "Readings" },
-  { value: "set_up", label: "Setting up" },
+  { value: "set_up", label: "Setting up and red flags" },
 ];
 
-/** The drill, of readings or of setting up. Nothing of it is kept anywhere. */
+/** The drill, of readings or of setting up. Only the score is kept, in this tab. */
 export function Drill({ unit }: { unit: Unit }) {
   const [kind, setKind] = useState("readings");
   return (
     <>
       <div className="mb-4">
-        <Segments label="What is drilled" value={kind} choices={KINDS} onChange={setKind} />
+        <Segments label="What to practise" value={kind} choices={KINDS} onChange={setKind} />
       </div>
       {kind === "set_up" ? <SetUpDrill unit={unit} /> : <ReadingDrill unit={unit} />}
     </>
@@ -41,12 +41,12 @@ function ReadingDrill({ unit }: { unit: Unit }) {
   const inks = useFields().data?.inks;
   const [number, setNumber] = useState(another);
   const [given, setGiven] = useState<Given | null>(null);
-  const [points, setPoints] = useState<Readonly<Record<number, number>>>({});
+  const { points, score, reset } = usePoints("readings");
   const posed = useExercise(number, unit).data;
   const said = useVerdict(number, unit, given).data;
   useEffect(() => {
-    if (said) setPoints((last) => ({ ...last, [number]: said.points }));
-  }, [said, number]);
+    if (said) score(number, said.points);
+  });
   const next = useCallback(() => {
     setGiven(null);
     setNumber(another());
@@ -66,9 +66,16 @@ function ReadingDrill({ unit }: { unit: Unit }) {
   return (
     <section aria-label="Drill" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
       <div>
-        <p className="text-sm text-soft">
-          A made-up {posed.sex === "female" ? "woman" : "man"}. <Score points={points} />
-        </p>
+        <div className="text-sm text-soft">
+          <Score
+            points={points}
+            onReset={() => {
+              next();
+              reset();
+            }}
+          />
+          <p className="mt-1">A made-up {posed.sex === "female" ? "woman" : "man"}.</p>
+        </div>
         <h2 className="mt-2 text-2xl">{posed.label}</h2>
         <p>{posed.how}</p>
         <p className="figures mt-2 flex gap-6 text-3xl font-semibold">
@@ -97,8 +104,9 @@ function ReadingDrill({ unit }: { unit: Unit }) {
           {said && (
             <Notice>
               <p className="font-semibold">
-                {said.points === 1 ? "So it is." : said.points ? "Not wrong." : "Rather not."} The
-                rules say: {WAYS.find((way) => way.given === said.answer)?.label.toLowerCase()}.
+                {said.points === 1 ? "Right." : said.points ? "Half right." : "Not quite."}
+                {said.points < 1 &&
+                  ` Here you would ${WAYS.find((way) => way.given === said.answer)?.label.toLowerCase()}.`}
               </p>
               <p className="mt-1">{said.reason}</p>
               <Button look="next" className="mt-2" onClick={next}>

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { fileBody, Refused, type Schemas } from "@/shared/api/client";
+import { fileBody, Refused, type Schemas, server } from "@/shared/api/client";
 import { useImport, useLook } from "@/shared/api/measuring";
 import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
@@ -49,6 +49,7 @@ function In() {
   const look = useLook();
   const put = useImport();
   const [file, setFile] = useState<File | null>(null);
+  const [explained, setExplained] = useState(false);
   const choose = (chosen: File | null) => {
     setFile(chosen);
     put.reset();
@@ -65,9 +66,15 @@ function In() {
         A file in one of the four formats. It is read and shown first; nothing is written until you
         say so, and nothing at all if a line of it is wrong.
       </p>
-      <Download href="/api/exchange/template.csv" file="template.csv" className="mb-3">
-        CSV template
-      </Download>
+      <div className="mb-3 flex flex-wrap gap-2">
+        <Download href="/api/exchange/template.csv" file="template.csv">
+          CSV template
+        </Download>
+        <Button aria-expanded={explained} onClick={() => setExplained(!explained)}>
+          What the columns hold
+        </Button>
+      </div>
+      {explained && <Columns />}
       <input
         type="file"
         aria-label="File to import"
@@ -88,6 +95,11 @@ function In() {
               {found.troubles.length === 1 ? "thing is" : "things are"} wrong. Nothing is taken in.
             </p>
             <Troubles lines={found.troubles} />
+            {!explained && (
+              <Button className="mt-2" onClick={() => setExplained(true)}>
+                What the columns hold
+              </Button>
+            )}
           </Notice>
         )}
         {found && found.understood.length > 0 && <Understood found={found} />}
@@ -115,6 +127,30 @@ function In() {
         )}
         {put.isSuccess && <Notice>Taken in: {readings(fresh)}, in the visits from now on.</Notice>}
       </div>
+    </section>
+  );
+}
+
+/** What a CSV file looks like inside, so that one can be made, or put right. */
+function Columns() {
+  const columns = server.useQuery("get", "/api/exchange/columns", undefined, {
+    staleTime: Number.POSITIVE_INFINITY,
+  }).data;
+  if (!columns) return <Waiting>Fetching the columns …</Waiting>;
+  return (
+    <section aria-label="What the columns hold" className="mb-4 border border-hair p-3 text-sm">
+      <p className="mb-2">
+        CSV in UTF-8 with a row per reading, separated by commas or semicolons. The first row names
+        the columns; their order does not matter, and any that are not needed can be left out.
+      </p>
+      <dl className="grid grid-cols-[11rem_minmax(0,1fr)] gap-x-3">
+        {Object.entries(columns).map(([name, holds]) => (
+          <div key={name} className="col-span-2 grid grid-cols-subgrid border-t border-hair py-1">
+            <dt className="font-semibold break-words">{name}</dt>
+            <dd>{holds}</dd>
+          </div>
+        ))}
+      </dl>
     </section>
   );
 }

@@ -14,7 +14,7 @@ const PARTS = {
   repeats: "Repeatability",
   tables: "Tables",
   exchange: "Import and export",
-  drill: "Practice",
+  drill: "Drill",
 } as const;
 
 /** What the practice keeps about measuring, measurements in and out, and the drill. */

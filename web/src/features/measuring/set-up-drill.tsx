@@ -8,19 +8,19 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Elevation } from "../../drawing/elevation";
-import { another, Score } from "./drill-parts";
+import { another, Score, usePoints } from "./drill-parts";
 
 /** Questions about setting up: which piece first, what explains a posture, which sign is urgent. */
 export function SetUpDrill({ unit }: { unit: Unit }) {
   const inks = useFields().data?.inks;
   const [number, setNumber] = useState(another);
   const [given, setGiven] = useState<number | null>(null);
-  const [points, setPoints] = useState<Readonly<Record<number, number>>>({});
+  const { points, score, reset } = usePoints("set_up");
   const posed = useSetUpQuestion(number, unit).data;
   const said = useSetUpVerdict(number, unit, given).data;
   useEffect(() => {
-    if (said) setPoints((last) => ({ ...last, [number]: said.points }));
-  }, [said, number]);
+    if (said) score(number, said.points);
+  });
   const next = useCallback(() => {
     setGiven(null);
     setNumber(another());
@@ -47,9 +47,16 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
       className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]"
     >
       <div>
-        <p className="text-sm text-soft">
-          A made-up client. <Score points={points} />
-        </p>
+        <div className="text-sm text-soft">
+          <Score
+            points={points}
+            onReset={() => {
+              next();
+              reset();
+            }}
+          />
+          <p className="mt-1">A made-up client.</p>
+        </div>
         <h2 className="mt-2 text-2xl">{posed.question}</h2>
         <div className="mt-4 flex flex-col gap-2">
           {posed.options.map((option, index) => (
@@ -75,9 +82,8 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
           {said && (
             <Notice>
               <p className="font-semibold">
-                {said.points === 1
-                  ? "So it is."
-                  : `Rather not. The rules say: ${posed.options[said.right] ?? ""}.`}
+                {said.points === 1 ? "Right." : "Not quite."}
+                {said.points < 1 && ` The answer is: ${posed.options[said.right] ?? ""}.`}
               </p>
               <p className="mt-1">{said.reason}</p>
               <Button look="next" className="mt-2" onClick={next}>

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useSyncExternalStore } from "react";
 import { api, type Problem } from "@/shared/api/client";
 import type { Round } from "./api";
+import { waitingIn } from "./keep-files";
 
 /** An answer leaves once the hand has rested for so long, ms: a word is one change, not one for each letter. House value. */
 const PAUSE_MS = 400;
@@ -215,7 +216,7 @@ export function useKeeper(
   units.current = unit;
   // biome-ignore lint/correctness/useExhaustiveDependencies: one keeper a round; what is held is its beginning
   const keeper = useMemo(
-    () => new AnswerKeeper(round, `plumb:own:${round}`, held, () => units.current),
+    () => new AnswerKeeper(round, waitingIn(round), held, () => units.current),
     [round],
   );
   useEffect(() => {

@@ -6,6 +6,7 @@ import { type Round, useOwnDeeds, useOwnPage, type View } from "./api";
 import { Consent } from "./consent";
 import { Door } from "./door";
 import { Home } from "./home";
+import { keepFiles, roundThatWaits } from "./keep-files";
 import { RoundPage } from "./round-page";
 import { dayIn, useWords, WordsContext, wordsOf } from "./words";
 
@@ -26,6 +27,10 @@ export function OwnPage() {
     addEventListener("hashchange", follow);
     return () => removeEventListener("hashchange", follow);
   }, []);
+  const open = !!page.data;
+  useEffect(() => {
+    if (open) void keepFiles().catch(() => undefined);
+  }, [open]);
   const words = useMemo(() => wordsOf(page.data?.messages ?? english.messages), [page.data]);
   const shut = page.error instanceof Refused && page.error.problem.status === 401;
   if (shut) return <Door token={token} />;
@@ -33,7 +38,10 @@ export function OwnPage() {
     return (
       <main className="mx-auto max-w-md p-6 text-lg" role="alert">
         <p className="mb-4">{words.t("door.trouble")}</p>
-        <Button onClick={() => void page.refetch()}>{words.t("door.open")}</Button>
+        {roundThatWaits() && <p className="mb-4">{words.t("door.waits")}</p>}
+        <Button disabled={page.isFetching} onClick={() => void page.refetch()}>
+          {words.t("door.again")}
+        </Button>
       </main>
     );
   if (!page.data) return <main className="p-6" aria-busy="true" />;
@@ -60,7 +68,7 @@ export function OwnPage() {
 function Opened({ view, onLanguage }: { view: View; onLanguage: (to: string) => void }) {
   const { t } = useWords();
   const { close } = useOwnDeeds();
-  const [round, setRound] = useState<Round | null>(null);
+  const [round, setRound] = useState(() => (view.agreed ? roundThatWaits() : null));
   const [asked, setAsked] = useState(false);
   useEffect(() => {
     document.title = `${t("page.title")} · ${view.practice}`;

@@ -1,6 +1,8 @@
+import { Download as Arrow, Copy } from "lucide-react";
 import { useState } from "react";
 import { useMe, useSecondFactor } from "@/shared/api/account";
 import { Button } from "@/shared/ui/button";
+import { saveAs } from "@/shared/ui/download";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 
@@ -16,12 +18,16 @@ export function SecondFactor() {
     return (
       <section aria-label="Second factor" className="space-y-4">
         <h2 className="border-b border-ink pb-1 text-lg">Recovery codes</h2>
-        <p>Put these away, apart from your telephone. Each opens once; they are shown this once.</p>
+        <p>
+          Keep these somewhere other than your phone. Each signs you in once if you lose your
+          authenticator. They are not shown again.
+        </p>
         <ul className="figures grid grid-cols-1 gap-1 border border-hair p-3">
           {codes.map((one) => (
             <li key={one}>{one}</li>
           ))}
         </ul>
+        <TakeAlong codes={codes} />
         <Button
           look="next"
           onClick={() => {
@@ -32,7 +38,7 @@ export function SecondFactor() {
             void settle();
           }}
         >
-          I have put them away
+          I have saved them
         </Button>
       </section>
     );
@@ -108,5 +114,32 @@ export function SecondFactor() {
         </>
       )}
     </section>
+  );
+}
+
+/** Recovery codes to the clipboard or into a file: nobody copies 21 signs ten times by hand. */
+function TakeAlong({ codes }: { codes: readonly string[] }) {
+  const [copied, setCopied] = useState<boolean | null>(null);
+  const text = `${codes.join("\n")}\n`;
+  const copy = () =>
+    navigator.clipboard
+      .writeText(text)
+      .then(() => setCopied(true))
+      .catch(() => setCopied(false));
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <Button onClick={() => void copy()}>
+        <Copy size={16} aria-hidden="true" /> Copy
+      </Button>
+      <Button
+        onClick={() => saveAs(new Blob([text], { type: "text/plain" }), "recovery-codes.txt")}
+      >
+        <Arrow size={16} aria-hidden="true" /> Save as a file
+      </Button>
+      <span role="status" className="text-sm">
+        {copied && "Copied."}
+        {copied === false && "This browser won't copy: save the file, or write them down."}
+      </span>
+    </div>
   );
 }

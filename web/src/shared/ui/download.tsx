@@ -19,8 +19,8 @@ async function read(answer: Response, tell: (share: number | null) => void): Pro
   return new Blob(parts, { type: answer.headers.get("Content-Type") ?? "" });
 }
 
-/** Save what came as a file. */
-function saveAs(what: Blob, file: string): void {
+/** Save something as a file. */
+export function saveAs(what: Blob, file: string): void {
   const address = URL.createObjectURL(what);
   const link = document.createElement("a");
   link.href = address;

@@ -297,8 +297,13 @@ test("after a signature a change asks first, and nothing of before is taken back
   queue.answer(false);
   expect(queue.read().asking).toBe(false);
   expect(queue.cell("seat").typed).toBe("46");
+  const may = queue.mayChange();
+  expect(queue.read().asking).toBe(true);
+  queue.answer(false);
+  expect(await may).toBe(false);
   queue.type("seat", "48", "cm");
   queue.answer(true);
+  expect(await queue.mayChange()).toBe(true);
   await settle();
   expect(server.entries.get("seat")?.typed).toBe("48");
 });

@@ -59,7 +59,7 @@ export class ChangeQueue {
   private full = false;
   private keeps = false;
   private signed = false;
-  private heldBack: { path: string; typed: string; unit: Unit; options: Typing }[] = [];
+  private heldBack: { path: string; then: (change: boolean) => void }[] = [];
 
   constructor(
     readonly visitId: string,
@@ -92,7 +92,8 @@ export class ChangeQueue {
     if (cell.typed === typed && cell.state !== "refused" && !confirms) return;
     if (this.signed) {
       this.heldBack = this.heldBack.filter((one) => one.path !== path);
-      this.heldBack.push({ path, typed, unit, options });
+      const then = (change: boolean) => change && this.type(path, typed, unit, options);
+      this.heldBack.push({ path, then });
       this.tell();
       return;
     }
@@ -101,11 +102,8 @@ export class ChangeQueue {
     const waiting = this.queue.find(
       (change) => change.path === path && !change.here && change !== this.current,
     );
-    if (waiting) {
-      waiting.typed = typed;
-      waiting.unit = unit;
-      waiting.id = crypto.randomUUID();
-    } else {
+    if (waiting) Object.assign(waiting, { typed, unit, id: crypto.randomUUID() });
+    else {
       this.queue.push({ id: crypto.randomUUID(), path, typed, unit, expected: -1 });
     }
     this.tell();
@@ -115,8 +113,7 @@ export class ChangeQueue {
   /** A field has text that it has not handed over yet, from the first key to the pause that hands it over. */
   holds(path: string, held: boolean): void {
     if (this.inHand.has(path) === held) return;
-    if (held) this.inHand.add(path);
-    else this.inHand.delete(path);
+    this.inHand[held ? "add" : "delete"](path);
     this.store.setState({ typing: this.inHand.size });
   }
 
@@ -146,14 +143,21 @@ export class ChangeQueue {
     this.tell();
   }
 
+  /** Whether something may be done that changes the visit: a signed one asks first, as for a change. */
+  async mayChange(): Promise<boolean> {
+    if (!this.signed) return true;
+    return new Promise((then) => {
+      this.heldBack.push({ path: "", then });
+      this.tell();
+    });
+  }
+
   /** What waited for a yes is made, or dropped. */
   answer(change: boolean): void {
     const waiting = this.heldBack;
     this.heldBack = [];
-    if (change) {
-      this.signed = false;
-      for (const { path, typed, unit, options } of waiting) this.type(path, typed, unit, options);
-    }
+    if (change) this.signed = false;
+    for (const { then } of waiting) then(change);
     this.tell();
   }
 
@@ -199,8 +203,7 @@ export class ChangeQueue {
   }
 
   private sendHere(): void {
-    for (const change of this.queue) {
-      if (!change.here) continue;
+    for (const change of this.queue.filter((one) => one.here)) {
       change.here = false;
       const cell = this.cell(change.path);
       if (cell.state === "here") this.cells.set(change.path, { ...cell, state: "waiting" });

@@ -27,7 +27,8 @@ export function DeskKeys({ row }: { row: Row }) {
   const say = (mm: number) => `${(mm / MM_PER[unit]).toFixed(DECIMALS[unit])} ${unit}`;
   const there = Math.abs(shown - target) <= 1;
   const offset = (row.at.setting ?? 0) - target;
-  const keep = (number: number) =>
+  const keep = async (number: number) => {
+    if (!(await queue.mayChange())) return; // the desk's keys and the record stay of one mind
     save(
       { params: { path: { key: number } } },
       {
@@ -37,6 +38,7 @@ export function DeskKeys({ row }: { row: Row }) {
         },
       },
     );
+  };
   return (
     <section aria-label="Electric desk" className="mt-3 border-t border-hair pt-2">
       <p className="flex items-baseline justify-between text-sm">
@@ -69,7 +71,7 @@ export function DeskKeys({ row }: { row: Row }) {
               key={number}
               disabled={saving.isPending || !there}
               aria-pressed={key === number}
-              onClick={() => keep(number)}
+              onClick={() => void keep(number)}
               className="text-sm"
             >
               Save on key {number}

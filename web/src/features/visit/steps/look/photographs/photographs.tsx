@@ -22,13 +22,26 @@ const SAID = ["view", "posture", "when", "known", "camera", "note"];
 
 /** Photographs: taken in, points placed by hand, angles read from them with their errors. */
 export function Photographs() {
-  const { catalogue, readOnly } = useVisitFacts();
+  const { catalogue, readOnly, unit } = useVisitFacts();
+  const queue = useQueue();
   const cells = useCells();
   const worked = useWorkup();
   const { seek } = useNavigation();
   const shots = useShots();
   const [chosen, setChosen] = useState<string | null>(null);
   const [mark, setMark] = useState<string | null>(null);
+  const added = (id: string) => {
+    choose(id);
+    const assumed = [
+      ["view", "side"],
+      ["posture", "seated"],
+      ["when", "before"],
+    ] as const;
+    queue.typeAll(
+      assumed.map(([what, typed]) => [`look.photo.${id}.${what}`, typed] as const),
+      unit,
+    );
+  };
   const choose = (id: string) => {
     setChosen(id);
     setMark(null); // each picture begins with its own first point
@@ -59,7 +72,7 @@ export function Photographs() {
           )}
         </Notice>
       )}
-      {consent && !readOnly && <AddPicture onAdded={choose} />}
+      {consent && !readOnly && <AddPicture onAdded={added} />}
       {shots.length === 0 && consent && (
         <p className="mt-3 text-soft">
           From the side and from behind, about 3 m away, the camera level with the seat. Put
@@ -106,6 +119,7 @@ export function Photographs() {
               shot={now}
               marks={asked}
               present={present?.id ?? null}
+              read={read}
               onChoose={setMark}
             />
           )}

@@ -1,9 +1,12 @@
+import { Maximize, ZoomIn, ZoomOut } from "lucide-react";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { DrawnPicture } from "@/shared/ui/picture";
 import { useVisitFacts } from "../../../state/facts";
 import { useCells, useQueue } from "../../../state/recording";
 import { linesOf, type Point, pointsOf, type Shot } from "./points";
+import { withError } from "./readings";
+import { inPicture, useZoom } from "./use-zoom";
 
 type Mark = Schemas["Landmark"];
 
@@ -33,9 +36,12 @@ export function Placing({
   shot,
   marks,
   present,
+  read,
   onChoose,
 }: {
   shot: Shot;
+  /** What is read from it so far. */
+  read: Schemas["PhotoView"] | undefined;
   marks: readonly Mark[];
   present: string | null;
   onChoose: (mark: string | null) => void;
@@ -45,17 +51,9 @@ export function Placing({
   const cells = useCells();
   const svg = useRef<SVGSVGElement>(null);
   const [moving, setMoving] = useState<{ id: string; at: Point } | null>(null);
-  const [perPx, setPerPx] = useState(2);
-  useEffect(() => {
-    const element = svg.current;
-    if (!element) return;
-    const watch = new ResizeObserver(() => {
-      const { width, height } = element.getBoundingClientRect();
-      setPerPx(Math.max(shot.width / (width || 1), shot.height / (height || 1)));
-    });
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, [shot.width, shot.height]);
+  const zoom = useZoom(svg, shot);
+  const { frame, perPx } = zoom;
+  const [panning, setPanning] = useState(false);
 
   const points = pointsOf(cells, shot.id, marks);
   if (moving) points[moving.id] = moving.at;
@@ -68,25 +66,29 @@ export function Placing({
   });
   const place = (id: string, { x, y }: Point) =>
     queue.type(`look.photo.${shot.id}.${id}`, `${x.toFixed(1)} ${y.toFixed(1)}`, unit);
-  const at = (event: PointerEvent): Point => {
-    const matrix = svg.current?.getScreenCTM();
-    if (!matrix) return { x: 0, y: 0 };
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return inside(point);
-  };
+  const at = (event: PointerEvent): Point => inside(inPicture(svg.current, event));
   const start = (event: PointerEvent, id: string) => {
     if (readOnly || (present && !points[present])) return; // the one to be placed goes first
     event.stopPropagation();
+    if (zoom.down(event)) return setMoving(null); // two fingers move the picture
     svg.current?.setPointerCapture(event.pointerId);
     onChoose(id);
     setMoving({ id, at: points[id] ?? at(event) });
   };
   const down = (event: PointerEvent) => {
-    if (readOnly || !present || points[present]) return;
+    if (zoom.down(event)) return setMoving(null);
     svg.current?.setPointerCapture(event.pointerId);
-    setMoving({ id: present, at: at(event) });
+    if (readOnly || !present || points[present]) setPanning(true);
+    else setMoving({ id: present, at: at(event) });
   };
-  const up = () => {
+  const move = (event: PointerEvent) => {
+    if (zoom.pinch(event)) return;
+    if (moving) setMoving({ ...moving, at: at(event) });
+    else if (panning) zoom.pan(event);
+  };
+  const up = (event: PointerEvent) => {
+    zoom.up(event);
+    setPanning(false);
     if (!moving) return;
     place(moving.id, moving.at);
     const next = marks.find((mark) => !points[mark.id]);
@@ -98,7 +100,9 @@ export function Placing({
     const here = points[id];
     if (nudge && here && !readOnly) {
       const far = event.shiftKey ? 10 : 1;
-      place(id, inside({ x: here.x + far * nudge[0], y: here.y + far * nudge[1] }));
+      const to = inside({ x: here.x + far * nudge[0], y: here.y + far * nudge[1] });
+      place(id, to);
+      zoom.show(to);
     } else if (event.key === "Enter") {
       const next = marks[(marks.findIndex((mark) => mark.id === id) + 1) % marks.length];
       if (next) onChoose(next.id);
@@ -108,17 +112,24 @@ export function Placing({
     } else return;
     event.preventDefault();
   };
-  /** By key alone: the first press on the picture puts the present point in its middle. */
+  /** By key alone: plus and minus zoom; the first press on the picture puts the present point in its middle. */
   const begin = (event: KeyboardEvent) => {
+    const nearer = { "+": zoom.nearer, "-": zoom.further, "0": zoom.toWhole }[event.key];
+    if (nearer) {
+      event.preventDefault();
+      nearer();
+      return;
+    }
     if (event.target !== svg.current || !present || points[present] || readOnly) return;
     if (!NUDGES[event.key] && event.key !== "Enter") return;
     event.preventDefault();
-    place(present, { x: shot.width / 2, y: shot.height / 2 });
+    place(present, { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 });
   };
   const focused = useRef<SVGGElement>(null);
   const there = present ? points[present] !== undefined : false;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a newly chosen point takes the focus
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a newly chosen point comes into view, and takes the focus
   useEffect(() => {
+    if (present && points[present]) zoom.show(points[present]);
     if (!svg.current?.contains(document.activeElement)) return;
     if (there) focused.current?.focus();
     else svg.current.focus(); // the next key places it
@@ -130,16 +141,20 @@ export function Placing({
       {/* biome-ignore lint/a11y/useSemanticElements: SVG has no fieldset */}
       <svg
         ref={svg}
-        viewBox={`0 0 ${shot.width} ${shot.height}`}
+        viewBox={`${frame.x} ${frame.y} ${frame.width} ${frame.height}`}
         role="group"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: the picture takes the first key
         tabIndex={0}
         aria-label="Photo with its points. Enter or an arrow key places the next point in the middle"
         className={`min-h-0 w-full flex-1 touch-none select-none ${!readOnly && present && !points[present] ? "cursor-crosshair" : ""}`}
         onPointerDown={down}
-        onPointerMove={(event) => moving && setMoving({ ...moving, at: at(event) })}
+        onPointerMove={move}
         onPointerUp={up}
-        onPointerCancel={() => setMoving(null)}
+        onPointerCancel={(event) => {
+          zoom.up(event);
+          setPanning(false);
+          setMoving(null);
+        }}
         onKeyDown={begin}
         data-testid="photo"
       >
@@ -210,10 +225,48 @@ export function Placing({
         })}
       </svg>
       {under && !readOnly && <Magnifier shot={shot} at={under} left={under.x > shot.width / 2} />}
-      <p className="px-5 py-1.5 text-center text-sm text-soft">
-        Drag a point, or nudge it by arrow keys (with Shift by ten px). Enter goes to the next.
-      </p>
+      <ReadSoFar read={read} />
+      <div className="flex items-center gap-2 px-3 py-1">
+        <p className="flex-1 text-sm text-soft">
+          Drag a point, or nudge it with the arrow keys (with Shift by 10 px). Enter: next point.
+        </p>
+        {[
+          { label: "Zoom in", icon: ZoomIn, act: zoom.nearer, off: false },
+          { label: "Zoom out", icon: ZoomOut, act: zoom.further, off: !zoom.near },
+          { label: "Show the whole photo", icon: Maximize, act: zoom.toWhole, off: !zoom.near },
+        ].map(({ label, icon: Icon, act, off }) => (
+          <button
+            key={label}
+            type="button"
+            aria-label={label}
+            title={label}
+            disabled={off}
+            onClick={act}
+            className="grid size-11 place-items-center border border-ink/60 bg-ground disabled:opacity-40"
+          >
+            <Icon size={18} aria-hidden="true" />
+          </button>
+        ))}
+      </div>
     </div>
+  );
+}
+
+/** What the points say so far, under the photo where the hand is. */
+function ReadSoFar({ read }: { read: Schemas["PhotoView"] | undefined }) {
+  const told = read?.readings.filter((one) => one.value) ?? [];
+  return (
+    <ul
+      aria-label="Read so far"
+      className="figures flex min-h-9 flex-wrap items-center gap-x-4 border-t border-hair bg-ground px-3 py-1 text-sm"
+    >
+      {told.map((one) => (
+        <li key={one.id}>
+          {one.label} <b>{withError(one)}</b>
+        </li>
+      ))}
+      {told.length === 0 && <li className="text-soft">Angles appear here as points are placed.</li>}
+    </ul>
   );
 }
 

@@ -6,7 +6,7 @@ import type { Shot } from "./points";
 type Read = Schemas["PhotoView"];
 
 /** A value with its error, the unit said once. */
-function withError(one: Schemas["ReadingView"] | undefined): string {
+export function withError(one: Schemas["ReadingView"] | undefined): string {
   if (!one?.value) return "–";
   const unit = / [a-z]+$/.exec(one.value)?.[0] ?? "";
   return `${one.value.slice(0, one.value.length - unit.length)} ± ${one.error}`;
@@ -67,7 +67,7 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
               <span className="sr-only">What</span>
             </th>
             <th className="font-normal">Value</th>
-            <th className="pl-2 font-normal">1 px</th>
+            <th className="pl-2 font-normal">1 photo px</th>
             <th className="pl-2 font-normal">Camera 5°</th>
           </tr>
         </thead>
