@@ -56,11 +56,11 @@ def server_url() -> Iterator[str]:
 
 
 @contextmanager
-def empty_database(server_url: str) -> Iterator[str]:
-    """A database of its own on the server, dropped afterwards."""
+def empty_database(server_url: str, template: str = "template1") -> Iterator[str]:
+    """A database of its own on the server, dropped afterwards; empty, or as the template is."""
     name = f"plumb_test_{uuid4().hex[:12]}"
     with psycopg.connect(server_url, autocommit=True) as db:
-        db.execute(f'create database "{name}"')
+        db.execute(f'create database "{name}" template "{template}"')
     yield make_url(server_url).set(database=name).render_as_string(hide_password=False)
     with psycopg.connect(server_url, autocommit=True) as db:
         db.execute(f'drop database "{name}" with (force)')

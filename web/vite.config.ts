@@ -4,6 +4,10 @@ import { VitePWA } from "vite-plugin-pwa";
 import { defineConfig } from "vitest/config";
 import { coreInPage } from "./core-in-page.ts";
 
+const TESTS = ["src/**/*.test.{ts,tsx}"];
+/** These put something in the place of a module. */
+const ALONE = ["src/shared/device/crowd.test.ts", "src/features/visit/what-if/core-runner.test.ts"];
+
 export default defineConfig({
   plugins: [
     react(),
@@ -37,5 +41,17 @@ export default defineConfig({
   build: { target: "es2022", sourcemap: false },
   worker: { format: "es", plugins: () => [coreInPage()] },
   server: { proxy: { "/api": "http://127.0.0.1:8750" } },
-  test: { environment: "node", include: ["src/**/*.test.{ts,tsx}"] },
+  test: {
+    environment: "jsdom",
+    pool: "threads",
+    setupFiles: ["src/test/each-file.ts"],
+    projects: [
+      // a window of its own for each file takes five times as long; only what stands in for a module needs one
+      {
+        extends: true,
+        test: { name: "together", include: TESTS, exclude: ALONE, isolate: false },
+      },
+      { extends: true, test: { name: "alone", include: ALONE } },
+    ],
+  },
 });

@@ -1,4 +1,4 @@
-"""Loads the demo practice through the same services that people use."""
+"""Loads the demo practice through the services that people use; what is typed in numbers, as an import writes it."""
 
 from __future__ import annotations
 
@@ -10,14 +10,14 @@ from uuid import UUID, uuid4, uuid5
 
 from gentle_plumb.core.body import DIMENSIONS, NEEDED
 from gentle_plumb.core.photo import Photo
-from gentle_plumb.core.record import FIELDS, Record, field_of, read_typed
+from gentle_plumb.core.record import FIELDS, Record, field_of, read_typed, with_unit
 from gentle_plumb.core.units import format_length
 from gentle_plumb.core.visit import PhotoFile, photos_from
 from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
 from gentle_plumb.services.account_ports import Accounts
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.measuring import MeasuringService
-from gentle_plumb.services.models import Member, Practice, ShelfItem
+from gentle_plumb.services.models import Change, ImportBatch, Member, Practice, ShelfItem
 from gentle_plumb.services.own_page import OwnPages
 from gentle_plumb.services.photos import PhotoService
 from gentle_plumb.services.ports import Clock, MeasuringStore, Records, Shelf
@@ -118,8 +118,37 @@ def _drawn(shot: DemoPhoto) -> Photograph:
 class _Typist:
     """Types into one visit, as a practitioner would."""
 
-    def __init__(self, visits: VisitService, member: Member, visit_id: UUID) -> None:
-        self._visits, self._member, self.visit_id = visits, member, visit_id
+    def __init__(
+        self, visits: VisitService, records: Records, member: Member, visit_id: UUID, at: datetime
+    ) -> None:
+        self._visits, self._records, self._member = visits, records, member
+        self.visit_id, self._at = visit_id, at
+
+    def type_all(self, texts: Mapping[str, str]) -> None:
+        """Type into fields that are empty yet: consents and days one by one, the others in one go."""
+        alone = {
+            path: typed
+            for path, typed in texts.items()
+            if path.startswith("ask.consent.") or field_of(path).kind == "date"
+        }
+        for path, typed in alone.items():
+            self.type(path, typed)
+        changes = tuple(
+            Change(
+                id=uuid5(SPACE, f"{self.visit_id} {path} 0"),
+                visit_id=self.visit_id,
+                path=path,
+                typed=with_unit(field_of(path).kind, typed, "cm"),
+                value=read_typed(field_of(path), typed, unit="cm"),
+                expected_version=0,
+                member_id=self._member.id,
+            )
+            for path, typed in texts.items()
+            if path not in alone
+        )
+        self._records.import_batch(
+            self._member.practice_id, ImportBatch(clients=(), visits=(), changes=changes), self._at
+        )
 
     def type(self, path: str, typed: str, version: int = 0) -> None:
         self._visits.change(
@@ -136,6 +165,7 @@ class _Typist:
 def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half: bool) -> None:
     """What the hands left: each setting to the nearest half centimetre, the first half only if asked."""
     order = visits.worked(member, typist.visit_id, "cm")[1].order
+    texts: dict[str, str] = {}
     for row in order[: len(order) // 2] if half else order:
         if row.setting is None:
             continue
@@ -143,7 +173,8 @@ def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half:
         typed = f"{round(near)}" if row.unit == "deg" else f"{near:g}"
         path = f"set.{row.posture}.{row.key}"
         if path in FIELDS:
-            typist.type(path, typed)
+            texts[path] = typed
+    typist.type_all(texts)
 
 
 def _photograph(
@@ -156,12 +187,14 @@ def _photograph(
         member, typist.visit_id, uuid5(SPACE, f"{typist.visit_id} {index}"), made.jpeg
     )
     start = f"look.photo.{kept.id}"
-    typist.type(f"{start}.view", "rear" if rear else "side")
-    typist.type(f"{start}.posture", "standing" if shot.standing else "seated")
-    typist.type(f"{start}.when", shot.when)
-    typist.type(f"{start}.known", format_length(STAFF_MM, "cm"))
-    for name, typed in made.typed().items():
-        typist.type(f"{start}.{name}", typed)
+    said = {
+        "view": "rear" if rear else "side",
+        "posture": "standing" if shot.standing else "seated",
+        "when": shot.when,
+        "known": format_length(STAFF_MM, "cm"),
+        **made.typed(),
+    }
+    typist.type_all({f"{start}.{name}": typed for name, typed in said.items()})
 
 
 def _measured_before(
@@ -175,7 +208,7 @@ def _measured_before(
 ) -> None:
     """An earlier visit at which the body was measured, signed and done with."""
     visits = VisitService(records, lambda: day)
-    typist = _Typist(visits, member, visits.start(member, practice, client_id).id)
+    typist = _Typist(visits, records, member, visits.start(member, practice, client_id).id, day)
     then = replace(
         client,
         off={name: client.off.get(name, 0.0) + off.get(name, 0.0) for name in {*client.off, *off}},
@@ -185,8 +218,7 @@ def _measured_before(
         **NO_FLAGS,
         "report.follow_up": (practice.day(day) + timedelta(days=28)).isoformat(),
     }
-    for path, typed in {**body_readings(then), **said}.items():
-        typist.type(path, typed)
+    typist.type_all({**body_readings(then), **said})
     reports = ReportService(records, visits, TypstPdfRenderer(), lambda: day, PaperFiles())
     reports.sign(member, practice, typist.visit_id, "cm")
 
@@ -218,22 +250,21 @@ def _visit(
         _measured_before(
             client, member, practice, made.id, records, now - timedelta(days=days), off
         )
-    typist = _Typist(visits, member, visits.start(member, practice, made.id).id)
+    typist = _Typist(visits, records, member, visits.start(member, practice, made.id).id, then())
     typed = dict(client.entries)
     if client.workstation:
         shared = shelf[client.workstation]
-        for path, text in {**shared.values, "look.workstation": str(shared.id)}.items():
-            typist.type(path, text)
+        typist.type_all({**shared.values, "look.workstation": str(shared.id)})
     steps = _STEPS[client.until]
     typed |= _calls(typed, practice.day(now).isoformat())
     if "measure" in steps:
         typed |= {"measure.posture": "as_they_work"} | body_readings(client) | dict(client.measured)
     if "report" in steps:
         typed["report.follow_up"] = (practice.day(then()) + timedelta(days=28)).isoformat()
-    for path, text in typed.items():
-        there = path.startswith("place.") and "look" in steps
-        if (path.split(".")[0] in steps or path.startswith("work.") or there) and text:
-            typist.type(path, text)
+    reached = ("work", *steps, *(("place",) if "look" in steps else ()))
+    typist.type_all(
+        {path: text for path, text in typed.items() if path.partition(".")[0] in reached and text}
+    )
     photos = PhotoService(records, PillowImageProcessor(), then)
     for index, shot in enumerate(client.photos if "look" in steps else ()):
         _photograph(typist, photos, member, index, shot)

@@ -10,11 +10,14 @@ import urllib.request
 from contextlib import suppress
 from dataclasses import dataclass, field
 
+import psycopg
 import pytest
 from playwright.sync_api import Locator, Page, expect
+from sqlalchemy.engine import make_url
 
 from conftest import ROOT, empty_database
-from gentle_plumb.hosting.postgres import free_port
+from gentle_plumb.hosting.postgres import Addresses, free_port
+from gentle_plumb.hosting.run import prepare
 from plumb_demo.people import DEMO_MEMBERS
 
 expect.set_options(timeout=60_000)
@@ -57,9 +60,33 @@ class Program:
         self.process.wait(15)
 
 
+ONE_LOADS = 7_316_206
+"""Any number of its own: the first to need the demo loads it, the others wait and copy."""
+
+
 @pytest.fixture(scope="session")
-def program(server_url):
-    with empty_database(server_url) as url:
+def demo_database(server_url, testrun_uid):
+    """The name of a database with the demo in it, loaded once however many run these tests."""
+    name = f"plumb_demo_{testrun_uid[:12]}"
+    with psycopg.connect(server_url, autocommit=True) as db:
+        db.execute("select pg_advisory_lock(%s)", [ONE_LOADS])
+        there = "select datname from pg_database where datname like 'plumb_demo_%'"
+        names = [row[0] for row in db.execute(there)]
+        if name not in names:
+            for old in names:  # of runs that are over
+                db.execute(f'drop database "{old}" with (force)')
+            with empty_database(
+                server_url
+            ) as url:  # a load that broke is not taken for a whole one
+                prepare(Addresses(migrates=url, serves=url), demo=True, say=lambda _: None)
+                db.execute(f'create database "{name}" template "{make_url(url).database}"')
+        db.execute("select pg_advisory_unlock(%s)", [ONE_LOADS])
+    return name
+
+
+@pytest.fixture(scope="session")
+def program(server_url, demo_database):
+    with empty_database(server_url, demo_database) as url:
         started = Program(url)
         started.start()
         yield started
@@ -126,22 +153,31 @@ def remember(page: Page, program: Program, who: int = 0) -> None:
 
 
 @pytest.fixture
-def sees_health(playwright, program):
-    """The reader sees health data while this test runs: the owner has said so."""
-    owner = playwright.request.new_context(base_url=program.address)
+def owner(playwright, program):
+    """The owner signed in without a page, to do what a test is not about."""
+    seen = playwright.request.new_context(base_url=program.address)
     who = {"email": DEMO_MEMBERS[0].email, "password": DEMO_MEMBERS[0].password}
-    token = {"X-Plumb-Csrf": owner.post("/api/session", data=who).json()["csrf"]}
-    people = owner.get("/api/members").json()
-    reader = next(one["id"] for one in people if one["role"] == "reader")
+    token = seen.post("/api/session", data=who).json()["csrf"]
+    head = {"X-Plumb-Csrf": token}
+    made = playwright.request.new_context(
+        base_url=program.address, extra_http_headers=head, storage_state=seen.storage_state()
+    )
+    seen.dispose()
+    yield made
+    made.dispose()
+
+
+@pytest.fixture
+def sees_health(owner):
+    """The reader sees health data while this test runs: the owner has said so."""
+    reader = next(one["id"] for one in owner.get("/api/members").json() if one["role"] == "reader")
 
     def grant(sees):
-        told = owner.put(f"/api/members/{reader}/health", data={"sees_health": sees}, headers=token)
-        assert told.ok
+        assert owner.put(f"/api/members/{reader}/health", data={"sees_health": sees}).ok
 
     grant(True)
     yield
     grant(False)
-    owner.dispose()
 
 
 @pytest.fixture

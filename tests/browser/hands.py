@@ -1,4 +1,4 @@
-"""The same visit by different hands: with a mouse, by keys alone, by a finger on a phone."""
+"""The same visit by different hands: by keys alone, by a finger on a phone."""
 
 from __future__ import annotations
 
@@ -8,14 +8,15 @@ MOST_TABS = 160
 """So many presses of Tab lead to anything on a screen."""
 
 
-class MouseHand:
-    """Clicks and types."""
+class Hand:
+    """Taps, and types on the keyboard of a phone."""
 
     def __init__(self, page: Page) -> None:
         self.page = page
 
     def press(self, target: Locator) -> None:
-        target.click()
+        target.scroll_into_view_if_needed()
+        target.tap()
 
     def choose(self, target: Locator) -> None:
         """One of a few."""
@@ -37,15 +38,7 @@ class MouseHand:
         self.press(self.page.get_by_role("radio", name=strength, exact=True).first)
 
 
-class FingerHand(MouseHand):
-    """Taps, and types on the keyboard of a phone."""
-
-    def press(self, target: Locator) -> None:
-        target.scroll_into_view_if_needed()
-        target.tap()
-
-
-class KeyHand(MouseHand):
+class KeyHand(Hand):
     """Never leaves the keyboard: what can't be reached by Tab is not there."""
 
     def reach(self, target: Locator, key: str = "Tab", *, within: bool = False) -> None:

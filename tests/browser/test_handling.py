@@ -6,7 +6,7 @@ import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from browser.conftest import kept
-from browser.hands import FingerHand, KeyHand, MouseHand
+from browser.hands import Hand, KeyHand
 from plumb_demo.people import DEMO_MEMBERS
 
 pytestmark = pytest.mark.browser
@@ -45,20 +45,20 @@ READINGS = {
 }
 
 
-def button(hand: MouseHand, name: str | re.Pattern[str], role: str = "button", **more) -> Locator:
+def button(hand: Hand, name: str | re.Pattern[str], role: str = "button", **more) -> Locator:
     return hand.page.get_by_role(role, name=name, **more).first
 
 
-def next_part(hand: MouseHand) -> None:
+def next_part(hand: Hand) -> None:
     hand.press(hand.page.locator("[data-next]"))
 
 
-def at(hand: MouseHand, address: str) -> None:
+def at(hand: Hand, address: str) -> None:
     """The next screen is there."""
     expect(hand.page).to_have_url(re.compile(address))
 
 
-def sign_in_and_begin(hand: MouseHand) -> None:
+def sign_in_and_begin(hand: Hand) -> None:
     hand.into(hand.page.get_by_label("Address"))
     hand.type(DEMO_MEMBERS[0].email)
     hand.into(hand.page.get_by_label("Password", exact=True))
@@ -72,7 +72,7 @@ def sign_in_and_begin(hand: MouseHand) -> None:
     hand.press(button(hand, "Save and start visit"))
 
 
-def ask(hand: MouseHand) -> None:
+def ask(hand: Hand) -> None:
     page = hand.page
     hand.press(button(hand, "All three given"))
     hand.into(page.get_by_label("Reason for the visit"))
@@ -97,7 +97,7 @@ def ask(hand: MouseHand) -> None:
     next_part(hand)
 
 
-def look(hand: MouseHand) -> None:
+def look(hand: Hand) -> None:
     page = hand.page
     at(hand, "/look")
     for number in ("46", "73", "42", "110", "60"):
@@ -119,7 +119,7 @@ def look(hand: MouseHand) -> None:
     next_part(hand)
 
 
-def measure(hand: MouseHand) -> None:
+def measure(hand: Hand) -> None:
     page = hand.page
     at(hand, "/measure")
     expect(page.locator("[data-dimension] h3")).to_be_visible()
@@ -137,7 +137,7 @@ def measure(hand: MouseHand) -> None:
         expect(page.locator("[data-dimension] h3", has_text=gone)).to_have_count(0)
 
 
-def finish(hand: MouseHand) -> None:
+def finish(hand: Hand) -> None:
     page = hand.page
     at(hand, "/work")
     next_part(hand)
@@ -152,7 +152,7 @@ def finish(hand: MouseHand) -> None:
     expect(button(hand, re.compile("Client.s paper, version 1"), "link")).to_be_visible()
 
 
-def whole_visit(hand: MouseHand, program) -> None:
+def whole_visit(hand: Hand, program) -> None:
     hand.page.set_default_timeout(60_000)
     hand.page.goto(program.address)
     for part in (sign_in_and_begin, ask, look, measure, finish):
@@ -160,24 +160,20 @@ def whole_visit(hand: MouseHand, program) -> None:
     kept(hand.page)
 
 
-def test_a_plain_visit_takes_few_clicks_and_keys(page: Page, program):
-    page.add_init_script(COUNT)
-    whole_visit(MouseHand(page), program)
-    clicks, keys = (int(page.evaluate(f"sessionStorage.{kind}")) for kind in ("click", "keydown"))
-    print(f"\na plain visit: {clicks} clicks, {keys} keys")
-    assert clicks <= MOST_CLICKS
-    assert keys <= MOST_KEYS
-
-
 def test_a_whole_visit_by_keys_alone(page: Page, program):
     whole_visit(KeyHand(page), program)
 
 
-def test_a_whole_visit_by_a_finger_on_a_phone(browser, program):
+def test_a_plain_visit_by_a_finger_takes_few_taps_and_keys(browser, program):
     phone = browser.new_context(
         viewport={"width": 390, "height": 844}, has_touch=True, is_mobile=True
     )
     page = phone.new_page()
-    whole_visit(FingerHand(page), program)
+    page.add_init_script(COUNT)
+    whole_visit(Hand(page), program)
+    taps, keys = (int(page.evaluate(f"sessionStorage.{kind}")) for kind in ("click", "keydown"))
+    print(f"\na plain visit: {taps} taps, {keys} keys")
+    assert taps <= MOST_CLICKS
+    assert keys <= MOST_KEYS
     assert page.evaluate(SIDEWAYS) == 0
     phone.close()

@@ -30,7 +30,7 @@ def test_in_a_storm_what_was_acknowledged_is_kept_once_and_in_order(tmp_path_fac
     print(f"seed {seed}")
     folder = ROOT / "var" / f"test-storm-{os.getpid()}"
     try:
-        told = Storm(folder, seed).blow(0)
+        told = Storm(folder, seed, people=3).blow(0)
     finally:
         subprocess.run(["rm", "-rf", str(folder)], check=True)
     assert (told.lost, told.refused, told.doubled) == ([], [], 0)

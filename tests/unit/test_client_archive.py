@@ -3,6 +3,7 @@
 import io
 import json
 import zipfile
+from copy import deepcopy
 from datetime import UTC, datetime
 
 import pytest
@@ -11,7 +12,6 @@ from gentle_plumb.documents import PaperFiles, PillowImageProcessor, ZipArchives
 from gentle_plumb.services.archives import ArchiveService
 from gentle_plumb.services.errors import BadFile, NeedsConsent, NotAllowed
 from gentle_plumb.services.photos import PhotoService
-from plumb_demo import load_demo
 from unit.services.world import World
 
 
@@ -28,10 +28,9 @@ def service(world):
 
 
 @pytest.fixture(scope="module")
-def exported():
+def exported(loaded):
     """The demo's client with photographs and signed papers: their values and their archive."""
-    world = World(Clock())
-    load_demo(world.accounts_port, world.records, world.shelf, world.store, world.reports._clock)
+    world = deepcopy(loaded)
     owner = world.accounts_port.member_by_email("ines@saltmere.example")
     line = next(one for one in world.visits.visits(owner) if one.client.name.startswith("Odile"))
     _, archive = service(world).export(owner, line.client.id)

@@ -182,13 +182,14 @@ class DeviceRecords(ServersRecords):
             if id not in self.visit_by_id and one.started_on < visit.started_on
         }
         for one in self.visit_by_id.values():
+            if one.client_id != visit.client_id or one.started_on >= visit.started_on:
+                continue
             measured = {
                 path: entry.value
                 for path, entry in self.entries_of(one.id).items()
                 if path.startswith("measure.")
             }
-            same = one.client_id == visit.client_id and one.started_on < visit.started_on
-            if same and measured:
+            if measured:
                 found[one.id] = EarlierVisit(
                     visit_id=one.id, started_on=one.started_on, values=measured
                 )

@@ -13,7 +13,7 @@ from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
 from ..core.presentation import StackView, stack_view
-from ..core.record import Field, check_range, field_of, fields, other_end, read_typed
+from ..core.record import Field, check_range, field_of, fields, other_end, read_typed, with_unit
 from ..core.units import LengthUnit, format_length, parse_length
 from ..core.visit import spoken_date
 from ..core.what_if import (
@@ -260,13 +260,11 @@ class VisitService:
             check_range(field, typed, value, held, unit=unit)
         if path == FOLLOW_UP and value is not None:
             self._not_before_the_visit(member, visit_id, str(value))
-        clean = typed.strip()
-        bare = field.kind == "length" and clean and clean[-1].isdigit()
         change = Change(
             id=change_id,
             visit_id=visit_id,
             path=path,
-            typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
+            typed=with_unit(field.kind, typed, unit),
             value=value,
             expected_version=expected_version,
             member_id=member.id,

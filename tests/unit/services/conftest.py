@@ -1,8 +1,9 @@
 """A practice in memory, empty or with the demo in it."""
 
+from copy import deepcopy
+
 import pytest
 
-from plumb_demo import load_demo
 from plumb_demo.people import DEMO_MEMBERS
 from unit.services.world import World
 
@@ -13,11 +14,8 @@ def world(clock):
 
 
 @pytest.fixture(scope="module")
-def demo_world():
-    from conftest import Clock
-
-    world = World(Clock())
-    load_demo(world.accounts_port, world.records, world.shelf, world.store, world.reports._clock)
+def demo_world(loaded):
+    world = deepcopy(loaded)
     owner = world.accounts_port.member_by_email(DEMO_MEMBERS[0].email)
     lines = {line.client.name.split()[0]: line for line in reversed(world.visits.visits(owner))}
     return world, owner, lines

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render } from "@testing-library/react";
+import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { afterEach, vi } from "vitest";
+import { vi } from "vitest";
 import { createStore } from "zustand";
 import type { ChangeQueue } from "@/features/visit/saving/change-queue";
 import type { FieldState } from "@/features/visit/saving/field-state";
@@ -17,8 +17,6 @@ import type { Schemas } from "@/shared/api/client";
 
 type Row = Schemas["RowView"];
 type Workup = Schemas["VisitWorkup"];
-
-afterEach(cleanup);
 
 // the test's window knows no media queries: a desk with a mouse
 window.matchMedia ??= () =>

@@ -19,7 +19,7 @@ from .range_ends import check_range, other_end
 from .reading import read_typed
 from .record import Record
 from .shelf import SHELF, ShelfKind
-from .writing import typed_of
+from .writing import typed_of, with_unit
 
 __all__ = [
     "FAMILIES",
@@ -44,4 +44,5 @@ __all__ = [
     "read_typed",
     "step_of",
     "typed_of",
+    "with_unit",
 ]

@@ -2,7 +2,19 @@
 
 from __future__ import annotations
 
+from ..units import LengthUnit
 from .fields import Field
+
+
+def with_unit(kind: str, typed: str, unit: LengthUnit) -> str:
+    """Return typed text as it is kept: trimmed, and a bare length with the unit it was typed in.
+
+    >>> with_unit("length", " 46,5 ", "cm"), with_unit("length", "5'9", "cm"), with_unit("number", "3", "cm")
+    ('46,5 cm', "5'9", '3')
+    """
+    clean = typed.strip()
+    bare = kind == "length" and clean[-1:].isdigit() and "'" not in clean
+    return f"{clean} {unit}" if bare else clean
 
 
 def typed_of(field: Field[object], value: float | str) -> str:

@@ -9,6 +9,7 @@ from typing import Literal
 from uuid import UUID, uuid5
 
 from ...core.own_page import Question, Round, read_answer
+from ...core.record import with_unit
 from ...core.record.fields.ask import ConsentAnswer
 from ...core.units import LengthUnit
 from ...core.words import say_length
@@ -299,13 +300,11 @@ class OwnPageService:
         held = self._round(who, round)
         asked = self._question(who, question)
         value = read_answer(asked, typed, unit=unit)
-        clean = typed.strip()
-        bare = asked.kind == "length" and clean and clean[-1].isdigit()
         return self._pages.answer(
             held.id,
             GivenAnswer(
                 question=asked.id,
-                typed=f"{clean} {unit}" if bare and "'" not in clean else clean,
+                typed=with_unit(asked.kind, typed, unit),
                 value=value,
                 changed_at=self._clock(),
                 version=expected_version + 1,

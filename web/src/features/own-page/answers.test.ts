@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { AnswerKeeper } from "./answers";
 import { arcOf, nowIn } from "./clock";

@@ -36,9 +36,12 @@ export function OwnPage() {
   if (shut) return <Door token={token} />;
   if (page.isError && !page.data)
     return (
-      <main className="mx-auto max-w-md p-6 text-lg" role="alert">
-        <p className="mb-4">{words.t("door.trouble")}</p>
-        {roundThatWaits() && <p className="mb-4">{words.t("door.waits")}</p>}
+      <main id="main" className="mx-auto max-w-md p-6 text-lg">
+        <h1 className="mb-4 text-3xl">{words.t("door.title")}</h1>
+        <div role="alert" className="mb-4 space-y-4">
+          <p>{words.t("door.trouble")}</p>
+          {roundThatWaits() && <p>{words.t("door.waits")}</p>}
+        </div>
         <Button disabled={page.isFetching} onClick={() => void page.refetch()}>
           {words.t("door.again")}
         </Button>

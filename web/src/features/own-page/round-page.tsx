@@ -71,7 +71,7 @@ function Asked({
     ],
     [questions, round],
   );
-  const [at, setAt] = useState(() => firstOpen(steps, questions));
+  const [at, setAt] = useState(() => firstOpen(steps, questions, answers.typed));
   const step = steps[at] ?? "send";
   const go = (to: number) => {
     (document.activeElement as HTMLElement | null)?.blur();
@@ -213,11 +213,16 @@ function Twice({
 }
 
 /** The first step of which nothing was answered: who comes back goes on from there. */
-function firstOpen(steps: readonly string[], questions: readonly Question[]): number {
-  const begun = questions.some((one) => one.typed !== "");
+function firstOpen(
+  steps: readonly string[],
+  questions: readonly Question[],
+  typed: ReadonlyMap<string, string>,
+): number {
+  const isOpen = ({ id }: Question) => !typed.get(id);
+  const begun = !questions.every(isOpen);
   const open = steps.findIndex((step) => {
     const mine = questions.filter((one) => one.section === step);
-    return mine.length > 0 && mine.every((one) => one.typed === "");
+    return mine.length > 0 && mine.every(isOpen);
   });
   return begun && open > 0 ? open : 0;
 }

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
 import { missingOf } from "./first-day";

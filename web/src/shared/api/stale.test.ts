@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { QueryClient, QueryObserver } from "@tanstack/react-query";
 import { expect, test, vi } from "vitest";
 import { outdate } from "./stale";

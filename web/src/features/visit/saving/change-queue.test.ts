@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Schemas } from "@/shared/api/client";
 import { newKey } from "@/shared/device/seal";

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { expect, test } from "vitest";
 import { aField } from "@/test/visit";
 import { nextOf } from "./walk";
