@@ -149,6 +149,8 @@ def test_the_shelf_holds_own_pieces_and_shows_both_versions(owner, app, office):
     assert (stale.status_code, stale.json()["current"]["place"]) == (409, "Bridge")
     wrong = owner.add("shelf", **{**body, "name": "X", "values": {"look.chair.seat_min": "9"}})
     assert (wrong.status_code, wrong.json()["field"]) == (422, "look.chair.seat_min")
+    none = owner.add("shelf", **{**body, "name": "X", "piece": "sofa", "values": {}})
+    assert (none.status_code, none.json()["field"]) == (422, "piece")
     bare = owner.add("shelf", **{**body, "name": "X", "values": {"look.chair.kind": " "}})
     assert (bare.status_code, bare.json()["field"]) == (422, "look.chair.kind")
     reader = Page(app)

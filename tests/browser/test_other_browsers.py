@@ -1,11 +1,12 @@
 """A short visit in Firefox and in WebKit, over plain HTTP on loopback as it is served."""
 
 import os
+import signal
 import subprocess
 import time
-from contextlib import contextmanager
+from contextlib import contextmanager, suppress
 from pathlib import Path
-from shutil import which
+from shutil import copytree, ignore_patterns, which
 
 import pytest
 
@@ -26,7 +27,7 @@ PATIENCE_S = 40
 
 
 @contextmanager
-def firefox(folder):
+def firefox(folder, profile=None):
     from marionette_driver.marionette import Marionette
 
     browser = Marionette(
@@ -34,14 +35,19 @@ def firefox(folder):
         headless=True,
         port=0,
         gecko_log=str(folder / "firefox.log"),
-        prefs={"browser.sessionstore.interval": 500},  # what it would write every 15 s
+        prefs={
+            "browser.sessionstore.interval": 500,  # what it would write every 15 s
+            "network.proxy.type": 0,
+        },
+        **({"profile": str(profile)} if profile else {}),
     )
     browser.start_session()
+    browser.timeout.script = PATIENCE_S
     try:
-        keeps = Path(browser.profile_path)
-        yield Hand(browser, browser.navigate, browser.execute_script, keeps)
+        yield Firefox(browser, browser.navigate, browser.execute_script, Path(browser.profile_path))
     finally:
-        browser.quit()
+        with suppress(Exception):  # a browser that was killed can't be asked to leave
+            browser.quit()
         browser.cleanup()
 
 
@@ -125,6 +131,37 @@ class Hand:
         return place
 
 
+KEPT = """return new Promise((done) => {
+    const opening = indexedDB.open("gentle-plumb");
+    opening.onsuccess = () => {
+        const all = opening.result.transaction("kept").objectStore("kept").getAllKeys();
+        all.onsuccess = () => { opening.result.close(); done(all.result.map(String)) };
+    };
+}).then((names) => %s)"""
+TAKEN_ALONG = KEPT % "names.some((one) => one.includes('visit:'))"
+WHERE = """const said = document.body.innerText;
+    return said.includes("To finish") ? "in" : said.includes("Address") && "door";"""
+ALL_SENT = KEPT % "!names.some((one) => one.includes('queue:') || one.includes('out:'))"
+NOTHING_KEPT = KEPT % "names.length === 0"
+
+
+class Firefox(Hand):
+    """One whose network can be taken away, and that can be killed."""
+
+    def cut(self):
+        """Send everything to a proxy that is not there."""
+        dead = {"network.proxy.type": 1, "network.proxy.http": "127.0.0.1"}
+        dead |= {"network.proxy.http_port": 9, "network.proxy.allow_hijacking_localhost": True}
+        self.browser.set_prefs(dead)
+
+    def kill(self):
+        """End it at once; a copy of what it leaves on the disk."""
+        os.kill(self.browser.process_id, signal.SIGKILL)
+        left = self.keeps.with_name(f"{self.keeps.name}-left")
+        copytree(self.keeps, left, ignore=ignore_patterns("lock", "*.sqlite-shm"))
+        return left
+
+
 def short_visit(hand, program, name):
     owner = DEMO_MEMBERS[0]
     hand.go_to(program.address)
@@ -164,3 +201,44 @@ def test_a_short_visit(name, program, tmp_path):
         pytest.skip(missing)
     with {"firefox": firefox, "webkit": webkit}[name](tmp_path) as hand:
         short_visit(hand, program, name)
+
+
+def test_firefox_keeps_nothing_readable_of_a_visit_without_network_killed_and_signed_out(
+    program, tmp_path
+):
+    if not BROWSERS["firefox"][0]:
+        pytest.skip(BROWSERS["firefox"][1])
+    words, owner = ("Otmar Firegrave", "Unspeakable"), DEMO_MEMBERS[0]
+    with firefox(tmp_path) as hand:
+        hand.go_to(program.address)
+        hand.type("Address", owner.email)
+        hand.type("Password", owner.password)
+        hand.press("Sign in")
+        hand.press("New visit")
+        hand.until("return navigator.serviceWorker.controller !== null")
+        hand.press("New client")
+        hand.type("Name", words[0])
+        hand.press("Save and start visit")
+        hand.sees("Before you adjust anything")
+        hand.press("Given")
+        hand.press("Next: Reason")
+        hand.until(TAKEN_ALONG)
+        hand.cut()
+        hand.type("Reason for the visit", f"{words[1]} without network")
+        hand.sees("on this device")
+        time.sleep(2)  # it has written down what it restores
+        left = hand.kill()
+    assert readable_in(left, *words) == []
+    with firefox(tmp_path, left) as hand:
+        hand.go_to(program.address)
+        if hand.until(WHERE) == "door":  # the session may have been restored with the browser
+            hand.type("Address", owner.email)
+            hand.type("Password", owner.password)
+            hand.press("Sign in")
+        hand.sees("To finish")
+        hand.until(ALL_SENT)
+        hand.press("Sign out")
+        hand.until(NOTHING_KEPT)
+        time.sleep(2)
+        left = hand.kill()
+    assert readable_in(left, *words) == []

@@ -117,8 +117,8 @@ def test_processes_share_their_figures_and_one_that_dies_is_replaced(served):
     assert float(calls.group(1)) >= 40
     spent = re.search(r'plumb_spent_seconds_total\{on="database"\} (\S+)', figures)
     assert float(spent.group(1)) > 0
-    assert float(re.search(r"plumb_pool_in_use (\S+)", figures).group(1)) >= 0
-    assert float(re.search(r"plumb_pool_size (\S+)", figures).group(1)) > 0
+    assert float(re.search(r"^plumb_pool_in_use ([\d.]+)$", figures, re.M).group(1)) >= 0
+    assert float(re.search(r"^plumb_pool_size ([\d.]+)$", figures, re.M).group(1)) > 0
     until(
         lambda: (
             "plumb_worker_age_seconds" in ask(f"{address}/metrics", Authorization=f"Bearer {TOKEN}")

@@ -94,6 +94,8 @@ def test_what_is_unsafe_comes_first_then_what_takes_the_causes_away_in_their_ord
     ]
     first = [one.text for one in things_that_matter(causes, actions)]
     assert first == ["cables", "lower seat", "fold feet"]
+    base = [one.text for one in things_that_matter(causes, [*actions, act("desk")], "desk")]
+    assert base == ["cables", "desk", "lower seat"]
     done = [act("a", "neck", state="done"), act("b")]
     assert [one.text for one in things_that_matter(causes, done)] == ["b"]
 
@@ -121,6 +123,24 @@ def test_causes_and_actions_stand_in_the_practitioners_order_and_words_beside_wh
     )
     assert "The thing we start with" in text
     assert "Computed: " + mine.title[:12] in text
+
+
+def test_the_clients_paper_says_nothing_twice_and_each_number_by_what_it_is_measured_from():
+    paper = made()[2].client
+    first, then = ({one.id for one in some} for some in (paper.first, paper.todo))
+    assert first.isdisjoint(then)
+    assert paper.first[0].id == "set.seated.seat"
+    assert [one.label for one in paper.numbers[:3]] == [
+        "Height of the seat",
+        "Height of the desk",
+        "How far the mouse is from your middle",
+    ]
+    dark, bright = (made(**{"look.room.lux": lux})[2].client for lux in (90.0, 4000.0))
+    lamp = {one.text for one in (*dark.first, *dark.todo)}
+    blind = {one.text for one in (*bright.first, *bright.todo)}
+    assert any("Add a task lamp." in one for one in lamp)
+    assert any("Fit a blind" in one for one in blind)
+    assert not any("lamp" in one for one in blind)
 
 
 def test_what_is_still_to_be_bought_is_summed_where_the_practice_keeps_prices():

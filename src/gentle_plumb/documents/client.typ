@@ -32,7 +32,7 @@
   ]
 ]
 #if c.todo.len() > 0 or c.to_set != "" [
-  == Still to do
+  == After that
   #if c.to_set != "" [- Set #c.to_set.]
   #for a in c.todo [- #action(a)
   ]

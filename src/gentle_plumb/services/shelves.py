@@ -89,6 +89,11 @@ def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str
     Raises FieldError for a path that is not the piece's, a text that can't be read, a range the wrong
     way round, and a piece of which nothing is said.
     """
+    if piece not in (*PIECES, WORKSTATION):
+        kinds = ", ".join([*PIECES, WORKSTATION])
+        raise FieldError(
+            field="piece", value=piece, message=f"“{piece}” is no kind of piece. There are {kinds}."
+        )
     pieces = PIECES if piece == WORKSTATION else [piece]
     allowed = {path for each in pieces for path in paths_of(each)}
     kept: dict[str, str] = {}

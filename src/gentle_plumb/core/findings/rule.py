@@ -88,6 +88,8 @@ class Amount(Rule):
     most: float | None = None
     only_if: When = ()
     deg_per_unit: float = 0.0
+    do_over: str = ""
+    """What to do where there is too much of it; empty where ``do`` serves both ways."""
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import replace
 from functools import cache
 from typing import Any
 
@@ -128,13 +129,14 @@ def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     if not past:
         return rule_draft(rule, subject)(cause=f"{rule.title}: {at}, in its band.", joint="")
     limit = least if past < 0 else most
+    said = replace(rule, do=rule.do_over) if past > 0 and rule.do_over else rule
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return with_load(
         facts,
         rule_draft(rule, subject),
         cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
         why=rule.why,
-        **advice(facts, rule, "seated"),
+        **advice(facts, said, "seated"),
         evidence=(f"Recorded {at}, band {band}",),
         over_deg=abs(past) * rule.deg_per_unit or None,
         joint=rule.joint if rule.deg_per_unit else "",

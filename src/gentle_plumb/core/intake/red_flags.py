@@ -38,7 +38,7 @@ RED_FLAGS: dict[str, RedFlag] = {
         RedFlag(
             id="sudden",
             urgency="urgent",
-            label="Sudden weakness, facial droop or difficulty speaking",
+            label="Sudden weakness, one side of the face drooping, or difficulty speaking",
         ),
         RedFlag(id="chest", urgency="urgent", label="Chest pain or breathlessness"),
         RedFlag(id="headache", urgency="urgent", label="A sudden or new severe headache"),

@@ -132,7 +132,7 @@ UPPER_BODY = (
         "wrist",
         20,
         "Extension loads the tendons and narrows the carpal tunnel.",
-        "Fold the keyboard's feet in, and type with straight wrists.",
+        "Type with straight wrists, the hands floating over the keys.",
         posture="either",
         sided=True,
         moves=(("surface", -1, "Lower the keys."),),

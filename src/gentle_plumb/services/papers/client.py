@@ -12,7 +12,8 @@ from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.words import say, with_unit
 from ..models import Practice, VisitSnapshot
-from ..paper_models import ClientPaper, PaperAction, PaperCause, PaperPlace
+from ..own_page.catalogues import ENGLISH
+from ..paper_models import CardLine, ClientPaper, PaperAction, PaperCause, PaperPlace
 from ..workup import Workup
 from . import pace
 from .card import card_lines, temporary_lines
@@ -25,7 +26,8 @@ from .workplace import LIFTING
 CAUTIONS = (
     "These are starting points. Comfort and the tests on the person overrule the number, "
     "and pain overrules comfort.",
-    "Stop and see your clinician if pain, tingling, numbness or dizziness starts or persists.",
+    "Stop if pain, tingling, numbness or dizziness starts or does not go away, and tell the practice "
+    "or whoever treats you.",
     LIFTING,
     "This report supports professional advice. It is not a diagnosis and does not guarantee results.",
 )
@@ -60,17 +62,23 @@ def client_paper(
     done = [one for one in actions if one.state == "done"]
     todo = [one for one in actions if one.state != "done"]
     causes = [one for one in causes_of(workup) if not one.left_out]
+    first = things_that_matter(causes, actions, _all_rest_on(workup))
+    told = {one.id for one in first}  # nothing is said twice
     return ClientPaper(
         **head_of(practice, opened, workup, unit, shows),
         scene=workup.through.scene(replace(figure, height=FIGURE_PX)),
         note=workup.record[fields.report.note] or "",
         warning=flags_of(workup),
         cares=[precaution(care) for care in workup.cares],
-        first=things_that_matter(causes, actions),
-        numbers=card_lines(workup, unit),
+        first=first,
+        numbers=[_in_everyday_words(line) for line in card_lines(workup, unit)],
         done=[one for one in done if not _of_the_numbers(one)],
         set_today=_settings_in_words(workup, left=True),
-        todo=[one for one in todo if not (_of_the_numbers(one) and one.state == "open")],
+        todo=[
+            one
+            for one in todo
+            if one.id not in told and not (_of_the_numbers(one) and one.state == "open")
+        ],
         to_set=_settings_in_words(workup, left=False),
         costs=costs_of(workup),
         lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
@@ -82,7 +90,7 @@ def client_paper(
         further_causes=max(0, len(causes) - MOST_CAUSES),
         unexplained=workup.unexplained,
         temporary=temporary_lines(workup),
-        photos=pair_of(workup),
+        photos=[one.model_copy(update={"readings": []}) for one in pair_of(workup)],
         place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if places else "",
         places=list(places),
         cautions=list(CAUTIONS),
@@ -90,18 +98,31 @@ def client_paper(
 
 
 def things_that_matter(
-    causes: Sequence[PaperCause], actions: Sequence[PaperAction]
+    causes: Sequence[PaperCause], actions: Sequence[PaperAction], base: str = ""
 ) -> list[PaperAction]:
-    """Return the few things that come first: what is unsafe, then what takes away the causes in their order.
+    """Return the few things that come first.
 
-    One for each cause, still to do; where fewer causes are open, what else is to do fills up.
+    What is unsafe, then the action ``base`` that all others rest on, then one for each cause in their order,
+    still to do; where fewer causes are open, what else is to do fills up.
     """
     left = [one for one in actions if one.state == "open"]
     found = [one for one in left if one.heading == "Make safe"]
+    found += [one for one in left if one.id == base and one not in found]
     for cause in causes:
         found += [one for one in left if cause.title in one.resolves and one not in found][:1]
     found += [one for one in left if one not in found]
     return found[:FIRST]
+
+
+def _all_rest_on(workup: Workup) -> str:
+    """Return the first setting in the order of work that has to move; the heights of all others follow it."""
+    moves = (one.id for one in workup.actions if one.kind == "set" and one.changes)
+    return next(moves, "")
+
+
+def _in_everyday_words(line: CardLine) -> CardLine:
+    """Return a number under the name it has on the client's own page, which says what it is measured from."""
+    return line.model_copy(update={"label": ENGLISH.messages[f"number.{line.key}"]})
 
 
 def _of_the_numbers(action: PaperAction) -> bool:

@@ -57,7 +57,7 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
             here === 0 && snapshot.typing === 0 && "bg-ink",
           )}
         />
-        <span className={brief ? "sr-only" : ""}>{wordsFor(snapshot, pictures, away)}</span>
+        {wordsFor(snapshot, pictures, away, brief)}
       </span>
       {snapshot.full && (
         <span role="alert" className="border-l-4 border-ink pl-2 text-sm leading-tight">
@@ -70,15 +70,18 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
 
 const OPEN = new Set(["refused", "stale"]);
 
-function wordsFor(snapshot: Snapshot, pictures: number, away: boolean): string {
+function wordsFor(snapshot: Snapshot, pictures: number, away: boolean, brief: boolean): string {
   const { pending, here, typing } = snapshot;
   if (typing > 0) return "Saving …";
   if (pending > 0 && pending === here)
-    return snapshot.onDisk ? `${pending} kept on this device` : "Keeping …";
-  if (pending > 0) return snapshot.offline ? `${pending} on this device` : "Saving …";
+    return snapshot.onDisk
+      ? `${pending} ${brief ? "kept here" : "kept on this device"}`
+      : "Keeping …";
+  if (pending > 0)
+    return snapshot.offline ? `${pending} ${brief ? "here" : "on this device"}` : "Saving …";
   if (away) return "No network";
   if (pictures) return `Sending ${pictures} photo${pictures > 1 ? "s" : ""}`;
   const rest = [...snapshot.cells.values()].some((cell) => OPEN.has(cell.state));
   const saved = rest ? "The rest saved" : "Saved";
-  return snapshot.keptAt ? `${saved} ${clockTime(snapshot.keptAt)}` : saved;
+  return snapshot.keptAt && !brief ? `${saved} ${clockTime(snapshot.keptAt)}` : saved;
 }

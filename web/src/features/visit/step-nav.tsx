@@ -48,8 +48,9 @@ export function StepNav({
                 <span
                   aria-hidden="true"
                   className={cn(
-                    "hidden text-sm leading-tight desk:block",
-                    here ? "font-semibold" : share < 1 && "text-soft",
+                    "text-sm leading-tight desk:block",
+                    here ? "font-semibold max-desk:-ml-2 max-desk:whitespace-nowrap" : "hidden",
+                    !here && share < 1 && "text-soft",
                   )}
                 >
                   {step.label}

@@ -66,7 +66,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
         </Part>
       )}
       {(paper.to_set || paper.todo.length > 0) && (
-        <Part name="Still to do">
+        <Part name="After that">
           <List first={paper.to_set && `Set ${paper.to_set}.`} actions={paper.todo} />
           {paper.costs && <p className="figures">Still to be bought, together: {paper.costs}.</p>}
         </Part>

@@ -2,6 +2,7 @@ import { ArrowDown, ArrowUp } from "lucide-react";
 import { type KeyboardEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { ByKeys } from "@/shared/ui/by-keys";
 import { FieldRow, Trouble } from "../../field-row";
 import { memberField, useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
@@ -77,8 +78,8 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
     // biome-ignore lint/a11y/noStaticElementInteractions: keys for the buttons of the causes within it
     <div onKeyDown={readOnly ? undefined : keys}>
       <p className="text-sm text-soft">
-        The client reads them in this order. By keys: arrows go from one to the next, Shift takes it
-        along, l leaves it out.
+        The client reads them in this order.
+        <ByKeys> Keys: arrows move, Shift with an arrow reorders, l leaves one out.</ByKeys>
       </p>
       <ol>
         {causes.map((one, at) => {

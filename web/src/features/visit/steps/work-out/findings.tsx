@@ -2,6 +2,7 @@ import { Plus } from "lucide-react";
 import { type KeyboardEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { ByKeys } from "@/shared/ui/by-keys";
 import { Picture } from "@/shared/ui/picture";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow, Trouble } from "../../field-row";
@@ -77,7 +78,8 @@ export function Findings() {
       </h2>
       <p className="mb-2 text-sm text-soft">
         Suggestions for you to accept, edit or dismiss. Dismissed findings are left out of the
-        report. By keys: arrows go from one to the next, a accepts, d dismisses.
+        report.
+        <ByKeys> Keys: arrows move, a accepts, d dismisses.</ByKeys>
       </p>
       {!readOnly && unseen.length > 0 && (
         <Button className="mb-3 w-full text-sm" onClick={acceptAll}>

@@ -201,7 +201,8 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       {taken ? (
         <p className="mt-2 text-sm font-semibold">Current plan</p>
       ) : (
-        !readOnly && (
+        !readOnly &&
+        !plan.same_as && (
           <span className="mt-2 flex gap-2">
             <Button onClick={() => queue.type(fieldId("work.plan"), plan.id, unit)}>
               Use this plan

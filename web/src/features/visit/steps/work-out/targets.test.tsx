@@ -1,7 +1,7 @@
 import { screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { expect, test } from "vitest";
-import { aField, aRow, aWorkup, renderInVisit } from "@/test/visit";
+import { aField, anAction, aRow, aWorkup, renderInVisit } from "@/test/visit";
 import { Targets } from "./targets";
 
 const limited = aRow({
@@ -9,10 +9,15 @@ const limited = aRow({
 });
 const left = aRow({ key: "lumbar", label: "Lumbar pad", state: "as_found", change: "0" });
 
-test("only what has to move is counted, by its state and not by its words", () => {
+test("what Set has to do is counted, and of it what has to move", () => {
   const order = ["seated.seat", "seated.surface", "seated.lumbar"];
-  renderInVisit(<Targets />, { worked: aWorkup({ rows: [aRow(), limited, left], order }) });
-  expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Two things to set");
+  const actions = [...order, "seated.tilt"].map((step) => anAction({ id: `set.${step}`, step }));
+  actions.push(anAction({ id: "add.lamp", state: "done" }));
+  const set_order = actions.map(({ id }) => id);
+  const rows = [aRow(), limited, left];
+  renderInVisit(<Targets />, { worked: aWorkup({ rows, order, actions, set_order }) });
+  expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Four things to set");
+  expect(screen.getByText("2 of them move from where they were found.")).toBeTruthy();
   const surface = screen.getByRole("button", { name: /Surface/ });
   expect(surface.textContent).toContain("thighs stop it at 64.4 cm");
   expect(screen.getByRole("button", { name: /Lumbar pad/ }).textContent).toContain("as found");

@@ -16,6 +16,7 @@ import { useNavigation } from "../../state/navigation";
 import { useCells } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
 import { rowsOf, useWhatIf } from "../../what-if/bench";
+import { settled, stepsOf } from "../set/steps";
 
 type Row = Schemas["RowView"];
 
@@ -59,16 +60,27 @@ export function Targets() {
   const known = rows.some((row) => row.key === from && row.target !== null);
   const steps = new Set(worked.order);
   const toSet = rows.filter((row) => moves(row) && steps.has(`${row.posture}.${row.key}`));
+  // Set goes through the same ones
+  const all = stepsOf(worked);
+  const waiting = all.filter((one) => !settled(one));
   const first = ranked.find((row) => toSet.includes(row));
   return (
     <div className="flex min-h-full flex-col">
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
-        {!known || (toSet.length === 0 && worked.untold_set.length > 0)
+        {!known || (all.length === 0 && worked.untold_set.length > 0)
           ? "Not enough information yet"
-          : toSet.length === 0
+          : all.length === 0
             ? "Nothing to change"
-            : `${count(toSet.length)} to set`}
+            : waiting.length === 0
+              ? "Everything is set"
+              : `${count(waiting.length)} to set`}
       </h2>
+      {known && waiting.length > toSet.length && toSet.length > 0 && (
+        <p className="text-soft">
+          {toSet.length} of them {toSet.length === 1 ? "moves" : "move"} from where{" "}
+          {toSet.length === 1 ? "it was" : "they were"} found.
+        </p>
+      )}
       {[...worked.hard, ...(worked.worse ? [worked.worse] : [])].map((words) => (
         <Notice key={words} className="mb-2">
           {words}
