@@ -38,7 +38,7 @@ export function Score({ points, onReset }: { points: Points; onReset: () => void
         <b className="figures">
           {scored.reduce((sum, one) => sum + one, 0)} of {scored.length}
         </b>
-        , kept until you close this tab.
+        , in this tab.
       </span>
       {scored.length > 0 && (
         <Button look="quiet" className="-my-2 text-sm" onClick={onReset}>

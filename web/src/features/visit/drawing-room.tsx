@@ -55,7 +55,7 @@ function Sheet({ inFlow, taken, trying }: { inFlow: boolean; taken: boolean; try
     return (
       <div
         ref={setRoom}
-        className="flex shrink-0 flex-col border-t border-ink bg-ground has-[[data-testid=body-map]]:order-first has-[[data-testid=body-map]]:h-[58dvh]"
+        className="flex shrink-0 flex-col border-t border-ink bg-ground has-[[data-testid=body-map]]:order-first has-[[data-testid=body-map]]:h-[66dvh]"
       />
     );
   const open = height !== "shut";

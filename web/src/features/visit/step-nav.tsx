@@ -49,7 +49,9 @@ export function StepNav({
                   aria-hidden="true"
                   className={cn(
                     "text-sm leading-tight desk:block",
-                    here ? "font-semibold max-desk:-ml-2 max-desk:whitespace-nowrap" : "hidden",
+                    here
+                      ? "z-10 bg-paper font-semibold whitespace-nowrap max-desk:-ml-2 max-desk:px-1"
+                      : "hidden",
                     !here && share < 1 && "text-soft",
                   )}
                 >

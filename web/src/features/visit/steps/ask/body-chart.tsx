@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { type ReactNode, useMemo } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { BodyMap, type MapWords } from "../../../../drawing/body-map";
 import { useVisitFacts } from "../../state/facts";
@@ -19,7 +19,10 @@ export function BodyChart({
   strength,
   onChoose,
   onStrength,
+  below,
 }: {
+  /** What is under the map in place of its keys, where there is no keyboard. */
+  below?: ReactNode;
   chosen: string | null;
   strength: (id: string) => number;
   onChoose: (id: string) => void;
@@ -48,9 +51,12 @@ export function BodyChart({
         onChoose={onChoose}
         onStrength={onStrength}
       />
-      <p className="figures px-5 pb-2 text-center text-sm text-soft">
-        {present ? `${present.label}: ` : ""}Arrow keys: move · 0 to 9, +: intensity · Delete: clear
-      </p>
+      {below ?? (
+        <p className="figures px-5 pb-2 text-center text-sm text-soft">
+          {present ? `${present.label}: ` : ""}Arrow keys: move · 0 to 9, +: intensity · Delete:
+          clear
+        </p>
+      )}
     </div>
   );
 }

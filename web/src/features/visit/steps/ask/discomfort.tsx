@@ -1,5 +1,6 @@
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
+import { usePhone } from "@/shared/use-media";
 import { FieldRow, Troubles } from "../../field-row";
 import { StagePortal } from "../../stage-portal";
 import { useVisitFacts } from "../../state/facts";
@@ -17,6 +18,7 @@ export function Discomfort() {
   const marked = catalogue.regions
     .filter((region) => strength(region.id) > 0)
     .sort((a, b) => strength(b.id) - strength(a.id));
+  const phone = usePhone();
   const [chosen, setChosen] = useState<string | null>(null);
   const now = catalogue.regions.find((region) => region.id === chosen) ?? marked[0];
   const set = (id: string, value: number) => {
@@ -36,6 +38,16 @@ export function Discomfort() {
           strength={strength}
           onChoose={setChosen}
           onStrength={set}
+          {...(phone && {
+            below: (
+              <div className="px-4 pb-3" aria-live="polite">
+                <p className="text-sm font-semibold">{now?.label ?? "Tap where it hurts"}</p>
+                {now && (
+                  <Strength value={strength(now.id)} onValue={(value) => set(now.id, value)} />
+                )}
+              </div>
+            ),
+          })}
         />
       </StagePortal>
       <Troubles
@@ -44,24 +56,7 @@ export function Discomfort() {
       {now ? (
         <section aria-label={now.label} className="border border-ink/40 bg-ground p-3">
           <h3 className="text-lg">{now.label}</h3>
-          <p className="mb-1.5 text-sm text-soft">Strength, 0 none to 10 the worst there is</p>
-          <RadioGroup.Root
-            aria-label="Strength"
-            value={`${strength(now.id)}`}
-            disabled={readOnly}
-            onValueChange={(value) => set(now.id, Number(value))}
-            className="grid grid-cols-6 gap-1"
-          >
-            {STRENGTHS.map((value) => (
-              <RadioGroup.Item
-                key={value}
-                value={value}
-                className="figures min-h-11 border border-ink/40 text-lg data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground"
-              >
-                {value}
-              </RadioGroup.Item>
-            ))}
-          </RadioGroup.Root>
+          {!phone && <Strength value={strength(now.id)} onValue={(value) => set(now.id, value)} />}
           {strength(now.id) > 0 && (
             <div className="mt-3 space-y-3">
               {more.map((field) => (
@@ -91,5 +86,32 @@ export function Discomfort() {
         ))}
       </ol>
     </div>
+  );
+}
+
+/** How strong the discomfort of one region is. */
+function Strength({ value, onValue }: { value: number; onValue: (value: number) => void }) {
+  const { readOnly } = useVisitFacts();
+  return (
+    <>
+      <p className="mb-1.5 text-sm text-soft">Strength, 0 none to 10 the worst there is</p>
+      <RadioGroup.Root
+        aria-label="Strength"
+        value={`${value}`}
+        disabled={readOnly}
+        onValueChange={(next) => onValue(Number(next))}
+        className="grid grid-cols-6 gap-1"
+      >
+        {STRENGTHS.map((one) => (
+          <RadioGroup.Item
+            key={one}
+            value={one}
+            className="figures min-h-11 border border-ink/40 text-lg data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground"
+          >
+            {one}
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+    </>
   );
 }

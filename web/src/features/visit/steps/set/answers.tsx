@@ -22,6 +22,9 @@ function choicesOf(field: Schemas["FieldOut"] | undefined) {
   return (field?.choices ?? []).map(([value, label]) => ({ value, label }));
 }
 
+/** What the client can feel: cables and a lamp are not among it. */
+const FELT: ReadonlySet<Action["kind"]> = new Set(["set", "add", "technique", "habit"]);
+
 /** The test on the person with its answer, and the client's own word; what follows from either. */
 export function TestAndWord({ action }: { action: Action }) {
   const { check } = action;
@@ -42,6 +45,7 @@ export function TestAndWord({ action }: { action: Action }) {
       />
     </div>
   );
+  if (!check && !FELT.has(action.kind) && word.typed === "") return null;
   return (
     <div className="mt-3 space-y-2 border-t border-hair pt-2">
       {check && (
@@ -50,7 +54,7 @@ export function TestAndWord({ action }: { action: Action }) {
         </p>
       )}
       {check && ask(test, "Test")}
-      {ask(word, "The client says")}
+      {(FELT.has(action.kind) || word.typed !== "") && ask(word, "The client says")}
       <Trouble path={word.path} id={`${action.field}-word`} />
       {word.typed === "hurts" && <Hurts action={action} />}
       {(test.typed === "nearly" || test.typed === "fails" || word.typed === "not_yet") && (

@@ -107,9 +107,9 @@ function StepList({
       <thead>
         <tr className="border-b border-ink text-left">
           <th className="py-1 font-semibold">Adjust in this order</th>
-          <th className="text-right font-semibold">Target</th>
-          <th className="text-right font-semibold">Set</th>
-          <th className="text-right font-semibold">Still off</th>
+          <th className="pl-2 text-right font-semibold">Target</th>
+          <th className="pl-2 text-right font-semibold">Set</th>
+          <th className="pl-2 text-right font-semibold whitespace-nowrap">Still off</th>
         </tr>
       </thead>
       <tbody className="figures">

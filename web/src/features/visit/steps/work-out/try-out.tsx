@@ -60,7 +60,9 @@ export function TryOut() {
   const present = (field: Field): string => {
     const [, posture, key] = field.id.split(".");
     const row = rows.find((one) => one.posture === posture && one.key === key);
-    return row?.setting ?? cells.get(field.id)?.typed ?? "";
+    // a support of no height is none: it is not in the order of work
+    const none = Number(row?.setting) === 0 && !worked?.order.includes(`${posture}.${key}`);
+    return (none ? null : row?.setting) ?? cells.get(field.id)?.typed ?? "";
   };
   return (
     <div className="flex flex-col gap-3 pb-6">
