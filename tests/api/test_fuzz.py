@@ -35,7 +35,7 @@ def test_no_input_breaks_the_server(app, aim):
 
     def fuzz(operation):
         @settings(
-            max_examples=12, deadline=None, database=None, suppress_health_check=list(HealthCheck)
+            max_examples=8, deadline=None, database=None, suppress_health_check=list(HealthCheck)
         )
         @given(case=operation.as_strategy())
         def attempt(case):

@@ -17,7 +17,7 @@ from gentle_plumb.core.what_if import JsonWhatIfSession, VisitInput, visit_input
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import full_visit
 
-SEED, VISITS = 20261125, 80
+SEED, VISITS = 20261125, 40
 
 
 def in_page(page: Page) -> None:
