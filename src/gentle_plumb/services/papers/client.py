@@ -12,7 +12,6 @@ from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.words import say, with_unit
 from ..models import Practice, VisitSnapshot
-from ..own_page.catalogues import ENGLISH
 from ..paper_models import CardLine, ClientPaper, PaperAction, PaperCause, PaperPlace
 from ..workup import Workup
 from . import pace
@@ -122,7 +121,7 @@ def _all_rest_on(workup: Workup) -> str:
 
 def _in_everyday_words(line: CardLine) -> CardLine:
     """Return a number under the name it has on the client's own page, which says what it is measured from."""
-    return line.model_copy(update={"label": ENGLISH.messages[f"number.{line.key}"]})
+    return line.model_copy(update={"label": say(f"number.{line.key}")})
 
 
 def _of_the_numbers(action: PaperAction) -> bool:
