@@ -1,5 +1,6 @@
 """Words made last, from numbers, states and directions: one catalogue, one formatter."""
 
+from .client_numbers import CLIENT_NUMBERS
 from .invalid import Misplaced, invalid_at, invalid_text
 from .messages import ENGLISH, Messages, say
 from .numbers import (
@@ -17,6 +18,7 @@ from .numbers import (
 )
 
 __all__ = [
+    "CLIENT_NUMBERS",
     "ENGLISH",
     "Messages",
     "Misplaced",

@@ -133,16 +133,6 @@ ENGLISH: dict[str, str] = {
     "drill.urgent": "The client says yes to one of these. With which do you stop and see to urgent medical care "
     "first of all?",
     "drill.urgent_why": "{sign}. {urgency}. {rest}.",
-    # numbers to come back to, as the client knows them: by what they are measured from
-    "number.seat": "Height of the seat",
-    "number.footrest": "Height of the footrest",
-    "number.surface": "Height of the desk",
-    "number.mouse": "How far the mouse is from your middle",
-    "number.screen_top": "Top of the screen",
-    "number.distance": "From your eye to the screen",
-    "number.scale": "Size of the text",
-    "number.display": "What the desk's display shows",
-    "number.key": "Which key on the desk",
     # the day
     "day.too_late": "From {start} a day of {hours} h would run past midnight: it is shown from {latest}.",
     "day.week": "{stand} min of standing a day, at most {longest} min at a stretch.",

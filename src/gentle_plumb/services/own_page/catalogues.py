@@ -9,7 +9,7 @@ from typing import Any, cast
 
 from ...core.errors import UnreadableValue
 from ...core.plain_text import check_text
-from ...core.words import ENGLISH as SENTENCES
+from ...core.words import CLIENT_NUMBERS
 from ..errors import BadFile
 from ..models import Direction, MessageCatalogue
 
@@ -23,9 +23,7 @@ _GAP = re.compile(r"\{(\w+)\}")
 
 def _english() -> MessageCatalogue:
     held = json.loads(files(__package__).joinpath("en.json").read_text("utf-8"))
-    held["messages"] |= {
-        name: text for name, text in SENTENCES.items() if name.startswith("number.")
-    }
+    held["messages"] |= {f"number.{key}": name for key, name in CLIENT_NUMBERS.items()}
     return MessageCatalogue(**held)
 
 

@@ -10,7 +10,7 @@ from ...core.intake import RED_FLAGS
 from ...core.presentation import hard_limit_words
 from ...core.record import fields
 from ...core.units import LengthUnit
-from ...core.words import say, with_unit
+from ...core.words import CLIENT_NUMBERS, say, with_unit
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, ClientPaper, PaperAction, PaperCause, PaperPlace
 from ..workup import Workup
@@ -121,7 +121,7 @@ def _all_rest_on(workup: Workup) -> str:
 
 def _in_everyday_words(line: CardLine) -> CardLine:
     """Return a number under the name it has on the client's own page, which says what it is measured from."""
-    return line.model_copy(update={"label": say(f"number.{line.key}")})
+    return line.model_copy(update={"label": CLIENT_NUMBERS[line.key]})
 
 
 def _of_the_numbers(action: PaperAction) -> bool:
