@@ -10,7 +10,7 @@ from uuid import UUID, uuid4, uuid5
 
 from gentle_plumb.core.body import DIMENSIONS, NEEDED
 from gentle_plumb.core.photo import Photo
-from gentle_plumb.core.record import FIELDS, Record, field_of, read_typed, with_unit
+from gentle_plumb.core.record import FIELDS, Record, as_kept, field_of, read_typed
 from gentle_plumb.core.units import format_length
 from gentle_plumb.core.visit import PhotoFile, photos_from
 from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
@@ -138,7 +138,7 @@ class _Typist:
                 id=uuid5(SPACE, f"{self.visit_id} {path} 0"),
                 visit_id=self.visit_id,
                 path=path,
-                typed=with_unit(field_of(path).kind, typed, "cm"),
+                typed=as_kept(field_of(path).kind, typed, "cm"),
                 value=read_typed(field_of(path), typed, unit="cm"),
                 expected_version=0,
                 member_id=self._member.id,

@@ -190,7 +190,7 @@ def test_while_the_server_is_busy_the_device_draws_by_itself(tablet, program):
 
 def test_nothing_readable_is_kept_and_nothing_at_all_after_signing_out(tablet):
     """In the page's own store, and in what the browser itself writes down: forms, autofill, the history's titles."""
-    page, words = tablet.page, ("Quillon", "Ferrars", "Unmistakable")
+    page, words = tablet.page, ("Quillon", "Ferrars", "Unmistakable", "Tolliver")
     tablet.cut()
     add_client(page, "Quillon Ferrars")
     consent(page, "To keep health notes")

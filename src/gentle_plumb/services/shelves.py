@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from uuid import UUID, uuid4
 
 from ..core.errors import FieldError
-from ..core.record import PIECES, check_range, field_of, other_end, paths_of, read_typed, with_unit
+from ..core.record import PIECES, as_kept, check_range, field_of, other_end, paths_of, read_typed
 from ..core.units import LengthUnit
 from .models import Member, ShelfItem
 from .permissions import require_office
@@ -105,7 +105,7 @@ def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str
             continue
         read[path] = value
         check_range(field, typed, value, read.get(other_end(path) or ""), unit=unit)
-        kept[path] = with_unit(field.kind, typed, unit)
+        kept[path] = as_kept(field.kind, typed, unit)
     if not kept and piece != WORKSTATION:
         first = next(iter(paths_of(piece)))
         raise FieldError(

@@ -13,7 +13,7 @@ from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
 from ..core.presentation import StackView, stack_view
-from ..core.record import Field, check_range, field_of, fields, other_end, read_typed, with_unit
+from ..core.record import Field, as_kept, check_range, field_of, fields, other_end, read_typed
 from ..core.units import LengthUnit, format_length, parse_length
 from ..core.visit import spoken_date
 from ..core.what_if import (
@@ -264,7 +264,7 @@ class VisitService:
             id=change_id,
             visit_id=visit_id,
             path=path,
-            typed=with_unit(field.kind, typed, unit),
+            typed=as_kept(field.kind, typed, unit),
             value=value,
             expected_version=expected_version,
             member_id=member.id,

@@ -59,7 +59,7 @@ export function IdleLock({ children }: { children: ReactNode }) {
   const onServer = me?.locked ?? false;
   const [lockedHere, setLocked] = useState(() => read(LOCKED) === who);
   const locked = lockedHere || onServer;
-  const [entered, setEntered] = useState(!onServer); // opened anew on a lock there is nothing behind it yet
+  const [entered, setEntered] = useState(!onServer); // after a reload at the lock there is no page behind it yet
   useEffect(() => {
     let last = Date.now();
     let told = Date.now();
@@ -136,7 +136,7 @@ function Lock({
 }) {
   const away = useStore(network, (state) => state.away);
   const unsent = useStore(waiting, (each) => each.size) + useStore(outbox, ({ count }) => count);
-  // opened anew on a lock, nothing here has been opened yet, so nobody can tell what is still unsent
+  // after a reload at the lock the device's store is still sealed: there may be unsent work in it
   const opened = useStore(vault, (state) => state.opened !== null);
   const keeps = unsent > 0 || !opened;
   const signOut = useSignOut({ keeps });

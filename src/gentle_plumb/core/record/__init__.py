@@ -19,7 +19,7 @@ from .range_ends import check_range, other_end
 from .reading import read_typed
 from .record import Record
 from .shelf import SHELF, ShelfKind
-from .writing import typed_of, with_unit
+from .writing import as_kept, typed_of
 
 __all__ = [
     "FAMILIES",
@@ -35,6 +35,7 @@ __all__ = [
     "StepId",
     "Value",
     "When",
+    "as_kept",
     "check_range",
     "family_of",
     "field_of",
@@ -44,5 +45,4 @@ __all__ = [
     "read_typed",
     "step_of",
     "typed_of",
-    "with_unit",
 ]

@@ -6,10 +6,10 @@ from ..units import LengthUnit
 from .fields import Field
 
 
-def with_unit(kind: str, typed: str, unit: LengthUnit) -> str:
+def as_kept(kind: str, typed: str, unit: LengthUnit) -> str:
     """Return typed text as it is kept: trimmed, and a bare length with the unit it was typed in.
 
-    >>> with_unit("length", " 46,5 ", "cm"), with_unit("length", "5'9", "cm"), with_unit("number", "3", "cm")
+    >>> as_kept("length", " 46,5 ", "cm"), as_kept("length", "5'9", "cm"), as_kept("number", "3", "cm")
     ('46,5 cm', "5'9", '3')
     """
     clean = typed.strip()

@@ -37,7 +37,7 @@ COLUMNS = {
     "taken_on, taken_by": "The day, and who took it.",
     "with": "tape, rod or calliper.",
     "skip": "Why it was left out.",
-    "guess": "yes, to use an estimate all the same.",
+    "guess": "yes, to use an estimate anyway.",
     "kept, kept_at_mm": "Why a doubtful value was kept, and the value, mm.",
 }
 """What the columns of one row per reading hold, in order."""

@@ -9,7 +9,7 @@ from typing import Literal
 from uuid import UUID, uuid5
 
 from ...core.own_page import Question, Round, read_answer
-from ...core.record import with_unit
+from ...core.record import as_kept
 from ...core.record.fields.ask import ConsentAnswer
 from ...core.units import LengthUnit
 from ...core.words import say_length
@@ -304,7 +304,7 @@ class OwnPageService:
             held.id,
             GivenAnswer(
                 question=asked.id,
-                typed=with_unit(asked.kind, typed, unit),
+                typed=as_kept(asked.kind, typed, unit),
                 value=value,
                 changed_at=self._clock(),
                 version=expected_version + 1,

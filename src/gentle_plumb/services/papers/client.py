@@ -25,8 +25,8 @@ from .workplace import LIFTING
 CAUTIONS = (
     "These are starting points. Comfort and the tests on the person overrule the number, "
     "and pain overrules comfort.",
-    "Stop if pain, tingling, numbness or dizziness starts or does not go away, and tell the practice "
-    "or whoever treats you.",
+    "Stop if pain, tingling, numbness or dizziness starts or does not go away, and tell us "
+    "or your doctor.",
     LIFTING,
     "This report supports professional advice. It is not a diagnosis and does not guarantee results.",
 )

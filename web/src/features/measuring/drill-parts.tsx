@@ -1,35 +1,47 @@
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Button } from "@/shared/ui/button";
 
 const EXERCISES = 2_000_000_000;
 
-/** The number of the next example. */
-export function another(): number {
+function another(): number {
   return Math.floor(Math.random() * EXERCISES);
 }
 
 type Points = Readonly<Record<number, number>>;
 
-/** What was scored in one drill, by example; it lasts as long as the browser tab. */
-export function usePoints(drill: "readings" | "set_up") {
+/** The examples of one drill: the present one, the answer given to it, and the score, which lasts as long as the tab. */
+export function useExamples<Answer>(drill: "readings" | "set_up") {
   const place = `plumb:drill:${drill}`;
+  const [number, setNumber] = useState(another);
+  const [given, setGiven] = useState<Answer | null>(null);
   const [points, setPoints] = useState<Points>(() =>
     JSON.parse(sessionStorage.getItem(place) ?? "{}"),
   );
-  const set = (next: Points) => {
+  const keep = (next: Points) => {
     setPoints(next);
     sessionStorage.setItem(place, JSON.stringify(next));
   };
+  const next = useCallback(() => {
+    setGiven(null);
+    setNumber(another());
+  }, []);
   return {
+    number,
+    given,
     points,
-    score: (example: number, got: number) =>
-      example in points || set({ ...points, [example]: got }),
-    reset: () => set({}),
+    next,
+    /** The first answer counts. */
+    give: useCallback((answer: Answer) => setGiven((last) => last ?? answer), []),
+    score: (got: number) => number in points || keep({ ...points, [number]: got }),
+    startAgain: () => {
+      next();
+      keep({});
+    },
   };
 }
 
 /** What was scored so far, and a way to begin again. */
-export function Score({ points, onReset }: { points: Points; onReset: () => void }) {
+export function Score({ points, onStartAgain }: { points: Points; onStartAgain: () => void }) {
   const scored = Object.values(points);
   return (
     <span className="flex flex-wrap items-center gap-x-2">
@@ -41,7 +53,7 @@ export function Score({ points, onReset }: { points: Points; onReset: () => void
         , in this tab.
       </span>
       {scored.length > 0 && (
-        <Button look="quiet" className="-my-2 text-sm" onClick={onReset}>
+        <Button look="quiet" className="-my-2 text-sm" onClick={onStartAgain}>
           Start again
         </Button>
       )}

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import type { Unit } from "@/shared/api/client";
 import { useExercise, useVerdict } from "@/shared/api/measuring";
 import { useFields } from "@/shared/api/queries";
@@ -8,7 +8,7 @@ import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Elevation } from "../../drawing/elevation";
-import { another, Score, usePoints } from "./drill-parts";
+import { Score, useExamples } from "./drill-parts";
 import { SetUpDrill } from "./set-up-drill";
 
 const WAYS = [
@@ -39,27 +39,19 @@ export function Drill({ unit }: { unit: Unit }) {
 /** A made-up client, a reading with error. */
 function ReadingDrill({ unit }: { unit: Unit }) {
   const inks = useFields().data?.inks;
-  const [number, setNumber] = useState(another);
-  const [given, setGiven] = useState<Given | null>(null);
-  const { points, score, reset } = usePoints("readings");
+  const { number, given, points, next, give, score, startAgain } = useExamples<Given>("readings");
   const posed = useExercise(number, unit).data;
   const said = useVerdict(number, unit, given).data;
   useEffect(() => {
-    if (said) score(number, said.points);
+    if (said) score(said.points);
   });
-  const next = useCallback(() => {
-    setGiven(null);
-    setNumber(another());
-  }, []);
   useKeys(
     useMemo(
       () => ({
-        ...Object.fromEntries(
-          WAYS.map((way) => [way.key, () => setGiven((last) => last ?? way.given)]),
-        ),
+        ...Object.fromEntries(WAYS.map((way) => [way.key, () => give(way.given)])),
         n: () => said && next(),
       }),
-      [next, said],
+      [give, next, said],
     ),
   );
   if (!posed || !inks) return <Skeleton lines={5} label="Fetching an example" />;
@@ -67,13 +59,7 @@ function ReadingDrill({ unit }: { unit: Unit }) {
     <section aria-label="Drill" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
       <div>
         <div className="text-sm text-soft">
-          <Score
-            points={points}
-            onReset={() => {
-              next();
-              reset();
-            }}
-          />
+          <Score points={points} onStartAgain={startAgain} />
           <p className="mt-1">A made-up {posed.sex === "female" ? "woman" : "man"}.</p>
         </div>
         <h2 className="mt-2 text-2xl">{posed.label}</h2>
@@ -93,7 +79,7 @@ function ReadingDrill({ unit }: { unit: Unit }) {
               key={way.given}
               disabled={given !== null}
               aria-keyshortcuts={way.key}
-              onClick={() => setGiven(way.given)}
+              onClick={() => give(way.given)}
               className="justify-between!"
             >
               {way.label} <span className="figures text-sm text-soft">{way.key}</span>

@@ -1,5 +1,5 @@
 import { Check } from "lucide-react";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo } from "react";
 import type { Unit } from "@/shared/api/client";
 import { useSetUpQuestion, useSetUpVerdict } from "@/shared/api/measuring";
 import { useFields } from "@/shared/api/queries";
@@ -8,36 +8,27 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Elevation } from "../../drawing/elevation";
-import { another, Score, usePoints } from "./drill-parts";
+import { Score, useExamples } from "./drill-parts";
 
 /** Questions about setting up: which piece first, what explains a posture, which sign is urgent. */
 export function SetUpDrill({ unit }: { unit: Unit }) {
   const inks = useFields().data?.inks;
-  const [number, setNumber] = useState(another);
-  const [given, setGiven] = useState<number | null>(null);
-  const { points, score, reset } = usePoints("set_up");
+  const { number, given, points, next, give, score, startAgain } = useExamples<number>("set_up");
   const posed = useSetUpQuestion(number, unit).data;
   const said = useSetUpVerdict(number, unit, given).data;
   useEffect(() => {
-    if (said) score(number, said.points);
+    if (said) score(said.points);
   });
-  const next = useCallback(() => {
-    setGiven(null);
-    setNumber(another());
-  }, []);
   const many = posed?.options.length ?? 0;
   useKeys(
     useMemo(
       () => ({
         ...Object.fromEntries(
-          Array.from({ length: many }, (_, index) => [
-            String(index + 1),
-            () => setGiven((last) => last ?? index),
-          ]),
+          Array.from({ length: many }, (_, index) => [String(index + 1), () => give(index)]),
         ),
         n: () => said && next(),
       }),
-      [many, next, said],
+      [give, many, next, said],
     ),
   );
   if (!posed || !inks) return <Skeleton lines={5} label="Fetching an example" />;
@@ -48,13 +39,7 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
     >
       <div>
         <div className="text-sm text-soft">
-          <Score
-            points={points}
-            onReset={() => {
-              next();
-              reset();
-            }}
-          />
+          <Score points={points} onStartAgain={startAgain} />
           <p className="mt-1">A made-up client.</p>
         </div>
         <h2 className="mt-2 text-2xl">{posed.question}</h2>
@@ -65,7 +50,7 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
               disabled={given !== null}
               aria-pressed={given === index}
               aria-keyshortcuts={String(index + 1)}
-              onClick={() => setGiven(index)}
+              onClick={() => give(index)}
               className="justify-between! text-left"
             >
               <span>

@@ -29,7 +29,7 @@ const TO_THE_SERVER = {
 /** The server's answers as they are, refusals included: for what reads them itself. */
 export const api = createClient<paths>(TO_THE_SERVER);
 
-/** Whether this page can show whose it is: one that was opened anew on a locked session can't. */
+/** Whether this page has its CSRF token; one that was reloaded at the lock has none. */
 export function hasCsrf(): boolean {
   return csrf !== "";
 }
