@@ -24,6 +24,7 @@ from .services.archives import ArchiveService
 from .services.bulk import BulkService
 from .services.client_files import client_files
 from .services.desks import DeskService
+from .services.drafts import DraftService
 from .services.exchange import ExchangeService
 from .services.follow_ups import FollowUpService
 from .services.histories import HistoryService
@@ -141,6 +142,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         ),
         press=press,
         visits=visits,
+        drafts=DraftService(records, clock),
         follow_ups=FollowUpService(records, visits, clock),
         reports=reports,
         photos=photos,

@@ -157,15 +157,15 @@ def test_answers_are_sorted_with_what_decided_and_the_practitioner_decides(owner
     assert phone.send().status_code == 204
     assert phone.answer("felt.nape", "2").status_code == 403
     [waiting] = owner.http.get("/api/checks").json()
-    assert (waiting["level"], waiting["client"]) == ("stop", "Odile Marrick")
+    assert (waiting["level"], waiting["client"]) == ("same_day", "Odile Marrick")
     seen = owner.http.get(f"/api/checks/{waiting['id']}").json()
     assert seen["reasons"][0]["answers"] == ["Hot, swollen or painful calf: Yes"]
-    assert [one["level"] for one in seen["reasons"]] == ["stop", "call"]
+    assert [one["level"] for one in seen["reasons"]] == ["same_day", "call"]
     decision = {"level": "call", "note": "Rang at ten, seen by her doctor today."}
     path = f"/api/checks/{waiting['id']}/decision"
     assert owner.http.put(path, json=decision).status_code == 204
     seen = owner.http.get(f"/api/checks/{waiting['id']}").json()
-    assert (seen["decided"], seen["level"]) == ("call", "stop")
+    assert (seen["decided"], seen["level"]) == ("call", "same_day")
     assert owner.http.get("/api/checks").json() == []
 
 

@@ -142,7 +142,7 @@ def finish(hand: Hand) -> None:
     at(hand, "/work")
     next_part(hand)
     at(hand, "/set")
-    hand.press(button(hand, re.compile(r"The other \d+: set to target")))
+    hand.press(button(hand, re.compile(r"The other \d+: set as worked out")))
     hand.press(button(hand, re.compile("^6 Pace")))
     hand.choose(button(hand, re.compile("suggested"), "radio"))
     next_part(hand)

@@ -141,7 +141,7 @@ def not_ready_yet(desk: Page) -> None:
     """What waits before a signature is said on one page, and leads to its place."""
     desk.get_by_role("button", name="Before signing: 1 thing open …").click()
     waiting = desk.get_by_role("dialog", name="Not ready to sign")
-    expect(waiting.get_by_role("region", name="Set, not re-measured")).to_be_visible()
+    expect(waiting.get_by_role("region", name="Set, not measured")).to_be_visible()
     expect(waiting.get_by_role("button", name=re.compile("^Sign version"))).to_be_hidden()
     waiting.get_by_role("button", name="enter a follow-up date").click()
     expect(desk.get_by_label("Follow-up date")).to_be_focused()
@@ -174,9 +174,9 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     expect(desk.get_by_text("42.3 = 41.3 popliteal height + 2.5 shoe − 1.5 relief")).to_be_visible()
 
     desk.get_by_role("button", name="Continue to Set").click()
-    while desk.get_by_role("button", name="Set to target", exact=True).is_visible():
-        desk.get_by_role("button", name="Set to target", exact=True).click()
-        expect(desk.get_by_role("button", name="Set to target", exact=True)).to_be_hidden()
+    while desk.get_by_role("button", name="Set as worked out", exact=True).is_visible():
+        desk.get_by_role("button", name="Set as worked out", exact=True).click()
+        expect(desk.get_by_role("button", name="Set as worked out", exact=True)).to_be_hidden()
         desk.locator("[data-next]").click()
         desk.wait_for_timeout(60)
     kept(desk)
@@ -192,7 +192,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_label("Follow-up date").fill(due.isoformat())
     sign.click()
     summary = desk.get_by_role("list", name="What is signed")
-    expect(summary).to_contain_text("not re-measured")
+    expect(summary).to_contain_text("not measured")
     desk.get_by_role("button", name="Sign version 1", exact=True).click()
     link = desk.get_by_role("link", name=re.compile("Record for colleagues, version 1"))
     expect(link).to_be_visible()

@@ -200,7 +200,7 @@ def test_the_pair_says_how_each_number_is_known_and_which_three_are_measured_aga
     pair = pair_view(visit.rows("cm"), visit.result.moves)
     surface = next(one for one in pair.lines if one.key == "surface")
     assert (surface.seated_by, surface.standing_by) == (
-        "set, not re-measured",
+        "set, not measured",
         "from the desk's display",
     )
     assert (pair.open, pair.says) == ([], "Measured in both postures.")

@@ -11,7 +11,7 @@ from gentle_plumb.core.findings.rules.habits import HABIT_RULES
 from gentle_plumb.core.fit import fit
 from gentle_plumb.core.intake import REGIONS
 from gentle_plumb.core.intake.body_chart import MAP_H, MAP_W
-from gentle_plumb.core.observation import HABITS, ROOM
+from gentle_plumb.core.observation import HABITS, ROOM, STANDING
 from gentle_plumb.core.photo import read_photo
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.sources import SOURCES
@@ -213,7 +213,9 @@ def test_the_lists_are_whole():
         "stored",
     }
     assert groups <= set(ROOM)
-    assert {habit.posture for habit in HABITS.values()} == {"seated", "standing", "either"}
+    assert {habit.posture for habit in HABITS.values()} == {"seated", "standing"}
+    both = [id for id in HABITS if f"{id}{STANDING}" in HABITS]
+    assert {"chin_lifted", "head_ahead", "phone_shoulder"} <= set(both)  # each marked by itself
     for region in REGIONS.values():
         assert region.load
         assert region.x - region.w > 0

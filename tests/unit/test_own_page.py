@@ -74,7 +74,7 @@ def test_answers_before_a_visit_are_sorted_and_say_what_decided(answers, level, 
         ({"piece.0": "gone"}, "call"),
         ({"piece.0": "replaced"}, "fine"),
         ({"rhythm": "hardly"}, "advice"),
-        ({"sign.calf": "yes"}, "stop"),
+        ({"sign.calf": "yes"}, "same_day"),
     ],
 )
 def test_checks_are_sorted_against_what_was_felt_at_the_visit(answers, level):
@@ -100,7 +100,9 @@ def test_more_discomfort_or_another_sign_never_sorts_lighter(data):
     more = min(10.0, float(answers.get(region) or 0) + data.draw(st.floats(0, 10)))
     assert rank(triage_before({**answers, region: more}).level) >= rank(before.level)
     sign = data.draw(st.sampled_from(sorted(RED_FLAGS)))
-    assert triage_before({**answers, f"sign.{sign}": "yes"}).level == "stop"
+    told = {"urgent": "stop", "same_day": "same_day", "clinician": "clinician"}
+    level = triage_before({**answers, f"sign.{sign}": "yes"}).level
+    assert rank(level) >= rank(told[RED_FLAGS[sign].urgency])  # as soon as the client was told
 
 
 def test_lengths_are_doubted_by_their_readings_and_by_the_others_and_nothing_else():

@@ -57,7 +57,7 @@ def test_armrests_just_under_the_elbow_and_said_where_they_meet_the_desk():
         pytest.approx(found.target + 10),
     )
     assert found.limits[-1].text == (
-        "over 175 mm they meet the desk: lower them, take them off, or stay short of its edge"
+        "above 175 mm they meet the desk: keep them lower, or stay short of its edge"
     )
     at_lowest = row(usual_case(), "armrest")
     assert (at_lowest.setting, at_lowest.limits) == (180, ())

@@ -25,6 +25,7 @@ from .measuring_routes import measuring_router
 from .metrics import Measured, metrics_router
 from .own_routes import own_router
 from .problems import add_handlers, answer
+from .report_routes import report_router
 from .routes import router
 from .trail_routes import trail_router
 from .work_routes import work_router
@@ -74,6 +75,7 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
     app.include_router(keeping_router)
     app.include_router(bulk_router)
     app.include_router(router)
+    app.include_router(report_router)
     app.include_router(measuring_router)
     app.include_router(work_router)
     app.include_router(desk_router)

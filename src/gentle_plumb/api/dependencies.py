@@ -12,6 +12,7 @@ from ..services.accounts import AccountService
 from ..services.archives import ArchiveService
 from ..services.bulk import BulkService
 from ..services.desks import DeskService
+from ..services.drafts import DraftService
 from ..services.exchange import ExchangeService
 from ..services.follow_ups import FollowUpService
 from ..services.histories import HistoryService
@@ -42,6 +43,7 @@ class Services:
     engine: Engine
     accounts: AccountService
     visits: VisitService
+    drafts: DraftService
     reports: ReportService
     follow_ups: FollowUpService
     photos: PhotoService

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any
 from uuid import UUID
 
-from fastapi import APIRouter, Path, Query, Request, Response
+from fastapi import APIRouter, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel
 
@@ -35,8 +35,6 @@ from .traced import TracedRoute
 router = APIRouter(prefix="/api", tags=["practice"], responses=PROBLEMS, route_class=TracedRoute)
 
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
-Flag = Annotated[str, Path(pattern="^[a-z_]{1,40}$", description="The red flag's name.")]
-Copy = Annotated[Literal["client", "workplace", "record"], Query(description="Which copy.")]
 
 
 @router.get("/fields")
@@ -141,7 +139,16 @@ def since(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> Sin
 @router.delete("/visits/{visit_id}", status_code=204)
 def drop_visit(services: With, who: Signed, visit_id: UUID) -> None:
     """Delete a visit in which nothing is typed yet."""
-    services.visits.drop(who.member, visit_id)
+    services.drafts.drop(who.member, visit_id)
+
+
+@router.put("/visits/{visit_id}/discarded", status_code=204)
+def discard_visit(services: With, who: Signed, visit_id: UUID, given: s.DiscardIn) -> None:
+    """Throw a draft away, or take it back within 30 days."""
+    if given.discarded:
+        services.drafts.discard(who.member, visit_id)
+    else:
+        services.drafts.restore(who.member, visit_id)
 
 
 @router.get("/visits/{visit_id}")
@@ -216,96 +223,6 @@ async def worked(
         request, lambda: _written(_drawn(services, who, visit_id, view))
     )
     return made or Response(status_code=204)
-
-
-@router.get("/visits/{visit_id}/report")
-def draft(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> s.Draft:
-    """What the report would say now, and what a signature still waits for."""
-    return s.Draft.of(services.reports.draft(who.member, who.practice, visit_id, unit))
-
-
-@router.get(
-    "/visits/{visit_id}/report.pdf",
-    response_class=Response,
-    responses={200: {"content": {"application/pdf": {}}}},
-)
-def draft_pdf(
-    services: With, who: Signed, visit_id: UUID, unit: Unit = "cm", copy: Copy = "client"
-) -> Response:
-    """The draft as PDF; the workplace's copy only with the client's consent to it."""
-    pdf = services.reports.draft_pdf(who.member, who.practice, visit_id, unit, copy)
-    return _pdf(pdf, "draft.pdf")
-
-
-@router.get(
-    "/visits/{visit_id}/card.pdf",
-    response_class=Response,
-    responses={200: {"content": {"application/pdf": {}}}},
-)
-def card_pdf(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> Response:
-    """The target card: the numbers to come back to; for all who share the workstation."""
-    return _pdf(services.reports.card(who.member, who.practice, visit_id, unit), "target-card.pdf")
-
-
-@router.get(
-    "/visits/{visit_id}/letters/{flag}.pdf",
-    response_class=Response,
-    responses={200: {"content": {"application/pdf": {}}}},
-)
-def letter_pdf(
-    services: With, who: Signed, visit_id: UUID, flag: Flag, unit: Unit = "cm"
-) -> Response:
-    """The referral letter for a red flag that is there."""
-    pdf = services.reports.letter(who.member, who.practice, visit_id, flag, unit)
-    return _pdf(pdf, "referral.pdf")
-
-
-@router.put("/visits/{visit_id}/reports/{report_id}")
-def sign(
-    services: With,
-    who: Signed,
-    visit_id: UUID,
-    report_id: UUID,
-    given: s.SignatureIn,
-    unit: Unit = "cm",
-) -> s.ReportOut:
-    """Sign: freezes the report as the next version. Sent twice it counts once.
-
-    What is signed is the visit at the revision that was looked at; it answers 409 if it moved on.
-    """
-    report = services.reports.sign(
-        who.member, who.practice, visit_id, unit, report_id=report_id, revision=given.revision
-    )
-    return s.ReportOut.of(report, report.revision)
-
-
-@router.get(
-    "/reports/{report_id}.pdf",
-    response_class=Response,
-    responses={200: {"content": {"application/pdf": {}}}},
-)
-def report_pdf(
-    services: With,
-    who: Signed,
-    report_id: UUID,
-    copy: Copy = "client",
-    marked: Annotated[bool, Query(description="With a line on every page once replaced.")] = False,
-) -> Response:
-    """A copy of a signed report, byte for byte as signed; the workplace's only with consent."""
-    if marked:
-        report, pdf = services.reports.marked_pdf(who.member, who.practice, report_id, copy)
-    else:
-        report, pdf = services.reports.pdf(who.member, report_id, copy)
-    tail = "" if copy == "client" else f"-{copy}"
-    return _pdf(pdf, f"assessment-v{report.number}{tail}.pdf")
-
-
-def _pdf(pdf: bytes, name: str) -> Response:
-    return Response(
-        pdf,
-        media_type="application/pdf",
-        headers={"Content-Disposition": f'inline; filename="{name}"'},
-    )
 
 
 PICTURE: dict[str, Any] = {

@@ -5,8 +5,9 @@
 #let soft = rgb("#655F54")
 #let hair = rgb("#CFC5B4")
 #let figures(body) = text(font: "Plumb Figures", body)
+#let is(l, name) = if l.at(name, default: "") != "" [ \ #text(size: 6.5pt, fill: soft)[#l.at(name)]]
 
-#set document(title: "Target card" + if c.desk != "" { ", " + c.desk } else { "" }, author: c.practice)
+#set document(title: "Settings card" + if c.desk != "" { ", " + c.desk } else { "" }, author: c.practice)
 #set text(font: "Hanken Grotesk", size: 8.5pt, fill: ink, lang: "en")
 #set page(width: 105mm, height: 148mm, margin: (x: 7mm, y: 7mm))
 #show heading.where(level: 1): it => text(size: 12pt, weight: 600, it.body)
@@ -26,10 +27,10 @@
     align: (left, right, right),
     table.header([], [*Sitting*], [*Standing*]),
     ..p.lines.map(l => (
-      [#l.label#if not l.sure [ \*]], strong(l.seated), strong(l.standing),
+      [#l.label#if not l.sure [ \*]], [#strong(l.seated)#is(l, "seated_is")], [#strong(l.standing)#is(l, "standing_is")],
     )).flatten()
   ))
-  #if p.lines.any(l => not l.sure) [#text(size: 7.5pt, fill: soft)[\* aimed at or set, not re-measured]]
+  #if p.lines.any(l => not l.sure) [#text(size: 7.5pt, fill: soft)[\* not measured]]
   #for line in p.temporary [
     #v(0.5mm) #text(size: 8pt)[For a time: #line.]
   ]

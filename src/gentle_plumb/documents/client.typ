@@ -3,21 +3,20 @@
 #show: paper.with(c, "Your workplace", about: [#c.client · #c.visited#if c.follow_up_on != "" [ · we look again on #c.follow_up_on]])
 #v(4pt)
 #flags(c)
+#worse(c)
 #cares(c)
 #lacks(c)
 #if c.first.len() > 0 [
   == First of all
-  #tinted[#enum(..c.first.map(a => action(a)))]
+  #tinted[#enum(..c.first.map(a => [#action(a)#if said(a, "helps", none-is: "") != "" [ #text(size: 8.5pt, fill: soft)[#a.helps]]]))]
 ]
 #if c.note != "" [#v(2pt) #emph(c.note)]
-== Your numbers
-#set table(inset: (x: 4pt, y: 2.6pt))
-#numbers(c.numbers)
-#if c.numbers.any(l => not l.sure) [#text(size: 8pt, fill: soft)[\* aimed at or set, not measured again.]]
-#figure-of(c, "Side view of " + c.client + " at the workstation; the numbers are in the table above.")
-#for place in c.places [
-  == #place.name: #lower(place.use)
-  #for words in (place.actions + place.desk + place.moves) [ - #words ]
+#if said(c, "keep_doing").len() > 0 [#v(2pt) Keep doing this: #c.keep_doing.map(x => lower(x.at(0)) + x.slice(1)).join("; ").]
+#let limits = said(c, "limits")
+#if limits.len() > 0 [
+  == Keep to this
+  #for line in limits [- #line
+  ]
 ]
 #block(breakable: false)[
   == When to stop, and whom to call
@@ -25,15 +24,24 @@
   ]
   #if c.call != "" [- Questions: #c.call]
 ]
+== Your numbers
+#set table(inset: (x: 4pt, y: 2.6pt))
+#numbers(c.numbers)
+#if c.numbers.any(l => not l.sure and not said-of(l)) [#text(size: 8pt, fill: soft)[\* aimed at or set, not measured again.]]
+#figure-of(c, "Side view of " + c.client + " at the workstation; the numbers are in the table above.")
+#for place in c.places [
+  == #place.name: #lower(place.use)
+  #for words in (place.actions + place.desk + place.moves) [ - #words ]
+]
 #if c.done.len() > 0 or c.set_today != "" [
   == Done today
-  #if c.set_today != "" [- Set #c.set_today.]
+  #if c.set_today != "" [- Set, #c.set_today.]
   #for a in c.done [- #action(a, who: false)
   ]
 ]
 #if c.todo.len() > 0 or c.to_set != "" [
-  == After that
-  #if c.to_set != "" [- Set #c.to_set.]
+  == Still to do
+  #if c.to_set != "" [- Set to the numbers above, #c.to_set.]
   #for a in c.todo [- #action(a)
   ]
   #if said(c, "costs", none-is: "") != "" [Still to be bought, together: #figures(c.costs).]

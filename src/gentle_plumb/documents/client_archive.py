@@ -45,6 +45,7 @@ class ClientDocument(BaseModel):
     sex: Sex | None = None
     work: Annotated[str, Field(max_length=200)] = ""
     email: Annotated[str, Field(max_length=200)] = ""
+    birth_year: Annotated[int, Field(ge=1900, le=2100)] | None = None
     visits: Annotated[list[VisitLine], Field(max_length=1_000)]
 
 
@@ -62,7 +63,12 @@ class ZipArchives:
             for number, visit in enumerate(whole.visits, start=1)
         ]
         about = ClientDocument(
-            client=whole.name, sex=whole.sex, work=whole.work, email=whole.email, visits=lines
+            client=whole.name,
+            sex=whole.sex,
+            work=whole.work,
+            email=whole.email,
+            birth_year=whole.birth_year,
+            visits=lines,
         )
         files: dict[str, bytes] = {ABOUT: about.model_dump_json(indent=1).encode()}
         for line, visit in zip(lines, whole.visits, strict=True):
@@ -147,5 +153,10 @@ def _client(files: _Files) -> ClientArchive:
             )
         )
     return ClientArchive(
-        name=about.client, sex=about.sex, work=about.work, visits=tuple(visits), email=about.email
+        name=about.client,
+        sex=about.sex,
+        work=about.work,
+        visits=tuple(visits),
+        email=about.email,
+        birth_year=about.birth_year,
     )

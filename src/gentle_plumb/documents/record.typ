@@ -5,6 +5,7 @@
 #replaced(c)
 #if c.reason != "" [#text(fill: soft)[Reason] \ #c.reason]
 #flags(c)
+#worse(c)
 #if c.asked != "" [#text(size: 8.5pt)[#c.asked]]
 #cares(c)
 #if c.felt.len() > 0 [
@@ -23,6 +24,7 @@
   )
 ]
 == Causes and findings
+#if said(c, "good").len() > 0 [Done well: #c.good.map(x => lower(x.at(0)) + x.slice(1)).join("; ").]
 #causes(c)
 #if c.strain.len() > 0 [
   == Strain minutes a day
@@ -34,9 +36,9 @@
   #text(size: 8pt, fill: soft)[Hours a day × share of the time × degrees outside the band, 30° at the most, ÷ 30°. A way to rank what to do first; no forecast of injury.]
 ]
 #if c.place != "" [== #c.place]
-== Before, target, after
+== Found, target, setting, left at
 #settings(c.table, method: true)
-#text(size: 8pt, fill: soft)[± is two standard deviations of the target. Under an after value stands how it was measured; “set, not re-measured” was not.]
+#text(size: 8pt, fill: soft)[Target is the ideal; setting is what this equipment allows. ± is two standard deviations of the target. Under each “left at” is how it is known.]
 #if c.standing != none [#v(3pt) #c.standing]
 #if c.at("self_reported", default: ()).len() > 0 [
   #v(3pt) #text(size: 8.5pt)[The client's own word, not confirmed here: #c.self_reported.join(", ").]

@@ -23,9 +23,11 @@ from ..services.paper_models import (
     Paper,
     RecordPaper,
     TargetCard,
+    WorkplacePaper,
 )
 from ..services.spent import spending
 from .code_svg import code_svg
+from .fillable import with_fields
 from .scene_svg import scene_svg
 
 HERE = Path(__file__).parent
@@ -70,6 +72,21 @@ class TypstPdfRenderer:
     def print_card(self, card: TargetCard) -> bytes:
         """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
         return self._set("card.typ", card_inputs(card))
+
+    def print_request(self, paper: WorkplacePaper) -> bytes:
+        """Set what is asked of a workplace as a form that can be filled in: a box for each thing, name and day.
+
+        Not PDF/A: a form is there to be changed.
+        """
+        inputs = {name: text.translate(TURNS) for name, text in paper_inputs(paper, (), {}).items()}
+        press = self._compiler("request.typ")
+        with spending("papers"):
+            made = press.compile(sys_inputs=inputs)
+            spots = json.loads(press.query("<spot>", field="value"))
+        if not isinstance(made, bytes):
+            raise TypeError("the press gave no single document")
+        asked = {f"done_{at}": f"Done: {one.title}" for at, one in enumerate(paper.requests)}
+        return with_fields(made, [{**one, "says": asked.get(one["name"], "")} for one in spots])
 
     def mark(self, pdf: bytes, words: str) -> bytes:
         """Lay a line over the head of every page of a PDF, which stays as it is beneath."""

@@ -5,8 +5,15 @@
 #text(fill: soft)[The workplace's copy: furniture, room and hours. What concerns the person's health is left out.]
 #for words in c.limits [#boxed[#strong(words)]]
 == What is asked for
-#if c.requests.len() == 0 [Nothing beside the settings below.] else [
+#if c.requests.len() == 0 [Nothing beside the settings below.] else if said(c.requests.at(0), "who", none-is: "") == "" [
   #for r in c.requests [- #r.title#if r.do != "" [. #strong(r.do)]
+  ]
+] else [
+  #requested(c.requests)
+  #block(breakable: false)[
+    #v(6pt)
+    #grid(columns: (auto, 1fr, auto, 34mm), column-gutter: 6pt, align: bottom,
+      [Done by, signature], line(length: 100%, stroke: 0.5pt + soft), [Date], line(length: 100%, stroke: 0.5pt + soft))
   ]
 ]
 #if c.added.len() > 0 [
@@ -17,7 +24,7 @@
     ..c.added.map(a => ([#a.label #text(size: 8pt, fill: soft)[#a.does#if a.temporary [, for a time: agree on a date to look again]]], a.price)).flatten()
   )
 ]
-== Before, target, after
+== Found, target, setting, left at
 #settings(c.table)
 #for place in c.places [
   == #place.name: #lower(place.use)

@@ -4,18 +4,20 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import replace
-from datetime import datetime
+from datetime import UTC, datetime, timedelta
 from fnmatch import fnmatchcase
 from typing import TypeVar
 from uuid import UUID
 
 from ..core.plans import Prices
 from ..core.record import fields
+from ..core.visit import CONDITIONS
 from ..services.consent import NEEDED_FOR
 from ..services.errors import (
     AlreadyThere,
     HoldsSomething,
     NeedsConsent,
+    NeedsServer,
     NotFound,
     ReusedChange,
     Stale,
@@ -121,6 +123,12 @@ class DeviceRecords(ServersRecords):
             raise HoldsSomething("This visit is not empty.")
         self.forget(visit_id)
 
+    def discard_visit(
+        self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
+    ) -> None:
+        """The server's alone."""
+        raise NeedsServer("A draft is discarded once the network is back.")
+
     def forget(self, visit_id: UUID) -> None:
         """Leave nothing of a visit here."""
         del self.visit_by_id[visit_id]
@@ -173,25 +181,34 @@ class DeviceRecords(ServersRecords):
             table=_chosen(self.tables, values.get(fields.measure.table.id), practice_id),
             listed=_chosen(self.lists, values.get(fields.measure.list_.id), practice_id),
             prices=self.prices,
+            read_on=datetime.now(UTC).date(),
         )
 
     def _earlier_of(self, visit: Visit) -> tuple[EarlierVisit, ...]:
         found = {
             id: one
             for id, one in self._earlier.items()
-            if id not in self.visit_by_id and one.started_on < visit.started_on
+            if id not in self.visit_by_id and one.started_on <= visit.started_on
         }
         for one in self.visit_by_id.values():
-            if one.client_id != visit.client_id or one.started_on >= visit.started_on:
+            mine = one.client_id == visit.client_id and one.id != visit.id
+            if not mine or one.started_on > visit.started_on:
                 continue
+            entries = self.entries_of(one.id).items()
             measured = {
                 path: entry.value
-                for path, entry in self.entries_of(one.id).items()
-                if path.startswith("measure.")
+                for path, entry in entries
+                if path.startswith("measure.") and one.started_on < visit.started_on
             }
-            if measured:
+            conditions = {
+                path: entry.value for path, entry in entries if path.startswith(CONDITIONS)
+            }
+            if measured or conditions:
                 found[one.id] = EarlierVisit(
-                    visit_id=one.id, started_on=one.started_on, values=measured
+                    visit_id=one.id,
+                    started_on=one.started_on,
+                    values=measured,
+                    conditions=conditions,
                 )
         return tuple(sorted(found.values(), key=lambda one: one.started_on, reverse=True))
 

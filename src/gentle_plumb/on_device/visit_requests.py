@@ -14,6 +14,7 @@ from ..core.what_if import WhatIfResult
 from ..schemas import ChangeIn, ChangeOut, Draft, PhotoOut, View, VisitIn, VisitOut, VisitWorkup
 from ..schemas.work import DayQuery, PlaceQuery, StackIn, StackOut, TrialIn
 from ..services.consent import PHOTOGRAPHS
+from ..services.drafts import DraftService
 from ..services.follow_ups import FollowUpService, Since
 from ..services.models import Member, PhotoHead, Practice
 from ..services.permissions import require_writer
@@ -93,7 +94,7 @@ def _open(to: Services, ids: Ids, _: Query, __: Body) -> Answer:
 
 
 def _drop(to: Services, ids: Ids, _: Query, __: Body) -> Answer:
-    to.visits.drop(to.member, ids[0])
+    DraftService(to.records, to.clock).drop(to.member, ids[0])
     return 204, "null"
 
 

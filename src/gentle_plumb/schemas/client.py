@@ -11,10 +11,13 @@ from pydantic import BaseModel, Field
 from ..core.intake import URGENCY
 from ..core.presentation import settles_at
 from ..core.record import Record, StepId
-from ..core.visit import furthest_step, raised_red_flags
+from ..core.visit import furthest_step, got_worse, raised_red_flags
 from ..services.models import Client, PhotoHead, ReportHead, VisitLine
 from ..services.visit_lists import ClientLine
 from .common import Email, Line, Name, New, RequestModel, Sex
+
+BirthYear = Annotated[int, Field(ge=1900, le=2100)]
+"""A year of birth."""
 
 
 class ClientFacts(RequestModel):
@@ -24,6 +27,7 @@ class ClientFacts(RequestModel):
     sex: Sex | None = None
     work: Line = ""
     email: Email = ""
+    birth_year: BirthYear | None = None
 
 
 class ClientIn(New, ClientFacts):
@@ -47,6 +51,7 @@ class ClientOut(BaseModel):
     sex: Sex | None
     work: str
     email: str
+    birth_year: int | None
     version: int
     restricted: bool
     last_visit: date | None = None
@@ -72,6 +77,12 @@ class VisitIn(New):
     from_visit: UUID | None = None
 
 
+class DiscardIn(RequestModel):
+    """Whether a draft is thrown away, or taken back."""
+
+    discarded: bool
+
+
 class VisitLineOut(BaseModel):
     """A visit in a list."""
 
@@ -89,6 +100,7 @@ class VisitLineOut(BaseModel):
     shared_report: UUID | None
     step: StepId | None
     settles_at: float | None
+    worse: list[str]
 
     @classmethod
     def of(cls, line: VisitLine) -> VisitLineOut:
@@ -121,6 +133,10 @@ class VisitLineOut(BaseModel):
             shared_report=line.shared_report,
             step=furthest_step(line.touched),
             settles_at=settles_at(Record(line.settling)),
+            worse=[
+                f"{one.label} {one.was:g} to {one.now:g} of 10"
+                for one in got_worse(Record(line.felt_before), Record(line.felt))
+            ],
         )
 
 

@@ -27,6 +27,7 @@ from ..core.presentation import (
 )
 from ..core.units import LengthUnit
 from ..core.visit import RaisedRedFlag, StepProgress
+from ..core.what_if import SettingChange
 from ..services.measured import Measured, RemeasureView
 from ..services.models import Entry
 from ..services.photo_views import PhotoView
@@ -43,6 +44,7 @@ class VisitOut(BaseModel):
     client: ClientOut
     started_on: date
     revision: int
+    discarded: bool
     entries: dict[str, Entry]
     reports: list[ReportOut]
     photos: list[PhotoOut]
@@ -55,6 +57,7 @@ class VisitOut(BaseModel):
             client=ClientOut.of(opened.client),
             started_on=opened.visit.started_on,
             revision=opened.visit.revision,
+            discarded=opened.visit.discarded_at is not None,
             entries={entry.path: entry for entry in opened.entries},
             reports=[ReportOut.of(report, opened.visit.revision) for report in opened.reports],
             photos=[PhotoOut.of(photo) for photo in opened.photos],
@@ -108,6 +111,7 @@ class VisitWorkup(BaseModel):
     actions: list[ActionView]
     set_order: list[str]
     settle: SettleView
+    follows: list[SettingChange]
     strain: list[Strain]
     photos: list[PhotoView]
     signs: list[RaisedRedFlag]
@@ -170,6 +174,7 @@ class VisitWorkup(BaseModel):
             actions=workup.actions,
             set_order=workup.set_order,
             settle=workup.settle,
+            follows=workup.follows,
             strain=workup.strain,
             photos=workup.photos,
             signs=workup.signs,

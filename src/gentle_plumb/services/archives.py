@@ -64,6 +64,7 @@ class ArchiveService:
             work=client.work,
             visits=tuple(self._visit(member, one) for one in visits),
             email=client.email,
+            birth_year=client.birth_year,
             beside=self._beside(member, client_id),
         )
         return client, self._archives.write(whole)
@@ -139,6 +140,7 @@ class ArchiveService:
             sex=whole.sex,
             work=whole.work,
             email=whole.email,
+            birth_year=whole.birth_year,
         )
         pictures = _developed(self._photos, whole)
         visits, changes = [], []

@@ -7,15 +7,17 @@ from uuid import UUID, uuid5
 
 from ..core.actions import DONE_DEG, DONE_MM
 from ..core.body import DIMENSIONS
-from ..core.catalogue import QUANTITIES, Posture
+from ..core.catalogue import Posture
+from ..core.choices import YesNo
 from ..core.intake import REGIONS
 from ..core.record import Record, Value, field_of, fields, typed_of
 from ..core.units import LengthUnit
-from ..core.visit import body_from, settings_left, spoken_date
+from ..core.visit import body_from, got_worse, spoken_date
 from ..core.words import say, say_amount
 from .errors import NotFound
 from .models import Change, ImportBatch, Member, Practice, Visit, VisitSnapshot
 from .paper_models import PaperSince
+from .papers import legacy_paper
 from .papers.card import temporary_pieces
 from .permissions import require_health, require_writer
 from .ports import Clock, Records
@@ -43,7 +45,8 @@ ANEW = (
 class LeftLine:
     """One setting as it was left: the field it is found in now, in words and as it is typed.
 
-    ``now`` is as found now, ``drift`` how far it has gone since where that is more than a tape is off.
+    ``now`` is as found now, ``drift`` how far it has gone since, where that is more than a tape is off and it was
+    ``measured`` then; ``apart`` whether the two numbers differ by more than that.
     """
 
     path: str
@@ -53,6 +56,8 @@ class LeftLine:
     typed: str
     now: str
     drift: str
+    measured: bool
+    apart: bool
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -69,22 +74,35 @@ class TemporaryLine:
 
 
 @dataclass(frozen=True, kw_only=True)
+class TaskLine:
+    """One thing that was asked of the workplace: what it answered, in words; empty where it has not yet."""
+
+    title: str
+    answer: str
+
+
+@dataclass(frozen=True, kw_only=True)
 class Since:
     """What has become of a client since the visit before.
 
-    ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
-    is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
+    ``worse`` is what hurts more than then; ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
+    is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only;
+    ``conditions`` and ``consents`` are what was said of them then, ``tasks`` what was asked of the workplace.
     """
 
     on: str
     on_words: str
     left: list[LeftLine]
+    worse: list[str]
     felt: list[str]
     gone: list[str]
     stayed: list[str]
     new: list[str]
     untold: list[str]
     temporary: list[TemporaryLine]
+    conditions: list[str]
+    consents: list[str]
+    tasks: list[TaskLine]
 
 
 class FollowUpService:
@@ -159,14 +177,48 @@ def since_before(
     return Since(
         on=day,
         on_words=spoken_date(day),
-        left=_left(before.record, now.record, unit),
+        left=_left(then, now.record, unit),
+        worse=[
+            say("since.worse", region=one.label, was=f"{one.was:g}", now=f"{one.now:g}")
+            for one in got_worse(before.record, now.record)
+        ],
         felt=_felt(before.record, now.record),
         gone=sorted(was[id].title for id in gone),
         stayed=sorted(has[id] for id in was.keys() & has.keys()),
         new=sorted(has[id] for id in has.keys() - was.keys()),
         untold=sorted(was[id].title for id in was.keys() - has.keys() - gone),
         temporary=_temporary(then, now.record),
+        conditions=[one.label for one in then.cares],
+        consents=_consents(before.record),
+        tasks=_tasks(records, practice_id, before),
     )
+
+
+def _consents(then: Record) -> list[str]:
+    """Return what was said to each consent at the visit before."""
+    found = []
+    for asked in fields.ask.consent.values():
+        answer = then[asked]
+        if answer is not None:
+            found.append(f"{asked.label}: {answer.label.lower()}")
+    return found
+
+
+def _tasks(records: Records, practice_id: UUID, before: VisitSnapshot) -> list[TaskLine]:
+    """Return what the signed paper of the visit before asked of the workplace, with its answers."""
+    report = records.last_report(practice_id, before.visit.id)
+    if report is None:
+        return []
+    found = []
+    for one in legacy_paper(report.content).requests:
+        asked = fields.report.request(one.id) if one.id else None
+        done = before.record[asked.done] if asked is not None else None
+        note = before.record.said(asked.note) if asked is not None else ""
+        said = "" if done is None else say("since.done" if done == YesNo.YES else "since.not_done")
+        found.append(
+            TaskLine(title=one.title, answer=". ".join(part for part in (said, note) if part))
+        )
+    return found
 
 
 def _temporary(then: Workup, now: Record) -> list[TemporaryLine]:
@@ -192,7 +244,7 @@ def paper_since(since: Since) -> PaperSince:
         on=since.on_words,
         drift=[
             say(
-                "since.line",
+                "since.line" if one.measured else "since.aimed",
                 label=one.label,
                 posture="sitting" if one.posture == "seated" else "standing",
                 left=one.left,
@@ -200,8 +252,9 @@ def paper_since(since: Since) -> PaperSince:
                 drift=one.drift,
             )
             for one in since.left
-            if one.drift
+            if one.apart
         ],
+        worse=since.worse,
         felt=since.felt,
         gone=since.gone,
         stayed=since.stayed,
@@ -240,16 +293,17 @@ def _carried(old: VisitSnapshot) -> dict[str, tuple[str, Value]]:
     return found
 
 
-def _left(then: Record, now: Record, unit: LengthUnit) -> list[LeftLine]:
+def _left(then: Workup, now: Record, unit: LengthUnit) -> list[LeftLine]:
     """Return every setting as it was left, with the field it is found in now."""
     lines = []
-    for posture, left in zip(fields.work.POSTURES, settings_left(then), strict=True):
+    for posture in fields.work.POSTURES:
         places = fields.found.by_quantity if posture == "seated" else fields.found.standing
         for key, field in places.items():
-            value = left.get(key)
-            if value is None or key not in QUANTITIES:
+            state = then.through.states.get((posture, key))
+            value = state.left if state is not None else None
+            if state is None or value is None:
                 continue
-            quantity = QUANTITIES[key]
+            quantity = state.quantity
             found = now[field]
             near = DONE_MM if quantity.unit == "mm" else DONE_DEG
             gone = found - value if found is not None else 0.0
@@ -266,8 +320,10 @@ def _left(then: Record, now: Record, unit: LengthUnit) -> list[LeftLine]:
                         by=say_amount(quantity, abs(gone), unit),
                         way=quantity.up if gone > 0 else quantity.down,
                     )
-                    if abs(gone) > near
+                    if abs(gone) > near and state.measured
                     else "",
+                    measured=state.measured,
+                    apart=abs(gone) > near,
                 )
             )
     return lines

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence, Set
-from datetime import datetime
+from datetime import datetime, timedelta
 from typing import Protocol
 from uuid import UUID
 
@@ -38,7 +38,7 @@ from .models import (
     Visit,
     VisitSnapshot,
 )
-from .paper_models import Paper, TargetCard
+from .paper_models import Paper, TargetCard, WorkplacePaper
 
 Clock = Callable[[], datetime]
 
@@ -72,6 +72,14 @@ class Records(VisitLists, Protocol):
 
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         """Delete an empty visit; raises NotFound, HoldsSomething."""
+
+    def discard_visit(
+        self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
+    ) -> None:
+        """Throw a draft away, or take it back (``at`` None); what was thrown away longer ago than ``forget`` is erased.
+
+        Raises NotFound; HoldsSomething for one that was signed.
+        """
 
     def open(
         self, practice_id: UUID, visit_id: UUID
@@ -295,6 +303,9 @@ class PdfRenderer(Protocol):
         """
 
     def print_card(self, card: TargetCard) -> bytes: ...
+
+    def print_request(self, paper: WorkplacePaper) -> bytes:
+        """Set what is asked of a workplace as a form that can be filled in."""
 
     def mark(self, pdf: bytes, words: str) -> bytes:
         """Lay a line over the head of every page; what was printed stays beneath."""

@@ -96,7 +96,7 @@ class ReportService:
         look = self._visits.for_workplace if copy == "workplace" else self._visits.worked
         working, workup = look(member, visit_id, unit)
         if copy == "workplace":
-            _require_consent(workup.record)
+            require_consent(workup.record)
         papers = self._papers(practice, working, workup, unit)
         return self._printed(member, working, workup, getattr(papers, copy)).pdf
 
@@ -223,12 +223,21 @@ class ReportService:
         report, pdf = self._records.report_pdf(member.practice_id, report_id, copy)
         if copy == "workplace":
             consents = self._records.working(member.practice_id, report.visit_id).record
-            _require_consent(consents)
+            require_consent(consents)
             return report, pdf or self._press.print(legacy_paper(report.content))
         require_health(member)
         if pdf is None:
             raise NotFound("This version was signed before this copy was kept.")
         return report, pdf
+
+    def request_form(self, member: Member, report_id: UUID) -> tuple[Report, bytes]:
+        """What a signed version asks of the workplace, as a form that can be filled in.
+
+        Raises NotFound; Withheld without the client's consent as it stands now.
+        """
+        report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
+        require_consent(self._records.working(member.practice_id, report.visit_id).record)
+        return report, self._press.print_request(legacy_paper(report.content))
 
     def _papers(
         self, practice: Practice, working: VisitSnapshot, workup: Workup, unit: LengthUnit
@@ -282,7 +291,7 @@ def digest_of(papers: Papers) -> str:
     return hashlib.sha256(plain.encode()).hexdigest()
 
 
-def _require_consent(record: Record) -> None:
+def require_consent(record: Record) -> None:
     """Raise Withheld where the client does not agree to the workplace's copy."""
     if record[fields.ask.consent["workplace"]] != ConsentAnswer.GIVEN:
         raise Withheld(

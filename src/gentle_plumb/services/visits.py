@@ -120,6 +120,7 @@ class VisitService:
         sex: Sex | None,
         work: str,
         email: str = "",
+        birth_year: int | None = None,
         id: UUID | None = None,
     ) -> Client:
         """A new client; the same id sent again makes no second one. Raises NotAllowed."""
@@ -132,6 +133,7 @@ class VisitService:
                 sex=sex,
                 work=work,
                 email=email,
+                birth_year=birth_year,
             )
         )
 
@@ -145,12 +147,21 @@ class VisitService:
         work: str,
         version: int,
         email: str = "",
+        birth_year: int | None = None,
     ) -> Client:
         """Correct a client upon its version; raises NotAllowed, NotFound, Stale."""
         require_office(member)
         held = self._records.client(member.practice_id, client_id)
         return self._records.change_client(
-            replace(held, name=name, sex=sex, work=work, email=email, version=version)
+            replace(
+                held,
+                name=name,
+                sex=sex,
+                work=work,
+                email=email,
+                birth_year=birth_year,
+                version=version,
+            )
         )
 
     def visits(
@@ -185,7 +196,7 @@ class VisitService:
         lines = self._records.visits(mine, of=shown) if shown else []
         if member.sees_health:
             return lines
-        return [replace(line, signs={}) for line in lines]
+        return [replace(line, signs={}, felt={}, felt_before={}) for line in lines]
 
     def start(
         self, member: Member, practice: Practice, client_id: UUID, *, id: UUID | None = None
@@ -212,11 +223,6 @@ class VisitService:
             policies=self._chosen_by(member),
         )
         return self._records.add_visit(visit)
-
-    def drop(self, member: Member, visit_id: UUID) -> None:
-        """Delete a visit in which nothing is typed; raises NotAllowed, NotFound, HoldsSomething."""
-        require_writer(member)
-        self._records.drop_visit(member.practice_id, visit_id)
 
     def open(self, member: Member, visit_id: UUID) -> OpenVisit:
         """A visit and everything in it; raises NotAllowed, NotFound."""

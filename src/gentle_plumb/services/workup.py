@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from datetime import date
 
 from ..core.actions import set_steps
 from ..core.body import DIMENSIONS
@@ -12,12 +13,14 @@ from ..core.fit import (
     Case,
     FitResult,
     FitRow,
+    Joint,
     dimensions_needed,
     notes_in,
     standing_reason,
     working_order,
 )
-from ..core.intake import LIMITS, PRECAUTIONS, PersonLimits, limits_applying
+from ..core.intake import LIMITS, PRECAUTIONS, LimitId, PersonLimits, limits_applying
+from ..core.policy import judged_excess
 from ..core.presentation import (
     ActionView,
     CauseView,
@@ -62,8 +65,15 @@ from ..core.visit import (
     spoken_date,
     working_day,
 )
-from ..core.what_if import VisitAnalysis, VisitInput, analyse_visit, at_place
-from ..core.words import say
+from ..core.what_if import (
+    SettingChange,
+    VisitAnalysis,
+    VisitInput,
+    analyse_visit,
+    at_place,
+    moved_by_what_stands,
+)
+from ..core.words import say, say_degrees
 from ..core.workstation import PlaceUse
 from .measured import (
     Measured,
@@ -83,24 +93,31 @@ from .photo_views import PhotoView, photo_view
 class LimitView:
     """One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.
 
-    ``of_the_day``: it is about how a day is spent.
+    ``clears`` says from which day on it will be lifted, and by whom. ``of_the_day``: it is about how a day is spent. ``unmet`` says how the body as it will be placed breaks it, or that
+    this can't be told; empty where it is kept, or is not about a joint.
     """
 
-    id: str
+    id: LimitId
     says: str
     cleared: str | None
     of_the_day: bool
+    unmet: str
+    clears: str
 
 
 @dataclass(frozen=True, kw_only=True)
 class PrecautionView:
-    """A precaution of the client: what everything keeps to, and who is asked."""
+    """A precaution of the client: what everything keeps to, and who is asked.
+
+    ``since`` is the day of the earlier visit from which it stands, where it was not asked about again; else empty.
+    """
 
     id: str
     label: str
     limits: list[LimitView]
     ask: str
     note: str | None
+    since: str
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -143,6 +160,7 @@ class Workup:
     actions: list[ActionView]
     set_order: list[str]
     settle: SettleView
+    follows: list[SettingChange]
     strain: list[Strain]
     photos: list[PhotoView]
     signs: list[RaisedRedFlag]
@@ -163,7 +181,9 @@ class Workup:
     hours_doubt: str | None
 
 
-def _cares(record: Record) -> list[PrecautionView]:
+def _cares(
+    record: Record, case: Case, hip: Joint | None, opened: VisitSnapshot, as_of: date | None
+) -> list[PrecautionView]:
     return [
         PrecautionView(
             id=id,
@@ -173,21 +193,45 @@ def _cares(record: Record) -> list[PrecautionView]:
                     id=limit,
                     says=LIMITS[limit].says,
                     of_the_day=LIMITS[limit].of_the_day,
+                    unmet=_unmet(limit, case, hip),
                     cleared=_cleared(record, fields.conditions.precaution[id].cleared[limit])
                     if limit in lifted
                     else None,
+                    clears=_clears(record, fields.conditions.precaution[id].cleared[limit])
+                    if limit not in lifted
+                    else "",
                 )
                 for limit in limits_applying(id, record[fields.conditions.operated])
             ],
             ask=PRECAUTIONS[id].ask,
             note=record[fields.conditions.precaution[id].note],
+            since=spoken_date(since.isoformat())
+            if (since := opened.standing.since.get(id)) is not None
+            else "",
         )
-        for id, lifted in conditions_of(record).items()
+        for id, lifted in conditions_of(record, as_of).items()
     ]
+
+
+def _unmet(limit: LimitId, case: Case, hip: Joint | None) -> str:
+    """Return how a limit of the hip is broken by the angle that it will have, in words."""
+    if limit not in (LimitId.HIP_OPEN, LimitId.HIP_ABOVE_KNEE) or not case.person.has(limit):
+        return ""
+    if hip is None or hip.angle is None:
+        return say("limit.untold", reason=(hip.reason or "") if hip is not None else "").strip()
+    if judged_excess(hip.angle, case.person.least_hip, None) == 0.0:
+        return ""
+    return say("limit.unmet", at=say_degrees(hip.angle), least=say_degrees(case.person.least_hip))
 
 
 def _cleared(record: Record, lifted: fields.conditions.ClearedFields) -> str:
     return f"{record.said(lifted.by)}, {spoken_date(record.said(lifted.on))}"
+
+
+def _clears(record: Record, lifted: fields.conditions.ClearedFields) -> str:
+    """Return from which day on a limit will be lifted; empty where nobody has said both who and when."""
+    by, on = record.said(lifted.by), record.said(lifted.on)
+    return say("limit.clears", by=by, on=spoken_date(on)) if by and on else ""
 
 
 MOST_APART_H = 0.5
@@ -216,8 +260,9 @@ WORSE_BY_DEGREES = "the joints pay more degrees than they did"
 def given_of(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
     """What a visit is worked through from."""
     return VisitInput(
-        values=opened.values,
+        values=opened.facts,
         today=opened.visit.started_on,
+        as_of=max(opened.visit.started_on, opened.read_on or opened.visit.started_on),
         sex=opened.client.sex,
         practice=opened.visit.policies,
         measuring=measuring,
@@ -309,11 +354,18 @@ def work_up(
         unexplained=list(causes.unexplained),
         actions=action_views(actions, causes.causes, unit, levers_of(record)),
         settle=settle_view(record, case, result, unit),
+        follows=moved_by_what_stands(through, unit),
         set_order=[one.id for one in to_set],
         strain=through.strain(),
         photos=[photo_view(one, unit) for one in through.photos],
         signs=raised_red_flags(record),
-        cares=_cares(record),
+        cares=_cares(
+            record,
+            case,
+            through.stands.seated.joint("hip") if case.sits else None,
+            opened,
+            through.given.as_of,
+        ),
         limits=case.person,
         felt=[one.text for one in through.facts.felt],
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "

@@ -147,6 +147,7 @@ class ClientRow(Base):
     origin_id: Mapped[str | None]
     email: Mapped[str] = mapped_column(server_default="")
     restricted: Mapped[bool] = mapped_column(server_default=text("false"))
+    birth_year: Mapped[int | None]
 
 
 class VisitRow(Base):
@@ -167,6 +168,7 @@ class VisitRow(Base):
     errors: Mapped[Any] = mapped_column(JSONB, server_default=text("'{}'"))
     policies: Mapped[Any] = mapped_column(JSONB, server_default=text("'{}'"))
     origin_id: Mapped[str | None]
+    discarded_at: Mapped[datetime | None] = mapped_column(Moment)
 
 
 class EntryRow(Base):

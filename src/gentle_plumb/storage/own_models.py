@@ -20,7 +20,7 @@ class ClientLinkRow(Base):
     __table_args__ = (
         UniqueConstraint("token", name="uq_client_link_token"),
         Index("ix_client_link_client_id", "client_id"),
-        CheckConstraint("kind in ('before', 'after')", name="kind"),
+        CheckConstraint("kind in ('before', 'after', 'workplace')", name="kind"),
     )
     id: Mapped[UUID] = mapped_column(primary_key=True)
     practice_id: Mapped[UUID] = mapped_column(ForeignKey("practice.id", ondelete="CASCADE"))

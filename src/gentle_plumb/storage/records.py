@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Set
-from datetime import datetime
+from datetime import UTC, datetime, timedelta
 from typing import TypeVar
 from uuid import UUID
 
@@ -70,7 +70,7 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
             if row.version != client.version:
                 raise Stale(client_of(row))
             row.name, row.sex, row.work = client.name, client.sex, client.work
-            row.email = client.email
+            row.email, row.birth_year = client.email, client.birth_year
             row.version += 1
             db.flush()
             return client_of(row)
@@ -93,6 +93,7 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
             .join(mine, mine.client_id == VisitRow.client_id)
             .where(mine.id == visit_id, VisitRow.practice_id == practice_id)
             .where(VisitRow.id != visit_id, VisitRow.started_on <= mine.started_on)
+            .where(VisitRow.discarded_at.is_(None))
             .where(or_(was_set, signed))
             .order_by(VisitRow.started_on.desc(), VisitRow.id)
             .limit(1)
@@ -111,6 +112,22 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
             if any(db.execute(query).first() is not None for query in (typed, *kept)):
                 raise HoldsSomething("This visit is not empty: only an empty one can be deleted.")
             db.execute(delete(VisitRow).where(VisitRow.id == visit_id))
+
+    def discard_visit(
+        self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
+    ) -> None:
+        with Db(self._engine) as db, db.begin():
+            row = _mine(db, VisitRow, practice_id, visit_id)
+            signed = select(ReportRow.id).where(ReportRow.visit_id == visit_id)
+            if at is not None and db.execute(signed).first() is not None:
+                raise HoldsSomething("This visit was signed: it can't be discarded.")
+            row.discarded_at = at
+            if at is not None:
+                db.execute(
+                    delete(VisitRow)
+                    .where(VisitRow.practice_id == practice_id)
+                    .where(VisitRow.discarded_at < at - forget)
+                )
 
     def open(
         self, practice_id: UUID, visit_id: UUID
@@ -175,7 +192,8 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
             versions=row[-2],
             signed_revision=row[-1],
             photos=photos,
-            earlier=earlier_visits(row.earlier or ()),
+            earlier=earlier_visits(row.earlier or (), row.started_on),
+            read_on=datetime.now(UTC).date(),
             table=table,
             listed=listed,
             prices=Prices(

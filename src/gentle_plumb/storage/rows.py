@@ -8,6 +8,7 @@ from uuid import UUID
 
 from ..core.body import SEXES
 from ..core.choices import one_of
+from ..core.visit import CONDITIONS
 from ..services.models import Client, EarlierVisit, Entry, ReportHead, Visit
 from .models import ClientRow, EntryRow, ReportRow, VisitRow
 
@@ -24,6 +25,7 @@ def client_of(row: ClientRow) -> Client:
         origin_id=row.origin_id,
         email=row.email,
         restricted=row.restricted,
+        birth_year=row.birth_year,
     )
 
 
@@ -39,6 +41,7 @@ def visit_of(row: VisitRow) -> Visit:
         errors=row.errors or {},
         policies=row.policies or {},
         origin_id=row.origin_id,
+        discarded_at=row.discarded_at,
     )
 
 
@@ -69,14 +72,21 @@ def head_of(row: ReportRow, copies: Mapping[str, str]) -> ReportHead:
 
 
 def earlier_visits(
-    found: Iterable[tuple[str, str, str, float | str | None]],
+    found: Iterable[tuple[str, str, str, float | str | None]], before: date
 ) -> tuple[EarlierVisit, ...]:
-    """Visits from lines of visit, day, path and value; the latest first."""
+    """Visits from lines of visit, day, path and value; the latest first.
+
+    What was measured on the day itself is no history yet; what was said of conditions then stands.
+    """
     visits: dict[str, EarlierVisit] = {}
     for visit, day, path, value in found:
         if visit not in visits:
             visits[visit] = EarlierVisit(
                 visit_id=UUID(visit), started_on=date.fromisoformat(day), values={}
             )
-        visits[visit].values[path] = value
+        one = visits[visit]
+        if path.startswith(CONDITIONS):
+            one.conditions[path] = value
+        elif one.started_on < before:
+            one.values[path] = value
     return tuple(sorted(visits.values(), key=lambda one: one.started_on, reverse=True))

@@ -8,6 +8,7 @@ from sqlalchemy import Update, bindparam, func, select, true, update
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import aliased
 
+from ..core.visit import CONDITIONS
 from ..services.models import PhotoHead
 from .models import (
     ChangeRow,
@@ -60,13 +61,16 @@ _EARLIER = (
     .join(EntryRow, EntryRow.visit_id == _PRIOR.id)
     .where(
         _PRIOR.client_id == VisitRow.client_id,
-        _PRIOR.started_on < VisitRow.started_on,
-        EntryRow.path.startswith("measure.", autoescape=True),
+        _PRIOR.id != VisitRow.id,
+        _PRIOR.discarded_at.is_(None),
+        _PRIOR.started_on <= VisitRow.started_on,
+        EntryRow.path.startswith("measure.", autoescape=True)
+        | EntryRow.path.startswith(CONDITIONS, autoescape=True),
     )
     .correlate(VisitRow)
     .scalar_subquery()
 )
-"""What was measured at the same client's visits before this day."""
+"""What was measured and said of conditions at the same client's other visits up to this day."""
 PHOTO = tuple(PhotoHead.__dataclass_fields__)
 VISIT = tuple(VisitRow.__table__.c.keys())
 CLIENT = tuple(ClientRow.__table__.c.keys())

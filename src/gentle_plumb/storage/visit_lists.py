@@ -9,6 +9,7 @@ from uuid import UUID
 from sqlalchemy import ColumnElement, Engine, FromClause, func, select, text
 from sqlalchemy.dialects.postgresql import distinct_on
 from sqlalchemy.orm import Session as Db
+from sqlalchemy.orm import aliased
 
 from ..core.record import fields
 from ..services.consent import WORKPLACE
@@ -17,6 +18,7 @@ from .models import ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
 from .rows import client_of, visit_of
 
 FLAGS = tuple(one.there.id for one in fields.ask.flag.values())
+FELT = tuple(one.strength.id for one in fields.ask.discomfort.values())
 SETTLING = (fields.settings.settle_started.id, fields.settings.settle_minutes.id)
 _VISIT, _CLIENT = VisitRow.__table__.c, ClientRow.__table__.c
 _OF_CLIENT, _OF_VISIT = tuple(Client.__dataclass_fields__), tuple(Visit.__dataclass_fields__)
@@ -30,7 +32,8 @@ with last as (
 ), every as (
   select v.id, v.client_id, v.member_id, v.started_on,
          l.revision is not distinct from v.revision as signed
-  from visit v left join last l on l.visit_id = v.id where v.practice_id = :practice
+  from visit v left join last l on l.visit_id = v.id
+  where v.practice_id = :practice and v.discarded_at is null
     and (cast(:member as uuid) is null or v.member_id = :member)
 ), open as (
   select id from every where not signed order by started_on desc, id limit :most
@@ -97,6 +100,7 @@ class SqlVisitLists:
             .ext(distinct_on(_VISIT.client_id))
             .outerjoin(due, _due_of(due))
             .where(_VISIT.practice_id == practice_id, _VISIT.client_id.in_(clients))
+            .where(_VISIT.discarded_at.is_(None))
             .order_by(_VISIT.client_id, _VISIT.started_on.desc(), _VISIT.id)
         )
         with self._reader.connect() as connection:
@@ -116,7 +120,7 @@ class SqlVisitLists:
         query = (
             select(_VISIT.id, _VISIT.client_id, _VISIT.member_id)
             .join(ClientRow, _CLIENT.id == _VISIT.client_id)
-            .where(_VISIT.practice_id == practice_id)
+            .where(_VISIT.practice_id == practice_id, _VISIT.discarded_at.is_(None))
             .order_by(_VISIT.started_on.desc(), _CLIENT.name, _VISIT.id)
         )
         with self._reader.connect() as connection:
@@ -171,6 +175,28 @@ class SqlVisitLists:
             .where(EntryRow.visit_id == VisitRow.id, EntryRow.path.in_(SETTLING))
             .scalar_subquery()
         )
+        felt = (
+            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
+            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path.in_(FELT))
+            .scalar_subquery()
+        )
+        prior, told = aliased(VisitRow), aliased(EntryRow)
+        before = (
+            select(func.jsonb_object_agg(told.path, told.value))
+            .where(told.path.in_(FELT))
+            .where(
+                told.visit_id
+                == select(prior.id)
+                .where(prior.client_id == VisitRow.client_id, prior.id != VisitRow.id)
+                .where(prior.started_on < VisitRow.started_on, prior.discarded_at.is_(None))
+                .order_by(prior.started_on.desc(), prior.id)
+                .limit(1)
+                .correlate(VisitRow)
+                .scalar_subquery()
+            )
+            .correlate(VisitRow)
+            .scalar_subquery()
+        )
         shared = (
             select(EntryRow.value)
             .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == WORKPLACE)
@@ -195,11 +221,13 @@ class SqlVisitLists:
                 shared,
                 touched,
                 settling,
+                felt,
+                before,
             )
             .join(ClientRow, ClientRow.id == VisitRow.client_id)
             .join(MemberRow, MemberRow.id == VisitRow.member_id)
             .outerjoin(signed, signed.c.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id)
+            .where(VisitRow.practice_id == practice_id, VisitRow.discarded_at.is_(None))
             .order_by(VisitRow.started_on.desc(), ClientRow.name, VisitRow.id)
         )
         if of is not None:
@@ -221,6 +249,8 @@ class SqlVisitLists:
                     shared_report=report if consent == "yes" else None,
                     touched=frozenset(begun or ()),
                     settling=clock or {},
+                    felt=hurts or {},
+                    felt_before=hurt or {},
                 )
-                for visit, client, name, at, follow, said, signed_at, revision, report, consent, begun, clock in found
+                for visit, client, name, at, follow, said, signed_at, revision, report, consent, begun, clock, hurts, hurt in found
             ]

@@ -76,7 +76,7 @@ def test_every_check_before_a_signature_leads_to_its_place(world, clock):
     where = {one.group: one.path for one in checks}
     assert where["Before signing"] == "ask.sign.chest.to"
     assert where["Follow-up"] == "report.follow_up"
-    assert where["Set, not re-measured"] == "set.seated.seat"
+    assert where["Set, not measured"] == "set.seated.seat"
     assert "work.finding.keyboard_feet.verdict" in {one.path for one in checks}
     assert {one.group for one in checks if one.blocks} == {"Before signing"}
     for one in checks:

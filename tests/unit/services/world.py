@@ -27,6 +27,9 @@ class PaperPress:
     def mark(self, pdf, words):
         return pdf + words.encode()
 
+    def print_request(self, paper):
+        return paper.model_dump_json().encode()
+
     def print_card(self, card):
         self.printed.append(card.model_dump(mode="json"))
         return f"%PDF card {len(self.printed)}".encode()

@@ -44,12 +44,25 @@ export function aRow(over: Partial<Row> = {}): Row {
       left_unmeasured: false,
       left_by: "",
     },
+    became: aState(),
     ...{ left_over: null, limits: [], limited: false, cost: null, cost_off: false },
     ...{ estimated: [], retake: null, overruled: false, overrule_reason: null, check: null },
     remedied: false,
     ...{ dial: null, computed: null, chance: "99 %", datum: "from the floor", drag: null },
     about: { inputs: [], chosen: [], source: "iso-9241-5" },
     at: { target: 440, low: 420, high: 450, setting: 440, sd: 8, found: 480, left: null },
+    ...over,
+  };
+}
+
+/** A thing that has still to be set. */
+export function aState(
+  over: Partial<Schemas["StateView"]> = {},
+): NonNullable<Schemas["RowView"]["became"]> {
+  return {
+    ...{ kind: "target", label: "To be set", says: "Still to be set to 44.0 cm", shared: "" },
+    ...{ stands: "48.0 cm", plus_minus: null, keep: null, to_set: "44.0 cm" },
+    ...{ word: "still to set", measured: true, needed: "" },
     ...over,
   };
 }
@@ -92,6 +105,7 @@ export function anAction(over: Partial<Schemas["ActionView"]> = {}): Schemas["Ac
       moved: "",
       aim: "",
       remark: "",
+      told: "",
       settled: over.state === "done",
     },
     ...over,
@@ -145,6 +159,7 @@ export function aWorkup(over: Partial<Workup> = {}): Workup {
       table_origin: "",
       set_order: [],
       settle: { minutes: 15, seen: "", steps: [] },
+      follows: [],
       joints: [],
       notes: [],
       scene,

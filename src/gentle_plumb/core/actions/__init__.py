@@ -2,7 +2,6 @@
 
 from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, When, Who
 from .answered import DONE_DEG, DONE_MM
-from .answers import StepAnswers, answers_of
 from .collect import actions_of
 from .order import set_steps
 from .sources import ActionSources
@@ -17,10 +16,8 @@ __all__ = [
     "ActionKind",
     "ActionSources",
     "ActionState",
-    "StepAnswers",
     "When",
     "Who",
     "actions_of",
-    "answers_of",
     "set_steps",
 ]

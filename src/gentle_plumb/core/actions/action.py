@@ -8,7 +8,7 @@ from typing import Literal
 from ..catalogue import MechanismId, SetGroup
 from ..fit import Posture
 from ..plans import Price
-from .answers import SILENT, StepAnswers
+from ..states import SILENT, PieceState, StepAnswers
 
 ActionKind = Literal["refer", "secure", "set", "add", "arrange", "technique", "habit", "ask"]
 Who = Literal["practitioner", "client", "workplace", "clinician"]
@@ -74,6 +74,8 @@ class Action:
         What was aimed at when it was set, where the aim has moved away since; in its unit.
     touched : bool
         Whether something was set, near its aim or not, and its aim has not moved away since.
+    became : PieceState or None
+        For ``set``: the state of what is set.
     resolves : tuple of str
         Mechanisms that it takes away, or part of them.
     minutes : float or None
@@ -105,6 +107,7 @@ class Action:
     answers: StepAnswers = SILENT
     moved_from: float | None = None
     touched: bool = False
+    became: PieceState | None = None
 
     @property
     def settled(self) -> bool:

@@ -6,8 +6,8 @@ from dataclasses import replace
 
 from ..catalogue import QUANTITIES
 from ..record.fields.settings import ActionAnswer, ClientWord, Owner, StepTest
+from ..states import SILENT, StepAnswers
 from .action import Action, ActionState, Who
-from .answers import SILENT, StepAnswers
 from .sources import ActionSources
 
 DONE_MM, DONE_DEG = 5.0, 2.0
@@ -17,6 +17,9 @@ DONE_MM, DONE_DEG = 5.0, 2.0
 def answered(sources: ActionSources, action: Action) -> Action:
     """Return an action with what was said of it: what hurts is stopped, what fails is open again."""
     said = sources.said.get(action.id.replace(".", "-"), SILENT)
+    held = action.became is not None and bool(action.became.held)
+    if held and not said.stops:
+        return replace(action, state="later", answers=said)
     if said is SILENT or action.kind == "refer":
         return action
     state: ActionState = action.state
@@ -49,6 +52,6 @@ def _moved_from(sources: ActionSources, action: Action, said: StepAnswers) -> fl
     """Return the aim that something was set to, where it has moved away under what was set."""
     if action.kind != "set" or action.to_value is None or said.aim is None:
         return None
-    left = sources.left[0 if action.posture == "seated" else 1].get(action.quantity)
+    left = sources.states[action.posture, action.quantity].left
     near = DONE_MM if QUANTITIES[action.quantity].unit == "mm" else DONE_DEG
     return said.aim if left is not None and abs(action.to_value - said.aim) > near else None

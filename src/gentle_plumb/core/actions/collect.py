@@ -11,6 +11,7 @@ from ..catalogue import GROUP_OF, MECHANISMS, QUANTITIES, MechanismId, SetGroup
 from ..findings import Finding
 from ..fit import FitRow
 from ..plans import Added
+from ..states import CARRIED_BY
 from ..visit import RaisedRedFlag
 from ..words import say
 from .action import KINDS, Action, When, Who
@@ -79,8 +80,7 @@ def _referrals(flags: Iterable[RaisedRedFlag]) -> list[Action]:
 def _settings(sources: ActionSources) -> list[Action]:
     found = []
     for row in sources.order:
-        index = 0 if row.posture == "seated" else 1
-        left, id = sources.left[index].get(row.key), f"set.{row.posture}.{row.key}"
+        state, id = sources.states[row.posture, row.key], f"set.{row.posture}.{row.key}"
         near = DONE_MM if row.unit == "mm" else DONE_DEG
         quantity = QUANTITIES[row.key]
         aim = row.setting
@@ -94,10 +94,11 @@ def _settings(sources: ActionSources) -> list[Action]:
                 does=_beside(sources, row) if aim is not None else "",
                 quantity=row.key,
                 posture=row.posture,
-                from_value=row.found,
+                from_value=None if row.key == "footrest" and not row.found else row.found,
                 to_value=aim,
-                state="done" if _is_set(left, aim, near) else "open",
-                touched=left is not None,
+                state="done" if _is_set(state.left, aim, near) else "open",
+                touched=state.left is not None,
+                became=state,
                 group=GROUP_OF[row.key],
                 check=row.check,
                 resolves=(quantity.mechanism,),
@@ -115,16 +116,6 @@ def _what(row: FitRow) -> str:
     if row.remedy and row.reason:
         return row.reason
     return say("setting.by_eye", label=quantity.label, check=row.check)
-
-
-CARRIED_BY: dict[str, str] = {
-    "footrest": "feet",
-    "screen_top": "screen",
-    "surface": "keys",
-    "lumbar": "back",
-    "seat": "seat",
-}
-"""Which slot's addition carries a thing that is set."""
 
 
 def _beside(sources: ActionSources, row: FitRow) -> str:
@@ -155,7 +146,7 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         who="practitioner" if here else "workplace",
         when="today" if here else "before_follow_up",
         what=one.label,
-        to_value=one.height,
+        to_value=_height_of(sources, one),
         ends=(one.span.low, one.span.high) if one.span is not None else None,
         price=one.price,
         does=one.does,
@@ -165,6 +156,14 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         minutes=one.minutes,
         shared=True,
     )
+
+
+def _height_of(sources: ActionSources, one: Added) -> float | None:
+    """Return how high an addition is, mm: a support for the feet as high as the footrest is to be."""
+    if one.slot != "feet" or one.height is None or one.span is None:
+        return one.height
+    footrest = sources.states.get(("seated", "footrest"))
+    return one.height if footrest is None else footrest.setting
 
 
 def _turns(sources: ActionSources) -> list[Action]:

@@ -9,22 +9,21 @@ from ..findings import Finding
 from ..fit import FitRow
 from ..observation import Technique
 from ..plans import Added
+from ..states import States, StepAnswers
 from ..visit import RaisedRedFlag
-from ..workstation import Settings
-from .answers import StepAnswers
 
 
 @dataclass(frozen=True, kw_only=True)
 class ActionSources:
     """What actions are collected from.
 
-    ``order`` is the working order; ``left`` what was set, seated and standing; ``added`` what the chosen plan
+    ``order`` is the working order; ``states`` what became of everything that can be set; ``added`` what the chosen plan
     adds; ``techniques`` what is worth saying of how things are used; ``turns`` the ways to have a laptop alone, by
     identifier, in words; ``said`` what was said of an action, by its identifier in the record.
     """
 
     order: Sequence[FitRow]
-    left: tuple[Settings, Settings]
+    states: States
     added: Sequence[Added]
     findings: Sequence[Finding]
     red_flags: Sequence[RaisedRedFlag]

@@ -25,6 +25,9 @@ class VisitAssessment:
     ----------
     case : Case
     result : FitResult
+        What each thing is meant to be.
+    stands : FitResult
+        The workstation as it will be: what was set stands where it was left; not given, nothing was.
     left : pair of Settings
         What was set, seated and standing; what was not set counts as found.
     not_remeasured : pair of frozenset
@@ -36,6 +39,11 @@ class VisitAssessment:
     result: FitResult
     left: tuple[Settings, Settings]
     not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset())
+    stands: FitResult | None = None
+
+    @property
+    def _as_it_will_be(self) -> FitResult:
+        return self.stands or self.result
 
     @cached_property
     def found(self) -> Pair:
@@ -49,7 +57,8 @@ class VisitAssessment:
     @cached_property
     def aimed(self) -> Pair:
         """Return what is true as aimed at."""
-        case, (seated, standing) = self.case, (self.result.seated, self.result.standing)
+        case, result = self.case, self._as_it_will_be
+        seated, standing = result.seated, result.standing
         return (
             assess(case, seated, settings_of(seated), "aimed"),
             assess(case, standing, settings_of(standing), "aimed"),
@@ -58,7 +67,7 @@ class VisitAssessment:
     @cached_property
     def set(self) -> Pair:
         """Return what is true as set; what was not set counts as found."""
-        case, result = self.case, self.result
+        case, result = self.case, self._as_it_will_be
         seated, standing = (
             found.over(left)
             for found, left in zip((case.found_seated, case.found_standing), self.left, strict=True)

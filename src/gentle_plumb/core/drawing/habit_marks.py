@@ -55,7 +55,7 @@ def _stacked(habits: list[tuple[Habit, Point]], top: float, bottom: float) -> li
 
 def habits_for(posture: str) -> list[Habit]:
     """The habits that can be seen in a posture, from the head down."""
-    return [habit for habit in HABITS.values() if habit.posture in (posture, "either")]
+    return [habit for habit in HABITS.values() if habit.posture == posture and habit.on_figure]
 
 
 def ink_habits(

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..assessment import Assessment
@@ -10,7 +10,7 @@ from ..catalogue import MECHANISMS, MechanismId
 from ..fit import Joint
 from ..record.fields.work import Severity
 from ..words import say
-from .facts import Discomfort, Facts
+from .facts import Facts
 from .finding import Finding, grade
 from .strain import strain_by_region
 
@@ -38,6 +38,8 @@ class Cause:
         Whether it is put right before anything else.
     explains : tuple of str
         Discomfort in the regions that it loads, the strongest first.
+    strength : float
+        How strong the strongest of it is, of 10; 0 where there is none.
 
     """
 
@@ -48,6 +50,7 @@ class Cause:
     severity: Severity | None
     safety: bool
     explains: tuple[str, ...]
+    strength: float = 0.0
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -70,7 +73,7 @@ def causes_of(facts: Facts, findings: Sequence[Finding]) -> Causes:
     Returns
     -------
     Causes
-        The safety of people first, then what hurts, then by load minutes.
+        The safety of people first, then what hurts, the strongest first, then by load minutes.
 
     """
     groups: dict[MechanismId, list[Finding]] = {}
@@ -86,13 +89,15 @@ def causes_of(facts: Facts, findings: Sequence[Finding]) -> Causes:
     )
 
 
-def _rank(cause: Cause) -> tuple[bool, bool, float, str]:
-    return not cause.safety, not cause.explains, -(cause.minutes or 0.0), cause.id
+def _rank(cause: Cause) -> tuple[bool, float, float, str]:
+    return not cause.safety, -cause.strength, -(cause.minutes or 0.0), cause.id
 
 
 def _cause(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> Cause:
     minutes = _minutes(members)
     safety = any(member.safety for member in members)
+    regions = {member.region for member in members if member.region}
+    felt = [one for one in facts.felt if one.load in regions]
     return Cause(
         id=id,
         title=_title(facts, id, members),
@@ -100,7 +105,8 @@ def _cause(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> Cause:
         minutes=minutes,
         severity=grade(minutes, safety=safety),
         safety=safety,
-        explains=_explains(facts.felt, members),
+        explains=tuple(one.text for one in felt),
+        strength=max((one.strength for one in felt), default=0.0),
     )
 
 
@@ -118,11 +124,6 @@ def _minutes(members: Sequence[Finding]) -> float | None:
     if not joints and not others:
         return None if all(member.minutes is None for member in members) else 0.0
     return max(joints, max(others, default=0.0))
-
-
-def _explains(felt: Iterable[Discomfort], members: Sequence[Finding]) -> tuple[str, ...]:
-    regions = {member.region for member in members if member.region}
-    return tuple(one.text for one in felt if one.load in regions)
 
 
 def _title(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> str:

@@ -7,7 +7,7 @@ from functools import cached_property
 
 from ..assessment import VisitAssessment
 from ..fit import Case, FitResult, Posture
-from ..intake import REGIONS, DiscomfortOften
+from ..intake import REGIONS, DiscomfortKind, DiscomfortOften
 from ..photo import PhotoReading
 from ..record import Record, fields
 from ..units import LengthUnit
@@ -24,23 +24,30 @@ class Discomfort:
     load: str
     strength: float
     often: DiscomfortOften | None
+    kind: DiscomfortKind | None
     since: str | None
     eases: str | None
 
     @property
     def text(self) -> str:
         """In words: ``Small of the back 6 of 10, every day``."""
+        kind = f", {self.kind.label.lower()}" if self.kind else ""
         often = f", {self.often.label.lower()}" if self.often else ""
-        return f"{self.label} {self.strength:g} of 10{often}"
+        return f"{self.label} {self.strength:g} of 10{kind}{often}"
 
 
 @dataclass(frozen=True, kw_only=True)
 class Facts:
-    """Everything known of a visit that a rule may look at."""
+    """Everything known of a visit that a rule may look at.
+
+    ``result`` has what each thing is meant to be; ``stands`` the workstation as it will be, where some of it stands
+    already.
+    """
 
     record: Record
     case: Case
     result: FitResult
+    stands: FitResult | None = None
     photos: tuple[PhotoReading, ...] = ()
     unit: LengthUnit = "mm"
     left: tuple[Settings, Settings] = (Settings(), Settings())
@@ -50,7 +57,11 @@ class Facts:
     def assessment(self) -> VisitAssessment:
         """What is true of this body as found, as aimed at and as set."""
         return VisitAssessment(
-            case=self.case, result=self.result, left=self.left, not_remeasured=self.not_remeasured
+            case=self.case,
+            result=self.result,
+            stands=self.stands,
+            left=self.left,
+            not_remeasured=self.not_remeasured,
         )
 
     @cached_property
@@ -107,6 +118,7 @@ class Facts:
                         load=region.load,
                         strength=strength,
                         often=self.record[asked.often],
+                        kind=self.record[asked.kind],
                         since=self.record[asked.since],
                         eases=self.record[asked.eases],
                     )

@@ -2,11 +2,12 @@
 
 from ..policy import JOINT_BANDS, Band, Policy
 from .case import Case, Lens, hung_on_wall, with_declared
-from .chair_rows import finger, seat_depth_row
+from .chair_rows import as_it_will_lean, finger, seat_depth_row
 from .costs import UNREACHABLE_DEG, elbow_over, gaze_over, legs_at
 from .distance import along_the_floor
 from .fit import AimedSettings, aimed_settings, fit
 from .frame import Frame, elbow_terms, legs_terms
+from .given import Given, GivenFit, fit_given
 from .hand_rows import keys_terms
 from .joints import Joint, joints_of
 from .laptop import laptop_turns
@@ -57,6 +58,8 @@ __all__ = [
     "FitResult",
     "FitRow",
     "Frame",
+    "Given",
+    "GivenFit",
     "Joint",
     "Lengths",
     "Lens",
@@ -73,12 +76,14 @@ __all__ = [
     "aimed_settings",
     "along_the_floor",
     "armrest_need",
+    "as_it_will_lean",
     "by_eye",
     "dimensions_needed",
     "elbow_over",
     "elbow_terms",
     "finger",
     "fit",
+    "fit_given",
     "forget",
     "gaze_by_rule",
     "gaze_over",

@@ -9,6 +9,7 @@ from ..errors import MissingInput
 from ..workstation import Settings
 from .armrest_rows import armrest_row
 from .case import Case
+from .chair_rows import backrest_row
 from .frame import elbow_terms, legs_terms, standing_elbow_terms
 from .hand_rows import keys_terms
 from .joints import Joint, joints_of
@@ -138,4 +139,5 @@ def aims(case: Case, posture: Posture, real: Solution | None, overrule: Settings
         screen_top=top,
         distance=distance,
         slope=_slope(case, posture, seat, surface),
-    )
+        backrest=backrest_row(plain).setting if seated else None,
+    ).over(overrule)

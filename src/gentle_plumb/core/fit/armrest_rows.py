@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..intake import LimitId
 from ..words import say
 from ..workstation import ArmrestKind
 from .case import Case
@@ -74,7 +75,8 @@ def _with_remedy(case: Case, row: FitRow, because: str, *, setting: float | None
     """Return the row with what is done instead of setting a height, by what the armrests allow."""
     chair = case.workstation.chair
     remedy: Remedy = "keep_off"
-    if chair.armrests_off:
+    steady = "_steady" if case.person.has(LimitId.STEADY_SEAT) else ""
+    if chair.armrests_off and not steady:
         remedy = "take_off"
     elif chair.armrests_turn:
         remedy = "turn_away"
@@ -82,7 +84,8 @@ def _with_remedy(case: Case, row: FitRow, because: str, *, setting: float | None
         remedy = "lower"
     kept_there = setting if remedy == "keep_off" else None
     made = set_row(row, kept_there, row.limits)
-    return made.but(remedy=remedy, reason=f"{say(f'armrest.{because}')} {say(f'armrest.{remedy}')}")
+    do = say(f"armrest.{remedy}{steady}")
+    return made.but(remedy=remedy, reason=f"{say(f'armrest.{because}')} {do}")
 
 
 def armrest_gap_row(case: Case) -> FitRow:

@@ -27,7 +27,8 @@ class Case:
     ``details`` are drawn, not fitted. ``uncertain`` False leaves out how sure targets are, where
     only settings are wanted. ``person`` are the limits that the client's precautions make.
     ``declared`` are the settings as found that a fixed piece tells, and not the tape; ``use`` is how one
-    works at this place.
+    works at this place. ``lean`` is how far the back will really lean, degrees, where that is known and is not
+    the policy's: a backrest that is kept as it was found, or that was left elsewhere.
     """
 
     body: Body
@@ -51,6 +52,7 @@ class Case:
     person: PersonLimits = PersonLimits()
     declared: frozenset[str] = frozenset()
     use: PlaceUse = PlaceUse.BOTH
+    lean: float | None = None
 
     @property
     def own_seat(self) -> bool:
@@ -85,7 +87,9 @@ class Case:
         return replace(self, policy=self.standing_policy, standing_policy=None)
 
     def recline(self) -> float:
-        """How far the back leans, degrees: the policy's, as far as the backrest goes."""
+        """How far the back leans, degrees: as it will stand, else the policy's, as far as the backrest goes."""
+        if self.lean is not None:
+            return self.lean
         span = self.workstation.chair.recline
         return span.clamp(self.policy.recline) if span is not None else self.policy.recline
 

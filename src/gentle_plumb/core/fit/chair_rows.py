@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
 from ..body import Body
 from ..words import say
 from ..workstation import Span
 from .case import Case
+from .lean import leaning_at
 from .result import FitRow
 from .rows import about, kept, ranged_row, target_row
 from .seat_rows import PART_OF_WHEELCHAIR, row_by_reason
@@ -123,12 +125,28 @@ def backrest_row(case: Case) -> FitRow:
             Term(label="upright", value=UPRIGHT_DEG),
             Term(label="recline", value=case.policy.recline),
         ),
-        lambda target: (target - BACKREST_BAND_DEG, target + BACKREST_BAND_DEG),
+        lambda target: (
+            max(target - BACKREST_BAND_DEG, _least_backrest(case)),
+            target + BACKREST_BAND_DEG,
+        ),
         found=case.found_seated.backrest,
     )
     span = case.workstation.chair.recline
     span = span.shifted(UPRIGHT_DEG) if span is not None else None
     return kept(case, ranged_row(row, "backrest", span), "backrest")
+
+
+def _least_backrest(case: Case) -> float:
+    """Return the least angle of the backrest that keeps the hips as open as the person's limits ask, degrees."""
+    return case.person.least_hip - case.policy.thigh_slope
+
+
+def as_it_will_lean(case: Case) -> Case:
+    """Return the case with its back leaning as the backrest will be set: as it was found, where that holds."""
+    if case.own_seat or case.workstation.chair.backless:
+        return case
+    at = backrest_row(replace(case, uncertain=False)).setting
+    return case if at is None else leaning_at(case, at)
 
 
 SLOPE_BAND_DEG = 2.0

@@ -3,17 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from math import asin, degrees
 from typing import Literal
 
 from ..catalogue import JOINTS
 from ..errors import MissingInput, OutOfReach
-from ..policy import JOINT_BANDS, POLICY_RANGES, Band, judged_excess
+from ..policy import JOINT_BANDS, Band, judged_excess
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import OUTERMOST_LETTER_MM, ArmrestKind, PointerKind, Settings
 from .case import Case
 from .frame import Frame, legs_terms, level_seat, reach
+from .lean import leaning_at
 from .person import hip_band
 from .screen_rules import top_band
 from .terms import total
@@ -160,26 +161,6 @@ def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
     return Joint(joint=name, label=label, angle=value, low=band.low, high=band.high, over=over)
 
 
-def _leaning(case: Case, settings: Settings) -> Case:
-    """The case with the back as far back as the backrest of these settings is."""
-    if settings.backrest is None or case.own_seat or case.workstation.chair.backless:
-        return case
-    band = POLICY_RANGES["recline"][0]
-    recline = min(band.high, max(band.low, settings.backrest - 90.0))
-    if abs(recline - case.recline()) < SAME_DEG:
-        return case
-    chair = replace(case.workstation.chair, recline=None)
-    return replace(
-        case,
-        policy=replace(case.policy, recline=recline),
-        workstation=replace(case.workstation, chair=chair),
-    )
-
-
-SAME_DEG = 0.5
-"""Angles so near are the same to a hand, degrees. Source: house-repeat."""
-
-
 def joints_of(
     case: Case, settings: Settings, posture: Literal["seated", "standing"]
 ) -> tuple[Joint, ...]:
@@ -201,7 +182,10 @@ def joints_of(
 
     """
     seated = posture == "seated"
-    case = _leaning(case, settings) if seated else case.standing()
+    if not seated:
+        case = case.standing()
+    elif settings.backrest is not None:
+        case = leaning_at(case, settings.backrest)
     found = [
         _joint("elbow", case.policy.elbow_band, lambda: _elbow(case, settings, seated)),
         _joint("wrist", JOINT_BANDS["wrist"], lambda: _wrist(case, settings, seated)),

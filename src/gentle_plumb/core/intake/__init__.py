@@ -1,9 +1,9 @@
 """What is asked before anything is touched: warning signs, conditions, discomfort, consents."""
 
-from .body_chart import MAP_H, MAP_W, REGIONS, STRONGEST, DiscomfortOften, Region
+from .body_chart import MAP_H, MAP_W, REGIONS, STRONGEST, DiscomfortKind, DiscomfortOften, Region
 from .consents import CONSENTS, Consent
 from .demands import Demand
-from .limits import LIMITS, Limit, LimitId
+from .limits import LIMITS, STRONGER, Limit, LimitId
 from .person_limits import Held, LimitInForce, PersonLimits, limits_applying, person_limits
 from .precautions import PRECAUTIONS, Precaution
 from .red_flags import RED_FLAGS, URGENCY, RedFlag, Urgency
@@ -17,10 +17,12 @@ __all__ = [
     "PRECAUTIONS",
     "RED_FLAGS",
     "REGIONS",
+    "STRONGER",
     "STRONGEST",
     "URGENCY",
     "Consent",
     "Demand",
+    "DiscomfortKind",
     "DiscomfortOften",
     "Held",
     "Limit",

@@ -29,6 +29,17 @@ class DiscomfortOften(Choice):
     ALWAYS = "always", "All the time"
 
 
+class DiscomfortKind(Choice):
+    """What discomfort is like."""
+
+    ACHE = "ache", "Dull ache"
+    STIFF = "stiff", "Stiffness"
+    SHARP = "sharp", "Sharp"
+    BURNING = "burning", "Burning"
+    SHOOTING = "shooting", "Shooting"
+    TINGLING = "tingling", "Tingling or numb"
+
+
 @dataclass(frozen=True, kw_only=True)
 class Region:
     """One region: middle, half width and half height on the map."""

@@ -37,4 +37,6 @@ class Demand(StrEnum):
     LEG = "leg"
     BAREFOOT = "barefoot"
     OTHER_HAND = "other_hand"
+    FEET_FLAT = "feet_flat"
+    ARMS_BESIDE = "arms_beside"
     UNSTEADY_SEAT = "unsteady_seat"

@@ -64,6 +64,11 @@ class Limit:
     bars: frozenset[Demand] = frozenset()
 
 
+STRONGER: dict[LimitId, frozenset[LimitId]] = {
+    LimitId.SHORT_STANDING: frozenset({LimitId.NO_STANDING, LimitId.SEATED_ONLY}),
+    LimitId.NO_STANDING: frozenset({LimitId.SEATED_ONLY}),
+}
+"""Which limits say all that a weaker one says, and more: then the weaker one is not said. Source: house-care."""
 _STANDS = frozenset({Demand.STANDING, Demand.STANDING_STILL, Demand.ONE_LEG, Demand.TURN_ON_LEG})
 
 LIMITS: dict[LimitId, Limit] = {
@@ -86,8 +91,15 @@ LIMITS: dict[LimitId, Limit] = {
         Limit(
             id=LimitId.SEATED_ONLY,
             of_the_day=True,
-            says="Weight shifts (lean, lift, roll, reach) take the place of rising and going.",
-            bars=_STANDS | {Demand.WALKING, Demand.DEEP_KNEE, Demand.LEGS_CROSSED},
+            says="Weight shifts (lean, lift, roll, reach) are the breaks.",
+            bars=_STANDS
+            | {
+                Demand.WALKING,
+                Demand.DEEP_KNEE,
+                Demand.LEGS_CROSSED,
+                Demand.FEET_FLAT,
+                Demand.ARMS_BESIDE,
+            },
         ),
         Limit(
             id=LimitId.OWN_SEAT,

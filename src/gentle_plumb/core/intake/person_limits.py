@@ -11,7 +11,7 @@ from functools import cached_property
 
 from ..choices import Hand
 from .demands import Demand
-from .limits import LIMITS, Limit, LimitId
+from .limits import LIMITS, STRONGER, Limit, LimitId
 from .precautions import PRECAUTIONS
 from .surgery import PART_BARS, STANDS_ON, OperatedPart
 
@@ -183,7 +183,7 @@ def person_limits(
         in_force=tuple(
             LimitInForce(id=id, because=tuple(because[id]), ask=tuple(ask[id]))
             for id in LIMITS
-            if id in because
+            if id in because and not STRONGER.get(id, frozenset()) & because.keys()
         ),
         operated=(operated,) if operated is not None and LimitId.PART_RESTS in because else (),
         weak_side=weak_side if LimitId.ABLE_SIDE in because else None,

@@ -30,7 +30,7 @@ ARMS_AND_HANDS: tuple[Movement, ...] = (
         repeats=2,
         felt="arms grow heavy and loose",
         never="if it hurts in the shoulder",
-        asks=frozenset({Demand.SHOULDER, Demand.HAND}),
+        asks=frozenset({Demand.SHOULDER, Demand.HAND, Demand.ARMS_BESIDE}),
         view="front",
         poses=(
             Posed(says="Let hang", near_arm=Limb(lift=10), far_arm=Limb(lift=10)),

@@ -5,7 +5,7 @@ Exact and deterministic. Sources: house-movements, house-care.
 
 from __future__ import annotations
 
-from collections.abc import Collection, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
@@ -50,17 +50,19 @@ class LeftOut:
 class Programme:
     """What is chosen, what else could be, and what a limit keeps out.
 
-    ``waits_for`` are the red flags that come before any movement.
+    ``waits_for`` are the red flags that come before any movement, ``holds`` those that hold back some.
     """
 
     chosen: tuple[ChosenMovement, ...]
     further: tuple[Movement, ...]
     left_out: tuple[LeftOut, ...]
     waits_for: tuple[str, ...] = ()
+    holds: tuple[str, ...] = ()
 
 
 GENERAL = ("walk_for_water", "lean_sideways", "shoulder_rolls", "ankle_pumps", "look_far")
 """What fills up where hardly anything hurts or is loaded, in this order. Source: house-movements."""
+RELIEF = "Takes the weight off the seat, for somebody who sits all day."
 LEAST = 3
 """A programme has at least so many where limits leave them. House value."""
 
@@ -71,6 +73,7 @@ def choose_movements(
     *,
     own: Collection[str] = (),
     without: Collection[str] = (),
+    held: Mapping[str, str] | None = None,
 ) -> Programme:
     """Choose a programme.
 
@@ -82,17 +85,26 @@ def choose_movements(
         What is barred, and how long a hold may be.
     own, without : collection of str
         Movements that the practitioner put in and took out. A limit stands over what was put in.
+    held : mapping, optional
+        Regions that a red flag holds back until a clinician has answered, each with the flag.
 
     """
+    waits = held or {}
     able: dict[str, Movement] = {}
     left_out = []
     for movement in LIBRARY.values():
+        if any(region in waits for region in movement.regions):
+            continue
         barred = person.against(movement.asks)
         if barred is not None:
             left_out.append(LeftOut(movement=movement, limit=barred))
         elif movement.id not in SHIFTS or not person.walks or movement.id in own:
             able[movement.id] = movement
     chosen: dict[str, str] = {id: "Your choice." for id in own if id in able}
+    if not person.walks:  # pressure relief comes first for somebody who sits all day
+        chosen |= {
+            id: RELIEF for id in able if id in SHIFTS and id not in without and id not in chosen
+        }
     ordered = sorted(needs, key=lambda one: (-one.strength, -one.minutes, one.region))
     for rank in range(len(LIBRARY)):
         for need in ordered:
@@ -116,6 +128,7 @@ def choose_movements(
         ),
         further=tuple(one for one in able.values() if one.id not in chosen),
         left_out=tuple(left_out),
+        holds=tuple(dict.fromkeys(waits.values())),
     )
 
 

@@ -88,7 +88,7 @@ LEGS: tuple[Movement, ...] = (
         repeats=15,
         felt="calves and shins work lightly",
         never="with a hot, swollen or painful calf: seek care the same day",
-        asks=frozenset({Demand.LEG}),
+        asks=frozenset({Demand.LEG, Demand.FEET_FLAT}),
         view="side",
         poses=(
             Posed(says="Toes up", near_arm=REST, near_leg=Limb(lift=90, bend=86, end=-24)),

@@ -84,7 +84,7 @@ NECK_AND_SHOULDERS: tuple[Movement, ...] = (
         label="Shoulder rolls",
         regions=("shoulder", "neck"),
         start="seated",
-        steps=("Let both arms hang.", "Lift the shoulders, roll them back, and let them sink."),
+        steps=("Let both arms rest.", "Lift the shoulders, roll them back, and let them sink."),
         repeats=8,
         felt="warmth between neck and shoulders",
         never="if it hurts in the joint of the shoulder",
@@ -102,7 +102,7 @@ NECK_AND_SHOULDERS: tuple[Movement, ...] = (
         regions=("upper_back", "shoulder"),
         start="seated",
         steps=(
-            "Let the arms hang, elbows a little bent.",
+            "Bend the elbows a little, arms loose.",
             "Draw the shoulder blades together and down.",
             "Hold without lifting the shoulders, and let go.",
         ),

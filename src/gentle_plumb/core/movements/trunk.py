@@ -22,7 +22,7 @@ TRUNK: tuple[Movement, ...] = (
         repeats=8,
         felt="an easy movement low in the back",
         never="with pain shooting into a leg",
-        asks=frozenset({Demand.TRUNK}),
+        asks=frozenset({Demand.TRUNK, Demand.FEET_FLAT}),
         view="side",
         poses=(
             Posed(says="Round", trunk=-12, head=14, near_arm=REST),
@@ -73,7 +73,7 @@ TRUNK: tuple[Movement, ...] = (
         sided=True,
         felt="along the side of the trunk",
         never="with pain into a leg",
-        asks=frozenset({Demand.TRUNK}),
+        asks=frozenset({Demand.TRUNK, Demand.ARMS_BESIDE}),
         view="front",
         poses=(
             Posed(says="Sit even", near_arm=Limb(lift=6), far_arm=Limb(lift=6)),
@@ -94,7 +94,7 @@ TRUNK: tuple[Movement, ...] = (
         sided=True,
         felt="the trunk turns easily below the ribs",
         never="with osteoporosis under load, or after surgery of the back",
-        asks=frozenset({Demand.TRUNK, Demand.TWIST}),
+        asks=frozenset({Demand.TRUNK, Demand.TWIST, Demand.FEET_FLAT}),
         view="front",
         poses=(
             Posed(

@@ -48,7 +48,8 @@ class Habit:
     """One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
 
     ``asks`` is what ``do`` asks of the body. ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
-    sign of its change, words; each is given only where the worked-out change goes that way.
+    sign of its change, words; each is given only where the worked-out change goes that way. ``on_figure``: it has a
+    field on the figure; what is too fine to see there is ticked in a list.
     """
 
     id: str
@@ -64,6 +65,7 @@ class Habit:
     sided: bool = False
     moves: Moves = ()
     asks: frozenset[Demand] = frozenset()
+    on_figure: bool = True
 
 
 def habit(
@@ -81,6 +83,7 @@ def habit(
     sided: bool = False,
     moves: Moves = (),
     asks: frozenset[Demand] = frozenset(),
+    on_figure: bool = True,
 ) -> Habit:
     """Return a habit; see :class:`Habit`."""
     return Habit(
@@ -97,4 +100,5 @@ def habit(
         sided=sided,
         moves=moves,
         asks=asks,
+        on_figure=on_figure,
     )

@@ -1,9 +1,28 @@
-"""All habits by identifier, from the head down."""
+"""All habits by identifier, from the head down; those that are seen in both postures are told apart."""
 
 from __future__ import annotations
 
+from dataclasses import replace
+
+from .fine import FINE
 from .habit import Habit
 from .lower_body import LOWER_BODY
 from .upper_body import UPPER_BODY
 
-HABITS: dict[str, Habit] = {habit.id: habit for habit in (*UPPER_BODY, *LOWER_BODY)}
+STANDING = "_standing"
+"""What the name of a habit ends in that is seen standing as well as sitting."""
+
+
+def _of_both(one: Habit) -> tuple[Habit, ...]:
+    """Return a habit as it is seen sitting and, apart from that, standing."""
+    if one.posture != "either":
+        return (one,)
+    return (
+        replace(one, posture="seated"),
+        replace(one, id=f"{one.id}{STANDING}", posture="standing"),
+    )
+
+
+HABITS: dict[str, Habit] = {
+    habit.id: habit for one in (*UPPER_BODY, *LOWER_BODY, *FINE) for habit in _of_both(one)
+}

@@ -14,7 +14,18 @@ from .questions import (
     questions_of_check,
 )
 from .reading import read_answer
-from .triage import LEVELS, Answers, Before, Level, Reason, Verdict, triage_before, triage_check
+from .requests import questions_of_requests
+from .triage import (
+    LEVELS,
+    Answers,
+    Before,
+    Level,
+    Reason,
+    Verdict,
+    triage_before,
+    triage_check,
+    triage_requests,
+)
 
 __all__ = [
     "LENGTHS",
@@ -35,7 +46,9 @@ __all__ = [
     "doubtful_lengths",
     "questions_before",
     "questions_of_check",
+    "questions_of_requests",
     "read_answer",
     "triage_before",
     "triage_check",
+    "triage_requests",
 ]

@@ -16,12 +16,22 @@ from ..observation import ROOM
 from ..record import Field, Value, fields
 
 Section = Literal[
-    "signs", "reason", "felt", "conditions", "work", "station", "room", "lengths", "still", "habits"
+    "signs",
+    "reason",
+    "felt",
+    "conditions",
+    "work",
+    "station",
+    "room",
+    "lengths",
+    "still",
+    "habits",
+    "requests",
 ]
 QuestionKind = Literal["choice", "strength", "hours", "length", "words"]
-Round = Literal["before", "week_1", "week_3", "week_6"]
+Round = Literal["before", "week_1", "week_3", "week_6", "request"]
 
-ROUNDS: dict[Round, int] = {"before": 0, "week_1": 7, "week_3": 21, "week_6": 42}
+ROUNDS: dict[Round, int] = {"before": 0, "week_1": 7, "week_3": 21, "week_6": 42, "request": 0}
 """Every round of questions, and how many days after the signature it is due. Source: house-checks."""
 LENGTHS = (
     "stature",
@@ -49,6 +59,10 @@ STATION: dict[str, str] = {
     "desk_moves": "Desk's height can be changed",
 }
 """What a client is asked of their workstation, as a practitioner reads it; yes is in order. Source: house-self-check."""
+WHEELCHAIR = "care.wheelchair"
+"""The question whose yes leaves out what asks about getting up, standing or the chair."""
+OF_WALKING = frozenset({"station.feet", "station.breaks", "station.chair_moves"})
+LENGTHS_OF_WALKING = frozenset({"stature", "popliteal_height"})
 ROOM_ASKED = (
     *("glare", "window", "lamp", "noise", "temperature", "clutter", "stored", "floor"),
     *("stability", "cables", "trips", "electrical"),
@@ -79,6 +93,11 @@ class Question:
     low: float | None = None
     high: float | None = None
 
+    @property
+    def walks(self) -> bool:
+        """Whether it asks about getting up, standing or the chair: not asked of somebody in a wheelchair."""
+        return self.id in OF_WALKING or self.id.split(".")[0] in LENGTHS_OF_WALKING
+
     def word(self, value: Value) -> str:
         """Return an answer as a practitioner reads it, without its unit."""
         if self.field is not None and self.kind == "choice":
@@ -102,7 +121,8 @@ SURE = ("yes", "no", "unsure")
 OFTEN = ("most_days", "some_days", "hardly")
 
 
-def _about(id: str, section: Section, field: Field[Any], says: str = "") -> Question:
+def about(id: str, section: Section, field: Field[Any], says: str = "") -> Question:
+    """Return a question about a field of the visit; ``says`` is the field's label unless given."""
     kind: QuestionKind = (
         "length"
         if field.kind == "length"
@@ -132,7 +152,7 @@ def _choice(id: str, section: Section, says: str, answers: tuple[str, ...]) -> Q
 
 def _signs() -> list[Question]:
     return [
-        _about(f"sign.{id}", "signs", fields.ask.flag[id].there, RED_FLAGS[id].label)
+        about(f"sign.{id}", "signs", fields.ask.flag[id].there, RED_FLAGS[id].label)
         for id in RED_FLAGS
     ]
 
@@ -143,8 +163,8 @@ def _felt(regions: Sequence[str]) -> list[Question]:
         question
         for id in regions
         for question in (
-            _about(f"felt.{id}", "felt", felt[id].strength, REGIONS[id].label),
-            _about(f"felt_often.{id}", "felt", felt[id].often, f"{REGIONS[id].label}: how often"),
+            about(f"felt.{id}", "felt", felt[id].strength, REGIONS[id].label),
+            about(f"felt_often.{id}", "felt", felt[id].often, f"{REGIONS[id].label}: how often"),
         )
     ]
 
@@ -155,24 +175,24 @@ def questions_before() -> list[Question]:
     care = fields.conditions.precaution
     return [
         *_signs(),
-        _about("reason", "reason", ask.reason),
+        about("reason", "reason", ask.reason),
         *_felt(tuple(REGIONS)),
         *(
-            _about(f"care.{id}", "conditions", care[id].there, PRECAUTIONS[id].label)
+            about(f"care.{id}", "conditions", care[id].there, PRECAUTIONS[id].label)
             for id in PRECAUTIONS
         ),
         _choice("care_none", "conditions", "None of these conditions", YES_NO),
-        *(_about(f"hours.{id}", "work", ask.hours[id]) for id in TASKS),
-        _about("writing_hand", "work", ask.writing_hand),
-        _about("mouse_hand", "work", ask.mouse_hand),
-        _about("eyewear", "work", ask.eyewear),
+        *(about(f"hours.{id}", "work", ask.hours[id]) for id in TASKS),
+        about("writing_hand", "work", ask.writing_hand),
+        about("mouse_hand", "work", ask.mouse_hand),
+        about("eyewear", "work", ask.eyewear),
         *(_choice(f"station.{id}", "station", says, SURE) for id, says in STATION.items()),
         *(
-            _about(f"room.{id}", "room", fields.seen.room[id].answer, ROOM[id].label)
+            about(f"room.{id}", "room", fields.seen.room[id].answer, ROOM[id].label)
             for id in ROOM_ASKED
         ),
         *(
-            _about(f"{id}.{name}", "lengths", reading)
+            about(f"{id}.{name}", "lengths", reading)
             for id in LENGTHS
             for name, reading in (
                 ("first", fields.measure.dimension[id].first),
@@ -208,7 +228,7 @@ def questions_of_check(shown: Shown) -> list[Question]:
             for key, label in shown.settings
         ),
         *(
-            _about(f"tape.{key}", "still", TAPED[key], f"{label}, by own tape")
+            about(f"tape.{key}", "still", TAPED[key], f"{label}, by own tape")
             for key, label in shown.settings
             if key in TAPED
         ),

@@ -9,20 +9,28 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from ..intake import PRECAUTIONS, RED_FLAGS, REGIONS, URGENCY, DiscomfortOften
+from ..intake import PRECAUTIONS, RED_FLAGS, REGIONS, URGENCY, DiscomfortOften, Urgency
 from ..record import Value
 from .lengths import LengthDoubt
 from .questions import ROOM_ASKED, STATION
 
-Level = Literal["fine", "advice", "call", "visit", "stop"]
+Level = Literal["fine", "advice", "call", "visit", "clinician", "same_day", "stop"]
 LEVELS: dict[Level, str] = {
     "fine": "Fine as it is",
     "advice": "Written advice",
     "call": "Call",
     "visit": "Visit",
+    "clinician": "See a clinician first",
+    "same_day": "See a clinician today",
     "stop": "Stop and seek care",
 }
 """What comes of answers, the lightest first."""
+LEVEL_OF: dict[Urgency, Level] = {
+    "urgent": "stop",
+    "same_day": "same_day",
+    "clinician": "clinician",
+}
+"""How a warning sign is sorted: as soon as the client was told to be seen, and no sooner."""
 STRONG, MEDIUM = 7, 4
 """Strengths of discomfort, of 10, from which one is seen, and from which one is called."""
 RISEN = 2
@@ -81,6 +89,26 @@ def triage_check(answers: Answers, before: Before) -> Verdict:
     return _verdict([*_signs(answers), *_after(answers, before)])
 
 
+def triage_requests(answers: Answers, asked: Sequence[str]) -> Verdict:
+    """Sort what a workplace answered to what was asked of it.
+
+    Parameters
+    ----------
+    answers : mapping
+        Values by question.
+    asked : sequence of str
+        The questions whether each thing is done.
+
+    """
+    waiting = tuple(id for id in asked if answers.get(id) != "yes")
+    if not waiting:
+        return Verdict(level="fine", reasons=())
+    reason = Reason(
+        rule="requests_open", level="advice", says="Not everything is done yet.", questions=waiting
+    )
+    return Verdict(level="advice", reasons=(reason,))
+
+
 def _verdict(reasons: Sequence[Reason]) -> Verdict:
     grave = sorted(reasons, key=lambda one: -list(LEVELS).index(one.level))
     return Verdict(level=grave[0].level if grave else "fine", reasons=tuple(grave))
@@ -95,7 +123,8 @@ def _signs(answers: Answers) -> Iterator[Reason]:
             if one.urgency == urgency and answers.get(f"sign.{one.id}") == "yes"
         )
         if there:
-            yield Reason(rule=f"sign_{urgency}", level="stop", says=f"{says}.", questions=there)
+            level = LEVEL_OF[urgency]
+            yield Reason(rule=f"sign_{urgency}", level=level, says=f"{says}.", questions=there)
     silent = tuple(f"sign.{id}" for id in RED_FLAGS if answers.get(f"sign.{id}") is None)
     if silent:
         yield Reason(

@@ -119,9 +119,8 @@ RHYTHMS: dict[str, Rhythm] = {
             label="Up every 30 min",
             pattern=_cycle(29, 0, 1),
             says="Get up and go a few steps every half hour: the minimum.",
-            label_seated="Shift every 30",
-            says_seated="Each half hour shift the weight: lean, lift, roll, reach; the least there "
-            "should be.",
+            label_seated="Shift weight every 30 min",
+            says_seated="Shift your weight every half hour: lean, lift, roll or reach. That is the minimum.",
         ),
     )
 }

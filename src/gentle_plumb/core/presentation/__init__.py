@@ -15,6 +15,7 @@ from .plans import PlanView, PurchaseView, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
 from .rows import RowView, chance_in_band, row_view
 from .settle import SettleView, settle_view, settles_at
+from .states import StateView, state_view
 from .working_day import DayView, RhythmView, day_view, rhythm_of, rhythm_views
 
 __all__ = [
@@ -36,6 +37,7 @@ __all__ = [
     "RowView",
     "SettleView",
     "StackView",
+    "StateView",
     "ZoneView",
     "action_text",
     "action_views",
@@ -65,6 +67,7 @@ __all__ = [
     "settle_view",
     "settles_at",
     "stack_view",
+    "state_view",
     "terms_words",
     "value_text",
     "zone_views",

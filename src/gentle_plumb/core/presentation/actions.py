@@ -12,9 +12,11 @@ from ..fit import TAPE_MM, Posture
 from ..intake import REGIONS
 from ..plans import PRICE_LABELS
 from ..record.fields.settings import ClientWord, NotToday, StepTest
+from ..states import StateKind
 from ..units import LengthUnit
 from ..visit import spoken_date
 from ..words import say, say_addition, say_amount
+from .states import state_view
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -33,7 +35,8 @@ class ActionView:
     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
     ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
-    under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then.
+    under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then; ``told`` is what
+    became of a setting, where it is not an order any more.
     """
 
     id: str
@@ -64,6 +67,7 @@ class ActionView:
     aim: str
     remark: str
     settled: bool
+    told: str
 
 
 def action_text(action: Action, unit: LengthUnit) -> str:
@@ -154,10 +158,20 @@ def action_views(
             moved=_moved(one, unit),
             remark=_remark(one),
             settled=one.settled,
+            told=_told(one, unit),
             aim="" if one.to_value is None or one.kind != "set" else f"{one.to_value:.1f}",
         )
         for one in actions
     ]
+
+
+def _told(action: Action, unit: LengthUnit) -> str:
+    """Return what became of a setting; empty for what is still to be done."""
+    state = action.became
+    if state is None or state.kind in (StateKind.TARGET, StateKind.NOT_RECORDED):
+        return ""
+    said = state_view(state, unit).says
+    return say("step.told", label=state.quantity.label, said=f"{said[0].lower()}{said[1:]}")
 
 
 def _when(action: Action) -> str:

@@ -69,6 +69,10 @@ def programme_view(
         rules = [say("move.waits", flags="; ".join(programme.waits_for))]
         return ProgrammeView(chosen=[], further=[], left_out=[], rules=rules)
     rules = [say("move.rule")]
+    if not person.walks:
+        rules.append(say("move.relief"))
+    if programme.holds:
+        rules.append(say("move.holds", flags="; ".join(programme.holds)))
     for id in (LimitId.RISE_SLOWLY, LimitId.SUPERVISED, LimitId.FEET_BY_EYE):
         held = person.held(id)
         rules += [held.limit.says] if held is not None else []

@@ -42,7 +42,7 @@ class PairView:
 
 PIECE = {"screen": "screen_top"}
 """The quantity of a piece that moves, where it has another name."""
-NOT_MEASURED = "set, not re-measured"
+NOT_MEASURED = "set, not measured"
 
 
 def pair_view(rows: Sequence[RowView], moves: Sequence[Move]) -> PairView | None:

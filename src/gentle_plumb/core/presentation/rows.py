@@ -13,6 +13,7 @@ from ..policy import RuleSet
 from ..record import Record, fields
 from ..record.fields.settings import MeasuredBy
 from ..sources import SOURCES
+from ..states import Known, PieceState
 from ..units import LengthUnit
 from ..words import say_percent
 from .row_parts import (
@@ -31,13 +32,14 @@ from .row_parts import (
     terms_words,
     value_text,
 )
+from .states import StateView, state_view
 
 
 @dataclass(frozen=True, kw_only=True)
 class RowView:
     """One row as it is shown; every text carries the display unit's number.
 
-    ``left_unmeasured``: it was set to its aim and not measured again; else ``left_by`` says how it was measured.
+    ``became`` is what became of it, the one state that every paper speaks from. ``left_unmeasured``: it was set to its aim and not measured again; else ``left_by`` says how it was measured.
     ``left_over`` is what is still missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
     keeps it from its target, as against left where it was found.
     """
@@ -59,6 +61,7 @@ class RowView:
     left: str | None
     left_unmeasured: bool
     left_by: str
+    became: StateView | None
     left_over: str | None
     limits: list[str]
     limited: bool
@@ -89,8 +92,7 @@ def row_view(
     *,
     today: date,
     bundle: RuleSet,
-    left: float | None,
-    unmeasured: bool,
+    state: PieceState | None,
     own: float | None,
     computed: float | None,
     offset: float | None = None,
@@ -108,11 +110,10 @@ def row_view(
         The day of the visit, for the age of what was measured before.
     bundle : mapping
         What is chosen, by question.
-    unmeasured : bool
-        Whether what was left was set to the aim and not measured again.
-    left, own, computed : float, optional
-        What was left, what the practitioner put there, and what was computed without that; in the
-        row's unit.
+    state : PieceState, optional
+        What became of it; None for what can't be set.
+    own, computed : float, optional
+        What the practitioner put there, and what was computed without that; in the row's unit.
     offset : float, optional
         Tape less display of the desk, mm.
     brief : bool
@@ -121,6 +122,8 @@ def row_view(
     """
     mine = fields.work.own_number[row.posture].get(row.key)
     why = record[mine.why] if mine is not None else None
+    left = state.left if state is not None else None
+    unmeasured = state is not None and state.known == Known.UNMEASURED
     over = left - row.setting if left is not None and row.setting is not None else None
     if unmeasured or (over is not None and abs(over) <= LEAST_LEFT_OVER[row.unit]):
         over = None
@@ -142,6 +145,7 @@ def row_view(
         left=value_text(row, left, unit),
         left_unmeasured=unmeasured,
         left_by=_left_by(row, record) if left is not None and not unmeasured else "",
+        became=state_view(state, unit) if state is not None else None,
         left_over=apart_text(row, -over, unit) if over is not None else None,
         limits=[limit_text(limit, unit) for limit in row.limits],
         limited=any(limit.kind not in NO_LIMIT for limit in row.limits),

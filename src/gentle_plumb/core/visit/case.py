@@ -3,11 +3,19 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from datetime import date
 
 from ..body import Sex
 from ..catalogue import QUANTITIES, TASKS, Posture
-from ..fit import Case, Lens, hung_on_wall, pieces_within_limits, with_declared, within_limits
-from ..intake import Held, PersonLimits, person_limits
+from ..fit import (
+    Case,
+    Lens,
+    as_it_will_lean,
+    hung_on_wall,
+    pieces_within_limits,
+    with_declared,
+    within_limits,
+)
 from ..memoize import interned
 from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..record import Field, Record, fields
@@ -24,6 +32,7 @@ from ..workstation import (
     use_by_share,
 )
 from .body import HOUSE, Measuring, body_from
+from .conditions import limits_of
 from .workstation import LAPTOP_RATIO, picture_of, workstation_from
 
 SETTABLE = tuple(one.key for one in QUANTITIES.values() if one.settable)
@@ -44,17 +53,19 @@ def case_from(
     sex: Sex | None = None,
     measuring: Measuring = HOUSE,
     practice: RuleSet | None = None,
+    as_of: date | None = None,
 ) -> Case:
     """Return the case that the record makes. Nothing missing is filled in.
 
-    ``practice`` is the practice's own default of what is chosen; the visit's choices go over it.
+    ``practice`` is the practice's own default of what is chosen; the visit's choices go over it. ``as_of`` is the
+    day by which a limit that was cleared is lifted; not given, whenever that was.
 
     Progressive and bifocal lenses count as read through their lower part until somebody has
     looked and said no.
     """
     ask, station = fields.ask, workstation_from(record)
     bundles = practice or {}, chosen_policies(record)
-    person = limits_of(record, wheelchair=station.chair.kind == ChairKind.WHEELCHAIR)
+    person = limits_of(record, wheelchair=station.chair.kind == ChairKind.WHEELCHAIR, as_of=as_of)
     station = pieces_within_limits(station, person)
     policy = within_limits(_with_angles(policy_of(*bundles), record), person)
     standing = within_limits(_with_angles(standing_policy_of(*bundles), record), person)
@@ -62,7 +73,7 @@ def case_from(
     found, declared = with_declared(_found_seated(record, keys), station)
     up = _settings(record, FOUND["standing"], keys)
     computer = record[ask.eyewear] == Eyewear.COMPUTER
-    return Case(
+    case = Case(
         body=interned(body_from(record, sex, measuring)),
         workstation=interned(hung_on_wall(station, found, up)),
         found_seated=found,
@@ -84,32 +95,7 @@ def case_from(
         use=record[fields.places.at(fields.places.MAIN).use] or PlaceUse.BOTH,
         person=person,
     )
-
-
-def limits_of(record: Record, *, wheelchair: bool = False) -> PersonLimits:
-    """Return the limits of the person that a record puts in force."""
-    return person_limits(
-        conditions_of(record),
-        wheelchair=wheelchair,
-        operated=record[fields.conditions.operated],
-        weak_side=record[fields.conditions.weak_side],
-    )
-
-
-def conditions_of(record: Record) -> Held:
-    """Return the conditions that are there, each with its limits that a clinician has lifted.
-
-    A limit is lifted once it is said by whom and on which day.
-    """
-    return {
-        id: frozenset(
-            limit
-            for limit, cleared in asked.cleared.items()
-            if record.said(cleared.by) and record[cleared.on]
-        )
-        for id, asked in fields.conditions.precaution.items()
-        if record.yes(asked.there)
-    }
+    return as_it_will_lean(case)
 
 
 def things_taken(record: Record) -> frozenset[str]:
@@ -139,19 +125,6 @@ def settings_left(record: Record) -> tuple[Settings, Settings]:
                 for key, one in fields.settings.setting[posture].items()
             },
             keyboard,
-        )
-        for posture in fields.work.POSTURES
-    )
-    return seated, standing
-
-
-def keys_not_remeasured(record: Record) -> tuple[frozenset[str], frozenset[str]]:
-    """Return the quantities set to their aim and never measured again, seated and standing."""
-    seated, standing = (
-        frozenset(
-            key
-            for key, one in fields.settings.setting[posture].items()
-            if one.measured not in record and one.aimed in record
         )
         for posture in fields.work.POSTURES
     )

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from datetime import date
 
 from ..choices import one_of
 from ..intake import RED_FLAGS, URGENCY, RedFlag, Urgency
 from ..record import Record, fields
-from ..record.fields.ask import CalledBack, FlagFields
+from ..record.fields.flag_fields import CalledBack, ClinicianSays, FlagFields
 
 LEAST_WORDS, LEAST_LETTERS = 2, 8
 """An answer of less says nothing: what was done and told takes two words. Source: house-signs."""
@@ -20,7 +21,8 @@ class RaisedRedFlag:
     ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
     back came to; ``waits_for`` is the
-    path of the first part that is missing, ``paths`` are those of all its parts.
+    path of the first part that is missing, ``paths`` are those of all its parts. ``answer``, ``answered_by`` and
+    ``answered_on`` are what the clinician said, who and from which day.
     """
 
     id: str
@@ -35,6 +37,17 @@ class RaisedRedFlag:
     called: CalledBack | None
     waits_for: str
     paths: tuple[str, ...]
+    answer: ClinicianSays | None
+    answered_by: str
+    answered_on: str
+
+    def answered(self, as_of: date | None = None) -> bool:
+        """Whether a clinician has said that things may go on, by a day; not given, whenever that was."""
+        if self.answer not in (ClinicianSays.CLEARED, ClinicianSays.LIMITED):
+            return False
+        if not self.answered_by or not self.answered_on:
+            return False
+        return as_of is None or date.fromisoformat(self.answered_on) <= as_of
 
     @property
     def to_call(self) -> str | None:
@@ -91,6 +104,9 @@ def _raised(
             asked.called.id,
             asked.call_back.id,
         ),
+        answer=record[asked.answer],
+        answered_by=record.said(asked.answered_by),
+        answered_on=record.said(asked.answered_on),
     )
 
 

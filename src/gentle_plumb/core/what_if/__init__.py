@@ -1,7 +1,8 @@
 """Working a visit through, and trying what would happen if something were otherwise."""
 
-from .analysis import VisitAnalysis, analyse_visit
-from .changes import SettingChange, day_strain, setting_changes
+from .analyse import analyse_visit
+from .analysis import VisitAnalysis
+from .changes import SettingChange, day_strain, moved_by_what_stands, setting_changes
 from .serialization import (
     JsonWhatIfSession,
     request_from_json,
@@ -25,6 +26,7 @@ __all__ = [
     "at_place",
     "case_of",
     "day_strain",
+    "moved_by_what_stands",
     "request_from_json",
     "setting_changes",
     "to_jsonable",

@@ -11,10 +11,12 @@ from ..memoize import memoize_last
 from ..plans import total_of, what_is_left
 from ..presentation import apart_text, hard_limit_words, value_text
 from ..record import Field, fields
+from ..states import StateKind, least_change
 from ..units import LengthUnit
 from ..words import say_change, say_degrees, say_joint, unit_of
 from .analysis import VisitAnalysis
 
+POSTURES: tuple[Posture, Posture] = ("seated", "standing")
 LEAST_MOVE_MM, LEAST_MOVE_DEG = 0.5, 0.5
 """Less than this has not moved. Source: house-repeat."""
 
@@ -174,7 +176,7 @@ def day_strain(through: VisitAnalysis, standing_hours: float) -> tuple[float | N
 def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> list[SettingChange]:
     """Every setting and joint that is otherwise, in mm and degrees."""
     found = []
-    for posture in ("seated", "standing"):
+    for posture in POSTURES:
         was, now = before.of(posture), after.of(posture)
         if not (was.possible and now.possible):
             continue
@@ -201,6 +203,23 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
                     by=f"{'+' if by > 0 else '−'}{abs(by):.1f}",
                 )
             )
+    return found
+
+
+def moved_by_what_stands(through: VisitAnalysis, unit: LengthUnit) -> list[SettingChange]:
+    """Return what is worked out otherwise because of what was set elsewhere, or is left alone: still to be set."""
+    found = []
+    for posture in POSTURES:
+        before = {row.key: row for row in through.plain.of(posture).rows}
+        now = through.result.of(posture)
+        for row in now.rows if now.possible else ():
+            state, was = through.states.get((posture, row.key)), before.get(row.key)
+            waits = state is not None and state.kind in (StateKind.TARGET, StateKind.TO_GET)
+            if not waits or was is None or row.setting is None or was.setting is None:
+                continue
+            if abs(row.setting - was.setting) > least_change(row):
+                one = _row_moved(was, row, unit)
+                found += [one] if one is not None else []
     return found
 
 

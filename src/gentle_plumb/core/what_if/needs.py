@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 
 from ..assessment import whole_minutes
 from ..catalogue import REGIONS
@@ -16,21 +16,28 @@ from ..words import say
 
 
 def programme_of(
-    record: Record, facts: Facts, strain: Sequence[Strain], person: PersonLimits
+    record: Record,
+    facts: Facts,
+    strain: Sequence[Strain],
+    person: PersonLimits,
+    held: Mapping[str, str],
 ) -> Programme:
     """Return the movements of a visit: chosen by need, changed by the practitioner.
 
-    None while a red flag that was raised has no answer yet.
+    None while a red flag that was raised has not been referred; until the clinician has answered, none for the
+    regions that it holds back.
     """
     waits = tuple(flag.label for flag in raised_red_flags(record) if not flag.done)
-    if waits:
-        return Programme(chosen=(), further=(), left_out=(), waits_for=waits)
+    if waits or held.keys() >= set(REGIONS):
+        labels = waits or tuple(dict.fromkeys(held.values()))
+        return Programme(chosen=(), further=(), left_out=(), waits_for=labels)
     said = {id: record[asked] for id, asked in fields.pace.movement.items()}
     return choose_movements(
         needs_of(facts.felt, strain),
         person,
         own=[id for id, answer in said.items() if answer == YesNo.YES],
         without=[id for id, answer in said.items() if answer == YesNo.NO],
+        held=held,
     )
 
 

@@ -56,6 +56,8 @@ def visit_input_to_json(given: VisitInput) -> dict[str, Any]:
         "table": None if table is BRITISH_ADULTS else to_jsonable(table),
         "photos": to_jsonable(given.photos),
         "prices": to_jsonable(given.prices),
+        "place": given.place,
+        "as_of": given.as_of.isoformat() if given.as_of is not None else None,
     }
 
 
@@ -81,6 +83,8 @@ def visit_input_from_json(plain: Mapping[str, Any]) -> VisitInput:
         measuring=Measuring(errors=plain["errors"], table=table),
         photos=tuple(PhotoFile(**one) for one in plain["photos"]),
         prices=Prices(**plain["prices"]),
+        place=plain["place"],
+        as_of=date.fromisoformat(plain["as_of"]) if plain["as_of"] is not None else None,
     )
 
 

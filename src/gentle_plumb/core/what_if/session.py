@@ -27,7 +27,8 @@ from ..presentation import (
 from ..record import field_of, fields, read_typed
 from ..units import LengthUnit
 from ..workstation import TiltFeet
-from .analysis import VisitAnalysis, analyse_visit
+from .analyse import analyse_visit
+from .analysis import VisitAnalysis
 from .changes import (
     FOUND_AT,
     FindingSummary,

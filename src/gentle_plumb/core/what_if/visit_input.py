@@ -20,7 +20,8 @@ class VisitInput:
     """What a visit is worked through from.
 
     ``values`` is what was entered, by path; ``practice`` what the practice had chosen when the
-    visit began, ``prices`` its sums for price classes.
+    visit began, ``prices`` its sums for price classes; ``place`` which of its places the values are of,
+    ``as_of`` the day by which a cleared limit is lifted.
     """
 
     values: Mapping[str, Value]
@@ -30,6 +31,8 @@ class VisitInput:
     measuring: Measuring = HOUSE
     photos: tuple[PhotoFile, ...] = ()
     prices: Prices = Prices()
+    place: str = fields.places.MAIN
+    as_of: date | None = None
 
     @property
     def money(self) -> Money:
@@ -45,11 +48,15 @@ class VisitInput:
 def at_place(given: VisitInput, place: str) -> VisitInput:
     """Return what one place of a visit is worked through from; photographs are of the main one."""
     photos = given.photos if place == fields.places.MAIN else ()
-    return replace(given, values=values_at(given.values, place), photos=photos)
+    return replace(given, values=values_at(given.values, place), photos=photos, place=place)
 
 
 def case_of(given: VisitInput) -> Case:
     """The case that a visit makes."""
     return case_from(
-        given.record, sex=given.sex, measuring=given.measuring, practice=given.practice
+        given.record,
+        sex=given.sex,
+        measuring=given.measuring,
+        practice=given.practice,
+        as_of=given.as_of,
     )

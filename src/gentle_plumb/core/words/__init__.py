@@ -1,6 +1,6 @@
 """Words made last, from numbers, states and directions: one catalogue, one formatter."""
 
-from .client_numbers import CLIENT_NUMBERS
+from .client_numbers import CLIENT_NUMBERS, NUMBER_WORDS
 from .invalid import Misplaced, invalid_at, invalid_text
 from .messages import ENGLISH, Messages, say
 from .numbers import (
@@ -20,6 +20,7 @@ from .numbers import (
 __all__ = [
     "CLIENT_NUMBERS",
     "ENGLISH",
+    "NUMBER_WORDS",
     "Messages",
     "Misplaced",
     "bare_amount",

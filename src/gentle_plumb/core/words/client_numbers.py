@@ -1,14 +1,29 @@
 """The numbers that a client comes back to, named by what they are measured from."""
 
+from .state_messages import STATE_MESSAGES
+
 CLIENT_NUMBERS: dict[str, str] = {
-    "seat": "Height of the seat",
-    "footrest": "Height of the footrest",
-    "surface": "Height of the desk",
+    "seat": "Height of the seat, from the floor",
+    "footrest": "Height of the footrest, from the floor",
+    "surface": "Height of the desk, from the floor",
     "mouse": "How far the mouse is from your middle",
-    "screen_top": "Top of the screen",
+    "screen_top": "Top of the screen, from the floor",
     "distance": "From your eye to the screen",
     "scale": "Size of the text",
     "display": "What the desk's display shows",
     "key": "Which key on the desk",
 }
 """On the client's paper and, translated, on their own page; by quantity, the desk's display and its key."""
+
+
+def what_it_is(word: str) -> str:
+    """Return the name under which a translation holds what a number is: ``left at`` is ``left_at``."""
+    return "_".join(word.replace(",", "").split())
+
+
+NUMBER_WORDS: dict[str, str] = {
+    what_it_is(word): word
+    for name, word in STATE_MESSAGES.items()
+    if name.startswith("state.word.")
+}
+"""What a number to come back to is, by the name a translation holds it under."""

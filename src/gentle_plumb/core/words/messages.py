@@ -8,7 +8,10 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
+from .state_messages import STATE_MESSAGES
+
 ENGLISH: dict[str, str] = {
+    **STATE_MESSAGES,
     # settings
     "setting.unrecorded": "{label}: not recorded.",
     "setting.no_target": "{label}: no target can be told.",
@@ -27,8 +30,8 @@ ENGLISH: dict[str, str] = {
     "setting.follows": "It follows the piece it is joined to.",
     "setting.deeper_arm": "A deeper desk, or keys on a tray: {by} are lacking.",
     "setting.deeper": "A deeper desk, an arm behind it, or keys on a tray: {by} are lacking.",
-    "how.measured": "re-measured",
-    "how.not_remeasured": "not re-measured",
+    "how.measured": "measured",
+    "how.not_remeasured": "not measured",
     # the body
     "feet.off": "The feet hang: {gap} short of a support. The thighs press on the seat's edge.",
     "feet.evidence": "As found the soles lack {gap}",
@@ -62,8 +65,8 @@ ENGLISH: dict[str, str] = {
     "hard.feet": "The feet hang: {gap} short of a support.",
     "hard.keys": "No arm reaches the keys, {posture}.",
     "hard.belly": "The belly keeps the desk away: the keyboard hangs over its edge by {gap}.",
-    "hard.armrests": "The armrests meet the desk even at their lowest, by {gap}: turn them out, "
-    "take them off, or stay short of the edge.",
+    "hard.armrests": "The armrests meet the desk even at their lowest, by {gap}: turn them out of the way, or stay "
+    "short of the edge.",
     "worse": "At target, the equipment fits this body worse than as found: {because}.",
     "item.assumed": "{label}: recorded as here, but its thickness is not; reckoned with about {at} each.",
     "laptop.keys_assumed": "The thickness of the laptop at its home row is not recorded: worked out with {at}.",
@@ -102,11 +105,6 @@ ENGLISH: dict[str, str] = {
     "step.not_yet": "The client says: not yet.",
     "step.moved": "The aim was {was} when this was set; it is {now} now.",
     # the papers
-    "since.line": "{label}, {posture}: left at {left}, found at {now}, {drift}",
-    "since.drift": "{by} {way} since",
-    "since.felt": "{region}: then {was}, now {now}",
-    "since.strength": "{strength} of 10",
-    "since.unasked": "not asked",
     "sign.due_past": "The follow-up date, {on}, is in the past.",
     "sign.call_back": "No day to call back about: {flag}.",
     "paper.urgent": "Get urgent medical care, and don't wait, for any of these: {signs}.",
@@ -168,8 +166,7 @@ ENGLISH: dict[str, str] = {
     "limit.kept": "left as found at {at}: in its band, {side}",
     "limit.thighs": "thighs stop it at {at}, {side}",
     "limit.armrests": "armrests stop it at {at}, {side}",
-    "limit.collides": "over {at} they meet the desk: lower them, take them off, or stay short of "
-    "its edge",
+    "limit.collides": "above {at} they meet the desk: keep them lower, or stay short of its edge",
     "limit.joined": "picture joined to the keys, {side}",
     "limit.belly": "the belly keeps the edge from the keys: the keyboard hangs over it by {apart}",
     "limit.shallow": "desk is {at} deep, {apart} short: screen or keys give way",
@@ -200,6 +197,10 @@ ENGLISH: dict[str, str] = {
     "armrest.take_off": "Take them off.",
     "armrest.turn_away": "Turn them out of the way.",
     "armrest.lower": "Lower them out of the way.",
+    "armrest.turn_away_steady": "Turn them out of the way to work, and back before rising.",
+    "armrest.lower_steady": "Lower them out of the way to work, and raise them before rising.",
+    "armrest.keep_off_steady": "Set them to their lowest and keep the arms off them while working. They stay on: they are "
+    "needed to rise. Ask for a steady chair with lower armrests.",
     "armrest.keep_off": "Set them to their lowest and keep the arms off them until there is a chair with lower "
     "armrests, or without.",
     # causes

@@ -37,4 +37,5 @@ class ClientArchive:
     work: str
     visits: tuple[ArchivedVisit, ...]
     email: str = ""
+    birth_year: int | None = None
     beside: dict[str, str] = field(default_factory=dict)

@@ -11,7 +11,7 @@ from uuid import UUID
 from ...core.own_page import Level, Round
 from ...core.record import Value
 
-LinkKind = Literal["before", "after"]
+LinkKind = Literal["before", "after", "workplace"]
 Direction = Literal["ltr", "rtl"]
 MailKind = Literal["before", "after", "check"]
 MailState = Literal["waiting", "sending", "sent", "failed", "dropped"]

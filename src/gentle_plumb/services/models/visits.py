@@ -6,12 +6,15 @@ import hashlib
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import date, datetime
+from functools import cached_property
 from typing import Any
 from uuid import UUID
 
 from ...core.body import Sex
 from ...core.plans import Prices
-from ...core.record import Record, Value
+from ...core.record import Record, Value, fields
+from ...core.record.fields.ask import ConsentAnswer
+from ...core.visit import StandingConditions, standing_conditions
 from .shared import MeasuringList, PopulationTable
 
 
@@ -20,7 +23,7 @@ class Client:
     """A person who is helped; ``origin_id`` is the identifier in the file they came from.
 
     ``email`` is where the link to their own page is sent, empty where there is none; ``restricted``: some of the
-    practice see them, and nobody else.
+    practice see them, and nobody else. ``birth_year`` tells them from a namesake in a letter.
     """
 
     id: UUID
@@ -32,6 +35,7 @@ class Client:
     origin_id: str | None = None
     email: str = ""
     restricted: bool = False
+    birth_year: int | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -40,7 +44,8 @@ class Visit:
 
     ``errors`` is the practitioner's error of one reading by dimension, mm, as it stood when the
     visit began: a tolerance must not move while one measures. ``policies`` is what the practice
-    had chosen then: another choice later must not move a target that somebody has set.
+    had chosen then: another choice later must not move a target that somebody has set. ``discarded_at`` is when a
+    draft was thrown away: it is in no list any more, and can be taken back for some time.
     """
 
     id: UUID
@@ -52,6 +57,7 @@ class Visit:
     errors: Mapping[str, float] = field(default_factory=dict)
     policies: Mapping[str, str] = field(default_factory=dict)
     origin_id: str | None = None
+    discarded_at: datetime | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -112,11 +118,12 @@ class ErasureScope:
 
 @dataclass(frozen=True, kw_only=True)
 class EarlierVisit:
-    """What was measured at an earlier visit of the same client: values by path."""
+    """What was measured at an earlier visit of the same client, and what was said of conditions: values by path."""
 
     visit_id: UUID
     started_on: date
     values: dict[str, Value]
+    conditions: dict[str, Value] = field(default_factory=dict)
 
     @property
     def record(self) -> Record:
@@ -130,7 +137,8 @@ class VisitSnapshot:
 
     ``earlier`` are the same client's visits before this day, the latest first; ``table`` and
     ``listed`` what the visit chose of the practice's own, where it did; ``prices`` are its sums.
-    ``self_reported`` are the paths that the client gave and nobody has changed since.
+    ``self_reported`` are the paths that the client gave and nobody has changed since. ``read_on`` is the day on
+    which all this was read, where that is known: a limit that was cleared by then is lifted.
     """
 
     visit: Visit
@@ -144,11 +152,25 @@ class VisitSnapshot:
     listed: MeasuringList | None = None
     prices: Prices = Prices()
     self_reported: frozenset[str] = frozenset()
+    read_on: date | None = None
+
+    @cached_property
+    def standing(self) -> StandingConditions:
+        """Conditions from earlier visits that nobody has asked about at this one; none once notes are withdrawn."""
+        if self.values.get(fields.ask.consent["notes"].id) == ConsentAnswer.WITHDRAWN:
+            return StandingConditions()
+        said = [(one.started_on, one.conditions) for one in self.earlier if one.conditions]
+        return standing_conditions(said, self.values)
+
+    @property
+    def facts(self) -> dict[str, Value]:
+        """What was entered, over the conditions that stand from earlier visits."""
+        return {**self.standing.values, **self.values}
 
     @property
     def record(self) -> Record:
-        """What was entered, read by field."""
-        return Record(self.values)
+        """What was entered and what stands from earlier visits, read by field."""
+        return Record(self.facts)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -221,7 +243,8 @@ class VisitLine:
     """A visit in a list; ``signs`` are its entries about warning signs, ``touched`` what its paths begin with.
 
     ``shared_report`` is the latest signed version, where the client's consent to a copy for the
-    workplace stands; ``settling`` are its entries about a settle-in test that runs.
+    workplace stands; ``settling`` are its entries about a settle-in test that runs; ``felt`` and ``felt_before`` its
+    entries about discomfort, and those of the same client's visit before.
     """
 
     visit: Visit
@@ -235,6 +258,8 @@ class VisitLine:
     shared_report: UUID | None
     touched: frozenset[str] = frozenset()
     settling: Mapping[str, float | str | None] = field(default_factory=dict)
+    felt: Mapping[str, float | str | None] = field(default_factory=dict)
+    felt_before: Mapping[str, float | str | None] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, kw_only=True)

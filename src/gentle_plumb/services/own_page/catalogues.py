@@ -9,7 +9,7 @@ from typing import Any, cast
 
 from ...core.errors import UnreadableValue
 from ...core.plain_text import check_text
-from ...core.words import CLIENT_NUMBERS
+from ...core.words import CLIENT_NUMBERS, NUMBER_WORDS
 from ..errors import BadFile
 from ..models import Direction, MessageCatalogue
 
@@ -24,6 +24,7 @@ _GAP = re.compile(r"\{(\w+)\}")
 def _english() -> MessageCatalogue:
     held = json.loads(files(__package__).joinpath("en.json").read_text("utf-8"))
     held["messages"] |= {f"number.{key}": name for key, name in CLIENT_NUMBERS.items()}
+    held["messages"] |= {f"is.{key}": word for key, word in NUMBER_WORDS.items()}
     return MessageCatalogue(**held)
 
 

@@ -9,7 +9,7 @@ from typing import Literal
 from uuid import UUID, uuid5
 
 from ...core.own_page import Question, Round, read_answer
-from ...core.record import as_kept
+from ...core.record import as_kept, fields
 from ...core.record.fields.ask import ConsentAnswer
 from ...core.units import LengthUnit
 from ...core.words import say_length
@@ -34,7 +34,7 @@ from ..throttle import counted_by
 from .catalogues import ENGLISH, translated
 from .models import OwnDoorView, OwnDoubt, OwnLanguage, OwnQuestion, OwnRound, OwnSheet, OwnView
 from .ports import OwnPages
-from .sheets import basis_of, doubts_of, drawings_of, numbers_of, urgency_of
+from .sheets import basis_of, doubts_of, drawings_of, numbers_of, request_of, urgency_of
 
 SESSION_LENGTH = timedelta(hours=12)
 VIEWS = ("side", "rear")
@@ -107,15 +107,21 @@ class OwnPageService:
         )
 
     def _works(self, link: ClientLink) -> bool:
+        """Whether a link is open; a workplace's only while the client agrees to it."""
         practice, _ = self._pages.whose(link)
-        return link.open_on(practice.day(self._clock()))
+        if not link.open_on(practice.day(self._clock())):
+            return False
+        if link.kind != "workplace":
+            return True
+        record = self._records.working(link.practice_id, link.visit_id).record
+        return record[fields.ask.consent["workplace"]] == ConsentAnswer.GIVEN
 
     def who(self, token: str | None) -> OwnCaller:
         """Whose page a session opens; raises NotSignedIn."""
         link = self._pages.session(token_hash(token), self._clock()) if token else None
         if link is not None and token:
             practice, client = self._pages.whose(link)
-            if link.open_on(practice.day(self._clock())):
+            if self._works(link):
                 return OwnCaller(link=link, practice=practice, client=client, token=token)
         raise NotSignedIn("Please open the page with its link and code.")
 
@@ -149,7 +155,7 @@ class OwnPageService:
             today=today,
             agreed=link.agreed_at is not None,
             photos_agreed=link.photos_agreed_at is not None,
-            photos=[view for view in VIEWS if view in views],
+            photos=[view for view in VIEWS if view in views and link.kind != "workplace"],
             rounds=[
                 OwnRound(
                     round=one.round,
@@ -163,10 +169,16 @@ class OwnPageService:
             given=numbers_of(basis.paper, drawings_of(basis, practice.unit))
             if basis.paper is not None
             else None,
+            request=request_of(basis),
         )
 
     def agree(self, who: OwnCaller, *, yes: bool) -> None:
-        """Agree to answers being kept, or take it back: then what was not taken over is erased."""
+        """Agree to answers being kept, or take it back: then what was not taken over is erased.
+
+        Raises NotAllowed for a workplace: what it answers holds nothing about health.
+        """
+        if who.link.kind == "workplace":
+            raise NotAllowed("There is nothing to agree to here.")
         agreed = self._clock() if yes else None
         self._pages.change_link(replace(who.link, agreed_at=agreed))
         if not yes:
@@ -248,11 +260,12 @@ class OwnPageService:
                     high=one.high,
                     typed=check.answers[one.id].typed if one.id in check.answers else "",
                     version=check.answers[one.id].version if one.id in check.answers else 0,
-                    about=one.says if one.id.startswith("piece.") else "",
+                    about=one.says if one.id.startswith(("piece.", "request")) else "",
                     was=felt.get(one.id.removeprefix("felt."))
                     if who.link.kind == "after"
                     else None,
                     urgency=urgency_of(one),
+                    walks=one.walks,
                 )
                 for one in basis.questions(who.link.kind)
             ],

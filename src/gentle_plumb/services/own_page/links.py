@@ -19,6 +19,7 @@ from ..errors import NotFound, NotReady
 from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice
 from ..permissions import require_health, require_writer
 from ..ports import Clock, Records
+from ..reports import require_consent
 from .catalogues import ENGLISH
 from .mail import MailService, mail_views
 from .models import AnswerView, CheckView, LinkRound, LinkView, ReasonView, TakenOver, WaitingCheck
@@ -29,9 +30,15 @@ from .taking_over import take_over
 CODE_DIGITS = 6
 """Told by hand, and typed on a phone; tries are slowed down. House value."""
 LEAST_DAYS, MOST_DAYS = 1, 120
-USUAL_DAYS: dict[LinkKind, int] = {"before": 30, "after": 63}
+USUAL_DAYS: dict[LinkKind, int] = {"before": 30, "after": 63, "workplace": 63}
 """How long a link works: a month before a visit; after one until three weeks past the last check. House values."""
 
+ROUNDS_OF: dict[LinkKind, tuple[Round, ...]] = {
+    "before": ("before",),
+    "after": ("week_1", "week_3", "week_6"),
+    "workplace": ("request",),
+}
+"""Which rounds of questions a link has."""
 MISSED = ("signs", "station", "room", "still")
 """Parts in which a question without an answer is missed: where nothing hurts is not."""
 
@@ -115,7 +122,9 @@ class LinkService:
         NotAllowed, NotFound
             For readers; for a visit of another practice.
         NotReady
-            For a link to look things up, before the visit is signed.
+            For a link to look things up, or for the workplace, before the visit is signed.
+        Withheld
+            For the workplace, without the client's consent.
         UnknownName, ValueOutOfRange
             For a language that is not there, and for days outside 1 to 120.
 
@@ -144,7 +153,9 @@ class LinkService:
         now = self._clock()
         today = practice.day(now)
         begins = today
-        if kind == "after":
+        if kind == "workplace":
+            require_consent(working.record)
+        if kind != "before":
             report = self._records.last_report(member.practice_id, visit_id)
             if report is None:
                 raise NotReady([("report", "there is no signed report to show yet")])
@@ -162,6 +173,7 @@ class LinkService:
             member_id=member.id,
             made_at=now,
             ends_on=today + timedelta(days=lasts),
+            agreed_at=now if kind == "workplace" else None,  # it holds nothing about health
         )
         self._pages.add_link(link, _rounds(link, begins))
         return MadeLink(link=self._view(member, practice, link), code=code)
@@ -196,6 +208,8 @@ class LinkService:
         client = self._records.client(member.practice_id, link.client_id)
         if not link.open_on(practice.day(self._clock())):
             raise NotReady([("link", "this link has ended: make a new one")])
+        if link.kind == "workplace":
+            raise NotReady([("link", "hand it over yourself: the client's address is not theirs")])
         self._mail.queue(
             practice, client, link, self._pages.rounds([link.id]), f"{base_url}{path_of(link)}"
         )
@@ -338,7 +352,7 @@ def _answer_view(question: Question, check: Check, unit: LengthUnit) -> AnswerVi
 
 
 def _rounds(link: ClientLink, begins: date) -> list[CheckRound]:
-    of: tuple[Round, ...] = ("before",) if link.kind == "before" else ("week_1", "week_3", "week_6")
+    of: tuple[Round, ...] = ROUNDS_OF[link.kind]
     return [
         CheckRound(
             id=uuid5(link.id, one),

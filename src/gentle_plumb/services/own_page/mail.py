@@ -77,7 +77,7 @@ class MailService:
                 due_at=due,
             )
 
-        mails = [mail(link.kind, now)]
+        mails = [mail("before" if link.kind == "before" else "after", now)]
         for one in rounds:
             if one.sent_at is None and today < one.due_on <= link.ends_on and one.id not in asked:
                 due = datetime.combine(one.due_on, HOUR, ZoneInfo(practice.time_zone))

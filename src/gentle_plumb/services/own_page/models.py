@@ -12,7 +12,7 @@ from ...core.drawing import Scene
 from ...core.own_page import Level, QuestionKind, Round, Section
 from ...core.units import LengthUnit
 from ..models import Direction, LinkKind, MailKind, MailState
-from ..paper_models import CardLine, PaperDay, PaperMovement
+from ..paper_models import CardLine, PaperDay, PaperMovement, Request
 
 
 class OwnPart(BaseModel):
@@ -65,6 +65,16 @@ class OwnDoorView(OwnPart):
     messages: dict[str, str]
 
 
+class OwnRequest(OwnPart):
+    """What is asked of a workplace, as its own signed paper says it: nothing about health."""
+
+    client: str
+    visited: str
+    follow_up: str
+    limits: list[str]
+    asked: list[Request]
+
+
 class OwnView(OwnPart):
     """The page as its client sees it.
 
@@ -87,12 +97,14 @@ class OwnView(OwnPart):
     photos: list[str]
     rounds: list[OwnRound]
     given: OwnNumbers | None
+    request: OwnRequest | None = None
 
 
 class OwnQuestion(OwnPart):
     """A question with what was answered, and how often it was changed; ``about`` is what a line of the visit's is called, ``was`` the strength then.
 
-    ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours.
+    ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours. ``walks``: it asks about
+    getting up, standing or the chair, and is not asked of somebody in a wheelchair.
     """
 
     id: str
@@ -106,6 +118,7 @@ class OwnQuestion(OwnPart):
     about: str = ""
     was: float | None = None
     urgency: str = ""
+    walks: bool = False
 
 
 class OwnSheet(OwnPart):

@@ -16,17 +16,20 @@ from ...core.own_page import (
     doubtful_lengths,
     questions_before,
     questions_of_check,
+    questions_of_requests,
     triage_before,
     triage_check,
+    triage_requests,
 )
 from ...core.record import Record, fields
 from ...core.units import LengthUnit
 from ..models import Check, Client, ClientLink, Report, VisitSnapshot
-from ..paper_models import ClientPaper
+from ..paper_models import ClientPaper, Request, WorkplacePaper
+from ..papers import legacy_paper
 from ..papers.shared import figure_of
 from ..ports import Records
 from ..workup import work_up
-from .models import OwnNumbers
+from .models import OwnNumbers, OwnRequest
 
 STILL = ("seat", "footrest", "surface", "mouse", "screen_top", "distance", "scale")
 """Settings that a client can see for themselves."""
@@ -43,11 +46,18 @@ class Basis:
     opened: VisitSnapshot
     paper: ClientPaper | None
     as_signed: bool = False
+    workplace: WorkplacePaper | None = None
 
     @property
     def record(self) -> Record:
         """What was recorded at the visit."""
         return self.opened.record
+
+    @property
+    def requests(self) -> list[Request]:
+        """What was asked of the workplace, each with a name of its own."""
+        asked = self.workplace.requests if self.workplace is not None else []
+        return list({one.id: one for one in asked if one.id}.values())
 
     @property
     def felt(self) -> dict[str, float]:
@@ -57,7 +67,11 @@ class Basis:
 
     def questions(self, kind: str) -> tuple[Question, ...]:
         """Return what is asked on a link of this kind."""
-        return _ALWAYS if kind == "before" else tuple(questions_of_check(self._shown()))
+        if kind == "before":
+            return _ALWAYS
+        if kind == "workplace":
+            return tuple(questions_of_requests([(one.id, one.title) for one in self.requests]))
+        return tuple(questions_of_check(self._shown()))
 
     def _shown(self) -> Shown:
         paper = self.paper
@@ -75,7 +89,14 @@ class Basis:
 def basis_of(records: Records, link: ClientLink) -> Basis:
     """Return what a link's questions rest on."""
     working = records.working(link.practice_id, link.visit_id)
-    report = records.last_report(link.practice_id, link.visit_id) if link.kind == "after" else None
+    signed = link.kind != "before"
+    report = records.last_report(link.practice_id, link.visit_id) if signed else None
+    if link.kind == "workplace":
+        return Basis(
+            opened=working,
+            paper=None,
+            workplace=legacy_paper(report.content) if report is not None else None,
+        )
     return Basis(
         opened=working,
         paper=_paper(report),
@@ -122,6 +143,20 @@ def numbers_of(paper: ClientPaper, drawings: Sequence[Scene]) -> OwnNumbers:
     )
 
 
+def request_of(basis: Basis) -> OwnRequest | None:
+    """Return what the workplace's page shows; None for a client's."""
+    paper = basis.workplace
+    if paper is None:
+        return None
+    return OwnRequest(
+        client=paper.client,
+        visited=paper.visited,
+        follow_up=paper.follow_up_on,
+        limits=paper.limits,
+        asked=basis.requests,
+    )
+
+
 def doubts_of(check: Check, client: Client) -> list[LengthDoubt]:
     """Return the client's own lengths that are worth a second look."""
     return doubtful_lengths(check.values, client.sex) if check.link.kind == "before" else []
@@ -131,6 +166,8 @@ def verdict_of(check: Check, basis: Basis, client: Client) -> Verdict:
     """Return how a round's answers are sorted."""
     if check.link.kind == "before":
         return triage_before(check.values, doubts_of(check, client))
+    if check.link.kind == "workplace":
+        return triage_requests(check.values, [f"request.{one.id}" for one in basis.requests])
     return triage_check(check.values, Before(felt=basis.felt))
 
 

@@ -28,12 +28,13 @@ def take_over(
     if check.link.agreed_at is None:
         raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
     held = {one.path: one for one in entries}
-    said = held.get(NOTES)
-    if said is not None and said.value not in (None, "yes"):
-        raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
     write = _Writer(records, member, visit.id, check, held, now)
-    if said is None or said.value is None:
-        write.put(NOTES, "yes", "yes")
+    if check.link.kind != "workplace":
+        said = held.get(NOTES)
+        if said is not None and said.value not in (None, "yes"):
+            raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
+        if said is None or said.value is None:
+            write.put(NOTES, "yes", "yes")
     kept = [
         label
         for question in basis_of(records, check.link).questions(check.link.kind)
@@ -62,7 +63,7 @@ class _Writer:
         self.taken = 0
 
     def put(self, path: str, typed: str, value: float | str | None) -> None:
-        """Write one entry as the client's own."""
+        """Write one entry as the client's own, or the workplace's."""
         before = self._held.get(path)
         change = Change(
             id=uuid5(self._check.round.id, f"{self._visit_id} {path}"),
@@ -72,10 +73,15 @@ class _Writer:
             value=value,
             expected_version=before.version if before is not None else 0,
             member_id=self._member.id,
-            self_reported=True,
+            self_reported=self._check.link.kind != "workplace",
         )
         self._records.write(self._member.practice_id, change, self._now)
         self.taken += 1
+
+    def _notes_kept(self) -> bool:
+        """Whether own words may be kept: with consent to notes, which a client gave with their answers."""
+        said = self._held.get(NOTES)
+        return self._check.link.kind != "workplace" or (said is not None and said.value == "yes")
 
     def take(self, question: Question, check: Check) -> str | None:
         """Write an answer where the visit says nothing; else the question, if it says something else."""
@@ -83,6 +89,8 @@ class _Writer:
         field = question.field
         if field is None or given is None or given.value is None:
             return None
+        if field.health and not self._notes_kept():
+            return question.says
         held = self._held.get(field.id)
         if held is not None and held.value is not None:
             return None if held.value == given.value else question.says

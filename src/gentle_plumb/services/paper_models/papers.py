@@ -99,6 +99,7 @@ class WorkplacePaper(PaperHead):
 class ClientPaper(PaperHead):
     """The client's paper: one page to act on, then the day, the movements, and why.
 
+    ``keep_doing`` is what is done well already. ``limits`` are what is kept to, a line each; versions signed before hold them by condition, in ``cares``.
     ``first`` are the three things that matter, ``numbers`` what to come back to, ``stop`` when to stop and whom to
     see; ``set_today`` and ``to_set`` name the settings that are done and open, ``costs`` is what is still to be bought
     comes to.
@@ -108,7 +109,9 @@ class ClientPaper(PaperHead):
     note: str
     warning: list[PaperFlag]
     cares: list[PaperPrecaution]
+    limits: list[str] = Field(default_factory=list)
     first: list[PaperAction]
+    keep_doing: list[str] = Field(default_factory=list)
     numbers: list[CardLine]
     done: list[PaperAction]
     set_today: str
@@ -134,7 +137,8 @@ class ClientPaper(PaperHead):
 class RecordPaper(PaperHead):
     """The record for colleagues: everything, with its method and how each number is known.
 
-    ``self_reported`` is what the client gave on their own page and nobody has confirmed.
+    ``self_reported`` is what the client gave on their own page and nobody has confirmed; ``good`` are the good habits
+    that were seen.
     """
 
     kind: Literal["record"] = "record"
@@ -165,12 +169,17 @@ class RecordPaper(PaperHead):
     place: str
     places: list[PaperPlace]
     photos: list[PaperPhoto]
+    good: list[str] = Field(default_factory=list)
     since: PaperSince | None = None
     cautions: list[str]
 
 
 class LetterPaper(Signature):
-    """A referral letter for one red flag: to whom, how soon, what was seen and what the client was told."""
+    """A referral letter for one red flag.
+
+    To whom, how soon, who the client is, what was reported and since when, what was seen, what the client was told,
+    and one question that can be answered: ``answers`` are what to tick, ``limits`` what holds until then.
+    """
 
     kind: Literal["letter"] = "letter"
     practice: str
@@ -188,6 +197,13 @@ class LetterPaper(Signature):
     felt: list[str]
     cares: list[PaperPrecaution]
     work: str
+    birth_year: str = ""
+    reported: list[str] = Field(default_factory=list)
+    seen: list[str] = Field(default_factory=list)
+    done: str = ""
+    question: str = ""
+    limits: list[str] = Field(default_factory=list)
+    answers: list[str] = Field(default_factory=list)
     sha256: str | None = None
 
 

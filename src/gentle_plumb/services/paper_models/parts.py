@@ -20,9 +20,11 @@ class PaperPart(BaseModel):
 
 
 class PaperRow(PaperPart):
-    """A line of the table: before, target, after; finished texts with their units.
+    """A line of the table: as found, the ideal target, what the equipment allows of it, and where it was left.
 
-    ``plus_minus`` is how sure the target is, ``how`` how what it was set to is known.
+    Finished texts with their units. ``setting`` is empty in versions signed before the two were told apart: there
+    ``target`` is the setting. ``state`` is the kind of its state; ``plus_minus`` is how sure the target is, ``how``
+    how what it was set to is known.
     """
 
     posture: Posture
@@ -34,6 +36,8 @@ class PaperRow(PaperPart):
     note: str
     plus_minus: str = ""
     how: str = ""
+    setting: str = ""
+    state: str = ""
 
 
 class PaperFlag(PaperPart):
@@ -66,7 +70,10 @@ class PaperPrecaution(PaperPart):
 
 
 class PaperFinding(PaperPart):
-    """One finding as evidence of a cause, in the practitioner's words where there are any."""
+    """One finding as evidence of a cause, in the practitioner's words where there are any.
+
+    ``confirmed``: the practitioner has looked at it and accepted it.
+    """
 
     id: str
     title: str
@@ -75,6 +82,7 @@ class PaperFinding(PaperPart):
     left: str
     severity: Severity | None
     evidence: list[str]
+    confirmed: bool = True
 
 
 class PaperCause(PaperPart):
@@ -94,7 +102,11 @@ class PaperCause(PaperPart):
 
 
 class PaperAction(PaperPart):
-    """One thing to do: the same words as in Set and in the plan; ``words`` are the practitioner's, beside them."""
+    """One thing to do: the same words as in Set and in the plan; ``words`` are the practitioner's, beside them.
+
+    ``helps`` says why it helps this person, where it is one of the few that come first. ``told``: the text says what
+    became of it, and is no order any more.
+    """
 
     id: str
     field: str = ""
@@ -109,6 +121,8 @@ class PaperAction(PaperPart):
     remark: str = ""
     posture: Posture
     resolves: list[str]
+    helps: str = ""
+    told: bool = False
 
 
 class PaperStrain(PaperPart):
@@ -161,7 +175,7 @@ class PaperJoint(PaperPart):
 
 
 class PaperRhythm(PaperPart):
-    """The rhythm over this client's hours, minutes."""
+    """The rhythm over this client's hours, minutes; ``walks`` false: weight shifts take the place of getting up."""
 
     label: str
     says: str
@@ -174,6 +188,7 @@ class PaperRhythm(PaperPart):
     eye_breaks: int = 0
     longest_sit: float
     longest_stand: float
+    walks: bool = True
 
 
 class PaperMovement(PaperPart):
@@ -211,10 +226,20 @@ class PaperDay(PaperPart):
 
 
 class Request(PaperPart):
-    """What is asked of the workplace."""
+    """What is asked of the workplace: what, how many, what range it must cover, by when, at what price, who does it.
+
+    ``id`` names it when it is ticked as done; versions signed before have none. ``safety``: it is put right at once.
+    """
 
     title: str
     do: str
+    id: str = ""
+    count: str = ""
+    covers: str = ""
+    by: str = ""
+    price: str = ""
+    who: str = ""
+    safety: bool = False
 
 
 class PaperPlace(PaperPart):
@@ -238,8 +263,9 @@ class PaperPlace(PaperPart):
 class CardLine(PaperPart):
     """A number to come back to: sitting and standing, each empty where there is none.
 
-    ``sure`` is false where one of them was aimed at or set and never re-measured; ``key`` is the quantity's name,
-    ``display`` or ``key`` for the desk's.
+    ``sure`` is false where one of them is still to be set, or was set and never measured; ``seated_is`` and
+    ``standing_is`` say which: left at, as found, still to set. ``key`` is the quantity's name, ``display`` or
+    ``key`` for the desk's.
     """
 
     key: str = ""
@@ -247,6 +273,8 @@ class CardLine(PaperPart):
     seated: str
     standing: str
     sure: bool
+    seated_is: str = ""
+    standing_is: str = ""
 
 
 class CardPerson(PaperPart):
@@ -264,6 +292,7 @@ class PaperSince(PaperPart):
     """What has become of the client since the visit before: drift, discomfort then and now, causes."""
 
     on: str
+    worse: list[str] = []
     drift: list[str]
     felt: list[str]
     gone: list[str]

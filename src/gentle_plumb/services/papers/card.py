@@ -15,10 +15,11 @@ from ...core.presentation import RowView
 from ...core.record import fields
 from ...core.units import LengthUnit
 from ...core.visit import display_offset, spoken_date
-from ...core.words import say, say_length, with_unit
+from ...core.words import say, say_length
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, CardPerson, TargetCard
 from ..workup import Workup
+from .heights import height_of
 
 SHOWN = ("seat", "footrest", "surface", "mouse", "screen_top", "distance", "scale")
 """What stands on the card, in its order."""
@@ -82,57 +83,72 @@ def card_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
 
 
 def _line(workup: Workup, key: str) -> CardLine | None:
-    rows = {row.posture: row for row in workup.rows if row.key == key}
-    texts = {
-        posture: _text(rows[posture])
-        if posture in rows and workup.result.of(posture).possible
-        else ""
-        for posture in fields.work.POSTURES
-    }
-    if key == "footrest" and not any(row.at.left or row.at.setting for row in rows.values()):
-        return None
-    if not any(texts.values()):
+    rows = _possible_rows(workup, key)
+    numbers = {posture: _number(row) for posture, row in rows.items()}
+    if not any(numbers.values()):
         return None
     return CardLine(
         key=key,
         label=QUANTITIES[key].label,
-        seated=texts["seated"],
-        standing=texts["standing"],
-        sure=all(_sure(row) for posture, row in rows.items() if texts[posture]),
+        seated=numbers.get("seated", ""),
+        standing=numbers.get("standing", ""),
+        sure=all(_sure(row) for posture, row in rows.items() if numbers[posture]),
+        seated_is=_word(rows.get("seated")),
+        standing_is=_word(rows.get("standing")),
     )
 
 
-def _text(row: RowView) -> str:
-    value = row.left if row.left is not None else row.setting
-    return with_unit(value, row.unit) if value is not None else ""
+def _possible_rows(workup: Workup, key: str) -> dict[Posture, RowView]:
+    return {
+        row.posture: row
+        for row in workup.rows
+        if row.key == key and workup.result.of(row.posture).possible
+    }
+
+
+def _number(row: RowView) -> str:
+    """Return the number to come back to, or the one still to set; nothing stopped, put off or not there has any."""
+    state = row.became
+    if state is None or (row.key == "footrest" and not (row.at.left or row.at.setting)):
+        return ""
+    return state.keep or state.to_set or ""
+
+
+def _word(row: RowView | None) -> str:
+    return row.became.word if row is not None and row.became is not None and _number(row) else ""
 
 
 def _sure(row: RowView) -> bool:
-    return row.left is not None and not row.left_unmeasured
+    return row.became is not None and row.became.keep is not None and row.became.measured
 
 
 def _desk_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
     """Return what the desk's display reads, and the keys that hold its heights."""
     offset = display_offset(workup.record)
-    reads: dict[Posture, str] = {"seated": "", "standing": ""}
-    keys: dict[Posture, str] = {"seated": "", "standing": ""}
-    sure = True
-    for row in workup.rows:
-        at = row.at.left if row.at.left is not None else row.at.setting
-        if row.key != "surface" or at is None or not workup.result.of(row.posture).possible:
-            continue
-        if offset is not None:
-            reads[row.posture] = say_length(at - offset, unit)
-            sure = sure and _sure(row)
-        key = workup.record[fields.settings.preset[row.posture]]
-        keys[row.posture] = f"{key:g}" if key else ""
+    rows = _possible_rows(workup, "surface")
+    there = {posture: row for posture, row in rows.items() if _number(row)}
+    reads: dict[Posture, str] = {
+        posture: say_length(at - offset, unit)
+        for posture, row in there.items()
+        if offset is not None and (at := height_of(row)) is not None
+    }
+    keys: dict[Posture, str] = {
+        posture: f"{key:g}"
+        for posture in there
+        if (key := workup.record[fields.settings.preset[posture]])
+    }
+    sure = all(_sure(there[posture]) for posture in reads)
     found = [("display", DISPLAY, reads, sure), ("key", KEY, keys, True)]
     return [
         CardLine(
-            key=id, label=label, seated=texts["seated"], standing=texts["standing"], sure=known
+            key=id,
+            label=label,
+            seated=texts.get("seated", ""),
+            standing=texts.get("standing", ""),
+            sure=known,
         )
         for id, label, texts, known in found
-        if any(texts.values())
+        if texts
     ]
 
 

@@ -2,24 +2,25 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Sequence, Set
 from dataclasses import replace
 
-from ...core.actions import KINDS
-from ...core.intake import RED_FLAGS
+from ...core.intake import RED_FLAGS, LimitId
 from ...core.presentation import hard_limit_words
 from ...core.record import fields
+from ...core.record.fields.report import Unconfirmed
+from ...core.states import StateKind
 from ...core.units import LengthUnit
-from ...core.words import CLIENT_NUMBERS, say, with_unit
+from ...core.words import CLIENT_NUMBERS, say
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, ClientPaper, PaperAction, PaperCause, PaperPlace
-from ..workup import Workup
+from ..workup import PrecautionView, Workup
 from . import pace
 from .card import card_lines, temporary_lines
 from .head import head_of
 from .photographs import pair_of
 from .recorded import precaution
-from .shared import actions_of, causes_of, costs_of, figure_of, flags_of
+from .shared import actions_of, causes_of, costs_of, figure_of, flags_of, good_habits
 from .workplace import LIFTING
 
 CAUTIONS = (
@@ -57,28 +58,42 @@ def client_paper(
     """
     figure, shows = figure_of(workup, unit)
     movements, rules = pace.movements(workup)
-    actions = [one for one in actions_of(workup) if one.heading != "Refer"]
+    waits = _waiting(workup)
+    out = _left_out(workup)
+    actions = [
+        one
+        for one in actions_of(workup)
+        if one.heading != "Refer" and one.id not in waits and one.id not in out
+    ]
     done = [one for one in actions if one.state == "done"]
     todo = [one for one in actions if one.state != "done"]
-    causes = [one for one in causes_of(workup) if not one.left_out]
-    first = things_that_matter(causes, actions, _all_rest_on(workup))
-    told = {one.id for one in first}  # nothing is said twice
+    causes = [
+        told
+        for one in causes_of(workup)
+        if not one.left_out and (told := _confirmed(one, out)) is not None
+    ]
+    first = things_that_matter(causes, actions, [one.id for one in workup.actions])
+    told_first = {one.id for one in first}  # nothing is said twice
+    numbers = card_lines(workup, unit)
+    shown = {f"set.{way}.{one.key}" for one in numbers for way in fields.work.POSTURES}
     return ClientPaper(
         **head_of(practice, opened, workup, unit, shows),
         scene=workup.through.scene(replace(figure, height=FIGURE_PX)),
         note=workup.record[fields.report.note] or "",
         warning=flags_of(workup),
-        cares=[precaution(care) for care in workup.cares],
+        cares=[precaution(care) for care in workup.cares if not _binds(care)],
+        limits=limit_lines(workup),
         first=first,
-        numbers=[_in_everyday_words(line) for line in card_lines(workup, unit)],
-        done=[one for one in done if not _of_the_numbers(one)],
-        set_today=_settings_in_words(workup, left=True),
+        keep_doing=good_habits(workup),
+        numbers=[_in_everyday_words(line) for line in numbers],
+        done=[one for one in done if one.id not in shown],
+        set_today=_names(workup, StateKind.SET, shown),
         todo=[
             one
             for one in todo
-            if one.id not in told and not (_of_the_numbers(one) and one.state == "open")
+            if one.id not in told_first and not (one.id in shown and one.state == "open")
         ],
-        to_set=_settings_in_words(workup, left=False),
+        to_set=_names(workup, StateKind.TARGET, shown - told_first),
         costs=costs_of(workup),
         lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
         stop=_stop(),
@@ -97,26 +112,95 @@ def client_paper(
 
 
 def things_that_matter(
-    causes: Sequence[PaperCause], actions: Sequence[PaperAction], base: str = ""
+    causes: Sequence[PaperCause], actions: Sequence[PaperAction], order: Sequence[str] = ()
 ) -> list[PaperAction]:
-    """Return the few things that come first.
+    """Return the few things that come first, each with why it helps.
 
-    What is unsafe, then the action ``base`` that all others rest on, then one for each cause in their order,
-    still to do; where fewer causes are open, what else is to do fills up.
+    What is unsafe, then one for each cause in their order (what hurts before what only loads), still to do; where
+    fewer causes are open, what else is to do fills up. They are told in the order in which they are done.
     """
     left = [one for one in actions if one.state == "open"]
-    found = [one for one in left if one.heading == "Make safe"]
-    found += [one for one in left if one.id == base and one not in found]
+    found = [_why(one, say("first.safety")) for one in left if one.heading == "Make safe"]
+    taken = {one.id for one in found}
     for cause in causes:
-        found += [one for one in left if cause.title in one.resolves and one not in found][:1]
-    found += [one for one in left if one not in found]
-    return found[:FIRST]
+        for one in left:
+            if cause.title in one.resolves and one.id not in taken:
+                found.append(_why(one, _helps(cause)))
+                taken.add(one.id)
+                break
+    found += [one for one in left if one.id not in taken]
+    places = {id: at for at, id in enumerate(order)}
+    return sorted(found[:FIRST], key=lambda one: places.get(one.id, len(places)))
 
 
-def _all_rest_on(workup: Workup) -> str:
-    """Return the first setting in the order of work that has to move; the heights of all others follow it."""
-    moves = (one.id for one in workup.actions if one.kind == "set" and one.changes)
-    return next(moves, "")
+def _why(action: PaperAction, helps: str) -> PaperAction:
+    return action.model_copy(update={"helps": helps})
+
+
+def _helps(cause: PaperCause) -> str:
+    title = cause.words or cause.title
+    words = f"{title[0].lower()}{title[1:]}".rstrip(".")
+    if not cause.explains:
+        return say("first.helps", cause=words)
+    felt = cause.explains[0]
+    return say("first.helps_felt", cause=words, felt=f"{felt[0].lower()}{felt[1:]}")
+
+
+def limit_lines(workup: Workup) -> list[str]:
+    """Return what is kept to, a line each: a limit of several conditions once, the stronger for the weaker."""
+    said: dict[LimitId, str] = {}
+    for care in workup.cares:
+        for one in care.limits:
+            if one.cleared is None and workup.limits.has(one.id):
+                said.setdefault(one.id, " ".join(part for part in (one.unmet, one.clears) if part))
+    return [
+        " ".join(
+            part
+            for part in (
+                say(
+                    "limit.line",
+                    says=one.limit.says.rstrip("."),
+                    because=", ".join(one.because).lower(),
+                    ask=" or ".join(dict.fromkeys(one.ask)),
+                )
+                + ".",
+                said.get(one.id, ""),
+            )
+            if part
+        )
+        for one in workup.limits.in_force
+    ]
+
+
+def _binds(care: PrecautionView) -> bool:
+    """Whether anything of a condition binds still: that is told with the limits."""
+    return any(one.cleared is None for one in care.limits)
+
+
+def _left_out(workup: Workup) -> frozenset[str]:
+    """Return the findings that nobody confirmed, where the practitioner leaves them out."""
+    if workup.record[fields.report.unconfirmed] != Unconfirmed.LEAVE_OUT:
+        return frozenset()
+    return frozenset(
+        one.id
+        for one in workup.findings
+        if one.state == "off" and one.verdict is None and not one.own and not one.safety
+    )
+
+
+def _confirmed(cause: PaperCause, out: frozenset[str]) -> PaperCause | None:
+    """Return a cause without the findings that are left out; None where nothing of it stays."""
+    kept = [one for one in cause.findings if one.id not in out]
+    return cause.model_copy(update={"findings": kept}) if kept else None
+
+
+def _waiting(workup: Workup) -> set[str]:
+    """Return the settings whose piece has first to be bought or found: that is what is to do."""
+    return {
+        f"set.{row.posture}.{row.key}"
+        for row in workup.rows
+        if row.became is not None and row.became.kind == StateKind.TO_GET and row.became.needed
+    }
 
 
 def _in_everyday_words(line: CardLine) -> CardLine:
@@ -124,28 +208,18 @@ def _in_everyday_words(line: CardLine) -> CardLine:
     return line.model_copy(update={"label": CLIENT_NUMBERS[line.key]})
 
 
-def _of_the_numbers(action: PaperAction) -> bool:
-    """Whether it is a setting: those stand in the table of numbers, and are named together."""
-    return action.heading == KINDS["set"]
-
-
-def _settings_in_words(workup: Workup, *, left: bool) -> str:
-    """Return the settings that were made, with where each was left; or those still to make, and to what.
-
-    A setting that was stopped or put off is in neither: it is said with its reason.
-    """
+def _names(workup: Workup, kind: StateKind, shown: Set[str]) -> str:
+    """Return the settings in one state by name, of those whose numbers stand in the table."""
     by_step = {f"set.{row.posture}.{row.key}": row for row in workup.rows}
     found = []
     for posture in fields.work.POSTURES:
         said = []
         for one in workup.actions:
             row = by_step.get(one.id)
-            if row is None or one.posture != posture or not (one.changes or row.left is not None):
+            if row is None or row.became is None or one.posture != posture or one.id not in shown:
                 continue
-            if left and row.left is not None:
-                said.append(f"{row.label.lower()} at {with_unit(row.left, row.unit)}")
-            elif not left and one.state == "open" and not one.settled and row.setting is not None:
-                said.append(f"{row.label.lower()} to {with_unit(row.setting, row.unit)}")
+            if row.became.kind == kind and (kind == StateKind.SET or not one.settled):
+                said.append(row.label.lower())
         if said:
             found.append(f"{'sitting' if posture == 'seated' else 'standing'}: {', '.join(said)}")
     return "; ".join(found)

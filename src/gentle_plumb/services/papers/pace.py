@@ -21,7 +21,11 @@ def rhythm(workup: Workup) -> PaperRhythm | None:
         return None
     view = day_view(day, workup.limits)
     return PaperRhythm(
-        label=view.rhythm_label, says=view.says, hours=workup.hours, **asdict(view.totals)
+        label=view.rhythm_label,
+        says=view.says,
+        hours=workup.hours,
+        walks=workup.limits.walks,
+        **asdict(view.totals),
     )
 
 

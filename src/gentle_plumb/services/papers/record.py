@@ -25,6 +25,7 @@ from .shared import (
     desk_heights,
     figure_of,
     flags_of,
+    good_habits,
     paper_joint,
     paper_row,
     plan_of,
@@ -73,6 +74,7 @@ def record_paper(
         place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if places else "",
         places=list(places),
         photos=[photo_of(one) for one in workup.photos],
+        good=good_habits(workup),
         cautions=list(CAUTIONS),
     )
 

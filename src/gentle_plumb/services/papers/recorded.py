@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ...core.record import FIELDS, Record
 from ...core.units import LengthUnit
-from ...core.words import say_length, with_unit
+from ...core.words import say, say_length, with_unit
 from ..measured import Measured
 from ..paper_models import PaperDimension, PaperPrecaution
 from ..workup import PrecautionView, Workup
@@ -12,7 +12,13 @@ from ..workup import PrecautionView, Workup
 
 def precaution(care: PrecautionView) -> PaperPrecaution:
     """Return what is kept to and what was lifted of it."""
-    held = [one.says for one in care.limits if one.cleared is None]
+    held = [
+        " ".join(part for part in (one.says, one.unmet, one.clears) if part)
+        for one in care.limits
+        if one.cleared is None
+    ]
+    if held and care.since:
+        held.append(say("limit.standing", since=care.since))
     lifted = [f"{one.says} Cleared by {one.cleared}." for one in care.limits if one.cleared]
     return PaperPrecaution(
         id=care.id,

@@ -7,17 +7,21 @@ from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.fit import Posture
 from ...core.intake import URGENCY
+from ...core.observation import GOOD
 from ...core.plans import total_price
 from ...core.presentation import (
     CauseView,
     JointView,
     RowView,
+    StateView,
     chosen_otherwise,
     cost_text,
     plan_view,
 )
 from ...core.record import fields
+from ...core.record.fields.seen import Seen
 from ...core.record.fields.settings import NotToday
+from ...core.states import LEFT_ALONE, Known, StateKind
 from ...core.units import LengthUnit
 from ...core.visit import display_offset, spoken_date
 from ...core.words import say, say_length, with_unit
@@ -35,6 +39,7 @@ from ..paper_models import (
     Shows,
 )
 from ..workup import Workup
+from .heights import height_of
 
 LAST = 1000.0
 """Causes without a place of their own come after those that have one."""
@@ -71,10 +76,14 @@ def figure_of(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
     ), shows
 
 
-def paper_row(row: RowView) -> PaperRow:
-    """Return a row as a line of the table."""
-    target = row.setting if row.setting is not None else row.target
-    note = row.limits[0] if row.limits else row.reason if target is None or row.remedied else None
+def paper_row(row: RowView, *, shared: bool = False) -> PaperRow:
+    """Return a row as a line of the table.
+
+    ``shared``: for the workplace, which reads nothing about the person, and no number that nobody asks for.
+    """
+    state = row.became
+    unset = row.setting is None or row.remedied
+    note = row.limits[0] if row.limits else row.reason if unset else None
     if row.overruled:
         note = f"set by the practitioner: {row.overrule_reason or 'no reason given'}"
         note += f" (computed: {with_unit(row.computed, row.unit)})" if row.computed else ""
@@ -86,13 +95,44 @@ def paper_row(row: RowView) -> PaperRow:
         posture=row.posture,
         label=row.label,
         before=said(row.found),
-        target=("~" if row.estimated else "") + said(target),
-        after=said(row.left) + (" (set, not re-measured)" if row.left_unmeasured else ""),
+        target=("~" if row.estimated else "") + said(row.target),
+        setting=said(None if row.remedied or (shared and _left_alone(state)) else row.setting),
+        after=_left_at(row, shared=shared),
         left=said(row.left_over) if row.left_over else "",
         note=note or "",
         plus_minus=said(row.plus_minus) if row.plus_minus else "",
-        how=row.left_by.lower() if row.left is not None and not row.left_unmeasured else "",
+        how=_how_known(row),
+        state=state.kind if state is not None else "",
     )
+
+
+def _left_alone(state: StateView | None) -> bool:
+    return state is not None and state.kind in LEFT_ALONE
+
+
+def _left_at(row: RowView, *, shared: bool) -> str:
+    """Return where a thing was left: a number only where it was set, or stays as it was found."""
+    state = row.became
+    if state is None:
+        return "–"
+    if state.kind in (StateKind.SET, StateKind.AS_FOUND):
+        return state.keep or state.label
+    if state.kind in (StateKind.TARGET, StateKind.NOT_RECORDED):
+        return "–"
+    if shared and state.kind == StateKind.STOPPED:
+        return say("state.alone.unknown")
+    return state.label
+
+
+def _how_known(row: RowView) -> str:
+    state = row.became
+    if state is None or state.kind not in (StateKind.SET, StateKind.AS_FOUND):
+        return ""
+    if state.kind == StateKind.AS_FOUND:
+        return Known.FOUND.label if state.keep else ""
+    if row.left_unmeasured:
+        return Known.UNMEASURED.label
+    return row.left_by.lower() if state.keep else Known.EYE.label
 
 
 def paper_joint(joint: JointView) -> PaperJoint:
@@ -142,13 +182,14 @@ def actions_of(workup: Workup) -> list[PaperAction]:
             field=one.field,
             words=workup.record.said(fields.report.action_words(one.field)) if one.field else "",
             heading=one.heading,
-            text=one.text,
+            text=one.told or one.text,
             who=one.who,
             when=one.when,
             price=one.price,
             temporary=one.temporary,
-            state=one.state,
-            remark=one.remark,
+            state="done" if one.settled and one.state == "open" else one.state,
+            remark="" if one.told and one.state != "open" else one.remark,
+            told=bool(one.told),
             posture=one.posture,
             resolves=one.resolves,
         )
@@ -175,12 +216,15 @@ def costs_of(workup: Workup) -> str:
 
 
 def causes_of(workup: Workup) -> list[PaperCause]:
-    """Return the causes with their findings, in the practitioner's order where there is one."""
+    """Return the causes with their findings, in the practitioner's order where there is one.
+
+    Without one, what is unsafe comes first, then what explains a complaint, then what loads most.
+    """
     findings = {one.id: one for one in workup.findings}
     record = workup.record
 
-    def place(cause: CauseView) -> tuple[float, float]:
-        return record[fields.report.cause(cause.id).rank] or LAST, -(cause.minutes or 0)
+    def place(cause: CauseView) -> float:
+        return record[fields.report.cause(cause.id).rank] or LAST
 
     return [
         PaperCause(
@@ -214,6 +258,7 @@ def _finding(one: Finding) -> PaperFinding:
         left=one.left or "",
         severity=one.severity,
         evidence=list(one.evidence),
+        confirmed=one.own or one.verdict is not None,
     )
 
 
@@ -234,7 +279,7 @@ def desk_heights(workup: Workup, unit: LengthUnit) -> list[str]:
     record, found = workup.record, []
     offset = display_offset(record)
     for row in workup.rows:
-        at = row.at.left if row.at.left is not None else row.at.setting
+        at = height_of(row)
         key = record[fields.settings.preset[row.posture]]
         possible = workup.result.of(row.posture).possible
         if row.key != "surface" or at is None or not possible or (offset is None and not key):
@@ -263,3 +308,8 @@ def flags_of(workup: Workup) -> list[PaperFlag]:
         )
         for flag in workup.signs
     ]
+
+
+def good_habits(workup: Workup) -> list[str]:
+    """Return what is done well already, in words."""
+    return [GOOD[id] for id, asked in fields.seen.good.items() if workup.record[asked] == Seen.SEEN]

@@ -107,11 +107,26 @@ def checks_for_signing(
             continue
         where = row.label if row.posture == "seated" else f"{row.label}, standing"
         if row.left_unmeasured:
-            found.append(_weigh("Set, not re-measured", where, path.measured.id))
+            found.append(_weigh("Set, not measured", where, path.measured.id))
     found += [
         _weigh("Aims that moved since", f"{one.text} {one.moved}", f"set.{one.step}")
         for one in workup.actions
         if one.moved
+    ]
+    found += [
+        _weigh(
+            "Not asked about again",
+            f"{care.label}: {say('limit.standing', since=care.since)}",
+            f"ask.care.{care.id}",
+        )
+        for care in workup.cares
+        if care.since
+    ]
+    found += [
+        _weigh("A limit is not met", f"{one.says} {one.unmet}", f"ask.care.{care.id}")
+        for care in workup.cares
+        for one in care.limits
+        if one.unmet and one.cleared is None
     ]
     found += [_weigh("The client's own word, not confirmed", says, path) for path, says in theirs]
     found += [
@@ -154,7 +169,7 @@ def summary_of(workup: Workup) -> list[str]:
     estimated = {name for row in workup.rows for name in row.estimated}
     said = [
         f"{done} of {len(workup.order)} settings set"
-        + (f", {aimed} of them not re-measured" if aimed else "")
+        + (f", {aimed} of them not measured" if aimed else "")
     ]
     said.append(f"{len(off)} findings, {open_ones} of them not looked at")
     if workup.doubtful:

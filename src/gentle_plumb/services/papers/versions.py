@@ -36,7 +36,9 @@ def _settings(old: Mapping[str, Any], now: RecordPaper) -> list[str]:
     found = []
     for row in now.table:
         was = before.get((row.posture, row.label))
-        for what, new in (("target", row.target), ("after", row.after)):
+        told = was is not None and bool(was.get("setting"))  # older versions hold it as the target
+        setting = row.target if told else row.setting
+        for what, new in (("target", setting), ("after", row.after)):
             if was is not None and was[what] != new:
                 found.append(
                     say(

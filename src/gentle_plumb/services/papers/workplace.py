@@ -12,15 +12,16 @@ from dataclasses import replace
 from typing import Any
 
 from ...core.actions import WHO
-from ...core.findings import RULES
+from ...core.findings import RULES, Finding
 from ...core.fit import FitRow, limit_text
-from ...core.plans import RISERS_WARNING, STACK_WARNING
-from ...core.presentation import RowView
+from ...core.plans import RISERS_WARNING, STACK_WARNING, added_by
+from ...core.presentation import ActionView, RowView
 from ...core.record import fields
 from ...core.record.fields.settings import NotToday
+from ...core.states import StateKind
 from ...core.units import LengthUnit
 from ...core.visit import spoken_date
-from ...core.words import with_unit
+from ...core.words import say, say_length, with_unit
 from ..models import Practice, VisitSnapshot
 from ..paper_models import PaperJoint, PaperPlace, PaperRow, Request, Signature, WorkplacePaper
 from ..workup import Workup
@@ -66,16 +67,26 @@ TICKS: dict[str, str] = {field.id: field.label for field in fields.report.share.
 """What is on the paper only where ticked, beside own findings and own words, each by itself."""
 
 
+PIECE_REASONS = frozenset(
+    one.label for one in (NotToday.PART, NotToday.LOCKED, NotToday.WORKPLACE, NotToday.HEAVY)
+)
+"""Reasons that are about the piece alone."""
+ASKED_STATES = frozenset({"open", "later"})
+
+
 def _settings_to_make(workup: Workup) -> list[Request]:
     """What the workplace has to set: the piece, to what, and by when; never why.
 
-    Why a step was put off is said where it is about the piece, in the program's words.
+    Why a step was put off is said where it is about the piece, in the program's words. What the client declined, or
+    waits for a clinician, is not asked for.
     """
     rows = {f"set.{row.posture}.{row.key}": row for row in workup.rows}
     found = []
     for one in workup.actions:
         row = rows.get(one.id)
-        if row is None or one.who != WHO["workplace"] or one.state in ("done", "stopped"):
+        if row is None or one.who != WHO["workplace"] or one.state not in ASKED_STATES:
+            continue
+        if row.became is not None and row.became.kind == StateKind.DECLINED:
             continue
         said = []
         if row.setting is not None and not row.remedied:
@@ -83,40 +94,95 @@ def _settings_to_make(workup: Workup) -> list[Request]:
             said.append(f"Set it to {with_unit(row.setting, row.unit)} {row.datum}{standing}")
         if one.because in PIECE_REASONS:
             said.append(one.because)
-        if one.due:
-            said.append(f"By {one.due}")
-        found.append(Request(title=row.label, do=f"{'. '.join(said)}." if said else ""))
+        found.append(
+            Request(
+                id=one.field,
+                title=row.label,
+                do=f"{'. '.join(said)}." if said else "",
+                by=one.due or _by_follow_up(workup),
+                who=one.who,
+            )
+        )
     return found
 
 
-PIECE_REASONS = frozenset(
-    one.label for one in (NotToday.PART, NotToday.LOCKED, NotToday.WORKPLACE, NotToday.HEAVY)
-)
-"""Reasons that are about the piece alone."""
+def _by_follow_up(workup: Workup) -> str:
+    due = workup.record[fields.report.follow_up]
+    return spoken_date(due) if due else ""
 
 
-def _requests(workup: Workup) -> tuple[list[Request], int]:
-    """What is asked of the workplace, and how many findings stay out."""
-    findings, record = workup.findings, workup.record
-    theirs = {one.id for one in workup.actions if one.who == WHO["workplace"]}
-    found = _settings_to_make(workup)
+def _pieces_to_get(workup: Workup, unit: LengthUnit) -> list[Request]:
+    """What the workplace has to buy or provide: what, how many, the range it must cover, price class, by when."""
+    words = {one.id: one for one in workup.actions}
+    found = []
+    for action in workup.through.actions():
+        view = words[action.id]
+        if action.kind != "add" or view.who != WHO["workplace"] or view.state not in ASKED_STATES:
+            continue
+        if action.answers.because == NotToday.UNWANTED:
+            continue
+        found.append(
+            Request(
+                id=view.field,
+                title=action.what,
+                do=f"{action.does[0].upper()}{action.does[1:]}." if action.does else "",
+                count="1",
+                covers=say(
+                    "request.covers",
+                    low=say_length(action.ends[0], unit),
+                    high=say_length(action.ends[1], unit),
+                )
+                if action.ends is not None
+                else "",
+                by=view.due or _by_follow_up(workup),
+                price=view.price,
+                who=view.who,
+            )
+        )
+    return found
+
+
+def _requests(workup: Workup, unit: LengthUnit) -> tuple[list[Request], int]:
+    """What is asked of the workplace, what is unsafe first, and how many findings stay out."""
+    record = workup.record
+    theirs = {one.id: one for one in workup.actions if one.who == WHO["workplace"]}
+    found = [*_pieces_to_get(workup, unit), *_settings_to_make(workup)]
+    added = {one.id for one in added_by(workup.through.kit)}
     out = 0
-    for one in findings:
+    for one in workup.findings:
         if one.state != "off" or one.verdict == "dismissed":
             continue
+        action = theirs.get(one.id)
+        if (action is not None and action.state == "done") or one.adds in added:
+            continue
         asked = fields.work.own_finding if one.own else fields.work.finding
+        bare = Request(
+            id=action.field if action is not None else one.record_id,
+            title="",
+            do="",
+            by=_by_when(workup, one, action),
+            who=WHO["workplace"],
+            safety=one.safety,
+        )
         if record.yes(asked(one.record_id).workplace) and (one.own or one.words):
             said = one.words or one.title
-            found.append(Request(title=said, do=one.instruction if one.own else ""))
+            do = one.instruction if one.own else ""
+            found.append(bare.model_copy(update={"title": said, "do": do}))
         elif not one.own and (
             one.id in SHARED_RULES
             or one.subject in SHARED_SUBJECTS
-            or (one.id in theirs and not one.health and one.id not in FOR_A_LIMIT)
+            or (action is not None and not one.health and one.id not in FOR_A_LIMIT)
         ):
-            found.append(Request(title=one.title, do=one.instruction))
+            found.append(bare.model_copy(update={"title": one.title, "do": one.instruction}))
         else:
             out += 1
-    return found, out
+    return sorted(found, key=lambda one: not one.safety), out
+
+
+def _by_when(workup: Workup, finding: Finding, action: ActionView | None) -> str:
+    if action is not None and action.due:
+        return action.due
+    return say("request.now") if finding.safety else _by_follow_up(workup)
 
 
 def _row(line: PaperRow, row: RowView, fitted: FitRow, unit: LengthUnit) -> PaperRow:
@@ -136,7 +202,7 @@ def workplace_paper(
 ) -> WorkplacePaper:
     """Build the paper; parameters as in :func:`.client.client_paper`. The figure is without the person unless ticked."""
     record, share = workup.record, fields.report.share
-    requests, out = _requests(workup)
+    requests, out = _requests(workup, unit)
     plan, person = plan_of(workup, unit), record.yes(share["heights"])
     figure, shows = figure_of(workup, unit)
     rows = {
@@ -150,9 +216,10 @@ def workplace_paper(
         requests=requests,
         limits=list(workup.limits.at_work),
         table=[
-            _row(paper_row(row), row, rows[row.posture, row.key], unit) for row in shown(workup)
+            _row(paper_row(row, shared=True), row, rows[row.posture, row.key], unit)
+            for row in shown(workup)
         ],
-        added=[one.model_copy(update={"removes": ""}) for one in plan.added],
+        added=[],  # what is bought is asked for
         cautions=[*(one for one in plan.cautions if one in SHARED_CAUTIONS), LIFTING],
         moves=plan.moves,
         chosen=[one for one in plan.chosen if one.startswith("Bifocal")]

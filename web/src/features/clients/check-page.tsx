@@ -24,6 +24,7 @@ const SECTIONS: Record<Schemas["AnswerView"]["section"], string> = {
   room: "Room",
   lengths: "Measured by the client",
   still: "Still so?",
+  requests: "Asked of the workplace",
   habits: "Habits",
 };
 

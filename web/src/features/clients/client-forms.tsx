@@ -9,7 +9,7 @@ import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
 export type Client = Schemas["ClientOut"];
-type Facts = { name: string; work: string; sex: string; email: string };
+type Facts = { name: string; work: string; sex: string; email: string; born: string };
 
 /** What is kept of a client beside their visits. */
 function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts) => void }) {
@@ -39,6 +39,15 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
         value={facts.email}
         onChange={(event) => onChange({ ...facts, email: event.target.value })}
       />
+      <LabelledInput
+        label="Year of birth"
+        inputMode="numeric"
+        pattern="(19|20)\\d{2}"
+        maxLength={4}
+        help="For letters to a clinician. Four digits, such as 1984."
+        value={facts.born}
+        onChange={(event) => onChange({ ...facts, born: event.target.value })}
+      />
       <div>
         <p className="mb-1 font-semibold">Estimates as</p>
         <Segments
@@ -59,7 +68,13 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
   );
 }
 
-const known = (sex: string) => (sex === "female" || sex === "male" ? sex : null);
+/** What is sent of a client's facts. */
+function sent({ born, sex, ...facts }: Facts) {
+  return { ...facts, sex: known(sex), birth_year: born ? Number(born) : null };
+}
+
+const known = (sex: string): "female" | "male" | null =>
+  sex === "female" || sex === "male" ? sex : null;
 
 /** A client who has not been here before; the name that was looked for comes along. */
 export function NewClient({
@@ -76,11 +91,11 @@ export function NewClient({
 }) {
   const add = useAddClient();
   const [id] = useNewId();
-  const [facts, setFacts] = useState<Facts>({ name, work: "", sex: "", email: "" });
+  const [facts, setFacts] = useState<Facts>({ name, work: "", sex: "", email: "", born: "" });
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      const client = await add.mutateAsync({ body: { id, ...facts, sex: known(facts.sex) } });
+      const client = await add.mutateAsync({ body: { id, ...sent(facts) } });
       await onMade(client.id);
     } catch {
       // said in the form, or over the list
@@ -112,6 +127,7 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
     name: client.name,
     work: client.work,
     email: client.email,
+    born: client.birth_year ? `${client.birth_year}` : "",
     sex: client.sex ?? "mixed",
   });
   return (
@@ -123,7 +139,7 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
           change.mutate(
             {
               params: { path: { client_id: id } },
-              body: { version, ...facts, sex: known(facts.sex) },
+              body: { version, ...sent(facts) },
             },
             { onSuccess: onDone },
           );

@@ -22,6 +22,7 @@ import type { Line } from "../today/visits";
 const KINDS: Record<Link["kind"], string> = {
   before: "Before a visit: self-check",
   after: "After a visit: numbers and checks",
+  workplace: "For the workplace: what is asked of it",
 };
 
 /** The client's own page: its links, what came back, and mail about it. */
@@ -119,14 +120,16 @@ function One({
         </p>
         {writes && link.works && (
           <span className="flex flex-wrap">
-            <Button
-              look="quiet"
-              disabled={mail.isPending || !email}
-              title={email ? `To ${email}` : "Their email address is not recorded: Edit"}
-              onClick={() => mail.mutate(path)}
-            >
-              Send by mail
-            </Button>
+            {link.kind !== "workplace" && (
+              <Button
+                look="quiet"
+                disabled={mail.isPending || !email}
+                title={email ? `To ${email}` : "Their email address is not recorded: Edit"}
+                onClick={() => mail.mutate(path)}
+              >
+                Send by mail
+              </Button>
+            )}
             <Button
               look="quiet"
               disabled={code.isPending}
@@ -155,7 +158,9 @@ function One({
             ) : (
               <span className="text-soft">
                 {ROUND_WORDS[one.round]}:{" "}
-                {one.round === "before" ? "not sent yet" : `due ${shortDate(one.due_on)}`}
+                {one.round === "before" || one.round === "request"
+                  ? "not sent yet"
+                  : `due ${shortDate(one.due_on)}`}
               </span>
             )}
             {one.decided ? (
@@ -250,12 +255,15 @@ function NewLink({
           choices={[
             { value: "before", label: KINDS.before },
             { value: "after", label: KINDS.after, disabled: !signed },
+            { value: "workplace", label: KINDS.workplace, disabled: !signed?.shared_report },
           ]}
         />
         {visit && (
           <p className="text-sm text-soft">
             For the visit of {longDate(visit.started_on)}
-            {!signed && kind === "before" && ". The other kind needs a signed report."}
+            {!signed && kind === "before" && ". The other kinds need a signed report."}
+            {kind === "workplace" &&
+              ". It shows what the signed paper asks of the workplace, and nothing about health."}
           </p>
         )}
         {languages.length > 1 && (
@@ -315,7 +323,7 @@ function Told({
         {mail.isSuccess && <Notice role="status">On its way to {email}.</Notice>}
         {mail.error && <Notice role="alert">{mail.error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
-          {!mail.isSuccess && (
+          {!mail.isSuccess && made.link.kind !== "workplace" && (
             <Button
               look="next"
               disabled={!email || mail.isPending}

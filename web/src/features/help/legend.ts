@@ -89,6 +89,6 @@ export const SIGNS: readonly [sign: string, words: string][] = [
   ["~", "Estimated, not measured"],
   ["↶", "Carried over from an earlier visit"],
   ["⌂", "Measured by the client"],
-  ["*", "Set to the target, not re-measured"],
+  ["*", "Set as worked out, not measured"],
   ["▮ ▮▮ ▮▮▮", "Slight, moderate, severe: how far out of range, times hours a day"],
 ];

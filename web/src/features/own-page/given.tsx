@@ -29,23 +29,15 @@ export function Numbers({ given }: { given: Given }) {
             <tr key={line.label} className="border-b border-hair">
               <th scope="row" className="py-2 text-start font-normal">
                 {of(`number.${line.key}`, line.label)}
-                {!line.sure && " *"}
+                {starred(line) && " *"}
               </th>
-              {sits && (
-                <td className="figures text-end whitespace-nowrap" dir="ltr">
-                  {line.seated || "–"}
-                </td>
-              )}
-              {stands && (
-                <td className="figures ps-3 text-end whitespace-nowrap" dir="ltr">
-                  {line.standing || "–"}
-                </td>
-              )}
+              {sits && <NumberCell text={line.seated} is={line.seated_is} />}
+              {stands && <NumberCell text={line.standing} is={line.standing_is} />}
             </tr>
           ))}
         </tbody>
       </table>
-      {given.numbers.some((line) => !line.sure) && (
+      {given.numbers.some(starred) && (
         <p className="mt-2 text-base text-soft">{t("numbers.unsure")}</p>
       )}
       {given.drawings.length > 0 && (
@@ -68,6 +60,28 @@ export function Numbers({ given }: { given: Given }) {
         </div>
       )}
     </>
+  );
+}
+
+/** Papers signed before each number said what it is have a star for what nobody measured. */
+function starred(line: Given["numbers"][number]) {
+  return !line.sure && !line.seated_is && !line.standing_is;
+}
+
+/** A number with what it is: left at, as found, still to set. */
+function NumberCell({ text, is }: { text: string; is: string | undefined }) {
+  const { of } = useWords();
+  return (
+    <td className="ps-3 text-end">
+      <span className="figures whitespace-nowrap" dir="ltr">
+        {text || "–"}
+      </span>
+      {is && (
+        <span className="block text-base text-soft">
+          {of(`is.${is.replaceAll(",", "").replaceAll(" ", "_")}`, is)}
+        </span>
+      )}
+    </td>
   );
 }
 

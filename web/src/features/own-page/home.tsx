@@ -3,7 +3,14 @@ import { Button } from "@/shared/ui/button";
 import type { Round, View } from "./api";
 import { TakeBack } from "./consent";
 import { Care, Day, Movements, Numbers } from "./given";
-import { dayIn, useWords } from "./words";
+import { dayIn, type Key, useWords } from "./words";
+
+/** What a round is called and says where it is no check after a visit. */
+const HEADS: Partial<Record<Round, Key>> = { before: "home.before", request: "home.request" };
+const SAYS: Partial<Record<Round, Key>> = {
+  before: "home.before_says",
+  request: "home.request_says",
+};
 
 /** What there is for the client: what they were given, and what they are asked. */
 export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) => void }) {
@@ -12,20 +19,23 @@ export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) =>
   return (
     <>
       <h1 className="mb-4 text-3xl">{t("page.title")}</h1>
+      {view.request && (
+        <p className="mb-4">
+          {t("request.for", { client: view.request.client, date: view.request.visited })}{" "}
+          {view.request.follow_up && t("request.follow_up", { date: view.request.follow_up })}{" "}
+          {t("request.health")}
+        </p>
+      )}
       <section className="mb-6 space-y-3">
         {view.rounds.map((one) => (
           <div key={one.round} className="border border-ink/60 bg-ground p-4">
             <p className="text-base text-soft">{of(`home.round.${one.round}`)}</p>
-            <h2 className="text-xl">
-              {one.round === "before" ? t("home.before") : t("home.check")}
-            </h2>
+            <h2 className="text-xl">{t(HEADS[one.round] ?? "home.check")}</h2>
             {one.sent_at ? (
               <p className="mt-1">{t("home.sent", { date: dayIn(view.language, one.sent_at) })}</p>
             ) : one.open ? (
               <>
-                <p className="mt-1 mb-3">
-                  {one.round === "before" ? t("home.before_says") : t("home.check_says")}
-                </p>
+                <p className="mt-1 mb-3">{t(SAYS[one.round] ?? "home.check_says")}</p>
                 <Button
                   look="next"
                   className="min-h-14 w-full text-lg"
@@ -39,7 +49,7 @@ export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) =>
             )}
           </div>
         ))}
-        {view.agreed && <TakeBack practice={view.practice} />}
+        {view.agreed && !view.request && <TakeBack practice={view.practice} />}
       </section>
       {given && (
         <>

@@ -67,16 +67,22 @@ export function Row({ label, children }: { label: string; children: React.ReactN
   );
 }
 
+/** Lengths that are measured from the seat, and often from the floor by mistake. */
+const FROM_THE_SEAT: ReadonlySet<string> = new Set(["elbow_height_sitting", "eye_height_sitting"]);
+
 /** What is wrong with an answer, in the client's words. */
 export function useWrong(unit: "cm" | "in") {
   const { t } = useWords();
-  return (problem: Problem | undefined): string => {
+  return (problem: Problem | undefined, dimension = ""): string => {
     if (!problem) return "";
     const { low, high } = problem;
     if (typeof low === "number" && typeof high === "number") {
       const length = problem.unit === "mm";
       const per = unit === "in" ? 25.4 : 10;
       const say = (end: number) => (length ? `${(end / per).toFixed(1)} ${unit}` : `${end}`);
+      const typed = Number((problem.value ?? "").replace(",", ".").replace(/[^\d.]/g, ""));
+      if (FROM_THE_SEAT.has(dimension) && typed * per > high)
+        return t("error.from_seat", { low: say(low), high: say(high) });
       return t("error.range", { low: say(low), high: say(high) });
     }
     if (problem.type === "bad-value") return t("error.unreadable");
@@ -152,10 +158,12 @@ export function NumberField({
 export function WordsField({
   label,
   value,
+  short = false,
   onChange,
 }: {
   label: string;
   value: string;
+  short?: boolean;
   onChange: (typed: string) => void;
 }) {
   const [busy, setBusy] = useState(false);
@@ -165,7 +173,7 @@ export function WordsField({
       <span className="mb-1 block">{label}</span>
       <textarea
         autoComplete="off"
-        rows={5}
+        rows={short ? 1 : 5}
         dir="auto"
         maxLength={4000}
         value={typed}

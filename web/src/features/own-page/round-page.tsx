@@ -4,6 +4,7 @@ import { Whose } from "@/shared/ui/whose";
 import { useKeeper } from "./answers";
 import { type Question, type Round, useOwnDeeds, useSheet, type View } from "./api";
 import { Photos } from "./photos";
+import { Requests } from "./requests";
 import {
   Conditions,
   Felt,
@@ -29,6 +30,7 @@ const PARTS = {
   lengths: Lengths,
   still: Still,
   habits: Habits,
+  requests: Requests,
 } as const;
 type Part = keyof typeof PARTS;
 
@@ -63,15 +65,21 @@ function Asked({
   const { t } = useWords();
   const [unit, setUnit] = useState<"cm" | "in">(view.unit === "in" ? "in" : "cm");
   const [answers, keeper] = useKeeper(round, questions, unit);
+  const seated = answers.typed.get(WHEELCHAIR) === "yes";
+  /** Nobody in a wheelchair is asked about getting up, standing or the chair. */
+  const asked = useMemo(
+    () => questions.filter((one) => !(seated && one.walks)),
+    [questions, seated],
+  );
   const steps = useMemo<(Part | "photos" | "send")[]>(
     () => [
-      ...new Set(questions.map((one) => one.section)),
+      ...new Set(asked.map((one) => one.section)),
       ...(round === "before" ? (["photos"] as const) : []),
       "send",
     ],
-    [questions, round],
+    [asked, round],
   );
-  const [at, setAt] = useState(() => firstOpen(steps, questions, answers.typed));
+  const [at, setAt] = useState(() => firstOpen(steps, asked, answers.typed));
   const step = steps[at] ?? "send";
   const go = (to: number) => {
     (document.activeElement as HTMLElement | null)?.blur();
@@ -118,7 +126,7 @@ function Asked({
           ))}
         {Section && (
           <Section
-            questions={questions.filter((one) => one.section === step)}
+            questions={asked.filter((one) => one.section === step)}
             answers={answers}
             answer={(id, typed) => keeper.answer(id, typed)}
             unit={unit}
@@ -212,6 +220,9 @@ function Twice({
   );
 }
 
+/** The question whose yes leaves some others out. */
+const WHEELCHAIR = "care.wheelchair";
+
 /** The first step of which nothing was answered: who comes back goes on from there. */
 function firstOpen(
   steps: readonly string[],
@@ -253,7 +264,7 @@ function Send({
     return (
       <div role="status" className="space-y-3">
         <p className="text-xl">{t("send.done")}</p>
-        <p>{t("send.after", { practice: view.practice })}</p>
+        <p>{t(view.request ? "send.after_request" : "send.after", { practice: view.practice })}</p>
         <Button look="next" className="min-h-14 w-full text-lg" onClick={onDone}>
           {t("page.title")}
         </Button>
@@ -262,7 +273,7 @@ function Send({
   return (
     <div className="space-y-4">
       {open > 0 && <p>{t("send.open", { count: open })}</p>}
-      <p>{t("send.after", { practice: view.practice })}</p>
+      <p>{t(view.request ? "send.after_request" : "send.after", { practice: view.practice })}</p>
       {send.error && (
         <p role="alert" className="border-s-4 border-ink bg-deep px-3 py-2">
           {t("door.trouble")}

@@ -292,7 +292,7 @@ export function Lengths({ questions, answers, answer, unit, onUnit }: SectionPro
                     label={t(`lengths.${which}`)}
                     unit={unit}
                     value={bare(answers.typed.get(id) ?? "")}
-                    wrong={wrong(answers.problems.get(id))}
+                    wrong={wrong(answers.problems.get(id), length)}
                     onChange={(typed) =>
                       typed !== bare(answers.typed.get(id) ?? "") && answer(id, typed)
                     }

@@ -7,7 +7,7 @@ import { cn } from "@/shared/ui/cn";
 import { saidWithUndo } from "@/shared/ui/undo";
 import { clockWords, useSecondsTo } from "@/shared/use-seconds-to";
 import { StepCord } from "./step-cord";
-import { dueOn, type Line, STATE_WORDS, whenDue } from "./visits";
+import { ageOf, dueOn, type Line, STATE_WORDS, whenDue } from "./visits";
 
 /** One visit of a list: whose, what it waits for, and how far it is; the whole row opens it. */
 export function VisitRow({
@@ -44,6 +44,9 @@ export function VisitRow({
         <p className="truncate text-sm text-soft" dir="auto">
           {line.work}
         </p>
+        {line.worse.length > 0 && (
+          <p className="figures text-sm font-semibold">Worse: {line.worse.join("; ")}</p>
+        )}
       </div>
       <p className="figures text-sm desk:text-base">
         <span className="sr-only">Visit of </span>
@@ -68,6 +71,7 @@ export function VisitRow({
           {!call && line.state === "draft" && line.step && (
             <span className="text-soft"> at {STEP_NAMES[line.step]}</span>
           )}
+          {ageOf(line) && <span className="block font-semibold">{ageOf(line)}</span>}
           <Settling until={line.settles_at} />
         </span>
       </div>
@@ -89,7 +93,9 @@ function Settling({ until }: { until: number | null }) {
 /** What can be done with a line without opening it. */
 function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
   const me = useMe().data;
-  const { start, drop } = useVisitChanges();
+  const { start, drop, discard } = useVisitChanges();
+  const setDiscarded = (discarded: boolean) =>
+    discard.mutateAsync({ params: { path: { visit_id: line.id } }, body: { discarded } });
   const remove = () =>
     drop.mutate(
       { params: { path: { visit_id: line.id } } },
@@ -110,6 +116,22 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
         onClick={remove}
       >
         Delete
+      </button>
+    );
+  if (line.state === "draft" && me?.writes && ageOf(line))
+    return (
+      <button
+        type="button"
+        aria-label={`Discard the draft of ${line.client}`}
+        disabled={discard.isPending}
+        className="relative z-10 min-h-11 px-1 underline"
+        onClick={() =>
+          void setDiscarded(true).then(() =>
+            saidWithUndo(`The draft of ${line.client} is discarded.`, () => setDiscarded(false)),
+          )
+        }
+      >
+        Discard
       </button>
     );
   if (!mayOpen && line.shared_report)

@@ -1,11 +1,11 @@
 import { expect, test } from "vitest";
 import type { Schemas } from "@/shared/api/client";
-import { groupVisits, sought, whenDue } from "./visits";
+import { ageOf, groupVisits, sought, whenDue } from "./visits";
 
 const TODAY = "2026-11-25";
 
 function line(client: string, state: Schemas["VisitLineOut"]["state"], follow_up: string | null) {
-  return { client, state, follow_up, sign: null } as Schemas["VisitLineOut"];
+  return { client, state, follow_up, sign: null, worse: [] as string[] } as Schemas["VisitLineOut"];
 }
 
 test("a warning sign nobody has answered comes first", () => {
@@ -14,6 +14,20 @@ test("a warning sign nobody has answered comes first", () => {
   expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
     ["Red flags without an answer", ["Sign"]],
     ["To finish", ["Draft"]],
+  ]);
+});
+
+test("who is worse than last time comes before what is only open, and an old draft says its age", () => {
+  const worse = { ...line("Worse", "draft", null), worse: ["Neck 6 to 9 of 10"] };
+  const groups = groupVisits([line("Draft", "draft", null), worse], TODAY);
+  expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
+    ["Worse than last time", ["Worse"]],
+    ["To finish", ["Draft"]],
+  ]);
+  const old = { ...line("Old", "draft", null), started_on: "2026-11-10" };
+  expect([ageOf(old, TODAY), ageOf({ ...old, started_on: "2026-11-20" }, TODAY)]).toEqual([
+    "15 days old",
+    "",
   ]);
 });
 

@@ -12,7 +12,7 @@ export const STATE_WORDS: Record<Line["state"], string> = {
 };
 
 export type Group = {
-  id: "sign" | "call" | "today" | "due" | "open" | "done";
+  id: "sign" | "call" | "worse" | "today" | "due" | "open" | "done";
   title: string;
   lines: Line[];
 };
@@ -52,24 +52,34 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
     .filter((line) => line.call_back !== null && line.call_back <= daysLater(today, 3))
     .sort((a, b) => (a.call_back ?? "").localeCompare(b.call_back ?? ""));
   const signs = lines.filter((line) => line.sign !== null && !call.includes(line));
+  const worse = open.filter(
+    (line) => line.worse.length > 0 && !signs.includes(line) && !call.includes(line),
+  );
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
   const groups: Group[] = [
     { id: "sign", title: "Red flags without an answer", lines: signs },
     { id: "call", title: "Call back", lines: call },
+    { id: "worse", title: "Worse than last time", lines: worse },
     { id: "today", title: "Visits today", lines: open.filter((line) => line.started_on === today) },
     { id: "due", title: "Follow-ups due", lines: due },
     { id: "open", title: "To finish", lines: open.filter((line) => line.started_on !== today) },
     { id: "done", title: "Signed", lines: done },
   ];
   // who stands first stands in no second place
-  const first = [...signs, ...call];
+  const first = [...signs, ...call, ...worse];
   return groups
     .map((group) =>
-      group.id === "sign" || group.id === "call"
+      group.id === "sign" || group.id === "call" || group.id === "worse"
         ? group
         : { ...group, lines: group.lines.filter((line) => !first.includes(line)) },
     )
     .filter((group) => group.lines.length > 0);
+}
+
+/** How long a draft has been lying, once that is more than a week. */
+export function ageOf(line: Line, today = dayOf(new Date())): string {
+  const days = daysBetween(line.started_on, today);
+  return line.state === "draft" && days > 7 ? `${days} days old` : "";
 }
 
 /** The lines somebody looks for: by client or work, everybody's or one's own. */

@@ -9,7 +9,7 @@ export function Clearing({
   limit,
 }: {
   care: Pick<Schemas["PrecautionView"], "id" | "ask" | "label">;
-  limit: Pick<Schemas["LimitView"], "id" | "cleared">;
+  limit: Pick<Schemas["LimitView"], "id" | "cleared" | "clears">;
 }) {
   const { fields } = useVisitFacts();
   const cells = useCells();
@@ -22,9 +22,11 @@ export function Clearing({
     <details open={said === 1 || undefined}>
       <summary className="flex min-h-11 items-center text-sm desk:min-h-8">
         {limit.cleared ? (
-          <b>Cleared by {limit.cleared}: it binds no more.</b>
+          <b>Cleared by {limit.cleared}: it no longer applies.</b>
+        ) : limit.clears ? (
+          <b>{limit.clears}</b>
         ) : said === 1 ? (
-          <b>It binds until both are said: by whom, and on which day.</b>
+          <b>It holds until both are entered: by whom, and from which day.</b>
         ) : (
           <span>
             Ask the {care.ask}. <u>Cleared …</u>
@@ -35,7 +37,7 @@ export function Clearing({
         {asked.map((one) => (
           <FieldRow
             key={one.id}
-            field={{ ...one, label: one.id.endsWith("_by") ? "Cleared by" : "On" }}
+            field={{ ...one, label: one.id.endsWith("_by") ? "Cleared by" : "From" }}
           />
         ))}
       </div>

@@ -15,6 +15,7 @@ export const ROUND_WORDS: Record<CheckRound["round"], string> = {
   week_1: "After 1 week",
   week_3: "After 3 weeks",
   week_6: "After 6 weeks",
+  request: "Request to the workplace",
 };
 
 export const LEVELS: Record<Level, string> = {
@@ -22,6 +23,8 @@ export const LEVELS: Record<Level, string> = {
   advice: "Written advice",
   call: "Call",
   visit: "Visit",
+  clinician: "See a clinician first",
+  same_day: "See a clinician today",
   stop: "Stop and seek care",
 };
 

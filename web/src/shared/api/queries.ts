@@ -75,6 +75,7 @@ export function useVisitChanges() {
   const done = { onSettled: () => stale(queries, "/api/visits") };
   return {
     start: server.useMutation("post", "/api/visits", done),
+    discard: server.useMutation("put", "/api/visits/{visit_id}/discarded", done),
     drop: server.useMutation("delete", VISIT, done),
   };
 }

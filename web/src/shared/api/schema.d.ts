@@ -932,6 +932,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit_id}/discarded": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Discard Visit
+         * @description Throw a draft away, or take it back within 30 days.
+         */
+        put: operations["discard_visit_api_visits__visit_id__discarded_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit_id}/changes/{change_id}": {
         parameters: {
             query?: never;
@@ -967,128 +987,6 @@ export interface paths {
          * @description The visit worked out and drawn, every text in the unit asked for.
          */
         get: operations["worked_api_visits__visit_id__worked_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/report": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Draft
-         * @description What the report would say now, and what a signature still waits for.
-         */
-        get: operations["draft_api_visits__visit_id__report_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/report.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Draft Pdf
-         * @description The draft as PDF; the workplace's copy only with the client's consent to it.
-         */
-        get: operations["draft_pdf_api_visits__visit_id__report_pdf_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/card.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Card Pdf
-         * @description The target card: the numbers to come back to; for all who share the workstation.
-         */
-        get: operations["card_pdf_api_visits__visit_id__card_pdf_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/letters/{flag}.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Letter Pdf
-         * @description The referral letter for a red flag that is there.
-         */
-        get: operations["letter_pdf_api_visits__visit_id__letters__flag__pdf_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/reports/{report_id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Sign
-         * @description Sign: freezes the report as the next version. Sent twice it counts once.
-         *
-         *     What is signed is the visit at the revision that was looked at; it answers 409 if it moved on.
-         */
-        put: operations["sign_api_visits__visit_id__reports__report_id__put"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/reports/{report_id}.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Report Pdf
-         * @description A copy of a signed report, byte for byte as signed; the workplace's only with consent.
-         */
-        get: operations["report_pdf_api_reports__report_id__pdf_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1241,6 +1139,148 @@ export interface paths {
          * @description Work out a case that is not kept.
          */
         post: operations["fit_case_api_fit_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Draft
+         * @description What the report would say now, and what a signature still waits for.
+         */
+        get: operations["draft_api_visits__visit_id__report_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/report.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Draft Pdf
+         * @description The draft as PDF; the workplace's copy only with the client's consent to it.
+         */
+        get: operations["draft_pdf_api_visits__visit_id__report_pdf_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Card Pdf
+         * @description The target card: the numbers to come back to; for all who share the workstation.
+         */
+        get: operations["card_pdf_api_visits__visit_id__card_pdf_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/letters/{flag}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Letter Pdf
+         * @description The referral letter for a red flag that is there.
+         */
+        get: operations["letter_pdf_api_visits__visit_id__letters__flag__pdf_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/reports/{report_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Sign
+         * @description Sign: freezes the report as the next version. Sent twice it counts once.
+         *
+         *     What is signed is the visit at the revision that was looked at; it answers 409 if it moved on.
+         */
+        put: operations["sign_api_visits__visit_id__reports__report_id__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reports/{report_id}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Report Pdf
+         * @description A copy of a signed report, byte for byte as signed; the workplace's only with consent.
+         */
+        get: operations["report_pdf_api_reports__report_id__pdf_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reports/{report_id}/request.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Request Form
+         * @description What is asked of the workplace as a PDF form: a box for each thing, name and day; only with consent.
+         */
+        get: operations["request_form_api_reports__report_id__request_pdf_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2502,7 +2542,8 @@ export interface components {
          *     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
          *     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
          *     ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
-         *     under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then.
+         *     under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then; ``told`` is what
+         *     became of a setting, where it is not an order any more.
          */
         ActionView: {
             /** Id */
@@ -2573,6 +2614,8 @@ export interface components {
             remark: string;
             /** Settled */
             settled: boolean;
+            /** Told */
+            told: string;
         };
         /**
          * Added
@@ -2662,7 +2705,7 @@ export interface components {
              * Section
              * @enum {string}
              */
-            section: "signs" | "reason" | "felt" | "conditions" | "work" | "station" | "room" | "lengths" | "still" | "habits";
+            section: "signs" | "reason" | "felt" | "conditions" | "work" | "station" | "room" | "lengths" | "still" | "habits" | "requests";
             /** Says */
             says: string;
             /** Answer */
@@ -2787,8 +2830,9 @@ export interface components {
          * CardLine
          * @description A number to come back to: sitting and standing, each empty where there is none.
          *
-         *     ``sure`` is false where one of them was aimed at or set and never re-measured; ``key`` is the quantity's name,
-         *     ``display`` or ``key`` for the desk's.
+         *     ``sure`` is false where one of them is still to be set, or was set and never measured; ``seated_is`` and
+         *     ``standing_is`` say which: left at, as found, still to set. ``key`` is the quantity's name, ``display`` or
+         *     ``key`` for the desk's.
          */
         CardLine: {
             /**
@@ -2804,6 +2848,16 @@ export interface components {
             standing: string;
             /** Sure */
             sure: boolean;
+            /**
+             * Seated Is
+             * @default
+             */
+            seated_is: string;
+            /**
+             * Standing Is
+             * @default
+             */
+            standing_is: string;
         };
         /**
          * CaseDocument
@@ -3077,7 +3131,7 @@ export interface components {
              * Round
              * @enum {string}
              */
-            round: "before" | "week_1" | "week_3" | "week_6";
+            round: "before" | "week_1" | "week_3" | "week_6" | "request";
             /**
              * Due On
              * Format: date
@@ -3101,7 +3155,7 @@ export interface components {
              * Level
              * @enum {string}
              */
-            level: "fine" | "advice" | "call" | "visit" | "stop";
+            level: "fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop";
             /** Level Says */
             level_says: string;
             /** Reasons */
@@ -3113,7 +3167,7 @@ export interface components {
             /** Doubts */
             doubts: string[];
             /** Decided */
-            decided: ("fine" | "advice" | "call" | "visit" | "stop") | null;
+            decided: ("fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop") | null;
             /** Note */
             note: string;
             /** Decided By */
@@ -3172,6 +3226,8 @@ export interface components {
              * @default
              */
             email: string;
+            /** Birth Year */
+            birth_year?: number | null;
             /** Version */
             version: number;
         };
@@ -3194,6 +3250,8 @@ export interface components {
              * @default
              */
             email: string;
+            /** Birth Year */
+            birth_year?: number | null;
             /**
              * Id
              * Format: uuid
@@ -3220,6 +3278,8 @@ export interface components {
             work: string;
             /** Email */
             email: string;
+            /** Birth Year */
+            birth_year: number | null;
             /** Version */
             version: number;
             /** Restricted */
@@ -3233,6 +3293,7 @@ export interface components {
          * ClientPaper
          * @description The client's paper: one page to act on, then the day, the movements, and why.
          *
+         *     ``keep_doing`` is what is done well already. ``limits`` are what is kept to, a line each; versions signed before hold them by condition, in ``cares``.
          *     ``first`` are the three things that matter, ``numbers`` what to come back to, ``stop`` when to stop and whom to
          *     see; ``set_today`` and ``to_set`` name the settings that are done and open, ``costs`` is what is still to be bought
          *     comes to.
@@ -3296,8 +3357,12 @@ export interface components {
             warning: components["schemas"]["PaperFlag"][];
             /** Cares */
             cares: components["schemas"]["PaperPrecaution"][];
+            /** Limits */
+            limits?: string[];
             /** First */
             first: components["schemas"]["PaperAction"][];
+            /** Keep Doing */
+            keep_doing?: string[];
             /** Numbers */
             numbers: components["schemas"]["CardLine"][];
             /** Done */
@@ -3340,6 +3405,12 @@ export interface components {
             /** Cautions */
             cautions: string[];
         };
+        /**
+         * ClinicianSays
+         * @description What the clinician answered to a referral.
+         * @enum {string}
+         */
+        ClinicianSays: "cleared" | "limited" | "wait";
         /**
          * Confirmation
          * @description The password, typed once more.
@@ -3506,7 +3577,7 @@ export interface components {
              * Level
              * @enum {string}
              */
-            level: "fine" | "advice" | "call" | "visit" | "stop";
+            level: "fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop";
             /**
              * Note
              * @default
@@ -3518,7 +3589,7 @@ export interface components {
          * @description What a movement or a piece of advice asks of the body; a limit bars some of them.
          * @enum {string}
          */
-        Demand: "standing" | "standing_still" | "walking" | "lying_on_back" | "head_turned" | "head_tilted" | "eyes_closed" | "one_leg" | "turn_on_leg" | "legs_crossed" | "hip_closed" | "deep_knee" | "forward_bend" | "back_bend" | "twist" | "load" | "end_of_range" | "neck" | "trunk" | "shoulder" | "overhead" | "arm_behind" | "arm_leaning" | "hand" | "wrist_stretch" | "wrist_press" | "leg" | "barefoot" | "other_hand" | "unsteady_seat";
+        Demand: "standing" | "standing_still" | "walking" | "lying_on_back" | "head_turned" | "head_tilted" | "eyes_closed" | "one_leg" | "turn_on_leg" | "legs_crossed" | "hip_closed" | "deep_knee" | "forward_bend" | "back_bend" | "twist" | "load" | "end_of_range" | "neck" | "trunk" | "shoulder" | "overhead" | "arm_behind" | "arm_leaning" | "hand" | "wrist_stretch" | "wrist_press" | "leg" | "barefoot" | "other_hand" | "feet_flat" | "arms_beside" | "unsteady_seat";
         /**
          * DemoPerson
          * @description Credentials shown in demo mode.
@@ -3646,6 +3717,14 @@ export interface components {
              * @enum {integer}
              */
             sign: -1 | 1;
+        };
+        /**
+         * DiscardIn
+         * @description Whether a draft is thrown away, or taken back.
+         */
+        DiscardIn: {
+            /** Discarded */
+            discarded: boolean;
         };
         /**
          * Doubt
@@ -4575,7 +4654,8 @@ export interface components {
          * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
          *
          *     ``asks`` is what ``do`` asks of the body. ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
-         *     sign of its change, words; each is given only where the worked-out change goes that way.
+         *     sign of its change, words; each is given only where the worked-out change goes that way. ``on_figure``: it has a
+         *     field on the figure; what is too fine to see there is ticked in a list.
          */
         Habit: {
             /** Id */
@@ -4626,6 +4706,11 @@ export interface components {
              * @default []
              */
             asks: components["schemas"]["Demand"][];
+            /**
+             * On Figure
+             * @default true
+             */
+            on_figure: boolean;
         };
         /**
          * Hand
@@ -5073,7 +5158,8 @@ export interface components {
          * LeftLine
          * @description One setting as it was left: the field it is found in now, in words and as it is typed.
          *
-         *     ``now`` is as found now, ``drift`` how far it has gone since where that is more than a tape is off.
+         *     ``now`` is as found now, ``drift`` how far it has gone since, where that is more than a tape is off and it was
+         *     ``measured`` then; ``apart`` whether the two numbers differ by more than that.
          */
         LeftLine: {
             /** Path */
@@ -5093,6 +5179,10 @@ export interface components {
             now: string;
             /** Drift */
             drift: string;
+            /** Measured */
+            measured: boolean;
+            /** Apart */
+            apart: boolean;
         };
         /**
          * LeftOutMovement
@@ -5174,17 +5264,21 @@ export interface components {
          * LimitView
          * @description One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.
          *
-         *     ``of_the_day``: it is about how a day is spent.
+         *     ``clears`` says from which day on it will be lifted, and by whom. ``of_the_day``: it is about how a day is spent. ``unmet`` says how the body as it will be placed breaks it, or that
+         *     this can't be told; empty where it is kept, or is not about a joint.
          */
         LimitView: {
-            /** Id */
-            id: string;
+            id: components["schemas"]["LimitId"];
             /** Says */
             says: string;
             /** Cleared */
             cleared: string | null;
             /** Of The Day */
             of_the_day: boolean;
+            /** Unmet */
+            unmet: string;
+            /** Clears */
+            clears: string;
         };
         /**
          * Line
@@ -5222,7 +5316,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "before" | "after";
+            kind: "before" | "after" | "workplace";
             /**
              * Language
              * @default en
@@ -5245,7 +5339,7 @@ export interface components {
              * Round
              * @enum {string}
              */
-            round: "before" | "week_1" | "week_3" | "week_6";
+            round: "before" | "week_1" | "week_3" | "week_6" | "request";
             /**
              * Due On
              * Format: date
@@ -5254,7 +5348,7 @@ export interface components {
             /** Sent At */
             sent_at: string | null;
             /** Decided */
-            decided: ("fine" | "advice" | "call" | "visit" | "stop") | null;
+            decided: ("fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop") | null;
         };
         /**
          * LinkView
@@ -5270,7 +5364,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "before" | "after";
+            kind: "before" | "after" | "workplace";
             /**
              * Visit Id
              * Format: uuid
@@ -6027,7 +6121,8 @@ export interface components {
          * OwnQuestion
          * @description A question with what was answered, and how often it was changed; ``about`` is what a line of the visit's is called, ``was`` the strength then.
          *
-         *     ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours.
+         *     ``urgency`` is how soon a warning sign is seen; ``low`` and ``high`` are mm or hours. ``walks``: it asks about
+         *     getting up, standing or the chair, and is not asked of somebody in a wheelchair.
          */
         OwnQuestion: {
             /** Id */
@@ -6036,7 +6131,7 @@ export interface components {
              * Section
              * @enum {string}
              */
-            section: "signs" | "reason" | "felt" | "conditions" | "work" | "station" | "room" | "lengths" | "still" | "habits";
+            section: "signs" | "reason" | "felt" | "conditions" | "work" | "station" | "room" | "lengths" | "still" | "habits" | "requests";
             /**
              * Kind
              * @enum {string}
@@ -6064,6 +6159,27 @@ export interface components {
              * @default
              */
             urgency: string;
+            /**
+             * Walks
+             * @default false
+             */
+            walks: boolean;
+        };
+        /**
+         * OwnRequest
+         * @description What is asked of a workplace, as its own signed paper says it: nothing about health.
+         */
+        OwnRequest: {
+            /** Client */
+            client: string;
+            /** Visited */
+            visited: string;
+            /** Follow Up */
+            follow_up: string;
+            /** Limits */
+            limits: string[];
+            /** Asked */
+            asked: components["schemas"]["Request"][];
         };
         /**
          * OwnRound
@@ -6074,7 +6190,7 @@ export interface components {
              * Round
              * @enum {string}
              */
-            round: "before" | "week_1" | "week_3" | "week_6";
+            round: "before" | "week_1" | "week_3" | "week_6" | "request";
             /**
              * Due On
              * Format: date
@@ -6096,7 +6212,7 @@ export interface components {
              * Round
              * @enum {string}
              */
-            round: "before" | "week_1" | "week_3" | "week_6";
+            round: "before" | "week_1" | "week_3" | "week_6" | "request";
             /** Sent At */
             sent_at: string | null;
             /** Questions */
@@ -6120,7 +6236,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "before" | "after";
+            kind: "before" | "after" | "workplace";
             /** Language */
             language: string;
             /** Languages */
@@ -6153,6 +6269,7 @@ export interface components {
             /** Rounds */
             rounds: components["schemas"]["OwnRound"][];
             given: components["schemas"]["OwnNumbers"] | null;
+            request?: components["schemas"]["OwnRequest"] | null;
         };
         /**
          * PairLine
@@ -6194,6 +6311,9 @@ export interface components {
         /**
          * PaperAction
          * @description One thing to do: the same words as in Set and in the plan; ``words`` are the practitioner's, beside them.
+         *
+         *     ``helps`` says why it helps this person, where it is one of the few that come first. ``told``: the text says what
+         *     became of it, and is no order any more.
          */
         PaperAction: {
             /** Id */
@@ -6237,6 +6357,16 @@ export interface components {
             posture: "seated" | "standing";
             /** Resolves */
             resolves: string[];
+            /**
+             * Helps
+             * @default
+             */
+            helps: string;
+            /**
+             * Told
+             * @default false
+             */
+            told: boolean;
         };
         /**
          * PaperAdded
@@ -6325,6 +6455,8 @@ export interface components {
         /**
          * PaperFinding
          * @description One finding as evidence of a cause, in the practitioner's words where there are any.
+         *
+         *     ``confirmed``: the practitioner has looked at it and accepted it.
          */
         PaperFinding: {
             /** Id */
@@ -6340,6 +6472,11 @@ export interface components {
             severity: components["schemas"]["Severity"] | null;
             /** Evidence */
             evidence: string[];
+            /**
+             * Confirmed
+             * @default true
+             */
+            confirmed: boolean;
         };
         /**
          * PaperFlag
@@ -6484,7 +6621,7 @@ export interface components {
         };
         /**
          * PaperRhythm
-         * @description The rhythm over this client's hours, minutes.
+         * @description The rhythm over this client's hours, minutes; ``walks`` false: weight shifts take the place of getting up.
          */
         PaperRhythm: {
             /** Label */
@@ -6512,12 +6649,19 @@ export interface components {
             longest_sit: number;
             /** Longest Stand */
             longest_stand: number;
+            /**
+             * Walks
+             * @default true
+             */
+            walks: boolean;
         };
         /**
          * PaperRow
-         * @description A line of the table: before, target, after; finished texts with their units.
+         * @description A line of the table: as found, the ideal target, what the equipment allows of it, and where it was left.
          *
-         *     ``plus_minus`` is how sure the target is, ``how`` how what it was set to is known.
+         *     Finished texts with their units. ``setting`` is empty in versions signed before the two were told apart: there
+         *     ``target`` is the setting. ``state`` is the kind of its state; ``plus_minus`` is how sure the target is, ``how``
+         *     how what it was set to is known.
          */
         PaperRow: {
             /**
@@ -6547,6 +6691,16 @@ export interface components {
              * @default
              */
             how: string;
+            /**
+             * Setting
+             * @default
+             */
+            setting: string;
+            /**
+             * State
+             * @default
+             */
+            state: string;
         };
         /**
          * PaperSince
@@ -6555,6 +6709,11 @@ export interface components {
         PaperSince: {
             /** On */
             on: string;
+            /**
+             * Worse
+             * @default []
+             */
+            worse: string[];
             /** Drift */
             drift: string[];
             /** Felt */
@@ -6964,6 +7123,8 @@ export interface components {
         /**
          * PrecautionView
          * @description A precaution of the client: what everything keeps to, and who is asked.
+         *
+         *     ``since`` is the day of the earlier visit from which it stands, where it was not asked about again; else empty.
          */
         PrecautionView: {
             /** Id */
@@ -6976,6 +7137,8 @@ export interface components {
             ask: string;
             /** Note */
             note: string | null;
+            /** Since */
+            since: string;
         };
         /**
          * PrecisionOut
@@ -7121,7 +7284,8 @@ export interface components {
          *     ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
          *     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
          *     back came to; ``waits_for`` is the
-         *     path of the first part that is missing, ``paths`` are those of all its parts.
+         *     path of the first part that is missing, ``paths`` are those of all its parts. ``answer``, ``answered_by`` and
+         *     ``answered_on`` are what the clinician said, who and from which day.
          */
         RaisedRedFlag: {
             /** Id */
@@ -7150,6 +7314,11 @@ export interface components {
             waits_for: string;
             /** Paths */
             paths: string[];
+            answer: components["schemas"]["ClinicianSays"] | null;
+            /** Answered By */
+            answered_by: string;
+            /** Answered On */
+            answered_on: string;
         };
         /**
          * RangeDocument
@@ -7218,7 +7387,7 @@ export interface components {
              * Level
              * @enum {string}
              */
-            level: "fine" | "advice" | "call" | "visit" | "stop";
+            level: "fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop";
             /** Says */
             says: string;
             /** Answers */
@@ -7228,7 +7397,8 @@ export interface components {
          * RecordPaper
          * @description The record for colleagues: everything, with its method and how each number is known.
          *
-         *     ``self_reported`` is what the client gave on their own page and nobody has confirmed.
+         *     ``self_reported`` is what the client gave on their own page and nobody has confirmed; ``good`` are the good habits
+         *     that were seen.
          */
         RecordPaper: {
             /** Signed By */
@@ -7336,6 +7506,8 @@ export interface components {
             places: components["schemas"]["PaperPlace"][];
             /** Photos */
             photos: components["schemas"]["PaperPhoto"][];
+            /** Good */
+            good?: string[];
             since?: components["schemas"]["PaperSince"] | null;
             /** Cautions */
             cautions: string[];
@@ -7351,6 +7523,9 @@ export interface components {
         /**
          * RedFlag
          * @description A red flag in the words it is asked with.
+         *
+         *     ``holds`` is what waits until a clinician has answered: regions by name, those that hurt, or everything. An
+         *     urgent one holds everything.
          */
         RedFlag: {
             /** Id */
@@ -7362,6 +7537,11 @@ export interface components {
             urgency: "urgent" | "same_day" | "clinician";
             /** Label */
             label: string;
+            /**
+             * Holds
+             * @default all
+             */
+            holds: string[] | ("felt" | "all");
         };
         /**
          * Region
@@ -7448,13 +7628,50 @@ export interface components {
         };
         /**
          * Request
-         * @description What is asked of the workplace.
+         * @description What is asked of the workplace: what, how many, what range it must cover, by when, at what price, who does it.
+         *
+         *     ``id`` names it when it is ticked as done; versions signed before have none. ``safety``: it is put right at once.
          */
         Request: {
             /** Title */
             title: string;
             /** Do */
             do: string;
+            /**
+             * Id
+             * @default
+             */
+            id: string;
+            /**
+             * Count
+             * @default
+             */
+            count: string;
+            /**
+             * Covers
+             * @default
+             */
+            covers: string;
+            /**
+             * By
+             * @default
+             */
+            by: string;
+            /**
+             * Price
+             * @default
+             */
+            price: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * Safety
+             * @default false
+             */
+            safety: boolean;
         };
         /**
          * ResidualExcess
@@ -7560,7 +7777,8 @@ export interface components {
          * RoomItem
          * @description One thing to look at: ``right`` is the answer that is in order, ``wrong`` the one that is not.
          *
-         *     ``safety`` marks what is put right at once or taken out of use.
+         *     ``safety`` marks what is put right at once or taken out of use, ``wheelchair`` what is looked at for somebody in
+         *     one.
          */
         RoomItem: {
             /** Id */
@@ -7582,12 +7800,17 @@ export interface components {
              * @default false
              */
             safety: boolean;
+            /**
+             * Wheelchair
+             * @default false
+             */
+            wheelchair: boolean;
         };
         /**
          * RowView
          * @description One row as it is shown; every text carries the display unit's number.
          *
-         *     ``left_unmeasured``: it was set to its aim and not measured again; else ``left_by`` says how it was measured.
+         *     ``became`` is what became of it, the one state that every paper speaks from. ``left_unmeasured``: it was set to its aim and not measured again; else ``left_by`` says how it was measured.
          *     ``left_over`` is what is still missing of the aim, where it is more than a tape can be off. ``limited``: a piece or the body
          *     keeps it from its target, as against left where it was found.
          */
@@ -7632,6 +7855,7 @@ export interface components {
             left_unmeasured: boolean;
             /** Left By */
             left_by: string;
+            became: components["schemas"]["StateView"] | null;
             /** Left Over */
             left_over: string | null;
             /** Limits */
@@ -8258,8 +8482,9 @@ export interface components {
          * Since
          * @description What has become of a client since the visit before.
          *
-         *     ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
-         *     is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only.
+         *     ``worse`` is what hurts more than then; ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
+         *     is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only;
+         *     ``conditions`` and ``consents`` are what was said of them then, ``tasks`` what was asked of the workplace.
          */
         Since: {
             /** On */
@@ -8268,6 +8493,8 @@ export interface components {
             on_words: string;
             /** Left */
             left: components["schemas"]["LeftLine"][];
+            /** Worse */
+            worse: string[];
             /** Felt */
             felt: string[];
             /** Gone */
@@ -8280,6 +8507,12 @@ export interface components {
             untold: string[];
             /** Temporary */
             temporary: components["schemas"]["TemporaryLine"][];
+            /** Conditions */
+            conditions: string[];
+            /** Consents */
+            consents: string[];
+            /** Tasks */
+            tasks: components["schemas"]["TaskLine"][];
         };
         /**
          * SinglePurchase
@@ -8415,6 +8648,57 @@ export interface components {
          */
         StandingHabit: "new" | "some" | "used";
         /**
+         * StateView
+         * @description What became of a thing.
+         *
+         *     Parameters
+         *     ----------
+         *     kind : str
+         *         Of :class:`~gentle_plumb.core.states.StateKind`.
+         *     label : str
+         *         The kind in words.
+         *     says : str
+         *         The whole state in a sentence, with what it is known by; for the client and for colleagues.
+         *     shared : str
+         *         The same without anything about the person: for the workplace.
+         *     stands : str or None
+         *         Where it stands, with its unit; ``plus_minus`` how sure that is.
+         *     keep : str or None
+         *         The number to come back to; None where there is none.
+         *     to_set : str or None
+         *         The number that has still to be set.
+         *     word : str
+         *         Which of them a number on a card is: left at, as found, still to set.
+         *     measured : bool
+         *         Whether somebody read where it stands.
+         *     needed : str
+         *         What has to be bought or found first.
+         */
+        StateView: {
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Says */
+            says: string;
+            /** Shared */
+            shared: string;
+            /** Stands */
+            stands: string | null;
+            /** Plus Minus */
+            plus_minus: string | null;
+            /** Keep */
+            keep: string | null;
+            /** To Set */
+            to_set: string | null;
+            /** Word */
+            word: string;
+            /** Measured */
+            measured: boolean;
+            /** Needed */
+            needed: string;
+        };
+        /**
          * StepProgress
          * @description One step: how many of the needed things are there, and the next one's name.
          */
@@ -8533,6 +8817,16 @@ export interface components {
             taken: number;
             /** Kept */
             kept: string[];
+        };
+        /**
+         * TaskLine
+         * @description One thing that was asked of the workplace: what it answered, in words; empty where it has not yet.
+         */
+        TaskLine: {
+            /** Title */
+            title: string;
+            /** Answer */
+            answer: string;
         };
         /**
          * TaskView
@@ -8829,6 +9123,8 @@ export interface components {
             step: ("ask" | "look" | "measure" | "work" | "set" | "pace" | "report") | null;
             /** Settles At */
             settles_at: number | null;
+            /** Worse */
+            worse: string[];
         };
         /**
          * VisitOut
@@ -8848,6 +9144,8 @@ export interface components {
             started_on: string;
             /** Revision */
             revision: number;
+            /** Discarded */
+            discarded: boolean;
             /** Entries */
             entries: {
                 [key: string]: components["schemas"]["Entry"];
@@ -8914,6 +9212,8 @@ export interface components {
             /** Set Order */
             set_order: string[];
             settle: components["schemas"]["SettleView"];
+            /** Follows */
+            follows: components["schemas"]["SettingChange"][];
             /** Strain */
             strain: components["schemas"]["Strain"][];
             /** Photos */
@@ -8968,7 +9268,7 @@ export interface components {
              * Round
              * @enum {string}
              */
-            round: "before" | "week_1" | "week_3" | "week_6";
+            round: "before" | "week_1" | "week_3" | "week_6" | "request";
             /**
              * Client Id
              * Format: uuid
@@ -8985,7 +9285,7 @@ export interface components {
              * Level
              * @enum {string}
              */
-            level: "fine" | "advice" | "call" | "visit" | "stop";
+            level: "fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop";
             /** Level Says */
             level_says: string;
         };
@@ -13101,6 +13401,80 @@ export interface operations {
             };
         };
     };
+    discard_visit_api_visits__visit_id__discarded_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiscardIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     change_api_visits__visit_id__changes__change_id__put: {
         parameters: {
             query?: {
@@ -13232,467 +13606,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VisitWorkup"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    draft_api_visits__visit_id__report_get: {
-        parameters: {
-            query?: {
-                /** @description Unit of every number shown. */
-                unit?: "mm" | "cm" | "in";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Draft"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    draft_pdf_api_visits__visit_id__report_pdf_get: {
-        parameters: {
-            query?: {
-                /** @description Unit of every number shown. */
-                unit?: "mm" | "cm" | "in";
-                /** @description Which copy. */
-                copy?: "client" | "workplace" | "record";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": unknown;
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    card_pdf_api_visits__visit_id__card_pdf_get: {
-        parameters: {
-            query?: {
-                /** @description Unit of every number shown. */
-                unit?: "mm" | "cm" | "in";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": unknown;
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    letter_pdf_api_visits__visit_id__letters__flag__pdf_get: {
-        parameters: {
-            query?: {
-                /** @description Unit of every number shown. */
-                unit?: "mm" | "cm" | "in";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-                /** @description The red flag's name. */
-                flag: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": unknown;
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sign_api_visits__visit_id__reports__report_id__put: {
-        parameters: {
-            query?: {
-                /** @description Unit of every number shown. */
-                unit?: "mm" | "cm" | "in";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-                report_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SignatureIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReportOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    report_pdf_api_reports__report_id__pdf_get: {
-        parameters: {
-            query?: {
-                /** @description Which copy. */
-                copy?: "client" | "workplace" | "record";
-                /** @description With a line on every page once replaced. */
-                marked?: boolean;
-            };
-            header?: never;
-            path: {
-                report_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": unknown;
                 };
             };
             /** @description Not signed in */
@@ -14355,6 +14268,539 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ResultDocument"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    draft_api_visits__visit_id__report_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Draft"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    draft_pdf_api_visits__visit_id__report_pdf_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+                /** @description Which copy. */
+                copy?: "client" | "workplace" | "record";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    card_pdf_api_visits__visit_id__card_pdf_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    letter_pdf_api_visits__visit_id__letters__flag__pdf_get: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+                /** @description The red flag's name. */
+                flag: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_api_visits__visit_id__reports__report_id__put: {
+        parameters: {
+            query?: {
+                /** @description Unit of every number shown. */
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+                report_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignatureIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportOut"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    report_pdf_api_reports__report_id__pdf_get: {
+        parameters: {
+            query?: {
+                /** @description Which copy. */
+                copy?: "client" | "workplace" | "record";
+                /** @description With a line on every page once replaced. */
+                marked?: boolean;
+            };
+            header?: never;
+            path: {
+                report_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    request_form_api_reports__report_id__request_pdf_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                report_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
                 };
             };
             /** @description Not signed in */
@@ -17689,7 +18135,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                round: "before" | "week_1" | "week_3" | "week_6";
+                round: "before" | "week_1" | "week_3" | "week_6" | "request";
             };
             cookie?: never;
         };
@@ -17761,7 +18207,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                round: "before" | "week_1" | "week_3" | "week_6";
+                round: "before" | "week_1" | "week_3" | "week_6" | "request";
             };
             cookie?: never;
         };
@@ -17910,7 +18356,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                round: "before" | "week_1" | "week_3" | "week_6";
+                round: "before" | "week_1" | "week_3" | "week_6" | "request";
             };
             cookie?: never;
         };

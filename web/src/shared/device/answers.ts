@@ -198,6 +198,7 @@ async function beginVisit(body: Schemas["VisitIn"]): Promise<Response> {
     shared_report: null,
     step: null,
     settles_at: null,
+    worse: [],
   };
   await addTo("/api/visits", line);
   return written(said);

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ...catalogue import HAND_TASKS, SEATED_TASKS
 from ...intake import Demand
-from ...observation import HABITS
+from ...observation import HABITS, STANDING
 from ...record import fields
 from ...record.fields.seen import Seen
 from ..rule import Answer
@@ -30,9 +30,10 @@ HABIT_RULES: tuple[Answer, ...] = tuple(
         do=habit.do,
         region=habit.region,
         joint=habit.joint,
-        tasks=TASKS_OF_HABIT.get(habit.id)
+        tasks=TASKS_OF_HABIT.get(habit.id.removesuffix(STANDING))
         or (HAND_TASKS if habit.region in OF_THE_HANDS else SEATED_TASKS),
         moves=habit.moves,
+        standing=habit.posture == "standing",
         asks=habit.asks | ({Demand.STANDING} if habit.posture == "standing" else set()),
     )
     for habit in HABITS.values()

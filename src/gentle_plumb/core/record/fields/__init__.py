@@ -80,12 +80,13 @@ FAMILIES: dict[str, Field[object]] = {
         report.cause("*"),
         report.temporary_now("*"),
         report.action_words("*"),
+        report.request("*"),
         places.at("*"),
     )
 }
 """Fields of things there can be any number of; ``*`` stands for the identifier."""
 _MEMBER = re.compile(
-    r"((?:look\.photo|look\.temporary|work\.finding|work\.own|work\.own_plan|set\.action|pace\.spell|report\.cause|report\.action|place)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
+    r"((?:look\.photo|look\.temporary|work\.finding|work\.own|work\.own_plan|set\.action|pace\.spell|report\.cause|report\.action|report\.request|place)\.)([A-Za-z0-9_-]{1,64})(\.[a-z0-9_]+)"
 )
 
 

@@ -7,8 +7,9 @@ from typing import Any
 
 from ...catalogue import TASKS
 from ...choices import Choice, Hand, YesNo
-from ...intake import CONSENTS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortOften
+from ...intake import CONSENTS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortKind, DiscomfortOften
 from .field import Field, When
+from .flag_fields import CalledBack, ClinicianSays, FlagFields, OtherFlag
 from .place import Place, fields_in
 
 DONE_HELP = "What was done, and what the client was told."
@@ -20,14 +21,6 @@ class ConsentAnswer(Choice):
     GIVEN = "yes", "Given"
     NOT_GIVEN = "no", "Not given"
     WITHDRAWN = "withdrawn", "Withdrawn"
-
-
-class OtherFlag(Choice):
-    """Whether there is a red flag beside those that are asked about."""
-
-    NONE = "none", "No other"
-    CLINICIAN = "clinician", "Yes: clinician first"
-    URGENT = "urgent", "Yes: care now"
 
 
 class WorkPlace(Choice):
@@ -75,36 +68,12 @@ class Leans(Choice):
     NO = "no", "No"
 
 
-class CalledBack(Choice):
-    """What a call back came to."""
-
-    WENT = "went", "They went"
-    NOT_YET = "not_yet", "Not yet"
-    UNREACHED = "unreached", "Not reached"
-
-
-@dataclass(frozen=True, eq=False)
-class FlagFields:
-    """One red flag: whether it is there, and the referral that answers it.
-
-    ``to`` is whom the client was sent to, ``done`` what was done and told, ``by`` who did it; ``letter`` whether
-    one was handed over, ``call_back`` the day on which it is asked whether they went, ``called`` what was said then.
-    """
-
-    there: Field[YesNo]
-    to: Field[str]
-    done: Field[str]
-    by: Field[str]
-    letter: Field[YesNo]
-    call_back: Field[str]
-    called: Field[CalledBack]
-
-
 @dataclass(frozen=True, eq=False)
 class DiscomfortFields:
-    """Discomfort in one region: how strong, how often, since when, what eases it."""
+    """Discomfort in one region: how strong, what it is like, how often, since when, what eases it."""
 
     strength: Field[float]
+    kind: Field[DiscomfortKind]
     often: Field[DiscomfortOften]
     since: Field[str]
     eases: Field[str]
@@ -149,6 +118,13 @@ def _referral(at: Place, start: str, there: Field[Any], yes: When) -> FlagFields
         letter=at.choice(f"{start}letter", "Letter handed over", YesNo, health=True, when=yes),
         call_back=at.date(f"{start}call_back", "Call back on", health=True, when=yes),
         called=at.choice(f"{start}called", "Called back", CalledBack, health=True, when=yes),
+        answer=at.choice(
+            f"{start}answer", "The clinician says", ClinicianSays, health=True, when=yes
+        ),
+        answered_by=at.words(
+            f"{start}answered_by", "Answered by", health=True, when=yes, one_line=True
+        ),
+        answered_on=at.date(f"{start}answered_on", "From", health=True, when=yes),
     )
 
 
@@ -216,6 +192,7 @@ def _discomfort(id: str, label: str) -> DiscomfortFields:
     at = Place(f"ask.discomfort.{id}", "Discomfort")
     return DiscomfortFields(
         strength=at.amount("", label, "", 0, STRONGEST, health=True),
+        kind=at.choice("kind", "What is it like", DiscomfortKind, health=True),
         often=at.choice("often", "How often", DiscomfortOften, health=True),
         since=at.words("since", "Since when?", health=True),
         eases=at.words("eases", "What helps?", health=True),

@@ -13,7 +13,7 @@ from .place import Place
 
 @dataclass(frozen=True, eq=False)
 class ClearedFields:
-    """Who lifted a limit, and when."""
+    """Who lifted a limit, and from which day: it holds until then."""
 
     by: Field[str]
     on: Field[str]
@@ -45,7 +45,7 @@ def _cleared(at: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
         by=at.words(
             f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes, one_line=True
         ),
-        on=at.date(f"{limit}.cleared_on", f"{says} Cleared on", health=True, when=yes, been=True),
+        on=at.date(f"{limit}.cleared_on", f"{says} Cleared from", health=True, when=yes),
     )
 
 

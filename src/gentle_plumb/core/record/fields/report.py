@@ -22,6 +22,18 @@ _at = Place("report", "Report")
 note = _at.words("note", "Message to the client", health=True)
 follow_up = _at.date("follow_up", "Follow-up date", needed=True)
 
+
+class Unconfirmed(Choice):
+    """What the client's paper does with findings that nobody has confirmed."""
+
+    MARK = "mark", "Marked as not confirmed"
+    LEAVE_OUT = "leave_out", "Left out"
+
+
+unconfirmed = _at.choice(
+    "unconfirmed", "Findings not confirmed, on the client's paper", Unconfirmed
+)
+
 _share = Place("report.share", "Workplace", "share")
 share = {id: _share.choice(id, label, YesNo) for id, label in SHARED.items()}
 """What the workplace's paper may say, by name."""
@@ -58,6 +70,31 @@ def cause(id: str) -> CauseFields:
         rank=at.amount("rank", "Place in the order", "", 1, MOST_RANK),
         left_out=at.choice("left_out", "Left out of the client's paper", YesNo),
     )
+
+
+REQUESTS = "report.request"
+"""What the paths of the workplace's answers to what was asked of it begin with."""
+
+
+@dataclass(frozen=True, eq=False)
+class RequestFields:
+    """What the workplace answered to one thing that was asked of it: whether it is done, and a note."""
+
+    done: Field[YesNo]
+    note: Field[str]
+
+
+@lru_cache(maxsize=256)
+def request(id: str) -> RequestFields:
+    """Return what the workplace answered to one thing that was asked of it; ``id`` as on its paper."""
+    at = Place(f"{REQUESTS}.{id}", "Asked of the workplace", "share")
+    return RequestFields(
+        done=at.choice("done", "Done by the workplace", YesNo),
+        note=at.words("note", "Note of the workplace", one_line=True, health=True),
+    )
+
+
+requests_by = _at.words("requests_by", "Workplace's answers given by", one_line=True, health=True)
 
 
 @lru_cache(maxsize=128)

@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...choices import Choice, YesNo
-from ...observation import HABITS, LIGHT_TASKS, ROOM, Habit, HabitOften, HabitSide, RoomItem
+from ...observation import GOOD, HABITS, LIGHT_TASKS, ROOM, Habit, HabitOften, HabitSide, RoomItem
+from .conditions import precaution
 from .field import Field
 from .place import Place
 
@@ -28,15 +29,18 @@ class HabitFields:
 
 @dataclass(frozen=True, eq=False)
 class RoomFields:
-    """One item of the room or home list: in order or not, and a note."""
+    """One item of the room or home list: in order or not, a note; what is a danger was put out of use, and who was told."""
 
     answer: Field[str]
     note: Field[str]
+    out_of_use: Field[str] | None = None
+    told: Field[str] | None = None
 
 
 def _habit(habit: Habit) -> HabitFields:
     at = Place(f"look.habit.{habit.id}", "Habits", "habits")
-    seen = at.choice("", habit.label, Seen)
+    standing = habit.posture == "standing"
+    seen = at.choice("", f"{habit.label}, standing" if standing else habit.label, Seen)
     when = seen.among(Seen.SEEN)
     return HabitFields(
         seen=seen,
@@ -48,15 +52,41 @@ def _habit(habit: Habit) -> HabitFields:
 
 def _room(item: RoomItem) -> RoomFields:
     at = Place(f"look.room.{item.id}", item.group, "room")
-    answer = at.pick("", item.label, {"right": item.right, "wrong": item.wrong})
+    seated = precaution["wheelchair"].there.among(YesNo.YES) if item.wheelchair else ()
+    answer = at.pick("", item.label, {"right": item.right, "wrong": item.wrong}, when=seated)
+    wrong = answer.among("wrong")
     return RoomFields(
         answer=answer,
-        note=at.words("note", f"{item.label}: note", health=True, when=answer.among("wrong")),
+        note=at.words("note", f"{item.label}: note", health=True, when=wrong),
+        out_of_use=at.words(
+            "out_of_use",
+            f"{item.label}: taken out of use, when",
+            when=wrong,
+            one_line=True,
+            noted_only=True,
+            health=True,
+        )
+        if item.safety
+        else None,
+        told=at.words(
+            "told",
+            f"{item.label}: who was told",
+            when=wrong,
+            one_line=True,
+            noted_only=True,
+            health=True,
+        )
+        if item.safety
+        else None,
     )
 
 
 habit = {one.id: _habit(one) for one in HABITS.values()}
-"""Every habit, by name."""
+"""Every habit, by name; those seen standing are apart."""
+
+_good = Place("look.good", "Good habits", "habits")
+good = {id: _good.choice(id, label, Seen) for id, label in GOOD.items()}
+"""What is done well already, by name."""
 
 _light = Place("look.room", "Light", "room")
 

@@ -43,11 +43,11 @@ class SettingFields:
 
 def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
     at, key = Place(f"set.{posture}", posture.title()), quantity.key
-    label = f"{quantity.label}, set to its target and not re-measured"
+    label = f"{quantity.label}, set as worked out and not measured"
     return SettingFields(
         measured=at.quantity(quantity, quantity.label, part=key),
         aimed=at.quantity(quantity, label, name=f"{key}.aimed", part=key),
-        by=at.choice(f"{key}.by", f"{quantity.label}, re-measured", MeasuredBy, part=key),
+        by=at.choice(f"{key}.by", f"{quantity.label}, how it was measured", MeasuredBy, part=key),
     )
 
 
@@ -122,7 +122,8 @@ class Owner(Choice):
 class ActionFields:
     """What was said of one step: its state, its test, the client's word, why not today, by whom and when.
 
-    ``aim`` is what was aimed at when it was set, mm, degrees or per cent.
+    ``aim`` is what was aimed at when it was set, ``stopped_at`` where it stood when it hurt; mm, degrees or per
+    cent.
     """
 
     state: Field[ActionAnswer]
@@ -133,6 +134,7 @@ class ActionFields:
     owner: Field[Owner]
     due: Field[str]
     aim: Field[float]
+    stopped_at: Field[float]
 
 
 @lru_cache(maxsize=512)
@@ -149,4 +151,5 @@ def action(id: str) -> ActionFields:
         owner=at.choice("owner", "By whom", Owner),
         due=at.date("due", "By when"),
         aim=at.amount("aim", "Aim when it was set", "", -2000, 5000),
+        stopped_at=at.amount("stopped_at", "Where it stood when it hurt", "", -2000, 5000),
     )

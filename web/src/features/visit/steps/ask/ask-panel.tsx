@@ -12,6 +12,7 @@ import { Consents } from "./consents";
 import { Discomfort } from "./discomfort";
 import { FromClient } from "./from-client";
 import { Hours } from "./hours";
+import { LastTime } from "./last-time";
 import { RedFlags } from "./red-flags";
 
 type Own = (props: { onDone: () => void }) => React.ReactNode;
@@ -45,6 +46,7 @@ export function AskPanel() {
     <>
       <StepHead says="Before you adjust anything.">Ask</StepHead>
       <FromClient />
+      <LastTime />
       <PartTabs
         label="Parts of this step"
         parts={parts}

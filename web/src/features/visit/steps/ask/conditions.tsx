@@ -40,10 +40,16 @@ export function Conditions({ onDone }: { onDone: () => void }) {
           const more = ["part", "side"]
             .map((name) => field(`${group.id}.${name}`))
             .filter((one) => one !== undefined);
-          const on = cells.get(group.id)?.typed === "yes";
+          const said = cells.get(group.id)?.typed;
+          const on = said === "yes" || (!said && care !== undefined);
           return (
             <li key={group.id} className="break-inside-avoid-column border-b border-hair py-1">
               <FieldRow field={group} />
+              {!said && care?.since && (
+                <p className="text-sm font-semibold">
+                  On record since {care.since}. It holds until you answer or it is cleared.
+                </p>
+              )}
               {on && (
                 <div className="mt-1 mb-2 space-y-2 border-l-4 border-ink pl-3 text-sm">
                   {more.map((one) => (

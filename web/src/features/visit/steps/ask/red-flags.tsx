@@ -95,13 +95,16 @@ function FlagAnswer({
   const me = useMe().data;
   const field = (id: string) => fields.find((one) => one.id === id);
   const sign = field(path);
-  const [to, done, by, letter, callBack, called] = [
+  const [to, done, by, letter, callBack, called, answer, answeredBy, answeredOn] = [
     "to",
     "done",
     "by",
     "letter",
     "call_back",
     "called",
+    "answer",
+    "answered_by",
+    "answered_on",
   ].map((part) => field(`${follow}${part}`));
   if (!sign) return null;
   const byMe = me ? `${me.name}, ${longDate(dayOf(new Date()))}` : "";
@@ -132,6 +135,20 @@ function FlagAnswer({
             </a>
             {letter && <FieldRow field={letter} />}
           </div>
+          {answer && answeredBy && answeredOn && (
+            <div className="border-t border-hair pt-2">
+              <p className="text-sm text-soft">
+                Movements and settings for the part concerned wait until a clinician has answered.
+              </p>
+              <FieldRow field={answer} />
+              {cells.get(answer.id)?.typed && (
+                <>
+                  <FieldRow field={answeredBy} />
+                  <FieldRow field={answeredOn} />
+                </>
+              )}
+            </div>
+          )}
         </div>
       )}
     </div>

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
+import { CheckBox } from "@/shared/ui/check-box";
 import { FieldRow, Troubles } from "../../field-row";
 import type { FieldState } from "../../saving/field-state";
 import { useDrawingStore, usePicked } from "../../state/drawing-store";
@@ -40,11 +41,14 @@ export function Watch() {
   const watching = fields.find((field) => field.id === fieldId("look.watched"));
   const watched = cells.get(fieldId("look.watched"))?.typed === "yes";
   const note = fields.find((field) => field.id === fieldId("look.note"));
+  const good = fields
+    .filter((field) => field.id.startsWith("look.good."))
+    .map((field) => ({ id: field.id.slice("look.good.".length), label: field.label }));
   return (
     <div>
       <p className="mb-3 text-sm">
         Let them work for some minutes. Tap what you see on the figure; tap again to take it back.
-        Standing has its own.
+        The standing figure is marked apart.
       </p>
       {marked.length === 0 && (
         <p className="border-l-4 border-hair pl-3 text-soft">
@@ -97,12 +101,51 @@ export function Watch() {
           </li>
         ))}
       </ol>
+      <Ticked
+        title="Hands and seat"
+        items={catalogue.habits.filter((habit) => !habit.on_figure)}
+        path={(id) => `look.habit.${id}`}
+      />
+      <Ticked title="Done well" items={good} path={(id) => `look.good.${id}`} />
       {note && (
         <div className="mt-4">
           <FieldRow field={note} />
         </div>
       )}
     </div>
+  );
+}
+
+/** What is too fine for the figure, or done well: a list to tick. */
+function Ticked({
+  title,
+  items,
+  path,
+}: {
+  title: string;
+  items: readonly { id: string; label: string }[];
+  path: (id: string) => string;
+}) {
+  const { unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const cells = useCells();
+  return (
+    <section className="mt-4" aria-label={title}>
+      <h3 className="border-b border-ink pb-1 text-sm font-semibold">{title}</h3>
+      <ul>
+        {items.map((one) => (
+          <li key={one.id} className="border-b border-hair">
+            <CheckBox
+              checked={cells.get(path(one.id))?.typed === "seen"}
+              disabled={readOnly}
+              onChange={(on) => queue.type(path(one.id), on ? "seen" : "", unit)}
+            >
+              {one.label}
+            </CheckBox>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -9,6 +9,8 @@ import {
   Cautions,
   Figure,
   Flags,
+  GotWorse,
+  inOneLine,
   Lacks,
   Lines,
   Part,
@@ -35,6 +37,7 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
         .join(" · ")}
     >
       <Flags flags={paper.warning} />
+      <GotWorse since={paper.since} />
       <Cares cares={paper.cares} />
       <Lacks lacks={paper.lacks} />
       {paper.first.length > 0 && (
@@ -43,31 +46,43 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
             {paper.first.map((one) => (
               <li key={one.id} className="py-0.5">
                 <Action action={one} />
+                {one.helps && <span className="block text-sm text-soft">{one.helps}</span>}
               </li>
             ))}
           </ol>
         </Part>
       )}
       {paper.note && <p className="mt-2 italic">{paper.note}</p>}
+      {(paper.keep_doing ?? []).length > 0 && (
+        <p className="mt-2">Keep doing this: {inOneLine(paper.keep_doing ?? [])}.</p>
+      )}
+      {(paper.limits ?? []).length > 0 && (
+        <Part name="Keep to this">
+          <Lines lines={paper.limits ?? []} />
+        </Part>
+      )}
+      <Part name="When to stop, and whom to call">
+        <Lines lines={[...paper.stop, paper.call && `Questions: ${paper.call}`].filter(Boolean)} />
+      </Part>
       <Part name="Your numbers">
         <Numbers lines={paper.numbers} />
         <Figure scene={paper.scene} />
       </Part>
-      <Part name="When to stop, and whom to call">
-        <Lines lines={[...paper.stop, paper.call && `Questions: ${paper.call}`].filter(Boolean)} />
-      </Part>
       {(paper.set_today || paper.done.length > 0) && (
         <Part name="Done today">
           <List
-            first={paper.set_today && `Set ${paper.set_today}.`}
+            first={paper.set_today && `Set, ${paper.set_today}.`}
             actions={paper.done}
             who={false}
           />
         </Part>
       )}
       {(paper.to_set || paper.todo.length > 0) && (
-        <Part name="After that">
-          <List first={paper.to_set && `Set ${paper.to_set}.`} actions={paper.todo} />
+        <Part name="Still to do">
+          <List
+            first={paper.to_set && `Set to the numbers above, ${paper.to_set}.`}
+            actions={paper.todo}
+          />
           {paper.costs && <p className="figures">Still to be bought, together: {paper.costs}.</p>}
         </Part>
       )}
@@ -173,18 +188,31 @@ function Numbers({ lines }: { lines: readonly Schemas["CardLine"][] }) {
             <tr key={line.label} className="border-b border-hair text-right">
               <th scope="row" className="py-0.5 text-left font-normal">
                 {line.label}
-                {!line.sure && " *"}
+                {starred(line) && " *"}
               </th>
-              <td>{line.seated || "–"}</td>
-              <td>{line.standing || "–"}</td>
+              <NumberCell text={line.seated} is={line.seated_is} />
+              <NumberCell text={line.standing} is={line.standing_is} />
             </tr>
           ))}
         </tbody>
       </table>
-      {lines.some((line) => !line.sure) && (
-        <p className="text-sm text-soft">* aimed at or set, not measured again.</p>
-      )}
+      {lines.some(starred) && <p className="text-sm text-soft">* not measured.</p>}
     </>
+  );
+}
+
+/** Versions signed before each number said what it is have a star for what nobody measured. */
+function starred(line: Schemas["CardLine"]) {
+  return !line.sure && !line.seated_is && !line.standing_is;
+}
+
+/** A number with what it is: left at, as found, still to set. */
+function NumberCell({ text, is }: { text: string; is: string | undefined }) {
+  return (
+    <td>
+      {text || "–"}
+      {is && <span className="block text-sm text-soft">{is}</span>}
+    </td>
   );
 }
 

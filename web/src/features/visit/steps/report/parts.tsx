@@ -62,6 +62,11 @@ export function Lines({ lines }: { lines: readonly string[] }) {
   );
 }
 
+/** Sentences without a full stop as one line. */
+export function inOneLine(lines: readonly string[]): string {
+  return lines.map((one) => one.charAt(0).toLowerCase() + one.slice(1)).join("; ");
+}
+
 export function Flags({ flags }: { flags: readonly Schemas["PaperFlag"][] }) {
   return flags.map((sign) => (
     <p key={sign.label} className="mt-2 border border-ink p-2">
@@ -111,8 +116,10 @@ export function Action({ action, who = true }: { action: Schemas["PaperAction"];
       ) : (
         action.text
       )}
-      {(action.remark || action.state === "later") && <i> {action.remark || "Not today."}</i>}
-      {who && action.who !== "Practitioner" && (
+      {(action.remark || (action.state === "later" && !action.told)) && (
+        <i> {action.remark || "Not today."}</i>
+      )}
+      {who && action.who !== "Practitioner" && !action.told && (
         <span className="text-soft">
           {" "}
           {[action.who, action.when, action.price && `price: ${action.price}`]
@@ -152,6 +159,7 @@ export function Causes({
           <li key={finding.id} className="border-b border-hair py-1">
             {finding.posture === "standing" && <i>Standing. </i>}
             {finding.cause}
+            {finding.confirmed === false && <span className="text-soft"> (not confirmed)</span>}
             {evidence && finding.left && <span className="text-soft"> Limit: {finding.left}.</span>}
             {evidence && finding.evidence.length > 0 && (
               <span className="text-soft"> {finding.evidence.join("; ")}</span>
@@ -171,14 +179,17 @@ export function Settings({
   /** With how sure a target is, and how what was left is known. */
   method?: boolean;
 }) {
+  /** Versions signed before target and setting were told apart hold the setting as their target. */
+  const told = table.some((row) => row.setting);
   return (
     <table className="figures w-full">
       <thead>
         <tr className="border-b border-ink text-right">
           <th className="text-left font-semibold">What</th>
-          <th className="font-semibold">Before</th>
+          <th className="font-semibold">Found</th>
           <th className="font-semibold">Target</th>
-          <th className="font-semibold">After</th>
+          {told && <th className="font-semibold">Setting</th>}
+          <th className="font-semibold">Left at</th>
         </tr>
       </thead>
       <tbody>
@@ -199,6 +210,7 @@ export function Settings({
                 <span className="block text-sm text-soft">± {row.plus_minus}</span>
               )}
             </td>
+            {told && <td>{row.setting}</td>}
             <td>
               {row.after}
               {method && row.how && <span className="block text-sm text-soft">{row.how}</span>}
@@ -228,7 +240,8 @@ export function Rhythm({ rhythm }: { rhythm: Schemas["PaperRhythm"] }) {
   return (
     <p>
       <b>{rhythm.label}.</b> {rhythm.says} Over {rhythm.hours} h: {Math.round(rhythm.sit)} min
-      sitting, {Math.round(rhythm.stand)} min standing, {Math.round(rhythm.move)} min moving.
+      sitting, {Math.round(rhythm.stand)} min standing, {Math.round(rhythm.move)} min{" "}
+      {rhythm.walks === false ? "of weight shifts" : "moving"}.
     </p>
   );
 }
@@ -248,6 +261,16 @@ export function Cautions({ head, cautions }: { head: Head; cautions: readonly st
     <Part name="Please note">
       <Lines lines={[...cautions, head.local_wording].filter(Boolean)} />
     </Part>
+  );
+}
+
+/** What hurts more than at the visit before: first of all. */
+export function GotWorse({ since }: { since: Schemas["PaperSince"] | null | undefined }) {
+  if (!since?.worse?.length) return null;
+  return (
+    <p className="mt-2 border border-ink p-2">
+      <b>Worse than on {since.on}.</b> {since.worse.join("; ")}.
+    </p>
   );
 }
 

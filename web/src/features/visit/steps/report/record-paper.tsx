@@ -5,6 +5,8 @@ import {
   Cautions,
   Figure,
   Flags,
+  GotWorse,
+  inOneLine,
   Lacks,
   Lines,
   Part,
@@ -30,6 +32,7 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
       <Replaces lines={report.replaces ?? []} />
       {report.reason && <p className="mt-1 italic">{report.reason}</p>}
       <Flags flags={report.warning} />
+      <GotWorse since={report.since} />
       {report.asked && <p className="mt-2 text-sm">{report.asked}</p>}
       <Cares cares={report.cares} />
       {report.felt.length > 0 && <p className="mt-2">Discomfort: {report.felt.join("; ")}</p>}
@@ -46,7 +49,9 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
             {action.posture === "standing" && <i>Standing. </i>}
             {action.text}
             {action.state === "done" && <b> Done.</b>}
-            {(action.remark || action.state === "later") && <i> {action.remark || "Not today."}</i>}
+            {(action.remark || (action.state === "later" && !action.told)) && (
+              <i> {action.remark || "Not today."}</i>
+            )}
             <span className="block text-soft">
               {[action.who, action.when, action.price && `price: ${action.price}`]
                 .filter(Boolean)
@@ -64,6 +69,7 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
         </>
       )}
       <Part name="Causes and findings">
+        {(report.good ?? []).length > 0 && <p>Done well: {inOneLine(report.good ?? [])}.</p>}
         <Causes causes={report.causes} />
       </Part>
       {report.unexplained.length > 0 && (

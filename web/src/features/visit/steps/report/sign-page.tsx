@@ -1,12 +1,15 @@
 import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
+import { fieldId } from "@/shared/api/field-ids";
 import { useSign } from "@/shared/api/queries";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
+import { Segments } from "@/shared/ui/segments";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
+import { useCell, useQueue } from "../../state/recording";
 
 type Check = Schemas["Check"];
 
@@ -47,6 +50,7 @@ export function Signing({
       {[...groups].map(([group, checks]) => (
         <Group key={group} name={group} checks={checks} onGo={go} />
       ))}
+      {groups.has(NOT_LOOKED_AT) && <Unconfirmed />}
       {!blocked && (
         <>
           <ul className="my-4 list-disc pl-5" aria-label="What is signed">
@@ -86,6 +90,31 @@ export function Signing({
         </Button>
       </div>
     </Modal>
+  );
+}
+
+/** The group of findings that nobody has confirmed. */
+const NOT_LOOKED_AT = "Findings not looked at";
+
+/** What the client's paper does with findings that nobody has confirmed: the practitioner chooses. */
+function Unconfirmed() {
+  const { fields, unit, readOnly } = useVisitFacts();
+  const queue = useQueue();
+  const id = fieldId("report.unconfirmed");
+  const field = fields.find((one) => one.id === id);
+  const typed = useCell(id)?.typed || "mark";
+  if (!field) return null;
+  return (
+    <div className="my-3">
+      <p className="mb-1 text-sm font-semibold">On the client's paper, these findings are</p>
+      <Segments
+        label={field.label}
+        value={typed}
+        disabled={readOnly}
+        choices={(field.choices ?? []).map(([value, label]) => ({ value, label }))}
+        onChange={(value) => queue.type(id, value, unit)}
+      />
+    </div>
   );
 }
 

@@ -38,18 +38,7 @@ export function WorkplacePaper({ paper }: { paper: Schemas["WorkplacePaper"] }) 
       ))}
       <Part name="What is asked for">
         {paper.requests.length === 0 && <p>Nothing beside the settings below.</p>}
-        <ul className="list-disc pl-5">
-          {paper.requests.map((one) => (
-            <li key={one.title} className="py-0.5">
-              {one.title}
-              {one.do && (
-                <>
-                  . <b>{one.do}</b>
-                </>
-              )}
-            </li>
-          ))}
-        </ul>
+        {paper.requests.length > 0 && <Requests requests={paper.requests} />}
       </Part>
       {paper.added.length > 0 && (
         <Part name="What is added">
@@ -61,7 +50,7 @@ export function WorkplacePaper({ paper }: { paper: Schemas["WorkplacePaper"] }) 
           />
         </Part>
       )}
-      <Part name="Before, target, after">
+      <Part name="Found, target, setting, left at">
         <Settings table={paper.table} />
       </Part>
       {(paper.places ?? []).map((place) => (
@@ -97,5 +86,36 @@ export function WorkplacePaper({ paper }: { paper: Schemas["WorkplacePaper"] }) 
         cautions={[...paper.cautions, paper.call && `Questions: ${paper.call}`].filter(Boolean)}
       />
     </Sheet>
+  );
+}
+
+/** What is asked for, a line each: what, how many, what it must cover, by when, at what price, who. */
+function Requests({ requests }: { requests: readonly Schemas["Request"][] }) {
+  return (
+    <table className="w-full text-left align-top">
+      <thead>
+        <tr className="border-b border-ink">
+          <th className="font-semibold">What</th>
+          <th className="pl-2 font-semibold">How many</th>
+          <th className="pl-2 font-semibold">By when</th>
+          <th className="pl-2 font-semibold">Price</th>
+        </tr>
+      </thead>
+      <tbody>
+        {requests.map((one) => (
+          <tr key={`${one.id} ${one.title}`} className="border-b border-hair align-top">
+            <td className="py-1">
+              {one.safety && <b>Make safe. </b>}
+              <b>{one.title}</b>
+              {one.do && `. ${one.do}`}
+              {one.covers && <span className="figures block text-sm">{one.covers}</span>}
+            </td>
+            <td className="figures py-1 pl-2">{one.count || "–"}</td>
+            <td className="py-1 pl-2 whitespace-nowrap">{one.by || "–"}</td>
+            <td className="py-1 pl-2">{one.price || "–"}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

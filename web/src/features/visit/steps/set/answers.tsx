@@ -7,7 +7,7 @@ import { DateEntry } from "../../date-entry";
 import { Trouble } from "../../field-row";
 import { memberField, useVisitFacts } from "../../state/facts";
 import { useCell, useQueue } from "../../state/recording";
-import type { Action } from "./steps";
+import type { Action, Row } from "./steps";
 
 /** The field of an answer to a step, and its path. */
 function useAnswer(action: Action, name: string) {
@@ -26,12 +26,37 @@ function choicesOf(field: Schemas["FieldOut"] | undefined) {
 const FELT: ReadonlySet<Action["kind"]> = new Set(["set", "add", "technique", "habit"]);
 
 /** The test on the person with its answer, and the client's own word; what follows from either. */
-export function TestAndWord({ action }: { action: Action }) {
+export function TestAndWord({ action, row }: { action: Action; row: Row | undefined }) {
   const { check } = action;
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const test = useAnswer(action, "test");
   const word = useAnswer(action, "word");
+  const step = `set.${action.step}`;
+  /** It hurts: the number at which it did is kept apart, and is no setting any more. */
+  const stop = () =>
+    queue.typeAll(
+      [
+        [word.path, "hurts"],
+        ...(row && row.at.left !== null
+          ? ([
+              [`set.action.${action.field}.stopped_at`, row.at.left.toFixed(1)],
+              [step, ""],
+              [`${step}.aimed`, ""],
+              [`${step}.by`, ""],
+            ] as const)
+          : []),
+      ],
+      unit,
+    );
+  const both = () =>
+    queue.typeAll(
+      [
+        [test.path, "passes"],
+        [word.path, "good"],
+      ],
+      unit,
+    );
   const ask = (answer: typeof test, label: string) => (
     <div className="flex flex-wrap items-center justify-between gap-2">
       <span className="text-sm">{label}</span>
@@ -41,7 +66,7 @@ export function TestAndWord({ action }: { action: Action }) {
         value={answer.typed}
         choices={answer.choices}
         disabled={readOnly}
-        onChange={(value) => queue.type(answer.path, value, unit)}
+        onChange={(value) => (value === "hurts" ? stop() : queue.type(answer.path, value, unit))}
       />
     </div>
   );
@@ -52,6 +77,11 @@ export function TestAndWord({ action }: { action: Action }) {
         <p className="text-sm">
           <span className="font-semibold">Check on the client.</span> {check}
         </p>
+      )}
+      {check && FELT.has(action.kind) && !readOnly && test.typed === "" && word.typed === "" && (
+        <Button className="w-full" onClick={both}>
+          Passes, and comfortable
+        </Button>
       )}
       {check && ask(test, "Test")}
       {(FELT.has(action.kind) || word.typed !== "") && ask(word, "The client says")}
@@ -71,9 +101,15 @@ function Hurts({ action }: { action: Action }) {
   const at = useAnswer(action, "hurts_at");
   return (
     <Notice role="alert">
-      <p>Stop here. Pain overrules the number: put it back, and go on with another piece.</p>
+      <p>
+        Stop here. Pain overrules the number: put it back where it was found. The rest is worked out
+        again around it.
+      </p>
+      <p className="mt-2 font-semibold" id={`${action.field}-where`}>
+        Where does it hurt?
+      </p>
       <Select
-        label="Where it hurts"
+        label="Where does it hurt?"
         value={at.typed}
         options={at.choices}
         disabled={readOnly}

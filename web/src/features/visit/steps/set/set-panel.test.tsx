@@ -39,10 +39,10 @@ test("the first piece that is not set comes up with its lever, and the list says
   expect(within(row).getByText("0.4 cm")).toBeTruthy();
 });
 
-test("set to target is typed as aimed at with its aim, never as measured", async () => {
+test("set as worked out is typed as such with its aim, never as measured", async () => {
   const fields = [aField({ id: "set.seated.surface", label: "Surface" })];
   const acts = renderInVisit(<SetPanel />, { worked, fields });
-  await userEvent.click(screen.getByRole("button", { name: "Set to target" }));
+  await userEvent.click(screen.getByRole("button", { name: "Set as worked out" }));
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
       ["set.seated.surface.aimed", "66.0 cm"],
@@ -72,7 +72,7 @@ test("what hurts stops the step and is asked where", () => {
   const cells = new Map([["set.action.set-seated-surface.word", cell("hurts")]]);
   renderInVisit(<SetPanel />, { worked, families, cells });
   expect(screen.getByText(/Stop here\. Pain overrules the number/)).toBeTruthy();
-  expect(screen.getByRole("combobox", { name: "Where it hurts" })).toBeTruthy();
+  expect(screen.getByRole("combobox", { name: "Where does it hurt?" })).toBeTruthy();
 });
 
 test("an aim that went away under what was set is kept or done again", async () => {
@@ -105,4 +105,58 @@ test("with nothing worked out it leads back to measuring", async () => {
   const acts = renderInVisit(<SetPanel />, { worked: aWorkup({ rows: [], set_order: [] }) });
   await userEvent.click(screen.getByRole("button", { name: "Back to Measure" }));
   expect(acts.go).toHaveBeenCalledWith("measure");
+});
+
+test("the test and the client's word are one press where both are good", async () => {
+  const checked = aWorkup({
+    rows,
+    actions: [seat, { ...surface, check: "Shoulders hang." }],
+    set_order,
+  });
+  const acts = renderInVisit(<SetPanel />, { worked: checked, families });
+  await userEvent.click(screen.getByRole("button", { name: "Passes, and comfortable" }));
+  expect(acts.typeAll).toHaveBeenCalledWith(
+    [
+      ["set.action.set-seated-surface.test", "passes"],
+      ["set.action.set-seated-surface.word", "good"],
+    ],
+    "cm",
+  );
+});
+
+test("the number at which it hurt is kept apart, and what follows from it is shown", async () => {
+  const there = aRow({ key: "surface", label: "Surface", setting: "66.0", left: "66.0" });
+  const at = { ...there.at, left: 660 };
+  const follows = [
+    {
+      id: "screen_top",
+      posture: "seated",
+      label: "Screen top",
+      unit: "cm",
+      before: "117.3",
+      after: "112.0",
+      by: "",
+    },
+  ];
+  const tried = aWorkup({
+    rows: [rows[0] ?? there, { ...there, at }],
+    actions: [seat, surface],
+    set_order,
+    follows,
+  });
+  const acts = renderInVisit(<SetPanel />, { worked: tried, families });
+  expect(screen.getByRole("region", { name: "Worked out again" }).textContent).toMatch(
+    /Screen top: 112\.0\scm instead of 117\.3\scm/,
+  );
+  await userEvent.click(screen.getByRole("radio", { name: "Hurts" }));
+  expect(acts.typeAll).toHaveBeenCalledWith(
+    [
+      ["set.action.set-seated-surface.word", "hurts"],
+      ["set.action.set-seated-surface.stopped_at", "660.0"],
+      ["set.seated.surface", ""],
+      ["set.seated.surface.aimed", ""],
+      ["set.seated.surface.by", ""],
+    ],
+    "cm",
+  );
 });

@@ -1,5 +1,7 @@
 import { Check, FileText } from "lucide-react";
 import { useEffect, useState } from "react";
+import type { Schemas } from "@/shared/api/client";
+import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
@@ -67,10 +69,11 @@ export function SetPanel() {
           ? `Next: ${nameOf(after)}${turns(now, after) ? ", standing" : ""}`
           : "Continue to Pace"}
       </Button>
+      <Follows changes={worked.follows} />
       <StepList steps={steps} now={now} onChoose={setChosen} />
       <TheRest steps={steps} />
       {steps.some(({ row }) => row?.left_unmeasured) && (
-        <p className="mt-1 text-sm text-soft">* set to the target, not re-measured.</p>
+        <p className="mt-1 text-sm text-soft">* set as worked out, not measured.</p>
       )}
       <Settle />
       <Walk moves={worked.moves} pair={worked.pair} />
@@ -80,10 +83,29 @@ export function SetPanel() {
         rel="noreferrer"
         className="mt-4 flex min-h-11 items-center justify-center gap-2 text-sm underline"
       >
-        <FileText size={16} aria-hidden="true" /> Target card (PDF, A6)
+        <FileText size={16} aria-hidden="true" /> Settings card (PDF, A6)
       </a>
       <AlsoToDo ids={new Set(worked.set_order)} />
     </div>
+  );
+}
+
+/** What is worked out anew from where things stand: what was set elsewhere, and what is left alone. */
+function Follows({ changes }: { changes: readonly Schemas["SettingChange"][] }) {
+  if (changes.length === 0) return null;
+  return (
+    <section aria-label="Worked out again" aria-live="polite" className="mt-4 bg-deep p-3 text-sm">
+      <h3 className="font-semibold">Worked out again from where things stand</h3>
+      <ul className="figures">
+        {changes.map((one) => (
+          <li key={`${one.posture} ${one.id}`}>
+            {one.label}
+            {one.posture === "standing" && " standing"}: <b>{quantity(one.after, one.unit)}</b>{" "}
+            instead of {quantity(one.before, one.unit)}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
@@ -107,8 +129,8 @@ function StepList({
       <thead>
         <tr className="border-b border-ink text-left">
           <th className="py-1 font-semibold">Adjust in this order</th>
-          <th className="pl-2 text-right font-semibold">Target</th>
-          <th className="pl-2 text-right font-semibold">Set</th>
+          <th className="pl-2 text-right font-semibold">Setting</th>
+          <th className="pl-2 text-right font-semibold whitespace-nowrap">Left at</th>
           <th className="pl-2 text-right font-semibold whitespace-nowrap">Still off</th>
         </tr>
       </thead>
@@ -155,7 +177,7 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
       <td className="pl-2 text-right whitespace-nowrap">{row ? withUnit(row, row.setting) : ""}</td>
       <td className="pl-2 text-right font-semibold whitespace-nowrap">
         {!row || row.left === null ? (word ? "" : "·") : withUnit(row, row.left)}
-        {row?.left_unmeasured && <span title="set, not re-measured">*</span>}
+        {row?.left_unmeasured && <span title="not measured">*</span>}
       </td>
       <td className="pl-2 text-right whitespace-nowrap">
         {action.moved ? (
@@ -170,7 +192,7 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
           <Check
             size={16}
             role="img"
-            aria-label={row?.left ? "on target" : "done"}
+            aria-label={row?.left ? "as worked out" : "done"}
             className="ml-auto inline"
           />
         ) : null}
@@ -179,12 +201,12 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
   );
 }
 
-/** Everything that is still open set to its target by one press, and none of it re-measured. */
+/** Everything that is still open set as worked out by one press, and none of it measured. */
 function TheRest({ steps }: { steps: readonly Step[] }) {
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const rest = steps.flatMap(({ action, row }) =>
-    row && row.left === null && row.setting !== null && action.state === "open"
+    row && row.became?.kind === "target" && row.setting !== null && action.state === "open"
       ? [{ action, row }]
       : [],
   );
@@ -199,7 +221,7 @@ function TheRest({ steps }: { steps: readonly Step[] }) {
     );
   return (
     <Button className="mt-3 w-full" onClick={all}>
-      The other {rest.length}: set to target, not re-measured
+      The other {rest.length}: set as worked out, not measured
     </Button>
   );
 }

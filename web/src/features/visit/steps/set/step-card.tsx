@@ -14,7 +14,7 @@ import type { Action, Row, Step } from "./steps";
 import { TapeKey, useTapeReading } from "./tape";
 import { typedTarget } from "./typed-target";
 
-/** One step: what is done and with which lever, how near, the re-measured value, the test and the word. */
+/** One step: what is done and with which lever, how near, the value it was left at, the test and the word. */
 export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void }) {
   const { action, row } = step;
   const id = useId();
@@ -56,7 +56,7 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
       {row?.dial && <DeskKeys row={row} />}
       {row?.dial && <ByDisplay row={row} action={action} />}
       {row && <Measured row={row} action={action} id={id} onEnter={onEnter} />}
-      <TestAndWord action={action} />
+      <TestAndWord action={action} row={row} />
       <NotToday action={action} />
     </section>
   );
@@ -168,14 +168,14 @@ function Measured({
         <div className="mt-3 flex items-end gap-3" data-field={path}>
           <div className="flex-1">
             <label htmlFor={id} className="text-sm">
-              Re-measured
+              Left at
             </label>
             <TextEntry field={field} id={id} large autoFocus onEnter={onEnter} onChanged={aimed} />
           </div>
           {!readOnly && row.left === null && row.setting !== null && (
             <Button
               className="min-h-16"
-              title="Set to the target, not re-measured"
+              title="Set as worked out, not measured"
               onClick={() =>
                 queue.typeAll(
                   [
@@ -186,7 +186,7 @@ function Measured({
                 )
               }
             >
-              Set to target
+              Set as worked out
             </Button>
           )}
         </div>
@@ -207,7 +207,7 @@ function Measured({
       {row.left_unmeasured && (
         <p className="mt-2 flex items-center justify-between gap-2 text-sm" role="status">
           <span>
-            Set to <b className="figures">{withUnit(row, row.left)}</b>, not re-measured. The report
+            Set to <b className="figures">{withUnit(row, row.left)}</b>, not measured. The report
             says so.
           </span>
           {!readOnly && (
@@ -219,7 +219,7 @@ function Measured({
       )}
       {row.left_over && !action.moved && (
         <p className="mt-2 text-sm" role="status">
-          Still off: <b className="figures">{withUnit(row, row.left_over)}</b> to the target.
+          Still off: <b className="figures">{withUnit(row, row.left_over)}</b> to the setting.
         </p>
       )}
     </>

@@ -1,11 +1,8 @@
 import type { Schemas } from "@/shared/api/client";
 import { quantity } from "@/shared/quantity";
 import { CheckBox } from "@/shared/ui/check-box";
-import { TextEntry, Trouble } from "../../field-row";
 import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
-import { rowOf, useWorkup } from "../../state/workup";
-import { TapeKey, useTapeReading } from "./tape";
 
 type Move = Schemas["MoveView"];
 type Pair = Schemas["PairView"];
@@ -17,7 +14,6 @@ export function Walk({ moves, pair }: { moves: readonly Move[]; pair: Pair | nul
     <section className="mt-5" aria-label="Up and back again">
       <h3 className="border-b border-ink pb-1 text-sm font-semibold">To standing</h3>
       <Way moves={moves} way="up" />
-      {pair && <Again pair={pair} />}
       <h3 className="mt-4 border-b border-ink pb-1 text-sm font-semibold">Back to sitting</h3>
       <Way moves={[...moves].reverse()} way="down" />
       {pair && <ThePair pair={pair} />}
@@ -57,48 +53,6 @@ function Way({ moves, way }: { moves: readonly Move[]; way: "up" | "down" }) {
         );
       })}
     </ul>
-  );
-}
-
-/** What is measured again while the client stands, by name. */
-function Again({ pair }: { pair: Pair }) {
-  return (
-    <div className="mt-3">
-      <h4 className="text-sm font-semibold">Measured again, standing</h4>
-      {pair.lines
-        .filter((one) => one.again)
-        .map((one) => (
-          <AgainLine key={one.key} line={one} />
-        ))}
-    </div>
-  );
-}
-
-function AgainLine({ line }: { line: Pair["lines"][number] }) {
-  const worked = useWorkup();
-  const row = worked && rowOf(worked, "standing", line.key);
-  return row ? <AgainEntry row={row} line={line} /> : null;
-}
-
-function AgainEntry({ row, line }: { row: Schemas["RowView"]; line: Pair["lines"][number] }) {
-  const { fields, readOnly } = useVisitFacts();
-  const path = `set.standing.${line.key}`;
-  const field = fields.find((one) => one.id === path);
-  const taking = useTapeReading(row, path, null);
-  const id = `again-${line.key}`;
-  if (!field) return null;
-  return (
-    <div className="border-b border-hair py-2" data-field={path}>
-      <div className="grid grid-cols-[1fr_8rem] items-center gap-x-3">
-        <label htmlFor={id} className="text-sm">
-          {line.label}{" "}
-          <span className="figures text-soft">to {quantity(`${row.setting}`, row.unit)}</span>
-        </label>
-        <TextEntry field={field} id={id} />
-      </div>
-      {taking && !readOnly && <TapeKey taking={taking} />}
-      <Trouble path={path} id={id} />
-    </div>
   );
 }
 

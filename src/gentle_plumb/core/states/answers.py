@@ -10,7 +10,11 @@ from ..record.fields.settings import ActionAnswer, ClientWord, NotToday, Owner, 
 
 @dataclass(frozen=True, kw_only=True)
 class StepAnswers:
-    """The answers to one step; None for what nobody has said. ``aim`` in the unit of its quantity."""
+    """The answers to one step; None for what nobody has said.
+
+    ``aim`` is what was aimed at when it was set, ``stopped_at`` where it stood when it hurt; in the unit of its
+    quantity.
+    """
 
     state: ActionAnswer | None = None
     test: StepTest | None = None
@@ -20,6 +24,17 @@ class StepAnswers:
     owner: Owner | None = None
     due: str | None = None
     aim: float | None = None
+    stopped_at: float | None = None
+
+    @property
+    def stops(self) -> bool:
+        """Whether it hurts: nothing more is done with it."""
+        return self.word == ClientWord.HURTS
+
+    @property
+    def put_off(self) -> bool:
+        """Whether it is not done today, or not wanted at all."""
+        return self.because is not None or self.state == ActionAnswer.LATER
 
 
 SILENT = StepAnswers()
@@ -40,5 +55,6 @@ def answers_of(record: Record) -> dict[str, StepAnswers]:
             owner=record[asked.owner],
             due=record[asked.due],
             aim=record[asked.aim],
+            stopped_at=record[asked.stopped_at],
         )
     return found

@@ -1,0 +1,152 @@
+"""A fit in which some things already stand where they stand: what was set, and what is left alone.
+
+What depends on them is worked out from where they are, not from where they were meant to go: a seat left at 45
+instead of 49 gives a lower footrest and a lower surface. What itself was set keeps the row it would have with
+only what comes before it given, so that its target and its setting can be told from where it was left.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
+from ..workstation import Settings
+from .case import Case
+from .fit import fit
+from .lean import leaning_at
+from .moves import moves_between
+from .result import FitResult, FitRow, Posture, PostureFit
+
+Both = tuple[Settings, Settings]
+"""Settings of both postures: seated and standing."""
+
+CHAIN = ("backrest", "seat", "surface", "distance", "screen_top")
+"""What other things are worked out from, each resting on those before it."""
+
+
+POSTURES: tuple[Posture, Posture] = ("seated", "standing")
+
+
+@dataclass(frozen=True, kw_only=True)
+class Given:
+    """What stands where it stands, seated and standing.
+
+    Parameters
+    ----------
+    placed : pair of Settings
+        What was set, wherever that was.
+    alone : pair of Settings
+        What is left as it was found: stopped because it hurts, not today, declined.
+
+    """
+
+    placed: Both = (Settings(), Settings())
+    alone: Both = (Settings(), Settings())
+
+    @property
+    def nothing(self) -> bool:
+        """Whether nothing stands yet."""
+        return all(one == Settings() for one in (*self.placed, *self.alone))
+
+    @property
+    def all(self) -> Both:
+        """Everything that stands."""
+        return _over(self.alone, self.placed)
+
+    def has(self, key: str) -> bool:
+        """Whether a quantity stands in either posture."""
+        return any(one.get(key) is not None for one in self.all)
+
+
+@dataclass(frozen=True, kw_only=True)
+class GivenFit:
+    """A fit with what stands.
+
+    ``result`` has for each quantity the row it would have by what comes before it; ``stands`` the workstation as
+    it will be: what stands where it stands, and the rest set as worked out from it. ``plain`` is the fit with nothing
+    given.
+    """
+
+    result: FitResult
+    stands: FitResult
+    plain: FitResult
+
+
+def _over(first: Both, then: Both) -> Both:
+    return first[0].over(then[0]), first[1].over(then[1])
+
+
+def _only(settings: Both, keys: frozenset[str]) -> Both:
+    seated, standing = (
+        Settings(**{key: value for key in keys if (value := one.get(key)) is not None})
+        for one in settings
+    )
+    return seated, standing
+
+
+def _without(settings: Both, key: str) -> Both:
+    cleared = {key: None}
+    seated, standing = (replace(one, **cleared) if hasattr(one, key) else one for one in settings)
+    return seated, standing
+
+
+def fit_given(case: Case, *, own: Both, given: Given) -> GivenFit:
+    """Work a case out with what stands already.
+
+    Parameters
+    ----------
+    case : Case
+    own : pair of Settings
+        The practitioner's own numbers, seated and standing.
+    given : Given
+        What stands; it goes before one's own numbers.
+
+    """
+    plain = _fit(case, own, None)
+    if given.nothing:
+        return GivenFit(result=plain, stands=plain, plain=plain)
+    chain = frozenset(CHAIN)
+    whole = _fit(case, _over(own, given.all), given.all[0].backrest)
+    rest = _over(own, _only(given.all, chain))
+    beside = _fit(case, rest, given.all[0].backrest)
+    alone: dict[str, FitResult] = {}
+    for index, key in enumerate(CHAIN):
+        if not given.has(key):
+            continue
+        before = _over(_without(given.alone, key), _only(given.placed, frozenset(CHAIN[:index])))
+        alone[key] = _fit(case, _over(own, before), before[0].backrest)
+    stands = _as_possible(case, whole, plain)
+
+    def row(one: FitRow) -> FitRow:
+        settled = given.all[0 if one.posture == "seated" else 1].get(one.key)
+        if settled is None:
+            return one
+        rows = alone.get(one.key, beside).of(one.posture).rows
+        return next((row for row in rows if row.key == one.key), one)
+
+    result = replace(stands, seated=_rows(stands.seated, row), standing=_rows(stands.standing, row))
+    return GivenFit(result=result, stands=stands, plain=plain)
+
+
+def _fit(case: Case, held: Both, backrest: float | None) -> FitResult:
+    leans = leaning_at(case, backrest) if backrest is not None else case
+    return fit(leans, overrule_seated=held[0], overrule_standing=held[1])
+
+
+def _rows(posture: PostureFit, row: Callable[[FitRow], FitRow]) -> PostureFit:
+    return replace(posture, rows=tuple(row(one) for one in posture.rows))
+
+
+def _as_possible(case: Case, whole: FitResult, plain: FitResult) -> FitResult:
+    """Return the fit with each posture possible or not as it was before anything stood."""
+    seated, standing = (
+        replace(
+            whole.of(posture),
+            possible=plain.of(posture).possible,
+            why_not=plain.of(posture).why_not,
+        )
+        for posture in POSTURES
+    )
+    return replace(
+        whole, seated=seated, standing=standing, moves=moves_between(case, seated, standing)
+    )

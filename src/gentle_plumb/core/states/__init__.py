@@ -1,0 +1,36 @@
+"""The one state of everything that can be set."""
+
+from .answers import SILENT, StepAnswers, answers_of
+from .state import LEFT_ALONE, MEASURED, NOT_THERE, Known, PieceState, StateKind
+from .states import (
+    CARRIED_BY,
+    LEAST_DEG,
+    States,
+    StateSources,
+    given_by,
+    keys_not_measured,
+    least_change,
+    settings_set,
+    states_of,
+)
+
+__all__ = [
+    "CARRIED_BY",
+    "LEAST_DEG",
+    "LEFT_ALONE",
+    "MEASURED",
+    "NOT_THERE",
+    "SILENT",
+    "Known",
+    "PieceState",
+    "StateKind",
+    "StateSources",
+    "States",
+    "StepAnswers",
+    "answers_of",
+    "given_by",
+    "keys_not_measured",
+    "least_change",
+    "settings_set",
+    "states_of",
+]

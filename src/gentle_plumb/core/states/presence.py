@@ -1,0 +1,39 @@
+"""Whether a piece that can be set is there at all, as far as the record tells."""
+
+from __future__ import annotations
+
+from ..record import Record, fields
+
+
+def is_there(record: Record, key: str) -> bool | None:
+    """Return whether the piece of a quantity is there; None where nobody has looked.
+
+    Only what may well be missing is asked about: a footrest and a screen. Chair, desk and keys are there.
+    """
+    if key == "footrest":
+        return _footrest(record)
+    if key in ("screen_top", "distance", "tilt", "scale", "screen_bearing"):
+        return _screen(record)
+    return True
+
+
+def _footrest(record: Record) -> bool | None:
+    answer = record[fields.supports.at_hand["footrest"].there]
+    if answer is not None:
+        return answer == "yes"
+    found = record[fields.found.by_quantity["footrest"]]
+    return None if found is None else found > 0
+
+
+def _screen(record: Record) -> bool | None:
+    main = fields.screens.main
+    if record[main.kind] is not None:
+        return True
+    told = (
+        fields.found.by_quantity["screen_top"],
+        fields.found.by_quantity["distance"],
+        fields.found.standing["screen_top"],
+        main.diagonal,
+        main.top.low,
+    )
+    return True if any(one in record for one in told) else None

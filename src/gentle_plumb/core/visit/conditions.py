@@ -1,0 +1,40 @@
+"""Conditions of a visit: which are there, which of their limits a clinician has lifted, and what binds."""
+
+from __future__ import annotations
+
+from datetime import date
+
+from ..intake import Held, PersonLimits, person_limits
+from ..record import Record, fields
+
+
+def limits_of(
+    record: Record, *, wheelchair: bool = False, as_of: date | None = None
+) -> PersonLimits:
+    """Return the limits of the person that a record puts in force."""
+    return person_limits(
+        conditions_of(record, as_of),
+        wheelchair=wheelchair,
+        operated=record[fields.conditions.operated],
+        weak_side=record[fields.conditions.weak_side],
+    )
+
+
+def conditions_of(record: Record, as_of: date | None = None) -> Held:
+    """Return the conditions that are there, each with its limits that a clinician has lifted.
+
+    A limit is lifted once it is said by whom and from which day, and not before that day.
+    """
+    return {
+        id: frozenset(
+            limit
+            for limit, cleared in asked.cleared.items()
+            if record.said(cleared.by) and _by_then(record[cleared.on], as_of)
+        )
+        for id, asked in fields.conditions.precaution.items()
+        if record.yes(asked.there)
+    }
+
+
+def _by_then(on: str | None, as_of: date | None) -> bool:
+    return bool(on) and (as_of is None or date.fromisoformat(on or "") <= as_of)

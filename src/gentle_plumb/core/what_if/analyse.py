@@ -1,0 +1,107 @@
+"""From a visit's entries to the visit worked through.
+
+One way for the server and for the page: the server keeps what comes out, the page tries what would.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from ..findings import Facts, findings
+from ..fit import Given, aimed_settings, fit_given
+from ..photo import PhotoReading, read_photo
+from ..plans import OwnNumbers, added_by
+from ..record import Record
+from ..states import StateSources, answers_of, given_by, keys_not_measured, settings_set, states_of
+from ..units import LengthUnit
+from ..visit import chosen_policies, held_back, overrules, photos_from, things_taken
+from ..workstation import Settings
+from .analysis import VisitAnalysis
+from .taken_plan import OWN_SETTINGS, taken_plan
+from .visit_input import VisitInput
+
+
+def analyse_visit(
+    given: VisitInput,
+    unit: LengthUnit,
+    *,
+    judged: bool = True,
+    kept: Record | None = None,
+    brief: bool = False,
+) -> VisitAnalysis:
+    """Work a visit through.
+
+    Parameters
+    ----------
+    given : VisitInput
+    unit : {"mm", "cm", "in"}
+        Of the findings' words.
+    judged : bool
+        False leaves the findings out, and the photographs they rest on.
+    kept : Record, optional
+        The record whose own numbers the plan's additions are chosen with, where something is only
+        tried: a hand that drags a flag through the room must not buy a footrest on the way.
+    brief : bool
+        Without what would be computed under the own numbers, and without how sure targets are.
+
+    """
+    record = given.record
+    own = overrules(record)
+    numbers = own if kept is None else overrules(kept)
+    others = {path: value for path, value in given.values.items() if path not in OWN_SETTINGS}
+    place = taken_plan(
+        replace(given, values=others),
+        OwnNumbers(seated=numbers[0], standing=numbers[1], taken=things_taken(record)),
+        brief,
+    )
+    case = place.case
+    found = case.found_seated, case.found_standing
+    held = held_back(record, given.as_of)
+    placed = given_by(record, found, held) if kept is None else Given()
+    fitted = fit_given(case, own=own, given=placed)
+    result = fitted.result
+    computed = Settings(), Settings()
+    if not brief and any(one != Settings() for one in own):
+        plain = aimed_settings(case)
+        computed = plain.seated, plain.standing or Settings()
+    shown = photos_from(record, given.photos) if judged else ()
+    read: Sequence[PhotoReading] = [read_photo(one) for one in shown]
+    states = states_of(
+        StateSources(
+            record=record,
+            result=result,
+            place=given.place,
+            added=added_by(place.kit),
+            declared=case.declared,
+            said=answers_of(record),
+            held=held,
+        )
+    )
+    facts = Facts(
+        record=record,
+        case=case,
+        result=result,
+        stands=fitted.stands,
+        photos=tuple(read),
+        unit=unit,
+        left=settings_set(states),
+        not_remeasured=keys_not_measured(states),
+    )
+    return VisitAnalysis(
+        given=given,
+        bare=place.bare,
+        case=case,
+        plan=place.plan,
+        kit=place.kit,
+        result=result,
+        stands=fitted.stands,
+        plain=fitted.plain,
+        states=states,
+        facts=facts,
+        photos=tuple(read),
+        findings=findings(facts) if judged else [],
+        bundle={**given.practice, **chosen_policies(record)},
+        own=own,
+        computed=computed,
+    )
