@@ -184,7 +184,7 @@ def _kind(sources: StateSources, row: FitRow, said: StepAnswers, left: float | N
     there = is_there(sources.record, row.key)
     if _needed(sources, row) is not None:
         return StateKind.TO_GET
-    if there is False:
+    if there is False and not _carried(sources, row):
         return StateKind.NOT_PRESENT
     if row.remedy is not None:
         return StateKind.TARGET
@@ -192,9 +192,10 @@ def _kind(sources: StateSources, row: FitRow, said: StepAnswers, left: float | N
         return StateKind.NOT_RECORDED if row.found is None else StateKind.AS_FOUND
     if stays:
         return StateKind.AS_FOUND
-    if there is None and row.key == "footrest":
+    if there is None and row.key == "footrest" and not _carried(sources, row):
         return StateKind.TO_GET if row.setting else StateKind.NOT_PRESENT
-    return StateKind.NOT_RECORDED if there is None and row.found is None else StateKind.TARGET
+    unseen = there is None and row.found is None and row.key != "footrest"
+    return StateKind.NOT_RECORDED if unseen else StateKind.TARGET
 
 
 def _answered(row: FitRow, said: StepAnswers, left: float | None) -> StateKind | None:
@@ -225,6 +226,12 @@ def _needed(sources: StateSources, row: FitRow) -> Added | None:
         if answers.state != ActionAnswer.DONE:
             return one
     return None
+
+
+def _carried(sources: StateSources, row: FitRow) -> bool:
+    """Whether the plan carries a thing with what is in the room already: a stack under the feet."""
+    slot = CARRIED_BY.get(row.key)
+    return any(one.slot == slot for one in sources.added)
 
 
 def _known(sources: StateSources, row: FitRow, left: float) -> Known:

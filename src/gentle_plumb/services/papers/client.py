@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence, Set
+from collections.abc import Mapping, Sequence, Set
 from dataclasses import replace
 
 from ...core.intake import RED_FLAGS, LimitId
@@ -72,7 +72,8 @@ def client_paper(
         for one in causes_of(workup)
         if not one.left_out and (told := _confirmed(one, out)) is not None
     ]
-    first = things_that_matter(causes, actions, [one.id for one in workup.actions])
+    order = [one.id for one in workup.actions]
+    first = things_that_matter(causes, actions, order, _reasons(workup))
     told_first = {one.id for one in first}  # nothing is said twice
     numbers = card_lines(workup, unit)
     shown = {f"set.{way}.{one.key}" for one in numbers for way in fields.work.POSTURES}
@@ -112,12 +113,16 @@ def client_paper(
 
 
 def things_that_matter(
-    causes: Sequence[PaperCause], actions: Sequence[PaperAction], order: Sequence[str] = ()
+    causes: Sequence[PaperCause],
+    actions: Sequence[PaperAction],
+    order: Sequence[str] = (),
+    reasons: Mapping[str, str] | None = None,
 ) -> list[PaperAction]:
     """Return the few things that come first, each with why it helps.
 
     What is unsafe, then one for each cause in their order (what hurts before what only loads), still to do; where
-    fewer causes are open, what else is to do fills up. They are told in the order in which they are done.
+    fewer causes are open, what else is to do fills up. They are told in the order in which they are done; ``reasons``
+    are why single ones help, where that is not their cause.
     """
     left = [one for one in actions if one.state == "open"]
     found = [_why(one, say("first.safety")) for one in left if one.heading == "Make safe"]
@@ -125,12 +130,28 @@ def things_that_matter(
     for cause in causes:
         for one in left:
             if cause.title in one.resolves and one.id not in taken:
-                found.append(_why(one, _helps(cause)))
+                found.append(_why(one, (reasons or {}).get(one.id) or _helps(cause)))
                 taken.add(one.id)
                 break
     found += [one for one in left if one.id not in taken]
     places = {id: at for at, id in enumerate(order)}
     return sorted(found[:FIRST], key=lambda one: places.get(one.id, len(places)))
+
+
+def _reasons(workup: Workup) -> dict[str, str]:
+    """Return why what a finding asks for helps: its own reason, and the complaint in its region."""
+    found = {}
+    for one in workup.findings:
+        if one.state != "off" or not one.why:
+            continue
+        words = f"{one.why[0].lower()}{one.why[1:]}".rstrip(".")
+        felt = next((at for at in workup.through.facts.felt if at.load == one.region), None)
+        if felt is None:
+            found[one.id] = say("first.helps", cause=words)
+        else:
+            text = f"{felt.text[0].lower()}{felt.text[1:]}"
+            found[one.id] = say("first.helps_felt", cause=words, felt=text)
+    return found
 
 
 def _why(action: PaperAction, helps: str) -> PaperAction:

@@ -158,6 +158,7 @@ def _requests(workup: Workup, unit: LengthUnit) -> tuple[list[Request], int]:
         asked = fields.work.own_finding if one.own else fields.work.finding
         bare = Request(
             id=action.field if action is not None else one.record_id,
+            count="1" if one.adds else "",
             title="",
             do="",
             by=_by_when(workup, one, action),

@@ -18,7 +18,7 @@ export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) =>
   const { given } = view;
   return (
     <>
-      <h1 className="mb-4 text-3xl">{t("page.title")}</h1>
+      <h1 className="mb-4 text-3xl">{t(view.request ? "home.round.request" : "page.title")}</h1>
       {view.request && (
         <p className="mb-4">
           {t("request.for", { client: view.request.client, date: view.request.visited })}{" "}

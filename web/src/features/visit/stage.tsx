@@ -133,8 +133,8 @@ function Switches({ head }: { head: React.ReactNode }) {
           }
           choices={[
             { value: "found", label: "As found" },
-            { value: "target", label: "Target" },
-            { value: "left", label: "As set" },
+            { value: "target", label: "Setting" },
+            { value: "left", label: "As left" },
           ]}
         />
       )}

@@ -94,7 +94,9 @@ def request(id: str) -> RequestFields:
     )
 
 
-requests_by = _at.words("requests_by", "Workplace's answers given by", one_line=True, health=True)
+requests_by = Place("report", "Asked of the workplace", "share").words(
+    "requests_by", "Workplace's answers given by", one_line=True, health=True
+)
 
 
 @lru_cache(maxsize=128)
