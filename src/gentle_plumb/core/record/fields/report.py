@@ -95,7 +95,7 @@ def request(id: str) -> RequestFields:
 
 
 requests_by = Place("report", "Asked of the workplace", "share").words(
-    "requests_by", "Workplace's answers given by", one_line=True, health=True
+    "requests_by", "Workplace's answers given by", one_line=True, health=True, noted_only=True
 )
 
 
