@@ -234,6 +234,17 @@ def test_every_number_of_every_paper_is_that_of_the_state(seed):
             assert not any(letter.isdigit() for letter in row.after), row
         elif became.keep:
             assert row.after == became.keep
+    theirs = {(one.posture, one.label): one for one in made.workplace.table}
+    for row in made.record.table:
+        other = theirs[row.posture, row.label]
+        assert (other.before, other.state) == (row.before, row.state)
+        assert other.setting in (row.setting, "–")
+        assert other.after in (row.after, "Left as it was")
+    hip = workup.through.stands.seated.joint("hip") if workup.case.sits else None
+    least = workup.case.person.least_hip
+    said = [one.unmet for care in workup.cares for one in care.limits if one.unmet]
+    if least and hip is not None and hip.angle is not None:
+        assert bool(said) == (hip.angle < least - 0.5)  # met only by the angle it will have
     by_key = {(one.posture, one.key): one.became for one in workup.rows}
     for line in made.client.numbers:
         for posture, text, word in (
@@ -268,3 +279,86 @@ def test_a_signed_visit_of_the_demo_says_of_each_number_what_it_is():
     words = {line.seated_is for line in made.client.numbers if line.seated and line.key != "key"}
     assert words <= {"left at", "as found", "still to set", "set to, not measured", ""}
     assert all(row.state for row in made.record.table)
+
+
+def test_who_has_to_rise_safely_gets_the_lower_of_two_seats_that_serve_alike():
+    electric = {
+        "look.desk.kind": "sit_stand",
+        "look.desk.surface_min": 650.0,
+        "look.desk.surface_max": 1250.0,
+        "look.support.footrest": "yes",
+        "look.found.seat": 490.0,
+        "look.found.surface": 700.0,
+    }
+    plain = worked(PLAIN, **electric)
+    dizzy = worked(PLAIN, **electric, **{"ask.care.dizziness": "yes"})
+    assert state(dizzy, "seat").setting < state(plain, "seat").setting + 1
+    assert state(dizzy, "seat").setting < 490
+    for workup in (plain, dizzy):
+        seat = workup.through.result.row("seated", "seat")
+        texts = [one.text for one in seat.limits]
+        if seat.setting == seat.found:
+            assert not any("served best" in text for text in texts)
+
+
+def test_the_stronger_of_two_limits_is_the_one_that_is_said_on_every_paper():
+    _, made = papers(PLAIN, **{"ask.care.pregnancy": "yes", "ask.care.dizziness": "yes"})
+    said = " ".join((*made.client.limits, *made.workplace.limits))
+    assert "No standing" in said
+    assert "short spells" not in said
+    assert len(made.client.limits) == len(set(made.client.limits))
+
+
+def test_what_is_set_aside_for_rising_is_never_taken_off():
+    arms = {
+        "look.chair.armrests": "fixed",
+        "look.chair.armrest_min": 280.0,
+        "look.chair.armrest_max": 280.0,
+        "look.chair.armrests_off": "yes",
+        "look.found.armrest": 280.0,
+        "ask.care.dizziness": "yes",
+    }
+    _, made = papers(PLAIN, **arms)
+    text = made.client.model_dump_json() + made.record.model_dump_json()
+    assert "ake them off" not in text
+    assert "or without" not in text
+
+
+def test_somebody_in_a_wheelchair_is_told_of_weight_shifts_and_of_nothing_standing():
+    wheels = {
+        "ask.care.wheelchair": "yes",
+        "look.chair.kind": "wheelchair",
+        "pace.rhythm": "up_every_30",
+        "ask.hours.typing": 4.0,
+        "ask.discomfort.shoulder_right": 5.0,
+        "look.room.brakes": "wrong",
+    }
+    _, made = papers(PLAIN, **wheels)
+    labels = [one.label for one in made.client.movements]
+    assert labels[:2] == ["Lean forward", "Shift the weight sideways"]
+    text = made.client.model_dump_json().lower()
+    for words in ("feet flat", "beside the chair", "stand up", "min seated"):
+        assert words not in text, words
+    assert any("15 to 30 minutes" in rule for rule in made.client.movement_rules)
+    assert any(one.title == "Brakes" and one.safety for one in made.workplace.requests)
+
+
+def test_the_three_things_that_come_first_are_those_of_the_complaint():
+    neck = {
+        "ask.discomfort.nape": 7.0,
+        "look.found.screen_top": 1500.0,
+        "look.keyboard.feet": "out",
+        "ask.hours.typing": 6.0,
+        "ask.hours.reading": 2.0,
+        "look.support.footrest": "no",
+    }
+    _, made = papers(PLAIN, **neck)
+    helped = [one for one in made.client.first if "It may ease" in one.helps]
+    assert helped
+    assert any("Screen top" in one.text for one in made.client.first)
+    left_out = {**neck, "report.unconfirmed": "leave_out"}
+    _, without = papers(PLAIN, **left_out)
+    assert all(
+        not one.findings or all(f.confirmed for f in one.findings) for one in without.client.causes
+    )
+    assert any(not f.confirmed for one in made.client.causes for f in one.findings)

@@ -110,6 +110,7 @@ def day_calendar(services: With, who: Signed, visit_id: UUID, place: PlaceId = "
         visited_on=opened.visit.started_on,
         follow_up=date.fromisoformat(due) if due else None,
         walks=workup.limits.walks,
+        moves=workup.movement_times,
     )
     return Response(
         made,

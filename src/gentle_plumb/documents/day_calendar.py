@@ -6,7 +6,7 @@ the file is read. The weeks of getting used to standing come one after the other
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from datetime import UTC, date, datetime, time, timedelta
 from hashlib import sha256
 
@@ -24,7 +24,13 @@ FOLLOW_UP = "Workplace follow-up"
 
 
 def day_calendar(
-    day: WorkingDay, *, key: str, visited_on: date, follow_up: date | None, walks: bool
+    day: WorkingDay,
+    *,
+    key: str,
+    visited_on: date,
+    follow_up: date | None,
+    walks: bool,
+    moves: Mapping[int, str] | None = None,
 ) -> bytes:
     """Return the file.
 
@@ -39,6 +45,8 @@ def day_calendar(
         A whole day of its own.
     walks : bool
         Whether moving is going; else it is a shift of weight.
+    moves : mapping, optional
+        Which movement is done at which time of the whole day, minutes after midnight.
 
     """
     made = Calendar()
@@ -51,7 +59,14 @@ def day_calendar(
         begins = monday + timedelta(weeks=week)
         for spell in _told(spells):
             made.add_component(
-                _event(spell, begins, weeks=weeks, key=f"{key} {week}", stamp=stamp, walks=walks)
+                _event(
+                    spell,
+                    begins,
+                    weeks=weeks,
+                    key=f"{key} {week}",
+                    stamp=stamp,
+                    title=_title(spell, (moves or {}).get(spell.at, ""), walks=walks),
+                )
             )
     if follow_up is not None:
         event = Event()
@@ -75,11 +90,16 @@ def _told(spells: Sequence[Spell]) -> Iterator[Spell]:
     return (one for one in spells if one.posture in ("stand", "move") and not one.lunch)
 
 
+def _title(spell: Spell, movement: str, *, walks: bool) -> str:
+    """Return what an event is called: which movement, where one is done then."""
+    title = TITLES[spell.posture] if walks or spell.posture != "move" else "Shift the weight"
+    return f"{title}: {movement[0].lower()}{movement[1:]}" if movement else title
+
+
 def _event(
-    spell: Spell, begins: date, *, weeks: int, key: str, stamp: datetime, walks: bool
+    spell: Spell, begins: date, *, weeks: int, key: str, stamp: datetime, title: str
 ) -> Event:
     event = Event()
-    title = TITLES[spell.posture] if walks or spell.posture != "move" else "Shift the weight"
     start = datetime.combine(begins, time()) + timedelta(minutes=spell.at)
     event.add("summary", title)
     event.add("dtstart", start)

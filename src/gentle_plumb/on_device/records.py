@@ -123,6 +123,11 @@ class DeviceRecords(ServersRecords):
             raise HoldsSomething("This visit is not empty.")
         self.forget(visit_id)
 
+    def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
+        """As the port says, of what is held here."""
+        paths = {one.id for one in fields.ask.consent.values()}
+        return [one for path, one in self.entries_of(visit_id).items() if path in paths]
+
     def discard_visit(
         self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
     ) -> None:

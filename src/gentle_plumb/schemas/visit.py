@@ -29,10 +29,10 @@ from ..core.units import LengthUnit
 from ..core.visit import RaisedRedFlag, StepProgress
 from ..core.what_if import SettingChange
 from ..services.measured import Measured, RemeasureView
-from ..services.models import Entry
+from ..services.models import Entry, OpenVisit
 from ..services.photo_views import PhotoView
-from ..services.visits import OpenVisit
-from ..services.workup import PlaceView, PrecautionView, Workup
+from ..services.precautions import PrecautionView
+from ..services.workup import PlaceView, Workup
 from .client import ClientOut, PhotoOut, ReportOut
 from .common import RequestModel
 
@@ -45,6 +45,7 @@ class VisitOut(BaseModel):
     started_on: date
     revision: int
     discarded: bool
+    consents: list[Entry]
     entries: dict[str, Entry]
     reports: list[ReportOut]
     photos: list[PhotoOut]
@@ -58,6 +59,7 @@ class VisitOut(BaseModel):
             started_on=opened.visit.started_on,
             revision=opened.visit.revision,
             discarded=opened.visit.discarded_at is not None,
+            consents=opened.consents,
             entries={entry.path: entry for entry in opened.entries},
             reports=[ReportOut.of(report, opened.visit.revision) for report in opened.reports],
             photos=[PhotoOut.of(photo) for photo in opened.photos],

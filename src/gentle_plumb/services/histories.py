@@ -14,6 +14,7 @@ from ..core.record import fields
 from ..core.units import LengthUnit
 from ..core.visit import body_from
 from ..core.words import say_length
+from .consent import WORKPLACE
 from .measured import measuring_of
 from .models import CheckRound, ClientLink, Member, OutgoingMail, Practice, Visit
 from .own_page import HistoryEvent, OwnPages
@@ -92,7 +93,8 @@ class HistoryService:
         begun = datetime.combine(visit.started_on, time(), ZoneInfo(practice.time_zone))
         found = [HistoryEvent(at=begun, kind="visit", says=f"Visit with {by}", visit_id=visit.id)]
         words = {field.id: CONSENTS[name].label for name, field in fields.ask.consent.items()}
-        for one in entries:
+        agrees = any(one.path == WORKPLACE and one.value == "yes" for one in entries)
+        for one in self._records.consents_said(practice.id, visit.id):
             if one.path in words and one.value is not None:
                 who = " by the client" if one.self_reported else ""
                 said = {"yes": "given", "no": "not given"}.get(str(one.value), "withdrawn")
@@ -111,7 +113,7 @@ class HistoryService:
                 says=f"Version {one.number} signed by {one.signed_by}",
                 visit_id=visit.id,
                 report_id=one.id,
-                copies=sorted(one.copies),
+                copies=sorted(copy for copy in one.copies if copy != "workplace" or agrees),
             )
             for one in reports
         ]

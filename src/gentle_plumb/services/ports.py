@@ -73,6 +73,9 @@ class Records(VisitLists, Protocol):
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         """Delete an empty visit; raises NotFound, HoldsSomething."""
 
+    def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
+        """Return every answer that was ever given to a consent of a visit, the first one first."""
+
     def discard_visit(
         self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
     ) -> None:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Set
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import date, timedelta
 from typing import Any
 from uuid import UUID, uuid4
@@ -33,9 +33,8 @@ from .models import (
     Client,
     Entry,
     Member,
-    PhotoHead,
+    OpenVisit,
     Practice,
-    ReportHead,
     Visit,
     VisitLine,
     VisitSnapshot,
@@ -61,17 +60,6 @@ FURTHEST_EAST = timedelta(hours=14)
 """Where the day begins first, before the clock of the server."""
 MOST_LIFT_MM = 1000.0
 """More is no stack. House value."""
-
-
-@dataclass(frozen=True, kw_only=True)
-class OpenVisit:
-    """A visit with all it holds."""
-
-    visit: Visit
-    client: Client
-    entries: list[Entry]
-    reports: list[ReportHead]
-    photos: list[PhotoHead]
 
 
 EVERY = ListQuery()
@@ -229,7 +217,12 @@ class VisitService:
         require_health(member)
         visit, client, entries, reports, photos = self._records.open(member.practice_id, visit_id)
         return OpenVisit(
-            visit=visit, client=client, entries=entries, reports=reports, photos=photos
+            visit=visit,
+            client=client,
+            entries=entries,
+            reports=reports,
+            photos=photos,
+            consents=self._records.consents_said(member.practice_id, visit_id),
         )
 
     def change(

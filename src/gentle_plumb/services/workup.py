@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from datetime import date
 
 from ..core.actions import set_steps
 from ..core.body import DIMENSIONS
@@ -13,14 +12,13 @@ from ..core.fit import (
     Case,
     FitResult,
     FitRow,
-    Joint,
     dimensions_needed,
     notes_in,
     standing_reason,
     working_order,
 )
-from ..core.intake import LIMITS, PRECAUTIONS, LimitId, PersonLimits, limits_applying
-from ..core.policy import judged_excess
+from ..core.intake import PersonLimits
+from ..core.movements import LIBRARY, place_movements
 from ..core.presentation import (
     ActionView,
     CauseView,
@@ -55,14 +53,12 @@ from ..core.visit import (
     RaisedRedFlag,
     StepProgress,
     WorkingDay,
-    conditions_of,
     display_offset,
     hours_at_desk,
     levers_of,
     places_of,
     progress,
     raised_red_flags,
-    spoken_date,
     working_day,
 )
 from ..core.what_if import (
@@ -73,7 +69,7 @@ from ..core.what_if import (
     at_place,
     moved_by_what_stands,
 )
-from ..core.words import say, say_degrees
+from ..core.words import say
 from ..core.workstation import PlaceUse
 from .measured import (
     Measured,
@@ -87,37 +83,7 @@ from .measured import (
 )
 from .models import VisitSnapshot
 from .photo_views import PhotoView, photo_view
-
-
-@dataclass(frozen=True, kw_only=True)
-class LimitView:
-    """One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.
-
-    ``clears`` says from which day on it will be lifted, and by whom. ``of_the_day``: it is about how a day is spent. ``unmet`` says how the body as it will be placed breaks it, or that
-    this can't be told; empty where it is kept, or is not about a joint.
-    """
-
-    id: LimitId
-    says: str
-    cleared: str | None
-    of_the_day: bool
-    unmet: str
-    clears: str
-
-
-@dataclass(frozen=True, kw_only=True)
-class PrecautionView:
-    """A precaution of the client: what everything keeps to, and who is asked.
-
-    ``since`` is the day of the earlier visit from which it stands, where it was not asked about again; else empty.
-    """
-
-    id: str
-    label: str
-    limits: list[LimitView]
-    ask: str
-    note: str | None
-    since: str
+from .precautions import PrecautionView, precaution_views
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -180,58 +146,14 @@ class Workup:
     hours: float
     hours_doubt: str | None
 
-
-def _cares(
-    record: Record, case: Case, hip: Joint | None, opened: VisitSnapshot, as_of: date | None
-) -> list[PrecautionView]:
-    return [
-        PrecautionView(
-            id=id,
-            label=PRECAUTIONS[id].label,
-            limits=[
-                LimitView(
-                    id=limit,
-                    says=LIMITS[limit].says,
-                    of_the_day=LIMITS[limit].of_the_day,
-                    unmet=_unmet(limit, case, hip),
-                    cleared=_cleared(record, fields.conditions.precaution[id].cleared[limit])
-                    if limit in lifted
-                    else None,
-                    clears=_clears(record, fields.conditions.precaution[id].cleared[limit])
-                    if limit not in lifted
-                    else "",
-                )
-                for limit in limits_applying(id, record[fields.conditions.operated])
-            ],
-            ask=PRECAUTIONS[id].ask,
-            note=record[fields.conditions.precaution[id].note],
-            since=spoken_date(since.isoformat())
-            if (since := opened.standing.since.get(id)) is not None
-            else "",
-        )
-        for id, lifted in conditions_of(record, as_of).items()
-    ]
-
-
-def _unmet(limit: LimitId, case: Case, hip: Joint | None) -> str:
-    """Return how a limit of the hip is broken by the angle that it will have, in words."""
-    if limit not in (LimitId.HIP_OPEN, LimitId.HIP_ABOVE_KNEE) or not case.person.has(limit):
-        return ""
-    if hip is None or hip.angle is None:
-        return say("limit.untold", reason=(hip.reason or "") if hip is not None else "").strip()
-    if judged_excess(hip.angle, case.person.least_hip, None) == 0.0:
-        return ""
-    return say("limit.unmet", at=say_degrees(hip.angle), least=say_degrees(case.person.least_hip))
-
-
-def _cleared(record: Record, lifted: fields.conditions.ClearedFields) -> str:
-    return f"{record.said(lifted.by)}, {spoken_date(record.said(lifted.on))}"
-
-
-def _clears(record: Record, lifted: fields.conditions.ClearedFields) -> str:
-    """Return from which day on a limit will be lifted; empty where nobody has said both who and when."""
-    by, on = record.said(lifted.by), record.said(lifted.on)
-    return say("limit.clears", by=by, on=spoken_date(on)) if by and on else ""
+    @property
+    def movement_times(self) -> dict[int, str]:
+        """Which movement is done at which time of the whole day, minutes after midnight; none while any waits."""
+        programme = self.through.programme()
+        if self.day is None or programme.waits_for:
+            return {}
+        placed = place_movements(programme.chosen, self.day.spells)
+        return {at: LIBRARY[id].label for at, id in placed}
 
 
 MOST_APART_H = 0.5
@@ -359,7 +281,7 @@ def work_up(
         strain=through.strain(),
         photos=[photo_view(one, unit) for one in through.photos],
         signs=raised_red_flags(record),
-        cares=_cares(
+        cares=precaution_views(
             record,
             case,
             through.stands.seated.joint("hip") if case.sits else None,

@@ -28,7 +28,7 @@ from ..services.models import (
 from .changes import write_change, write_changes
 from .errors import mapped_errors
 from .measuring import chosen_list, chosen_table
-from .models import ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
+from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
 from .photos import SqlPhotos, photo_of, photos_of
 from .reports import SqlReports, copies_of
 from .rows import client_of, earlier_visits, entry_of, head_of, visit_of
@@ -36,6 +36,9 @@ from .statements import CLIENT, PHOTOS, VISIT, WORKING
 from .visit_lists import SqlVisitLists
 
 Mine = TypeVar("Mine", ClientRow, VisitRow)
+
+
+CONSENTS = tuple(one.id for one in fields.ask.consent.values())
 
 
 class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
@@ -112,6 +115,29 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
             if any(db.execute(query).first() is not None for query in (typed, *kept)):
                 raise HoldsSomething("This visit is not empty: only an empty one can be deleted.")
             db.execute(delete(VisitRow).where(VisitRow.id == visit_id))
+
+    def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
+        query = (
+            select(ChangeRow, MemberRow.name)
+            .join(MemberRow, MemberRow.id == ChangeRow.member_id)
+            .join(VisitRow, VisitRow.id == ChangeRow.visit_id)
+            .where(VisitRow.practice_id == practice_id, ChangeRow.visit_id == visit_id)
+            .where(ChangeRow.path.in_(CONSENTS), ChangeRow.typed != "")
+            .order_by(ChangeRow.made_at, ChangeRow.version)
+        )
+        with Db(self._reader) as db:
+            return [
+                Entry(
+                    path=row.path,
+                    value=row.value,
+                    typed=row.typed,
+                    version=row.version,
+                    changed_at=row.made_at,
+                    changed_by=name,
+                    self_reported=row.self_reported,
+                )
+                for row, name in db.execute(query)
+            ]
 
     def discard_visit(
         self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta

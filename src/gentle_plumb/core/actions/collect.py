@@ -160,7 +160,7 @@ def _addition(sources: ActionSources, one: Added) -> Action:
 
 def _height_of(sources: ActionSources, one: Added) -> float | None:
     """Return how high an addition is, mm: a support for the feet as high as the footrest is to be."""
-    if one.slot != "feet" or one.height is None or one.span is None:
+    if one.slot != "feet" or one.height is None:
         return one.height
     footrest = sources.states.get(("seated", "footrest"))
     return one.height if footrest is None else footrest.setting

@@ -177,8 +177,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
             "No setting leaves room for the thighs under this desk: raise the desk, or take a "
             "thinner top or a lower chair."
             if armrests is None or thighs >= armrests
-            else "At every setting the armrests meet the desk: take them off, take lower ones, or raise "
-            "the desk."
+            else "At every setting the armrests meet the desk: use lower ones, or raise the desk."
         )
     if real is not None and real.hangs:
         notes.append(

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
+from ..intake import LimitId
 from ..workstation import Settings, Span
 from .case import Case
 from .costs import best_top
@@ -69,7 +70,9 @@ def _held(model: SearchModel, found: Settings) -> Iterator[SearchModel]:
         yield hold(model, surface=found.surface)
 
 
-def solve_posture(model: SearchModel, found: Settings, *, keep: bool) -> Solution:
+def solve_posture(
+    model: SearchModel, found: Settings, *, keep: bool, low: bool = False
+) -> Solution:
     """The optimum, with as many pieces left as they were found as it allows.
 
     Parameters
@@ -79,11 +82,15 @@ def solve_posture(model: SearchModel, found: Settings, *, keep: bool) -> Solutio
         As found.
     keep : bool
         Whether what serves as well is left.
+    low : bool
+        Whether of two seats that serve alike the lower one is right: for somebody who has to rise safely.
 
     """
     best = search(model)
     for held in _held(model, found) if keep else ():
         other = search(held)
+        if low and other.seat > best.seat + SAME_MM:
+            continue
         if other.rank <= best.rank and other.footrest <= best.footrest:
             return other
     return best
@@ -196,7 +203,10 @@ def solve_pair(
     standing_model = None
     if whole or case.moves_up:
         standing_model = _model(case, "standing", overrule_standing or Settings())
-    seated = solve_posture(seated_model, case.found_seated, keep=keep) if seated_model else None
+    low = case.person.has(LimitId.STEADY_SEAT) or case.person.has(LimitId.RISE_SLOWLY)
+    seated = (
+        solve_posture(seated_model, case.found_seated, keep=keep, low=low) if seated_model else None
+    )
     standing = (
         solve_posture(standing_model, case.found_standing, keep=keep) if standing_model else None
     )

@@ -26,8 +26,9 @@ LimitKind = Literal[
     "kept",
     "inside",
     "choice",
+    "stays",
 ]
-NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "inside", "choice"})
+NO_LIMIT: frozenset[LimitKind] = frozenset({"collides", "kept", "inside", "choice", "stays"})
 """Kinds that don't keep a piece from where it belongs."""
 RANGE_ENDS: frozenset[LimitKind] = frozenset({"stops", "starts", "fixed", "steps"})
 """Kinds that are the end of what a piece can do."""
@@ -47,7 +48,7 @@ class Limit:
     fixed there, it goes in steps, the thighs or the armrests are in the way, the feet would hang, it would meet the
     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, put inside
-    its band and not on its end, or a better choice.
+    its band and not on its end, left where it was found because moving it gains nothing, or a better choice.
     """
 
     key: str

@@ -198,5 +198,7 @@ def chosen(row: FitRow, setting: float, piece: str) -> list[Limit]:
     if row.target is None or abs(setting - row.target) <= SAME_MM:
         return []
     same = row.found is not None and abs(setting - row.found) <= SAME_MM
-    kept = same and row.status == "holds"
-    return [limit(row.key, piece, "kept" if kept else "choice", setting, row.target - setting)]
+    kind: LimitKind = "choice"
+    if same:
+        kind = "kept" if row.status == "holds" else "stays"
+    return [limit(row.key, piece, kind, setting, row.target - setting)]

@@ -103,7 +103,7 @@ LIMITS: dict[LimitId, Limit] = {
         ),
         Limit(
             id=LimitId.OWN_SEAT,
-            says="The client's own seating stays as it is; desk, keys and screen come to it.",
+            says="Own seating stays as it is; desk, keys and screen come to it.",
         ),
         Limit(
             id=LimitId.STEADY_SEAT,

@@ -148,7 +148,7 @@ ARMS_AND_HANDS: tuple[Movement, ...] = (
         hold_s=20,
         repeats=1,
         felt="the eyes grow moist and quiet",
-        never="sudden loss or doubling of sight is no matter of breaks: seek care",
+        never="with sudden loss of sight or double vision: seek care at once",
         view="side",
         poses=(
             Posed(says="Screen", head=10, chin=20, near_arm=Limb(lift=18, bend=76)),

@@ -62,6 +62,8 @@ class Programme:
 
 GENERAL = ("walk_for_water", "lean_sideways", "shoulder_rolls", "ankle_pumps", "look_far")
 """What fills up where hardly anything hurts or is loaded, in this order. Source: house-movements."""
+ARMS = frozenset({"shoulder", "wrist"})
+"""Regions that carry the body in a push-up off the seat: left out where they hurt."""
 RELIEF = "Takes the weight off the seat, for somebody who sits all day."
 LEAST = 3
 """A programme has at least so many where limits leave them. House value."""
@@ -102,8 +104,12 @@ def choose_movements(
             able[movement.id] = movement
     chosen: dict[str, str] = {id: "Your choice." for id in own if id in able}
     if not person.walks:  # pressure relief comes first for somebody who sits all day
+        sore = {one.region for one in needs if one.strength > 0} & ARMS
         chosen |= {
-            id: RELIEF for id in able if id in SHIFTS and id not in without and id not in chosen
+            id: RELIEF
+            for id, one in able.items()
+            if id in SHIFTS and id not in without and id not in chosen
+            if not (sore and ARMS & set(one.regions))
         }
     ordered = sorted(needs, key=lambda one: (-one.strength, -one.minutes, one.region))
     for rank in range(len(LIBRARY)):

@@ -2,6 +2,7 @@
 
 from .lengths import LengthDoubt, doubtful_lengths
 from .questions import (
+    HABIT_OF,
     LENGTHS,
     ROUNDS,
     STATION,
@@ -28,6 +29,7 @@ from .triage import (
 )
 
 __all__ = [
+    "HABIT_OF",
     "LENGTHS",
     "LEVELS",
     "ROUNDS",

@@ -113,9 +113,11 @@ class PieceState:
     def keep(self) -> float | None:
         """The number to come back to; None for what was stopped, put off, declined or isn't there.
 
-        What has still to be set has none either: its number is one to set, not to keep.
+        What has still to be set has none either: its number is one to set, not to keep. Nor has what was found and
+        could not be judged.
         """
-        return self.stands if self.kind in (StateKind.SET, StateKind.AS_FOUND) else None
+        judged = self.kind == StateKind.AS_FOUND and self.setting is not None
+        return self.stands if self.kind == StateKind.SET or judged else None
 
     @property
     def to_set(self) -> float | None:

@@ -173,6 +173,7 @@ ENGLISH: dict[str, str] = {
     "limit.wide": "keyboard reaches out to {at}, {apart} beyond the arm's band",
     "limit.inside": "at {at}, {side}: inside its band, not on its end",
     "limit.choice": "at {at} the whole body is served best, {side}",
+    "limit.stays": "left at {at} as found, {side}: moving it would gain nothing",
     # the chair
     "seat_depth.before_insert": "Before what lies behind the back.",
     "comfort.no_back": "No back to lean on",

@@ -239,6 +239,18 @@ class PrintedCopy:
 
 
 @dataclass(frozen=True, kw_only=True)
+class OpenVisit:
+    """A visit with all it holds."""
+
+    visit: Visit
+    client: Client
+    entries: list[Entry]
+    reports: list[ReportHead]
+    photos: list[PhotoHead]
+    consents: list[Entry]
+
+
+@dataclass(frozen=True, kw_only=True)
 class VisitLine:
     """A visit in a list; ``signs`` are its entries about warning signs, ``touched`` what its paths begin with.
 

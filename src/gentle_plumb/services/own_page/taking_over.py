@@ -6,11 +6,12 @@ from collections.abc import Mapping
 from datetime import datetime
 from uuid import UUID, uuid5
 
-from ...core.own_page import Question
+from ...core.own_page import HABIT_OF, Question
 from ...core.record import fields
+from ...core.record.fields.seen import Seen
 from ..consent import NEEDED_FOR, NOTES
 from ..errors import NeedsConsent, NotFound, NotReady
-from ..models import Change, Check, Entry, Member
+from ..models import Change, Check, Entry, GivenAnswer, Member
 from ..ports import Records
 from .models import TakenOver
 from .sheets import basis_of
@@ -78,6 +79,16 @@ class _Writer:
         self._records.write(self._member.practice_id, change, self._now)
         self.taken += 1
 
+    def _draft_habit(self, question: Question, given: GivenAnswer | None) -> None:
+        """Note a habit as seen by the client, where they said no to how it should be; it waits to be looked at."""
+        section, _, id = question.id.partition(".")
+        habit = HABIT_OF.get(id) if section == "station" else None
+        if habit is None or given is None or given.value != "no":
+            return
+        path = fields.seen.habit[habit].seen.id
+        if path not in self._held:
+            self.put(path, Seen.SEEN, Seen.SEEN)
+
     def _notes_kept(self) -> bool:
         """Whether own words may be kept: with consent to notes, which a client gave with their answers."""
         said = self._held.get(NOTES)
@@ -86,6 +97,7 @@ class _Writer:
     def take(self, question: Question, check: Check) -> str | None:
         """Write an answer where the visit says nothing; else the question, if it says something else."""
         given = check.answers.get(question.id)
+        self._draft_habit(question, given)
         field = question.field
         if field is None or given is None or given.value is None:
             return None

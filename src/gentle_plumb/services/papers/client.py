@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence, Set
 from dataclasses import replace
 
+from ...core.actions import KINDS
 from ...core.intake import RED_FLAGS, LimitId
 from ...core.presentation import hard_limit_words
 from ...core.record import fields
@@ -14,7 +15,8 @@ from ...core.units import LengthUnit
 from ...core.words import CLIENT_NUMBERS, say
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, ClientPaper, PaperAction, PaperCause, PaperPlace
-from ..workup import PrecautionView, Workup
+from ..precautions import PrecautionView
+from ..workup import Workup
 from . import pace
 from .card import card_lines, temporary_lines
 from .head import head_of
@@ -128,12 +130,16 @@ def things_that_matter(
     found = [_why(one, say("first.safety")) for one in left if one.heading == "Make safe"]
     taken = {one.id for one in found}
     for cause in causes:
-        for one in left:
+        evidence = {f"set.{one.id}" for one in cause.findings} | {one.id for one in cause.findings}
+        # what was found wrong comes before what was never recorded
+        for one in sorted(left, key=lambda one: one.id not in evidence):
             if cause.title in one.resolves and one.id not in taken:
                 found.append(_why(one, (reasons or {}).get(one.id) or _helps(cause)))
                 taken.add(one.id)
                 break
-    found += [one for one in left if one.id not in taken]
+    found += [
+        one for one in left if one.id not in taken and (one.resolves or one.heading != KINDS["set"])
+    ]
     places = {id: at for at, id in enumerate(order)}
     return sorted(found[:FIRST], key=lambda one: places.get(one.id, len(places)))
 

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from ...core.catalogue import QUANTITIES
+from ...core.catalogue import QUANTITIES, Posture
+from ...core.fit import SAME_MM
 from ...core.presentation import hard_limit_words
 from ...core.units import LengthUnit
 from ...core.words import say, say_length
@@ -25,7 +26,9 @@ def place_of(opened: VisitSnapshot, main: Workup, id: str, unit: LengthUnit) -> 
         lacks=hard_limit_words(there.through.chosen_plan().lacks, unit),
         added=plan_of(there, unit).added,
         actions=[
-            one.text for one in there.actions if one.kind in ("set", "add", "secure", "arrange")
+            one.told or one.text
+            for one in there.actions
+            if one.kind in ("set", "add", "secure", "arrange")
         ],
         desk=desk_heights(there, unit),
         moves=_between(main, there, unit),
@@ -41,9 +44,9 @@ def _between(main: Workup, there: Workup, unit: LengthUnit) -> list[str]:
     names = {one.id: one.name for one in main.places}
     found = []
     for key in ("surface", "screen_top", "distance"):
-        low = sits.result.seated.setting(key)
-        high = stands.result.standing.setting(key)
-        if low is not None and high is not None:
+        low = _stands_at(sits, "seated", key)
+        high = _stands_at(stands, "standing", key)
+        if low is not None and high is not None and abs(high - low) > SAME_MM:
             found.append(
                 say(
                     "places.move",
@@ -60,6 +63,14 @@ def _between(main: Workup, there: Workup, unit: LengthUnit) -> list[str]:
     ):
         found.append(say("places.laptop"))
     return found
+
+
+def _stands_at(there: Workup, posture: Posture, key: str) -> float | None:
+    """Return where a thing is left, or is still to be set; None for what was put off or isn't there."""
+    state = there.through.states.get((posture, key))
+    if state is None:
+        return None
+    return state.keep if state.keep is not None else state.to_set
 
 
 def place_for_workplace(place: PaperPlace, number: int) -> PaperPlace:

@@ -7,7 +7,8 @@ from ...core.units import LengthUnit
 from ...core.words import say, say_length, with_unit
 from ..measured import Measured
 from ..paper_models import PaperDimension, PaperPrecaution
-from ..workup import PrecautionView, Workup
+from ..precautions import PrecautionView
+from ..workup import Workup
 
 
 def precaution(care: PrecautionView) -> PaperPrecaution:

@@ -12,6 +12,7 @@ from dataclasses import replace
 from typing import Any
 
 from ...core.actions import WHO
+from ...core.catalogue import QUANTITIES
 from ...core.findings import RULES, Finding
 from ...core.fit import FitRow, limit_text
 from ...core.plans import RISERS_WARNING, STACK_WARNING, added_by
@@ -219,6 +220,7 @@ def workplace_paper(
         table=[
             _row(paper_row(row, shared=True), row, rows[row.posture, row.key], unit)
             for row in shown(workup)
+            if QUANTITIES[row.key].own_number or row.at.found is not None or row.at.left is not None
         ],
         added=[],  # what is bought is asked for
         cautions=[*(one for one in plan.cautions if one in SHARED_CAUTIONS), LIFTING],

@@ -9146,6 +9146,8 @@ export interface components {
             revision: number;
             /** Discarded */
             discarded: boolean;
+            /** Consents */
+            consents: components["schemas"]["Entry"][];
             /** Entries */
             entries: {
                 [key: string]: components["schemas"]["Entry"];

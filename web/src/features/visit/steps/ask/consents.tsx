@@ -38,13 +38,17 @@ const COUNT = ["none", "one", "two", "three", "four"];
 const WORDS: Record<string, string> = { yes: "Given", no: "Not given", withdrawn: "Withdrawn" };
 
 function One({ consent }: { consent: Schemas["Consent"] }) {
-  const { unit, readOnly } = useVisitFacts();
+  const { visit, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const [asking, setAsking] = useState(false);
   const path = `ask.consent.${consent.id}`;
   const cell = useCell(path);
   const state = cell?.typed ?? "";
   const held = cell?.held;
+  /** What was said before: that it was given stays known when it is withdrawn. */
+  const earlier = visit.consents.filter(
+    (one) => one.path === path && held && one.version < held.version,
+  );
   const set = (value: string) => queue.type(path, value, unit, { undo: true }); // never by z
   return (
     <li
@@ -69,6 +73,11 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
             <span className="text-soft">Not yet asked</span>
           )}
         </p>
+        {earlier.map((one) => (
+          <p key={one.version} className="figures text-sm text-soft">
+            {WORDS[one.typed]} on {longDate(one.changed_at)}, noted by {one.changed_by}
+          </p>
+        ))}
       </div>
       {!readOnly && (
         <div className="mt-1.5 grid grid-cols-2 gap-2 self-start">
