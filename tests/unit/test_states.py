@@ -7,6 +7,7 @@ from uuid import UUID
 import pytest
 
 from generated_visits import SEED, visit_values
+from gentle_plumb.core.record import fields
 from gentle_plumb.core.states import LEFT_ALONE, NOT_THERE, Known, StateKind
 from gentle_plumb.services.models import Client, Practice, Visit, VisitSnapshot
 from gentle_plumb.services.papers import papers_of, target_card
@@ -175,7 +176,7 @@ def test_a_limit_of_the_person_is_part_of_the_band_and_makes_a_step():
     workup, made = papers(PLAIN, **body, **stiff)
     hip = next(one for one in made.record.joints if one.label.startswith("Hip"))
     assert (hip.aim, hip.aim_off) == ("95°", True)
-    assert "not met" in next(one.limit for one in made.record.cares if one.id == "pregnancy")
+    assert "Not met" in next(one.limit for one in made.record.cares if one.id == "pregnancy")
 
 
 COURSES = 30
@@ -362,3 +363,35 @@ def test_the_three_things_that_come_first_are_those_of_the_complaint():
         not one.findings or all(f.confirmed for f in one.findings) for one in without.client.causes
     )
     assert any(not f.confirmed for one in made.client.causes for f in one.findings)
+
+
+@pytest.mark.parametrize("seed", range(SEED, SEED + 6))
+def test_a_second_place_speaks_from_states_of_its_own(seed):
+    draw, values = Random(seed), visit_values(seed)
+    at = fields.places.FURTHER[0]
+    there = {
+        f"place.{at}.{path}": value
+        for path, value in visit_values(seed + 500).items()
+        if path.startswith("look.")
+    }
+    named = {f"place.{at}.name": "Kitchen counter", f"place.{at}.use": "sit"}
+    both = {**values, **there, **named}
+    start = work_up(snapshot(both), "cm", body=False, place=at)
+    said = {f"place.{at}.{path}": typed for path, typed in course(draw, start).items()}
+    opened = snapshot({**both, **said})
+    main = work_up(opened, "cm")
+    made = papers_of(PRACTICE, opened, main, "cm")
+    second = work_up(opened, "cm", body=False, place=at)
+    assert {one.place for one in second.through.states.values()} == {at}
+    rows = {(one.posture, one.label): one.became for one in second.rows}
+    (paper,) = made.record.places
+    assert paper.table
+    for row in paper.table:
+        became = rows[row.posture, row.label]
+        assert row.state == became.kind
+        if became.kind in {*LEFT_ALONE, *NOT_THERE, StateKind.TARGET}:
+            assert not any(letter.isdigit() for letter in row.after)
+    before = {key: one.kind for key, one in work_up(snapshot(both), "cm").through.states.items()}
+    assert {
+        key: one.kind for key, one in main.through.states.items()
+    } == before  # the main place is not moved

@@ -71,7 +71,7 @@ export function VisitRow({
           {!call && line.state === "draft" && line.step && (
             <span className="text-soft"> at {STEP_NAMES[line.step]}</span>
           )}
-          {ageOf(line) && <span className="block font-semibold">{ageOf(line)}</span>}
+          {!call && ageOf(line) && <span className="text-soft">, {ageOf(line)}</span>}
           <Settling until={line.settles_at} />
         </span>
       </div>

@@ -25,7 +25,7 @@ test("who is worse than last time comes before what is only open, and an old dra
     ["To finish", ["Draft"]],
   ]);
   const old = { ...line("Old", "draft", null), started_on: "2026-11-10" };
-  expect([ageOf(old, TODAY), ageOf({ ...old, started_on: "2026-11-20" }, TODAY)]).toEqual([
+  expect([ageOf(old, TODAY), ageOf({ ...old, started_on: TODAY }, TODAY)]).toEqual([
     "15 days old",
     "",
   ]);

@@ -76,10 +76,11 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
     .filter((group) => group.lines.length > 0);
 }
 
-/** How long a draft has been lying, once that is more than a week. */
+/** How long a draft has been lying; nothing for one of today. */
 export function ageOf(line: Line, today = dayOf(new Date())): string {
   const days = daysBetween(line.started_on, today);
-  return line.state === "draft" && days > 7 ? `${days} days old` : "";
+  if (line.state !== "draft" || days < 1) return "";
+  return days === 1 ? "1 day old" : `${days} days old`;
 }
 
 /** The lines somebody looks for: by client or work, everybody's or one's own. */

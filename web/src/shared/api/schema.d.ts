@@ -5235,7 +5235,7 @@ export interface components {
          *     fixed there, it goes in steps, the thighs or the armrests are in the way, the feet would hang, it would meet the
          *     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
          *     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, put inside
-         *     its band and not on its end, or a better choice.
+         *     its band and not on its end, left where it was found because moving it gains nothing, or a better choice.
          */
         Limit: {
             /** Key */
@@ -5246,7 +5246,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "stops" | "starts" | "fixed" | "steps" | "thighs" | "armrests" | "hangs" | "collides" | "joined" | "shallow" | "wide" | "low" | "belly" | "kept" | "inside" | "choice";
+            kind: "stops" | "starts" | "fixed" | "steps" | "thighs" | "armrests" | "hangs" | "collides" | "joined" | "shallow" | "wide" | "low" | "belly" | "kept" | "inside" | "choice" | "stays";
             /** At */
             at: number;
             /** Short */

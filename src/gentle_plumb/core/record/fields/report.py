@@ -87,14 +87,14 @@ class RequestFields:
 @lru_cache(maxsize=256)
 def request(id: str) -> RequestFields:
     """Return what the workplace answered to one thing that was asked of it; ``id`` as on its paper."""
-    at = Place(f"{REQUESTS}.{id}", "Asked of the workplace", "share")
+    at = Place(f"{REQUESTS}.{id}", "Asked of the workplace", "requests")
     return RequestFields(
         done=at.choice("done", "Done by the workplace", YesNo),
         note=at.words("note", "Note of the workplace", one_line=True, health=True),
     )
 
 
-requests_by = Place("report", "Asked of the workplace", "share").words(
+requests_by = Place("report", "Asked of the workplace", "requests").words(
     "requests_by", "Workplace's answers given by", one_line=True, health=True, noted_only=True
 )
 

@@ -34,6 +34,9 @@ const NAMES: Record<string, string> = {
   record: "Record for colleagues",
 };
 
+/** Sections of the step that are not in its form: what the workplace reads, and what it answered. */
+const APART: ReadonlySet<string> = new Set(["share", "requests"]);
+
 /** Report: the papers as they would be signed, and the signature. */
 export function ReportPanel() {
   const { visit, fields, unit, readOnly } = useVisitFacts();
@@ -63,7 +66,7 @@ export function ReportPanel() {
       </StepHead>
       <div className="space-y-3">
         {fields
-          .filter((field) => field.step === "report" && field.section !== "share")
+          .filter((field) => field.step === "report" && !APART.has(field.section))
           .map((field) => (
             <FieldRow key={field.id} field={field} />
           ))}
@@ -95,6 +98,16 @@ export function ReportPanel() {
                       {NAMES[value]}, version {report.number} (PDF
                       {report !== latest && ", marked as replaced"})
                     </a>
+                    {value === "workplace" && report === latest && (
+                      <a
+                        href={`/api/reports/${report.id}/request.pdf`}
+                        target="_blank"
+                        rel="noreferrer"
+                        className="flex min-h-9 items-center underline-offset-2 hover:underline"
+                      >
+                        Request as a form to fill in (PDF)
+                      </a>
+                    )}
                     {report !== latest && (
                       <a
                         href={`/api/reports/${report.id}.pdf?copy=${value}`}
