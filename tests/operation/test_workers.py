@@ -38,7 +38,7 @@ def served(server_url):
 def ask(address, **headers):
     with suppress(OSError):
         call = urllib.request.Request(address, headers=headers)
-        return urllib.request.urlopen(call, timeout=2).read().decode()
+        return urllib.request.urlopen(call, timeout=60).read().decode()
     return ""
 
 

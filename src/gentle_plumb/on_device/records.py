@@ -126,7 +126,8 @@ class DeviceRecords(ServersRecords):
     def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
         """As the port says, of what is held here."""
         paths = {one.id for one in fields.ask.consent.values()}
-        return [one for path, one in self.entries_of(visit_id).items() if path in paths]
+        said = [one for path, one in self.entries_of(visit_id).items() if path in paths]
+        return sorted(said, key=lambda one: (one.changed_at, one.path, one.version))
 
     def discard_visit(
         self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta

@@ -123,7 +123,7 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
             .join(VisitRow, VisitRow.id == ChangeRow.visit_id)
             .where(VisitRow.practice_id == practice_id, ChangeRow.visit_id == visit_id)
             .where(ChangeRow.path.in_(CONSENTS), ChangeRow.typed != "")
-            .order_by(ChangeRow.made_at, ChangeRow.version)
+            .order_by(ChangeRow.made_at, ChangeRow.path, ChangeRow.version)
         )
         with Db(self._reader) as db:
             return [
