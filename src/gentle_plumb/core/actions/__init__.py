@@ -2,7 +2,7 @@
 
 from .action import KINDS, WHEN, WHO, Action, ActionKind, ActionState, When, Who
 from .answered import DONE_DEG, DONE_MM
-from .collect import actions_of
+from .collect import actions_of, height_now
 from .order import set_steps
 from .sources import ActionSources
 
@@ -19,5 +19,6 @@ __all__ = [
     "When",
     "Who",
     "actions_of",
+    "height_now",
     "set_steps",
 ]

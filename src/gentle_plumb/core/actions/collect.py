@@ -11,7 +11,7 @@ from ..catalogue import GROUP_OF, MECHANISMS, QUANTITIES, MechanismId, SetGroup
 from ..findings import Finding
 from ..fit import FitRow
 from ..plans import Added
-from ..states import CARRIED_BY
+from ..states import CARRIED_BY, States
 from ..visit import RaisedRedFlag
 from ..words import say
 from .action import KINDS, Action, When, Who
@@ -146,7 +146,7 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         who="practitioner" if here else "workplace",
         when="today" if here else "before_follow_up",
         what=one.label,
-        to_value=_height_of(sources, one),
+        to_value=height_now(sources.states, one),
         ends=(one.span.low, one.span.high) if one.span is not None else None,
         price=one.price,
         does=one.does,
@@ -158,11 +158,11 @@ def _addition(sources: ActionSources, one: Added) -> Action:
     )
 
 
-def _height_of(sources: ActionSources, one: Added) -> float | None:
-    """Return how high an addition is, mm: a support for the feet as high as the footrest is to be."""
+def height_now(states: States, one: Added) -> float | None:
+    """Return how high an addition is, mm: a support for the feet as high as the footrest is to be now."""
     if one.slot != "feet" or one.height is None:
         return one.height
-    footrest = sources.states.get(("seated", "footrest"))
+    footrest = states.get(("seated", "footrest"))
     return one.height if footrest is None else footrest.setting
 
 

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
-from ..actions import Action, ActionSources, actions_of
+from ..actions import Action, ActionSources, actions_of, height_now
 from ..assessment import VisitAssessment
 from ..catalogue import QUANTITIES, Tier
 from ..drawing import Scene, SceneRequest, draw_scene
@@ -146,8 +146,10 @@ class VisitAnalysis:
         return offers_of(self.bare, own=self._numbers())
 
     def chosen_plan(self) -> Plan:
-        """The plan that was taken, alone."""
-        return one_plan(self.bare, self.plan, own=self._numbers())
+        """The plan that was taken, alone; a support for the feet as high as it is to be now."""
+        plan = one_plan(self.bare, self.plan, own=self._numbers())
+        added = tuple(replace(one, height=height_now(self.states, one)) for one in plan.added)
+        return replace(plan, added=added)
 
     def _numbers(self) -> OwnNumbers:
         return OwnNumbers(
