@@ -62,12 +62,23 @@ def test_the_request_is_a_form_that_can_be_filled_in(owner, visit, report):
     paper = owner.http.get(f"/api/visits/{visit}/report").json()["content"]["workplace"]
     assert len(boxes) == len(paper["requests"])
     form = pypdf.PdfWriter(clone_from=io.BytesIO(answer.content))
+    first, second, *_ = paper["requests"]
+    typed = {f"done_{first['id']}": "/Yes", f"note_{second['id']}": "On order", "by": "Facilities"}
     for page in form.pages:
-        form.update_page_form_field_values(page, {"done_0": "/Yes", "by": "Facilities"})
+        form.update_page_form_field_values(page, typed)
     held = io.BytesIO()
     form.write(held)
-    back = filled_in(held.getvalue())
-    assert (back["done_0"], back["done_1"], back["by"]) == ("yes", "", "Facilities")
+    back = owner.http.post(f"/api/reports/{report}/request-answers", content=held.getvalue())
+    assert back.json() == {
+        f"report.request.{first['id']}.done": "yes",
+        f"report.request.{second['id']}.note": "On order",
+        "report.requests_by": "Facilities",
+    }
+    signed = owner.http.get(f"/api/reports/{report}.pdf", params={"copy": "workplace"}).content
+    for raw, words in ((b"no PDF", "not a PDF"), (signed, "none of the boxes")):
+        refused = owner.http.post(f"/api/reports/{report}/request-answers", content=raw)
+        assert refused.status_code == 422, refused.text
+        assert words in refused.text
 
 
 def test_the_workplace_ticks_what_is_done_on_a_page_of_its_own(app, owner, visit, report):

@@ -16,7 +16,7 @@ VISITED = date(2026, 11, 26)
 
 
 def read_back(held=(), follow_up=None, **entries):
-    person = person_limits({id: frozenset() for id in held})
+    person = person_limits({id: {} for id in held})
     case = Case(body=mean_body(), person=person)
     day = working_day(Record(HOURS | entries), case, desk_stands=True)
     made = day_calendar(

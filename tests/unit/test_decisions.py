@@ -37,7 +37,7 @@ def at(case, **pieces):
 
 
 def test_a_free_picture_is_put_inside_its_band_and_not_on_its_end():
-    case = replace(usual_case(surface=(600, 700)), person=person_limits({"dizziness": frozenset()}))
+    case = replace(usual_case(surface=(600, 700)), person=person_limits({"dizziness": {}}))
     top = fit(case).row("seated", "screen_top")
     assert top.target - top.setting == pytest.approx(WORKED["inside_the_band"]["under_the_eye"])
     assert [one.kind for one in top.limits] == ["inside"]

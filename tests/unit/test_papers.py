@@ -306,6 +306,33 @@ def test_a_letter_is_written_for_a_flag_that_is_there_and_for_no_other():
         assert words in text
 
 
+def test_a_letter_asks_whoever_has_the_word_on_a_condition_for_a_number_and_a_day():
+    held = {
+        "ask.care.dizziness": "yes",
+        "ask.care.osteoporosis": "yes",
+        "ask.question.standing": 12.0,
+        "ask.question.from": "2026-12-04",
+    }
+    snapshot, workup, _ = made(**held)
+    paper = letter_paper(PRACTICE, snapshot, workup, "dizziness")
+    assert (
+        "Odile Marrick stand at the desk for up to 12 minutes of each hour from 4" in paper.question
+    )
+    assert not any("Osteoporosis".lower() in one and "dizziness" not in one for one in paper.limits)
+    text = " ".join(
+        "".join(
+            page.extract_text() for page in pypdf.PdfReader(io.BytesIO(PRESS.print(paper))).pages
+        ).split()
+    )
+    for words in (
+        "treating doctor",
+        "Standing at most, in each hour, min",
+        "Question about a workplace plan",
+    ):
+        assert words in text
+    assert letter_paper(PRACTICE, snapshot, workup, "pregnancy") is None
+
+
 def test_a_name_that_turns_the_reading_direction_leaves_the_line_around_it_alone():
     snapshot, workup, _ = made(**{"ask.sign.calf": "yes", "ask.sign.calf.to": "Dr \u202eQuill"})
     pdf = PRESS.print(letter_paper(PRACTICE, snapshot, workup, "calf"))

@@ -1,7 +1,7 @@
 """No text, plan, setting or paper goes against a limit of the person that is in force."""
 
 import re
-from datetime import UTC, datetime
+from datetime import UTC, datetime, timedelta
 from itertools import combinations
 from random import Random
 from uuid import UUID
@@ -176,10 +176,53 @@ def test_a_limit_is_lifted_by_a_name_and_a_day_and_by_nothing_less(visits):
     assert worked(free).result.standing.possible
 
 
+def test_a_clinician_sets_a_limit_to_a_figure_from_a_day_and_everything_keeps_to_it(visits):
+    here = visits["Odile Marrick"] | cared("dizziness", "pregnancy")
+    today = datetime.now(UTC).date()
+    said = lifted("dizziness", LimitId.NO_STANDING) | {
+        "ask.care.dizziness.no_standing.figure": 8.0,
+        "ask.care.pregnancy.hip_open.cleared_by": "Dr Quill",
+        "ask.care.pregnancy.hip_open.cleared_on": today.isoformat(),
+        "ask.care.pregnancy.hip_open.figure": 110.0,
+    }
+    workup = worked(here | said)
+    limits = workup.limits
+    assert (limits.stands, limits.longest_stand, limits.standing_an_hour) == (True, 8.0, 8.0)
+    assert limits.least_hip == 110.0
+    assert workup.result.standing.possible
+    assert workup.day.rhythm.standing_an_hour <= 8
+    assert sum("at most 8 min in each hour" in one for one in limits.at_work) == 1
+    binding = [one for care in workup.cares for one in care.limits if one.set]
+    assert [one.binds for one in binding] == [LimitId.SHORT_STANDING, LimitId.HIP_OPEN]
+    later = said | {
+        key: (today + timedelta(days=3)).isoformat() for key in said if key.endswith("_on")
+    }
+    waiting = worked(here | later)
+    assert (waiting.limits.stands, waiting.limits.least_hip) == (False, 100.0)
+    views = [one for care in waiting.cares for one in care.limits if one.clears]
+    assert ["8\N{NO-BREAK SPACE}min" in views[0].clears, "110" in views[1].clears] == [True, True]
+    alone = here | {key: value for key, value in said.items() if key.endswith("figure")}
+    assert not limits_of(Record(alone)).stands  # a figure that nobody answers for changes nothing
+
+
+def test_an_answer_to_a_red_flag_sets_how_long_somebody_stands():
+    flag = {
+        "ask.sign.gait": "yes",
+        "ask.sign.gait.answer": "limited",
+        "ask.sign.gait.standing": 12.0,
+        "ask.sign.gait.answered_by": "Dr Quill",
+        "ask.sign.gait.answered_on": "2026-11-02",
+    }
+    limits = limits_of(Record(flag))
+    assert (limits.standing_an_hour, limits.longest_stand) == (12.0, 10.0)
+    assert "12 min" in limits.in_force[0].reason
+    assert limits_of(Record(flag | {"ask.sign.gait.answer": "wait"})).in_force == ()
+
+
 def test_every_combination_says_because_of_what_and_whom_to_ask():
     ids = [*PRECAUTIONS]
     for number in range(2 ** len(ids)):
-        held = {id: frozenset() for at, id in enumerate(ids) if number >> at & 1}
+        held = {id: {} for at, id in enumerate(ids) if number >> at & 1}
         limits = person_limits(held)
         in_force = {one.id for one in limits.in_force}
         said = {limit for id in held for limit in PRECAUTIONS[id].limits}

@@ -147,7 +147,7 @@ def test_the_weeks_of_getting_used_to_standing_grow_to_the_whole_day():
 
 
 def laid(held=(), *, desk_stands=True, **entries):
-    person = person_limits({id: frozenset() for id in held})
+    person = person_limits({id: {} for id in held})
     hours = {f"ask.hours.{id}": value for id, value in HOURS.items()}
     record = Record(
         hours | {f"pace.{name.replace('__', '.')}": value for name, value in entries.items()}
@@ -177,6 +177,19 @@ def test_limits_bind_the_day_whatever_was_chosen():
             for one in rhythm_views(day, person):
                 assert one.possible or one.why_not
                 assert not one.possible or one.totals.longest_stand <= most
+
+
+@given(
+    st.sampled_from([one for one in RHYTHMS.values() if one.longest_stand]),
+    st.integers(1, 60),
+    st.integers(0, 23),
+)
+def test_no_hour_holds_more_standing_than_a_clinician_allowed(rhythm, most, begins):
+    meeting = Fixed(at=540 + 11 * begins, minutes=45, posture="stand")
+    spells = lay_day(asked(pattern=rhythm.pattern, fixed=(LUNCH, meeting), stand_an_hour=most))
+    stood = [at for one in spells if one.posture == "stand" for at in range(one.at, one.end)]
+    assert all(sum(at <= other < at + 60 for other in stood) <= most for at in stood)
+    assert spells[-1].end == lay_day(asked(fixed=(LUNCH, meeting)))[-1].end
 
 
 def own_spell(id, at, minutes, posture):

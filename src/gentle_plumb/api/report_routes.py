@@ -5,11 +5,13 @@ from __future__ import annotations
 from typing import Annotated, Literal
 from uuid import UUID
 
-from fastapi import APIRouter, Path, Query, Response
+from fastapi import APIRouter, Path, Query, Request, Response
+from fastapi.concurrency import run_in_threadpool
 
 from .. import schemas as s
 from ..core.units import LengthUnit
 from .auth import Signed, With
+from .bodies import FILE, read_body
 from .problems import PROBLEMS
 from .traced import TracedRoute
 
@@ -17,8 +19,12 @@ report_router = APIRouter(
     prefix="/api", tags=["practice"], responses=PROBLEMS, route_class=TracedRoute
 )
 
+MOST_FORM_BYTES = 8 * 2**20
+"""A form that came back is smaller: ours has some 60 kB. House value."""
 Unit = Annotated[LengthUnit, Query(description="Unit of every number shown.")]
-Flag = Annotated[str, Path(pattern="^[a-z_]{1,40}$", description="The red flag's name.")]
+About = Annotated[
+    str, Path(pattern="^[a-z_0-9]{1,40}$", description="The red flag's or the condition's name.")
+]
 Copy = Annotated[Literal["client", "workplace", "record"], Query(description="Which copy.")]
 
 
@@ -52,16 +58,25 @@ def card_pdf(services: With, who: Signed, visit_id: UUID, unit: Unit = "cm") -> 
 
 
 @report_router.get(
-    "/visits/{visit_id}/letters/{flag}.pdf",
+    "/visits/{visit_id}/letters/{about}.pdf",
     response_class=Response,
     responses={200: {"content": {"application/pdf": {}}}},
 )
 def letter_pdf(
-    services: With, who: Signed, visit_id: UUID, flag: Flag, unit: Unit = "cm"
+    services: With, who: Signed, visit_id: UUID, about: About, unit: Unit = "cm"
 ) -> Response:
-    """The referral letter for a red flag that is there."""
-    pdf = services.reports.letter(who.member, who.practice, visit_id, flag, unit)
-    return _pdf(pdf, "referral.pdf")
+    """The letter to a clinician for a red flag or a condition that is there."""
+    pdf = services.reports.letter(who.member, who.practice, visit_id, about, unit)
+    return _pdf(pdf, "letter.pdf")
+
+
+@report_router.post("/reports/{report_id}/request-answers", openapi_extra=FILE)
+async def request_answers(
+    request: Request, services: With, who: Signed, report_id: UUID
+) -> dict[str, str]:
+    """Read a form of a request that came back: its answers by path, for the page to enter. Nothing is changed."""
+    raw = await read_body(request, MOST_FORM_BYTES)
+    return await run_in_threadpool(services.reports.request_answers, who.member, report_id, raw)
 
 
 @report_router.put("/visits/{visit_id}/reports/{report_id}")

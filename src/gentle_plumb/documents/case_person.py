@@ -8,19 +8,23 @@ from typing import Annotated
 from pydantic import Field, model_validator
 
 from ..core.choices import Hand
-from ..core.intake import PRECAUTIONS, LimitId, OperatedPart, PersonLimits, person_limits
+from ..core.intake import FIGURES, PRECAUTIONS, LimitId, OperatedPart, PersonLimits, person_limits
 from ..core.words import Misplaced
 from ..core.workstation import ChairKind, Workstation
 from .case_parts import Part
 
 
 class ClearedDocument(Part):
-    """A limit that was lifted: of which precaution, by whom, on which day."""
+    """A limit that was lifted, or set to a figure: of which precaution, by whom, on which day."""
 
     precaution: str
     limit: LimitId
     by: Annotated[str, Field(min_length=1)]
     on: date
+    figure: float | None = Field(
+        default=None,
+        description="What the limit was set to instead of lifted: minutes of standing an hour, or degrees of the hip.",
+    )
 
 
 class PersonDocument(Part):
@@ -50,6 +54,15 @@ class PersonDocument(Part):
                     "cleared",
                     f"{one.precaution} has no limit “{one.limit}”; one of {', '.join(limits)}",
                 )
+            figure = FIGURES.get(one.limit)
+            if one.figure is not None and figure is None:
+                raise Misplaced("figure", f"“{one.limit}” takes no figure")
+            if one.figure is not None and figure and not figure.low <= one.figure <= figure.high:
+                raise Misplaced(
+                    "figure",
+                    f"{one.figure:g} {figure.unit} for “{one.limit}”: it must be from {figure.low:g} to "
+                    f"{figure.high:g} {figure.unit}",
+                )
         return self
 
     def person(self, station: Workstation) -> PersonLimits:
@@ -57,9 +70,11 @@ class PersonDocument(Part):
         today = datetime.now(UTC).date()
         return person_limits(
             {
-                id: frozenset(
-                    one.limit for one in self.cleared if one.precaution == id and one.on <= today
-                )
+                id: {
+                    one.limit: one.figure
+                    for one in self.cleared
+                    if one.precaution == id and one.on <= today
+                }
                 for id in self.precautions
             },
             wheelchair=station.chair.kind == ChairKind.WHEELCHAIR,

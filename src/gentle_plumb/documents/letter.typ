@@ -1,6 +1,6 @@
 #import "paper.typ": *
 #let c = json(bytes(sys.inputs.content))
-#show: paper.with(c, "Referral")
+#show: paper.with(c, said(c, "title", none-is: "Referral"))
 #v(6pt)
 #if c.to != "" [To: #strong(c.to)]
 #grid(columns: (1fr, 1fr), row-gutter: 9pt,
@@ -50,7 +50,7 @@ This is not a diagnosis.
     #for answer in c.answers [#box(width: 9pt, height: 9pt, stroke: 0.8pt + ink) #h(3pt) #answer #h(14pt)]
     #v(10pt)
     #grid(columns: (auto, 1fr), column-gutter: 6pt, row-gutter: 14pt, align: bottom,
-      [Limits, if any], line(length: 100%, stroke: 0.5pt + soft),
+      ..c.lines.map(line-of => ([#line-of], line(length: 100%, stroke: 0.5pt + soft))).flatten(),
       [From which day], line(length: 100%, stroke: 0.5pt + soft),
       [Name, signature, date], line(length: 100%, stroke: 0.5pt + soft),
     )

@@ -14,6 +14,7 @@ from typing import Any, Literal
 import typst
 from PIL import Image
 from pypdf import PdfReader, PdfWriter
+from pypdf.errors import PyPdfError
 
 from ..services.models import Attachment
 from ..services.paper_models import (
@@ -27,7 +28,7 @@ from ..services.paper_models import (
 )
 from ..services.spent import spending
 from .code_svg import code_svg
-from .fillable import with_fields
+from .fillable import filled_in, with_fields
 from .scene_svg import scene_svg
 
 HERE = Path(__file__).parent
@@ -85,8 +86,20 @@ class TypstPdfRenderer:
             spots = json.loads(press.query("<spot>", field="value"))
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")
-        asked = {f"done_{at}": f"Done: {one.title}" for at, one in enumerate(paper.requests)}
+        asked = {
+            f"done_{one.id or at}": f"Done: {one.title}" for at, one in enumerate(paper.requests)
+        }
         return with_fields(made, [{**one, "says": asked.get(one["name"], "")} for one in spots])
+
+    def read_request(self, pdf: bytes) -> dict[str, str]:
+        """Return what was filled into such a form, by field.
+
+        Raises ValueError where it is no PDF.
+        """
+        try:
+            return filled_in(pdf)
+        except PyPdfError as error:
+            raise ValueError("This is not a PDF that can be read.") from error
 
     def mark(self, pdf: bytes, words: str) -> bytes:
         """Lay a line over the head of every page of a PDF, which stays as it is beneath."""

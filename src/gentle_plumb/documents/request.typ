@@ -13,14 +13,15 @@ Please tick what has been done, and send this form back#if c.call != "" [: #c.ca
 #for words in c.limits [#boxed[#strong(words)]]
 #if c.requests.len() == 0 [Nothing is asked for.]
 #for (at, r) in c.requests.enumerate() [
+  #let id = if said(r, "id", none-is: "") != "" { r.id } else { str(at) }
   #block(breakable: false, width: 100%, inset: (y: 5pt), stroke: (bottom: 0.4pt + hair))[
     #grid(columns: (16pt, 1fr, 62mm), column-gutter: 6pt,
-      spot("done_" + str(at), "tick", 10pt, 10pt),
+      spot("done_" + id, "tick", 10pt, 10pt),
       [
         #if said(r, "safety", none-is: false) [*Make safe.* ]#strong(r.title)#if r.do != "" [. #r.do]
         #text(size: 8.5pt, fill: soft)[#figures((said(r, "covers", none-is: ""), if said(r, "count", none-is: "") != "" { "how many: " + r.count } else { "" }, if said(r, "by", none-is: "") != "" { "by: " + r.by } else { "" }, if said(r, "price", none-is: "") != "" { "price: " + r.price } else { "" }).filter(x => x != "").join(" · "))]
       ],
-      [#text(size: 8pt, fill: soft)[Note] \ #spot("note_" + str(at), "text", 60mm, 14pt)],
+      [#text(size: 8pt, fill: soft)[Note] \ #spot("note_" + id, "text", 60mm, 14pt)],
     )
   ]
 ]

@@ -18,6 +18,10 @@ class NoPress:
         """As the port says."""
         _refuse()
 
+    def read_request(self, *_: object) -> NoReturn:
+        """As the port says."""
+        _refuse()
+
     def print_request(self, *_: object) -> NoReturn:
         """As the port says."""
         _refuse()

@@ -28,7 +28,7 @@ class FieldOut(BaseModel):
     """A field: what it is called, which answers it takes, when it makes sense.
 
     ``low`` and ``high`` are in mm for a length, in ``unit`` for a number; ``when`` are the answers
-    of other fields without which it makes no sense; ``pair`` is the range whose lower end it is.
+    of other fields without which it makes no sense, unless those of ``or_when`` hold; ``pair`` is the range whose lower end it is.
     """
 
     model_config = ConfigDict(from_attributes=True, title="Field")
@@ -47,6 +47,7 @@ class FieldOut(BaseModel):
     needed: bool
     part: str
     when: list[tuple[str, list[str]]]
+    or_when: list[tuple[str, list[str]]]
     health: bool
     pair: str
     noted_only: bool

@@ -310,6 +310,9 @@ class PdfRenderer(Protocol):
     def print_request(self, paper: WorkplacePaper) -> bytes:
         """Set what is asked of a workplace as a form that can be filled in."""
 
+    def read_request(self, pdf: bytes) -> Mapping[str, str]:
+        """Return what was filled into such a form, by field: ``yes`` for a ticked box; raises ValueError."""
+
     def mark(self, pdf: bytes, words: str) -> bytes:
         """Lay a line over the head of every page; what was printed stays beneath."""
 

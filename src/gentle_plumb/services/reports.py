@@ -13,7 +13,7 @@ from ..core.record.fields.ask import ConsentAnswer
 from ..core.units import LengthUnit
 from ..core.visit import spoken_date
 from ..core.words import say
-from .errors import MovedOn, NotFound, NotReady, Withheld
+from .errors import BadFile, MovedOn, NotFound, NotReady, Withheld
 from .exchange import sheet_of
 from .follow_ups import paper_since, since_before
 from .models import Attachment, Member, Practice, PrintedCopy, Report, ReportHead, VisitSnapshot
@@ -101,13 +101,13 @@ class ReportService:
         return self._printed(member, working, workup, getattr(papers, copy)).pdf
 
     def letter(
-        self, member: Member, practice: Practice, visit_id: UUID, flag: str, unit: LengthUnit
+        self, member: Member, practice: Practice, visit_id: UUID, about: str, unit: LengthUnit
     ) -> bytes:
-        """The referral letter for a red flag of a visit; raises NotAllowed, NotFound."""
+        """The letter to a clinician for a red flag or a condition of a visit; raises NotAllowed, NotFound."""
         working, workup = self._visits.worked(member, visit_id, unit)
-        paper = letter_paper(practice, working, workup, flag)
+        paper = letter_paper(practice, working, workup, about)
         if paper is None:
-            raise NotFound("There is no such red flag in this visit.")
+            raise NotFound("There is no such red flag or condition in this visit.")
         return self._press.print(paper)
 
     def card(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> bytes:
@@ -238,6 +238,37 @@ class ReportService:
         report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
         require_consent(self._records.working(member.practice_id, report.visit_id).record)
         return report, self._press.print_request(legacy_paper(report.content))
+
+    def request_answers(self, member: Member, report_id: UUID, raw: bytes) -> dict[str, str]:
+        """Read a form of a request that came back, as answers by path; what was left empty is left out.
+
+        A box without a tick is no answer: nobody said that it was not done.
+
+        Raises NotFound, NotAllowed; Withheld without the client's consent as it stands now; BadFile where it is not
+        a form of this version.
+        """
+        require_writer(member)
+        report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
+        require_consent(self._records.working(member.practice_id, report.visit_id).record)
+        try:
+            filled = self._press.read_request(raw)
+        except ValueError as error:
+            raise BadFile(f"{error}") from error
+        asked = [one.id for one in legacy_paper(report.content).requests if one.id]
+        if not any(f"done_{id}" in filled for id in asked):
+            raise BadFile(
+                f"This PDF has none of the boxes of version {report.number}'s form. Read in the file that came back, "
+                "filled in on a screen; a printed and scanned form has to be entered by hand."
+            )
+        found = {}
+        for id in asked:
+            of = fields.report.request(id)
+            if filled.get(f"done_{id}"):
+                found[of.done.id] = "yes"
+            if note := filled.get(f"note_{id}", "").strip():
+                found[of.note.id] = note
+        by = ", ".join(said for name in ("by", "on") if (said := filled.get(name, "").strip()))
+        return {**found, fields.report.requests_by.id: by} if by else found
 
     def _papers(
         self, practice: Practice, working: VisitSnapshot, workup: Workup, unit: LengthUnit

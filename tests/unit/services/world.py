@@ -27,6 +27,9 @@ class PaperPress:
     def mark(self, pdf, words):
         return pdf + words.encode()
 
+    def read_request(self, pdf):
+        raise AssertionError(pdf)
+
     def print_request(self, paper):
         return paper.model_dump_json().encode()
 

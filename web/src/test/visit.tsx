@@ -119,6 +119,7 @@ export function aField(over: Partial<Field> = {}): Field {
     ...{
       part: "",
       when: [],
+      or_when: [],
       health: false,
       pair: "",
       one_line: false,
@@ -217,7 +218,7 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
     ...{ step: "work", part, sought: null, go, seek, setPart },
     ...{ found: () => {}, goPlace: () => {} },
   };
-  const visit = { reports: [] } as unknown as Schemas["VisitOut"];
+  const visit = { reports: [], consents: [] } as unknown as Schemas["VisitOut"];
   const said: VisitFacts = {
     ...{ visit, catalogue, fields: [aField()], unit: "cm", readOnly: false, place: "main" },
     ...facts,

@@ -89,7 +89,7 @@ def advice(facts: Facts, rule: Rule, posture: str) -> Advice:
     """
     barred = facts.case.person.against(rule.asks)
     if barred is not None:
-        return Advice(advice=barred.limit.says, instruction=barred.limit.says, directions=())
+        return Advice(advice=barred.says, instruction=barred.says, directions=())
     do, moves = rule.do, rule.moves
     if not moves:
         return Advice(advice=do, instruction=do.strip(), directions=())

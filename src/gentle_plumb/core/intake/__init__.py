@@ -3,20 +3,33 @@
 from .body_chart import MAP_H, MAP_W, REGIONS, STRONGEST, DiscomfortKind, DiscomfortOften, Region
 from .consents import CONSENTS, Consent
 from .demands import Demand
+from .figures import FIGURES, Figure, says_of
 from .limits import LIMITS, STRONGER, Limit, LimitId
-from .person_limits import Held, LimitInForce, PersonLimits, limits_applying, person_limits
+from .person_limits import (
+    LEAST_HIP_DEG,
+    SHORT_STANDING_MIN,
+    Held,
+    Lifted,
+    LimitInForce,
+    PersonLimits,
+    limits_applying,
+    person_limits,
+)
 from .precautions import PRECAUTIONS, Precaution
 from .red_flags import RED_FLAGS, URGENCY, RedFlag, Urgency
 from .surgery import OperatedPart
 
 __all__ = [
     "CONSENTS",
+    "FIGURES",
+    "LEAST_HIP_DEG",
     "LIMITS",
     "MAP_H",
     "MAP_W",
     "PRECAUTIONS",
     "RED_FLAGS",
     "REGIONS",
+    "SHORT_STANDING_MIN",
     "STRONGER",
     "STRONGEST",
     "URGENCY",
@@ -24,7 +37,9 @@ __all__ = [
     "Demand",
     "DiscomfortKind",
     "DiscomfortOften",
+    "Figure",
     "Held",
+    "Lifted",
     "Limit",
     "LimitId",
     "LimitInForce",
@@ -36,4 +51,5 @@ __all__ = [
     "Urgency",
     "limits_applying",
     "person_limits",
+    "says_of",
 ]

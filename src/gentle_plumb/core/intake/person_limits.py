@@ -11,27 +11,31 @@ from functools import cached_property
 
 from ..choices import Hand
 from .demands import Demand
+from .figures import FIGURES, says_of
 from .limits import LIMITS, STRONGER, Limit, LimitId
 from .precautions import PRECAUTIONS
 from .surgery import PART_BARS, STANDS_ON, OperatedPart
 
-HIP_OPEN_DEG, HIP_ABOVE_KNEE_DEG = 100.0, 95.0
-"""Least angle of the hip, degrees: back supported and open; past 90 by more than a hand's error."""
+LEAST_HIP_DEG = {LimitId.HIP_OPEN: 100.0, LimitId.HIP_ABOVE_KNEE: 95.0}
+"""Least angle of the hip, degrees: back supported and open; past 90 by more than a hand's error. Source: house-care."""
 SHORT_STANDING_MIN = 10.0
 """Longest spell of standing where only short ones are allowed, minutes."""
 SHORT_HOLD_S = 5.0
 """Longest hold of a movement where holds are to be short, seconds."""
-Held = Mapping[str, frozenset[LimitId]]
-"""Conditions that are there, each with the limits of it that were lifted."""
+Lifted = Mapping[LimitId, float | None]
+"""Limits that a clinician lifted (None), or set to a figure, in the unit of :data:`~.figures.FIGURES`."""
+Held = Mapping[str, Lifted]
+"""Conditions that are there, each with what was lifted or set of its limits."""
 
 
 @dataclass(frozen=True, kw_only=True)
 class LimitInForce:
-    """A limit that holds: ``because`` of which conditions, and whom to ask."""
+    """A limit that holds: ``because`` of which conditions, whom to ask, the figure a clinician set."""
 
     id: LimitId
     because: tuple[str, ...]
     ask: tuple[str, ...]
+    figure: float | None = None
 
     @property
     def limit(self) -> Limit:
@@ -39,10 +43,22 @@ class LimitInForce:
         return LIMITS[self.id]
 
     @property
+    def says(self) -> str:
+        """What is kept to, with its figure."""
+        return says_of(self.id, self.figure)
+
+    @property
+    def at_work(self) -> str:
+        """What the workplace is told, with its figure; empty where it needs to know nothing."""
+        if self.figure is None or not self.limit.at_work:
+            return self.limit.at_work
+        return FIGURES[self.id].at_work.format(figure=f"{self.figure:g}")
+
+    @property
     def reason(self) -> str:
         """The limit with its conditions and whom to ask, in one sentence each."""
         ask = " or ".join(dict.fromkeys(self.ask))
-        return f"{self.limit.says} {' and '.join(self.because)}: ask the {ask}."
+        return f"{self.says} {' and '.join(self.because)}: ask the {ask}."
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -84,7 +100,7 @@ class PersonLimits:
 
     @property
     def walks(self) -> bool:
-        """Whether words of rising and going fit this person."""
+        """Whether words of rising and going fit."""
         return not self.has(LimitId.SEATED_ONLY)
 
     @property
@@ -102,14 +118,20 @@ class PersonLimits:
         """Longest spell of standing, minutes; None where nothing limits it."""
         if not self.stands:
             return 0.0
-        return SHORT_STANDING_MIN if self.has(LimitId.SHORT_STANDING) else None
+        short = self.held(LimitId.SHORT_STANDING)
+        return min(SHORT_STANDING_MIN, short.figure or SHORT_STANDING_MIN) if short else None
+
+    @property
+    def standing_an_hour(self) -> float | None:
+        """Most standing in any hour, minutes; None where nobody has set it."""
+        short = self.held(LimitId.SHORT_STANDING)
+        return short.figure if short is not None else None
 
     @property
     def least_hip(self) -> float:
         """Least angle of the hip, degrees; 0 where nothing limits it."""
-        if self.has(LimitId.HIP_OPEN):
-            return HIP_OPEN_DEG
-        return HIP_ABOVE_KNEE_DEG if self.has(LimitId.HIP_ABOVE_KNEE) else 0.0
+        held = ((self.held(id), least) for id, least in LEAST_HIP_DEG.items())
+        return max((one.figure or least for one, least in held if one is not None), default=0.0)
 
     @property
     def longest_hold(self) -> float | None:
@@ -136,7 +158,7 @@ class PersonLimits:
     @property
     def at_work(self) -> tuple[str, ...]:
         """What is done or left undone, for the workplace: never why."""
-        return tuple(one.limit.at_work for one in self.in_force if one.limit.at_work)
+        return tuple(one.at_work for one in self.in_force if one.at_work)
 
 
 def person_limits(
@@ -145,49 +167,78 @@ def person_limits(
     wheelchair: bool = False,
     operated: OperatedPart | None = None,
     weak_side: Hand | None = None,
+    answered: Mapping[str, float] | None = None,
 ) -> PersonLimits:
     """Return the limits in force.
 
     Parameters
     ----------
     held : mapping
-        The conditions that are there, each with the limits of it that a clinician has lifted.
+        The conditions that are there, each with what a clinician has lifted or set of its limits.
     wheelchair : bool
         Whether the client sits in one, as the pieces say.
-    operated : OperatedPart, optional
-        What was operated on; not said: any part may have been.
-    weak_side : Hand, optional
-        The side of a one-sided weakness.
+    operated, weak_side : optional
+        What was operated on (not said: any part may have been); the side of a one-sided weakness.
+    answered : mapping, optional
+        Most standing in an hour, minutes, a clinician set in answer to a red flag, by the flag.
 
     Examples
     --------
-    >>> person_limits({"dizziness": frozenset()}).stands
+    >>> person_limits({"dizziness": {}}).stands
     False
-    >>> person_limits({"dizziness": frozenset({LimitId.NO_STANDING})}).stands
+    >>> person_limits({"dizziness": {LimitId.NO_STANDING: None}}).stands
     True
+    >>> person_limits({"dizziness": {LimitId.NO_STANDING: 8.0}}).standing_an_hour
+    8.0
 
     """
     there = {**held}
     if wheelchair:
-        there["wheelchair"] = frozenset()  # what they sit in is a fact, and nobody lifts it
+        there["wheelchair"] = {}  # what they sit in is a fact, and nobody lifts it
     because: dict[LimitId, list[str]] = {}
     ask: dict[LimitId, list[str]] = {}
+    figures: dict[LimitId, list[float]] = {}
+
+    def hold(limit: LimitId, label: str, whom: str, figure: float | None) -> None:
+        because.setdefault(limit, []).append(label)
+        ask.setdefault(limit, []).append(whom)
+        if figure is not None:
+            figures.setdefault(limit, []).append(figure)
+
     for id, lifted in there.items():
         care = PRECAUTIONS[id]
         for limit in limits_applying(id, operated):
-            if limit in lifted:
-                continue
-            because.setdefault(limit, []).append(care.label)
-            ask.setdefault(limit, []).append(care.ask)
+            figure = lifted.get(limit)
+            if figure is not None:
+                hold(FIGURES[limit].becomes, care.label, care.ask, figure)
+            elif limit not in lifted:
+                hold(limit, care.label, care.ask, None)
+    for label, minutes in (answered or {}).items():
+        hold(LimitId.SHORT_STANDING, label, "clinician who answered", minutes)
     return PersonLimits(
         in_force=tuple(
-            LimitInForce(id=id, because=tuple(because[id]), ask=tuple(ask[id]))
+            LimitInForce(
+                id=id,
+                because=tuple(because[id]),
+                ask=tuple(ask[id]),
+                figure=_strictest(id, figures.get(id, ()), len(because[id])),
+            )
             for id in LIMITS
             if id in because and not STRONGER.get(id, frozenset()) & because.keys()
         ),
         operated=(operated,) if operated is not None and LimitId.PART_RESTS in because else (),
         weak_side=weak_side if LimitId.ABLE_SIDE in because else None,
     )
+
+
+def _strictest(id: LimitId, figures: Collection[float], conditions: int) -> float | None:
+    """Return the figure that binds where several were set; the usual one counts where a condition has none."""
+    if not figures:
+        return None
+    usual = LEAST_HIP_DEG.get(id)
+    if usual is None:
+        return min(figures)
+    return max(figures if len(figures) == conditions else (*figures, usual))
 
 
 def limits_applying(precaution: str, operated: OperatedPart | None) -> tuple[LimitId, ...]:

@@ -1,8 +1,8 @@
 """The client's own page: what a client is asked, how answers are read, and how they are sorted."""
 
+from .habits import HABIT_OF
 from .lengths import LengthDoubt, doubtful_lengths
 from .questions import (
-    HABIT_OF,
     LENGTHS,
     ROUNDS,
     STATION,

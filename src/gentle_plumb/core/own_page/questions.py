@@ -63,17 +63,6 @@ WHEELCHAIR = "care.wheelchair"
 """The question whose yes leaves out what asks about getting up, standing or the chair."""
 OF_WALKING = frozenset({"station.feet", "station.breaks", "station.chair_moves"})
 LENGTHS_OF_WALKING = frozenset({"stature", "popliteal_height"})
-HABIT_OF: dict[str, str] = {
-    "feet": "feet_hanging",
-    "back": "back_free",
-    "shoulders": "shoulders_raised",
-    "wrists": "wrist_back",
-    "mouse": "elbow_out",
-    "screen_front": "head_turned",
-    "text": "head_ahead",
-    "phone": "phone_shoulder",
-}
-"""What a no to a question about the workstation drafts as seen, until the practitioner has looked. Source: house-self-check."""
 ROOM_ASKED = (
     *("glare", "window", "lamp", "noise", "temperature", "clutter", "stored", "floor"),
     *("stability", "cables", "trips", "electrical"),

@@ -16,7 +16,7 @@ from .rhythms import Pattern, Posture
 from .spell import Fixed, Spell, clock
 from .tasks import TaskDay
 
-LONGEST_DAY_MIN = 24 * 60
+LONGEST_DAY_MIN, HOUR_MIN = 24 * 60, 60
 LEAST_SPELL_MIN = 3
 """What is left of a window under this is no spell of its own: it is added to the one before. House value."""
 FIRST_SPELL_MIN, FIRST_SPELLS = 15, 2
@@ -41,6 +41,8 @@ class DayRequest:
         Whether anything is done standing.
     longest_stand : int or None
         Longest spell of standing, minutes; None where nothing limits it.
+    stand_an_hour : int or None
+        Most standing in any hour, minutes; None where nothing limits it.
     most_standing : int or None
         Standing of the whole day while somebody gets used to it; None: all of it.
     walk_every, walk_minutes : int
@@ -54,6 +56,7 @@ class DayRequest:
     fixed: tuple[Fixed, ...] = ()
     stands: bool = True
     longest_stand: int | None = None
+    stand_an_hour: int | None = None
     most_standing: int | None = None
     walk_every: int = 0
     walk_minutes: int = 0
@@ -142,6 +145,8 @@ def _within(asked: DayRequest, spells: Sequence[Spell]) -> list[Spell]:
     """Return the day with no more standing than there may be, spread evenly over it."""
     longest = asked.longest_stand if asked.stands else 0
     spells = list(_short_enough(spells, longest))
+    if asked.stand_an_hour is not None:
+        spells = list(_within_each_hour(spells, asked.stand_an_hour))
     standing = [at for at, one in enumerate(spells) if one.posture == "stand"]
     able = sum(task.minutes for task in asked.tasks if task.may_stand)
     most = able if asked.most_standing is None else min(able, asked.most_standing)
@@ -184,6 +189,29 @@ def _short_enough(spells: Sequence[Spell], longest: int | None) -> Iterator[Spel
         if stays < one.minutes:
             stood = 0
             yield replace(one, at=one.at + stays, minutes=one.minutes - stays, posture="sit")
+
+
+def _within_each_hour(spells: Sequence[Spell], most: int) -> Iterator[Spell]:
+    """Yield the spells with no more standing in any sixty minutes than there may be; the rest of it is sat."""
+    stood: list[int] = []
+    for one in spells:
+        if one.posture != "stand":
+            yield one
+            continue
+        first = one.at
+        while first < one.end and sum(minute > first - HOUR_MIN for minute in stood) >= most:
+            first += 1
+        recent = sum(minute > first - HOUR_MIN for minute in stood)
+        stays = min(one.end - first, most - recent)
+        if stays < LEAST_SPELL_MIN:
+            yield replace(one, posture="sit")
+            continue
+        if first > one.at:
+            yield replace(one, minutes=first - one.at, posture="sit")
+        stood += range(first, first + stays)
+        yield replace(one, at=first, minutes=stays)
+        if first + stays < one.end:
+            yield replace(one, at=first + stays, minutes=one.end - first - stays, posture="sit")
 
 
 def _spread(spells: Sequence[Spell], standing: Sequence[int], most: int) -> set[int]:

@@ -35,6 +35,13 @@ class Rhythm:
         return max((minutes for posture, minutes in self.pattern if posture == "stand"), default=0)
 
     @property
+    def standing_an_hour(self) -> int:
+        """Standing in an hour of it, minutes; of a longer pattern in the hour with most."""
+        whole = sum(minutes for _, minutes in self.pattern)
+        stands = sum(minutes for posture, minutes in self.pattern if posture == "stand")
+        return min(60, max(self.longest_stand, round(60 * stands / whole)))
+
+    @property
     def needs_standing(self) -> bool:
         """Whether it makes no sense without standing."""
         return self.longest_stand > 0 and not self.sits_else
@@ -55,8 +62,9 @@ class Rhythm:
                 return (
                     "Needs a desk that reaches standing height, or a place elsewhere to stand at."
                 )
-        longest = person.longest_stand
-        if self.longest_stand and longest and self.longest_stand > longest:
+        longest, hourly = person.longest_stand, person.standing_an_hour
+        too_long = longest is not None and self.longest_stand > longest
+        if self.longest_stand and (too_long or (hourly and self.standing_an_hour > hourly)):
             short = person.held(LimitId.SHORT_STANDING)
             return short.reason if short is not None else None
         return None
@@ -75,6 +83,12 @@ RHYTHMS: dict[str, Rhythm] = {
             label="20 sit · 8 stand · 2 move",
             pattern=_cycle(20, 8, 2),
             says="On your feet twice an hour, with a few steps each time.",
+        ),
+        Rhythm(
+            id="sit50_stand8_move2",
+            label="50 sit · 8 stand · 2 move",
+            pattern=_cycle(50, 8, 2),
+            says="On your feet once an hour, for people new to standing at work.",
         ),
         Rhythm(
             id="sit40_stand20",
@@ -128,8 +142,15 @@ RHYTHMS: dict[str, Rhythm] = {
 
 OWN = "own"
 """The rhythm made of the practitioner's own numbers."""
-WITH_STANDING, WITHOUT_STANDING = "sit20_stand8_move2", "up_every_30"
-"""What is proposed where nobody has chosen: with a place to stand at, and without. Source: house-rhythm."""
+WITH_STANDING, ONCE_AN_HOUR, WITHOUT_STANDING = (
+    "sit20_stand8_move2",
+    "sit50_stand8_move2",
+    "up_every_30",
+)
+"""What is proposed where nobody has chosen: with a place to stand at, for little standing, and without.
+
+Source: house-rhythm.
+"""
 
 
 def own_rhythm(sit: int, stand: int, move: int) -> Rhythm:
@@ -146,7 +167,7 @@ def own_rhythm(sit: int, stand: int, move: int) -> Rhythm:
 
 def proposed_rhythm(chosen: str, person: PersonLimits, *, desk_stands: bool) -> str:
     """The rhythm to propose: the practice's, if it can be kept here; else the usual one."""
-    for id in (chosen, WITH_STANDING):
+    for id in (chosen, WITH_STANDING, ONCE_AN_HOUR):
         rhythm = RHYTHMS.get(id)
         if rhythm is not None and rhythm.barred_by(person, desk_stands=desk_stands) is None:
             return rhythm.id

@@ -75,7 +75,7 @@ def programme_view(
         rules.append(say("move.holds", flags="; ".join(programme.holds)))
     for id in (LimitId.RISE_SLOWLY, LimitId.SUPERVISED, LimitId.FEET_BY_EYE):
         held = person.held(id)
-        rules += [held.limit.says] if held is not None else []
+        rules += [held.says] if held is not None else []
     return ProgrammeView(
         chosen=[_chosen(one, placed.get(one.movement.id, [])) for one in programme.chosen],
         further=[_further(one) for one in programme.further],
@@ -121,5 +121,5 @@ def _further(one: Movement) -> FurtherMovement:
 
 
 def _left_out(one: LeftOut) -> LeftOutMovement:
-    because = f"{one.limit.limit.says} {' and '.join(one.limit.because)}."
+    because = f"{one.limit.says} {' and '.join(one.limit.because)}."
     return LeftOutMovement(id=one.movement.id, label=one.movement.label, because=because)

@@ -227,7 +227,7 @@ def _tips(totals: DayTotals, day: WorkingDay, person: PersonLimits) -> list[str]
         found.append(say("day.micro", every=f"{day.micro_every}", seconds=f"{MICRO_S}"))
     if totals.stand and not day.desk_stands and day.elsewhere != Elsewhere.NO:
         found.append(say(f"day.elsewhere_{day.elsewhere}"))
-    return found + [one.limit.says for one in person.in_force if one.limit.of_the_day]
+    return found + [one.says for one in person.in_force if one.limit.of_the_day]
 
 
 def rhythm_of(views: Sequence[RhythmView], id: str | None) -> RhythmView | None:

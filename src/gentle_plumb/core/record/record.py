@@ -45,7 +45,7 @@ class Record:
 
     def applies(self, field: Field[object]) -> bool:
         """Whether a field makes sense with what is already said."""
-        return self.holds(field.when)
+        return self.holds(field.when) or (bool(field.or_when) and self.holds(field.or_when))
 
     def members(self, family: str) -> Iterator[str]:
         """Yield the identifiers under what a family's paths begin with, in the order entered."""

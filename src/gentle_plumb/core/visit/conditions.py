@@ -6,6 +6,7 @@ from datetime import date
 
 from ..intake import Held, PersonLimits, person_limits
 from ..record import Record, fields
+from .red_flags import raised_red_flags
 
 
 def limits_of(
@@ -17,20 +18,25 @@ def limits_of(
         wheelchair=wheelchair,
         operated=record[fields.conditions.operated],
         weak_side=record[fields.conditions.weak_side],
+        answered={
+            flag.label: flag.standing
+            for flag in raised_red_flags(record)
+            if flag.standing is not None and flag.answered(as_of)
+        },
     )
 
 
 def conditions_of(record: Record, as_of: date | None = None) -> Held:
-    """Return the conditions that are there, each with its limits that a clinician has lifted.
+    """Return the conditions that are there, each with its limits that a clinician has lifted or set to a figure.
 
-    A limit is lifted once it is said by whom and from which day, and not before that day.
+    A limit changes once it is said by whom and from which day, and not before that day.
     """
     return {
-        id: frozenset(
-            limit
+        id: {
+            limit: record[cleared.figure] if cleared.figure is not None else None
             for limit, cleared in asked.cleared.items()
             if record.said(cleared.by) and _by_then(record[cleared.on], as_of)
-        )
+        }
         for id, asked in fields.conditions.precaution.items()
         if record.yes(asked.there)
     }

@@ -22,7 +22,8 @@ class RaisedRedFlag:
     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
     back came to; ``waits_for`` is the
     path of the first part that is missing, ``paths`` are those of all its parts. ``answer``, ``answered_by`` and
-    ``answered_on`` are what the clinician said, who and from which day.
+    ``answered_on`` are what the clinician said, who and from which day; ``standing`` the most standing in an hour
+    that they allow, minutes.
     """
 
     id: str
@@ -38,6 +39,7 @@ class RaisedRedFlag:
     waits_for: str
     paths: tuple[str, ...]
     answer: ClinicianSays | None
+    standing: float | None
     answered_by: str
     answered_on: str
 
@@ -83,6 +85,7 @@ def _raised(
         (asked.done, _says(told) and len(told.split()) >= LEAST_WORDS),
         (asked.by, _says(by, letters=LEAST_WORDS)),
     )
+    standing = record[asked.standing]
     missing = [field.id for field, answered in parts if not answered]
     return RaisedRedFlag(
         id=id,
@@ -105,6 +108,7 @@ def _raised(
             asked.call_back.id,
         ),
         answer=record[asked.answer],
+        standing=standing if record[asked.answer] == ClinicianSays.LIMITED else None,
         answered_by=record.said(asked.answered_by),
         answered_on=record.said(asked.answered_on),
     )

@@ -107,7 +107,7 @@ def working_day(record: Record, case: Case, *, desk_stands: bool) -> WorkingDay 
     rhythm = _rhythm(record, chosen) if chosen else RHYTHMS[proposed]
     if rhythm.barred_by(person, desk_stands=stands) is not None:
         rhythm = RHYTHMS[proposed]
-    longest = person.longest_stand
+    longest, hourly = person.longest_stand, person.standing_an_hour
     fixed = fixed_times(record, tasks)
     start, doubt = _start(record, tasks, fixed)
     asked = DayRequest(
@@ -117,6 +117,7 @@ def working_day(record: Record, case: Case, *, desk_stands: bool) -> WorkingDay 
         fixed=fixed,
         stands=stands,
         longest_stand=None if longest is None else int(longest),
+        stand_an_hour=None if hourly is None else int(hourly),
         walk_every=minutes_or(record[at.walk_every], 0),
         walk_minutes=minutes_or(record[at.walk_minutes], 3),
     )

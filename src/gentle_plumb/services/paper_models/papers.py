@@ -175,10 +175,11 @@ class RecordPaper(PaperHead):
 
 
 class LetterPaper(Signature):
-    """A referral letter for one red flag.
+    """A letter to a clinician, for one red flag or one condition.
 
     To whom, how soon, who the client is, what was reported and since when, what was seen, what the client was told,
-    and one question that can be answered: ``answers`` are what to tick, ``limits`` what holds until then.
+    and one question that can be answered: ``answers`` are what to tick, ``lines`` what is
+    written on lines, ``limits`` what holds until then.
     """
 
     kind: Literal["letter"] = "letter"
@@ -204,6 +205,8 @@ class LetterPaper(Signature):
     question: str = ""
     limits: list[str] = Field(default_factory=list)
     answers: list[str] = Field(default_factory=list)
+    lines: list[str] = Field(default_factory=list)
+    title: str = "Referral"
     sha256: str | None = None
 
 

@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence, Set
 from dataclasses import replace
 
 from ...core.actions import KINDS
-from ...core.intake import RED_FLAGS, LimitId
+from ...core.intake import RED_FLAGS, LimitId, LimitInForce
 from ...core.presentation import hard_limit_words
 from ...core.record import fields
 from ...core.record.fields.report import Unconfirmed
@@ -141,6 +141,7 @@ def things_that_matter(
         one for one in left if one.id not in taken and (one.resolves or one.heading != KINDS["set"])
     ]
     places = {id: at for at, id in enumerate(order)}
+    found = found or left  # where nothing answers a cause, what is still to do comes first
     return sorted(found[:FIRST], key=lambda one: places.get(one.id, len(places)))
 
 
@@ -173,29 +174,34 @@ def _helps(cause: PaperCause) -> str:
     return say("first.helps_felt", cause=words, felt=f"{felt[0].lower()}{felt[1:]}")
 
 
-def limit_lines(workup: Workup) -> list[str]:
-    """Return what is kept to, a line each: a limit of several conditions once, the stronger for the weaker."""
-    said: dict[LimitId, str] = {}
+def limit_lines(workup: Workup, those: Sequence[LimitInForce] | None = None) -> list[str]:
+    """Return what is kept to, a line each: a limit of several conditions once, the stronger for the weaker.
+
+    ``those`` are the limits that are told; not given: all that are in force.
+    """
+    said: dict[LimitId, dict[str, None]] = {}
     for care in workup.cares:
         for one in care.limits:
-            if one.cleared is None and workup.limits.has(one.id):
-                said.setdefault(one.id, " ".join(part for part in (one.unmet, one.clears) if part))
+            if one.binds is not None:
+                said.setdefault(one.binds, {}).update(
+                    dict.fromkeys(part for part in (one.set, one.unmet, one.clears) if part)
+                )
     return [
         " ".join(
             part
             for part in (
                 say(
                     "limit.line",
-                    says=one.limit.says.rstrip("."),
+                    says=one.says.rstrip("."),
                     because=", ".join(one.because).lower(),
                     ask=" or ".join(dict.fromkeys(one.ask)),
                 )
                 + ".",
-                said.get(one.id, ""),
+                *said.get(one.id, ()),
             )
             if part
         )
-        for one in workup.limits.in_force
+        for one in (workup.limits.in_force if those is None else those)
     ]
 
 

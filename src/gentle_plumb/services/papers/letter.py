@@ -1,13 +1,24 @@
-"""The letter to a clinician for one red flag: what was reported and seen, and one question that can be answered."""
+"""The letter to a clinician for a red flag or a condition: what was reported and seen, and what can be answered."""
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+
 from ...core.findings import Discomfort
-from ...core.intake import URGENCY
+from ...core.intake import (
+    FIGURES,
+    LEAST_HIP_DEG,
+    PRECAUTIONS,
+    SHORT_STANDING_MIN,
+    URGENCY,
+    LimitId,
+    LimitInForce,
+)
+from ...core.record import Record, fields
 from ...core.record.fields.flag_fields import ClinicianSays
 from ...core.states import StateKind
 from ...core.visit import spoken_date
-from ...core.words import say
+from ...core.words import say, say_degrees
 from ..models import Practice, VisitSnapshot
 from ..paper_models import LetterPaper
 from ..workup import Workup
@@ -18,15 +29,52 @@ MOST_SEEN = 4
 """So many of the things that were seen are told. House value."""
 
 
+@dataclass(frozen=True, kw_only=True)
+class _Subject:
+    """What a letter is about: a red flag or a condition, to whom it goes, and the limits it asks about."""
+
+    title: str
+    to: str
+    urgency: str
+    sign: str
+    told: str
+    limits: tuple[LimitInForce, ...]
+    by: str = ""
+    call_back: str = ""
+
+
 def letter_paper(
-    practice: Practice, opened: VisitSnapshot, workup: Workup, flag: str
+    practice: Practice, opened: VisitSnapshot, workup: Workup, about: str
 ) -> LetterPaper | None:
-    """Return the letter for a flag that is there; None for any other."""
-    raised = next((one for one in workup.signs if one.id == flag), None)
-    if raised is None:
+    """Return the letter for a red flag or a condition that is there, by name; None for any other."""
+    raised = next((one for one in workup.signs if one.id == about), None)
+    care = next((one for one in workup.cares if one.id == about), None)
+    if raised is not None:
+        subject = _Subject(
+            title=say("letter.referral"),
+            to=raised.to,
+            urgency=URGENCY[raised.urgency],
+            sign=raised.label,
+            told=raised.told,
+            by=raised.by,
+            call_back=spoken_date(raised.call_back) if raised.call_back else "",
+            limits=workup.limits.in_force,
+        )
+    elif care is not None:
+        subject = _Subject(
+            title=say("letter.asks"),
+            to=care.ask,
+            urgency=say("letter.usual"),
+            sign=care.label,
+            told=care.note or "",
+            limits=tuple(one for one in workup.limits.in_force if care.label in one.because),
+        )
+    else:
         return None
+    questions = _questions(opened.client.name, workup, subject, about)
     born = opened.client.birth_year
     return LetterPaper(
+        title=subject.title,
         practice=practice.name,
         letterhead=practice.letterhead.splitlines(),
         call=practice.contact,
@@ -34,12 +82,12 @@ def letter_paper(
         client=opened.client.name,
         birth_year=f"{born}" if born else "",
         visited=spoken_date(opened.visit.started_on.isoformat()),
-        to=raised.to,
-        urgency=URGENCY[raised.urgency],
-        sign=raised.label,
-        told=raised.told,
-        by=raised.by,
-        call_back=spoken_date(raised.call_back) if raised.call_back else "",
+        to=subject.to,
+        urgency=subject.urgency,
+        sign=subject.sign,
+        told=subject.told,
+        by=subject.by,
+        call_back=subject.call_back,
         felt=workup.felt,
         reported=[_reported(one) for one in workup.through.facts.felt],
         seen=[
@@ -48,8 +96,9 @@ def letter_paper(
             if one.state == "off" and one.verdict is not None and one.verdict != "dismissed"
         ][:MOST_SEEN],
         done=_done(workup),
-        question=_question(workup, raised.id),
-        limits=limit_lines(workup),
+        question=" ".join(questions),
+        lines=_lines(subject.limits),
+        limits=limit_lines(workup, subject.limits),
         answers=[one.label for one in ClinicianSays],
         cares=[precaution(care) for care in workup.cares],
         work=opened.client.work,
@@ -78,9 +127,38 @@ def _done(workup: Workup) -> str:
     return " ".join(found) or say("letter.nothing")
 
 
-def _question(workup: Workup, flag: str) -> str:
-    """Return the question: may the work and the exercises go on, and, where standing waits, from when."""
-    stands = workup.limits.against_standing
-    if stands is not None and workup.limits.walks:
-        return say("letter.may_stand")
-    return say("letter.may_move" if flag != "other" else "letter.may_go_on")
+def _questions(client: str, workup: Workup, subject: _Subject, about: str) -> list[str]:
+    """Return what is asked: of the limits that hold, whether each may go, with the number and day that matter."""
+    held = {one.id: one for one in subject.limits}
+    found = []
+    standing = held.get(LimitId.NO_STANDING) or held.get(LimitId.SHORT_STANDING)
+    if standing is not None:
+        found.append(_standing(client, workup.record, standing))
+    if any(id in held for id in LEAST_HIP_DEG):
+        least = say_degrees(workup.limits.least_hip)
+        found.append(say("letter.hip", client=client, least=least))
+    if about in PRECAUTIONS:
+        return found if len(found) == len(held) else [*found, say("letter.may_lift")]
+    go_on = say("letter.may_go_on") if about == "other" else say("letter.may_move", client=client)
+    return [*found, go_on]
+
+
+def _standing(client: str, record: Record, standing: LimitInForce) -> str:
+    asked = record[fields.conditions.standing_asked] or SHORT_STANDING_MIN
+    from_day = record.said(fields.conditions.standing_from)
+    minutes = f"{max(asked, standing.figure or 0.0):g}"
+    if standing.id == LimitId.SHORT_STANDING and asked <= (standing.figure or SHORT_STANDING_MIN):
+        return say("letter.may_stand_longer", client=client, minutes=minutes)
+    if not from_day:
+        return say("letter.may_stand", client=client, minutes=minutes)
+    return say("letter.may_stand.from", client=client, minutes=minutes, on=spoken_date(from_day))
+
+
+def _lines(limits: tuple[LimitInForce, ...]) -> list[str]:
+    """Return the lines on which an answer within limits is written, each with its unit."""
+    figures = dict.fromkeys(
+        f"{figure.label}, {figure.unit}"
+        for one in limits
+        if (figure := FIGURES.get(one.id)) is not None
+    )
+    return [*figures, say("letter.other_limits")]

@@ -14,7 +14,7 @@ from ..workup import Workup
 def precaution(care: PrecautionView) -> PaperPrecaution:
     """Return what is kept to and what was lifted of it."""
     held = [
-        " ".join(part for part in (one.says, one.unmet, one.clears) if part)
+        " ".join(part for part in (one.says, one.set, one.unmet, one.clears) if part)
         for one in care.limits
         if one.cleared is None
     ]

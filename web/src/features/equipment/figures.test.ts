@@ -3,7 +3,7 @@ import type { Schemas } from "@/shared/api/client";
 import { appliesTo, byWeight, figuresOf, figuresOfStation } from "./figures";
 
 const field = (id: string, kind: string, label: string, unit = "", pair = "") =>
-  ({ id, kind, label, unit, pair, when: [] }) as unknown as Schemas["FieldOut"];
+  ({ id, kind, label, unit, pair, when: [], or_when: [] }) as unknown as Schemas["FieldOut"];
 const FIELDS = [
   field("look.chair.kind", "choice", "Kind"),
   field("look.chair.slope", "number", "Slope", "°"),

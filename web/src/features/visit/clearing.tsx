@@ -3,13 +3,13 @@ import { FieldRow } from "./field-row";
 import { useVisitFacts } from "./state/facts";
 import { useCells } from "./state/recording";
 
-/** Who lifted a limit, and on which day: both are needed, and until then it binds. */
+/** Who lifted a limit or set it to a figure, and from which day: name and day are needed, and until then it binds. */
 export function Clearing({
   care,
   limit,
 }: {
   care: Pick<Schemas["PrecautionView"], "id" | "ask" | "label">;
-  limit: Pick<Schemas["LimitView"], "id" | "cleared" | "clears">;
+  limit: Pick<Schemas["LimitView"], "id" | "cleared" | "clears" | "set">;
 }) {
   const { fields } = useVisitFacts();
   const cells = useCells();
@@ -17,19 +17,22 @@ export function Clearing({
   const asked = [`${path}.cleared_by`, `${path}.cleared_on`]
     .map((id) => fields.find((one) => one.id === id))
     .filter((one) => one !== undefined);
+  const figure = fields.find((one) => one.id === `${path}.figure`);
   const said = asked.filter((one) => cells.get(one.id)?.typed).length;
   return (
     <details open={said === 1 || undefined}>
       <summary className="flex min-h-11 items-center text-sm desk:min-h-8">
         {limit.cleared ? (
           <b>Cleared by {limit.cleared}: it no longer applies.</b>
+        ) : limit.set ? (
+          <b>{limit.set}</b>
         ) : limit.clears ? (
           <b>{limit.clears}</b>
         ) : said === 1 ? (
           <b>It holds until both are entered: by whom, and from which day.</b>
         ) : (
           <span>
-            Ask the {care.ask}. <u>Cleared …</u>
+            Ask the {care.ask}. <u>{figure ? "Cleared, or set to a figure …" : "Cleared …"}</u>
           </span>
         )}
       </summary>
@@ -37,9 +40,18 @@ export function Clearing({
         {asked.map((one) => (
           <FieldRow
             key={one.id}
-            field={{ ...one, label: one.id.endsWith("_by") ? "Cleared by" : "From" }}
+            field={{ ...one, label: one.id.endsWith("_by") ? "Said by" : "From" }}
           />
         ))}
+        {figure && (
+          <FieldRow
+            field={{
+              ...figure,
+              label: figure.unit === "min" ? "Standing in each hour" : "Hips open to at least",
+              help: "Left open: the limit is lifted altogether.",
+            }}
+          />
+        )}
       </div>
     </details>
   );

@@ -1205,7 +1205,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit_id}/letters/{flag}.pdf": {
+    "/api/visits/{visit_id}/letters/{about}.pdf": {
         parameters: {
             query?: never;
             header?: never;
@@ -1214,11 +1214,31 @@ export interface paths {
         };
         /**
          * Letter Pdf
-         * @description The referral letter for a red flag that is there.
+         * @description The letter to a clinician for a red flag or a condition that is there.
          */
-        get: operations["letter_pdf_api_visits__visit_id__letters__flag__pdf_get"];
+        get: operations["letter_pdf_api_visits__visit_id__letters__about__pdf_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reports/{report_id}/request-answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Request Answers
+         * @description Read a form of a request that came back: its answers by path, for the page to enter. Nothing is changed.
+         */
+        post: operations["request_answers_api_reports__report_id__request_answers_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3193,7 +3213,7 @@ export interface components {
         };
         /**
          * ClearedDocument
-         * @description A limit that was lifted: of which precaution, by whom, on which day.
+         * @description A limit that was lifted, or set to a figure: of which precaution, by whom, on which day.
          */
         ClearedDocument: {
             /** Precaution */
@@ -3206,6 +3226,11 @@ export interface components {
              * Format: date
              */
             on: string;
+            /**
+             * Figure
+             * @description What the limit was set to instead of lifted: minutes of standing an hour, or degrees of the hip.
+             */
+            figure?: number | null;
         };
         /**
          * ClientChange
@@ -3968,7 +3993,7 @@ export interface components {
          * @description A field: what it is called, which answers it takes, when it makes sense.
          *
          *     ``low`` and ``high`` are in mm for a length, in ``unit`` for a number; ``when`` are the answers
-         *     of other fields without which it makes no sense; ``pair`` is the range whose lower end it is.
+         *     of other fields without which it makes no sense, unless those of ``or_when`` hold; ``pair`` is the range whose lower end it is.
          */
         FieldOut: {
             /** Id */
@@ -4008,6 +4033,11 @@ export interface components {
             part: string;
             /** When */
             when: [
+                string,
+                string[]
+            ][];
+            /** Or When */
+            or_when: [
                 string,
                 string[]
             ][];
@@ -5264,8 +5294,10 @@ export interface components {
          * LimitView
          * @description One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.
          *
-         *     ``clears`` says from which day on it will be lifted, and by whom. ``of_the_day``: it is about how a day is spent. ``unmet`` says how the body as it will be placed breaks it, or that
-         *     this can't be told; empty where it is kept, or is not about a joint.
+         *     ``binds`` is the limit that holds because of it, None once it is lifted; ``set`` says who set it to a figure, and
+         *     from when. ``clears`` says from which day on it will be lifted or set, and by whom. ``of_the_day``: it is about how
+         *     a day is spent. ``unmet`` says how the body as it will be placed breaks it, or that this can't be told; empty where
+         *     it is kept, or is not about a joint.
          */
         LimitView: {
             id: components["schemas"]["LimitId"];
@@ -5279,6 +5311,9 @@ export interface components {
             unmet: string;
             /** Clears */
             clears: string;
+            binds: components["schemas"]["LimitId"] | null;
+            /** Set */
+            set: string;
         };
         /**
          * Line
@@ -7285,7 +7320,8 @@ export interface components {
          *     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
          *     back came to; ``waits_for`` is the
          *     path of the first part that is missing, ``paths`` are those of all its parts. ``answer``, ``answered_by`` and
-         *     ``answered_on`` are what the clinician said, who and from which day.
+         *     ``answered_on`` are what the clinician said, who and from which day; ``standing`` the most standing in an hour
+         *     that they allow, minutes.
          */
         RaisedRedFlag: {
             /** Id */
@@ -7315,6 +7351,8 @@ export interface components {
             /** Paths */
             paths: string[];
             answer: components["schemas"]["ClinicianSays"] | null;
+            /** Standing */
+            standing: number | null;
             /** Answered By */
             answered_by: string;
             /** Answered On */
@@ -14551,7 +14589,7 @@ export interface operations {
             };
         };
     };
-    letter_pdf_api_visits__visit_id__letters__flag__pdf_get: {
+    letter_pdf_api_visits__visit_id__letters__about__pdf_get: {
         parameters: {
             query?: {
                 /** @description Unit of every number shown. */
@@ -14560,8 +14598,8 @@ export interface operations {
             header?: never;
             path: {
                 visit_id: string;
-                /** @description The red flag's name. */
-                flag: string;
+                /** @description The red flag's or the condition's name. */
+                about: string;
             };
             cookie?: never;
         };
@@ -14574,6 +14612,84 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    request_answers_api_reports__report_id__request_answers_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                report_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string;
+                    };
                 };
             };
             /** @description Not signed in */

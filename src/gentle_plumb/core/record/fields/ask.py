@@ -7,12 +7,22 @@ from typing import Any
 
 from ...catalogue import TASKS
 from ...choices import Choice, Hand, YesNo
-from ...intake import CONSENTS, RED_FLAGS, REGIONS, STRONGEST, DiscomfortKind, DiscomfortOften
+from ...intake import (
+    CONSENTS,
+    FIGURES,
+    RED_FLAGS,
+    REGIONS,
+    STRONGEST,
+    DiscomfortKind,
+    DiscomfortOften,
+    LimitId,
+)
 from .field import Field, When
 from .flag_fields import CalledBack, ClinicianSays, FlagFields, OtherFlag
 from .place import Place, fields_in
 
 DONE_HELP = "What was done, and what the client was told."
+_STANDING = FIGURES[LimitId.NO_STANDING]
 
 
 class ConsentAnswer(Choice):
@@ -120,6 +130,15 @@ def _referral(at: Place, start: str, there: Field[Any], yes: When) -> FlagFields
         called=at.choice(f"{start}called", "Called back", CalledBack, health=True, when=yes),
         answer=at.choice(
             f"{start}answer", "The clinician says", ClinicianSays, health=True, when=yes
+        ),
+        standing=at.amount(
+            f"{start}standing",
+            _STANDING.label,
+            _STANDING.unit,
+            _STANDING.low,
+            _STANDING.high,
+            health=True,
+            when=yes,
         ),
         answered_by=at.words(
             f"{start}answered_by", "Answered by", health=True, when=yes, one_line=True

@@ -6,17 +6,20 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from ...choices import Hand, YesNo
-from ...intake import LIMITS, PRECAUTIONS, LimitId, OperatedPart
+from ...intake import FIGURES, LIMITS, PRECAUTIONS, LimitId, OperatedPart
 from .field import Field, When
 from .place import Place
+
+_STANDING = FIGURES[LimitId.NO_STANDING]
 
 
 @dataclass(frozen=True, eq=False)
 class ClearedFields:
-    """Who lifted a limit, and from which day: it holds until then."""
+    """Who lifted a limit, or set it to a ``figure``, and from which day: until then it holds as it is."""
 
     by: Field[str]
     on: Field[str]
+    figure: Field[float] | None = None
 
 
 @dataclass(frozen=True, eq=False)
@@ -41,11 +44,23 @@ def _precaution(id: str, label: str) -> PrecautionFields:
 
 def _cleared(at: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
     says = f"{label}: {LIMITS[limit].says}"
+    figure = FIGURES.get(limit)
     return ClearedFields(
         by=at.words(
             f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes, one_line=True
         ),
         on=at.date(f"{limit}.cleared_on", f"{says} Cleared from", health=True, when=yes),
+        figure=at.amount(
+            f"{limit}.figure",
+            f"{label}: {figure.label[0].lower()}{figure.label[1:]}",
+            figure.unit,
+            figure.low,
+            figure.high,
+            health=True,
+            when=yes,
+        )
+        if figure is not None
+        else None,
     )
 
 
@@ -59,6 +74,19 @@ operated = Place("ask.care.surgery", "Conditions").choice(
     when=precaution["surgery"].there.among(YesNo.YES),
     help="Not said: any part may have been.",
 )
+question = Place("ask.question", "Conditions")
+standing_asked = question.amount(
+    "standing",
+    "Asked in the letter: standing in each hour",
+    _STANDING.unit,
+    _STANDING.low,
+    _STANDING.high,
+    health=True,
+    help="Left open: 10 min.",
+)
+"""How much standing a letter to a clinician asks about, minutes of each hour."""
+standing_from = question.date("from", "Asked in the letter: from which day", health=True)
+"""From which day on a letter to a clinician asks about it."""
 weak_side = Place("ask.care.weakness", "Conditions").choice(
     "side", "Weaker side", Hand, health=True, when=precaution["weakness"].there.among(YesNo.YES)
 )

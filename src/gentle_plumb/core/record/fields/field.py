@@ -44,7 +44,7 @@ class Field(Generic[T_co]):
     ``low`` and ``high`` are in mm for a length, in ``unit`` for a number, in minutes after midnight for a
     time. ``part`` is the part of
     the drawing it belongs to; ``needed`` counts for the step's progress; ``section`` is the part of
-    its step; ``when`` names answers without which it makes no sense (all of them must hold);
+    its step; ``when`` names answers without which it makes no sense (all of them must hold, or those of ``or_when``);
     ``health`` marks what is kept only with consent to health notes and never goes to the
     workplace; ``pair`` is the name of the range whose lower end it is; ``noted_only`` marks what is
     kept for the record and decides nothing; ``been`` marks a day that can't lie ahead; ``one_line`` a text as short as a name; ``members`` are the answers of a choice by wire text.
@@ -64,6 +64,7 @@ class Field(Generic[T_co]):
     needed: bool = False
     part: str = ""
     when: When = ()
+    or_when: When = ()
     health: bool = False
     pair: str = ""
     noted_only: bool = False
@@ -122,6 +123,7 @@ class FieldOptions(TypedDict, total=False):
     needed: bool
     part: str
     when: When
+    or_when: When
     health: bool
     noted_only: bool
     been: bool

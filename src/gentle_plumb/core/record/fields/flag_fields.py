@@ -36,6 +36,8 @@ class ClinicianSays(Choice):
 class FlagFields:
     """One red flag: whether it is there, the referral, and what the clinician answered, by whom and when.
 
+    ``standing`` is how long, in each hour, they allow.
+
     ``to`` is whom the client was sent to, ``done`` what was done and told, ``by`` who did it; ``letter`` whether
     one was handed over, ``call_back`` the day on which it is asked whether they went, ``called`` what was said then.
     """
@@ -48,5 +50,6 @@ class FlagFields:
     call_back: Field[str]
     called: Field[CalledBack]
     answer: Field[ClinicianSays]
+    standing: Field[float]
     answered_by: Field[str]
     answered_on: Field[str]

@@ -6,6 +6,8 @@ from dataclasses import dataclass
 
 from ...choices import Choice, YesNo
 from ...observation import GOOD, HABITS, LIGHT_TASKS, ROOM, Habit, HabitOften, HabitSide, RoomItem
+from ...workstation import ChairKind
+from . import chair
 from .conditions import precaution
 from .field import Field
 from .place import Place
@@ -52,8 +54,14 @@ def _habit(habit: Habit) -> HabitFields:
 
 def _room(item: RoomItem) -> RoomFields:
     at = Place(f"look.room.{item.id}", item.group, "room")
-    seated = precaution["wheelchair"].there.among(YesNo.YES) if item.wheelchair else ()
-    answer = at.pick("", item.label, {"right": item.right, "wrong": item.wrong}, when=seated)
+    seated = item.wheelchair
+    answer = at.pick(
+        "",
+        item.label,
+        {"right": item.right, "wrong": item.wrong},
+        when=precaution["wheelchair"].there.among(YesNo.YES) if seated else (),
+        or_when=chair.kind.among(ChairKind.WHEELCHAIR) if seated else (),
+    )
     wrong = answer.among("wrong")
     return RoomFields(
         answer=answer,

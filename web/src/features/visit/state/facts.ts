@@ -28,7 +28,9 @@ export function useVisitFacts(): VisitFacts {
 
 /** Whether a field makes sense with what is already said. */
 export function applies(field: Field, cells: ReadonlyMap<string, FieldState>): boolean {
-  return field.when.every(([path, values]) => values.includes(cells.get(path)?.typed ?? ""));
+  const holds = (when: Field["when"]) =>
+    when.every(([path, values]) => values.includes(cells.get(path)?.typed ?? ""));
+  return holds(field.when) || (field.or_when.length > 0 && holds(field.or_when));
 }
 
 /** A field of a family, for one member of it. */

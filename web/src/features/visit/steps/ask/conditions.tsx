@@ -1,3 +1,4 @@
+import { FileText } from "lucide-react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Clearing } from "../../clearing";
@@ -56,6 +57,7 @@ export function Conditions({ onDone }: { onDone: () => void }) {
                     <FieldRow key={one.id} field={one} />
                   ))}
                   {care && <Limits care={care} />}
+                  {care && <Question care={care} />}
                   {note && <FieldRow field={{ ...note, label: "Details" }} />}
                 </div>
               )}
@@ -64,6 +66,44 @@ export function Conditions({ onDone }: { onDone: () => void }) {
         })}
       </ul>
     </div>
+  );
+}
+
+/** The letter that asks whoever has the word on a condition; where standing waits, how much and from when. */
+function Question({ care }: { care: Schemas["PrecautionView"] }) {
+  const { visit, fields, unit } = useVisitFacts();
+  const stands = care.limits.some((one) => one.binds?.endsWith("_standing"));
+  const asked = ["standing", "from"]
+    .map((name) => fields.find((one) => one.id === `ask.question.${name}`))
+    .filter((one) => one !== undefined);
+  if (care.limits.every((one) => one.binds === null)) return null;
+  return (
+    <details>
+      <summary className="flex min-h-11 items-center desk:min-h-8">
+        <u>Letter to the {care.ask} …</u>
+      </summary>
+      {stands && (
+        <div className="mb-2 grid gap-2 sm:grid-cols-2">
+          {asked.map((one) => (
+            <FieldRow
+              key={one.id}
+              field={{
+                ...one,
+                label: one.id.endsWith("from") ? "Asked: from" : "Asked: standing in each hour",
+              }}
+            />
+          ))}
+        </div>
+      )}
+      <a
+        href={`/api/visits/${visit.id}/letters/${care.id}.pdf?unit=${unit}`}
+        target="_blank"
+        rel="noreferrer"
+        className="flex min-h-11 items-center gap-2 underline"
+      >
+        <FileText size={16} aria-hidden="true" /> Letter with the question (PDF)
+      </a>
+    </details>
   );
 }
 

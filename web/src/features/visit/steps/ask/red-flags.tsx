@@ -95,7 +95,7 @@ function FlagAnswer({
   const me = useMe().data;
   const field = (id: string) => fields.find((one) => one.id === id);
   const sign = field(path);
-  const [to, done, by, letter, callBack, called, answer, answeredBy, answeredOn] = [
+  const [to, done, by, letter, callBack, called, answer, answeredBy, answeredOn, standing] = [
     "to",
     "done",
     "by",
@@ -105,6 +105,7 @@ function FlagAnswer({
     "answer",
     "answered_by",
     "answered_on",
+    "standing",
   ].map((part) => field(`${follow}${part}`));
   if (!sign) return null;
   const byMe = me ? `${me.name}, ${longDate(dayOf(new Date()))}` : "";
@@ -143,6 +144,9 @@ function FlagAnswer({
               <FieldRow field={answer} />
               {cells.get(answer.id)?.typed && (
                 <>
+                  {standing && cells.get(answer.id)?.typed === "limited" && (
+                    <FieldRow field={standing} />
+                  )}
                   <FieldRow field={answeredBy} />
                   <FieldRow field={answeredOn} />
                 </>

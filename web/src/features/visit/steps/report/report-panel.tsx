@@ -18,6 +18,7 @@ import { useCells, useQueue } from "../../state/recording";
 import { StepHead } from "../../step-head";
 import { ClientPaper } from "./client-paper";
 import { Editing } from "./editing";
+import { FormBack } from "./form-back";
 import { RecordPaper } from "./record-paper";
 import { Signing } from "./sign-page";
 import { WorkplacePaper } from "./workplace-paper";
@@ -107,6 +108,9 @@ export function ReportPanel() {
                       >
                         Request as a form to fill in (PDF)
                       </a>
+                    )}
+                    {value === "workplace" && report === latest && !readOnly && (
+                      <FormBack reportId={report.id} />
                     )}
                     {report !== latest && (
                       <a
