@@ -158,6 +158,10 @@ def test_a_footrest_that_nobody_looked_for_is_not_set_by_the_way():
     for workup in (unasked, absent):
         told = [one for one in workup.actions if one.id == "set.seated.footrest"]
         assert not any("0.0" in one.text for one in told)
+    sources, made = papers(PLAIN, **{"look.support.footrest": "no"})
+    high = state(sources, "footrest").setting / 10
+    asked = next(one for one in made.workplace.requests if one.id.startswith("add-"))
+    assert (asked.count, asked.covers, asked.who) == ("1", f"{high:.1f}\u00a0cm high", "Workplace")
     _, made = papers(PLAIN, **{"look.support.footrest": "no"})
     heights = {one.text for one in (*made.client.first, *made.client.todo) if "ootrest" in one.text}
     assert len(heights) <= 1

@@ -71,6 +71,7 @@ STATE_MESSAGES: dict[str, str] = {
     "letter.other_limits": "Other limits",
     # the workplace's paper
     "request.covers": "must cover {low} to {high}",
+    "request.high": "{height} high",
     "request.now": "at once",
     # one word for each thing, above its number
     "state.word.set": "left at",

@@ -11,7 +11,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from typing import Any
 
-from ...core.actions import WHO
+from ...core.actions import WHO, Action
 from ...core.catalogue import QUANTITIES
 from ...core.findings import RULES, Finding
 from ...core.fit import FitRow, limit_text
@@ -113,12 +113,16 @@ def _by_follow_up(workup: Workup) -> str:
 
 
 def _pieces_to_get(workup: Workup, unit: LengthUnit) -> list[Request]:
-    """What the workplace has to buy or provide: what, how many, the range it must cover, price class, by when."""
+    """What the workplace has to buy or provide: what, how many, the range it must cover, price class, by when.
+
+    What was to be found and was not found during the visit is asked for as well: somebody has to look for it.
+    """
     words = {one.id: one for one in workup.actions}
     found = []
     for action in workup.through.actions():
         view = words[action.id]
-        if action.kind != "add" or view.who != WHO["workplace"] or view.state not in ASKED_STATES:
+        theirs = view.who == WHO["workplace"] or action.price == "found"
+        if action.kind != "add" or not theirs or view.state not in ASKED_STATES:
             continue
         if action.answers.because == NotToday.UNWANTED:
             continue
@@ -128,19 +132,22 @@ def _pieces_to_get(workup: Workup, unit: LengthUnit) -> list[Request]:
                 title=action.what,
                 do=f"{action.does[0].upper()}{action.does[1:]}." if action.does else "",
                 count="1",
-                covers=say(
-                    "request.covers",
-                    low=say_length(action.ends[0], unit),
-                    high=say_length(action.ends[1], unit),
-                )
-                if action.ends is not None
-                else "",
+                covers=_covers(action, unit),
                 by=view.due or _by_follow_up(workup),
                 price=view.price,
-                who=view.who,
+                who=WHO["workplace"],
             )
         )
     return found
+
+
+def _covers(action: Action, unit: LengthUnit) -> str:
+    if action.ends is not None:
+        low, high = (say_length(end, unit) for end in action.ends)
+        return say("request.covers", low=low, high=high)
+    if action.price == "found" and action.to_value:
+        return say("request.high", height=say_length(action.to_value, unit))
+    return ""
 
 
 def _requests(workup: Workup, unit: LengthUnit) -> tuple[list[Request], int]:
