@@ -21,14 +21,15 @@ from gentle_plumb.core.fit import (
     legs_at,
 )
 from gentle_plumb.core.plans import (
-    PRICES,
     Addition,
+    Cost,
+    Worth,
     comfort_deg,
+    cost_of,
     desk_additions,
     feet_additions,
     screen_additions,
     seat_additions,
-    tolerance_steps,
 )
 from gentle_plumb.core.workstation import Span, Workstation
 
@@ -81,8 +82,7 @@ class Choice:
     """One place of one piece: its height or lift, what it costs, which items it stands on."""
 
     at: float
-    price: int = 0
-    count: int = 0
+    cost: Cost = Cost()
     items: tuple[tuple[str, int], ...] = ()
     reach: Span | None = None
     degrees: float = 0.0
@@ -112,8 +112,7 @@ def _with(
             found += [
                 Choice(
                     at=place,
-                    price=PRICES[one.price],
-                    count=1,
+                    cost=cost_of((one,)),
                     items=one.items,
                     degrees=comfort_deg(case, one.apply(case.workstation)),
                 )
@@ -131,17 +130,32 @@ def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> lis
             found.append(
                 Choice(
                     at=seat.at,
-                    price=seat.price + foot.price,
+                    cost=_sum(seat.cost, foot.cost),
                     degrees=legs_at(held, seat.at).over + seat.degrees,
-                    count=seat.count + foot.count,
                     items=seat.items + foot.items,
                 )
             )
     return found
 
 
-def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
-    """Grade, price, number and degrees of the best set of additions, by HiGHS.
+def _sum(*costs: Cost) -> Cost:
+    return Cost(*(sum(part) for part in zip(*costs, strict=True)))
+
+
+WEIGHTS = Cost(money=10_000, effort=100, things=1)
+"""Money, effort and number of things as one number, each more than all that come after it together."""
+
+
+def as_one(cost: Cost) -> int:
+    """Return a cost as one number."""
+    return sum(part * weight for part, weight in zip(cost, WEIGHTS, strict=True))
+
+
+def kit_with_milp(case: Case, tier: Tier) -> tuple[int, float]:
+    """What the set of additions to take costs, as one number, and its degrees, by HiGHS.
+
+    The set with the fewest degrees at the least cost is found, then the one with the fewest among all that cost
+    less; where that is not worse by a difference worth having it takes its place, and so on.
 
     The same model as :func:`gentle_plumb.core.plans.addition_sets.height_kit` for a fixed or stepped surface,
     a stepped chair and a screen on a fixed foot, sitting alone, with cushion, risers, foot supports,
@@ -168,7 +182,7 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
     feet = [Choice(at=0.0, reach=span) for span in (Span(low=0, high=0), *(station.feet or ()))]
     for one in feet_additions(case, tier):
         span = (one.apply(station).feet or ())[-1]
-        feet.append(Choice(at=0.0, price=PRICES[one.price], count=1, items=one.items, reach=span))
+        feet.append(Choice(at=0.0, cost=cost_of((one,)), items=one.items, reach=span))
     stances = _stances(model, seats, feet)
     pieces = [stances, surfaces, lifts]
     heights = {one.at for one in seats}
@@ -220,14 +234,20 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, int, int, float]:
             raise ValueError(f"the solver found nothing: {answer.message}")
         return float(answer.fun)
 
-    worth = case.policy.worth_deg
-    graded = tolerance_steps(least(degrees, []), worth)
-    within = [LinearConstraint(degrees, -np.inf, (graded + 1) * worth - 2e-6)]
-    found: list[int] = []
-    for money in (told(lambda one: one.price), told(lambda one: one.count)):
-        found.append(round(least(money, within)))
-        within.append(LinearConstraint(money, found[-1], found[-1]))
-    return graded, found[0], found[1], least(degrees, within)
+    costs = told(lambda one: float(as_one(one.cost)))
+    limit, fewest = np.inf, least(degrees, [])
+    while True:
+        cheap = LinearConstraint(costs, -np.inf, limit)
+        alike = LinearConstraint(degrees, -np.inf, fewest + 1e-6)
+        cost = round(least(costs, [cheap, alike]))
+        limit = cost - 0.5
+        try:
+            then = least(degrees, [LinearConstraint(costs, -np.inf, limit)])
+        except ValueError:
+            return cost, fewest
+        if then - fewest > Worth.of(case).over:
+            return cost, fewest
+        fewest = then
 
 
 def _pieces_of(id: str, one: Choice) -> int:

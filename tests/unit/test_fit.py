@@ -207,9 +207,7 @@ def test_findings_say_cause_before_instruction_worst_first():
         "the upper arm stands out from the body (shoulder abduction 32°)."
     )
     assert found[0].instruction == "Bring in by 10.5 cm to 34.5 cm."
-    assert found[1].cause.startswith(
-        "Screen top 103.3 cm, 11.0 cm lower than its target: the neck bends down"
-    )
+    assert found[1].cause.startswith("Screen top 11.0 cm below eye level: the neck bends down")
     assert (
         found[1].instruction == "Raise by 9.5 cm to 112.8 cm, inside its band and not on its end."
     )

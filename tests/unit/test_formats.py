@@ -144,8 +144,9 @@ def test_a_case_holds_every_kind_of_equipment_choices_and_own_numbers():
     assert rows["screen_bearing"]["target"] == -rows["screen2_bearing"]["target"]
     assert [plan["id"] for plan in made["plans"]] == ["room", "little", "lasting"]
     added = {one["id"]: one["label"] for one in made["plans"][0]["added"]}
-    assert added["screen_stack"] == "2 × ream under the screen"  # none left: the feet's is fetched
-    assert added["feet_to_find"] == "Box, books or a footrest, to be found"
+    assert added["screen_stack"] == "2 × ream under the screen"
+    on_top = "1 × ream under the feet, with something on top to be found"
+    assert added["feet_topped"] == on_top  # the third ream, which is not enough
     case["hours"] = {"sleeping": 8}
     assert "hours.sleeping: there is no such task" in plumb_fit("-", text=json.dumps(case)).stdout
 

@@ -44,7 +44,7 @@ def test_thighs_that_hold_the_seat_down_ask_for_no_support_of_nothing():
     for id in ("seated.seat", "seated.thighs"):
         assert said[id].directions[-1].sign == -1, id
     assert said["seated.seat"].instruction.startswith(
-        "Lower by 1.5\xa0cm to 42.5\xa0cm; thighs stop it"
+        "Lower by 1.5\xa0cm to 42.5\xa0cm: the thighs need the room"
     )
 
 

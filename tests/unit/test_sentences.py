@@ -69,7 +69,7 @@ def test_hanging_feet_are_said_and_nobody_reads_of_knees_above_the_hips():
     assert "knees come above the hips" not in everything
     seat = off.get("seated.seat")
     if seat is not None:  # too low for the hands, too high for the feet: both in one true sentence
-        assert "elbows are lower than the keys" in seat.cause
+        assert "above the elbows" in seat.cause
         assert seat.instruction.startswith("First a support for the feet")
     assert made.facts.case.found_seated.footrest == 0
 

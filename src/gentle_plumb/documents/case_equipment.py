@@ -84,7 +84,8 @@ class DeskDocument(Part):
     """What the keyboard stands on; thickness from it to the lowest part over the thighs.
 
     ``screen_base`` is what the screen stands on where that is something else, ``below`` how far the
-    keys hang under it, ``underside`` the lowest part over the thighs where that stays.
+    keys hang under it, ``underside`` the lowest part over the thighs where that stays, ``top_thickness`` that of the desk
+    over a tray.
     """
 
     kind: Literal["fixed", "sit_stand"] | None = None
@@ -93,6 +94,7 @@ class DeskDocument(Part):
     )
     surface: RangeDocument | None = None
     thickness: Length | None = None
+    top_thickness: Length | None = None
     depth: Length | None = None
     screen_base: RangeDocument | None = None
     below: RangeDocument | None = None
@@ -122,6 +124,9 @@ class DeskDocument(Part):
             form=self.form,
             surface=surface,
             thickness=maybe_mm(self.thickness, "thickness", *fields.desk.thickness.ends),
+            top_thickness=maybe_mm(
+                self.top_thickness, "top_thickness", *fields.desk.thickness.ends
+            ),
             depth=maybe_mm(self.depth, "depth", *fields.desk.depth.ends),
             screen_base=span_of(self.screen_base, "screen_base", *fields.tray.desk.ends),
             below=span_of(self.below, "below", *fields.tray.below.ends),
@@ -254,7 +259,7 @@ class ItemDocument(Part):
 
 
 class EquipmentDocument(Part):
-    """The pieces. What is left out is unknown, not zero; ``feet`` and ``items`` are what is there."""
+    """The pieces. What is left out is unknown, not zero; ``feet``, ``items`` and ``at_hand`` are what is there."""
 
     chair: ChairDocument = ChairDocument()
     desk: DeskDocument = DeskDocument()
@@ -265,6 +270,7 @@ class EquipmentDocument(Part):
     side_screens: Annotated[list[SideScreenDocument], Field(max_length=2)] = Field(default=[])
     feet: Annotated[list[RangeDocument], Field(max_length=5)] | None = None
     items: Annotated[list[ItemDocument], Field(max_length=MOST_ITEMS)] = Field(default=[])
+    at_hand: list[Literal["headset", "document_holder"]] = Field(default=[])
 
     def workstation(self) -> Workstation:
         """The pieces in mm."""
@@ -294,4 +300,5 @@ class EquipmentDocument(Part):
             if feet is None
             else tuple(one.span(f"feet.{index}", 0, 600) for index, one in enumerate(feet)),
             items=tuple(items),
+            at_hand=frozenset(self.at_hand),
         )

@@ -238,6 +238,10 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
         default_factory=dict, description="Hours a day by task."
     )
     standing_hours: Annotated[float, Field(ge=0, le=24)] | None = None
+    hurts: bool = Field(
+        default=False,
+        description="Whether anything hurts: then half a difference is worth a change.",
+    )
     choices: dict[str, str] = Field(
         default_factory=dict,
         description="Positions by question; “standing.” before one: standing alone.",
@@ -343,6 +347,7 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
             details=place.details(),
             use=place.use,
             person=person,
+            hurts=self.hurts,
         )
 
     def work(self, place: PlaceDocument | None = None, *, fixes: bool = True) -> CaseWorked:

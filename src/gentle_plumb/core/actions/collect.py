@@ -122,6 +122,8 @@ def _beside(sources: ActionSources, row: FitRow) -> str:
     """Return what is said beside a setting: why, how, and what of the room it stands on."""
     said = [row.reason or "" if row.remedy else row.note]
     for one in sources.added:
+        if one.id == "tray_off" and row.key == "surface":
+            said.append(say("setting.tray_off"))
         here = one.slot == CARRIED_BY.get(row.key) and one.price in ("nothing", "found")
         if here and not (row.posture == "seated" and one.id.endswith("_standing")):
             said.append(say("setting.with", what=one.label))

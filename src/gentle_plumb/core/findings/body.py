@@ -8,6 +8,7 @@ from typing import Literal
 from ..assessment import Assessment
 from ..catalogue import JOINTS, QUANTITIES, SEATED_TASKS
 from ..fit import Posture
+from ..record import fields
 from ..words import say, say_degrees, say_joint, say_length
 from .drafts import Draft, with_load
 from .facts import Facts
@@ -176,9 +177,17 @@ def _thighs(facts: Facts) -> Finding:
     )
 
 
+def _tray_comes_off(facts: Facts) -> bool:
+    """Whether a keyboard tray is there and the plan takes it off."""
+    there = facts.record.yes(fields.tray.there)
+    return there and facts.case.workstation.desk.form != "tray"
+
+
 def _thigh_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
     """Return what makes room, where what was worked out does so."""
     said, directions = [], []
+    if _tray_comes_off(facts):
+        return say("thighs.tray_off"), ()
     ways: tuple[tuple[str, Literal[-1, 1]], ...] = (("surface", 1), ("seat", -1))
     for key, sign in ways:
         row = facts.result.row("seated", key)
@@ -195,5 +204,6 @@ def _thigh_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
         )
         directions.append(Direction(quantity=key, sign=sign))
     if facts.assessment.hard_limits("aimed").thighs > SAME:
-        said.append(say("thighs.lacking"))
+        tray = facts.case.workstation.desk.form == "tray"
+        said.append(say("thighs.lacking_tray" if tray else "thighs.lacking"))
     return " ".join(said) or say("thighs.any"), tuple(directions)

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 from ..assessment import SettingState
+from ..catalogue import QUANTITIES
 from ..errors import MissingInput
-from ..fit import RANGE_ENDS, FitRow, legs_terms, limit_text, total
+from ..fit import RANGE_ENDS, FitRow, Limit, legs_terms, limit_text, total
 from ..words import say, say_amount, say_length
 from ..workstation import ScreenHolder
 from .facts import Facts
 from .finding import Direction
+from .found_words import TOPS
 
 SAME = 0.5
 """Differences under half a mm or half a degree are none. Source: house-repeat."""
@@ -49,26 +51,88 @@ def instruction_for(facts: Facts, state: SettingState, row: FitRow) -> tuple[str
     if row.change is None or row.setting is None or row.found is None or row.target is None:
         return row.reason or "Adjust by feel and check on the client.", ()
     to = say_amount(quantity, row.setting, unit)
-    stopped = next((one for one in row.limits if one.kind in STOPS), None)
     if abs(row.change) < SAME:
+        stopped = _stop(row)
         if stopped is None:
-            return say("setting.best_here", to=to), ()
+            return _feet_first(facts, row) + say("setting.best_here", to=to), ()
         return say("setting.stays", to=to, limit=limit_text(stopped, unit)), ()
     direction = (Direction(quantity=quantity.key, sign=1 if row.change > 0 else -1),)
-    if quantity.key == "seat" and (support := _support_first(facts, row)) is not None:
-        aim = say_length(row.target, unit)
-        return say("feet.before_seat", support=say_length(support, unit), aim=aim, to=to), direction
+    if quantity.key == "seat" and (said := _seat_first(facts, row)) is not None:
+        return said, direction
+    return _move(facts, state, row), direction
+
+
+def _stop(row: FitRow) -> Limit | None:
+    return next((one for one in row.limits if one.kind in STOPS), None)
+
+
+def _how_far(facts: Facts, row: FitRow) -> dict[str, str]:
+    """The words of a move: which way, by how much, to where."""
+    quantity, unit = QUANTITIES[row.key], facts.unit
+    assert row.change is not None
+    assert row.setting is not None
     verb = quantity.more if row.change > 0 else quantity.less
-    said = say("setting.move", verb=verb, by=say_amount(quantity, abs(row.change), unit), to=to)
-    rest = facts.result.row("seated", "footrest") if quantity.key == "seat" else None
-    if rest is not None and row.change > 0 and (rest.setting or 0.0) > (rest.found or 0.0) + SAME:
-        said = f"{say('feet.first', at=say_length(rest.setting or 0.0, unit))} {said}"
+    by, to = (say_amount(quantity, one, unit) for one in (abs(row.change), row.setting))
+    return {"verb": verb, "by": by, "to": to}
+
+
+def _seat_first(facts: Facts, row: FitRow) -> str | None:
+    """Return what is said of a seat that something else comes before: a support, the thighs, the armrests."""
+    assert row.target is not None
+    assert row.found is not None
+    assert row.change is not None
+    if (support := _support_first(facts, row)) is not None:
+        aim, to = say_length(row.target, facts.unit), _how_far(facts, row)["to"]
+        return say("feet.before_seat", support=say_length(support, facts.unit), aim=aim, to=to)
+    if (row.target - row.found) * row.change < 0:
+        for kind in ("thighs", "armrests"):
+            if any(limit.kind == kind for limit in row.limits):
+                return say(f"seat.away_{kind}", **_how_far(facts, row))
+    return None
+
+
+def _move(facts: Facts, state: SettingState, row: FitRow) -> str:
+    """Return how a piece is moved, and what stops it short of its target."""
+    assert row.change is not None
+    assert row.setting is not None
+    assert row.target is not None
+    said = say("setting.move", **_how_far(facts, row))
+    if row.change > 0:
+        said = _feet_first(facts, row) + said
     short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
     if any(one.kind == "inside" for one in row.limits):
         said = f"{said.rstrip('.')}, inside its band and not on its end."
+    if (follows := _eyes_move(facts, state, row)) is not None:
+        return f"{said.rstrip('.')}: {follows}."
+    stopped = _stop(row)
     if short and stopped is not None:
-        said = f"{said.rstrip('.')}; {limit_text(stopped, unit)}."
-    return said, direction
+        said = f"{said.rstrip('.')}; {limit_text(stopped, facts.unit)}."
+    return said
+
+
+def _feet_first(facts: Facts, row: FitRow) -> str:
+    """Return that the feet are supported first, where the seat stands or goes higher than they reach."""
+    if row.key != "seat":
+        return ""
+    rest = facts.result.row("seated", "footrest")
+    if (rest.setting or 0.0) <= (rest.found or 0.0) + SAME:
+        return ""
+    return f"{say('feet.first', at=say_length(rest.setting or 0.0, facts.unit))} "
+
+
+def _eyes_move(facts: Facts, state: SettingState, row: FitRow) -> str | None:
+    """Return why a screen moves the way that looks wrong as found: the eyes come along with the seat."""
+    if state.quantity.key not in TOPS:
+        return None
+    assessed = facts.assessment.found[0 if state.posture == "seated" else 1]
+    joint = assessed.joint(state.quantity.joint) if state.quantity.joint else None
+    if joint is None or (joint.over or 0.0) * (row.change or 0.0) <= 0:
+        return None
+    seat = facts.result.row("seated", "seat").change if state.posture == "seated" else None
+    if not seat:
+        return None
+    side = "higher" if seat > 0 else "lower"
+    return say("setting.eyes_move", by=say_length(abs(seat), facts.unit), side=side)
 
 
 STOPS = RANGE_ENDS | {"thighs", "armrests"}

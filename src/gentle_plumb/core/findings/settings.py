@@ -15,6 +15,7 @@ from ..words import say, say_amount, say_degrees, say_joint
 from .drafts import Draft, with_load
 from .facts import Facts
 from .finding import Finding
+from .found_words import cause_as_found
 from .setting_advice import instruction_for
 
 USE_SHARE = {"main": 0.85, "equal": 0.45, "some": 0.15, "rare": 0.15}
@@ -94,24 +95,13 @@ def _off(
         angle = f" ({words[0].lower()}{words[1:]})"
         band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
         evidence.append(f"{words}, band {band}")
-    apart = state.value - state.target
-    straight = apart * state.excess > 0  # outside the band on the side that it is off its target
     instruction, directions = instruction_for(facts, state, row)
     return with_load(
         facts,
         draft,
         mechanism=_mechanism(assessed, quantity),
         why=effect,
-        cause=say(
-            "setting.off" if straight else "setting.off_within",
-            label=quantity.label,
-            at=say_amount(quantity, state.value, unit),
-            apart=say_amount(quantity, abs(apart), unit),
-            side=quantity.over if apart > 0 else quantity.under,
-            whose=quantity.whose,
-            effect=effect,
-            angle=angle,
-        ),
+        cause=_cause(facts, assessed, state, effect=effect, angle=angle),
         instruction=instruction,
         directions=directions,
         left="; ".join(
@@ -125,6 +115,32 @@ def _off(
         share=_share(facts, quantity),
         weight=1.0 if pays else min(1.0, abs(state.excess) / quantity.far_off),
         settled=False,
+    )
+
+
+def _cause(
+    facts: Facts, assessed: Assessment, state: SettingState, *, effect: str, angle: str
+) -> str:
+    """Return where it stands and what that does: by the body as found, else against its target."""
+    assert state.value is not None
+    assert state.target is not None
+    found = cause_as_found(facts, assessed, state)
+    if found is not None:
+        return say("setting.off_found", found=found, effect=effect, angle=angle)
+    quantity, unit = state.quantity, facts.unit
+    apart = state.value - state.target
+    straight = (
+        apart * (state.excess or 0.0) > 0
+    )  # off its band on the side that it is off its target
+    return say(
+        "setting.off" if straight else "setting.off_within",
+        label=quantity.label,
+        at=say_amount(quantity, state.value, unit),
+        apart=say_amount(quantity, abs(apart), unit),
+        side=quantity.over if apart > 0 else quantity.under,
+        whose=quantity.whose,
+        effect=effect,
+        angle=angle,
     )
 
 
@@ -177,10 +193,12 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
     """Return what the seat as found does: from knees, elbows and feet, not from its height alone."""
     knee, elbow = assessed.joint("knee"), assessed.joint("elbow")
     if not over:
+        if assessed.condition("thighs").state == "off":
+            return "the thighs have no room under the desk"
         if knee is not None and knee.over is not None and knee.over < 0:
             return quantity.under_means
         if elbow is not None and elbow.over is not None and elbow.over < 0:
-            return "the elbows are lower than the keys ask for, and the shoulders lift"
+            return JOINTS["elbow"].under
         return None
     feet = assessed.condition("feet")
     if feet.state == "off":

@@ -32,6 +32,7 @@ from .result import (
     Status,
 )
 from .rows import SAME_MM, TAPE_MM
+from .screen_rows import eye_height_terms
 from .screen_rules import gaze_by_rule
 from .search import forget, search
 from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution, hold
@@ -81,6 +82,7 @@ __all__ = [
     "dimensions_needed",
     "elbow_over",
     "elbow_terms",
+    "eye_height_terms",
     "finger",
     "fit",
     "fit_given",

@@ -42,6 +42,8 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
     if case.policy.armrest_use == "off":
         unused = _with_remedy(case, row, "unused", setting=None)
         return unused.but(status="not_assessable", target=None, low=None, high=None, change=None)
+    if chair.armrests is None and chair.armrest is None and row.found is None:
+        return row.but(reason=say("armrest.unknown"), setting=None, change=None)
     row = kept(case, ranged_row(row, "armrest", chair.armrest), "armrest")
     if row.setting is None or row.high is None:
         return row
@@ -56,12 +58,12 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         at_desk = limit(row.key, "armrest", "collides", most, row.target - most)
         return row.but(limits=(at_desk,)) if ends else row
     meets = limit(row.key, "armrest", "collides", highest, row.setting - highest)
-    lowest = chair.armrest.low if chair.armrest is not None else None
-    if lowest is not None and lowest <= highest + SAME_MM:
-        assert chair.armrest is not None
+    if chair.armrest is None:  # how low they go is not known
+        return set_row(row, highest, [meets])
+    if chair.armrest.low <= highest + SAME_MM:
         under = chair.armrest.within(chair.armrest.low, highest)
         return set_row(row, highest if under is None else under, [meets])
-    at = row.setting if lowest is None else lowest
+    at = chair.armrest.low
     return _with_remedy(case, set_row(row, at), "meets", setting=at)
 
 
@@ -84,8 +86,9 @@ def _with_remedy(case: Case, row: FitRow, because: str, *, setting: float | None
         remedy = "lower"
     kept_there = setting if remedy == "keep_off" else None
     made = set_row(row, kept_there, row.limits)
-    do = say(f"armrest.{remedy}{steady}")
-    return made.but(remedy=remedy, reason=f"{say(f'armrest.{because}')} {do}")
+    fixed = chair.armrests == ArmrestKind.FIXED and because != "unused"
+    why = say(f"armrest.{because}_fixed" if fixed else f"armrest.{because}")
+    return made.but(remedy=remedy, reason=f"{why} {say(f'armrest.{remedy}{steady}')}")
 
 
 def armrest_gap_row(case: Case) -> FitRow:

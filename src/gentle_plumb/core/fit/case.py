@@ -28,7 +28,8 @@ class Case:
     only settings are wanted. ``person`` are the limits that the client's precautions make.
     ``declared`` are the settings as found that a fixed piece tells, and not the tape; ``use`` is how one
     works at this place. ``lean`` is how far the back will really lean, degrees, where that is known and is not
-    the policy's: a backrest that is kept as it was found, or that was left elsewhere.
+    the policy's: a backrest that is kept as it was found, or that was left elsewhere. ``hurts`` is whether any
+    discomfort was recorded.
     """
 
     body: Body
@@ -53,6 +54,12 @@ class Case:
     declared: frozenset[str] = frozenset()
     use: PlaceUse = PlaceUse.BOTH
     lean: float | None = None
+    hurts: bool = False
+
+    @property
+    def worth_deg(self) -> float:
+        """The least difference in degrees that is worth an addition: half as much for somebody it hurts."""
+        return self.policy.worth_deg / 2 if self.hurts else self.policy.worth_deg
 
     @property
     def own_seat(self) -> bool:

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
+from bisect import bisect_left, bisect_right
+from functools import cached_property, lru_cache
 from math import ceil, floor, radians, sin
+from typing import Any
 
 from .costs import elbow_over, gaze_over, legs_at
 from .search_model import SearchModel
@@ -13,9 +15,32 @@ Score = tuple[float, float, float, float]
 
 
 @lru_cache(maxsize=96)
-def known(*_: object) -> dict[float, tuple[float, float]]:
+def known(*_: object) -> dict[float, Any]:
     """What was reckoned before under the same lengths and bands: sets of pieces share most of it."""
     return {}
+
+
+class Minima:
+    """The least of every stretch of scored gaps: each stretch is covered by two of a power of two."""
+
+    def __init__(self, scored: list[tuple[Score, float]]) -> None:
+        """``scored`` in the order of their gaps."""
+        self._gaps = [gap for _, gap in scored]
+        self._by_rank = sorted(scored)
+        place = {gap: rank for rank, (_, gap) in enumerate(self._by_rank)}
+        self._levels = [[place[gap] for gap in self._gaps]]
+        while len(self._levels[-1]) > (half := 1 << (len(self._levels) - 1)):
+            last = self._levels[-1]
+            self._levels.append(list(map(min, last, last[half:])))
+
+    def least(self, low: float, high: float) -> tuple[Score, float] | None:
+        """Return the least score between two gaps, both counted, with its gap; None where there is none."""
+        first, end = bisect_left(self._gaps, low), bisect_right(self._gaps, high)
+        if first >= end:
+            return None
+        level = (end - first).bit_length() - 1
+        row = self._levels[level]
+        return self._by_rank[min(row[first], row[end - (1 << level)])]
 
 
 class Gaps:
@@ -29,7 +54,7 @@ class Gaps:
         seen = model.eye is not None
         self._by_gap = model.tops is None or not seen
         self._by_seat = seen and model.tops is not None and model.lift is None
-        self._hands = known(
+        self._hands_key = (
             "hands",
             model.elbow,
             model.reach,
@@ -39,7 +64,8 @@ class Gaps:
             model.wrist_band,
             model.slopes,
         )
-        self._gaze = known(
+        self._hands = known(*self._hands_key)
+        self._gaze_key = (
             "gaze",
             model.eye,
             model.distance,
@@ -48,6 +74,7 @@ class Gaps:
             model.top_band,
             model.top_target,
         )
+        self._gaze = known(*self._gaze_key)
         self._legs = known(
             "legs",
             model.legs,
@@ -60,7 +87,6 @@ class Gaps:
             model.flat_margin,
             model.feet,
         )
-        self._table: list[tuple[Score, float]] | None = None
         self._by_hands: list[tuple[float, float]] | None = None
         self.turns = sorted(gap for gap in turning_gaps(model) if low <= gap <= high)
 
@@ -98,7 +124,7 @@ class Gaps:
         first = hands[0] if self._model.first == "hands" else 0.0
         return first, round(hands[0] + gaze[0], 6), hands[1], gaze[1]
 
-    def best(  # noqa: C901  # one pass with its bounds: parted it is twice as slow
+    def best(
         self, seat: float, least: float, most: float, cutoff: tuple[float, float]
     ) -> tuple[Score, float]:
         """The best gap of a window at a seat; what costs more than the cutoff is not looked for.
@@ -120,15 +146,24 @@ class Gaps:
         best = min([(self.score(seat, gap), gap) for gap in points])
         if best[0][:2] == (0, 0):
             return best
-        if self._by_gap:
-            if self._table is None:
-                self._table = sorted((self.score(seat, gap), gap) for gap in self._lattice())
-            enough = min(best[0][:2], cutoff)
-            for row in self._table:
-                if row[0][:2] > enough:
-                    break
-                if least <= row[1] <= most:
-                    return min(best, row)
+        if not self._by_gap:
+            return self._best_by_seat(seat, least, most, cutoff, best)
+        inside = self._minima.least(least, most)
+        return best if inside is None else min(best, inside)
+
+    def _best_by_seat(
+        self,
+        seat: float,
+        least: float,
+        most: float,
+        cutoff: tuple[float, float],
+        best: tuple[Score, float],
+    ) -> tuple[Score, float]:
+        """The best gap where the picture depends on the seat: turning points, then what the hands let in."""
+        more = _turning_tops(self._model, seat)
+        points = [gap for gap in (*self.turns, *more) if least < gap < most]
+        best = min([best, *((self.score(seat, gap), gap) for gap in points)])
+        if best[0][:2] == (0, 0):
             return best
         if self._by_hands is None:
             self._by_hands = sorted((self.hands(gap)[0], gap) for gap in self._lattice())
@@ -138,6 +173,18 @@ class Gaps:
             if least <= gap <= most:
                 best = min(best, (self.score(seat, gap), gap))
         return best
+
+    @cached_property
+    def _minima(self) -> Minima:
+        """The least cost of any stretch of gaps; shared by all that have the same hands and picture."""
+        key = "minima", self._model.first, *self._hands_key, *self._gaze_key
+        kept: dict[Any, Minima] = known(*key)
+        if not kept:
+            middle = self._model.elbow - self._model.keyboard
+            lattice = range(ceil(middle - self._model.reach), floor(middle + self._model.reach) + 1)
+            points = sorted({*map(float, lattice), *turning_gaps(self._model)})
+            kept[0] = Minima([(self.score(0.0, gap), gap) for gap in points])
+        return kept[0]
 
     def _lattice(self) -> list[float]:
         middle = self._model.elbow - self._model.keyboard

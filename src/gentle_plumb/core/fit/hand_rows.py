@@ -10,7 +10,7 @@ from ..errors import MissingInput
 from ..policy import JOINT_BANDS
 from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
 from .case import Case
-from .frame import elbow_terms, reach, standing_elbow_terms
+from .frame import elbow_terms, legs_terms, reach, standing_elbow_terms
 from .joints import Joint
 from .model import armrest_need
 from .result import FitRow, Limit, LimitKind, Posture
@@ -82,8 +82,20 @@ def surface_limits(
         kind: LimitKind = "thighs" if rests is None or rests <= room else "armrests"
         lowest = seat + max(room, rests or 0.0) + desk.thickness
         if target < lowest - SAME_MM:
-            limits.append(limit("surface", "desk", kind, lowest, target - lowest))
+            bodily = limit("surface", "desk", kind, lowest, target - lowest)
+            ends = [one for one in limits if one.at > lowest + SAME_MM]
+            same = [one for one in limits if abs(one.at - lowest) <= SAME_MM]
+            limits = ends or (same if same and _raised(case, seat) else [bodily])
     return limits
+
+
+def _raised(case: Case, seat: float) -> bool:
+    """Whether the seat stands higher than the legs ask for: a lower desk would then let it down."""
+    try:
+        legs = total(legs_terms(case.body, case))
+    except MissingInput:
+        return False
+    return seat > legs + case.policy.flat_feet_margin + SAME_MM
 
 
 def hand_rows(

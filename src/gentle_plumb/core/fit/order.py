@@ -73,7 +73,13 @@ def _worth_a_step(row: FitRow) -> bool:
         return True  # the thighs fall to the knee: a pan that stays level presses on them
     if row.key == "footrest" and not row.setting and not row.found:
         return False  # the feet reach the floor, and nothing lies under them
+    if quantity.datum == "ahead" and abs(row.change or 0.0) > SHIFT_DEG:
+        return True  # it makes room for the screen beside it
     return quantity.own_number or not quantity.judged or row.status == "off"
+
+
+SHIFT_DEG = 5.0
+"""A screen in its band that turns aside by more, for another one, is moved. Source: house-bearing."""
 
 
 def _joined(row: FitRow) -> bool:

@@ -96,7 +96,13 @@ def top_row(
     if not limits and lift is not None and surface is not None:
         limits = end_limit(row.key, "screen", lift, row.target, offset=surface)
     aim = row.target + band.aim - band.target
-    limits = [one for one in limits if (aim - one.at) * one.short > 0]  # it keeps it from the aim
+    reach = tops if tops is not None else lift
+    next_place = (
+        (reach.step or 0.0) / 2 if reach is not None else 0.0
+    )  # nearer than this, none is nearer
+    limits = [
+        one for one in limits if (aim - one.at) * one.short > 0 and abs(aim - one.at) >= next_place
+    ]
     binds = binding(row, setting, limits, "screen")
     if row.low is not None and row.high is not None and row.low <= setting <= row.high:
         binds = [_put_inside(one) for one in binds]

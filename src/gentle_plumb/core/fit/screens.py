@@ -11,6 +11,7 @@ its own bearing. The eyes turn the first 15 degrees, the neck the rest::
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from itertools import pairwise
 
 from ..body import Body
 from ..errors import MissingInput
@@ -25,7 +26,7 @@ from .case import Case
 from .distance import DISTANCE_BAND_MM
 from .result import FitRow
 from .rows import about, kept, limit, set_row, target_row
-from .screen_places import EYES_TURN_DEG, FRAMES_MM, Placed, place_screens
+from .screen_places import EYES_TURN_DEG, FRAMES_MM, Placed, half_angle, place_screens
 from .terms import Term
 
 BEARING_BAND_DEG = 5.0
@@ -50,20 +51,56 @@ def side_screen_rows(
             raise MissingInput("distance", "The eye distance is not known yet.")
         return next(one for one in place_screens(case, distance) if one.id == id)
 
-    rows = [_bearing(case, "screen", "Main screen", placed, case.found_seated.screen_bearing)]
+    bearings = _apart(
+        case,
+        distance,
+        [
+            _bearing(case, "screen", placed, case.found_seated.screen_bearing),
+            *(
+                _bearing(case, one.id, placed, case.found_seated.get(f"{one.id}_bearing"))
+                for one in others
+            ),
+        ],
+    )
+    rows = [bearings[0]]
     for index, screen in enumerate(others, start=2):
         name = f"Screen {index}"
         rows += [
-            _bearing(case, screen.id, name, placed, case.found_seated.get(f"{screen.id}_bearing")),
+            bearings[index - 1],
             _distance(case, screen, name, distance),
             _top(case, screen, name, main_top=main_top, surface=surface),
         ]
     return rows
 
 
-def _bearing(
-    case: Case, id: str, name: str, placed: Callable[[str], Placed], found: float | None
-) -> FitRow:
+OVERLAP_DEG = 3.0
+"""Two pictures whose edges lie less than this in one another stand side by side. Source: house-bearing."""
+
+
+def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRow]:
+    """Return the bearings so that no screen stands in another: what would have been left where it is moves as well."""
+    if distance is None:
+        return rows
+    beside = [
+        (row, width)
+        for row, width, place in zip(
+            rows,
+            (case.workstation.screen.width, *(one.width for one in case.details.side_screens)),
+            (ScreenPlace.BESIDE, *(one.place for one in case.details.side_screens)),
+            strict=True,
+        )
+        if row.setting is not None and width is not None and place == ScreenPlace.BESIDE
+    ]
+    beside.sort(key=lambda one: one[0].setting or 0.0)
+    clash = any(
+        (right.setting or 0.0) - (left.setting or 0.0)
+        < half_angle(one, distance) + half_angle(other, distance) - OVERLAP_DEG
+        for (left, one), (right, other) in pairwise(beside)
+    )
+    return [set_row(row.but(limits=()), row.target) for row in rows] if clash else rows
+
+
+def _bearing(case: Case, id: str, placed: Callable[[str], Placed], found: float | None) -> FitRow:
     why = "Put what is looked at most straight ahead."
     try:
         at = placed(id)

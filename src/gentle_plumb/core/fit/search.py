@@ -189,7 +189,9 @@ def search(model: SearchModel) -> Solution:
     return replace(found, top=top, gaze=gaze, over=round(found.over + gaze, 6))
 
 
+@lru_cache(maxsize=4096)
 def _search(model: SearchModel) -> Solution:
+    """The best seat and surface; kept, as sets of additions that differ in the screen alone share it."""
     seats = model.seat or (SEAT_LATTICE if model.legs is not None else Span(low=0, high=0))
     surfaces = model.surface or SURFACE_LATTICE
     low, high = surfaces.low - seats.high, surfaces.high - seats.low
@@ -232,6 +234,7 @@ def _search(model: SearchModel) -> Solution:
 def forget() -> None:
     """Forget what was found before: for measuring how long finding it takes."""
     search.cache_clear()
+    _search.cache_clear()
     known.cache_clear()
     clear_caches()
 

@@ -1,11 +1,12 @@
 """Plans: what can be added to a workstation, what it costs, and what it leaves over."""
 
 from .addition import PRICE_LABELS, PRICES, Addition, Price
-from .addition_set import AdditionSet, layers_of, tolerance_steps, with_additions
-from .addition_sets import best_additions, height_kit
+from .addition_set import AdditionSet, Cost, cost_of, layers_of, with_additions
+from .addition_sets import bases_of, best_additions, height_kit
 from .additions import desk_additions
 from .comfort import comfort_deg
 from .feet_additions import feet_additions
+from .frontier import Frontier, Quality, Worth
 from .height_search import HeightSearch, OwnNumbers
 from .own_offers import offers_of
 from .own_plan import SLOTS, Offer, key_of, own_kit
@@ -36,6 +37,8 @@ __all__ = [
     "Added",
     "Addition",
     "AdditionSet",
+    "Cost",
+    "Frontier",
     "HeightSearch",
     "Offer",
     "OwnNumbers",
@@ -43,15 +46,19 @@ __all__ = [
     "PlanSet",
     "Price",
     "Prices",
+    "Quality",
     "ResidualExcess",
     "SinglePurchase",
     "Stack",
     "StackAnswer",
     "Total",
+    "Worth",
     "added_by",
+    "bases_of",
     "best_additions",
     "best_stack",
     "comfort_deg",
+    "cost_of",
     "desk_additions",
     "feet_additions",
     "height_kit",
@@ -64,7 +71,6 @@ __all__ = [
     "screen_additions",
     "seat_additions",
     "stacks_of",
-    "tolerance_steps",
     "total_of",
     "total_price",
     "what_is_left",

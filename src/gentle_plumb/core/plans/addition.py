@@ -11,10 +11,21 @@ from ..workstation import Span, Workstation
 Price = Literal["nothing", "found", "small", "medium", "large"]
 Slot = Literal["seat", "desk", "keys", "feet", "screen", "pointer", "back", "phone", "paper"]
 
-PRICES: dict[Price, int] = {"nothing": 0, "found": 1, "small": 1, "medium": 4, "large": 16}
-"""What a price class weighs; what costs nothing and is yet to be found weighs as little money.
+PRICES: dict[Price, int] = {"nothing": 0, "found": 0, "small": 1, "medium": 4, "large": 16}
+"""What a price class weighs in money. Source: house-price."""
+Effort = Literal["room", "find", "buy", "mount", "approval"]
+EFFORTS: dict[Effort, int] = {"room": 1, "find": 3, "buy": 4, "mount": 6, "approval": 8}
+"""What it takes to have a thing in place: it is in the room, has to be found, to be bought, to be mounted as well,
+or needs somebody's approval. Two things of the room weigh less than one that has to be found.
 
 Source: house-price."""
+USUAL_EFFORT: dict[Price, Effort] = {
+    "nothing": "room",
+    "found": "find",
+    "small": "buy",
+    "medium": "buy",
+    "large": "approval",
+}
 PRICE_LABELS: dict[Price, str] = {
     "nothing": "already here",
     "found": "to be found",
@@ -30,6 +41,7 @@ class Addition:
     """One thing added: its slot, price, whether it is temporary, and what it does to the pieces.
 
     ``height`` and ``sd`` are those of what has one height, ``span`` the range of what is offered in one, mm.
+    ``mounted`` is what has to be fixed to something, or moved with its load on it.
     """
 
     id: str
@@ -42,4 +54,16 @@ class Addition:
     height: float | None = None
     sd: float = 0.0
     span: Span | None = None
+    mounted: bool = False
     apply: Callable[[Workstation], Workstation] = field(compare=False, repr=False)
+
+    @property
+    def effort(self) -> Effort:
+        """What it takes to have it in place."""
+        usual = USUAL_EFFORT[self.price]
+        return "mount" if self.mounted and usual == "buy" else usual
+
+    @property
+    def pieces(self) -> int:
+        """How many things are handled."""
+        return sum(many for _, many in self.items) or 1

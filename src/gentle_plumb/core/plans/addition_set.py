@@ -3,17 +3,27 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from math import floor
+from typing import NamedTuple
 
 from ..workstation import Item, Workstation
-from .addition import PRICES, Addition
+from .addition import EFFORTS, PRICES, Addition
 
 AdditionSet = tuple[Addition, ...]
 
 
-def price_of(kit: AdditionSet) -> int:
-    """Sum of the price classes' weights."""
-    return sum(PRICES[one.price] for one in kit)
+class Cost(NamedTuple):
+    """What a set costs, what counts first first: money, then effort, then the number of things."""
+
+    money: int = 0
+    effort: int = 0
+    things: int = 0
+
+
+def cost_of(kit: AdditionSet) -> Cost:
+    """Return what a set costs, in the weights of the price and effort classes."""
+    return Cost(
+        sum(PRICES[one.price] for one in kit), sum(EFFORTS[one.effort] for one in kit), len(kit)
+    )
 
 
 def items_used(kit: AdditionSet) -> dict[str, int]:
@@ -49,8 +59,3 @@ def with_additions(station: Workstation, kit: AdditionSet) -> Workstation:
     for one in kit:
         station = one.apply(station)
     return station
-
-
-def tolerance_steps(over: float, worth_deg: float) -> int:
-    """Degrees in whole steps of what is worth an addition; thousandths where nothing is set."""
-    return floor(over / (worth_deg or 0.001) + 1e-6)

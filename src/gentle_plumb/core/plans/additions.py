@@ -18,12 +18,13 @@ from .alterations import (
     add_foot_support,
     add_tray,
     change_mouse_hand,
-    lift_picture,
+    clear_tray,
     replace_desk,
     replace_keyboard,
     stand_on_risers,
     take_central_pointer,
 )
+from .screen_alterations import lift_picture
 from .stacks import Stack
 
 
@@ -49,6 +50,17 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
     """What can be done about the height of the keys."""
     desk, laptop = case.workstation.desk, case.workstation.screen.kind == ScreenKind.LAPTOP
     found: list[Addition] = []
+    if desk.form == "tray" and desk.screen_base is not None and desk.top_thickness is not None:
+        found.append(
+            Addition(
+                id="tray_off",
+                slot="desk",
+                label="Take the keyboard tray off",
+                price="nothing",
+                does="puts the keys on the desk, and gives the thighs room",
+                apply=clear_tray,
+            )
+        )
     if desk.surface is None or tier == "room":
         return found
     plain = desk.form in (None, "fixed", "sit_stand")
@@ -61,6 +73,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 span=RISERS,
                 price="small",
                 does="raises the desk",
+                mounted=True,
                 apply=stand_on_risers,
             )
         )
@@ -73,6 +86,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                     label="Keyboard tray under the desk",
                     price="medium",
                     does="lowers and angles the keyboard",
+                    mounted=True,
                     apply=add_tray,
                 )
             )

@@ -12,7 +12,6 @@ from ..workstation import (
     AspectRatio,
     KeyboardKind,
     PointerKind,
-    ScreenHolder,
     ScreenKind,
     Span,
     Workstation,
@@ -20,10 +19,8 @@ from ..workstation import (
 
 FOOTREST = Span(low=60, high=150)
 RISERS = Span(low=30, high=120, step=30)
-SCREEN_RISER = Span(low=50, high=150, step=25)
 LAPTOP_STAND = Span(low=60, high=220, step=20)
 SEPARATE_KEYS_MM = 20.0
-ARM_OVER_DESK = Span(low=10, high=400)
 TRAY_BELOW = Span(low=40, high=160)
 TRAY_TILT = Span(low=-15, high=10)
 TRAY_MM = 30.0
@@ -35,43 +32,6 @@ SIT_STAND_MM = 25.0
 def add_foot_support(span: Span) -> Callable[[Workstation], Workstation]:
     """Return what adds a support for the feet of these heights."""
     return lambda station: replace(station, feet=(*(station.feet or ()), span))
-
-
-def lift_picture(by: Span) -> Callable[[Workstation], Workstation]:
-    """Return what raises the screen by so much."""
-
-    def apply(station: Workstation) -> Workstation:
-        lift = station.screen.top_above_surface
-        if lift is None:
-            return station
-        return replace(station, screen=replace(station.screen, top_above_surface=lift.raised(by)))
-
-    return apply
-
-
-def lift_for_standing(
-    lift: Callable[[Workstation], Workstation],
-) -> Callable[[Workstation], Workstation]:
-    """Return what lifts the picture while standing, from what lifts it always."""
-
-    def apply(station: Workstation) -> Workstation:
-        bare = replace(station.screen, top_above_surface=Span(low=0, high=0))
-        riser = lift(replace(station, screen=bare)).screen.top_above_surface
-        return replace(station, screen=replace(station.screen, riser_standing=riser))
-
-    return apply
-
-
-def mount_on_arm(station: Workstation) -> Workstation:
-    """Hold the screen on an arm."""
-    height = station.screen.picture_height or 0.0
-    span = Span(low=height + ARM_OVER_DESK.low, high=height + ARM_OVER_DESK.high)
-    return replace(
-        station,
-        screen=replace(
-            station.screen, top_above_surface=span, held=ScreenHolder.ARM, depth_behind=0.0
-        ),
-    )
 
 
 def separate_keys(stand: Span | None) -> Callable[[Workstation], Workstation]:
@@ -151,6 +111,26 @@ def add_tray(station: Workstation) -> Workstation:
             thickness=TRAY_MM,
             beside=surface.low if surface.fixed else None,
             surface=Span(low=surface.low - TRAY_BELOW.high, high=surface.high - TRAY_BELOW.low),
+        ),
+    )
+
+
+def clear_tray(station: Workstation) -> Workstation:
+    """Take the keyboard tray off: the keys stand on the desk again, as the screen does."""
+    desk = station.desk
+    assert desk.screen_base is not None
+    return replace(
+        station,
+        desk=replace(
+            desk,
+            form=desk.kind,
+            surface=desk.screen_base,
+            thickness=desk.top_thickness,
+            screen_base=None,
+            below=None,
+            tilt=None,
+            beside=None,
+            mouse_below=0.0,
         ),
     )
 

@@ -11,7 +11,7 @@ from ..errors import MissingInput
 from ..fit import Case, finger, seat_depth_row
 from ..workstation import Item
 from .addition import Addition
-from .chair_alterations import lay_behind_back
+from .chair_alterations import SMALL_DEPTH, change_pan, lay_behind_back
 
 MOST_INSERT_MM = 80.0
 LEAST_INSERT_MM = 10.0
@@ -22,8 +22,8 @@ back without support gets; and the widest gap behind the knee that it may leave,
 Source: house-seat-depth."""
 
 
-def back_additions(case: Case, tier: Tier, taken: Mapping[str, int]) -> tuple[Addition, ...]:
-    """Return the one thing a tier lays behind the back, where the back asks for it.
+def back_additions(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addition]:
+    """Return what a tier does about back and pan, where the back asks for it.
 
     Parameters
     ----------
@@ -35,7 +35,7 @@ def back_additions(case: Case, tier: Tier, taken: Mapping[str, int]) -> tuple[Ad
 
     """
     needed = _too_deep(case) or case.workstation.chair.supports_back is False
-    return tuple(back_offers(case, tier, taken)[:1]) if needed else ()
+    return back_offers(case, tier, taken) if needed else []
 
 
 def back_offers(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addition]:
@@ -43,6 +43,27 @@ def back_offers(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Additi
     chair = case.workstation.chair
     if case.own_seat or not case.sits or chair.backless:
         return []
+    return [*_laid_behind(case, tier, taken), *_pans(case, tier)]
+
+
+def _pans(case: Case, tier: Tier) -> list[Addition]:
+    """Another pan for the same chair, where the one that is there ends in the wrong place."""
+    if tier != "lasting" or not _too_deep(case):
+        return []
+    return [
+        Addition(
+            id="small_pan",
+            slot="back",
+            label="Smaller seat pan for the chair",
+            price="medium",
+            does="ends behind the knee",
+            mounted=True,
+            apply=change_pan(SMALL_DEPTH),
+        )
+    ]
+
+
+def _laid_behind(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addition]:
     deep = _too_deep(case)
     thickness = min(MOST_INSERT_MM, deep) if deep else min(SUPPORT_MM, _room_before_back(case))
     if thickness < LEAST_INSERT_MM:

@@ -60,6 +60,11 @@ def replace_chair(
     return apply
 
 
+def change_pan(depth: Span) -> Callable[[Workstation], Workstation]:
+    """Return what puts another pan on the same chair."""
+    return lambda station: replace(station, chair=replace(station.chair, depth=depth))
+
+
 def lay_behind_back(thickness: float) -> Callable[[Workstation], Workstation]:
     """Return what lays a roll or an insert behind the back: it carries it, and shortens the pan."""
 

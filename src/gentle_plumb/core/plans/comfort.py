@@ -11,7 +11,7 @@ from ..fit import Case, seat_depth_row
 from ..words import say
 from ..workstation import Workstation
 
-NO_BACK_DEG, NO_LUMBAR_DEG, RING_DEG, UNSTEADY_DEG = 10.0, 3.0, 4.0, 10.0
+NO_BACK_DEG, NO_LUMBAR_DEG, RING_DEG, UNSTEADY_DEG = 10.0, 5.0, 4.0, 10.0
 DEPTH_FAR_MM, DEPTH_MOST_DEG = 100.0, 8.0
 """What each weighs, degrees; a pan so far outside its band weighs the most it can. Source: house-comfort."""
 

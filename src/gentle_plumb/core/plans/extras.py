@@ -45,9 +45,11 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
     """
     if tier == "room":
         return ()
+    there = case.workstation.at_hand
     found = []
-    if case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0) > CALLS_H:
+    calls = case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0)
+    if calls > CALLS_H and "headset" not in there:
         found.append(HEADSET)
-    if case.hours.get("paper", 0.0) >= PAPER_H:
+    if case.hours.get("paper", 0.0) >= PAPER_H and "document_holder" not in there:
         found.append(HOLDER)
     return tuple(found)

@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from ..catalogue import Tier
 from ..fit import Case
 from ..workstation import Span
 from .addition import Addition
 from .additions import stack_addition
 from .alterations import FOOTREST, add_foot_support
-from .stacks import HIGHEST_STACK_MM, stacks_of
+from .stacks import HIGHEST_STACK_MM, Stack, stacks_of
 
 
 def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
@@ -38,6 +40,48 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
 
 TO_FIND = Span(low=20, high=HIGHEST_STACK_MM)
 """What may be found to stand under the feet, mm: no higher than a stack. Source: house-stack."""
+
+
+def topped(case: Case, height: float, taken: dict[str, int]) -> Addition:
+    """Return what is to be found under the feet, on top of as much as lies in the room; all of it where nothing does.
+
+    Parameters
+    ----------
+    case : Case
+    height : float
+        What the seat asks for, mm.
+    taken : dict
+        Pieces that something else stands on already, by item.
+
+    """
+    most = height - TO_FIND.low
+    there = [one for one in stacks_of(case.workstation.items, "feet", taken) if one.height <= most]
+    if not there:
+        return feet_to_find(height)
+    tallest = max(there, key=lambda one: (one.height, -one.count))
+    return replace(_on_top_of(tallest), height=height)
+
+
+def _on_top_of(stack: Stack) -> Addition:
+    """Return a stack of what is here with something on top that has yet to be found."""
+    one = stack_addition("feet", stack)
+    span = Span(low=stack.height + TO_FIND.low, high=HIGHEST_STACK_MM)
+    return replace(
+        one,
+        id="feet_topped",
+        label=f"{one.label}, with something on top to be found",
+        price="found",
+        height=None,
+        apply=add_foot_support(span),
+    )
+
+
+def topped_offers(case: Case, taken: dict[str, int] | None = None) -> list[Addition]:
+    """Return every stack of what is here with something on top; for a plan of one's own."""
+    if case.own_seat or not case.sits or case.policy.temporary == "never":
+        return []
+    stacks = stacks_of(case.workstation.items, "feet", taken)
+    return [_on_top_of(one) for one in stacks if one.height <= HIGHEST_STACK_MM - TO_FIND.low]
 
 
 def feet_to_find(height: float | None = None) -> Addition:

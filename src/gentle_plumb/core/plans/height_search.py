@@ -10,11 +10,9 @@ from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import SAME_MM, Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
 from ..workstation import Chair, ScreenKind, Settings, Workstation
-from .addition_set import AdditionSet, price_of, tolerance_steps
 from .budget import work_of
 from .comfort import comfort_deg
-
-Key = tuple[bool, float, float, int, int, int, float]
+from .frontier import Quality
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -28,9 +26,9 @@ class Heights:
     standing: Solution | None
     pieces: float = 0.0
 
-    def key(self, kit: AdditionSet, worth_deg: float, bare: Heights | None = None) -> Key:
-        """What sets are compared by; ``bare`` are the heights without additions."""
-        hard, first = self.seated.lacks, self.seated.first
+    def quality(self, bare: Heights | None = None) -> Quality:
+        """How well it fits; ``bare`` are the heights without additions."""
+        first = self.seated.first
         over = self.seated.over + self.pieces
         worse = bare is not None and (
             self.seated.presses > bare.seated.presses + SAME_MM
@@ -39,15 +37,7 @@ class Heights:
         if self.standing is not None:
             first += self.standing.first
             over += self.standing.over
-        return (
-            worse,
-            hard,
-            round(first, 6),
-            tolerance_steps(over, worth_deg),
-            price_of(kit),
-            len(kit),
-            round(over, 6),
-        )
+        return Quality(worse, self.seated.lacks, round(first, 6), round(over, 6))
 
 
 @dataclass(frozen=True, kw_only=True)

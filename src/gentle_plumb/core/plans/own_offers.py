@@ -56,8 +56,10 @@ def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]
                 )
             )
         mine.sort(key=lambda one: (not one.taken, one.key == SWAP, -one.removes, PRICES[one.price]))
-        stacks = [one for one in mine if one.price == "nothing" and "stack" in one.key]
-        found += [one for one in mine if one not in stacks[MOST_STACKS:]]
+        for kind in ("_stack", "_topped"):
+            stacks = [one for one in mine if kind in one.key]
+            mine = [one for one in mine if one not in stacks[MOST_STACKS:]]
+        found += mine
     return tuple(found)
 
 

@@ -17,7 +17,7 @@ from .addition_set import AdditionSet, items_used, with_additions
 from .additions import desk_additions, pointer_additions
 from .back_additions import back_offers
 from .extras import extra_offers
-from .feet_additions import feet_additions
+from .feet_additions import feet_additions, topped_offers
 from .keys_additions import keys_additions
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
@@ -82,7 +82,7 @@ def _offered(case: Case, slot: Slot, tier: Tier, used: dict[str, int]) -> Iterab
         case "keys":
             return keys_additions(case, tier)
         case "feet":
-            return feet_additions(case, tier, used)
+            return [*feet_additions(case, tier, used), *topped_offers(case, used)]
         case "screen":
             return screen_additions(case, tier, used)
         case "pointer":

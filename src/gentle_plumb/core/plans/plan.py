@@ -38,7 +38,7 @@ class ResidualExcess:
 class Added:
     """One addition of a plan, with the degrees and strain minutes it removes there.
 
-    ``key`` is what it is ticked under for a plan of one's own.
+    ``key`` is what it is ticked under for a plan of one's own; ``mends`` whether something does not fit without it.
     """
 
     id: str
@@ -54,13 +54,15 @@ class Added:
     height: float | None = None
     sd: float = 0.0
     span: Span | None = None
+    mends: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
 class Plan:
     """One plan: what is added, how everything is set then, and what is left over.
 
-    ``over`` is the sum of the joints that are known; ``untold`` names the deciding ones that are not.
+    ``over`` is the sum of the joints that are known; ``untold`` names the deciding ones that are not. ``whole`` is
+    whether every set of additions was held against it.
     """
 
     id: Tier
@@ -77,6 +79,7 @@ class Plan:
     case: Case
     kit: AdditionSet
     untold: tuple[str, ...] = ()
+    whole: bool = True
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -45,11 +45,13 @@ class Planner:
         case, settled = self.settled(kit)
         left = what_is_left(case, settled)
         over, minutes = total_of(left)
+        lacks = hard_limits(case, settled)
         added = []
         for one in kit:
             rest = tuple(other for other in kit if other is not one)
             without = self.over(rest)
-            added.append(_added(one, without[0] - over, less(without[1], minutes)))
+            mends = lacks.mends(hard_limits(*self.settled(rest)))
+            added.append(_added(one, without[0] - over, less(without[1], minutes), mends=mends))
         temporary = any(one.temporary for one in kit)
         return Plan(
             id=tier,
@@ -60,12 +62,13 @@ class Planner:
             left=left,
             over=over,
             minutes=minutes,
-            lacks=hard_limits(case, settled),
+            lacks=lacks,
             temporary=temporary,
             cautions=(*_cautions(case, kit), *(() if whole else (NOT_ALL_TRIED,))),
             case=case,
             kit=kit,
             untold=untold_in(case, settled),
+            whole=whole,
         )
 
 
@@ -88,7 +91,7 @@ def less(before: float | None, after: float | None) -> float | None:
     return None if before is None or after is None else before - after
 
 
-def _added(one: Addition, removes: float, minutes: float | None) -> Added:
+def _added(one: Addition, removes: float, minutes: float | None, *, mends: bool = False) -> Added:
     return Added(
         id=one.id,
         key=key_of(one),
@@ -103,6 +106,7 @@ def _added(one: Addition, removes: float, minutes: float | None) -> Added:
         height=one.height,
         sd=one.sd,
         span=one.span,
+        mends=mends,
     )
 
 

@@ -6,6 +6,7 @@ from ..assessment import hard_limits
 from ..fit import Case
 from .addition import PRICE_LABELS, PRICES, Addition
 from .additions import desk_additions, pointer_additions
+from .back_additions import back_additions
 from .feet_additions import feet_additions
 from .keys_additions import keys_additions
 from .plan import Plan, SinglePurchase
@@ -25,22 +26,21 @@ def _purchases(case: Case) -> list[Addition]:
             *feet_additions(case, tier),
             *screen_additions(case, tier),
             *pointer_additions(case, tier),
+            *back_additions(case, tier, {}),
         ):
             if one.price not in ("nothing", "found"):
                 found.setdefault(one.id, one)
     return sorted(found.values(), key=lambda one: PRICES[one.price])
 
 
-LEAST_FIX_DEG = 0.5
-"""A purchase that removes less is not named, degrees. Source: house-order."""
-
-
 def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]:
     """Single purchases in the place of what the room's plan adds there, by what they remove.
 
-    Those that mend what does not fit at all come first; none that makes any of it worse is named.
+    Those that mend what does not fit at all come first; none that makes any of it worse is named, none that removes
+    less than is worth an addition, and none that something cheaper does as well as.
     """
-    if room.over < LEAST_FIX_DEG and not room.lacks.any:
+    worth = planner.case.worth_deg
+    if room.over <= worth and not room.lacks.any:
         return ()
     found, seen = [], set()
     for one in _purchases(planner.case):
@@ -54,7 +54,7 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
         mends = lacks.mends(room.lacks)
         if lacks.worse_than(room.lacks):
             continue
-        if mends or room.over - over >= LEAST_FIX_DEG:
+        if mends or room.over - over > worth:
             found.append(
                 SinglePurchase(
                     id=one.id,
@@ -72,7 +72,21 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
             )
     return tuple(
         sorted(
-            found,
+            (one for one in found if not _outdone(one, found)),
             key=lambda one: (not one.mends, -(one.minutes or 0.0), -one.removes, PRICES[one.price]),
         )
     )
+
+
+def _outdone(one: SinglePurchase, found: list[SinglePurchase]) -> bool:
+    """Whether something cheaper does as well: it mends as much, and removes no less."""
+    return any(
+        PRICES[other.price] < PRICES[one.price]
+        and not other.lacks.worse_than(one.lacks)
+        and other.removes >= one.removes - SAME_DEG
+        for other in found
+    )
+
+
+SAME_DEG = 0.05
+"""Less than this apart is the same, degrees. Source: house-repeat."""

@@ -9,7 +9,15 @@ from ..fit import Case
 from ..workstation import ScreenHolder, ScreenKind
 from .addition import Addition
 from .additions import stack_addition
-from .alterations import SCREEN_RISER, lift_for_standing, lift_picture, mount_on_arm
+from .screen_alterations import (
+    SCREEN_RISER,
+    lengthen_pole,
+    lift_for_standing,
+    lift_picture,
+    mount_on_arm,
+    move_bracket,
+    take_off_wall,
+)
 from .stacks import stacks_of
 
 
@@ -33,6 +41,8 @@ def _for_standing(one: Addition) -> Addition:
 def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
     """What lifts the picture; what stands on the surface only, and only where its range is known."""
     screen = case.workstation.screen
+    if screen.on_wall:
+        return _for_wall(case, tier)
     if screen.kind == ScreenKind.LAPTOP or screen.top_above_surface is None:
         return []
     found: list[Addition] = []
@@ -66,7 +76,50 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
                 label="Screen arm",
                 price="medium",
                 does="adjusts screen height and distance",
+                mounted=True,
                 apply=mount_on_arm,
+            )
+        )
+    if screen.held == ScreenHolder.ARM and tier != "room":
+        found.append(
+            Addition(
+                id="longer_pole",
+                slot="screen",
+                label="Longer pole for the screen arm",
+                price="small",
+                does="lets the screen go higher",
+                mounted=True,
+                apply=lengthen_pole,
+            )
+        )
+    return found
+
+
+def _for_wall(case: Case, tier: Tier) -> list[Addition]:
+    """What brings a screen on a wall to the eyes: its bracket at another height, or a screen on the desk."""
+    screen = case.workstation.screen
+    if tier == "room" or screen.on_wall_at is None or screen.height is None:
+        return []
+    found = [
+        Addition(
+            id="wall_bracket",
+            slot="screen",
+            label="Wall bracket moved to the right height",
+            price="small",
+            does="brings the screen to the eyes",
+            mounted=True,
+            apply=move_bracket,
+        )
+    ]
+    if tier == "lasting":
+        found.append(
+            Addition(
+                id="desk_screen",
+                slot="screen",
+                label="Screen that stands on the desk",
+                price="medium",
+                does="brings the screen to the eyes",
+                apply=take_off_wall,
             )
         )
     return found

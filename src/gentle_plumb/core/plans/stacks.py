@@ -1,6 +1,6 @@
 """Stacks of whole pieces: what heights the items of a room make, and how sure they are.
 
-At most three items and 200 mm, non-slip, never under castors. Source: house-stack.
+At most 200 mm and three items, four under the feet, non-slip, never under castors. Source: house-stack.
 """
 
 from __future__ import annotations
@@ -11,7 +11,8 @@ from math import sqrt
 
 from ..workstation import Item
 
-MOST_ITEMS = 3
+MOST_ITEMS = {"seat": 1, "feet": 4}
+MOST_ELSEWHERE = 3
 HIGHEST_STACK_MM = 200.0
 STACK_WARNING = (
     "Use non-slip material between layers, never under castors, and check stability before use."
@@ -59,7 +60,7 @@ def stacks_of(
         key=lambda one: (-one.thickness, one.id),
     )
     left = {one.id: one.count - (taken or {}).get(one.id, 0) for one in usable}
-    most = 1 if use == "seat" else MOST_ITEMS
+    most = MOST_ITEMS.get(use, MOST_ELSEWHERE)
     found: list[Stack] = []
 
     def extend(start: int, chosen: list[tuple[Item, int]], count: int, height: float) -> None:

@@ -54,7 +54,7 @@ class Policy:
 
     first: First = "fixed"  # house-order: the piece that can't move contains the other two
     keep_what_holds: bool = True  # house-order: what is in its band is left as it is
-    worth_deg: float = 1.0  # house-order: less than this is worth no addition
+    worth_deg: float = 2.0  # house-order: less than this is worth no addition
     relief: float = 15.0  # house-relief
     thigh_slope: float = 0.0  # house-chain
     recline: float = 10.0  # house-joint-bands: back 100 to 105, supported

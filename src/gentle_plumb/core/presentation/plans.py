@@ -26,6 +26,7 @@ class AddedView:
     price: str
     temporary: bool
     removes: str | None
+    mends: str
     height: str | None
 
 
@@ -53,7 +54,8 @@ class PlanView:
     """A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
 
     ``lacks`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
-    many of each price class where the practice has no sums; ``over_budget`` by how much that is too much.
+    many of each price class where the practice has no sums; ``over_budget`` by how much that is too much. ``proven``
+    says that every set of changes was held against it, with all that matters known.
     """
 
     id: Tier
@@ -71,6 +73,7 @@ class PlanView:
     same_as: str | None
     cost: str | None
     over_budget: str | None
+    proven: bool
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -132,6 +135,7 @@ def _added(one: Added, unit: LengthUnit, money: Money) -> AddedView:
         price=price_text(one.price, money),
         temporary=one.temporary,
         removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,
+        mends="needed so that all fits" if one.mends and one.removes < 0.5 else "",
         height=height,
     )
 
@@ -205,6 +209,7 @@ def plan_view(
         same_as=same_as,
         cost=cost_text(total, money),
         over_budget=over_budget_text(total, money),
+        proven=plan.whole and not plan.untold and plan.id != "own",
     )
 
 

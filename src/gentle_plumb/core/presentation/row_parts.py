@@ -67,7 +67,10 @@ class At:
 
 RowState = Literal["to_set", "as_found", "in_band", "stopped", "unknown"]
 """What is to be done with a quantity; ``stopped``: set, but a limit ends it outside its band."""
-TOGETHER = frozenset({"seat", "footrest", "surface", "keys", "screen_top"})
+TOGETHER = frozenset(
+    {"seat", "footrest", "surface", "keys", "screen_top"}
+    | {one.key for one in QUANTITIES.values() if one.datum == "ahead"}
+)
 """Quantities that are worked out together: in its band alone, one may yet have to move."""
 
 

@@ -57,7 +57,7 @@ HOUSE_FIT: dict[str, Source] = {
     ),
     "house-comfort": Source(
         kind="house",
-        title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, no lumbar support 3°",
+        title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, no lumbar support 5°",
         note="No joint's angle tells it, and a chair that carries the back is worth its price.",
     ),
     "house-technique": Source(
@@ -83,7 +83,7 @@ HOUSE_FIT: dict[str, Source] = {
     "house-order": Source(
         kind="house",
         title="Order: physical limits, joint angles, purchases, amount of change",
-        note="Comfort before cost, cost before habit; nothing is bought for less than 1 degree.",
+        note="Comfort before cost, cost before habit; nothing is changed for less than 2 degrees, 1 where it hurts.",
     ),
     "house-weights": Source(
         kind="house",
@@ -92,8 +92,9 @@ HOUSE_FIT: dict[str, Source] = {
     ),
     "house-price": Source(
         kind="house",
-        title="Price classes: nothing, small, medium, large",
-        note="One medium item costs more than several small ones; one large item more than several medium.",
+        title="Price classes: nothing, small, medium, large; effort: in the room, to find, to buy, to mount, to approve",
+        note="One medium item costs more than several small ones; one large item more than several medium. "
+        "Effort decides only between sets that cost the same money.",
     ),
     "house-additions": Source(
         kind="house",
@@ -102,7 +103,7 @@ HOUSE_FIT: dict[str, Source] = {
     ),
     "house-stack": Source(
         kind="house",
-        title="Stacks: 200 mm at most, three items at most, non-slip, never under castors",
+        title="Stacks: 200 mm and three items at most, four under the feet, non-slip, never under castors",
         note="Higher ones tip; more items slide.",
     ),
     "house-phone": Source(

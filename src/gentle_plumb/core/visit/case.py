@@ -94,6 +94,7 @@ def case_from(
         details=interned(_details(record)),
         use=record[fields.places.at(fields.places.MAIN).use] or PlaceUse.BOTH,
         person=person,
+        hurts=any(record[one.strength] for one in fields.ask.discomfort.values()),
     )
     return as_it_will_lean(case)
 

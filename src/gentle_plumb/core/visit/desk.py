@@ -93,4 +93,5 @@ def _with_tray(record: Record, desk: Desk) -> Desk:
         tilt=span_from(record, tray.tilt),
         below=span_from(record, tray.below),
         thickness=record[tray.thickness],
+        top_thickness=record[fields.desk.thickness],
     )

@@ -52,6 +52,11 @@ def workstation_from(record: Record) -> Workstation:
         feet=_feet(record, kind),
         items=_items(record),
         unmeasured=_unmeasured(record),
+        at_hand=frozenset(
+            id
+            for id in ("headset", "document_holder")
+            if record.yes(fields.supports.at_hand[id].there)
+        ),
     )
 
 

@@ -8,10 +8,12 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
+from .found_messages import FOUND_MESSAGES
 from .state_messages import STATE_MESSAGES
 
 ENGLISH: dict[str, str] = {
     **STATE_MESSAGES,
+    **FOUND_MESSAGES,
     # settings
     "setting.unrecorded": "{label}: not recorded.",
     "setting.no_target": "{label}: no target can be told.",
@@ -47,8 +49,6 @@ ENGLISH: dict[str, str] = {
     "thighs.pressed": "The thighs do not fit: they stand {gap} in what is over them.",
     "thighs.short": "The thighs lack {gap} of room under the desk.",
     "thighs.why": "Thighs that are pressed or fenced in can't move.",
-    "thighs.lacking": "No setting leaves room: a thinner top, a raised desk or no tray is needed "
-    "first.",
     "thighs.any": "More room over the thighs: a thinner top, a raised desk, no drawer.",
     "condition.ok": "{label}: enough.",
     "condition.unknown": "{label}: {reason}",
@@ -191,6 +191,9 @@ ENGLISH: dict[str, str] = {
     "armrest.none": "The chair has no armrests.",
     "armrest.gap_unknown": "How far apart the armrests are is not recorded.",
     "armrest.unused": "Armrests are not used here (your choice).",
+    "armrest.unknown": "Whether the chair has armrests is not recorded.",
+    "armrest.lifts_fixed": "The armrests lift the shoulders, and they can't be lowered.",
+    "armrest.meets_fixed": "The armrests meet the desk and keep the chair away from it; they can't be lowered.",
     "armrest.lifts": "Even at their lowest the armrests lift the shoulders.",
     "armrest.meets": "Even at their lowest the armrests meet the desk and keep the chair away from it.",
     "armrest.away": "The armrests keep the chair {at} from where the hands want it: the arms reach, or the "

@@ -101,12 +101,14 @@ class Desk:
     platform). ``tilt`` is the slope the keys can be given, front edge down negative, degrees.
     ``mouse_below`` is how much lower the mouse has to lie. ``under`` is what is there besides.
     ``form`` is what it looks like (cart, counter, platform, tray), ``beside`` the height of the
-    desk proper over a tray or under a platform; both are drawn, not fitted.
+    desk proper over a tray or under a platform; both are drawn, not fitted. ``top_thickness`` is that of the desk
+    over a tray, with what hangs under it.
     """
 
     kind: Literal["fixed", "sit_stand"] | None = None
     surface: Span | None = None
     thickness: float | None = None
+    top_thickness: float | None = None
     depth: float | None = None
     screen_base: Span | None = None
     below: Span | None = None
@@ -230,7 +232,7 @@ class Workstation:
 
     ``feet`` are the supports there are for the feet, by the heights they can have; None where
     nobody has looked. ``items`` are what is at hand for stacks, ``unmeasured`` the names of those
-    whose thickness nobody recorded.
+    whose thickness nobody recorded; ``at_hand`` is what is there already of what a plan might add.
     """
 
     chair: Chair = Chair()
@@ -241,3 +243,4 @@ class Workstation:
     feet: tuple[Span, ...] | None = None
     items: tuple[Item, ...] = ()
     unmeasured: tuple[str, ...] = ()
+    at_hand: frozenset[str] = frozenset()

@@ -2641,7 +2641,7 @@ export interface components {
          * Added
          * @description One addition of a plan, with the degrees and strain minutes it removes there.
          *
-         *     ``key`` is what it is ticked under for a plan of one's own.
+         *     ``key`` is what it is ticked under for a plan of one's own; ``mends`` whether something does not fit without it.
          */
         Added: {
             /** Id */
@@ -2678,6 +2678,11 @@ export interface components {
              */
             sd: number;
             span?: components["schemas"]["Span"] | null;
+            /**
+             * Mends
+             * @default false
+             */
+            mends: boolean;
         };
         /**
          * AddedView
@@ -2698,6 +2703,8 @@ export interface components {
             temporary: boolean;
             /** Removes */
             removes: string | null;
+            /** Mends */
+            mends: string;
             /** Height */
             height: string | null;
         };
@@ -2903,7 +2910,8 @@ export interface components {
              *       },
              *       "screen": {},
              *       "side_screens": [],
-             *       "items": []
+             *       "items": [],
+             *       "at_hand": []
              *     }
              */
             equipment: components["schemas"]["EquipmentDocument"];
@@ -3010,6 +3018,12 @@ export interface components {
             };
             /** Standing Hours */
             standing_hours?: number | null;
+            /**
+             * Hurts
+             * @description Whether anything hurts: then half a difference is worth a change.
+             * @default false
+             */
+            hurts: boolean;
             /**
              * Choices
              * @description Positions by question; “standing.” before one: standing alone.
@@ -3632,7 +3646,8 @@ export interface components {
          * @description What the keyboard stands on; thickness from it to the lowest part over the thighs.
          *
          *     ``screen_base`` is what the screen stands on where that is something else, ``below`` how far the
-         *     keys hang under it, ``underside`` the lowest part over the thighs where that stays.
+         *     keys hang under it, ``underside`` the lowest part over the thighs where that stays, ``top_thickness`` that of the desk
+         *     over a tray.
          */
         DeskDocument: {
             /** Kind */
@@ -3642,6 +3657,8 @@ export interface components {
             surface?: components["schemas"]["RangeDocument"] | null;
             /** Thickness */
             thickness?: (number | string) | null;
+            /** Top Thickness */
+            top_thickness?: (number | string) | null;
             /** Depth */
             depth?: (number | string) | null;
             screen_base?: components["schemas"]["RangeDocument"] | null;
@@ -3889,7 +3906,7 @@ export interface components {
         };
         /**
          * EquipmentDocument
-         * @description The pieces. What is left out is unknown, not zero; ``feet`` and ``items`` are what is there.
+         * @description The pieces. What is left out is unknown, not zero; ``feet``, ``items`` and ``at_hand`` are what is there.
          */
         EquipmentDocument: {
             /**
@@ -3930,6 +3947,11 @@ export interface components {
              * @default []
              */
             items: components["schemas"]["ItemDocument"][];
+            /**
+             * At Hand
+             * @default []
+             */
+            at_hand: ("headset" | "document_holder")[];
         };
         /**
          * ErasureOut
@@ -4552,7 +4574,8 @@ export interface components {
              *       },
              *       "screen": {},
              *       "side_screens": [],
-             *       "items": []
+             *       "items": [],
+             *       "at_hand": []
              *     }
              */
             equipment: components["schemas"]["EquipmentDocument"];
@@ -6968,7 +6991,8 @@ export interface components {
          * @description A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
          *
          *     ``lacks`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
-         *     many of each price class where the practice has no sums; ``over_budget`` by how much that is too much.
+         *     many of each price class where the practice has no sums; ``over_budget`` by how much that is too much. ``proven``
+         *     says that every set of changes was held against it, with all that matters known.
          */
         PlanView: {
             /**
@@ -7004,6 +7028,8 @@ export interface components {
             cost: string | null;
             /** Over Budget */
             over_budget: string | null;
+            /** Proven */
+            proven: boolean;
         };
         /**
          * PointerKind

@@ -29,8 +29,8 @@ export function Plans() {
   return (
     <div className="flex flex-col gap-4 pb-6">
       <p className="text-sm text-soft">
-        Each is the best there is for its money: hard limits first, then degrees outside the bands,
-        then price. The targets and Set follow the one you take.
+        What doesn't fit comes first, then degrees outside the bands, then money and effort. Nothing
+        is added for a difference too small to matter. Targets and Set follow the plan you take.
       </p>
       {plans.map((plan) => (
         <One key={plan.id} plan={plan} taken={worked.plan === plan.id} />
@@ -166,10 +166,14 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
                   <span className="figures text-right text-sm">
                     {one.price}
                     {one.removes && <span className="block">−{one.removes}</span>}
+                    {one.mends && <span className="block">{one.mends}</span>}
                   </span>
                 </li>
               ))}
             </ul>
+          )}
+          {plan.proven && (
+            <p className="mt-1 text-sm text-soft">No cheaper set of changes does as well.</p>
           )}
           {plan.left.length > 0 && (
             <p className="figures mt-1 text-sm">

@@ -1,0 +1,80 @@
+"""What a setting as found does, said by what was found: never by a target that rests on pieces which will move.
+
+Seat, surface and screen hang together: the target of one is worked out with the others where they belong. As found
+they stand elsewhere, so what is wrong with them is said by the body in the chair as it was found: how far the keys are
+from the elbows, the seat from the lower legs, the top of the picture from the eyes.
+"""
+
+from __future__ import annotations
+
+from ..assessment import Assessment, SettingState
+from ..errors import MissingInput
+from ..fit import Case, eye_height_terms, keys_terms, legs_terms, total
+from ..words import say, say_amount, say_length
+from .facts import Facts
+
+SQUARE_DEG = 90.0
+"""The elbow's angle at which the keys are level with it."""
+TOPS = frozenset({"screen_top", "screen2_top", "screen3_top"})
+
+
+def cause_as_found(facts: Facts, assessed: Assessment, state: SettingState) -> str | None:
+    """Return where a piece that hangs together with others stands, by the body; None for any other, or untold."""
+    key = state.quantity.key
+    try:
+        if key == "surface":
+            return _keys(facts, assessed)
+        if key == "seat":
+            return _seat(facts, assessed, state)
+        if key in TOPS:
+            return _top(facts, assessed, state)
+    except MissingInput:
+        return None
+    return None
+
+
+def _keys_over_elbow(facts: Facts, assessed: Assessment) -> float | None:
+    case, posture = _case(facts, assessed), assessed.posture
+    seat, surface = assessed.setting("seat"), assessed.setting("surface")
+    if surface is None or surface.value is None:
+        return None
+    at = seat.value if seat is not None else None
+    level = total(keys_terms(case.body, case, posture, at, SQUARE_DEG))
+    return surface.value + case.keyboard_thickness() - level
+
+
+def _keys(facts: Facts, assessed: Assessment) -> str | None:
+    apart = _keys_over_elbow(facts, assessed)
+    return None if apart is None else _said(facts, "found.keys", apart)
+
+
+def _case(facts: Facts, assessed: Assessment) -> Case:
+    return facts.case if assessed.posture == "seated" else facts.case.standing()
+
+
+def _said(facts: Facts, message: str, apart: float, **more: str) -> str:
+    side = "over" if apart > 0 else "under"
+    return say(f"{message}_{side}", apart=say_length(abs(apart), facts.unit), **more)
+
+
+def _seat(facts: Facts, assessed: Assessment, state: SettingState) -> str | None:
+    assert state.value is not None
+    at = say_amount(state.quantity, state.value, facts.unit)
+    knee, hands = assessed.joint("knee"), _keys_over_elbow(facts, assessed)
+    over = (state.excess or 0.0) > 0
+    if not over and assessed.condition("thighs").state == "off":
+        return say("found.seat_at", at=at)
+    if over or (knee is not None and (knee.over or 0.0) < 0):
+        apart = state.value - total(legs_terms(facts.case.body, facts.case))
+        return _said(facts, "found.seat", apart, at=at)
+    if hands is None or hands <= 0:
+        return None
+    return say("found.seat_hands", at=at, apart=say_length(hands, facts.unit))
+
+
+def _top(facts: Facts, assessed: Assessment, state: SettingState) -> str | None:
+    assert state.value is not None
+    case, seat = _case(facts, assessed), assessed.setting("seat")
+    at = seat.value if seat is not None else None
+    eye = total(eye_height_terms(case.body, case, assessed.posture, at))
+    return _said(facts, "found.top", state.value - eye, label=state.quantity.label)

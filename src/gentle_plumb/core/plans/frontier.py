@@ -1,0 +1,124 @@
+"""Which of many sets of additions to take: the best one whose every cheaper rival is clearly worse.
+
+Sets are held against each other by :class:`Quality` and :class:`Cost`. A set is *worth its cost* where it is better,
+by a difference worth having, than each set that costs less. The one taken is the best of those. So no cheaper set
+does as well, and nothing can be left out of it without such a difference: what is left is a cheaper set.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from itertools import groupby
+from typing import NamedTuple
+
+from ..fit import SAME_MM, Case
+from .addition_set import AdditionSet, Cost, cost_of
+
+ALIKE_DEG = 0.5
+"""Sets of one cost that differ by less are told apart by what has to be handled. Source: house-joint-bands."""
+
+
+class Quality(NamedTuple):
+    """How well a workstation fits with a set, what counts first first; less is better.
+
+    ``worse`` than without any additions in a hard limit; mm that hard limits lack; what the policy sets first, mm
+    for the feet or degrees for the hands; degrees outside the joints' bands.
+    """
+
+    worse: bool
+    lacks: float
+    first: float
+    over: float
+
+    def no_worse(self, other: Quality) -> bool:
+        """Whether nothing here is worse than there."""
+        return all(mine <= theirs + 1e-9 for mine, theirs in zip(self, other, strict=True))
+
+
+@dataclass(frozen=True, kw_only=True)
+class Worth:
+    """Differences worth having: mm of a hard limit, of what the policy sets first, and degrees."""
+
+    hard: float
+    first: float
+    over: float
+
+    @classmethod
+    def of(cls, case: Case) -> Worth:
+        """What is worth having for this client: less, where it hurts."""
+        policy = case.policy
+        first = case.worth_deg if policy.first == "hands" else policy.flat_feet_margin
+        return cls(hard=SAME_MM, first=first, over=case.worth_deg)
+
+    def better(self, mine: Quality, theirs: Quality) -> bool:
+        """Whether the one is better than the other by a difference worth having."""
+        if mine.worse != theirs.worse:
+            return theirs.worse
+        for ours, other, least in (
+            (mine.lacks, theirs.lacks, self.hard),
+            (mine.first, theirs.first, self.first),
+        ):
+            if abs(ours - other) > least:
+                return ours < other
+        return theirs.over - mine.over > self.over
+
+
+@dataclass(frozen=True, kw_only=True)
+class Tried:
+    """One set, what it costs and how well it does."""
+
+    kit: AdditionSet
+    cost: Cost
+    quality: Quality
+
+    def handled(self, alike: float) -> tuple[float, ...]:
+        """What tells sets of one cost apart: fit, then pieces, then the rest of the fit."""
+        fit = self.quality
+        return (
+            fit.worse,
+            round(fit.lacks),
+            round(fit.first, 1),
+            round(fit.over / alike),
+            sum(one.pieces for one in self.kit),
+            fit.over,
+        )
+
+
+class Frontier:
+    """Sets that no cheaper or equal one does as well as, in the order they are tried."""
+
+    def __init__(self, worth: Worth, alike: float = ALIKE_DEG) -> None:
+        self.worth, self.alike, self.tried = worth, alike, 0
+        self._kept: list[Tried] = []
+
+    def beaten(self, cost: Cost, quality: Quality) -> bool:
+        """Whether a set that was tried costs no more and is in nothing worse; then there is nothing to try."""
+        return any(one.cost <= cost and one.quality.no_worse(quality) for one in self._kept)
+
+    def outdone(self, cost: Cost, quality: Quality) -> bool:
+        """Whether a set that costs less was tried and is in nothing worse."""
+        return any(one.cost < cost and one.quality.no_worse(quality) for one in self._kept)
+
+    def take(self, kit: AdditionSet, quality: Quality) -> None:
+        """Note a set that was tried."""
+        cost = cost_of(kit)
+        self.tried += 1
+        if not self.outdone(cost, quality):
+            self._kept.append(Tried(kit=kit, cost=cost, quality=quality))
+
+    def best(self) -> AdditionSet:
+        """The set to take."""
+        chosen: AdditionSet = ()
+        cheaper: list[Tried] = []
+        in_order = sorted(self._kept, key=lambda one: one.cost)
+        for _, group in groupby(in_order, key=lambda one: one.cost):
+            alike = list(group)
+            worthy = [
+                one
+                for one in alike
+                if all(self.worth.better(one.quality, other.quality) for other in cheaper)
+            ]
+            if worthy:
+                chosen = min(worthy, key=lambda one: one.handled(self.alike)).kit
+            cheaper += alike
+        return chosen
