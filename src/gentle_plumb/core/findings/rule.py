@@ -80,13 +80,15 @@ class Answer(Rule):
 class Amount(Rule):
     """Off where the number in ``field`` is under ``least`` or over ``most``.
 
-    Lengths in mm; what is off counts by its share of the limit, 1 at the most.
+    Lengths in mm; what is off counts by its share of the limit, 1 at the most. An ``optional`` one says nothing
+    while its number is not recorded.
     """
 
     field: Field[float]
     least: float | None = None
     most: float | None = None
     only_if: When = ()
+    optional: bool = False
     deg_per_unit: float = 0.0
     do_over: str = ""
     """What to do where there is too much of it; empty where ``do`` serves both ways."""
@@ -104,10 +106,15 @@ class Angle(Rule):
 
 @dataclass(frozen=True, kw_only=True, eq=False)
 class Pair(Rule):
-    """Off where ``fails`` says so of two values of the record; ``words`` tells the two apart."""
+    """Off where ``fails`` says so of two values of the record; ``words`` tells the two apart.
+
+    An ``optional`` one says nothing while its first value is not recorded; ``asked`` is what is missing.
+    """
 
     fields: tuple[Field[float], Field[float]]
     fails: Callable[[float, float], bool]
     words: str
     weight: float = 0.5
     only_if: When = ()
+    optional: bool = False
+    asked: str = ""

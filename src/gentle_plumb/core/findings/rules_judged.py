@@ -121,6 +121,8 @@ def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
         return None
     value = facts.record[rule.field]
     if value is None:
+        if rule.optional:
+            return None
         return unanswered(rule, subject, f"{rule.title}: not recorded.")
     at = _shown(value, rule.field, facts)
     least, most = rule.least, rule.most
@@ -167,8 +169,10 @@ def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
         return None
     values = [facts.record[field] for field in rule.fields]
     one, other = values
+    if rule.optional and one is None:
+        return None
     if one is None or other is None:
-        return unanswered(rule, subject, f"{rule.title}: needs both lengths.")
+        return unanswered(rule, subject, rule.asked or f"{rule.title}: needs both lengths.")
     bare = rule_draft(rule, subject)
     shown = rule.words.format(
         *(

@@ -60,6 +60,11 @@ HOUSE_FIT: dict[str, Source] = {
         title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, no lumbar support 5°",
         note="No joint's angle tells it, and a chair that carries the back is worth its price.",
     ),
+    "house-chair-load": Source(
+        kind="house",
+        title="A chair carries what its label says, and is checked from its tenth year",
+        note="Labels and the maker's papers come first; wear depends on use.",
+    ),
     "house-technique": Source(
         kind="house",
         title="Technique is worth a word from two hours a day of its task",

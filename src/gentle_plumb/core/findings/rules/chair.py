@@ -14,7 +14,10 @@ from ...workstation import (
     TiltLock,
     TiltTension,
 )
-from ..rule import Answer, Rule
+from ..rule import Amount, Answer, Pair, Rule
+
+MOST_CHAIR_YEARS = 10
+"""A chair in daily use is checked from this age on, years. Source: house-chair-load."""
 
 CHAIR: tuple[Rule, ...] = (
     Answer(
@@ -28,6 +31,34 @@ CHAIR: tuple[Rule, ...] = (
         do="Take out of use until repaired.",
         safety=True,
         asked="Whether the chair stands firmly is not recorded.",
+    ),
+    Pair(
+        id="chair_load",
+        mechanism="unsafe",
+        title="Load limit of the chair",
+        fields=(fields.ask.weight, fields.chair.load_limit),
+        fails=lambda weight, limit: weight > limit,
+        source="house-chair-load",
+        words="Weight {0}, the chair carries {1}",
+        why="It can give way.",
+        do="Take another chair, made for the weight, before anything else is set.",
+        safety=True,
+        health=True,
+        weight=1.0,
+        optional=True,
+        asked="What the chair carries is not recorded: look for the label under the seat.",
+    ),
+    Amount(
+        id="chair_age",
+        who="workplace",
+        mechanism="unsafe",
+        title="Age of the chair",
+        field=fields.chair.age,
+        most=MOST_CHAIR_YEARS,
+        source="house-chair-load",
+        why="Springs, castors and joints wear out.",
+        do="Have it checked, and plan for another one.",
+        optional=True,
     ),
     Answer(
         id="gas_spring",

@@ -204,6 +204,15 @@ sharp_near = _hands.length(
 sharp_far = _hands.length(
     "sharp_far", "Computer glasses: furthest clear distance", 200, 3000, when=_computer
 )
+weight = _hands.amount(
+    "weight",
+    "Body weight",
+    "kg",
+    20,
+    350,
+    health=True,
+    help="Only to check what the chair may carry. Leave it blank where nobody needs it.",
+)
 leans = _hands.choice("leans", "Leans to see the screen", Leans)
 
 

@@ -112,6 +112,10 @@ width = _at.length("width", "Seat width", 250, 800, noted_only=True)
 castors = _at.choice("castors", "Castors", Castors, noted_only=True)
 stability = _at.choice("stability", "Stability", Stability)
 lift = _at.choice("lift", "Gas spring", GasSpring, when=_task)
+load_limit = _at.amount(
+    "load_limit", "Carries at most", "kg", 50, 400, help="On the label under the seat."
+)
+age = _at.amount("age", "Age of the chair", "years", 0, 60)
 cushion = _at.length(
     "cushion",
     "Own cushion",

@@ -172,7 +172,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
               ))}
             </ul>
           )}
-          {plan.proven && (
+          {plan.proven && plan.added.length > 0 && (
             <p className="mt-1 text-sm text-soft">No cheaper set of changes does as well.</p>
           )}
           {plan.left.length > 0 && (
