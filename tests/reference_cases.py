@@ -12,7 +12,7 @@ from typing import Any
 
 ROOT = Path(__file__).parents[1]
 PAGE = ROOT / "docs" / "reference-cases.md"
-sys.path[:0] = [str(ROOT / "src"), str(ROOT / "tests"), str(ROOT / "tests" / "unit")]
+sys.path[:0] = [str(ROOT / "src"), str(ROOT / "tests")]
 
 Values = dict[str, Any]
 MEDIAN = {
@@ -338,9 +338,8 @@ REFERENCES = (
 
 def worked(one: Reference) -> Any:
     """The case worked out as a visit is."""
-    from test_states import snapshot
-
     from gentle_plumb.services.workup import work_up
+    from plain_visit import snapshot
 
     return work_up(snapshot(one.values), "cm", body=False)
 

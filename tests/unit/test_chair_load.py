@@ -1,6 +1,6 @@
 """What a chair may carry, and how old it is."""
 
-from test_states import PLAIN, papers
+from plain_visit import PLAIN, papers
 
 
 def test_what_a_chair_carries_is_checked_and_the_weight_never_leaves():
