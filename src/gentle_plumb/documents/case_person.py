@@ -8,7 +8,15 @@ from typing import Annotated
 from pydantic import Field, model_validator
 
 from ..core.choices import Hand
-from ..core.intake import FIGURES, PRECAUTIONS, LimitId, OperatedPart, PersonLimits, person_limits
+from ..core.intake import (
+    FIGURES,
+    JOINTS_LIMITED,
+    PRECAUTIONS,
+    LimitId,
+    OperatedPart,
+    PersonLimits,
+    person_limits,
+)
 from ..core.words import Misplaced
 from ..core.workstation import ChairKind, Workstation
 from .case_parts import Part
@@ -27,6 +35,18 @@ class ClearedDocument(Part):
     )
 
 
+def _in_range(limit: LimitId, value: float) -> None:
+    figure = FIGURES.get(limit)
+    if figure is None:
+        raise Misplaced("figure", f"“{limit}” takes no figure")
+    if not figure.low <= value <= figure.high:
+        raise Misplaced(
+            "figure",
+            f"{value:g} {figure.unit} for “{limit}”: it must be from {figure.low:g} to "
+            f"{figure.high:g} {figure.unit}",
+        )
+
+
 class PersonDocument(Part):
     """What the person must not do, and what was lifted of it."""
 
@@ -39,6 +59,9 @@ class PersonDocument(Part):
     )
     weak_side: Hand | None = Field(default=None, description="For “weakness”: the weaker side.")
     cleared: list[ClearedDocument] = Field(default=[], description="Limits that were lifted.")
+    joints: dict[LimitId, float] = Field(
+        default={}, description="How far joints of this person may move, degrees, by the limit."
+    )
 
     @model_validator(mode="after")
     def _known(self) -> PersonDocument:
@@ -47,6 +70,10 @@ class PersonDocument(Part):
                 raise Misplaced(
                     "precautions", f"there is no “{id}”; one of {', '.join(PRECAUTIONS)}"
                 )
+        for limit, degrees in self.joints.items():
+            if limit not in JOINTS_LIMITED:
+                raise Misplaced("joints", f"“{limit}” is no limit of a joint")
+            _in_range(limit, degrees)
         for one in self.cleared:
             limits = PRECAUTIONS[one.precaution].limits
             if one.limit not in limits:
@@ -54,15 +81,8 @@ class PersonDocument(Part):
                     "cleared",
                     f"{one.precaution} has no limit “{one.limit}”; one of {', '.join(limits)}",
                 )
-            figure = FIGURES.get(one.limit)
-            if one.figure is not None and figure is None:
-                raise Misplaced("figure", f"“{one.limit}” takes no figure")
-            if one.figure is not None and figure and not figure.low <= one.figure <= figure.high:
-                raise Misplaced(
-                    "figure",
-                    f"{one.figure:g} {figure.unit} for “{one.limit}”: it must be from {figure.low:g} to "
-                    f"{figure.high:g} {figure.unit}",
-                )
+            if one.figure is not None:
+                _in_range(one.limit, one.figure)
         return self
 
     def person(self, station: Workstation) -> PersonLimits:
@@ -80,4 +100,5 @@ class PersonDocument(Part):
             wheelchair=station.chair.kind == ChairKind.WHEELCHAIR,
             operated=self.operated,
             weak_side=self.weak_side,
+            joints=self.joints,
         )

@@ -32,7 +32,7 @@ def ink_chair(outline: Outline, case: Case, pose: Pose, settings: Settings, laye
     own = Outline(outline.posture)
     seat = top - cushion
     match chair.kind:
-        case "stool":
+        case "stool" | "saddle":
             _stool(own, seat)
         case "ball":
             _ball(own, seat)

@@ -14,6 +14,8 @@ from ..intake import PersonLimits
 from ..policy import Policy
 from ..workstation import ArmrestKind, ChairKind, Details, PlaceUse, Settings, Span, Workstation
 
+SADDLE_SLOPE_DEG = 20.0
+"""How far the thighs fall on a saddle stool, degrees: the hips open by as much. Source: house-chain."""
 Lens = Literal["none", "progressive", "bifocal"]
 
 
@@ -60,6 +62,18 @@ class Case:
     def worth_deg(self) -> float:
         """The least difference in degrees that is worth an addition: half as much for somebody it hurts."""
         return self.policy.worth_deg / 2 if self.hurts else self.policy.worth_deg
+
+    @property
+    def thigh_slope(self) -> float:
+        """How far the thighs fall to the knee, degrees: by the policy, or as a saddle has them."""
+        saddle = self.workstation.chair.kind == ChairKind.SADDLE
+        return SADDLE_SLOPE_DEG if saddle else self.policy.thigh_slope
+
+    @property
+    def legs_forward(self) -> float:
+        """How far the lower legs are stretched forward from upright, degrees, for a knee that bends no further."""
+        most = self.person.knee_bend
+        return max(0.0, 90.0 - most) if most is not None and not self.own_seat else 0.0
 
     @property
     def own_seat(self) -> bool:

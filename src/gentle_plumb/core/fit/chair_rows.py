@@ -138,7 +138,7 @@ def backrest_row(case: Case) -> FitRow:
 
 def _least_backrest(case: Case) -> float:
     """Return the least angle of the backrest that keeps the hips as open as the person's limits ask, degrees."""
-    return case.person.least_hip - case.policy.thigh_slope
+    return case.person.least_hip - case.thigh_slope
 
 
 def as_it_will_lean(case: Case) -> Case:
@@ -163,12 +163,12 @@ def seat_slope_row(case: Case) -> FitRow:
     chair, found = case.workstation.chair, case.found_seated.seat_slope
     if case.own_seat:
         return row_by_reason(subject, found, PART_OF_WHEELCHAIR)
-    if chair.slope is None and found is None and not case.policy.thigh_slope:
+    if chair.slope is None and found is None and not case.thigh_slope:
         return row_by_reason(subject, found, say("seat_slope.unknown"))
     row = target_row(
         case,
         subject,
-        lambda _: (Term(label="slope of the thighs", value=case.policy.thigh_slope),),
+        lambda _: (Term(label="slope of the thighs", value=case.thigh_slope),),
         lambda target: (target - SLOPE_BAND_DEG, target + SLOPE_BAND_DEG),
         found=found,
     )

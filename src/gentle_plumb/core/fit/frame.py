@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from math import cos, radians
 
 from ..body import Body
 from ..memoize import memoize_last
@@ -30,11 +31,12 @@ def legs_terms(body: Body, case: Case) -> tuple[Term, ...]:
         popliteal_height=leg,
         shoe=shoe,
         relief=policy.relief,
-        buttock_popliteal_length=body.mm("buttock_popliteal_length") if policy.thigh_slope else 0.0,
-        thigh_slope_deg=policy.thigh_slope,
+        buttock_popliteal_length=body.mm("buttock_popliteal_length") if case.thigh_slope else 0.0,
+        thigh_slope_deg=case.thigh_slope,
     )
     return (
         Term(label="popliteal height", value=leg),
+        Term(label="lower legs stretched forward", value=_forward(body, case)),
         Term(label="shoe", value=shoe),
         Term(label="relief", value=-policy.relief),
         Term(label="thigh slope", value=whole - leg - shoe + policy.relief),
@@ -43,7 +45,14 @@ def legs_terms(body: Body, case: Case) -> tuple[Term, ...]:
 
 def level_seat(body: Body, case: Case) -> float:
     """The seat at which the feet stand flat with level thighs, mm; raises MissingInput."""
-    return body.mm("popliteal_height") + case.shoe() - case.policy.relief
+    return body.mm("popliteal_height") + _forward(body, case) + case.shoe() - case.policy.relief
+
+
+def _forward(body: Body, case: Case) -> float:
+    """What a lower leg that is stretched forward takes from the height of the knee, mm: none or less than none."""
+    if not case.legs_forward:
+        return 0.0
+    return -body.mm("popliteal_height") * (1 - cos(radians(case.legs_forward)))
 
 
 def _drop(body: Body, case: Case) -> float:

@@ -15,7 +15,7 @@ from ..workstation import OUTERMOST_LETTER_MM, ArmrestKind, PointerKind, Setting
 from .case import Case
 from .frame import Frame, legs_terms, level_seat, reach
 from .lean import leaning_at
-from .person import hip_band
+from .person import hip_band, knee_band
 from .screen_rules import top_band
 from .terms import total
 
@@ -81,9 +81,13 @@ def thigh_slope(case: Case, settings: Settings) -> float:
         legs=total(legs_terms(case.body, case)),
         level=level_seat(case.body, case),
         margin=case.policy.flat_feet_margin,
-        wanted=case.policy.thigh_slope,
+        wanted=case.thigh_slope,
         buttock_popliteal_length=case.body.mm("buttock_popliteal_length"),
     )
+
+
+def _knee(case: Case, settings: Settings) -> float:
+    return 90 + case.legs_forward + thigh_slope(case, settings)
 
 
 def _wrist(case: Case, settings: Settings, seated: bool) -> float:
@@ -195,7 +199,7 @@ def joints_of(
         found += [
             _joint("shoulder", JOINT_BANDS["shoulder"], lambda: _shoulder(case, settings)),
             _joint("hip", hip_band(case), lambda: upright + thigh_slope(case, settings)),
-            _joint("knee", JOINT_BANDS["knee"], lambda: 90 + thigh_slope(case, settings)),
+            _joint("knee", knee_band(case), lambda: _knee(case, settings)),
         ]
     found.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))
     if seated:

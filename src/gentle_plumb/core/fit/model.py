@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
-from ..intake import LimitId
 from ..policy import JOINT_BANDS, Band
 from ..workstation import ArmrestKind, ScreenKind, Span, Workstation
 from .case import Case
@@ -19,7 +18,7 @@ from .frame import (
     standing_elbow_terms,
     standing_eye_terms,
 )
-from .person import hip_band
+from .person import hip_band, not_low
 from .result import Posture
 from .screen_rules import top_band
 from .search_model import LEVEL, SearchModel
@@ -89,6 +88,13 @@ class Lengths:
             return self.distance
         return reachable_distance(self.case, self.floor, station, self.distance)
 
+    def _legs_on(self, station: Workstation) -> float | None:
+        """The seat for flat feet on this chair: a saddle lets the thighs fall."""
+        here = replace(self.case, workstation=station)
+        if self.legs is None or here.thigh_slope == self.case.thigh_slope:
+            return self.legs
+        return total(legs_terms(here.body, here))
+
     def model(
         self, station: Workstation, *, free: bool = False, together: bool = False
     ) -> SearchModel:
@@ -123,7 +129,7 @@ class Lengths:
         if seated and case.own_seat:
             seat = own_seat_span(case)
         elif seated and seat is not None and self.level is not None:
-            seat = _not_low(case, seat, self.level)
+            seat = not_low(case, seat, self.level)
         lift, tops = reach_of(station, self.posture)
         fixed = surface is not None and surface.fixed
         if free:
@@ -143,9 +149,9 @@ class Lengths:
             elbow_band=policy.elbow_band,
             seat=seat,
             surface=surface,
-            legs=self.legs,
+            legs=self._legs_on(station),
             level=self.level,
-            thigh_slope=policy.thigh_slope,
+            thigh_slope=replace(case, workstation=station).thigh_slope,
             thigh_length=self.thigh_length,
             hip_level=self.hip_level,
             hip_band=hip_band(case),
@@ -167,13 +173,6 @@ class Lengths:
             hands_first=fixed and policy.first != "feet",
             together=together or station.screen.kind == ScreenKind.LAPTOP,
         )
-
-
-def _not_low(case: Case, seat: Span, level: float) -> Span:
-    """Return where a seat may be set: not under the knees' height where the hips have to stay above."""
-    if not case.person.has(LimitId.HIP_ABOVE_KNEE) or level <= seat.low:
-        return seat
-    return replace(seat, low=min(level, seat.high))
 
 
 def own_seat_span(case: Case) -> Span:

@@ -155,7 +155,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     if station.screen.kind != ScreenKind.LAPTOP and station.screen.top_above_surface is None:
         notes.append("Screen height range not recorded: assumed fully adjustable.")
     slope = station.chair.slope
-    if not case.own_seat and slope is not None and slope.high < case.policy.thigh_slope - 1:
+    if not case.own_seat and slope is not None and slope.high < case.thigh_slope - 1:
         notes.append(say("seat_slope.flat"))
     if case.sits and "abdominal_depth_sitting" not in case.body.values:
         notes.append("Space at the desk edge not checked: abdominal depth not measured.")

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..intake import LimitId, PersonLimits
 from ..policy import JOINT_BANDS, Band, Policy
-from ..workstation import Workstation
+from ..workstation import Span, Workstation
 from .case import Case
 
 OPEN_RECLINE_DEG = 10.0
@@ -47,3 +47,16 @@ def hip_band(case: Case) -> Band:
     """Return the band of the hip, degrees: no less open than the person's limits ask."""
     band = JOINT_BANDS["hip"]
     return Band(low=max(band.low, case.person.least_hip), high=band.high)
+
+
+def knee_band(case: Case) -> Band:
+    """Return the band of the knee, degrees: opened by as much as the lower legs are stretched forward."""
+    band, forward = JOINT_BANDS["knee"], case.legs_forward
+    return Band(low=band.low + forward, high=band.high + forward)
+
+
+def not_low(case: Case, seat: Span, level: float) -> Span:
+    """Return where a seat may be set: not under the knees' height where the hips have to stay above."""
+    if not case.person.has(LimitId.HIP_ABOVE_KNEE) or level <= seat.low:
+        return seat
+    return replace(seat, low=min(level, seat.high))

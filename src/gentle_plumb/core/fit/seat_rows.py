@@ -8,7 +8,6 @@ from math import radians, sin
 from typing import Literal
 
 from ..body import Body
-from ..policy import Policy
 from .case import Case
 from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach
@@ -49,10 +48,11 @@ BY_DECISION = {
 """Why a seat is not simply set to the legs."""
 
 
-def _by_the_legs(policy: Policy) -> str:
-    slope = policy.thigh_slope
+def _by_the_legs(case: Case) -> str:
+    slope = case.thigh_slope
     thighs = f"falling to the knee by {slope:g}°" if slope else "level"
-    return f"Feet flat, thighs {thighs}."
+    forward = f", lower legs {case.legs_forward:.0f}° forward" if case.legs_forward else ""
+    return f"Feet flat, thighs {thighs}{forward}."
 
 
 def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -> tuple[Term, ...]:
@@ -83,7 +83,7 @@ def seat_row(
         "seat",
         "seated",
         source="house-relief",
-        why=BY_DECISION.get(decided_by) or _by_the_legs(policy),
+        why=BY_DECISION.get(decided_by) or _by_the_legs(case),
     )
 
     def terms(body: Body) -> Sequence[Term]:

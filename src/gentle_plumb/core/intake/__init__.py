@@ -3,14 +3,14 @@
 from .body_chart import MAP_H, MAP_W, REGIONS, STRONGEST, DiscomfortKind, DiscomfortOften, Region
 from .consents import CONSENTS, Consent
 from .demands import Demand
-from .figures import FIGURES, Figure, says_of
+from .figures import FIGURES, JOINTS_LIMITED, Figure, says_of
+from .limit_in_force import LimitInForce
 from .limits import LIMITS, STRONGER, Limit, LimitId
 from .person_limits import (
     LEAST_HIP_DEG,
     SHORT_STANDING_MIN,
     Held,
     Lifted,
-    LimitInForce,
     PersonLimits,
     limits_applying,
     person_limits,
@@ -22,6 +22,7 @@ from .surgery import OperatedPart
 __all__ = [
     "CONSENTS",
     "FIGURES",
+    "JOINTS_LIMITED",
     "LEAST_HIP_DEG",
     "LIMITS",
     "MAP_H",

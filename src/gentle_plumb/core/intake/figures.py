@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from .limits import LIMITS, LimitId
+from .limits import LEGS_FORWARD, LIMITS, NOTHING_HIGH, LimitId
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -66,7 +66,27 @@ FIGURES: dict[LimitId, Figure] = {
         says="Hips open to {figure}° or more and never lower than the knees; no low seat, legs not crossed, no "
         "turn on the standing leg.",
     ),
+    LimitId.KNEE_BEND: Figure(
+        label="Knee bends at most",
+        unit="°",
+        low=20,
+        high=150,
+        becomes=LimitId.KNEE_BEND,
+        says="The knee bends no further than {figure}°: the feet stand forward, with room for them under the desk.",
+        at_work=LEGS_FORWARD,
+    ),
+    LimitId.ARM_RAISE: Figure(
+        label="Arm lifted at most",
+        unit="°",
+        low=20,
+        high=180,
+        becomes=LimitId.ARM_RAISE,
+        says="The arm is lifted no higher than {figure}°.",
+        at_work=NOTHING_HIGH,
+    ),
 }
+JOINTS_LIMITED = (LimitId.HIP_OPEN, LimitId.KNEE_BEND, LimitId.ARM_RAISE)
+"""Limits that a joint of this person may have whatever the conditions, each as a figure."""
 """By the limit that is set: which figure it takes. Source: house-care."""
 
 

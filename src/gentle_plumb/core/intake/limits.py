@@ -37,6 +37,8 @@ class LimitId(StrEnum):
     ABLE_SIDE = "able_side"
     SUPERVISED = "supervised"
     PAIN_RULES = "pain_rules"
+    KNEE_BEND = "knee_bend"
+    ARM_RAISE = "arm_raise"
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -69,6 +71,8 @@ STRONGER: dict[LimitId, frozenset[LimitId]] = {
     LimitId.NO_STANDING: frozenset({LimitId.SEATED_ONLY}),
 }
 """Which limits say all that a weaker one says, and more: then the weaker one is not said. Source: house-care."""
+LEGS_FORWARD = "Free space under the desk to stretch the legs forward."
+NOTHING_HIGH = "Nothing to be reached above the shoulder."
 _STANDS = frozenset({Demand.STANDING, Demand.STANDING_STILL, Demand.ONE_LEG, Demand.TURN_ON_LEG})
 
 LIMITS: dict[LimitId, Limit] = {
@@ -196,6 +200,18 @@ LIMITS: dict[LimitId, Limit] = {
         Limit(
             id=LimitId.PAIN_RULES,
             says="Pain and existing limits of movement overrule every figure here.",
+        ),
+        Limit(
+            id=LimitId.KNEE_BEND,
+            says="The knee bends only as far as it may.",
+            at_work=LEGS_FORWARD,
+            bars=frozenset({Demand.DEEP_KNEE, Demand.FEET_FLAT, Demand.LEGS_CROSSED}),
+        ),
+        Limit(
+            id=LimitId.ARM_RAISE,
+            says="The arm is lifted only as far as it may be.",
+            at_work=NOTHING_HIGH,
+            bars=frozenset({Demand.OVERHEAD, Demand.ARM_BEHIND}),
         ),
     )
 }

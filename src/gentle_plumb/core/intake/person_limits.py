@@ -11,8 +11,9 @@ from functools import cached_property
 
 from ..choices import Hand
 from .demands import Demand
-from .figures import FIGURES, says_of
-from .limits import LIMITS, STRONGER, Limit, LimitId
+from .figures import FIGURES
+from .limit_in_force import LimitInForce
+from .limits import LIMITS, STRONGER, LimitId
 from .precautions import PRECAUTIONS
 from .surgery import PART_BARS, STANDS_ON, OperatedPart
 
@@ -26,39 +27,6 @@ Lifted = Mapping[LimitId, float | None]
 """Limits that a clinician lifted (None), or set to a figure, in the unit of :data:`~.figures.FIGURES`."""
 Held = Mapping[str, Lifted]
 """Conditions that are there, each with what was lifted or set of its limits."""
-
-
-@dataclass(frozen=True, kw_only=True)
-class LimitInForce:
-    """A limit that holds: ``because`` of which conditions, whom to ask, the figure a clinician set."""
-
-    id: LimitId
-    because: tuple[str, ...]
-    ask: tuple[str, ...]
-    figure: float | None = None
-
-    @property
-    def limit(self) -> Limit:
-        """What it is."""
-        return LIMITS[self.id]
-
-    @property
-    def says(self) -> str:
-        """What is kept to, with its figure."""
-        return says_of(self.id, self.figure)
-
-    @property
-    def at_work(self) -> str:
-        """What the workplace is told, with its figure; empty where it needs to know nothing."""
-        if self.figure is None or not self.limit.at_work:
-            return self.limit.at_work
-        return FIGURES[self.id].at_work.format(figure=f"{self.figure:g}")
-
-    @property
-    def reason(self) -> str:
-        """The limit with its conditions and whom to ask, in one sentence each."""
-        ask = " or ".join(dict.fromkeys(self.ask))
-        return f"{self.says} {' and '.join(self.because)}: ask the {ask}."
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -134,6 +102,12 @@ class PersonLimits:
         return max((one.figure or least for one, least in held if one is not None), default=0.0)
 
     @property
+    def knee_bend(self) -> float | None:
+        """How far the knee may bend, degrees from straight; None where nothing limits it."""
+        knee = self.held(LimitId.KNEE_BEND)
+        return knee.figure if knee is not None else None
+
+    @property
     def longest_hold(self) -> float | None:
         """Longest hold of a movement, seconds; None where nothing limits it."""
         return SHORT_HOLD_S if self.has(LimitId.MID_RANGE) else None
@@ -168,6 +142,7 @@ def person_limits(
     operated: OperatedPart | None = None,
     weak_side: Hand | None = None,
     answered: Mapping[str, float] | None = None,
+    joints: Lifted | None = None,
 ) -> PersonLimits:
     """Return the limits in force.
 
@@ -181,6 +156,8 @@ def person_limits(
         What was operated on (not said: any part may have been); the side of a one-sided weakness.
     answered : mapping, optional
         Most standing in an hour, minutes, a clinician set in answer to a red flag, by the flag.
+    joints : mapping, optional
+        How far joints of this person may move, degrees, by the limit.
 
     Examples
     --------
@@ -215,6 +192,8 @@ def person_limits(
                 hold(limit, care.label, care.ask, None)
     for label, minutes in (answered or {}).items():
         hold(LimitId.SHORT_STANDING, label, "clinician who answered", minutes)
+    for limit, figure in (joints or {}).items():
+        hold(limit, "Limit of a joint", "treating clinician", figure)
     return PersonLimits(
         in_force=tuple(
             LimitInForce(

@@ -73,7 +73,7 @@ IN_THE_ROOM: tuple[RoomItem, ...] = (
         "Window",
         "To the side",
         "In front or behind",
-        "A window behind the screen dazzles; a window behind the client reflects in it.",
+        "A window behind the screen dazzles; a window behind the chair reflects in it.",
         "Turn the desk so the window is to the side, or fit a blind.",
     ),
     item(

@@ -9,9 +9,10 @@ from dataclasses import dataclass, replace
 
 from ..fit import Case, seat_depth_row
 from ..words import say
-from ..workstation import Workstation
+from ..workstation import ChairKind, Workstation
 
 NO_BACK_DEG, NO_LUMBAR_DEG, RING_DEG, UNSTEADY_DEG = 10.0, 5.0, 4.0, 10.0
+SADDLE_DEG = 2.0
 DEPTH_FAR_MM, DEPTH_MOST_DEG = 100.0, 8.0
 """What each weighs, degrees; a pan so far outside its band weighs the most it can. Source: house-comfort."""
 
@@ -41,7 +42,9 @@ def discomforts_of(case: Case, station: Workstation) -> tuple[Discomfort, ...]:
     if case.own_seat:
         return ()
     found = []
-    if chair.backless:
+    if chair.kind == ChairKind.SADDLE:
+        found.append(("saddle", SADDLE_DEG))
+    elif chair.backless:
         found.append(("no_back", NO_BACK_DEG))
     elif chair.supports_back is False:
         found.append(("no_lumbar", NO_LUMBAR_DEG))

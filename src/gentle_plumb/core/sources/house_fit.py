@@ -57,7 +57,7 @@ HOUSE_FIT: dict[str, Source] = {
     ),
     "house-comfort": Source(
         kind="house",
-        title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, no lumbar support 5°",
+        title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, a saddle 2°, no lumbar support 5°",
         note="No joint's angle tells it, and a chair that carries the back is worth its price.",
     ),
     "house-chair-load": Source(

@@ -18,6 +18,11 @@ def limits_of(
         wheelchair=wheelchair,
         operated=record[fields.conditions.operated],
         weak_side=record[fields.conditions.weak_side],
+        joints={
+            limit: figure
+            for limit, asked in fields.conditions.joint.items()
+            if (figure := record[asked]) is not None
+        },
         answered={
             flag.label: flag.standing
             for flag in raised_red_flags(record)

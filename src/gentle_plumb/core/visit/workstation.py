@@ -6,6 +6,7 @@ from ..choices import YesNo
 from ..record import Record, fields
 from ..record.fields.screens import ScreenFields
 from ..workstation import (
+    BACKLESS,
     LAPTOP_PICTURE_HEIGHT_MM,
     STACKED,
     SUPPORTS,
@@ -73,7 +74,7 @@ def _chair(record: Record, kind: ChairKind | None) -> Chair:
     seat = shifted(span_from(record, chair.seat), -(sinks or 0.0))
     if kind == ChairKind.WHEELCHAIR:
         seat = fixed_at(record, fields.found.seat)
-    backless = kind in (ChairKind.STOOL, ChairKind.BALL)
+    backless = kind in BACKLESS
     lumbar = record[chair.lumbar_kind]
     no_pad = backless or lumbar == LumbarKind.NONE
     sways = record[chair.stability] in (Stability.WOBBLES, Stability.TIPS)

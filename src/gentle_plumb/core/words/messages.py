@@ -177,6 +177,7 @@ ENGLISH: dict[str, str] = {
     # the chair
     "seat_depth.before_insert": "Before what lies behind the back.",
     "comfort.no_back": "No back to lean on",
+    "comfort.saddle": "Saddle stool, no back to lean on",
     "comfort.no_lumbar": "Lower back without support",
     "comfort.unsteady": "Seat that is not steady",
     "comfort.ring": "Feet on a ring, seat hard to leave",

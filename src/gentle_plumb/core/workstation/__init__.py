@@ -4,6 +4,7 @@ from .details import Details, SideScreen, use_by_share
 from .equipment import (
     ARMREST_BACK_MM,
     ARMREST_FRONT_MM,
+    BACKLESS,
     HOME_ROW_TO_FRONT_MM,
     KEYBOARD_LEFT_MM,
     KEYBOARD_RIGHT_MM,
@@ -57,6 +58,7 @@ from .supports import STACKED, SUPPORTS, USUAL_MM
 __all__ = [
     "ARMREST_BACK_MM",
     "ARMREST_FRONT_MM",
+    "BACKLESS",
     "FIXED_DESKS",
     "HOME_ROW_TO_FRONT_MM",
     "KEYBOARD_LEFT_MM",

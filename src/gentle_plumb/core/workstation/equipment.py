@@ -44,6 +44,10 @@ ARMREST_BACK_MM, ARMREST_FRONT_MM = 130.0, 380.0
 MM_PER_INCH = 25.4
 
 
+BACKLESS = frozenset({ChairKind.STOOL, ChairKind.SADDLE, ChairKind.BALL})
+"""Kinds of chair without anything to lean on."""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Chair:
     """A chair: loaded seat height over the floor, the rest over the seat; mm.
@@ -87,7 +91,7 @@ class Chair:
     @property
     def backless(self) -> bool:
         """Whether there is nothing to lean on."""
-        return self.kind in (ChairKind.STOOL, ChairKind.BALL)
+        return self.kind in BACKLESS
 
 
 @dataclass(frozen=True, kw_only=True)

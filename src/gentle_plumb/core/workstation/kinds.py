@@ -11,6 +11,7 @@ class ChairKind(Choice):
     TASK = "task", "Task chair"
     DINING = "dining", "Dining chair"
     STOOL = "stool", "Stool"
+    SADDLE = "saddle", "Saddle stool"
     WHEELCHAIR = "wheelchair", "Wheelchair"
     BALL = "ball", "Ball"
     OTHER = "other", "Other"

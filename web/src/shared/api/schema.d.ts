@@ -2960,6 +2960,14 @@ export interface components {
              */
             cleared: components["schemas"]["ClearedDocument"][];
             /**
+             * Joints
+             * @description How far joints of this person may move, degrees, by the limit.
+             * @default {}
+             */
+            joints: {
+                [key: string]: number;
+            };
+            /**
              * Format
              * @default gentle-plumb-case-3
              * @constant
@@ -3104,7 +3112,7 @@ export interface components {
          * @description What is sat on.
          * @enum {string}
          */
-        ChairKind: "task" | "dining" | "stool" | "wheelchair" | "ball" | "other";
+        ChairKind: "task" | "dining" | "stool" | "saddle" | "wheelchair" | "ball" | "other";
         /**
          * ChangeIn
          * @description One change: what was typed into which field, upon which version of it.
@@ -5312,7 +5320,7 @@ export interface components {
          * @description A limit's name, as it stands in a path of the record.
          * @enum {string}
          */
-        LimitId: "no_standing" | "short_standing" | "seated_only" | "own_seat" | "steady_seat" | "rise_slowly" | "head_steady" | "free_thighs" | "hip_open" | "hip_above_knee" | "no_end_stretch" | "part_rests" | "knees_spared" | "no_loaded_bend" | "floor_first" | "mid_range" | "wrists_free" | "arms_low" | "feet_by_eye" | "able_side" | "supervised" | "pain_rules";
+        LimitId: "no_standing" | "short_standing" | "seated_only" | "own_seat" | "steady_seat" | "rise_slowly" | "head_steady" | "free_thighs" | "hip_open" | "hip_above_knee" | "no_end_stretch" | "part_rests" | "knees_spared" | "no_loaded_bend" | "floor_first" | "mid_range" | "wrists_free" | "arms_low" | "feet_by_eye" | "able_side" | "supervised" | "pain_rules" | "knee_bend" | "arm_raise";
         /**
          * LimitView
          * @description One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.

@@ -44,7 +44,12 @@ seat = _at.span(
     needed=True,
     help="Adjustment range with someone sitting on it.",
     when=kind.open_or(
-        ChairKind.TASK, ChairKind.DINING, ChairKind.STOOL, ChairKind.BALL, ChairKind.OTHER
+        ChairKind.TASK,
+        ChairKind.DINING,
+        ChairKind.STOOL,
+        ChairKind.SADDLE,
+        ChairKind.BALL,
+        ChairKind.OTHER,
     ),
     step=_seat_step,
 )

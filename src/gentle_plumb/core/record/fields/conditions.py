@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from ...choices import Hand, YesNo
-from ...intake import FIGURES, LIMITS, PRECAUTIONS, LimitId, OperatedPart
+from ...intake import FIGURES, JOINTS_LIMITED, LIMITS, PRECAUTIONS, LimitId, OperatedPart
 from .field import Field, When
 from .place import Place
 
@@ -87,6 +87,18 @@ standing_asked = question.amount(
 """How much standing a letter to a clinician asks about, minutes of each hour."""
 standing_from = question.date("from", "Asked in the letter: from which day", health=True)
 """From which day on a letter to a clinician asks about it."""
+_joint = Place("ask.joint", "Conditions")
+
+
+def _joint_limit(limit: LimitId) -> Field[float]:
+    figure = FIGURES[limit]
+    return _joint.amount(
+        limit, figure.label, figure.unit, figure.low, figure.high, health=True, help="As measured."
+    )
+
+
+joint = {limit: _joint_limit(limit) for limit in JOINTS_LIMITED}
+"""How far a joint of this person may move, degrees, by the limit; blank where nothing limits it."""
 weak_side = Place("ask.care.weakness", "Conditions").choice(
     "side", "Weaker side", Hand, health=True, when=precaution["weakness"].there.among(YesNo.YES)
 )

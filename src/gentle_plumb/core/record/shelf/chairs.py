@@ -95,6 +95,19 @@ CHAIRS = (
         },
     ),
     shelf_kind(
+        "saddle_stool",
+        "chair",
+        "Saddle stool",
+        {
+            chair.kind: ChairKind.SADDLE,
+            chair.seat.low: "52 cm",
+            chair.seat.high: "72 cm",
+            chair.armrests: ArmrestKind.NONE,
+            chair.castors: Castors.HARD,
+            chair.stability: Stability.FIRM,
+        },
+    ),
+    shelf_kind(
         "wheelchair",
         "chair",
         "Wheelchair, own seating",

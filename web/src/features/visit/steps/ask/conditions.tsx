@@ -65,6 +65,15 @@ export function Conditions({ onDone }: { onDone: () => void }) {
           );
         })}
       </ul>
+      <h4 className="mt-4 font-semibold">Limits of a joint</h4>
+      <p className="text-sm text-soft">
+        In degrees, as measured or as the clinician says. Seat, movements and papers keep to them.
+      </p>
+      {fields
+        .filter((one) => one.id.startsWith("ask.joint."))
+        .map((one) => (
+          <FieldRow key={one.id} field={one} />
+        ))}
     </div>
   );
 }
