@@ -46,7 +46,7 @@ def ink_chair(outline: Outline, case: Case, pose: Pose, settings: Settings, laye
                 _ring(own, seat, deep)
     if chair.kind != ChairKind.BALL:
         role = "piece" if known else "piece-faint"
-        own.shape(role, _pan(seat, deep, settings.seat_slope or 0.0), "seat", curved=True)
+        own.shape(role, _pan(seat, deep, _slope(case, settings)), "seat", curved=True)
     if cushion:
         ink_cushion(own, top, deep, cushion)
     if behind:
@@ -54,6 +54,13 @@ def ink_chair(outline: Outline, case: Case, pose: Pose, settings: Settings, laye
         lean = radians(leaned_by(case, settings))
         ink_behind_back(own, (-2 - sin(lean) * up, top + up * cos(lean)), behind)
     outline.add(own, dx=-behind)
+
+
+def _slope(case: Case, settings: Settings) -> float:
+    """How far the pan falls to the front, degrees: a saddle by itself."""
+    if case.workstation.chair.kind == ChairKind.SADDLE:
+        return case.thigh_slope
+    return settings.seat_slope or 0.0
 
 
 def ink_armrest(outline: Outline, case: Case, settings: Settings) -> None:

@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from ..body import Body
 from ..words import say
-from ..workstation import Span
+from ..workstation import ChairKind, Span
 from .case import Case
 from .lean import leaning_at
 from .result import FitRow
@@ -163,6 +163,8 @@ def seat_slope_row(case: Case) -> FitRow:
     chair, found = case.workstation.chair, case.found_seated.seat_slope
     if case.own_seat:
         return row_by_reason(subject, found, PART_OF_WHEELCHAIR)
+    if chair.kind == ChairKind.SADDLE:
+        return row_by_reason(subject, found, say("seat_slope.saddle"))
     if chair.slope is None and found is None and not case.thigh_slope:
         return row_by_reason(subject, found, say("seat_slope.unknown"))
     row = target_row(

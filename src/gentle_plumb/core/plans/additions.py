@@ -55,7 +55,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="tray_off",
                 slot="desk",
-                label="Take the keyboard tray off",
+                label="Keyboard tray off",
                 price="nothing",
                 does="puts the keys on the desk, and gives the thighs room",
                 apply=clear_tray,

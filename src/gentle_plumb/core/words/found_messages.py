@@ -1,6 +1,7 @@
 """Sentences about what was found, and what has to come first; English, and complete."""
 
 FOUND_MESSAGES: dict[str, str] = {
+    "seat_slope.saddle": "A saddle has its slope by itself.",
     "setting.off_found": "{found}: {effect}{angle}.",
     "found.keys_over": "Keys {apart} above the elbows",
     "found.keys_under": "Keys {apart} below the elbows",
