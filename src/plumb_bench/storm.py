@@ -45,6 +45,8 @@ CALM_S = (0.5, 2.0)
 """How long it is calm between two troubles, s."""
 FROZEN_S = (1.0, 4.0)
 NO_ANSWER = 0
+STOPS_S = 120.0
+"""How long a server may take to let go of everybody, seconds: a slow machine is busy with others. House value."""
 PATIENCE_S = 6.0
 """After so long a typist asks again, s."""
 
@@ -217,7 +219,12 @@ class Storm:
         finally:
             assert self._process is not None
             self._process.terminate()
-            self._process.wait(30)
+            try:
+                self._process.wait(STOPS_S)
+            except subprocess.TimeoutExpired:
+                self._process.kill()
+                self._process.wait()
+                raise
 
     def _start(self) -> None:
         env = {**os.environ, "PYTHONPATH": str(ROOT / "src"), "GENTLE_PLUMB_BACKUP_FOLDER": ""}

@@ -57,7 +57,7 @@ class Program:
 
     def stop(self) -> None:
         self.process.send_signal(signal.SIGTERM)
-        self.process.wait(15)
+        self.process.wait(60)
 
 
 ONE_LOADS = 7_316_206

@@ -52,7 +52,7 @@ class Running:
 
     def end(self, how):
         self.process.send_signal(how)
-        rest, _ = self.process.communicate(timeout=30)
+        rest, _ = self.process.communicate(timeout=120)
         self.said += rest.splitlines()
         return self.process.returncode
 
