@@ -28,5 +28,12 @@ def test_two_equal_screens_stand_side_by_side():
     assert (round(main), round(second)) == (-22, 22)
 
 
+def test_a_tray_that_comes_off_is_taken_away_and_the_keys_go_on_the_desk():
+    actions = {one.id: one for one in worked(next(c for c in REFERENCES if c.id == "T")).actions}
+    assert actions["add.tray_off"].heading == "Take away"
+    assert actions["add.feet_to_find"].heading == "Add"
+    assert "once the tray is off" in actions["set.seated.surface"].text
+
+
 def test_the_page_about_them_is_as_the_program_says():
     assert PAGE.read_text() == page(), "write it anew: python tests/reference_cases.py"

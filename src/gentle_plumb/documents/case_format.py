@@ -155,7 +155,7 @@ _POLICY = TypeAdapter(Policy)
 class PlaceDocument(Part):
     """A place one works at: how, its equipment, what was found there, own numbers, and the plan taken.
 
-    ``taken`` are the things ticked for a plan of one's own, by the keys that results give them.
+    ``taken`` are the things ticked for the practitioner's own plan, by the keys that results give them.
     """
 
     use: PlaceUse = PlaceUse.BOTH

@@ -233,7 +233,7 @@ class ReportService:
     def request_form(self, member: Member, report_id: UUID) -> tuple[Report, bytes]:
         """What a signed version asks of the workplace, as a form that can be filled in.
 
-        Raises NotFound; Withheld without the client's consent as it stands now.
+        Raises NotFound; Withheld if the client no longer consents to a copy for the workplace.
         """
         report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
         require_consent(self._records.working(member.practice_id, report.visit_id).record)
@@ -244,8 +244,8 @@ class ReportService:
 
         A box without a tick is no answer: nobody said that it was not done.
 
-        Raises NotFound, NotAllowed; Withheld without the client's consent as it stands now; BadFile where it is not
-        a form of this version.
+        Raises NotFound, NotAllowed; Withheld if the client no longer consents to a copy for the workplace; BadFile
+        if it is not the form of this version.
         """
         require_writer(member)
         report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")

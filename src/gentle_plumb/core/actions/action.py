@@ -62,6 +62,8 @@ class Action:
         What an addition does.
     temporary : bool
         Whether an addition is agreed to be looked at again.
+    takes_away : bool
+        Whether something that is there goes.
     state : {"open", "done", "later", "stopped"}
         Whether it is done, put off with a reason, or stopped because it hurts.
     group : str
@@ -98,6 +100,7 @@ class Action:
     price: Price | None = None
     does: str = ""
     temporary: bool = False
+    takes_away: bool = False
     state: ActionState = "open"
     resolves: tuple[MechanismId, ...] = ()
     minutes: float | None = None

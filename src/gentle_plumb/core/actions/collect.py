@@ -122,7 +122,7 @@ def _beside(sources: ActionSources, row: FitRow) -> str:
     """Return what is said beside a setting: why, how, and what of the room it stands on."""
     said = [row.reason or "" if row.remedy else row.note]
     for one in sources.added:
-        if one.id == "tray_off" and row.key == "surface":
+        if one.takes_away and one.slot == "desk" and row.key == "surface":
             said.append(say("setting.tray_off"))
         here = one.slot == CARRIED_BY.get(row.key) and one.price in ("nothing", "found")
         if here and not (row.posture == "seated" and one.id.endswith("_standing")):
@@ -153,6 +153,7 @@ def _addition(sources: ActionSources, one: Added) -> Action:
         price=one.price,
         does=one.does,
         temporary=one.temporary,
+        takes_away=one.takes_away,
         group=GROUP_OF_SLOT.get(one.slot, "other"),
         resolves=ADDED_FOR.get(one.slot, ()),
         minutes=one.minutes,

@@ -12,7 +12,16 @@ from ..choices import Hand
 from ..errors import MissingInput
 from ..intake import PersonLimits
 from ..policy import Policy
-from ..workstation import ArmrestKind, ChairKind, Details, PlaceUse, Settings, Span, Workstation
+from ..workstation import (
+    ArmrestKind,
+    Chair,
+    ChairKind,
+    Details,
+    PlaceUse,
+    Settings,
+    Span,
+    Workstation,
+)
 
 SADDLE_SLOPE_DEG = 20.0
 """How far the thighs fall on a saddle stool, degrees: the hips open by as much. Source: house-chain."""
@@ -59,15 +68,18 @@ class Case:
     hurts: bool = False
 
     @property
-    def worth_deg(self) -> float:
+    def least_gain_deg(self) -> float:
         """The least difference in degrees that is worth an addition: half as much for somebody it hurts."""
         return self.policy.worth_deg / 2 if self.hurts else self.policy.worth_deg
 
     @property
     def thigh_slope(self) -> float:
         """How far the thighs fall to the knee, degrees: by the policy, or as a saddle has them."""
-        saddle = self.workstation.chair.kind == ChairKind.SADDLE
-        return SADDLE_SLOPE_DEG if saddle else self.policy.thigh_slope
+        return self.thigh_slope_on(self.workstation.chair)
+
+    def thigh_slope_on(self, chair: Chair) -> float:
+        """How far the thighs would fall on another chair, degrees."""
+        return SADDLE_SLOPE_DEG if chair.kind == ChairKind.SADDLE else self.policy.thigh_slope
 
     @property
     def legs_forward(self) -> float:

@@ -90,10 +90,10 @@ class Lengths:
 
     def _legs_on(self, station: Workstation) -> float | None:
         """The seat for flat feet on this chair: a saddle lets the thighs fall."""
-        here = replace(self.case, workstation=station)
-        if self.legs is None or here.thigh_slope == self.case.thigh_slope:
+        slope = self.case.thigh_slope_on(station.chair)
+        if self.legs is None or slope == self.case.thigh_slope:
             return self.legs
-        return total(legs_terms(here.body, here))
+        return total(legs_terms(self.case.body, replace(self.case, workstation=station)))
 
     def model(
         self, station: Workstation, *, free: bool = False, together: bool = False
@@ -151,7 +151,7 @@ class Lengths:
             surface=surface,
             legs=self._legs_on(station),
             level=self.level,
-            thigh_slope=replace(case, workstation=station).thigh_slope,
+            thigh_slope=case.thigh_slope_on(station.chair),
             thigh_length=self.thigh_length,
             hip_level=self.hip_level,
             hip_band=hip_band(case),

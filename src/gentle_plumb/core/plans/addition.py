@@ -41,7 +41,8 @@ class Addition:
     """One thing added: its slot, price, whether it is temporary, and what it does to the pieces.
 
     ``height`` and ``sd`` are those of what has one height, ``span`` the range of what is offered in one, mm.
-    ``mounted`` is what has to be fixed to something, or moved with its load on it.
+    ``mounted`` is what has to be fixed to something, or moved with its load on it; ``takes_away`` says that
+    something that is there goes.
     """
 
     id: str
@@ -55,6 +56,7 @@ class Addition:
     sd: float = 0.0
     span: Span | None = None
     mounted: bool = False
+    takes_away: bool = False
     apply: Callable[[Workstation], Workstation] = field(compare=False, repr=False)
 
     @property

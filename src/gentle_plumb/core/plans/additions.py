@@ -58,6 +58,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 label="Keyboard tray off",
                 price="nothing",
                 does="puts the keys on the desk, and gives the thighs room",
+                takes_away=True,
                 apply=clear_tray,
             )
         )

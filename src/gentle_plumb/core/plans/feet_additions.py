@@ -77,7 +77,7 @@ def _on_top_of(stack: Stack) -> Addition:
 
 
 def topped_offers(case: Case, taken: dict[str, int] | None = None) -> list[Addition]:
-    """Return every stack of what is here with something on top; for a plan of one's own."""
+    """Return each stack that can be made here, with something on top, for the practitioner's own plan."""
     if case.own_seat or not case.sits or case.policy.temporary == "never":
         return []
     stacks = stacks_of(case.workstation.items, "feet", taken)

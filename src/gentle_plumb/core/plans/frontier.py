@@ -47,8 +47,8 @@ class Worth:
     def of(cls, case: Case) -> Worth:
         """What is worth having for this client: less, where it hurts."""
         policy = case.policy
-        first = case.worth_deg if policy.first == "hands" else policy.flat_feet_margin
-        return cls(hard=SAME_MM, first=first, over=case.worth_deg)
+        first = case.least_gain_deg if policy.first == "hands" else policy.flat_feet_margin
+        return cls(hard=SAME_MM, first=first, over=case.least_gain_deg)
 
     def better(self, mine: Quality, theirs: Quality) -> bool:
         """Whether the one is better than the other by a difference worth having."""
@@ -88,7 +88,7 @@ class Frontier:
     """Sets that no cheaper or equal one does as well as, in the order they are tried."""
 
     def __init__(self, worth: Worth, alike: float = ALIKE_DEG) -> None:
-        self.worth, self.alike, self.tried = worth, alike, 0
+        self.worth, self.alike = worth, alike
         self._kept: list[Tried] = []
 
     def beaten(self, cost: Cost, quality: Quality) -> bool:
@@ -102,7 +102,6 @@ class Frontier:
     def take(self, kit: AdditionSet, quality: Quality) -> None:
         """Note a set that was tried."""
         cost = cost_of(kit)
-        self.tried += 1
         if not self.outdone(cost, quality):
             self._kept.append(Tried(kit=kit, cost=cost, quality=quality))
 

@@ -1,4 +1,4 @@
-"""What can be ticked for a plan of one's own, and what each tick comes to."""
+"""What can be ticked for the practitioner's own plan, and what each tick comes to."""
 
 from __future__ import annotations
 
@@ -17,7 +17,7 @@ MOST_STACKS = 3
 
 
 def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]:
-    """Return everything that can be ticked for a plan of one's own, slot by slot, the best first.
+    """Return everything that can be ticked for the practitioner's own plan, slot by slot, the best first.
 
     Parameters
     ----------

@@ -38,7 +38,7 @@ class ResidualExcess:
 class Added:
     """One addition of a plan, with the degrees and strain minutes it removes there.
 
-    ``key`` is what it is ticked under for a plan of one's own; ``mends`` whether something does not fit without it.
+    ``key`` identifies it in the practitioner's own plan; ``mends`` is true if something does not fit without it.
     """
 
     id: str
@@ -55,6 +55,7 @@ class Added:
     sd: float = 0.0
     span: Span | None = None
     mends: bool = False
+    takes_away: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)

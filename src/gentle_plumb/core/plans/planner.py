@@ -107,6 +107,7 @@ def _added(one: Addition, removes: float, minutes: float | None, *, mends: bool 
         sd=one.sd,
         span=one.span,
         mends=mends,
+        takes_away=one.takes_away,
     )
 
 

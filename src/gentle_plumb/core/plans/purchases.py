@@ -39,7 +39,7 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
     Those that mend what does not fit at all come first; none that makes any of it worse is named, none that removes
     less than is worth an addition, and none that something cheaper does as well as.
     """
-    worth = planner.case.worth_deg
+    worth = planner.case.least_gain_deg
     if room.over <= worth and not room.lacks.any:
         return ()
     found, seen = [], set()

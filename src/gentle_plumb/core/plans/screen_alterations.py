@@ -43,13 +43,11 @@ def lift_for_standing(
 
 def mount_on_arm(station: Workstation) -> Workstation:
     """Hold the screen on an arm."""
-    height = station.screen.picture_height or 0.0
-    span = Span(low=height + ARM_OVER_DESK.low, high=height + ARM_OVER_DESK.high)
+    screen = station.screen
+    span = ARM_OVER_DESK.shifted(screen.picture_height or 0.0)
     return replace(
         station,
-        screen=replace(
-            station.screen, top_above_surface=span, held=ScreenHolder.ARM, depth_behind=0.0
-        ),
+        screen=replace(screen, top_above_surface=span, held=ScreenHolder.ARM, depth_behind=0.0),
     )
 
 
@@ -65,18 +63,15 @@ def lengthen_pole(station: Workstation) -> Workstation:
 def move_bracket(station: Workstation) -> Workstation:
     """Hang a screen on its wall at another height."""
     screen = station.screen
-    height = screen.picture_height or 0.0
-    span = Span(low=WALL_BRACKET.low + height, high=WALL_BRACKET.high + height)
+    span = WALL_BRACKET.shifted(screen.picture_height or 0.0)
     return replace(station, screen=replace(screen, on_wall_at=span))
 
 
 def take_off_wall(station: Workstation) -> Workstation:
     """Put a screen on its stand on the desk in the place of the one on the wall."""
-    height = station.screen.picture_height or 0.0
-    span = Span(low=height + DESK_STAND.low, high=height + DESK_STAND.high)
+    screen = station.screen
+    span = DESK_STAND.shifted(screen.picture_height or 0.0)
     return replace(
         station,
-        screen=replace(
-            station.screen, held=ScreenHolder.STAND, on_wall_at=None, top_above_surface=span
-        ),
+        screen=replace(screen, held=ScreenHolder.STAND, on_wall_at=None, top_above_surface=span),
     )

@@ -94,8 +94,8 @@ def _changes(action: Action) -> bool:
     return abs(action.to_value - action.from_value) > least
 
 
-TAKE_AWAY, TAKEN_AWAY = "Take away", frozenset({"add.tray_off"})
-"""The heading of what is taken away, and which actions do that."""
+TAKE_AWAY = "Take away"
+"""The heading of an addition that takes something away."""
 LEAST_DEG = 1.0
 """Angles so near are the same to a hand, degrees. Source: house-repeat."""
 
@@ -136,7 +136,7 @@ def action_views(
             id=one.id,
             field=one.id.replace(".", "-"),
             kind=one.kind,
-            heading=TAKE_AWAY if one.id in TAKEN_AWAY else KINDS[one.kind],
+            heading=TAKE_AWAY if one.takes_away else KINDS[one.kind],
             text=action_text(one, unit),
             who=WHO[one.who],
             when=_when(one),

@@ -1,4 +1,4 @@
-"""What can be ticked for a plan of one's own, in words."""
+"""What can be ticked for the practitioner's own plan, in words."""
 
 from __future__ import annotations
 
@@ -14,7 +14,7 @@ from .plans import both_text, label_of
 
 @dataclass(frozen=True, kw_only=True)
 class OfferView:
-    """One thing that can be ticked for a plan of one's own; ``removes`` None where it removes no degree."""
+    """One thing that can be ticked for the practitioner's own plan; ``removes`` None where it removes no degree."""
 
     key: str
     slot: str

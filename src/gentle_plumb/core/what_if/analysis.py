@@ -142,7 +142,7 @@ class VisitAnalysis:
         return make_plans(self.bare, own=self._numbers())
 
     def offers(self) -> tuple[Offer, ...]:
-        """Everything that can be ticked for a plan of one's own."""
+        """Everything that can be ticked for the practitioner's own plan."""
         return offers_of(self.bare, own=self._numbers())
 
     def chosen_plan(self) -> Plan:

@@ -2641,7 +2641,7 @@ export interface components {
          * Added
          * @description One addition of a plan, with the degrees and strain minutes it removes there.
          *
-         *     ``key`` is what it is ticked under for a plan of one's own; ``mends`` whether something does not fit without it.
+         *     ``key`` identifies it in the practitioner's own plan; ``mends`` is true if something does not fit without it.
          */
         Added: {
             /** Id */
@@ -2683,6 +2683,11 @@ export interface components {
              * @default false
              */
             mends: boolean;
+            /**
+             * Takes Away
+             * @default false
+             */
+            takes_away: boolean;
         };
         /**
          * AddedView
@@ -5959,7 +5964,7 @@ export interface components {
         };
         /**
          * OfferView
-         * @description One thing that can be ticked for a plan of one's own; ``removes`` None where it removes no degree.
+         * @description One thing that can be ticked for the practitioner's own plan; ``removes`` None where it removes no degree.
          */
         OfferView: {
             /** Key */

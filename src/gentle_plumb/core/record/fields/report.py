@@ -101,7 +101,7 @@ requests_by = Place("report", "Asked of the workplace", "requests").words(
 
 @lru_cache(maxsize=128)
 def temporary_now(key: str) -> Field[TemporaryNow]:
-    """Return the field of what has become of a piece that was there for a time; ``key`` as in a plan of one's own."""
+    """Return the field of what has become of a piece that was there for a time; ``key`` as in the practitioner's own plan."""
     return Place(f"look.temporary.{key}", "For a time only", "walk").choice(
         "now", "What has become of it", TemporaryNow
     )

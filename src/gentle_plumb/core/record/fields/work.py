@@ -143,12 +143,12 @@ def finding(id: str) -> FindingFields:
 
 
 OWN_PLAN = "work.own_plan"
-"""What the path of a thing ticked for a plan of one's own begins with."""
+"""What the path of a thing ticked for the practitioner's own plan begins with."""
 
 
 @lru_cache(maxsize=512)
 def taken(key: str) -> Field[YesNo]:
-    """Return the field of one thing ticked for a plan of one's own."""
+    """Return the field of one thing ticked for the practitioner's own plan."""
     return Place(f"{OWN_PLAN}.{key}", "Plan", "plan").choice("taken", "Taken", YesNo)
 
 
