@@ -47,6 +47,8 @@ export default defineConfig({
   server: { proxy: { "/api": "http://127.0.0.1:8750" } },
   test: {
     environment: "jsdom",
+    testTimeout: 60_000, // a slow machine that has just linted takes over 5 s to draw the first panel
+    hookTimeout: 60_000,
     pool: "threads",
     setupFiles: ["src/test/each-file.ts"],
     projects: [

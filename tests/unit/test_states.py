@@ -11,6 +11,7 @@ from gentle_plumb.services.papers import papers_of, target_card
 from gentle_plumb.services.workup import work_up
 from plain_visit import PLAIN, PRACTICE, papers, snapshot, state, worked
 from plumb_demo.load import full_visit
+from workstations import room
 
 
 def said_on(answers, step):
@@ -44,6 +45,52 @@ def test_what_was_set_before_is_asked_for_again_once_what_it_rests_on_moved():
     moved = {one.id for one in after.actions if one.moved}
     assert "set.seated.footrest" in moved
     assert "set.seated.seat" not in moved
+
+
+PILES = {**room(ream=(5.0, 3), book=(3.0, 2)), "look.support.footrest": "no", "work.plan": "room"}
+"""Things to put under the feet: 52 cm is right for the desk, and two reams for 52 cm."""
+
+
+def under_the_feet(workup):
+    """What Set, the plan that was taken and the comparison of plans say is under the feet: one thing."""
+    (step,) = (one.text for one in workup.actions if one.id == "add.feet_stack")
+    (taken,) = workup.through.chosen_plan().added
+    compared = workup.through.plans().plan("room").added
+    assert (taken.label, taken.height) in [(one.label, one.height) for one in compared]
+    assert taken.label in step
+    assert state(workup, "footrest").setting == taken.height
+    return taken.label.removesuffix(" under the feet"), taken.height
+
+
+@pytest.mark.parametrize("how", ["set", "locked"])
+def test_the_pile_under_the_feet_is_chosen_again_for_a_seat_that_stays_elsewhere(how):
+    meant = worked(PLAIN, **PILES)
+    assert under_the_feet(meant) == ("2 × ream of paper", 100.0)
+    stays = {
+        "set": {"set.seated.seat": 480.0},
+        "locked": {"look.found.seat": 480.0, **said_on({"because": "locked"}, "set-seated-seat")},
+    }
+    after = worked(PLAIN, **PILES | stays[how])
+    assert under_the_feet(after) == ("2 × book", 60.0)
+    assert state(after, "seat").setting == state(meant, "seat").setting == 520.0
+    _, made = papers(PLAIN, **PILES | stays[how])
+    said = made.model_dump_json()
+    assert "book" in said
+    assert "ream" not in said
+    low = worked(PLAIN, **PILES, **{"set.seated.seat": 420.0})  # the feet are on the floor
+    assert not any(one.id.startswith("add.") for one in low.actions)
+    assert state(low, "seat").setting == 520.0
+
+
+def test_a_pile_that_was_made_is_asked_for_again_once_the_seat_stands_elsewhere():
+    (add,) = (one for one in worked(PLAIN, **PILES).actions if one.id == "add.feet_stack")
+    done = said_on({"state": "done", "aim": float(add.aim)}, "add-feet_stack")
+    for seat, again in ((520.0, False), (480.0, True)):
+        after = worked(PLAIN, **PILES, **done, **{"set.seated.seat": seat})
+        (add,) = (one for one in after.actions if one.id == "add.feet_stack")
+        assert (add.state, bool(add.moved)) == (("open", True) if again else ("done", False))
+    assert "10.0\u00a0cm" in add.moved
+    assert "6.0\u00a0cm" in add.moved
 
 
 def test_what_hurts_is_left_where_it_is_and_the_rest_is_solved_around_it():
@@ -103,6 +150,18 @@ def test_a_footrest_that_nobody_looked_for_is_not_set_by_the_way():
     _, made = papers(PLAIN, **{"look.support.footrest": "no"})
     heights = {one.text for one in (*made.client.first, *made.client.todo) if "ootrest" in one.text}
     assert len(heights) <= 1
+
+
+def test_a_footrest_that_is_here_is_used_though_its_range_is_not_recorded():
+    here = worked(PLAIN, **{"look.support.footrest": "yes"})
+    assert not any(one.id.startswith("add.") for one in here.actions)
+    (step,) = (one for one in here.actions if one.id == "set.seated.footrest")
+    assert "its range is not recorded" in step.text
+    assert any("everyday one is assumed" in note for note in here.through.result.notes)
+    known = {"look.footrest.height_min": 60.0, "look.footrest.height_max": 80.0}
+    low = worked(PLAIN, **{"look.support.footrest": "yes", **known})
+    assert any(one.id == "add.feet_to_find" for one in low.actions)  # 8 cm don't do
+    assert not any("everyday one is assumed" in note for note in low.through.result.notes)
 
 
 def test_a_limit_of_the_person_is_part_of_the_band_and_makes_a_step():

@@ -31,6 +31,8 @@ def answered(sources: ActionSources, action: Action) -> Action:
         put_off = said.because is not None or said.state == ActionAnswer.LATER
         state = "done" if said.state == ActionAnswer.DONE else "later" if put_off else "open"
     moved = _moved_from(sources, action, said)
+    if moved is not None and action.kind == "add":
+        state = "open"
     return replace(
         action,
         state=state,
@@ -49,8 +51,13 @@ WHO_OWNS: dict[Owner, Who] = {
 
 
 def _moved_from(sources: ActionSources, action: Action, said: StepAnswers) -> float | None:
-    """Return the aim that something was set to, where it has moved away under what was set."""
-    if action.kind != "set" or action.to_value is None or said.aim is None:
+    """Return the aim that something was set or made to, where it has moved away since."""
+    if action.to_value is None or said.aim is None:
+        return None
+    if action.kind == "add":
+        done = said.state == ActionAnswer.DONE
+        return said.aim if done and abs(action.to_value - said.aim) > DONE_MM else None
+    if action.kind != "set":
         return None
     left = sources.states[action.posture, action.quantity].left
     near = DONE_MM if QUANTITIES[action.quantity].unit == "mm" else DONE_DEG

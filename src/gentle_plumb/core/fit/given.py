@@ -90,7 +90,7 @@ def _without(settings: Both, key: str) -> Both:
     return seated, standing
 
 
-def fit_given(case: Case, *, own: Both, given: Given) -> GivenFit:
+def fit_given(case: Case, *, own: Both, given: Given, meant: Case | None = None) -> GivenFit:
     """Work a case out with what stands already.
 
     Parameters
@@ -100,9 +100,13 @@ def fit_given(case: Case, *, own: Both, given: Given) -> GivenFit:
         The practitioner's own numbers, seated and standing.
     given : Given
         What stands; it goes before one's own numbers.
+    meant : Case, optional
+        The case as it was meant before the seat stood, where what goes under the feet was chosen again since: what
+        the seat itself was meant to be rests on that.
 
     """
-    plain = _fit(case, own, None)
+    meant = meant or case
+    plain = _fit(meant, own, None)
     if given.nothing:
         return GivenFit(result=plain, stands=plain, plain=plain)
     chain = frozenset(CHAIN)
@@ -114,7 +118,8 @@ def fit_given(case: Case, *, own: Both, given: Given) -> GivenFit:
         if not given.has(key):
             continue
         before = _over(_without(given.alone, key), _only(given.placed, frozenset(CHAIN[:index])))
-        alone[key] = _fit(case, _over(own, before), before[0].backrest)
+        rests_on = meant if before[0].seat is None else case
+        alone[key] = _fit(rests_on, _over(own, before), before[0].backrest)
     stands = _as_possible(case, whole, plain)
 
     def row(one: FitRow) -> FitRow:

@@ -166,6 +166,8 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     ]
     if real is not None and station.feet is None and not case.own_seat:
         notes.append("Footrest not recorded: worked out without one.")
+    if station.feet_assumed and not case.own_seat:
+        notes.append(say("footrest.assumed"))
     if real is not None and real.presses:
         armrests = armrest_need(station)
         thighs = (

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import radians, sin
 from typing import Literal
 
 from ..body import Body
+from ..words import say
 from .case import Case
 from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach
@@ -192,4 +193,5 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
     limits: list[Limit] = []
     if row.target - best > case.policy.flat_feet_margin + SAME_MM:
         limits = [limit(row.key, "feet", "hangs", best, row.target - best)]
-    return set_row(row, best, limits)
+    row = set_row(row, best, limits)
+    return replace(row, note=say("footrest.check")) if case.workstation.feet_assumed else row

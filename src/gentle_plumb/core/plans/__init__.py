@@ -21,7 +21,7 @@ from .plan import (
     what_is_left,
 )
 from .planner import added_by
-from .plans import make_plans, one_plan
+from .plans import Choice, choose, make_plans, plan_of
 from .prices import PAID, Prices, Total, total_price
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
@@ -37,6 +37,7 @@ __all__ = [
     "Added",
     "Addition",
     "AdditionSet",
+    "Choice",
     "Cost",
     "Frontier",
     "HeightSearch",
@@ -57,6 +58,7 @@ __all__ = [
     "bases_of",
     "best_additions",
     "best_stack",
+    "choose",
     "comfort_deg",
     "cost_of",
     "desk_additions",
@@ -66,8 +68,8 @@ __all__ = [
     "layers_of",
     "make_plans",
     "offers_of",
-    "one_plan",
     "own_kit",
+    "plan_of",
     "screen_additions",
     "seat_additions",
     "stacks_of",

@@ -92,7 +92,7 @@ def height_kit(solver: HeightSearch, tier: Tier, *, alike: float = ALIKE_DEG) ->
     except _TooMany:
         solver.cut_short.add(tier)
     best = frontier.best()
-    return tuple(_measured(solver, best, one) for one in best)
+    return tuple(measured(solver, best, one) for one in best)
 
 
 def _try_sets(
@@ -120,7 +120,7 @@ def _try_sets(
                 frontier.take(kit, heights.quality(bare))
 
 
-def _measured(
+def measured(
     solver: HeightSearch, kit: AdditionSet, one: Addition, *, here: bool = True
 ) -> Addition:
     """Return an addition with the height it has to have, where that follows from the seat.
@@ -178,14 +178,21 @@ def best_additions(
     """
     if tier == "own":
         return _own(case, own or OwnNumbers())
-    if case.policy.temporary == "never":
-        case = replace(case, workstation=replace(case.workstation, items=()))
-        solver = None
+    plain = without_makeshifts(case)
+    if plain is not case:
+        case, solver = plain, None
     try:
         heights = height_kit(solver or HeightSearch(case, own), tier)
     except MissingInput:
         heights = ()
     return (*heights, *pointer_kit(case, tier), *extras_of(case, tier))
+
+
+def without_makeshifts(case: Case) -> Case:
+    """Return a case without what lies in the room, where the practice wants nothing that is not meant to last."""
+    if case.policy.temporary != "never" or not case.workstation.items:
+        return case
+    return replace(case, workstation=replace(case.workstation, items=()))
 
 
 def _own(case: Case, own: OwnNumbers) -> AdditionSet:
@@ -195,4 +202,4 @@ def _own(case: Case, own: OwnNumbers) -> AdditionSet:
         solver = HeightSearch(case, own)
     except MissingInput:
         return kit
-    return tuple(_measured(solver, kit, one, here=False) for one in kit)
+    return tuple(measured(solver, kit, one, here=False) for one in kit)

@@ -17,7 +17,6 @@ from ..workstation import (
     Workstation,
 )
 
-FOOTREST = Span(low=60, high=150)
 RISERS = Span(low=30, high=120, step=30)
 LAPTOP_STAND = Span(low=60, high=220, step=20)
 SEPARATE_KEYS_MM = 20.0

@@ -6,10 +6,10 @@ from dataclasses import replace
 
 from ..catalogue import Tier
 from ..fit import Case
-from ..workstation import Span
+from ..workstation import USUAL_FOOTREST, Span
 from .addition import Addition
 from .additions import stack_addition
-from .alterations import FOOTREST, add_foot_support
+from .alterations import add_foot_support
 from .stacks import HIGHEST_STACK_MM, Stack, stacks_of
 
 
@@ -27,10 +27,10 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
                 id="footrest",
                 slot="feet",
                 label="Footrest",
-                span=FOOTREST,
+                span=USUAL_FOOTREST,
                 price="small",
                 does="supports the feet",
-                apply=add_foot_support(FOOTREST),
+                apply=add_foot_support(USUAL_FOOTREST),
             )
         )
     if tier != "lasting" and case.policy.temporary != "never":

@@ -2,34 +2,93 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass, replace
+
 from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case
+from ..workstation import Settings
+from .addition_set import AdditionSet
 from .addition_sets import best_additions
+from .feet_again import feet_for_seat
 from .height_search import HeightSearch, OwnNumbers
 from .own_plan import TIERS_OFFERED
 from .plan import Plan, PlanSet
 from .planner import Planner
 from .purchases import single_purchases
 
-
-def one_plan(case: Case, tier: Tier, *, own: OwnNumbers | None = None) -> Plan:
-    """The plan of one tier alone."""
-    return _plan(Planner(case, own or OwnNumbers()), tier, _solver(case, own), own)
+FEET_FOLLOW = "What goes under the feet has been chosen for the seat as it stands."
 
 
-def _solver(case: Case, own: OwnNumbers | None) -> HeightSearch | None:
+@dataclass(frozen=True, kw_only=True)
+class Choice:
+    """What a tier adds, and the numbers it was chosen with.
+
+    ``whole`` is whether every set was held against it; ``follows_seat`` whether what goes under the feet was chosen
+    again for a seat that stands elsewhere than it was meant to.
+    """
+
+    kit: AdditionSet
+    own: OwnNumbers
+    whole: bool = True
+    follows_seat: bool = False
+
+    def for_what_stands(self, case: Case, tier: Tier, stands: tuple[Settings, Settings]) -> Choice:
+        """Return the same with a support for the feet that suits the seat as it stands.
+
+        Parameters
+        ----------
+        case : Case
+            With the pieces as they are.
+        tier : {"room", "little", "lasting", "own"}
+        stands : pair of Settings
+            What stands, seated and standing.
+
+        """
+        held = replace(
+            self.own,
+            seated=self.own.seated.over(stands[0]),
+            standing=self.own.standing.over(stands[1]),
+        )
+        kit = feet_for_seat(case, tier, self.kit, self.own, held)
+        return self if kit is self.kit else replace(self, kit=kit, own=held, follows_seat=True)
+
+
+def choose(
+    case: Case, tier: Tier, own: OwnNumbers | None = None, solver: HeightSearch | None = None
+) -> Choice:
+    """Choose what a tier adds, before anything stands.
+
+    Parameters
+    ----------
+    case : Case
+        With the pieces as they are.
+    tier : {"room", "little", "lasting", "own"}
+    own : OwnNumbers, optional
+        The practitioner's own numbers.
+    solver : HeightSearch, optional
+        One made for this case and these numbers.
+
+    """
+    own = own or OwnNumbers()
+    solver = solver or _solver(case, own)
+    kit = best_additions(case, tier, solver, own=own)
+    return Choice(kit=kit, own=own, whole=solver is None or tier not in solver.cut_short)
+
+
+def plan_of(case: Case, tier: Tier, choice: Choice) -> Plan:
+    """Return the plan that a choice makes."""
+    plan = Planner(case, choice.own).plan(tier, choice.kit, whole=choice.whole)
+    if not choice.follows_seat:
+        return plan
+    return replace(plan, cautions=(FEET_FOLLOW, *plan.cautions))
+
+
+def _solver(case: Case, own: OwnNumbers) -> HeightSearch | None:
     try:
         return HeightSearch(case, own)
     except MissingInput:
         return None
-
-
-def _plan(
-    planner: Planner, tier: Tier, solver: HeightSearch | None, own: OwnNumbers | None
-) -> Plan:
-    kit = best_additions(planner.case, tier, solver, own=own)
-    return planner.plan(tier, kit, whole=solver is None or tier not in solver.cut_short)
 
 
 def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True) -> PlanSet:
@@ -49,10 +108,9 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
         Plans for the room, for little money, and to last, in this order.
 
     """
-    planner = Planner(case, own or OwnNumbers())
-    solver = _solver(case, own)
-    tiers: tuple[Tier, ...] = TIERS_OFFERED
-    if own is not None and own.taken:
-        tiers = (*tiers, "own")
-    plans = tuple(_plan(planner, tier, solver, own) for tier in tiers)
+    own = own or OwnNumbers()
+    planner, solver = Planner(case, own), _solver(case, own)
+    tiers: tuple[Tier, ...] = (*TIERS_OFFERED, "own") if own.taken else TIERS_OFFERED
+    chosen = [(tier, choose(case, tier, own, solver)) for tier in tiers]
+    plans = tuple(planner.plan(tier, one.kit, whole=one.whole) for tier, one in chosen)
     return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0]) if fixes else ())

@@ -94,6 +94,8 @@ def _changes(action: Action) -> bool:
     return abs(action.to_value - action.from_value) > least
 
 
+AIMED = ("set", "add")
+"""Kinds of actions whose aim is kept with what was done."""
 TAKE_AWAY = "Take away"
 """The heading of an addition that takes something away."""
 LEAST_DEG = 1.0
@@ -161,7 +163,7 @@ def action_views(
             remark=_remark(one),
             settled=one.settled,
             told=_told(one, unit),
-            aim="" if one.to_value is None or one.kind != "set" else f"{one.to_value:.1f}",
+            aim="" if one.to_value is None or one.kind not in AIMED else f"{one.to_value:.1f}",
         )
         for one in actions
     ]
@@ -215,9 +217,10 @@ def _moved(action: Action, unit: LengthUnit) -> str:
     """Return that the aim has moved away under what was set."""
     if action.moved_from is None or action.to_value is None:
         return ""
-    quantity = QUANTITIES[action.quantity]
+    added = action.kind == "add"
+    quantity = QUANTITIES["footrest" if added else action.quantity]
     return say(
-        "step.moved",
+        "step.add_moved" if added else "step.moved",
         was=say_amount(quantity, action.moved_from, unit),
         now=say_amount(quantity, action.to_value, unit),
     )

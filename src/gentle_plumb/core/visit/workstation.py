@@ -10,6 +10,7 @@ from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     STACKED,
     SUPPORTS,
+    USUAL_FOOTREST,
     USUAL_MM,
     AspectRatio,
     Chair,
@@ -37,7 +38,7 @@ LAPTOP_RATIO = AspectRatio.TALLER
 
 
 def workstation_from(record: Record) -> Workstation:
-    """Return the pieces that the record makes. Nothing missing is filled in."""
+    """Return the pieces that the record makes; of what is missing only the usual size of what is at hand is filled in."""
     keyboard, kind, screen = fields.keyboard, _chair_kind(record), _screen(record)
     return Workstation(
         chair=_chair(record, kind),
@@ -51,6 +52,8 @@ def workstation_from(record: Record) -> Workstation:
         mouse=Mouse(hand=record[fields.ask.mouse_hand], kind=record[fields.pointer.kind]),
         screen=screen,
         feet=_feet(record, kind),
+        feet_assumed=record.yes(fields.supports.at_hand["footrest"].there)
+        and span_from(record, fields.supports.footrest_height) is None,
         items=_items(record),
         unmeasured=_unmeasured(record),
         at_hand=frozenset(
@@ -145,14 +148,17 @@ def _screen(record: Record) -> Screen:
 
 
 def _feet(record: Record, chair: ChairKind | None) -> tuple[Span, ...] | None:
-    """Return the supports for the feet; None where nobody has looked, or a wheelchair has its own."""
+    """Return the supports for the feet; None where nobody has looked, or a wheelchair has its own.
+
+    A footrest whose range is not recorded is taken as an everyday one.
+    """
     there = record[fields.supports.at_hand["footrest"].there]
     if there is None or chair == ChairKind.WHEELCHAIR:
         return None
     if there == YesNo.NO:
         return ()
     span = span_from(record, fields.supports.footrest_height)
-    return (span,) if span is not None else None
+    return (span if span is not None else USUAL_FOOTREST,)
 
 
 def _unmeasured(record: Record) -> tuple[str, ...]:

@@ -55,11 +55,13 @@ def analyse_visit(
         OwnNumbers(seated=numbers[0], standing=numbers[1], taken=things_taken(record)),
         brief,
     )
-    case = place.case
-    found = case.found_seated, case.found_standing
+    found = place.bare.found_seated, place.bare.found_standing
     held = held_back(record, given.as_of)
     placed = given_by(record, found, held) if kept is None else Given()
-    fitted = fit_given(case, own=own, given=placed)
+    meant = place.case
+    place = place.given(placed.all)
+    case = place.case
+    fitted = fit_given(case, own=own, given=placed, meant=meant)
     result = fitted.result
     computed = Settings(), Settings()
     if not brief and any(one != Settings() for one in own):
@@ -72,7 +74,7 @@ def analyse_visit(
             record=record,
             result=result,
             place=given.place,
-            added=added_by(place.kit),
+            added=added_by(place.choice.kit),
             declared=case.declared,
             said=answers_of(record),
             held=held,
@@ -93,7 +95,7 @@ def analyse_visit(
         bare=place.bare,
         case=case,
         plan=place.plan,
-        kit=place.kit,
+        choice=place.choice,
         result=result,
         stands=fitted.stands,
         plain=fitted.plain,

@@ -18,6 +18,7 @@ from ..observation import techniques_for
 from ..photo import PhotoReading
 from ..plans import (
     AdditionSet,
+    Choice,
     Offer,
     OwnNumbers,
     Plan,
@@ -26,7 +27,7 @@ from ..plans import (
     layers_of,
     make_plans,
     offers_of,
-    one_plan,
+    plan_of,
 )
 from ..presentation import JointView, RowView, joint_views, laptop_views, row_view
 from ..record import Record, fields
@@ -51,7 +52,7 @@ class VisitAnalysis:
     bare: Case
     case: Case
     plan: Tier
-    kit: AdditionSet
+    choice: Choice
     result: FitResult
     stands: FitResult
     plain: FitResult
@@ -88,6 +89,11 @@ class VisitAnalysis:
             for row in posture.rows
             if index or self.case.sits
         ]
+
+    @property
+    def kit(self) -> AdditionSet:
+        """What the plan adds."""
+        return self.choice.kit
 
     @property
     def assessment(self) -> VisitAssessment:
@@ -138,8 +144,12 @@ class VisitAnalysis:
         return list(strain_by_region(self.findings))
 
     def plans(self) -> PlanSet:
-        """All three plans and single purchases."""
-        return make_plans(self.bare, own=self._numbers())
+        """All three plans and single purchases; the one that was taken as it is now."""
+        made = make_plans(self.bare, own=self._numbers())
+        if not self.choice.follows_seat:
+            return made
+        plans = (self.chosen_plan() if one.id == self.plan else one for one in made.plans)
+        return replace(made, plans=tuple(plans))
 
     def offers(self) -> tuple[Offer, ...]:
         """Everything that can be ticked for the practitioner's own plan."""
@@ -147,7 +157,7 @@ class VisitAnalysis:
 
     def chosen_plan(self) -> Plan:
         """The plan that was taken, alone; a support for the feet as high as it is to be now."""
-        plan = one_plan(self.bare, self.plan, own=self._numbers())
+        plan = plan_of(self.bare, self.plan, self.choice)
         added = tuple(replace(one, height=height_now(self.states, one)) for one in plan.added)
         return replace(plan, added=added)
 

@@ -7,8 +7,9 @@ from dataclasses import dataclass, replace
 from ..catalogue import Tier
 from ..fit import Case
 from ..memoize import memoize_last
-from ..plans import AdditionSet, OwnNumbers, best_additions, with_additions
+from ..plans import Choice, OwnNumbers, choose, with_additions
 from ..record import fields
+from ..workstation import Settings
 from .visit_input import VisitInput, case_of
 
 
@@ -19,7 +20,14 @@ class TakenPlan:
     bare: Case
     case: Case
     plan: Tier
-    kit: AdditionSet
+    choice: Choice
+
+    def given(self, stands: tuple[Settings, Settings]) -> TakenPlan:
+        """Return the same with a support for the feet that suits the seat as it stands."""
+        choice = self.choice.for_what_stands(self.bare, self.plan, stands)
+        if choice is self.choice:
+            return self
+        return replace(self, case=_with(self.bare, choice), choice=choice)
 
 
 OWN_SETTINGS = frozenset(
@@ -33,6 +41,11 @@ def taken_plan(given: VisitInput, own: OwnNumbers, brief: bool) -> TakenPlan:
     """Return the case of a visit with the additions of its plan; worked out once for each."""
     bare = replace(case_of(given), uncertain=not brief)
     plan = given.record[fields.work.plan] or "room"
-    kit = best_additions(bare, plan, own=own)
-    case = replace(bare, workstation=with_additions(bare.workstation, kit)) if kit else bare
-    return TakenPlan(bare=bare, case=case, plan=plan, kit=kit)
+    choice = choose(bare, plan, own)
+    return TakenPlan(bare=bare, case=_with(bare, choice), plan=plan, choice=choice)
+
+
+def _with(bare: Case, choice: Choice) -> Case:
+    if not choice.kit:
+        return bare
+    return replace(bare, workstation=with_additions(bare.workstation, choice.kit))

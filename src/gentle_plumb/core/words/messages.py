@@ -62,6 +62,8 @@ ENGLISH: dict[str, str] = {
     "wrist.feet_in": "Fold in the keyboard's feet, or use a flatter keyboard.",
     # what does not fit at all
     "hard.thighs": "Thighs or armrests do not fit under the desk: {gap} short.",
+    "footrest.assumed": "Footrest: how low and how high it goes is not recorded, so an everyday one is assumed.",
+    "footrest.check": "Check that it goes this far: its range is not recorded.",
     "hard.feet": "The feet hang: {gap} short of a support.",
     "hard.keys": "No arm reaches the keys, {posture}.",
     "hard.belly": "The belly keeps the desk away: the keyboard hangs over its edge by {gap}.",
@@ -97,13 +99,6 @@ ENGLISH: dict[str, str] = {
     "settle.well": "Leave it as it is.",
     "settle.chin": "Chin up after settling in",
     # steps of Set
-    "step.stopped": "Stopped: it hurts, {at}.",
-    "step.hurts_somewhere": "where is not recorded",
-    "step.not_today": "Not today: {because}.",
-    "step.unwanted": "Not wanted.",
-    "step.test": "Test on the client: {answer}.",
-    "step.not_yet": "The client says: not yet.",
-    "step.moved": "The aim was {was} when this was set; it is {now} now.",
     # the papers
     "sign.due_past": "The follow-up date, {on}, is in the past.",
     "sign.call_back": "No day to call back about: {flag}.",

@@ -53,7 +53,7 @@ from .kinds import (
 from .levers import Lever
 from .settings import Settings
 from .span import LEAST_STEP, Span
-from .supports import STACKED, SUPPORTS, USUAL_MM
+from .supports import STACKED, SUPPORTS, USUAL_FOOTREST, USUAL_MM
 
 __all__ = [
     "ARMREST_BACK_MM",
@@ -71,6 +71,7 @@ __all__ = [
     "PLATFORMS",
     "STACKED",
     "SUPPORTS",
+    "USUAL_FOOTREST",
     "USUAL_MM",
     "ArmTension",
     "ArmrestKind",

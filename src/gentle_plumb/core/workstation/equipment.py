@@ -217,8 +217,7 @@ class Screen:
 class Item:
     """Something in the room to stand other things on: whole pieces, ``thickness`` mm each.
 
-    ``error`` is the standard deviation of one piece's thickness; ``uses`` what it may carry;
-    ``assumed`` whether its thickness is a usual one and nobody measured it.
+    ``error`` is the standard deviation of one thickness, ``assumed`` where nobody measured it; ``uses`` what it carries.
     """
 
     id: str
@@ -234,9 +233,9 @@ class Item:
 class Workstation:
     """The pieces together.
 
-    ``feet`` are the supports there are for the feet, by the heights they can have; None where
-    nobody has looked. ``items`` are what is at hand for stacks, ``unmeasured`` the names of those
-    whose thickness nobody recorded; ``at_hand`` is what is there already of what a plan might add.
+    ``feet`` are the supports there are for the feet, by the heights they can have (None: nobody has looked),
+    ``feet_assumed`` where one's range is not recorded; ``items`` what is at hand for stacks, ``unmeasured`` the names
+    of those without a thickness; ``at_hand`` what a plan might add and is there already.
     """
 
     chair: Chair = Chair()
@@ -245,6 +244,7 @@ class Workstation:
     mouse: Mouse = Mouse()
     screen: Screen = Screen()
     feet: tuple[Span, ...] | None = None
+    feet_assumed: bool = False
     items: tuple[Item, ...] = ()
     unmeasured: tuple[str, ...] = ()
     at_hand: frozenset[str] = frozenset()

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from .span import Span
+
 SUPPORTS: dict[str, tuple[str, bool]] = {
     "footrest": ("Footrest", False),
     "riser": ("Screen riser", True),
@@ -38,3 +40,6 @@ USUAL_MM: dict[str, tuple[float, float]] = {
 }
 """Usual thickness and its standard deviation, mm, of what was ticked and not measured. A box and a riser have
 none: they are asked for. Source: house-stack."""
+USUAL_FOOTREST = Span(low=60, high=150)
+"""How low and how high an everyday footrest goes, mm: one that would be bought, and one that is here with its range
+not recorded. Source: house-additions."""

@@ -91,14 +91,22 @@ test("an aim that went away under what was set is kept or done again", async () 
   );
 });
 
-test("an addition is a step of its own, ticked off where it is done", async () => {
+test("an addition is a step of its own, ticked off with the height it was made to", async () => {
   const refer = anAction({ id: "refer", kind: "refer", text: "To the doctor" });
   const acts = renderInVisit(<SetPanel />, {
-    worked: aWorkup({ rows, actions: [anAction(), refer], set_order: ["add.footrest"] }),
+    worked: aWorkup({
+      rows,
+      actions: [anAction({ aim: "100.0" }), refer],
+      set_order: ["add.footrest"],
+    }),
   });
   expect(screen.queryByText(/To the doctor/)).toBeNull();
   await userEvent.click(screen.getByRole("radio", { name: "Done" }));
-  expect(acts.type).toHaveBeenCalledWith("set.action.add-footrest.state", "done", "cm");
+  const done = [
+    ["set.action.add-footrest.state", "done"],
+    ["set.action.add-footrest.aim", "100.0"],
+  ];
+  expect(acts.typeAll).toHaveBeenCalledWith(done, "cm");
 });
 
 test("with nothing worked out it leads back to measuring", async () => {

@@ -10,6 +10,7 @@ import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
+import { saidOf } from "./said-of";
 import { Settle } from "./settle";
 import { StepCard, withUnit } from "./step-card";
 import { headingOf, nameOf, type Step, settled, stepsOf } from "./steps";
@@ -260,9 +261,7 @@ function AlsoToDo({ ids }: { ids: ReadonlySet<string> }) {
                   label={one.text}
                   value={one.state}
                   choices={STATES}
-                  onChange={(state) =>
-                    queue.type(`set.action.${one.field}.state`, state === "open" ? "" : state, unit)
-                  }
+                  onChange={(state) => queue.typeAll(saidOf(one, state), unit)}
                 />
               </div>
             )}

@@ -10,6 +10,7 @@ import { useCells, useQueue } from "../../state/recording";
 import { NotToday, TestAndWord } from "./answers";
 import { ByDisplay } from "./by-display";
 import { DeskKeys } from "./desk-keys";
+import { saidOf } from "./said-of";
 import type { Action, Row, Step } from "./steps";
 import { TapeKey, useTapeReading } from "./tape";
 import { typedTarget } from "./typed-target";
@@ -82,9 +83,7 @@ function Ticked({ action, label }: { action: Action; label: string }) {
         value={action.state === "done" ? "done" : "open"}
         choices={STATES}
         disabled={readOnly}
-        onChange={(state) =>
-          queue.type(`set.action.${action.field}.state`, state === "open" ? "" : state, unit)
-        }
+        onChange={(state) => queue.typeAll(saidOf(action, state), unit)}
       />
     </div>
   );

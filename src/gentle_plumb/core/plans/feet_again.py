@@ -1,0 +1,63 @@
+"""What goes under the feet, chosen again once the seat stands elsewhere than the plan meant it to."""
+
+from __future__ import annotations
+
+from ..catalogue import Tier
+from ..errors import MissingInput
+from ..fit import TAPE_MM, Case
+from .addition_set import AdditionSet, cost_of, items_used, with_additions
+from .addition_sets import measured, without_makeshifts
+from .feet_additions import feet_additions
+from .frontier import Frontier, Worth
+from .height_search import HeightSearch, OwnNumbers
+
+
+def feet_for_seat(
+    case: Case, tier: Tier, kit: AdditionSet, own: OwnNumbers, held: OwnNumbers
+) -> AdditionSet:
+    """Return a set whose support for the feet suits the seat as it stands; everything else in it stays.
+
+    A stack is right for one seat. Where the seat was left elsewhere, or is locked, the feet are given what the plan
+    would give them at that height. In a plan of the practitioner's own, only the height of what is to be found
+    follows.
+
+    Parameters
+    ----------
+    case : Case
+        With the pieces as they are.
+    tier : {"room", "little", "lasting", "own"}
+    kit : AdditionSet
+        As chosen before anything stood.
+    own : OwnNumbers
+        The numbers it was chosen with.
+    held : OwnNumbers
+        The same with what stands over them.
+
+    """
+    if not case.sits or held == own:
+        return kit
+    case = without_makeshifts(case)
+    try:
+        meant, search = HeightSearch(case, own), HeightSearch(case, held)
+    except MissingInput:
+        return kit
+    station = with_additions(case.workstation, kit)
+    if abs(meant.heights(station).seated.seat - search.heights(station).seated.seat) <= TAPE_MM:
+        return kit
+    if tier == "own":
+        return tuple(measured(search, kit, one, here=False) for one in kit)
+    place = next((index for index, one in enumerate(kit) if one.slot in AFTER_FEET), len(kit))
+    before = tuple(one for one in kit[:place] if one.slot != "feet")
+    after = tuple(one for one in kit[place:] if one.slot != "feet")
+    frontier, bare = Frontier(Worth.of(case)), search.heights(case.workstation)
+    made = feet_additions(case, tier, items_used((*before, *after)))
+    for feet in ((), *((one,) for one in sorted(made, key=lambda one: cost_of((one,))))):
+        tried = (*before, *feet, *after)
+        heights = search.heights(with_additions(case.workstation, tried))
+        frontier.take(tried, heights.quality(bare))
+    best = frontier.best() or (*before, *after)
+    return tuple(measured(search, best, one) for one in best)
+
+
+AFTER_FEET = frozenset({"screen", "pointer", "phone", "paper"})
+"""Slots whose additions come after what is put under the feet."""
