@@ -259,7 +259,7 @@ REFERENCES = (
             **HOURS,
             **body(),
             **ON_A_LAPTOP,
-            "look.chair.kind": "other",
+            "look.chair.kind": "bed",
             **found(seat=45, surface=60, screen_top=82, distance=45),
         },
         says={"seated.screen_top": "Screen top 40.2 cm below eye level"},

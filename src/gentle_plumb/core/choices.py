@@ -50,6 +50,11 @@ class Hand(Choice):
     LEFT = "left", "Left"
     RIGHT = "right", "Right"
 
+    @property
+    def other(self) -> Hand:
+        """The one on the other side."""
+        return Hand.LEFT if self == Hand.RIGHT else Hand.RIGHT
+
 
 def one_of(choices: Iterable[T], value: object) -> T | None:
     """Return the choice that equals ``value``; None where there is none.

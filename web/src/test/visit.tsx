@@ -70,7 +70,7 @@ export function aState(
 export function aFinding(over: Partial<Schemas["Finding"]> = {}): Schemas["Finding"] {
   return {
     ...{ id: "seated.seat", subject: "Settings", mechanism: "feet", title: "Seat", state: "off" },
-    ...{ cause: "Seat 48.0 cm, 4.0 cm higher than its target.", why: "", advice: "", adds: "" },
+    ...{ cause: "Seat 48.0 cm, 4.0 cm higher than its target.", why: "", advice: "", adds: "", check: "" },
     ...{
       instruction: "Lower by 4.0 cm to 44.0 cm.",
       key: "seat",

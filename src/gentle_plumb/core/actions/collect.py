@@ -208,6 +208,13 @@ def _words(finding: Finding) -> str:
     return f"{finding.title}. {said}" if named else said
 
 
+def _check(finding: Finding) -> str:
+    """Return the test on the person for what is arranged: its own, else that of its mechanism."""
+    if finding.act != "arrange":
+        return ""
+    return finding.check or MECHANISMS[finding.mechanism].check
+
+
 def _instructions(sources: ActionSources) -> list[Action]:
     """Return what findings ask for that is neither set nor added: each once."""
     added = {one.id for one in sources.added}
@@ -228,7 +235,7 @@ def _instructions(sources: ActionSources) -> list[Action]:
                 what=_words(finding),
                 posture="standing" if finding.posture == "standing" else "seated",
                 group="safe" if finding.act == "secure" else MECHANISMS[finding.mechanism].group,
-                check=MECHANISMS[finding.mechanism].check if finding.act == "arrange" else "",
+                check=_check(finding),
                 resolves=(finding.mechanism,),
                 minutes=finding.minutes if finding.joint else None,
                 shared=not finding.health and finding.act in ("secure", "arrange"),

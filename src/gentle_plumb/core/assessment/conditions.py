@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ..errors import MissingInput
 from ..fit import Case, Frame, Joint, along_the_floor, armrest_need, finger, legs_terms, total
+from ..words import say
 from ..workstation import ArmrestKind, Settings
 from .condition import Condition, lacking, untold
 
@@ -76,7 +77,7 @@ def _fixed_armrests(case: Case, settings: Settings, under: float | None) -> Cond
 def _armrests(case: Case, settings: Settings, under: float | None) -> Condition:
     """Armrests that move: whether they pass under the desk even at their lowest."""
     chair = case.workstation.chair
-    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_idle
+    idle = case.seat_stays or case.policy.armrest_use == "off" or chair.armrests_idle
     span = chair.armrest
     if idle or chair.armrests != ArmrestKind.ADJUSTABLE or span is None or span.fixed:
         return lacking("armrests", "clearance", 0.0, hard=False)
@@ -107,8 +108,8 @@ def _reach(joints: tuple[Joint, ...]) -> Condition:
 
 
 def _feet(case: Case, settings: Settings) -> Condition:
-    if case.own_seat:
-        return untold("feet", "support", OWN_SEATING)
+    if case.seat_stays:
+        return untold("feet", "support", _seating(case))
     if settings.seat is None or settings.footrest is None:
         reason = "Seat, or what is under the feet, is not recorded."
         return untold("feet", "support", reason)
@@ -123,8 +124,8 @@ def _feet(case: Case, settings: Settings) -> Condition:
 
 def _back(case: Case, settings: Settings) -> Condition:
     """Whether the seat lets the back reach the backrest: it ends short of the knee's hollow."""
-    if case.own_seat:
-        return untold("back", "support", OWN_SEATING)
+    if case.seat_stays:
+        return untold("back", "support", _seating(case))
     if case.workstation.chair.backless:
         return untold("back", "support", "The seat has no backrest.")
     if settings.seat_depth is None:
@@ -143,7 +144,7 @@ def _arms(case: Case, settings: Settings) -> Condition:
     """Whether armrests that are used meet the elbows: how far they lie under them."""
     chair = case.workstation.chair
     if (
-        case.own_seat
+        case.seat_stays
         or chair.armrests in (None, ArmrestKind.NONE)
         or case.policy.armrest_use == "off"
         or settings.armrest == 0
@@ -160,3 +161,7 @@ def _arms(case: Case, settings: Settings) -> Condition:
 
 ARMS_CARRIED_MM = 20.0
 """How far under the elbow an armrest still carries it, mm. Source: house-armrest."""
+
+
+def _seating(case: Case) -> str:
+    return OWN_SEATING if case.own_seat else say("seating.lounge")

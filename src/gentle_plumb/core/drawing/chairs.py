@@ -36,7 +36,7 @@ def ink_chair(outline: Outline, case: Case, pose: Pose, settings: Settings, laye
             _stool(own, seat)
         case "ball":
             _ball(own, seat)
-        case "dining":
+        case "dining" | "sofa" | "bed":
             _dining(own, seat, deep)
         case "wheelchair":
             _wheelchair(own, seat, deep, pose, behind)

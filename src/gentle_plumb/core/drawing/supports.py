@@ -50,7 +50,7 @@ def ink_underfoot(
             outline.disc("castor", (pose.toe[0] + 90, case.details.rail), RAIL_MM, "rail")
         return
     lift = settings.footrest
-    if not lift or case.own_seat:
+    if not lift or case.seat_stays:
         return
     pieces = layers.get("feet", ())
     if not pieces or abs(sum(pieces) - lift) > 1.0:

@@ -27,7 +27,7 @@ def body_findings(facts: Facts) -> Iterator[Finding]:
             yield _wrist(facts, assessed)
     if not facts.case.sits:
         return
-    if not facts.case.own_seat:
+    if not facts.case.seat_stays:
         yield _feet(facts)
     yield _thighs(facts)
 

@@ -56,15 +56,15 @@ def with_load(
         text = f"{hours:g}{NO_BREAK}h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)}{NO_BREAK}min"
     region = region_of(joint, whole["region"])
     felt = tuple(one.text for one in facts.felt if region and one.load == region)
-    return bare(
-        **said,
-        state="off",
-        minutes=minutes,
-        sum=text,
-        felt=felt,
-        region=region,
-        severity=grade(minutes, safety=safety),
-    )
+    worked_out = {
+        "state": "off",
+        "minutes": minutes,
+        "sum": text,
+        "felt": felt,
+        "region": region,
+        "severity": grade(minutes, safety=safety),
+    }
+    return bare(**said | worked_out)
 
 
 class Advice(TypedDict):

@@ -74,6 +74,7 @@ class Finding:
     who: Doer = "practitioner"
     adds: str = ""
     advice: str = ""
+    check: str = ""
 
     @property
     def record_id(self) -> str:

@@ -32,8 +32,9 @@ class Rule:
     count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
     and rest where nothing is planned standing. ``moves`` is advice with a direction: quantity, sign,
     words; ``asks`` is what ``do`` asks of the body: where a limit bars it, the limit is said instead.
-    ``while_limited`` is the limit without which the rule says nothing. A move is given only where the worked-out change goes that way. ``act``, ``who`` and ``adds`` are as in
-    :class:`.finding.Finding`.
+    ``while_limited`` is the limit without which the rule says nothing. A move is given only where the worked-out
+    change goes that way. ``check`` is the test on the person once it is done, where that of the mechanism tells
+    nothing of it. ``act``, ``who`` and ``adds`` are as in :class:`.finding.Finding`.
     """
 
     id: str
@@ -53,6 +54,7 @@ class Rule:
     act: Act = "arrange"
     who: Doer = "practitioner"
     adds: str = ""
+    check: str = ""
     asks: frozenset[Demand] = frozenset()
     while_limited: LimitId | None = None
 

@@ -50,6 +50,7 @@ def bare_draft(rule: Rule, subject: str, id: str | None = None, **more: Any) -> 
         act="secure" if rule.safety else rule.act,
         who=rule.who,
         adds=rule.adds,
+        check=rule.check,
         advice=rule.do,
         title=rule.title,
         state="holds",

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+from typing import NamedTuple
+
 from ..assessment import SettingState
 from ..catalogue import QUANTITIES
 from ..errors import MissingInput
-from ..fit import RANGE_ENDS, FitRow, Limit, legs_terms, limit_text, total
+from ..fit import RANGE_ENDS, FitRow, Limit, highest_seat, legs_terms, limit_text, total
 from ..words import say, say_amount, say_length
 from ..workstation import ScreenHolder
 from .facts import Facts
@@ -82,8 +84,8 @@ def _seat_first(facts: Facts, row: FitRow) -> str | None:
     assert row.found is not None
     assert row.change is not None
     if (support := _support_first(facts, row)) is not None:
-        aim, to = say_length(row.target, facts.unit), _how_far(facts, row)["to"]
-        return say("feet.before_seat", support=say_length(support, facts.unit), aim=aim, to=to)
+        aim, to = say_length(support.seat, facts.unit), _how_far(facts, row)["to"]
+        return say("feet.before_seat", support=say_length(support.high, facts.unit), aim=aim, to=to)
     if (row.target - row.found) * row.change < 0:
         for kind in ("thighs", "armrests"):
             if any(limit.kind == kind for limit in row.limits):
@@ -139,17 +141,27 @@ STOPS = RANGE_ENDS | {"thighs", "armrests"}
 """Kinds of limit that are named with the instruction: past them the piece can't or mustn't go."""
 
 
-def _support_first(facts: Facts, row: FitRow) -> float | None:
-    """Return the height of a support for the feet without which the seat can't go up to its target, mm.
+class _Support(NamedTuple):
+    """A support for the feet, and the seat that it would allow, mm."""
 
-    None where anything else keeps the seat from it: its own range, the thighs or the armrests.
+    high: float
+    seat: float
+
+
+def _support_first(facts: Facts, row: FitRow) -> _Support | None:
+    """Return the support for the feet without which the seat can't go up to its target, or as far as anything else lets it.
+
+    None where one is there or planned, and where anything else keeps the seat from going up.
     """
     assert row.setting is not None
     assert row.target is not None
     if row.target <= row.setting or not any(one.kind == "hangs" for one in row.limits):
         return None
+    if facts.result.row("seated", "footrest").setting:
+        return None
     try:
-        need = row.target - total(legs_terms(facts.case.body, facts.case))
+        seat = highest_seat(facts.case, row.target, facts.result.row("seated", "surface").setting)
+        high = seat - total(legs_terms(facts.case.body, facts.case))
     except MissingInput:
         return None
-    return need if need > facts.case.policy.flat_feet_margin else None
+    return _Support(high, seat) if high > facts.case.policy.flat_feet_margin else None

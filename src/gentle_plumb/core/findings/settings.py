@@ -8,8 +8,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..assessment import Assessment, SettingState
-from ..catalogue import JOINTS, MechanismId, Quantity
+from ..assessment import CAP_DEG, Assessment, SettingState
+from ..catalogue import JOINTS, QUANTITIES, Quantity
 from ..fit import NO_LIMIT, FitRow, Joint, limit_text
 from ..words import say, say_amount, say_degrees, say_joint
 from .drafts import Draft, with_load
@@ -56,11 +56,12 @@ def _setting(facts: Facts, assessed: Assessment, state: SettingState) -> Finding
     at = say_amount(quantity, state.value, unit)
     if not state.excess:
         return draft(cause=say("setting.in_band", label=quantity.label, at=at))
-    joint = assessed.joint(quantity.joint) if quantity.joint else None
+    counts_as = _counts_as(assessed, quantity)
+    joint = assessed.joint(counts_as.joint) if counts_as.joint else None
     effect = effect_of(assessed, state)
     if effect is None:
         return draft(cause=say("setting.joint_holds", label=quantity.label, at=at))
-    return _off(facts, draft, assessed, state, row, joint=joint, effect=effect)
+    return _off(facts, draft, assessed, state, row, counts_as=counts_as, joint=joint, effect=effect)
 
 
 def _off(
@@ -70,6 +71,7 @@ def _off(
     state: SettingState,
     row: FitRow,
     *,
+    counts_as: Quantity,
     joint: Joint | None,
     effect: str,
 ) -> Finding:
@@ -99,7 +101,8 @@ def _off(
     return with_load(
         facts,
         draft,
-        mechanism=_mechanism(assessed, quantity),
+        mechanism=counts_as.mechanism,
+        region=counts_as.region,
         why=effect,
         cause=_cause(facts, assessed, state, effect=effect, angle=angle),
         instruction=instruction,
@@ -108,12 +111,12 @@ def _off(
             limit_text(limit, unit) for limit in row.limits if limit.kind not in NO_LIMIT
         )
         or None,
-        joint="neck" if turned else quantity.joint if pays else "",
+        joint="neck" if turned else counts_as.joint if pays else "",
         over_deg=over_deg,
         evidence=tuple(evidence),
-        tasks=quantity.tasks,
+        tasks=counts_as.tasks,
         share=_share(facts, quantity),
-        weight=1.0 if pays else min(1.0, abs(state.excess) / quantity.far_off),
+        weight=1.0 if pays else quantity.share_off(state.excess) * quantity.far_off_deg / CAP_DEG,
         settled=False,
     )
 
@@ -144,8 +147,8 @@ def _cause(
     )
 
 
-def _mechanism(assessed: Assessment, quantity: Quantity) -> MechanismId:
-    """Return what a setting has in common with others: a low seat over which the hands rise is of the hands."""
+def _counts_as(assessed: Assessment, quantity: Quantity) -> Quantity:
+    """Return whose joint, hours and mechanism a setting counts with: a low seat over which the hands rise, the surface's."""
     knee, feet = (
         assessed.joint("knee"),
         assessed.condition("feet") if quantity.key == "seat" else None,
@@ -154,8 +157,8 @@ def _mechanism(assessed: Assessment, quantity: Quantity) -> MechanismId:
     seat = assessed.setting("seat")
     low = seat is not None and (seat.excess or 0.0) < 0
     if feet is not None and low and not legs and feet.state != "off":
-        return "hands_height"
-    return quantity.mechanism
+        return QUANTITIES["surface"]
+    return quantity
 
 
 def _share(facts: Facts, quantity: Quantity) -> float:

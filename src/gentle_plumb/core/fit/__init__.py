@@ -36,6 +36,7 @@ from .screen_rows import eye_height_terms
 from .screen_rules import gaze_by_rule
 from .search import forget, search
 from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution, hold
+from .seat_rows import highest_seat
 from .terms import Term, terms_parts, terms_text, total
 from .untold import untold_joints
 from .wording import limit_text
@@ -89,6 +90,7 @@ __all__ = [
     "forget",
     "gaze_by_rule",
     "gaze_over",
+    "highest_seat",
     "hip_band",
     "hold",
     "hung_on_wall",

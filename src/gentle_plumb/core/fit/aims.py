@@ -40,7 +40,7 @@ def free_surface(case: Case, posture: Posture, seat: float | None) -> float | No
 
 def _legs_seat(case: Case) -> float | None:
     """Seat for the legs alone, where the hands are not known yet."""
-    if case.own_seat:
+    if case.seat_stays:
         return case.found_seated.seat
     try:
         legs = total(legs_terms(case.body, case))
@@ -54,7 +54,7 @@ def seat_aim(case: Case, free: Solution | None) -> SeatAim | None:
     """Return the seat that body and fixed pieces ask for, and what decides it; None where unknown."""
     if free is None:
         return None
-    if case.own_seat:
+    if case.seat_stays:
         return None
     surface, legs = fixed_surface(case), total(legs_terms(case.body, case))
     if surface is None or abs(free.seat - legs) <= case.policy.flat_feet_margin + SAME_MM:

@@ -9,7 +9,7 @@ from .case import Case
 from .frame import elbow_terms
 from .result import FitRow, Remedy
 from .rows import SAME_MM, about, kept, limit, ranged_row, set_row, target_row
-from .seat_rows import PART_OF_WHEELCHAIR, row_by_reason
+from .seat_rows import row_by_reason, seat_stays
 from .terms import Term
 
 ARMREST_BAND_MM = 20.0
@@ -28,8 +28,8 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         why="Light support just below the elbow, never raising the shoulder.",
     )
     below, chair = case.policy.armrest_below_elbow, case.workstation.chair
-    if case.own_seat:
-        return row_by_reason(subject, case.found_seated.armrest, PART_OF_WHEELCHAIR, None)
+    if case.seat_stays:
+        return row_by_reason(subject, case.found_seated.armrest, seat_stays(case), None)
     row = target_row(
         case,
         subject,
@@ -99,8 +99,8 @@ def armrest_gap_row(case: Case) -> FitRow:
         why="Under the elbows where the arms hang, so that they need not move out to be supported.",
     )
     chair, found = case.workstation.chair, case.found_seated.armrest_gap
-    if case.own_seat:
-        return row_by_reason(subject, found, PART_OF_WHEELCHAIR)
+    if case.seat_stays:
+        return row_by_reason(subject, found, seat_stays(case))
     if chair.armrests == ArmrestKind.NONE:
         return row_by_reason(subject, found, say("armrest.none"))
     if case.policy.armrest_use == "off":

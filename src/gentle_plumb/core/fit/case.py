@@ -13,6 +13,7 @@ from ..errors import MissingInput
 from ..intake import PersonLimits
 from ..policy import Policy
 from ..workstation import (
+    LOUNGES,
     ArmrestKind,
     Chair,
     ChairKind,
@@ -85,12 +86,22 @@ class Case:
     def legs_forward(self) -> float:
         """How far the lower legs are stretched forward from upright, degrees, for a knee that bends no further."""
         most = self.person.knee_bend
-        return max(0.0, 90.0 - most) if most is not None and not self.own_seat else 0.0
+        return max(0.0, 90.0 - most) if most is not None and not self.seat_stays else 0.0
 
     @property
     def own_seat(self) -> bool:
         """Whether the client sits in seating of their own that nobody moves here: a wheelchair."""
         return self.person.own_seat or self.workstation.chair.kind == ChairKind.WHEELCHAIR
+
+    @property
+    def seat_stays(self) -> bool:
+        """Whether what is sat on is taken as it is: the client's own seating, a sofa or a bed."""
+        return self.own_seat or self.workstation.chair.kind in LOUNGES
+
+    @property
+    def on_lap(self) -> bool:
+        """Whether the work lies on the lap, on a sofa or in bed: nothing can be stood or stacked there."""
+        return self.workstation.chair.kind in LOUNGES and self.workstation.desk.kind is None
 
     @property
     def sits(self) -> bool:

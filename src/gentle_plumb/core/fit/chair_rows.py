@@ -12,7 +12,7 @@ from .case import Case
 from .lean import leaning_at
 from .result import FitRow
 from .rows import about, kept, ranged_row, target_row
-from .seat_rows import PART_OF_WHEELCHAIR, row_by_reason
+from .seat_rows import row_by_reason, seat_stays
 from .terms import Term
 
 FINGERS_PER_HAND = 4
@@ -58,8 +58,8 @@ def seat_depth_row(case: Case) -> FitRow:
         return target - half, target + half
 
     chair, found = case.workstation.chair, case.found_seated.seat_depth
-    if case.own_seat:
-        return row_by_reason(subject, found, PART_OF_WHEELCHAIR, None)
+    if case.seat_stays:
+        return row_by_reason(subject, found, seat_stays(case), None)
     if chair.backless:
         return row_by_reason(subject, found, NO_BACKREST)
     row = target_row(case, subject, terms, ends, found=found)
@@ -78,8 +78,8 @@ def lumbar_row(case: Case) -> FitRow:
         why="The support meets the lumbar curve; check again after changing the recline.",
     )
     chair, found = case.workstation.chair, case.found_seated.lumbar
-    if case.own_seat:
-        return row_by_reason(subject, found, PART_OF_WHEELCHAIR, None)
+    if case.seat_stays:
+        return row_by_reason(subject, found, seat_stays(case), None)
     if chair.backless:
         return row_by_reason(subject, found, NO_BACKREST)
     if chair.supports_back is False and not chair.behind_back:
@@ -114,8 +114,8 @@ def backrest_row(case: Case) -> FitRow:
         source="house-joint-bands",
         why="The backrest carries part of the trunk; the pad and the screen follow its angle.",
     )
-    if case.own_seat:
-        return row_by_reason(subject, case.found_seated.backrest, PART_OF_WHEELCHAIR)
+    if case.seat_stays:
+        return row_by_reason(subject, case.found_seated.backrest, seat_stays(case))
     if case.workstation.chair.backless:
         return row_by_reason(subject, case.found_seated.backrest, NO_BACKREST)
     row = target_row(
@@ -143,7 +143,7 @@ def _least_backrest(case: Case) -> float:
 
 def as_it_will_lean(case: Case) -> Case:
     """Return the case with its back leaning as the backrest will be set: as it was found, where that holds."""
-    if case.own_seat or case.workstation.chair.backless:
+    if case.seat_stays or case.workstation.chair.backless:
         return case
     at = backrest_row(replace(case, uncertain=False)).setting
     return case if at is None else leaning_at(case, at)
@@ -161,8 +161,8 @@ def seat_slope_row(case: Case) -> FitRow:
         why="The pan slopes with the thighs, so that its front edge does not press on them.",
     )
     chair, found = case.workstation.chair, case.found_seated.seat_slope
-    if case.own_seat:
-        return row_by_reason(subject, found, PART_OF_WHEELCHAIR)
+    if case.seat_stays:
+        return row_by_reason(subject, found, seat_stays(case))
     if chair.kind == ChairKind.SADDLE:
         return row_by_reason(subject, found, say("seat_slope.saddle"))
     if chair.slope is None and found is None and not case.thigh_slope:

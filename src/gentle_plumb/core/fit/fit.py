@@ -82,7 +82,7 @@ def _posture(
         rows.append(scale_row(case, distance))
         rows.append(desk_depth_row(case, elbow_deg))
     rows = [_overruled(row, overrule) for row in rows]
-    rows = [with_check(row, rows) for row in rows]
+    rows = [with_check(case, row, rows) for row in rows]
 
     possible, why_not = _possible(case, posture, real, rows)
     return PostureFit(
@@ -94,8 +94,8 @@ def _posture(
         joints_set=made,
         over_found=degrees_over(joints_found),
         over_set=degrees_over(made),
-        untold_found=untold_joints(joints_found, own_seat=case.own_seat),
-        untold_set=untold_joints(made, own_seat=case.own_seat),
+        untold_found=untold_joints(joints_found, seat_stays=case.seat_stays),
+        untold_set=untold_joints(made, seat_stays=case.seat_stays),
     )
 
 

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from math import radians, sin
 
 from ..body import Body
+from ..choices import Hand
 from ..errors import MissingInput
 from ..policy import JOINT_BANDS
 from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
@@ -149,20 +150,32 @@ def keys_edge_row(case: Case) -> FitRow:
 
 
 KEYS_MIDLINE_BAND_MM = 20.0
-"""How far the B key may lie off the breastbone, mm. Source: house-keyboard."""
+"""How far the B key may lie off the breastbone, or off the shoulder of the only hand, mm. Source: house-keyboard."""
 
 
 def keys_midline_row(case: Case) -> FitRow:
-    """Letter block from the midline: the B key before the breastbone, whatever the outline does."""
+    """Letter block from the midline: the B key before the breastbone, whatever the outline does.
+
+    Where one hand types, before the shoulder of that hand.
+    """
     subject = about(
         "keys_midline",
         source="house-keyboard",
         why="The letters lie before the body, so that both forearms point straight ahead.",
     )
+    able = case.person.only_hand
+
+    def terms(body: Body) -> Sequence[Term]:
+        if able is None:
+            return (Term(label="B key on the breastbone", value=0.0),)
+        half = body.mm("shoulder_breadth_biacromial") / 2
+        side = 1 if able == Hand.RIGHT else -1
+        return (Term(label="half the breadth of the shoulders", value=side * half),)
+
     row = target_row(
         case,
         subject,
-        lambda _: (Term(label="B key on the breastbone", value=0.0),),
+        terms,
         lambda target: (target - KEYS_MIDLINE_BAND_MM, target + KEYS_MIDLINE_BAND_MM),
         found=case.found_seated.keys_midline,
     )

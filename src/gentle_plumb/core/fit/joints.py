@@ -69,11 +69,14 @@ def _elbow(case: Case, settings: Settings, seated: bool) -> float:
 def thigh_slope(case: Case, settings: Settings) -> float:
     """How far the thighs slope down to the knee under these settings, degrees; negative: they rise.
 
-    Raises MissingInput where seat or legs are not known, and for a wheelchair's footplates.
+    Raises MissingInput where seat or legs are not known, for a wheelchair's footplates and on a sofa or bed.
     """
-    if case.own_seat:
+    if case.seat_stays:
         raise MissingInput(
-            "footplates", "The wheelchair's footplates carry the feet: not measured here."
+            "footplates",
+            "The wheelchair's footplates carry the feet: not measured here."
+            if case.own_seat
+            else "The legs lie or are drawn up: not measured here.",
         )
     seat = _need(settings.seat, "seat", "The seat height is not recorded.")
     return thigh_slope_deg(
@@ -103,8 +106,8 @@ def _shoulder(case: Case, settings: Settings) -> float:
         or case.policy.armrest_use == "off"
     ):
         return 0.0
-    if case.own_seat:
-        raise MissingInput("armrest", "The armrests are part of the client's own seating.")
+    if case.seat_stays:
+        raise MissingInput("armrest", "The armrests are part of what is sat on, and stay.")
     rest = _need(settings.armrest, "armrest", "The armrests' height is not recorded.")
     lift = max(0.0, rest - Frame.seated(case).elbow)
     half = case.body.mm("shoulder_breadth_biacromial") / 2

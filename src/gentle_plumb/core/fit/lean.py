@@ -21,7 +21,7 @@ def leaning_at(case: Case, backrest: float) -> Case:
         Where it stands, degrees from level.
 
     """
-    if case.own_seat or case.workstation.chair.backless:
+    if case.seat_stays or case.workstation.chair.backless:
         return case
     usual = case if case.lean is None else replace(case, lean=None)
     band = POLICY_RANGES["recline"][0]

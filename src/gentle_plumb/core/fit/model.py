@@ -63,7 +63,7 @@ class Lengths:
         thigh = None
         if seated and body.has("thigh_clearance"):
             thigh = body.mm("thigh_clearance") + policy.thigh_room
-        on_feet = seated and not case.own_seat  # a wheelchair's footplates carry the feet
+        on_feet = seated and not case.seat_stays  # a wheelchair's footplates carry the feet
         distance = target_distance(case)
         return cls(
             case=case,
@@ -126,7 +126,7 @@ class Lengths:
         except MissingInput:
             eye = None
         surface, seat = desk.surface, station.chair.seat if seated else LEVEL
-        if seated and case.own_seat:
+        if seated and case.seat_stays:
             seat = own_seat_span(case)
         elif seated and seat is not None and self.level is not None:
             seat = not_low(case, seat, self.level)
@@ -134,7 +134,7 @@ class Lengths:
         fixed = surface is not None and surface.fixed
         if free:
             surface = surface if fixed else None
-            seat = seat if not seated or case.own_seat else None
+            seat = seat if not seated or case.seat_stays else None
             lift, tops = (lift if station.screen.kind == ScreenKind.LAPTOP else None), None
         need, under = None, desk.underside
         if seated and not free:

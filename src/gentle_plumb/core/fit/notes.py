@@ -60,7 +60,7 @@ def armrest_clash(case: Case, seat: float | None, surface: float | None) -> floa
     Those that can't be moved are a hard limit of the search.
     """
     chair, under = case.workstation.chair, case.workstation.desk.underside_at(surface)
-    idle = case.own_seat or case.policy.armrest_use == "off" or chair.armrests_idle
+    idle = case.seat_stays or case.policy.armrest_use == "off" or chair.armrests_idle
     if (
         idle
         or chair.armrests != ArmrestKind.ADJUSTABLE
@@ -155,7 +155,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     if station.screen.kind != ScreenKind.LAPTOP and station.screen.top_above_surface is None:
         notes.append("Screen height range not recorded: assumed fully adjustable.")
     slope = station.chair.slope
-    if not case.own_seat and slope is not None and slope.high < case.thigh_slope - 1:
+    if not case.seat_stays and slope is not None and slope.high < case.thigh_slope - 1:
         notes.append(say("seat_slope.flat"))
     if case.sits and "abdominal_depth_sitting" not in case.body.values:
         notes.append("Space at the desk edge not checked: abdominal depth not measured.")
@@ -164,9 +164,9 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         for number, one in enumerate(case.details.side_screens, start=2)
         if one.share is not None and one.share > MOST_SIDE_PERCENT
     ]
-    if real is not None and station.feet is None and not case.own_seat:
+    if real is not None and station.feet is None and not case.seat_stays:
         notes.append("Footrest not recorded: worked out without one.")
-    if station.feet_assumed and not case.own_seat:
+    if station.feet_assumed and not case.seat_stays:
         notes.append(say("footrest.assumed"))
     if real is not None and real.presses:
         armrests = armrest_need(station)

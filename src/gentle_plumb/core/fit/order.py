@@ -58,7 +58,7 @@ def _by_eye(case: Case, rows: Sequence[FitRow], place: Callable[[Quantity], int]
     found = [
         row
         for row in rows
-        if QUANTITIES[row.key].own_number and not (case.own_seat and row.key in chair)
+        if QUANTITIES[row.key].own_number and not (case.seat_stays and row.key in chair)
     ]
     found.sort(key=lambda row: place(QUANTITIES[row.key]))
     return [row for row in found if place(QUANTITIES[row.key])]

@@ -11,26 +11,33 @@ its own bearing. The eyes turn the first 15 degrees, the neck the rest::
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from dataclasses import replace
 from itertools import pairwise
 
 from ..body import Body
 from ..errors import MissingInput
+from ..words import say
 from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     LAPTOP_PICTURE_START_MM,
     ScreenKind,
     ScreenPlace,
     SideScreen,
+    Span,
 )
 from .case import Case
-from .distance import DISTANCE_BAND_MM
+from .distance import DISTANCE_BAND_MM, distance_terms
 from .result import FitRow
-from .rows import about, kept, limit, set_row, target_row
+from .rows import about, end_limit, kept, limit, set_row, target_row
 from .screen_places import EYES_TURN_DEG, FRAMES_MM, Placed, half_angle, place_screens
-from .terms import Term
+from .terms import Term, total
 
 BEARING_BAND_DEG = 5.0
 HEIGHT_BAND_MM = 30.0
+
+
+LAPTOP_LIFT_MM = 220.0
+"""How far a stand lifts a laptop, mm. Source: house-additions."""
 
 
 def side_screen_rows(
@@ -148,10 +155,14 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
         why="Same distance as the main screen, so the eyes don't have to refocus.",
     )
 
-    def terms(_: Body) -> Sequence[Term]:
+    def terms(body: Body) -> Sequence[Term]:
         if distance is None:
             raise MissingInput("distance", "The eye distance is not known yet.")
-        return (Term(label="as the main screen", value=distance),)
+        as_main = Term(label="as the main screen", value=distance)
+        own = distance_terms(body, _read_alone(case, screen))
+        if screen.kind != ScreenKind.LAPTOP or total(own) >= distance:
+            return (as_main,)
+        return own  # beside a television it would be too far to read
 
     row = target_row(
         case,
@@ -161,6 +172,13 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
         found=case.found_seated.get(f"{screen.id}_distance"),
     )
     return kept(case, set_row(row, row.target), "screen")
+
+
+def _read_alone(case: Case, screen: SideScreen) -> Case:
+    """Return the case as if a screen were the only one."""
+    station = case.workstation
+    alone = replace(station.screen, kind=screen.kind, width=screen.width, height=screen.height)
+    return replace(case, workstation=replace(station, screen=alone))
 
 
 def _top(
@@ -200,7 +218,12 @@ def _top(
     own = laptop_top(screen, surface)
     if row.target is None or own is None or abs(own - row.target) <= HEIGHT_BAND_MM:
         return kept(case, set_row(row, row.target), "screen")
-    return set_row(row, own, [limit(row.key, "laptop", "joined", own, row.target - own)])
+    if case.workstation.screen.kind == ScreenKind.LAPTOP:
+        return set_row(row, own, [limit(row.key, "laptop", "joined", own, row.target - own)])
+    lifted = Span(low=own, high=own + LAPTOP_LIFT_MM)  # keys and mouse of the desk serve it too
+    limits = end_limit(row.key, "laptop stand", lifted, row.target)
+    row = set_row(row, lifted.clamp(row.target), limits)
+    return replace(row, note=say("screen.laptop_beside"))
 
 
 def laptop_top(screen: SideScreen, surface: float | None) -> float | None:

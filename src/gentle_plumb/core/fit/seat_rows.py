@@ -106,12 +106,9 @@ def seat_row(
         legs = total(legs_terms(case.body, case))
         return legs - policy.flat_feet_margin, legs + policy.flat_feet_margin
 
-    if case.own_seat:
+    if case.seat_stays:
         return row_by_reason(
-            subject,
-            case.found_seated.seat,
-            "The client's own seating is never moved: surface, keys and screen come to it.",
-            setting,
+            subject, case.found_seated.seat, seat_stays(case, say("seat.own")), setting
         )
     row = target_row(case, subject, terms, ends, found=case.found_seated.seat)
     if row.target is None or setting is None:
@@ -146,6 +143,22 @@ def _seat_limits(case: Case, target: float, fixed_surface: float | None) -> list
     return limits
 
 
+def highest_seat(case: Case, target: float, surface: float | None) -> float:
+    """Return how far up to its target the seat could go on a support for the feet, mm.
+
+    Parameters
+    ----------
+    case : Case
+    target : float
+        mm.
+    surface : float or None
+        Where the surface stands, mm.
+
+    """
+    limits = _seat_limits(case, target, surface)
+    return min([target, *(one.at for one in limits if one.kind != "hangs")])
+
+
 def row_by_reason(
     subject: RowSubject, found: float | None, reason: str, setting: float | None = None
 ) -> FitRow:
@@ -153,7 +166,17 @@ def row_by_reason(
     return bare_row(subject, "not_assessable", reason=reason, found=found, setting=setting)
 
 
-PART_OF_WHEELCHAIR = "Part of the client's own seating: changes go through their therapist."
+def seat_stays(case: Case, of_their_own: str | None = None) -> str:
+    """Return why nothing of the seat is set: it is the client's own, or a sofa or bed.
+
+    Parameters
+    ----------
+    case : Case
+    of_their_own : str, optional
+        What is said of seating of their own, where it is more than that its therapist sees to changes.
+
+    """
+    return (of_their_own or say("seating.own")) if case.own_seat else say("seating.lounge")
 
 
 def footrest_row(case: Case, seat: float | None) -> FitRow:
@@ -165,12 +188,9 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
         why="With feet hanging, the seat edge presses under the thighs.",
     )
 
-    if case.own_seat:
+    if case.seat_stays:
         return row_by_reason(
-            subject,
-            case.found_seated.footrest,
-            "The wheelchair's footplates carry the feet: looked at by eye, no footrest is added.",
-            None,
+            subject, case.found_seated.footrest, seat_stays(case, say("footrest.own")), None
         )
 
     def terms(body: Body) -> Sequence[Term]:

@@ -8,10 +8,10 @@ DECIDING = ("elbow", "knee", "neck")
 """Joints without which a sum of degrees tells little: hands, legs and eyes."""
 
 
-def untold_joints(joints: tuple[Joint, ...], *, own_seat: bool) -> tuple[str, ...]:
+def untold_joints(joints: tuple[Joint, ...], *, seat_stays: bool) -> tuple[str, ...]:
     """Return the labels of the deciding joints that can't be told, in their order.
 
-    ``own_seat`` leaves out the legs: a wheelchair's footplates carry the feet.
+    ``seat_stays`` leaves out the legs: a wheelchair's footplates carry the feet, a bed the legs.
     """
     return tuple(
         joint.label
@@ -19,5 +19,5 @@ def untold_joints(joints: tuple[Joint, ...], *, own_seat: bool) -> tuple[str, ..
         if joint.joint in DECIDING
         and joint.angle is None
         and not joint.out_of_reach
-        and not (own_seat and joint.joint == "knee")
+        and not (seat_stays and joint.joint == "knee")
     )

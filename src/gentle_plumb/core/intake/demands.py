@@ -37,6 +37,7 @@ class Demand(StrEnum):
     LEG = "leg"
     BAREFOOT = "barefoot"
     OTHER_HAND = "other_hand"
+    TWO_HANDS = "two_hands"
     FEET_FLAT = "feet_flat"
     ARMS_BESIDE = "arms_beside"
     UNSTEADY_SEAT = "unsteady_seat"

@@ -35,6 +35,9 @@ class LimitId(StrEnum):
     ARMS_LOW = "arms_low"
     FEET_BY_EYE = "feet_by_eye"
     ABLE_SIDE = "able_side"
+    ONE_HAND = "one_hand"
+    CLEAR_WAY = "clear_way"
+    LEG_RAISED = "leg_raised"
     SUPERVISED = "supervised"
     PAIN_RULES = "pain_rules"
     KNEE_BEND = "knee_bend"
@@ -190,6 +193,34 @@ LIMITS: dict[LimitId, Limit] = {
             id=LimitId.ABLE_SIDE,
             says="What is used most stands on the able side; no standing on a mat's edge.",
             bars=frozenset({Demand.ONE_LEG, Demand.OTHER_HAND}),
+        ),
+        Limit(
+            id=LimitId.ONE_HAND,
+            says="One hand works keys and mouse: the letters lie in front of that shoulder, and nothing takes two hands.",
+            at_work="Keys, mouse and anything to be set can be worked with one hand.",
+            bars=frozenset({Demand.TWO_HANDS}),
+        ),
+        Limit(
+            id=LimitId.CLEAR_WAY,
+            of_the_day=True,
+            says="Crutches or stick are kept within reach of the seat, the way is clear, and nothing is carried.",
+            at_work="A clear way to the desk, about 1.2 m wide, and a place beside the chair for a stick.",
+            bars=frozenset({Demand.LOAD, Demand.ONE_LEG, Demand.TURN_ON_LEG}),
+        ),
+        Limit(
+            id=LimitId.LEG_RAISED,
+            says="The leg lies level with the seat on a support of its own, slightly bent; the other foot is flat on the floor.",
+            at_work="A padded support as high as the seat, and 1.2 m of free depth under the desk.",
+            bars=frozenset(
+                {
+                    Demand.FEET_FLAT,
+                    Demand.LEGS_CROSSED,
+                    Demand.DEEP_KNEE,
+                    Demand.ONE_LEG,
+                    Demand.TURN_ON_LEG,
+                    Demand.STANDING_STILL,
+                }
+            ),
         ),
         Limit(
             id=LimitId.SUPERVISED,

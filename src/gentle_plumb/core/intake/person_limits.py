@@ -108,6 +108,13 @@ class PersonLimits:
         return knee.figure if knee is not None else None
 
     @property
+    def only_hand(self) -> Hand | None:
+        """The hand that does everything; None where both do, or nobody has said which."""
+        if not self.has(LimitId.ONE_HAND) or self.weak_side is None:
+            return None
+        return self.weak_side.other
+
+    @property
     def longest_hold(self) -> float | None:
         """Longest hold of a movement, seconds; None where nothing limits it."""
         return SHORT_HOLD_S if self.has(LimitId.MID_RANGE) else None

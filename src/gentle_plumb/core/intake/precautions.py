@@ -98,6 +98,29 @@ PRECAUTIONS: dict[str, Precaution] = {
             ask="treating doctor",
         ),
         Precaution(
+            id="one_hand",
+            label="Works with one hand",
+            limits=(LimitId.ABLE_SIDE, LimitId.ONE_HAND),
+            ask="treating doctor or hand therapist",
+        ),
+        Precaution(
+            id="crutches",
+            label="Walks with crutches, a stick or a frame",
+            limits=(
+                LimitId.SHORT_STANDING,
+                LimitId.STEADY_SEAT,
+                LimitId.FLOOR_FIRST,
+                LimitId.CLEAR_WAY,
+            ),
+            ask="treating doctor or physiotherapist",
+        ),
+        Precaution(
+            id="leg_raised",
+            label="A leg that has to stay raised",
+            limits=(LimitId.SHORT_STANDING, LimitId.STEADY_SEAT, LimitId.LEG_RAISED),
+            ask="surgeon or treating physiotherapist",
+        ),
+        Precaution(
             id="wheelchair",
             label="Wheelchair user",
             limits=(LimitId.SEATED_ONLY, LimitId.OWN_SEAT),

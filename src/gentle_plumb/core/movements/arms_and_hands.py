@@ -74,7 +74,13 @@ ARMS_AND_HANDS: tuple[Movement, ...] = (
         felt="the inner side of the forearms",
         never="with tingling, or with pain in the wrist",
         asks=frozenset(
-            {Demand.HAND, Demand.WRIST_STRETCH, Demand.WRIST_PRESS, Demand.END_OF_RANGE}
+            {
+                Demand.TWO_HANDS,
+                Demand.HAND,
+                Demand.WRIST_STRETCH,
+                Demand.WRIST_PRESS,
+                Demand.END_OF_RANGE,
+            }
         ),
         view="front",
         poses=(
@@ -121,6 +127,7 @@ ARMS_AND_HANDS: tuple[Movement, ...] = (
         never="with a stiff or operated shoulder, or with tingling in the hands",
         asks=frozenset(
             {
+                Demand.TWO_HANDS,
                 Demand.SHOULDER,
                 Demand.OVERHEAD,
                 Demand.HAND,

@@ -131,7 +131,14 @@ NECK_AND_SHOULDERS: tuple[Movement, ...] = (
         felt="across the chest and the front of the shoulders",
         never="after surgery of the shoulder, or where the arm does not go behind",
         asks=frozenset(
-            {Demand.STANDING, Demand.SHOULDER, Demand.ARM_BEHIND, Demand.HAND, Demand.END_OF_RANGE}
+            {
+                Demand.TWO_HANDS,
+                Demand.STANDING,
+                Demand.SHOULDER,
+                Demand.ARM_BEHIND,
+                Demand.HAND,
+                Demand.END_OF_RANGE,
+            }
         ),
         view="side",
         poses=(
@@ -153,7 +160,7 @@ NECK_AND_SHOULDERS: tuple[Movement, ...] = (
         sided=True,
         felt="the back of the upper arm and the side of the trunk",
         never="with a stiff or operated shoulder",
-        asks=frozenset({Demand.SHOULDER, Demand.OVERHEAD, Demand.END_OF_RANGE}),
+        asks=frozenset({Demand.TWO_HANDS, Demand.SHOULDER, Demand.OVERHEAD, Demand.END_OF_RANGE}),
         view="front",
         poses=(
             Posed(says="Arm up", near_arm=Limb(lift=165, bend=20), far_arm=Limb(lift=6)),

@@ -175,7 +175,14 @@ SEATED_SHIFTS: tuple[Movement, ...] = (
         felt="arms and shoulders carry, the seat is free",
         never="with a painful shoulder or wrist",
         asks=frozenset(
-            {Demand.ARM_LEANING, Demand.SHOULDER, Demand.HAND, Demand.WRIST_PRESS, Demand.LOAD}
+            {
+                Demand.TWO_HANDS,
+                Demand.ARM_LEANING,
+                Demand.SHOULDER,
+                Demand.HAND,
+                Demand.WRIST_PRESS,
+                Demand.LOAD,
+            }
         ),
         view="side",
         poses=(

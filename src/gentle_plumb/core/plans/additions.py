@@ -62,7 +62,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 apply=clear_tray,
             )
         )
-    if desk.surface is None or tier == "room":
+    if desk.surface is None or tier == "room" or case.on_lap:
         return found
     plain = desk.form in (None, "fixed", "sit_stand")
     if desk.surface.fixed and plain and desk.risers is not False:

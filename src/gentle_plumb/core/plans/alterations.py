@@ -9,6 +9,7 @@ from ..choices import Hand
 from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     LAPTOP_PICTURE_START_MM,
+    LOUNGES,
     AspectRatio,
     KeyboardKind,
     PointerKind,
@@ -25,12 +26,21 @@ TRAY_TILT = Span(low=-15, high=10)
 TRAY_MM = 30.0
 SIT_STAND = Span(low=620, high=1270)
 SIT_STAND_MM = 25.0
+TABLE = Span(low=720, high=720)
+TABLE_MM = 30.0
 """What is offered, mm and degrees. Source: house-additions."""
 
 
 def add_foot_support(span: Span) -> Callable[[Workstation], Workstation]:
     """Return what adds a support for the feet of these heights."""
     return lambda station: replace(station, feet=(*(station.feet or ()), span))
+
+
+def not_on_lap(apply: Callable[[Workstation], Workstation]) -> Callable[[Workstation], Workstation]:
+    """Return the same for a desk or table; on a lap it changes nothing."""
+    return lambda station: (
+        station if station.chair.kind in LOUNGES and station.desk.kind is None else apply(station)
+    )
 
 
 def separate_keys(stand: Span | None) -> Callable[[Workstation], Workstation]:
@@ -152,6 +162,17 @@ def replace_desk(station: Workstation) -> Workstation:
             beside=None,
             mouse_below=0.0,
             depth=max(desk.depth or 800.0, 800.0),
+        ),
+    )
+
+
+def work_at_table(station: Workstation) -> Workstation:
+    """Move what is done on a sofa or a bed to a table."""
+    desk = station.desk
+    return replace(
+        station,
+        desk=replace(
+            desk, kind="fixed", form="fixed", surface=TABLE, thickness=TABLE_MM, depth=800.0
         ),
     )
 

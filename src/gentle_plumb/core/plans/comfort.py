@@ -7,14 +7,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
+from ..catalogue import QUANTITIES
 from ..fit import Case, seat_depth_row
 from ..words import say
-from ..workstation import ChairKind, Workstation
+from ..workstation import LOUNGES, ChairKind, Workstation
 
 NO_BACK_DEG, NO_LUMBAR_DEG, RING_DEG, UNSTEADY_DEG = 10.0, 5.0, 4.0, 10.0
 SADDLE_DEG = 2.0
-DEPTH_FAR_MM, DEPTH_MOST_DEG = 100.0, 8.0
-"""What each weighs, degrees; a pan so far outside its band weighs the most it can. Source: house-comfort."""
+"""What each weighs, degrees. Source: house-comfort."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -44,6 +44,8 @@ def discomforts_of(case: Case, station: Workstation) -> tuple[Discomfort, ...]:
     found = []
     if chair.kind == ChairKind.SADDLE:
         found.append(("saddle", SADDLE_DEG))
+    elif chair.kind in LOUNGES:
+        found.append(("lounge", NO_BACK_DEG))
     elif chair.backless:
         found.append(("no_back", NO_BACK_DEG))
     elif chair.supports_back is False:
@@ -55,7 +57,8 @@ def discomforts_of(case: Case, station: Workstation) -> tuple[Discomfort, ...]:
     off = _depth_off(case, station)
     if off:
         key = "deep" if off > 0 else "short"
-        found.append((key, min(1.0, abs(off) / DEPTH_FAR_MM) * DEPTH_MOST_DEG))
+        depth = QUANTITIES["seat_depth"]
+        found.append((key, depth.share_off(off) * depth.far_off_deg))
     return tuple(Discomfort(key=key, label=say(f"comfort.{key}"), deg=deg) for key, deg in found)
 
 

@@ -16,7 +16,7 @@ from .stacks import HIGHEST_STACK_MM, Stack, stacks_of
 def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
     """Supports for the feet beside those that are there already; a wheelchair has its footplates."""
     station = case.workstation
-    if case.own_seat or not case.sits:
+    if case.seat_stays or not case.sits:
         return []
     found: list[Addition] = []
     if tier != "lasting":
@@ -78,7 +78,7 @@ def _on_top_of(stack: Stack) -> Addition:
 
 def topped_offers(case: Case, taken: dict[str, int] | None = None) -> list[Addition]:
     """Return each stack that can be made here, with something on top, for the practitioner's own plan."""
-    if case.own_seat or not case.sits or case.policy.temporary == "never":
+    if case.seat_stays or not case.sits or case.policy.temporary == "never":
         return []
     stacks = stacks_of(case.workstation.items, "feet", taken)
     return [_on_top_of(one) for one in stacks if one.height <= HIGHEST_STACK_MM - TO_FIND.low]

@@ -122,7 +122,7 @@ def shoulder_over(case: Case, station: Workstation) -> float:
     """Degrees that armrests which can't go low enough lift the shoulder, whatever the heights."""
     chair = station.chair
     span = chair.armrest
-    if chair.armrests_idle or span is None or case.policy.armrest_use == "off" or case.own_seat:
+    if chair.armrests_idle or span is None or case.policy.armrest_use == "off" or case.seat_stays:
         return 0.0
     try:
         elbow = total(elbow_terms(case.body, case))

@@ -7,7 +7,7 @@ from ..errors import MissingInput
 from ..fit import Case, keys_terms, legs_terms, total
 from ..workstation import ScreenKind
 from .addition import Addition
-from .alterations import LAPTOP_STAND, raise_keys, separate_keys
+from .alterations import LAPTOP_STAND, not_on_lap, raise_keys, separate_keys
 from .stacks import stacks_of
 
 LEAST_LIFT_MM = 10.0
@@ -17,7 +17,7 @@ NEAREST_STACKS = 2
 
 
 def keys_additions(case: Case, tier: Tier) -> list[Addition]:
-    """What raises the keys, or frees them from a laptop's picture."""
+    """What raises the keys, or frees them from a laptop's picture; nothing on a lap."""
     if case.workstation.screen.kind != ScreenKind.LAPTOP:
         return _stacks(case, tier, "keys", "keyboard and mouse")
     stacks = _stacks(case, tier, "laptop", "the laptop")
@@ -31,7 +31,7 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
             price="small",
             does="separates screen and keyboard",
             label="Laptop stand, with separate keyboard and mouse",
-            apply=separate_keys(LAPTOP_STAND),
+            apply=not_on_lap(separate_keys(LAPTOP_STAND)),
         ),
     ]
 
@@ -39,7 +39,7 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
 def _stacks(case: Case, tier: Tier, use: str, what: str) -> list[Addition]:
     """Stacks under what is typed on, where that lies under the hands."""
     lift = _lacking(case)
-    if tier == "lasting" or lift is None or lift <= LEAST_LIFT_MM:
+    if tier == "lasting" or case.on_lap or lift is None or lift <= LEAST_LIFT_MM:
         return []
     found = stacks_of(case.workstation.items, use)
     found.sort(key=lambda one: (abs(one.height - lift), one.count))

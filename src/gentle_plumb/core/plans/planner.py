@@ -75,7 +75,7 @@ class Planner:
 def untold_in(case: Case, settled: AimedSettings) -> tuple[str, ...]:
     """Return the joints of both postures that nothing can be told of, each once."""
     told = [
-        untold_joints(joints, own_seat=case.own_seat)
+        untold_joints(joints, seat_stays=case.seat_stays)
         for joints in (settled.joints_seated, settled.joints_standing)
     ]
     return tuple(dict.fromkeys(label for labels in told for label in labels))

@@ -41,6 +41,8 @@ def _for_standing(one: Addition) -> Addition:
 def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) -> list[Addition]:
     """What lifts the picture; what stands on the surface only, and only where its range is known."""
     screen = case.workstation.screen
+    if case.on_lap:
+        return []
     if screen.on_wall:
         return _for_wall(case, tier)
     if screen.kind == ScreenKind.LAPTOP or screen.top_above_surface is None:

@@ -9,6 +9,7 @@ from ..catalogue import Tier
 from ..fit import Case
 from ..workstation import Span
 from .addition import CUSHION_PRICE, Addition
+from .alterations import work_at_table
 from .chair_alterations import (
     CUSHION_MM,
     HIGH_SEAT,
@@ -29,9 +30,11 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
     if case.own_seat or not case.sits or case.workstation.chair.seat is None:
         return []
     found = _cushions(case, tier)
-    if case.person.steady_seat:  # a cushion stands less firmly than a plain seat
+    if case.person.steady_seat or case.seat_stays:  # a cushion stands less firmly than a plain seat
         found = []
-    return [*found, *chair_additions(case)] if tier == "lasting" else found
+    if tier != "lasting":
+        return found
+    return [table_and_chair()] if case.on_lap else [*found, *chair_additions(case)]
 
 
 def _cushions(case: Case, tier: Tier) -> list[Addition]:
@@ -94,6 +97,20 @@ def chair_additions(case: Case) -> list[Addition]:
             )
         )
     return found
+
+
+def table_and_chair() -> Addition:
+    """Return a place to work at for whoever works on a sofa or in bed: neither is of use alone."""
+    chair = replace_chair(TASK_SEAT, TASK_DEPTH)
+    return Addition(
+        id="table_and_chair",
+        slot="seat",
+        label="Table and task chair",
+        span=TASK_SEAT,
+        price="large",
+        does="takes the work off the lap, and carries the back",
+        apply=lambda station: work_at_table(chair(station)),
+    )
 
 
 def _chair(

@@ -57,7 +57,7 @@ HOUSE_FIT: dict[str, Source] = {
     ),
     "house-comfort": Source(
         kind="house",
-        title="What a seat weighs: no back 10°, an unsteady one 10°, a pan 10 cm off 8°, feet on a ring 4°, a saddle 2°, no lumbar support 5°",
+        title="What counts where no joint tells it, as degrees of a joint: no back or an upright one 10°, an unsteady seat 10°, a pan 10 cm off 8°, feet on a ring 4°, a saddle 2°, no lumbar support 5°, a picture 30 cm too near or too far 15°, armrests 10°, text half too small 10°, glare or tilt 5°",
         note="No joint's angle tells it, and a chair that carries the back is worth its price.",
     ),
     "house-chair-load": Source(

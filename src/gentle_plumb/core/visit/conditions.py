@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from datetime import date
 
+from ..choices import Hand
 from ..intake import Held, PersonLimits, person_limits
 from ..record import Record, fields
 from .red_flags import raised_red_flags
@@ -17,7 +18,7 @@ def limits_of(
         conditions_of(record, as_of),
         wheelchair=wheelchair,
         operated=record[fields.conditions.operated],
-        weak_side=record[fields.conditions.weak_side],
+        weak_side=_weak_side(record),
         joints={
             limit: figure
             for limit, asked in fields.conditions.joint.items()
@@ -29,6 +30,12 @@ def limits_of(
             if flag.standing is not None and flag.answered(as_of)
         },
     )
+
+
+def _weak_side(record: Record) -> Hand | None:
+    """Return the side that nothing used much may stand on: the one that can't be used, else the weaker one."""
+    only, weaker = record[fields.conditions.only_hand], record[fields.conditions.weak_side]
+    return only.other if only is not None else weaker
 
 
 def conditions_of(record: Record, as_of: date | None = None) -> Held:

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..choices import YesNo
 from ..record import Record, fields
-from ..workstation import FIXED_DESKS, PLATFORMS, Desk, DeskKind, Span, StandsOn
+from ..workstation import FIXED_DESKS, LOUNGES, PLATFORMS, Desk, DeskKind, Span, StandsOn
 from .ranges import fixed_at, shifted, span_from
 
 
@@ -29,6 +29,8 @@ def _keys_surface(record: Record, kind: DeskKind | None) -> Span | None:
     if kind == DeskKind.CART:
         return span_from(record, fields.cart.tray)
     surface = span_from(record, fields.desk.surface)
+    if kind is None and surface is None and record[fields.chair.kind] in LOUNGES:
+        return fixed_at(record, fields.found.surface)  # a lap, or a tray on it
     if kind in FIXED_DESKS:
         at = record[fields.found.surface]
         at = at if at is not None else surface.low if surface is not None else None

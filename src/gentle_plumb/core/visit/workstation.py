@@ -8,6 +8,7 @@ from ..record.fields.screens import ScreenFields
 from ..workstation import (
     BACKLESS,
     LAPTOP_PICTURE_HEIGHT_MM,
+    LOUNGES,
     STACKED,
     SUPPORTS,
     USUAL_FOOTREST,
@@ -71,11 +72,11 @@ def _chair_kind(record: Record) -> ChairKind | None:
 
 
 def _chair(record: Record, kind: ChairKind | None) -> Chair:
-    """Return the chair; a wheelchair's seat is fixed as found, since nobody moves it here."""
+    """Return the chair; the seat of a wheelchair, sofa or bed is fixed as found, since nobody moves it here."""
     chair = fields.chair
     sinks = record[chair.sink] if record.applies(chair.sink) else None
     seat = shifted(span_from(record, chair.seat), -(sinks or 0.0))
-    if kind == ChairKind.WHEELCHAIR:
+    if kind == ChairKind.WHEELCHAIR or kind in LOUNGES:
         seat = fixed_at(record, fields.found.seat)
     backless = kind in BACKLESS
     lumbar = record[chair.lumbar_kind]
@@ -153,7 +154,7 @@ def _feet(record: Record, chair: ChairKind | None) -> tuple[Span, ...] | None:
     A footrest whose range is not recorded is taken as an everyday one.
     """
     there = record[fields.supports.at_hand["footrest"].there]
-    if there is None or chair == ChairKind.WHEELCHAIR:
+    if there is None or chair == ChairKind.WHEELCHAIR or chair in LOUNGES:
         return None
     if there == YesNo.NO:
         return ()

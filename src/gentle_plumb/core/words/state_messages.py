@@ -1,6 +1,12 @@
 """Sentences about what became of things, limits and complaints; English, and complete."""
 
 STATE_MESSAGES: dict[str, str] = {
+    "screen.laptop_beside": "On a stand or books; the keyboard and mouse of the desk serve it too.",
+    "seating.own": "Part of the client's own seating: changes go through their therapist.",
+    "seat.own": "The client's own seating is never moved: surface, keys and screen come to it.",
+    "footrest.own": "The wheelchair's footplates carry the feet: looked at by eye, no footrest is added.",
+    "seating.lounge": "A sofa or bed is taken as it is, for short spells.",
+    "comfort.lounge": "A sofa or bed holds the back up too little",
     "state.not_recorded": "Not recorded",
     "state.not_present": "Not there",
     "state.as_found": "Left as found at {at}",

@@ -4,7 +4,6 @@ from .details import Details, SideScreen, use_by_share
 from .equipment import (
     ARMREST_BACK_MM,
     ARMREST_FRONT_MM,
-    BACKLESS,
     HOME_ROW_TO_FRONT_MM,
     KEYBOARD_LEFT_MM,
     KEYBOARD_RIGHT_MM,
@@ -21,7 +20,9 @@ from .equipment import (
     Workstation,
 )
 from .kinds import (
+    BACKLESS,
     FIXED_DESKS,
+    LOUNGES,
     PLATFORMS,
     ArmrestKind,
     ArmTension,
@@ -67,6 +68,7 @@ __all__ = [
     "LAPTOP_PICTURE_HEIGHT_MM",
     "LAPTOP_PICTURE_START_MM",
     "LEAST_STEP",
+    "LOUNGES",
     "OUTERMOST_LETTER_MM",
     "PLATFORMS",
     "STACKED",

@@ -8,6 +8,7 @@ from typing import Literal
 
 from ..choices import Hand
 from .kinds import (
+    BACKLESS,
     ArmrestKind,
     AspectRatio,
     ChairKind,
@@ -42,10 +43,6 @@ LAPTOP_KEYS_MM = 20.0
 ARMREST_BACK_MM, ARMREST_FRONT_MM = 130.0, 380.0
 """Where an armrest's pad begins and ends before the backrest, mm. Source: house-armrest."""
 MM_PER_INCH = 25.4
-
-
-BACKLESS = frozenset({ChairKind.STOOL, ChairKind.SADDLE, ChairKind.BALL})
-"""Kinds of chair without anything to lean on."""
 
 
 @dataclass(frozen=True, kw_only=True)

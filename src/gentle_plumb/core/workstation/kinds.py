@@ -14,7 +14,15 @@ class ChairKind(Choice):
     SADDLE = "saddle", "Saddle stool"
     WHEELCHAIR = "wheelchair", "Wheelchair"
     BALL = "ball", "Ball"
+    SOFA = "sofa", "Sofa or armchair"
+    BED = "bed", "Bed"
     OTHER = "other", "Other"
+
+
+BACKLESS = frozenset({ChairKind.STOOL, ChairKind.SADDLE, ChairKind.BALL})
+"""Kinds of chair without anything to lean on."""
+LOUNGES = frozenset({ChairKind.SOFA, ChairKind.BED})
+"""Places to rest on that are worked on: nothing of them is set."""
 
 
 class TiltLock(Choice):

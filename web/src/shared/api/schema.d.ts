@@ -3117,7 +3117,7 @@ export interface components {
          * @description What is sat on.
          * @enum {string}
          */
-        ChairKind: "task" | "dining" | "stool" | "saddle" | "wheelchair" | "ball" | "other";
+        ChairKind: "task" | "dining" | "stool" | "saddle" | "wheelchair" | "ball" | "sofa" | "bed" | "other";
         /**
          * ChangeIn
          * @description One change: what was typed into which field, upon which version of it.
@@ -3641,7 +3641,7 @@ export interface components {
          * @description What a movement or a piece of advice asks of the body; a limit bars some of them.
          * @enum {string}
          */
-        Demand: "standing" | "standing_still" | "walking" | "lying_on_back" | "head_turned" | "head_tilted" | "eyes_closed" | "one_leg" | "turn_on_leg" | "legs_crossed" | "hip_closed" | "deep_knee" | "forward_bend" | "back_bend" | "twist" | "load" | "end_of_range" | "neck" | "trunk" | "shoulder" | "overhead" | "arm_behind" | "arm_leaning" | "hand" | "wrist_stretch" | "wrist_press" | "leg" | "barefoot" | "other_hand" | "feet_flat" | "arms_beside" | "unsteady_seat";
+        Demand: "standing" | "standing_still" | "walking" | "lying_on_back" | "head_turned" | "head_tilted" | "eyes_closed" | "one_leg" | "turn_on_leg" | "legs_crossed" | "hip_closed" | "deep_knee" | "forward_bend" | "back_bend" | "twist" | "load" | "end_of_range" | "neck" | "trunk" | "shoulder" | "overhead" | "arm_behind" | "arm_leaning" | "hand" | "wrist_stretch" | "wrist_press" | "leg" | "barefoot" | "other_hand" | "two_hands" | "feet_flat" | "arms_beside" | "unsteady_seat";
         /**
          * DemoPerson
          * @description Credentials shown in demo mode.
@@ -4286,6 +4286,11 @@ export interface components {
              * @default
              */
             advice: string;
+            /**
+             * Check
+             * @default
+             */
+            check: string;
         };
         /**
          * FindingSummary
@@ -5325,7 +5330,7 @@ export interface components {
          * @description A limit's name, as it stands in a path of the record.
          * @enum {string}
          */
-        LimitId: "no_standing" | "short_standing" | "seated_only" | "own_seat" | "steady_seat" | "rise_slowly" | "head_steady" | "free_thighs" | "hip_open" | "hip_above_knee" | "no_end_stretch" | "part_rests" | "knees_spared" | "no_loaded_bend" | "floor_first" | "mid_range" | "wrists_free" | "arms_low" | "feet_by_eye" | "able_side" | "supervised" | "pain_rules" | "knee_bend" | "arm_raise";
+        LimitId: "no_standing" | "short_standing" | "seated_only" | "own_seat" | "steady_seat" | "rise_slowly" | "head_steady" | "free_thighs" | "hip_open" | "hip_above_knee" | "no_end_stretch" | "part_rests" | "knees_spared" | "no_loaded_bend" | "floor_first" | "mid_range" | "wrists_free" | "arms_low" | "feet_by_eye" | "able_side" | "one_hand" | "clear_way" | "leg_raised" | "supervised" | "pain_rules" | "knee_bend" | "arm_raise";
         /**
          * LimitView
          * @description One limit of a precaution; ``cleared`` is who lifted it and when: it binds no more then.

@@ -83,6 +83,9 @@ class Quantity:
     far_off : float
         How far outside its band it counts in full where no joint pays, in ``unit``.
         Source: house-severity.
+    far_off_deg : float
+        What it weighs then, as degrees of a joint outside its band: 30 is all that a joint can weigh.
+        Source: house-comfort.
     check : str
         The test on the person once it is set. Source: house-joint-bands.
     check_outside : str
@@ -131,6 +134,7 @@ class Quantity:
     joint: str = ""
     tasks: tuple[str, ...] = SEATED_TASKS
     far_off: float = 100.0
+    far_off_deg: float = 30.0
     check: str = ""
     check_outside: str = ""
     order: int = 0
@@ -147,6 +151,10 @@ class Quantity:
     def settable(self) -> bool:
         """Whether it is a step of its own: set, and re-measured."""
         return bool(self.order or self.order_hands_first or self.order_standing)
+
+    def share_off(self, excess: float) -> float:
+        """Return how far outside its band a value is, 0 to 1 of far off; ``excess`` in ``unit``."""
+        return min(1.0, abs(excess) / self.far_off)
 
     @property
     def noun(self) -> str:

@@ -75,6 +75,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="tilt_lock",
+        check="The backrest stays at the angle that was set.",
         who="workplace",
         mechanism="back",
         title="Tilt lock",
@@ -103,6 +104,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="tilt_tension",
+        check="The client leans back and comes up again without pushing.",
         mechanism="back",
         title="Tilt tension",
         field=fields.chair.tension,
@@ -148,8 +150,40 @@ CHAIR: tuple[Rule, ...] = (
         share=0.85,
         asked="The kind of chair is not recorded.",
     ),
+    *(
+        Answer(
+            id=f"lounge_{kind}",
+            mechanism="back",
+            title=f"Works {where}",
+            field=fields.chair.kind,
+            wrong=(kind,),
+            deg=10,
+            source="house-comfort",
+            why="The back rounds, the head comes forward, and the keys lie on the lap.",
+            do=do,
+            check="Back and head are held without effort, and the wrists are straight.",
+            region="lower_back",
+            joint="trunk",
+            asked="What is sat on is not recorded.",
+        )
+        for kind, where, do in (
+            (
+                ChairKind.SOFA,
+                "on a sofa",
+                "For short spells only, up to 20 minutes: sit right back with a firm cushion behind the small of the "
+                "back, both feet on the floor, the laptop on a tray or firm cushion. For longer, a table and a chair.",
+            ),
+            (
+                ChairKind.BED,
+                "in bed",
+                "For short spells only, up to 20 minutes: back upright against something firm, a cushion under the "
+                "knees, the laptop on a tray with legs. For longer, a table and a chair.",
+            ),
+        )
+    ),
     Answer(
         id="no_armrests",
+        check="The client sits down and rises with a hand on each side, and the chair stays where it is.",
         who="workplace",
         mechanism="back",
         title="No armrests to rise with",
@@ -165,6 +199,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="neck_rest",
+        check="The head moves freely, chin level, with the back on the backrest.",
         mechanism="back",
         title="Headrest",
         field=fields.chair.neck_rest,
@@ -191,6 +226,7 @@ CHAIR: tuple[Rule, ...] = (
     ),
     Answer(
         id="castors",
+        check="The chair moves at a push of the feet, and stays where it is left.",
         mechanism="room",
         title="Castors",
         field=fields.seen.room["floor"].answer,

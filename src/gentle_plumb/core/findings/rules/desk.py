@@ -15,6 +15,7 @@ MOST_HEEL_MM = 40.0
 DESK: tuple[Rule, ...] = (
     Answer(
         id="sharp_edge",
+        check="Nothing presses on wrists or forearms while the client types.",
         mechanism="wrists",
         title="Sharp front edge",
         field=fields.desk.edge,
@@ -42,6 +43,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Pair(
         id="tray_track",
+        check="The keys are reached, and the tray meets nothing on its way.",
         who="workplace",
         mechanism="hands_height",
         title="Keyboard tray hits the crossbar",
@@ -72,6 +74,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="cart_tool",
+        check="The tool is reached without leaning or turning.",
         mechanism="reach",
         title="Hand tool out of reach",
         field=fields.cart.tool,
@@ -86,6 +89,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="cart_tension",
+        check="One hand moves the screen, and it stays where it is put.",
         who="workplace",
         mechanism="screen_height",
         title="Cart arm",
@@ -100,6 +104,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="mat",
+        check="The client stands for some minutes without shifting to ease the feet.",
         who="workplace",
         mechanism="stillness",
         title="No standing mat",
@@ -135,6 +140,7 @@ DESK: tuple[Rule, ...] = (
     ),
     Answer(
         id="rail",
+        check="Either foot rests on it with the hips level.",
         who="workplace",
         mechanism="stillness",
         title="No foot rail",

@@ -58,12 +58,12 @@ HANDS: tuple[Rule, ...] = (
     ),
     *(
         Answer(
-            id=f"mouse_weak_{side}",
+            id=f"mouse_{why}_{side}",
             mechanism="reach",
-            title="Mouse on the weaker side",
+            title=title,
             field=fields.ask.mouse_hand,
             wrong=(side,),
-            only_if=fields.conditions.weak_side.among(side),
+            only_if=only_if,
             while_limited=LimitId.ABLE_SIDE,
             weight=0.5,
             source="house-care",
@@ -73,9 +73,18 @@ HANDS: tuple[Rule, ...] = (
             tasks=("mouse",),
         )
         for side in Hand
+        for why, title, only_if in (
+            ("weak", "Mouse on the weaker side", fields.conditions.weak_side.among(side)),
+            (
+                "one_hand",
+                "Mouse on the side that can't use it",
+                fields.conditions.only_hand.among(side.other),
+            ),
+        )
     ),
     Amount(
         id="mouse_level",
+        check="The hand goes from keys to mouse without rising or reaching.",
         mechanism="reach",
         title="Mouse not level with the keyboard",
         field=fields.found.mouse_level,
@@ -89,6 +98,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Amount(
         id="forearm_turned_down",
+        check="The forearm lies relaxed on the desk, thumb side up.",
         who="workplace",
         mechanism="wrists",
         title="Forearm turned down for hours",
@@ -103,6 +113,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Amount(
         id="pad_for_hours",
+        check="The hand lies relaxed on the mouse, wrist straight.",
         who="workplace",
         mechanism="wrists",
         title="Trackpad for hours",
@@ -117,6 +128,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Amount(
         id="thumb_for_hours",
+        check="The hand lies relaxed, and the thumb is not what moves.",
         who="workplace",
         mechanism="wrists",
         title="Trackball for hours",
@@ -146,6 +158,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Pair(
         id="palm_rest_high",
+        check="The wrists are straight on the home row, and nothing presses under them.",
         mechanism="wrists",
         title="Wrist rest higher than the keys",
         fields=(_PALM_HEIGHT, fields.keyboard.thickness),
@@ -160,6 +173,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Answer(
         id="pointer_speed",
+        check="The pointer crosses the screen without the elbow leaving the side.",
         mechanism="reach",
         title="Pointer speed too slow",
         field=fields.pointer.speed,
@@ -174,6 +188,7 @@ HANDS: tuple[Rule, ...] = (
     ),
     Pair(
         id="pointer_size",
+        check="The hand lies on it without gripping, fingertips on its keys.",
         who="workplace",
         mechanism="wrists",
         title="Mouse doesn't fit the hand",

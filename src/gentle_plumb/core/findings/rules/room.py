@@ -19,6 +19,7 @@ ROOM_RULES: tuple[Rule, ...] = (
             source="house-light",
             why=f"{name} asks for {least:.0f} to {most:.0f} lux.",
             do="Add a task lamp.",
+            check="What is worked on is seen clearly without leaning towards it.",
             do_over="Fit a blind, or move the desk away from the light.",
             region="eyes",
             tasks=SEATED_TASKS,

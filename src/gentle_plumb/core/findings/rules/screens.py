@@ -15,6 +15,7 @@ from ..rule import Answer, Rule
 SCREEN_RULES: tuple[Rule, ...] = (
     Answer(
         id="arm_holds",
+        check="The screen stays where it is put.",
         mechanism="screen_height",
         title="Monitor arm drifts",
         field=fields.screens.main.holds,

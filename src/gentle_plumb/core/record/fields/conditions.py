@@ -102,3 +102,10 @@ joint = {limit: _joint_limit(limit) for limit in JOINTS_LIMITED}
 weak_side = Place("ask.care.weakness", "Conditions").choice(
     "side", "Weaker side", Hand, health=True, when=precaution["weakness"].there.among(YesNo.YES)
 )
+only_hand = Place("ask.care.one_hand", "Conditions").choice(
+    "side",
+    "The hand that works",
+    Hand,
+    health=True,
+    when=precaution["one_hand"].there.among(YesNo.YES),
+)
