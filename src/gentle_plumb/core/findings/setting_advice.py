@@ -137,7 +137,7 @@ def _eyes_move(facts: Facts, state: SettingState, row: FitRow) -> str | None:
     return say("setting.eyes_move", by=say_length(abs(seat), facts.unit), side=side)
 
 
-STOPS = RANGE_ENDS | {"thighs", "armrests"}
+STOPS = RANGE_ENDS | {"thighs", "armrests", "hangs"}
 """Kinds of limit that are named with the instruction: past them the piece can't or mustn't go."""
 
 

@@ -244,5 +244,5 @@ def _known(sources: StateSources, row: FitRow, left: float) -> Known:
 def _as_found(sources: StateSources, row: FitRow) -> Known | None:
     if row.found is None:
         return None
-    seated = row.posture == "seated"
-    return Known.DECLARED if seated and row.key in sources.declared else Known.FOUND
+    both = row.posture == "seated" or row.key == "surface"
+    return Known.DECLARED if both and row.key in sources.declared else Known.FOUND

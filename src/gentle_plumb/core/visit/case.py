@@ -72,6 +72,9 @@ def case_from(
     keys = record[fields.keyboard.thickness]
     found, declared = with_declared(_found_seated(record, keys), station)
     up = _settings(record, FOUND["standing"], keys)
+    fixed = station.desk.surface is not None and station.desk.surface.fixed
+    if up.surface is None and fixed:
+        up = replace(up, surface=found.surface)  # a desk that can't move stands there for both
     computer = record[ask.eyewear] == Eyewear.COMPUTER
     case = Case(
         body=interned(body_from(record, sex, measuring)),
