@@ -10,6 +10,7 @@ from generated_visits import SEED, visit_values
 from gentle_plumb.core.body import DIMENSIONS
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.documents.fit_files import brief, read_case
+from plain_visit import PLAIN, worked
 
 EXAMPLES = Path(__file__).parents[2] / "docs" / "formats" / "examples"
 WHOLE = visit_values(SEED + 1)
@@ -28,6 +29,28 @@ def reasons(values):
     rows = [row for fit in (visit.result.seated, visit.result.standing) for row in fit.rows]
     assert [row.key for row in rows if row.target is None and not row.reason] == []
     return " ".join(row.reason for row in rows if row.target is None)
+
+
+@pytest.mark.parametrize(
+    "path",
+    [
+        "ask.shoe_seated",
+        "look.keyboard.thickness",
+        "look.found.seat",
+        "look.found.screen_top",
+        "measure.elbow_height_sitting.first",
+    ],
+)
+def test_the_value_that_would_tell_most_is_named(path):
+    assert worked(PLAIN).decider is None
+    left_out = worked({name: one for name, one in PLAIN.items() if name != path})
+    assert left_out.decider.field == path
+    assert left_out.decider.label != "First reading"
+
+
+def test_where_nothing_of_the_body_is_known_its_height_is_asked_for_first():
+    nobody = {path: one for path, one in PLAIN.items() if not path.startswith("measure.")}
+    assert worked(nobody).decider.field == "measure.stature.first"
 
 
 def test_a_belly_measured_before_anything_else_is_worked_with():

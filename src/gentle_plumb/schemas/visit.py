@@ -26,7 +26,7 @@ from ..core.presentation import (
     ZoneView,
 )
 from ..core.units import LengthUnit
-from ..core.visit import RaisedRedFlag, StepProgress
+from ..core.visit import Decider, RaisedRedFlag, StepProgress
 from ..core.what_if import SettingChange
 from ..services.measured import Measured, RemeasureView
 from ..services.models import Entry, OpenVisit
@@ -133,6 +133,7 @@ class VisitWorkup(BaseModel):
     over_set: float | None
     untold_found: list[str]
     untold_set: list[str]
+    decider: Decider | None
     scene: Scene
 
     @classmethod
@@ -196,6 +197,7 @@ class VisitWorkup(BaseModel):
             over_set=worked.over_set,
             untold_found=list(worked.untold_found),
             untold_set=list(worked.untold_set),
+            decider=workup.decider,
             scene=scene,
         )
 

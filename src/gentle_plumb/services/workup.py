@@ -48,11 +48,13 @@ from ..core.presentation import (
 from ..core.record import Record, fields
 from ..core.units import LengthUnit, format_length
 from ..core.visit import (
+    Decider,
     Measuring,
     PhotoFile,
     RaisedRedFlag,
     StepProgress,
     WorkingDay,
+    decider_of,
     display_offset,
     hours_at_desk,
     levers_of,
@@ -133,6 +135,7 @@ class Workup:
     cares: list[PrecautionView]
     limits: PersonLimits
     felt: list[str]
+    decider: Decider | None
     display: str | None
     measured: list[Measured]
     doubtful: list[str]
@@ -290,6 +293,7 @@ def work_up(
         ),
         limits=case.person,
         felt=[one.text for one in through.facts.felt],
+        decider=decider_of(case, result),
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
         f"{'low' if offset > 0 else 'high'}."
         if offset

@@ -70,7 +70,13 @@ export function aState(
 export function aFinding(over: Partial<Schemas["Finding"]> = {}): Schemas["Finding"] {
   return {
     ...{ id: "seated.seat", subject: "Settings", mechanism: "feet", title: "Seat", state: "off" },
-    ...{ cause: "Seat 48.0 cm, 4.0 cm higher than its target.", why: "", advice: "", adds: "", check: "" },
+    ...{
+      cause: "Seat 48.0 cm, 4.0 cm higher than its target.",
+      why: "",
+      advice: "",
+      adds: "",
+      check: "",
+    },
     ...{
       instruction: "Lower by 4.0 cm to 44.0 cm.",
       key: "seat",
@@ -171,6 +177,7 @@ export function aWorkup(over: Partial<Workup> = {}): Workup {
       over_set: 0,
       untold_found: [],
       untold_set: [],
+      decider: null,
       seated_possible: true,
       place: "main",
       places: [],

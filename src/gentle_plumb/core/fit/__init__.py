@@ -4,9 +4,17 @@ from ..policy import JOINT_BANDS, Band, Policy
 from .case import Case, Lens, hung_on_wall, with_declared
 from .chair_rows import as_it_will_lean, finger, seat_depth_row
 from .costs import UNREACHABLE_DEG, elbow_over, gaze_over, legs_at
-from .distance import along_the_floor
+from .distance import along_the_floor, distance_terms
 from .fit import AimedSettings, aimed_settings, fit
-from .frame import Frame, elbow_terms, legs_terms
+from .frame import (
+    Frame,
+    elbow_terms,
+    eye_terms,
+    legs_terms,
+    reach,
+    standing_elbow_terms,
+    standing_eye_terms,
+)
 from .given import Given, GivenFit, fit_given
 from .hand_rows import keys_terms
 from .joints import Joint, joints_of
@@ -33,16 +41,17 @@ from .result import (
 )
 from .rows import SAME_MM, TAPE_MM
 from .screen_rows import eye_height_terms
-from .screen_rules import gaze_by_rule
+from .screen_rules import gaze_by_rule, top_band
 from .search import forget, search
 from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution, hold
 from .seat_rows import highest_seat
 from .terms import Term, terms_parts, terms_text, total
-from .untold import untold_joints
+from .untold import DECIDING, untold_joints
 from .wording import limit_text
 from .zones import NEAR_MM, zones_of
 
 __all__ = [
+    "DECIDING",
     "JOINT_BANDS",
     "NEAR_MM",
     "NEEDED_ROWS",
@@ -81,9 +90,11 @@ __all__ = [
     "as_it_will_lean",
     "by_eye",
     "dimensions_needed",
+    "distance_terms",
     "elbow_over",
     "elbow_terms",
     "eye_height_terms",
+    "eye_terms",
     "finger",
     "fit",
     "fit_given",
@@ -104,15 +115,19 @@ __all__ = [
     "mouse_over",
     "notes_in",
     "pieces_within_limits",
+    "reach",
     "search",
     "seat_depth_row",
     "settings_of",
+    "standing_elbow_terms",
+    "standing_eye_terms",
     "standing_reason",
     "stands_too",
     "suggest_remeasurement",
     "target_distance",
     "terms_parts",
     "terms_text",
+    "top_band",
     "total",
     "untold_joints",
     "with_declared",

@@ -104,12 +104,12 @@ def over_text(over: float, untold: Sequence[str]) -> str:
     """Return degrees outside the bands; never a sum that leaves out what nobody knows, as if whole.
 
     >>> over_text(12.4, ()), over_text(12.4, ("Elbow",)), over_text(0.0, ("Elbow",))
-    ('12°', 'at least 12°', 'not known')
+    ('12° left', '12° left, of what is known', 'not known')
 
     """
     if not untold:
-        return f"{over:.0f}°"
-    return f"at least {over:.0f}°" if over >= WORTH_SAYING_DEG else "not known"
+        return f"{over:.0f}° left"
+    return f"{over:.0f}° left, of what is known" if over >= WORTH_SAYING_DEG else "not known"
 
 
 WORTH_SAYING_DEG = 0.5

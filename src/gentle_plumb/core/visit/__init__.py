@@ -4,6 +4,7 @@ from .at_place import VisitPlace, furthest_step, places_of, values_at
 from .body import HOUSE, Measuring, body_from, heel_of, readings_of, resolved_of, settled
 from .case import case_from, chosen_policies, overrules, settings_left, things_taken
 from .conditions import conditions_of, limits_of
+from .decider import Decider, decider_of
 from .doubts import Doubt, Fix, doubts, spoken_date
 from .held_back import held_back
 from .levers import levers_of
@@ -18,6 +19,7 @@ from .worse import Worse, got_worse
 __all__ = [
     "CONDITIONS",
     "HOUSE",
+    "Decider",
     "Doubt",
     "Fix",
     "Measuring",
@@ -33,6 +35,7 @@ __all__ = [
     "case_from",
     "chosen_policies",
     "conditions_of",
+    "decider_of",
     "display_offset",
     "doubts",
     "furthest_step",

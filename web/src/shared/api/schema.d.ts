@@ -3621,6 +3621,16 @@ export interface components {
             stands: boolean;
         };
         /**
+         * Decider
+         * @description The value that would tell most: its field, and what it is called.
+         */
+        Decider: {
+            /** Field */
+            field: string;
+            /** Label */
+            label: string;
+        };
+        /**
          * DecisionIn
          * @description What a practitioner decides on a client's answers.
          */
@@ -9336,6 +9346,7 @@ export interface components {
             untold_found: string[];
             /** Untold Set */
             untold_set: string[];
+            decider: components["schemas"]["Decider"] | null;
             scene: components["schemas"]["Scene"];
         };
         /**

@@ -12,6 +12,7 @@ import { useNavigation } from "../../state/navigation";
 import { useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
 import { useWhatIf } from "../../what-if/bench";
+import { Decider } from "./decider";
 import { OwnPlan, tickedWith, useOwnPlan } from "./own-plan";
 
 type Plan = Schemas["PlanView"];
@@ -120,7 +121,6 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         <h2 className="text-lg font-semibold">{plan.label}</h2>
         <p className="figures text-right">
           <b>{plan.over}</b>
-          {plan.over === "not known" ? "" : " left"}
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
           {plan.cost && <span className="block text-sm">{plan.cost}</span>}
         </p>
@@ -140,7 +140,9 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       ) : (
         <>
           {plan.untold.length > 0 && (
-            <p className="text-sm">Not known: {plan.untold.join(", ")}.</p>
+            <p className="text-sm">
+              Not known: {plan.untold.join(", ")}. <Decider />
+            </p>
           )}
           {plan.added.length === 0 ? (
             <p className="text-sm text-soft">

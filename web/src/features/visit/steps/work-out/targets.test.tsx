@@ -37,7 +37,9 @@ test("degrees of joints that nobody knows are never summed up as none", () => {
   renderInVisit(<Targets />, { worked });
   expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Not enough information yet");
   expect(
-    screen.getByText(/at least 8° as found, not known at target. Not known: Elbow angle./),
+    screen.getByText(
+      /8°, of what is known, as found, not known at target. Not known: Elbow angle./,
+    ),
   ).toBeTruthy();
 });
 

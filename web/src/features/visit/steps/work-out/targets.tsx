@@ -17,6 +17,7 @@ import { useCells } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
 import { rowsOf, useWhatIf } from "../../what-if/bench";
 import { settled, stepsOf } from "../set/steps";
+import { Decider } from "./decider";
 
 type Row = Schemas["RowView"];
 
@@ -91,7 +92,8 @@ export function Targets() {
           ? worked.hard.length
             ? "Until that is solved, the angles matter less."
             : `Total out of range, ${worked.seated_possible ? "seated" : "standing"}: ${outOfRange(worked)}`
-          : `The ${from}, and all that follows from it, waits for what is missing.`}
+          : `The ${from}, and all that follows from it, waits for what is missing.`}{" "}
+        {known && <Decider />}
       </p>
       {!known && (
         <ul className="mb-3" aria-label="Missing">
@@ -196,7 +198,7 @@ function outOfRange(worked: Schemas["VisitWorkup"]): string {
 
 function degrees(value: number | null, untold: readonly string[]): string {
   if (value === null || (untold.length > 0 && value < 0.5)) return "not known";
-  return `${untold.length > 0 ? "at least " : ""}${value.toFixed(0)}°`;
+  return `${value.toFixed(0)}°${untold.length > 0 ? ", of what is known," : ""}`;
 }
 
 /** How far to go, or that it may stay. */
