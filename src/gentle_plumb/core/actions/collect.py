@@ -124,7 +124,13 @@ def _beside(sources: ActionSources, row: FitRow) -> str:
     for one in sources.added:
         if one.takes_away and one.slot == "desk" and row.key == "surface":
             said.append(say("setting.tray_off"))
-        here = one.slot == CARRIED_BY.get(row.key) and one.price in ("nothing", "found")
+        if one.takes_away and one.slot == "screen" and row.key == "screen_top":
+            said.append(say("setting.stand_off"))
+        here = (
+            not one.takes_away
+            and one.slot == CARRIED_BY.get(row.key)
+            and one.price in ("nothing", "found")
+        )
         if here and not (row.posture == "seated" and one.id.endswith("_standing")):
             said.append(say("setting.with", what=one.label))
     return " ".join(part for part in said if part)

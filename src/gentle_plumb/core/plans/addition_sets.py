@@ -34,6 +34,7 @@ from .frontier import ALIKE_DEG, Frontier, Quality, Worth
 from .height_search import Heights, HeightSearch, OwnNumbers
 from .keys_additions import keys_additions
 from .own_plan import own_kit
+from .planner import Planner
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 
@@ -84,7 +85,8 @@ def height_kit(solver: HeightSearch, tier: Tier, *, alike: float = ALIKE_DEG) ->
         return solver.heights(station, **free)
 
     case = solver.case
-    frontier = Frontier(Worth.of(case), alike)
+    planner = Planner(case, solver.own)
+    frontier = Frontier(Worth.of(case), alike, lambda kit: planner.over(kit)[1])
     bare = solver.heights(case.workstation)
     frontier.take((), bare.quality(bare))
     try:

@@ -60,6 +60,13 @@ def replace_chair(
     return apply
 
 
+def swap_chair(seat: Span) -> Callable[[Workstation], Workstation]:
+    """Return what puts a chair of which only the seat is known in its place: no better than this one otherwise."""
+    return lambda station: replace(
+        station, chair=replace(station.chair, seat=seat, armrests=None, armrest=None)
+    )
+
+
 def change_pan(depth: Span) -> Callable[[Workstation], Workstation]:
     """Return what puts another pan on the same chair."""
     return lambda station: replace(station, chair=replace(station.chair, depth=depth))

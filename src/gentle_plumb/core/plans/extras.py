@@ -11,27 +11,41 @@ CALLS_H = 1.0
 PAPER_H = 0.5
 """Hours of reading paper a day from which it wants its own place. Source: house-paper."""
 
-HEADSET = Addition(
-    id="headset",
-    slot="phone",
-    label="Headset",
-    price="small",
-    does="frees the neck and shoulder on long calls",
-    apply=lambda station: station,
-)
-HOLDER = Addition(
-    id="holder",
-    slot="paper",
-    label="Document holder between keyboard and screen",
-    price="small",
-    does="brings paper into the line of sight",
-    apply=lambda station: station,
-)
+
+def _calls(case: Case) -> float:
+    return case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0)
 
 
-def extra_offers() -> tuple[Addition, ...]:
+def _headset(case: Case) -> Addition:
+    return Addition(
+        id="headset",
+        slot="phone",
+        label="Headset",
+        price="small",
+        does=f"frees the neck and shoulder{_spent(_calls(case), 'on calls')}",
+        apply=lambda station: station,
+    )
+
+
+def _holder(case: Case) -> Addition:
+    return Addition(
+        id="holder",
+        slot="paper",
+        label="Document holder between keyboard and screen",
+        price="small",
+        does=f"brings paper into the line of sight{_spent(case.hours.get('paper', 0.0), 'of paper')}",
+        apply=lambda station: station,
+    )
+
+
+def _spent(hours: float, what: str) -> str:
+    """Return for how long a day: no joint's angle tells what these remove, their hours do."""
+    return f", {hours:g} h {what} a day" if hours else ""
+
+
+def extra_offers(case: Case) -> tuple[Addition, ...]:
     """Return what may be added whatever the pieces are."""
-    return HEADSET, HOLDER
+    return _headset(case), _holder(case)
 
 
 def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
@@ -47,9 +61,8 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
         return ()
     there = case.workstation.at_hand
     found = []
-    calls = case.hours.get("calls", 0.0) + case.hours.get("meetings", 0.0)
-    if calls > CALLS_H and "headset" not in there:
-        found.append(HEADSET)
+    if _calls(case) > CALLS_H and "headset" not in there:
+        found.append(_headset(case))
     if case.hours.get("paper", 0.0) >= PAPER_H and "document_holder" not in there:
-        found.append(HOLDER)
+        found.append(_holder(case))
     return tuple(found)

@@ -10,6 +10,7 @@ from .addition_sets import measured, without_makeshifts
 from .feet_additions import feet_additions
 from .frontier import Frontier, Worth
 from .height_search import HeightSearch, OwnNumbers
+from .planner import Planner
 
 
 def feet_for_seat(
@@ -49,7 +50,9 @@ def feet_for_seat(
     place = next((index for index, one in enumerate(kit) if one.slot in AFTER_FEET), len(kit))
     before = tuple(one for one in kit[:place] if one.slot != "feet")
     after = tuple(one for one in kit[place:] if one.slot != "feet")
-    frontier, bare = Frontier(Worth.of(case)), search.heights(case.workstation)
+    planner = Planner(case, held)
+    frontier = Frontier(Worth.of(case), strain=lambda kit: planner.over(kit)[1])
+    bare = search.heights(case.workstation)
     made = feet_additions(case, tier, items_used((*before, *after)))
     for feet in ((), *((one,) for one in sorted(made, key=lambda one: cost_of((one,))))):
         tried = (*before, *feet, *after)

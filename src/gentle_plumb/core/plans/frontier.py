@@ -7,6 +7,7 @@ does as well, and nothing can be left out of it without such a difference: what 
 
 from __future__ import annotations
 
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from itertools import groupby
 from typing import NamedTuple
@@ -15,7 +16,9 @@ from ..fit import SAME_MM, Case
 from .addition_set import AdditionSet, Cost, cost_of
 
 ALIKE_DEG = 0.5
-"""Sets of one cost that differ by less are told apart by what has to be handled. Source: house-joint-bands."""
+"""Sets of one cost that differ by less are told apart by strain and by what has to be handled. Source: house-joint-bands."""
+ALIKE_MIN = 10.0
+"""Strain minutes a day that tell alike sets apart. Source: house-severity."""
 
 
 class Quality(NamedTuple):
@@ -71,24 +74,31 @@ class Tried:
     cost: Cost
     quality: Quality
 
-    def handled(self, alike: float) -> tuple[float, ...]:
-        """What tells sets of one cost apart: fit, then pieces, then the rest of the fit."""
+    def fits(self, alike: float) -> tuple[float, ...]:
+        """How well it fits, for sets of one cost: those that come to the same are alike."""
         fit = self.quality
-        return (
-            fit.worse,
-            round(fit.lacks),
-            round(fit.first, 1),
-            round(fit.over / alike),
-            sum(one.pieces for one in self.kit),
-            fit.over,
-        )
+        return fit.worse, round(fit.lacks), round(fit.first, 1), round(fit.over / alike)
+
+    @property
+    def handled(self) -> tuple[float, float]:
+        """What tells alike sets of one cost apart at last: pieces, then the rest of the fit."""
+        return sum(one.pieces for one in self.kit), self.quality.over
 
 
 class Frontier:
-    """Sets that no cheaper or equal one does as well as, in the order they are tried."""
+    """Sets that no cheaper or equal one does as well as, in the order they are tried.
 
-    def __init__(self, worth: Worth, alike: float = ALIKE_DEG) -> None:
-        self.worth, self.alike = worth, alike
+    ``strain`` tells the strain minutes that a set leaves, None where no hours are known: of sets that cost the same
+    and fit alike, the one that leaves less by the hours of the day is taken.
+    """
+
+    def __init__(
+        self,
+        worth: Worth,
+        alike: float = ALIKE_DEG,
+        strain: Callable[[AdditionSet], float | None] | None = None,
+    ) -> None:
+        self.worth, self.alike, self._strain = worth, alike, strain
         self._kept: list[Tried] = []
 
     def beaten(self, cost: Cost, quality: Quality) -> bool:
@@ -118,6 +128,18 @@ class Frontier:
                 if all(self.worth.better(one.quality, other.quality) for other in cheaper)
             ]
             if worthy:
-                chosen = min(worthy, key=lambda one: one.handled(self.alike)).kit
+                chosen = self._of_alike(worthy).kit
             cheaper += alike
         return chosen
+
+    def _of_alike(self, worthy: Sequence[Tried]) -> Tried:
+        """Return the best of sets of one cost."""
+        best = min(one.fits(self.alike) for one in worthy)
+        tied = [one for one in worthy if one.fits(self.alike) == best]
+        strain = self._strain if len(tied) > 1 else None
+
+        def rank(one: Tried) -> tuple[float, ...]:
+            minutes = strain(one.kit) if strain is not None else None
+            return (round((minutes or 0.0) / ALIKE_MIN), *one.handled)
+
+        return min(tied, key=rank)

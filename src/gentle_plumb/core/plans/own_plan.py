@@ -89,7 +89,7 @@ def _offered(case: Case, slot: Slot, tier: Tier, used: dict[str, int]) -> Iterab
             return pointer_additions(case, tier)
         case "back":
             return back_offers(case, tier, used)
-    return [one for one in extra_offers() if one.slot == slot]
+    return [one for one in extra_offers(case) if one.slot == slot]
 
 
 def own_kit(case: Case, taken: Collection[str]) -> AdditionSet:

@@ -63,7 +63,7 @@ class Plan:
     """One plan: what is added, how everything is set then, and what is left over.
 
     ``over`` is the sum of the joints that are known; ``untold`` names the deciding ones that are not. ``whole`` is
-    whether every set of additions was held against it.
+    whether every set of additions was held against it; ``assumes`` what it takes for granted, in words.
     """
 
     id: Tier
@@ -81,6 +81,7 @@ class Plan:
     kit: AdditionSet
     untold: tuple[str, ...] = ()
     whole: bool = True
+    assumes: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, kw_only=True)

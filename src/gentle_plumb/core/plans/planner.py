@@ -9,6 +9,7 @@ from ..catalogue import TIERS, Tier
 from ..fit import AimedSettings, Case, aimed_settings, untold_joints
 from .addition import PRICE_LABELS, Addition
 from .addition_set import AdditionSet, with_additions
+from .assumptions import assumptions_of
 from .height_search import OwnNumbers
 from .own_plan import key_of
 from .plan import NOT_ALL_TRIED, RISERS_WARNING, Added, Plan, total_of, what_is_left
@@ -65,6 +66,7 @@ class Planner:
             lacks=lacks,
             temporary=temporary,
             cautions=(*_cautions(case, kit), *(() if whole else (NOT_ALL_TRIED,))),
+            assumes=assumptions_of(case),
             case=case,
             kit=kit,
             untold=untold_in(case, settled),

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from ..catalogue import Tier
 from ..fit import Case
-from ..workstation import ScreenHolder, ScreenKind
+from ..workstation import ScreenHolder, ScreenKind, Span
 from .addition import Addition
 from .additions import stack_addition
 from .screen_alterations import (
@@ -54,6 +54,19 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
         stacks_of(case.workstation.items, "screen", taken) if stands and tier != "lasting" else []
     )
     found += [stack_addition("screen", one) for one in stacks]
+    lifted = case.details.screen_on
+    if stands and lifted:
+        found.append(
+            Addition(
+                id="stand_off",
+                slot="screen",
+                label="What the screen stands on, taken away",
+                price="nothing",
+                does="lowers the screen",
+                takes_away=True,
+                apply=lift_picture(Span(low=-lifted, high=-lifted)),
+            )
+        )
     if in_and_out:
         found += [_for_standing(stack_addition("screen", one)) for one in stacks]
     if stands and tier != "room":

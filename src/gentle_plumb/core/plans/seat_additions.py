@@ -21,6 +21,7 @@ from .chair_alterations import (
     TASK_SEAT,
     raise_seat,
     replace_chair,
+    swap_chair,
 )
 from .stacks import stacks_of
 
@@ -33,7 +34,7 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
     if case.person.steady_seat or case.seat_stays:  # a cushion stands less firmly than a plain seat
         found = []
     if tier != "lasting":
-        return found
+        return [*found, *_swapped(case)]
     return [table_and_chair()] if case.on_lap else [*found, *chair_additions(case)]
 
 
@@ -68,6 +69,24 @@ def _cushions(case: Case, tier: Tier) -> list[Addition]:
             )
         )
     return found
+
+
+def _swapped(case: Case) -> list[Addition]:
+    """Return another chair that stands in the room, in the place of this one."""
+    other = case.workstation.other_seat
+    if other is None or case.on_lap:
+        return []
+    return [
+        Addition(
+            id="other_chair",
+            slot="seat",
+            label="The other chair in the room",
+            span=other,
+            price="nothing",
+            does="has a seat of another height",
+            apply=swap_chair(other),
+        )
+    ]
 
 
 def chair_additions(case: Case) -> list[Addition]:

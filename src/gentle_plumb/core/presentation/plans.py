@@ -68,6 +68,7 @@ class PlanView:
     minutes: str | None
     temporary: bool
     cautions: list[str]
+    assumes: list[str]
     seated: list[SetAt]
     standing: list[SetAt]
     same_as: str | None
@@ -204,6 +205,7 @@ def plan_view(
         minutes=_minutes(plan.minutes),
         temporary=plan.temporary,
         cautions=list(plan.cautions),
+        assumes=list(plan.assumes),
         seated=_settings(plan.seated, unit),
         standing=_settings(plan.standing, unit),
         same_as=same_as,

@@ -57,6 +57,9 @@ def workstation_from(record: Record) -> Workstation:
         and span_from(record, fields.supports.footrest_height) is None,
         items=_items(record),
         unmeasured=_unmeasured(record),
+        other_seat=span_from(record, fields.supports.other_chair)
+        if record.yes(fields.supports.at_hand["other_chair"].there)
+        else None,
         at_hand=frozenset(
             id
             for id in ("headset", "document_holder")

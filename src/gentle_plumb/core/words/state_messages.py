@@ -2,6 +2,13 @@
 
 STATE_MESSAGES: dict[str, str] = {
     "screen.laptop_beside": "On a stand or books; the keyboard and mouse of the desk serve it too.",
+    "plan.any_seat": "Assumes that the seat can be set to any height: its range is not recorded.",
+    "plan.any_surface": "Assumes that the surface can be set to any height: its range is not recorded.",
+    "plan.any_top": "Assumes that the screen can be set to any height: its range is not recorded.",
+    "plan.no_thickness": "Room for the thighs is not checked: the desk's thickness is not recorded.",
+    "plan.laptop_keys": "Assumes that the laptop's keys are 2 cm high: not measured.",
+    "plan.usual_footrest": "Assumes that the footrest goes as low and as high as an everyday one.",
+    "setting.stand_off": "Take away what it stands on first.",
     "seating.own": "Part of the client's own seating: changes go through their therapist.",
     "seat.own": "The client's own seating is never moved: surface, keys and screen come to it.",
     "footrest.own": "The wheelchair's footplates carry the feet: looked at by eye, no footrest is added.",

@@ -245,3 +245,4 @@ class Workstation:
     items: tuple[Item, ...] = ()
     unmeasured: tuple[str, ...] = ()
     at_hand: frozenset[str] = frozenset()
+    other_seat: Span | None = None

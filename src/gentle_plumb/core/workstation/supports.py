@@ -14,6 +14,7 @@ SUPPORTS: dict[str, tuple[str, bool]] = {
     "towel": ("Towel roll", True),
     "lumbar_roll": ("Lumbar roll", True),
     "palm": ("Wrist rest", True),
+    "other_chair": ("Another chair", False),
     "document_holder": ("Document holder", False),
     "headset": ("Headset", False),
     "anti_fatigue_mat": ("Anti-fatigue mat", True),

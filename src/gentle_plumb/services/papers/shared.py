@@ -163,7 +163,7 @@ def plan_of(workup: Workup, unit: LengthUnit) -> PaperPlan:
             )
             for one in plan.added
         ],
-        cautions=plan.cautions,
+        cautions=[*plan.cautions, *plan.assumes],
         moves=[
             f"{one.label}: {one.seated} to {with_unit(one.standing or '', unit)} ({one.by})"
             if one.by

@@ -7046,6 +7046,8 @@ export interface components {
             temporary: boolean;
             /** Cautions */
             cautions: string[];
+            /** Assumes */
+            assumes: string[];
             /** Seated */
             seated: components["schemas"]["SetAt"][];
             /** Standing */

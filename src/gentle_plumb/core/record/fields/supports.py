@@ -51,5 +51,16 @@ footrest_slope = _footrest.amount(
     "slope", "Footrest angle", "°", 0, 40, when=_there, noted_only=True
 )
 
+_chair_there = at_hand["other_chair"].there.among(YesNo.YES)
+other_chair = Place("look.other_chair", "Available in the room", "pieces").span(
+    "seat",
+    "Another chair, seat",
+    250,
+    900,
+    when=_chair_there,
+    help="Adjustment range with someone sitting on it.",
+)
+"""The seat of another chair in the room that could be taken instead."""
+
 thickness = {id: one.height for id, one in at_hand.items() if one.height is not None}
 """Thickness or height of what has one, by name."""

@@ -26,6 +26,7 @@ export function Plans() {
   const trial = useWhatIf();
   const plans = trial.tried?.plans.length ? trial.tried.plans : worked?.plans;
   const fixes = trial.tried?.plans.length ? trial.tried.fixes : worked?.fixes;
+  const assumed = [...new Set(plans?.flatMap((plan) => plan.assumes))];
   if (!worked || !plans?.length) return <Skeleton lines={9} label="Weighing the plans" />;
   return (
     <div className="flex flex-col gap-4 pb-6">
@@ -33,6 +34,13 @@ export function Plans() {
         What doesn't fit comes first, then degrees outside the bands, then money and effort. Nothing
         is added for a difference too small to matter. Targets and Set follow the plan you take.
       </p>
+      {assumed.length > 0 && (
+        <ul className="border-l-4 border-ink pl-2 text-sm" aria-label="What the plans assume">
+          {assumed.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      )}
       {plans.map((plan) => (
         <One key={plan.id} plan={plan} taken={worked.plan === plan.id} />
       ))}
