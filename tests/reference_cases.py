@@ -6,39 +6,15 @@
 from __future__ import annotations
 
 import sys
-from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
-from workstations import Values, body, chair, desk, found, mm, monitor, room
+from reference import ON_A_LAPTOP, PLAIN_SCREEN, USUAL, Reference
+from unusual_cases import UNUSUAL
+from workstations import body, chair, desk, found, mm, monitor, room
 
 ROOT = Path(__file__).parents[1]
 PAGE = ROOT / "docs" / "reference-cases.md"
-
-
-KEYS = mm(look__keyboard__kind="full", look__keyboard__thickness=2, look__keyboard__feet="in")
-POINTER = {"look.pointer.kind": "mouse", "look.pointer.hand": "right"}
-SHOES = mm(ask__shoe_seated=2.5, ask__shoe_standing=2.5)
-HOURS = {"ask.hours.typing": 5.0, "ask.hours.mouse": 2.0}
-NO_FOOTREST = {"look.support.footrest": "no"}
-USUAL = {**SHOES, **KEYS, **POINTER, **HOURS, **NO_FOOTREST}
-LAPTOP = {"kind": "laptop", "keys": "own", "laptop_diagonal": 14.0}
-ON_A_LAPTOP = {f"look.screen.{key}": one for key, one in LAPTOP.items()}
-PLAIN_SCREEN = monitor(35, 55)
-
-
-@dataclass(frozen=True, kw_only=True)
-class Reference:
-    """One case: ``set`` are settings in cm, plans what each adds, ``says`` words a finding has, ``never`` lacks."""
-
-    id: str
-    who: str
-    answer: str
-    values: Values
-    set: dict[str, float] = field(default_factory=dict)
-    plans: dict[str, list[str]] = field(default_factory=dict)
-    says: dict[str, str] = field(default_factory=dict)
-    never: tuple[str, ...] = ()
 
 
 SHORT = {
@@ -216,62 +192,7 @@ REFERENCES = (
         says={"seated.surface": "Keys 13.3 cm above the elbows"},
         never=("feet are not supported",),
     ),
-    Reference(
-        id="P",
-        who="Two equal screens, one straight ahead and one at 45°.",
-        answer="Both move: the seam between them comes to the middle, 22° to either side. Half of one never stands in "
-        "the other.",
-        values={
-            **USUAL,
-            **body(),
-            **chair(),
-            **desk(62, 127, thick=2.5, at=72),
-            **PLAIN_SCREEN,
-            **monitor(35, 55, id="screen2"),
-            "look.screen2.use": "equal",
-            "look.screen2.place": "beside",
-            **found(seat=46, screen_top=118, distance=62, screen2_top=118, screen2_distance=62),
-            **found(screen_bearing=0.0, screen2_bearing=45.0),
-        },
-    ),
-    Reference(
-        id="U",
-        who="A saddle stool (52 to 72 cm), found at 61 cm, at a sit-stand desk.",
-        answer="A seat of its own kind: the thighs fall by about 20°, the feet stand, the hips are open. Leave it where "
-        "the feet are flat and bring the desk to the hands.",
-        values={
-            **USUAL,
-            **body(),
-            **mm(look__chair__kind="saddle", look__chair__seat_min=52, look__chair__seat_max=72),
-            **desk(62, 127, thick=2.5, at=85),
-            **PLAIN_SCREEN,
-            **found(seat=61, screen_top=130, distance=62),
-        },
-        never=("press on the front edge", "feet hang", "knees are higher"),
-    ),
-    Reference(
-        id="B",
-        who="A laptop on the thighs in bed; nothing else known of the place.",
-        answer="The neck bends down by 40 cm: raise the laptop, with keys apart; until then short spells. Never "
-        "“nothing to change”.",
-        values={
-            **SHOES,
-            **HOURS,
-            **body(),
-            **ON_A_LAPTOP,
-            "look.chair.kind": "bed",
-            **found(seat=45, surface=60, screen_top=82, distance=45),
-        },
-        says={"seated.screen_top": "Screen top 40.2 cm below eye level"},
-        never=("Nothing to change",),
-    ),
-    Reference(
-        id="ST",
-        who="Stature alone is known, nothing was found or measured at the desk.",
-        answer="Estimates of the body may be shown, but nothing is said of joints that nobody can tell.",
-        values={**USUAL, "measure.stature.first": 1720.0, **chair(), **desk(74), **PLAIN_SCREEN},
-        never=("worse than as found",),
-    ),
+    *UNUSUAL,
 )
 
 

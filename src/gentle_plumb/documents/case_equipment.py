@@ -271,6 +271,9 @@ class EquipmentDocument(Part):
     feet: Annotated[list[RangeDocument], Field(max_length=5)] | None = None
     items: Annotated[list[ItemDocument], Field(max_length=MOST_ITEMS)] = Field(default=[])
     at_hand: list[Literal["headset", "document_holder"]] = Field(default=[])
+    other_seat: RangeDocument | None = Field(
+        default=None, description="Seat of another chair in the room that could be taken instead."
+    )
 
     def workstation(self) -> Workstation:
         """The pieces in mm."""
@@ -301,4 +304,5 @@ class EquipmentDocument(Part):
             else tuple(one.span(f"feet.{index}", 0, 600) for index, one in enumerate(feet)),
             items=tuple(items),
             at_hand=frozenset(self.at_hand),
+            other_seat=self.other_seat.span("other_seat", 250, 900) if self.other_seat else None,
         )

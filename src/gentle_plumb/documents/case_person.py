@@ -57,7 +57,10 @@ class PersonDocument(Part):
         default=None,
         description="For “surgery”: what was operated on; none: any part may have been.",
     )
-    weak_side: Hand | None = Field(default=None, description="For “weakness”: the weaker side.")
+    weak_side: Hand | None = Field(
+        default=None,
+        description="For “weakness” and “one_hand”: the side that is weaker or can't be used.",
+    )
     cleared: list[ClearedDocument] = Field(default=[], description="Limits that were lifted.")
     joints: dict[LimitId, float] = Field(
         default={}, description="How far joints of this person may move, degrees, by the limit."
