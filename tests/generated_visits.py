@@ -20,7 +20,7 @@ def visit_values(seed):
     values = {"ask.shoe_seated": draw.uniform(0, 60), "ask.shoe_standing": draw.uniform(0, 60)}
     for name, mm in {**body, "lumbar_height_sitting": draw.uniform(150, 240)}.items():
         values |= {f"measure.{name}.{which}": mm for which in ("first", "second")}
-    parts = (_work, _chair, _desk, _screens, _supports, _choices, _person)
+    parts = (_work, _chair, _desk, _screens, _supports, _choices, _person, _seldom)
     for part in parts:
         values |= part(draw)
     return {path: value for path, value in values.items() if value is not None}
@@ -115,6 +115,41 @@ def _supports(draw):
         "look.support.ream.count": float(draw.randint(1, 3)),
         "look.support.headset": draw.choice(("yes", "no")),
     }
+
+
+def _seldom(draw):
+    """What is seldom met: other seats, trays, laptops, walls and arms, joints that are limited, more at hand."""
+    found = {}
+    if draw.random() < 0.12:
+        found["look.chair.kind"] = draw.choice(("saddle", "ball", "other", "sofa", "bed"))
+    if draw.random() < 0.15:
+        found |= {
+            "look.tray.there": "yes",
+            "look.tray.desk": draw.uniform(700, 780),
+            "look.tray.thickness": draw.uniform(20, 40),
+            **_span(draw, "look.tray.below", draw.uniform(30, 100), 80),
+        }
+    if draw.random() < 0.15:
+        found |= {"look.screen.kind": "laptop", "look.screen.laptop_diagonal": 14.0}
+        found["look.screen.keys"] = draw.choice(("own", "separate"))
+    elif draw.random() < 0.3:
+        found["look.screen.held"] = draw.choice(("stand", "arm", "wall"))
+    if draw.random() < 0.2:
+        found["look.screen.lifted_by"] = draw.uniform(30, 150)
+    for id, usual in (("book", 30.0), ("box", 120.0), ("towel", 80.0), ("cushion", 50.0)):
+        if draw.random() < 0.25:
+            found |= {
+                f"look.support.{id}": "yes",
+                f"look.support.{id}.height": draw.choice((None, usual)),
+                f"look.support.{id}.count": draw.choice((None, 2.0)),
+            }
+    if draw.random() < 0.15:
+        found["look.support.other_chair"] = "yes"
+        found |= _span(draw, "look.other_chair.seat", draw.uniform(400, 480), 120)
+    for joint, low, high in (("knee_bend", 50, 100), ("arm_raise", 30, 120), ("hip_open", 95, 115)):
+        if draw.random() < 0.06:
+            found[f"ask.joint.{joint}"] = draw.uniform(low, high)
+    return found
 
 
 def _choices(draw):

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from datetime import date
 
-from ..core.fit import Case, Joint
+from ..core.fit import Case, PostureFit
 from ..core.intake import FIGURES, LIMITS, PRECAUTIONS, Lifted, LimitId, limits_applying, says_of
 from ..core.policy import judged_excess
 from ..core.record import Record, fields
@@ -39,9 +39,11 @@ class PrecautionView:
     """A precaution of the client: what everything keeps to, and who is asked.
 
     ``since`` is the day of the earlier visit from which it stands, where it was not asked about again; else empty.
+    ``field`` is where it was answered. The limits of this person's joints, noted in degrees, are one of their own.
     """
 
     id: str
+    field: str
     label: str
     limits: list[LimitView]
     ask: str
@@ -50,15 +52,19 @@ class PrecautionView:
 
 
 def precaution_views(
-    record: Record, case: Case, hip: Joint | None, opened: VisitSnapshot, as_of: date | None
+    record: Record, case: Case, placed: PostureFit, opened: VisitSnapshot, as_of: date | None
 ) -> list[PrecautionView]:
-    """Return every condition that is there, with its limits, what lifts each, and whether it is met."""
-    return [
+    """Return every condition that is there, with its limits, what lifts each, and whether it is met.
+
+    ``placed`` is the client seated as the workstation will be.
+    """
+    found = [
         PrecautionView(
             id=id,
+            field=f"ask.care.{id}",
             label=PRECAUTIONS[id].label,
             limits=[
-                _limit(record, id, limit, lifted, _unmet(limit, case, hip))
+                _limit(record, id, limit, lifted, _unmet(limit, case, placed))
                 for limit in limits_applying(id, record[fields.conditions.operated])
             ],
             ask=PRECAUTIONS[id].ask,
@@ -68,6 +74,42 @@ def precaution_views(
             else "",
         )
         for id, lifted in conditions_of(record, as_of).items()
+    ]
+    return [*found, *_of_joints(record, case, placed)]
+
+
+def _of_joints(record: Record, case: Case, placed: PostureFit) -> list[PrecautionView]:
+    """Return the limits of joints that were noted in degrees, whatever the conditions."""
+    noted = {
+        limit: (asked.id, figure)
+        for limit, asked in fields.conditions.joint.items()
+        if (figure := record[asked]) is not None
+    }
+    if not noted:
+        return []
+    limits = [
+        LimitView(
+            id=limit,
+            says=says_of(limit, figure),
+            of_the_day=False,
+            unmet=_unmet(limit, case, placed),
+            cleared=None,
+            clears="",
+            binds=limit,
+            set="",
+        )
+        for limit, (_, figure) in noted.items()
+    ]
+    return [
+        PrecautionView(
+            id="joint",
+            field=next(iter(noted.values()))[0],
+            label=say("limit.of_joints"),
+            limits=limits,
+            ask=say("limit.of_joints_ask"),
+            note=None,
+            since="",
+        )
     ]
 
 
@@ -90,15 +132,32 @@ def _limit(
     )
 
 
-def _unmet(limit: LimitId, case: Case, hip: Joint | None) -> str:
-    """Return how a limit of the hip is broken by the angle that it will have, in words."""
-    if limit not in (LimitId.HIP_OPEN, LimitId.HIP_ABOVE_KNEE) or not case.person.has(limit):
+STRAIGHT_DEG = 180.0
+"""The angle of a knee that does not bend. Source: geometry."""
+
+
+def _unmet(limit: LimitId, case: Case, placed: PostureFit) -> str:
+    """Return how a limit of hip or knee is broken by the angle that it will have, in words."""
+    person = case.person
+    if not case.sits or not person.has(limit):
         return ""
-    if hip is None or hip.angle is None:
-        return say("limit.untold", reason=(hip.reason or "") if hip is not None else "").strip()
-    if judged_excess(hip.angle, case.person.least_hip, None) == 0.0:
+    match limit:
+        case LimitId.HIP_OPEN | LimitId.HIP_ABOVE_KNEE:
+            joint, least = "hip", person.least_hip
+        case LimitId.KNEE_BEND if person.knee_bend is not None:
+            joint, least = "knee", STRAIGHT_DEG - person.knee_bend
+        case _:
+            return ""
+    will_be = placed.joint(joint)
+    if will_be is None or will_be.angle is None:
+        reason = (will_be.reason or "") if will_be is not None else ""
+        return say("limit.untold", reason=reason).strip()
+    if judged_excess(will_be.angle, least, None) == 0.0:
         return ""
-    return say("limit.unmet", at=say_degrees(hip.angle), least=say_degrees(case.person.least_hip))
+    at, least_said = will_be.angle, least
+    if joint == "knee":  # said as it was noted: how far it bends from straight
+        at, least_said = STRAIGHT_DEG - at, STRAIGHT_DEG - least
+    return say(f"limit.unmet_{joint}", at=say_degrees(at), limit=say_degrees(least_said))
 
 
 def _who(record: Record, lifted: fields.conditions.ClearedFields) -> str:

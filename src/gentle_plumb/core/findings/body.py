@@ -7,9 +7,9 @@ from typing import Literal
 
 from ..assessment import Assessment
 from ..catalogue import JOINTS, QUANTITIES, SEATED_TASKS
-from ..fit import Posture
+from ..fit import FitRow, Posture
 from ..record import fields
-from ..words import say, say_degrees, say_joint, say_length
+from ..words import say, say_amount, say_degrees, say_joint, say_length
 from .drafts import Draft, with_load
 from .facts import Facts
 from .finding import Direction, Finding
@@ -99,12 +99,22 @@ def _wrist_advice(facts: Facts, posture: Posture) -> str:
         return say(way, over=say_degrees(abs(left.over)))
     surface = next((row for row in fit.rows if row.key == "surface"), None)
     seat = next((row for row in fit.rows if row.key == "seat"), None)
+    slope = next((row for row in fit.rows if row.key == "slope"), None)
     moved = [
-        f"{row.label.lower()} at {say_length(row.setting, facts.unit)}"
-        for row in (seat, surface)
-        if row is not None and row.setting is not None and abs(row.change or 0.0) > SAME
+        f"{row.label.lower()} at {say_amount(QUANTITIES[row.key], row.setting, facts.unit)}"
+        for row in (seat, surface, slope)
+        if row is not None and row.setting is not None and _moves(facts, row)
     ]
     return say("wrist.comes_right", what=" and ".join(moved)) if moved else say("wrist.feet_in")
+
+
+def _moves(facts: Facts, row: FitRow) -> bool:
+    """Whether a row asks for a change; keys slope by their feet where nobody recorded another slope."""
+    found = facts.case.workstation.keyboard.slope if row.key == "slope" else None
+    change = row.change if row.change is not None else None
+    if change is None and found is not None and row.setting is not None:
+        change = row.setting - found
+    return abs(change or 0.0) > SAME
 
 
 def _feet(facts: Facts) -> Finding:

@@ -77,4 +77,10 @@ def _top(facts: Facts, assessed: Assessment, state: SettingState) -> str | None:
     case, seat = _case(facts, assessed), assessed.setting("seat")
     at = seat.value if seat is not None else None
     eye = total(eye_height_terms(case.body, case, assessed.posture, at))
-    return _said(facts, "found.top", state.value - eye, label=state.quantity.label)
+    apart, joint = state.value - eye, assessed.joint("neck")
+    if state.quantity.key == "screen_top" and joint is not None and (joint.over or 0.0) * apart < 0:
+        # below the eyes and yet too high, or the other way round: the rule or the lenses ask for more
+        lens = apart < 0 and case.lower_lens is not None and case.policy.lens_answer == "lower"
+        words = "found.top_lens" if lens else "found.top_yet"
+        return _said(facts, words, apart, label=state.quantity.label)
+    return _said(facts, "found.top", apart, label=state.quantity.label)

@@ -110,10 +110,8 @@ class Case:
 
     @property
     def moves_up(self) -> bool:
-        """Whether this place is for standing, or moves so that it may be."""
-        if self.use == PlaceUse.BOTH:
-            return self.workstation.desk.kind == "sit_stand"
-        return self.use == PlaceUse.STAND
+        """Whether this place may be for standing: whether it is, its heights tell."""
+        return self.use != PlaceUse.SIT
 
     @property
     def may_stand(self) -> bool:

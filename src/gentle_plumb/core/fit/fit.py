@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..memoize import memoize_last
+from ..words import say
 from ..workstation import PlaceUse, Settings
 from .aims import aims, degrees_over, eye_of, seat_aim
 from .armrest_rows import armrest_gap_row, armrest_row
@@ -123,9 +124,7 @@ def _possible(
     if barred is not None:
         return False, barred.reason
     if case.sits and real is not None and real.over - real.gaze > STANDING_OVER_DEG:
-        why = why_not_at_this_desk(case, rows, "mm")
-        if why is not None:
-            return False, why
+        return False, why_not_at_this_desk(case, rows, "mm") or say("standing.does_not_fit")
     return True, None
 
 

@@ -91,7 +91,10 @@ def surface_limits(
 
 
 def _raised(case: Case, seat: float) -> bool:
-    """Whether the seat stands higher than the legs ask for: a lower desk would then let it down."""
+    """Whether the seat stands higher than the legs ask for: a lower desk would then let it down, if it goes lower."""
+    span = case.workstation.chair.seat
+    if case.seat_stays or (span is not None and seat <= span.low + SAME_MM):
+        return False
     try:
         legs = total(legs_terms(case.body, case))
     except MissingInput:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..intake import LimitId, PersonLimits
-from ..policy import JOINT_BANDS, Band, Policy
+from ..policy import JOINT_BANDS, POLICY_RANGES, Band, Policy
 from ..workstation import Span, Workstation
 from .case import Case
 
@@ -22,7 +22,8 @@ def within_limits(policy: Policy, person: PersonLimits) -> Policy:
     Open hips lean the back; free thighs keep the seat's edge off; free wrists float at the front edge.
     """
     if person.least_hip:
-        policy = replace(policy, recline=max(policy.recline, OPEN_RECLINE_DEG))
+        leans = max(policy.recline, OPEN_RECLINE_DEG, person.least_hip - 90.0 - policy.thigh_slope)
+        policy = replace(policy, recline=min(leans, POLICY_RANGES["recline"][0].high))
     if person.has(LimitId.FREE_THIGHS):
         gap = max(policy.knee_gap_low, EDGE_GAP[policy.knee_gap_unit])
         policy = replace(

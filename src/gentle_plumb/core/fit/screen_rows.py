@@ -93,8 +93,8 @@ def top_row(
     lift, tops = reach_of(case.workstation, posture)
     band = top_band(case, far())
     limits = end_limit(row.key, "screen", tops, row.target)
-    if not limits and lift is not None and surface is not None:
-        limits = end_limit(row.key, "screen", lift, row.target, offset=surface)
+    if lift is not None and surface is not None:
+        limits += end_limit(row.key, "screen", lift, row.target, offset=surface)
     aim = row.target + band.aim - band.target
     reach = tops if tops is not None else lift
     next_place = (

@@ -22,9 +22,8 @@ from .stacks import stacks_of
 
 
 def _stands_up(case: Case) -> bool:
-    """Whether this place is worked at standing as well, with the screen on what the keys stand on."""
-    desk = case.workstation.desk
-    return case.sits and case.moves_up and desk.screen_base is None and case.may_stand
+    """Whether this place is worked at standing as well."""
+    return case.sits and case.moves_up and case.may_stand
 
 
 def _for_standing(one: Addition) -> Addition:

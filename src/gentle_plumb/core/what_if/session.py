@@ -133,6 +133,9 @@ def with_settings_applied(given: VisitInput, through: VisitAnalysis) -> VisitInp
             setting = fit.setting(key)
             if fit.possible and setting is not None:
                 values[field.id] = setting
+        scale = fit.setting("scale")
+        if scale is not None:
+            values[fields.screens.main.scale.id] = scale
         slope = fit.setting("slope")
         if fit.possible and slope is not None and slope <= 0:
             values[fields.keyboard.feet.id] = TiltFeet.IN

@@ -11,6 +11,9 @@ FOUND_MESSAGES: dict[str, str] = {
     "found.seat_hands": "Seat {at}, so low that the keys are {apart} above the elbows",
     "found.top_over": "{label} {apart} above eye level",
     "found.top_under": "{label} {apart} below eye level",
+    "found.top_lens_under": "{label} {apart} below eye level, not low enough for lenses read through their lower part",
+    "found.top_yet_under": "{label} {apart} below eye level, not low enough for what is read there",
+    "found.top_yet_over": "{label} {apart} above eye level, not high enough for what is read there",
     "setting.eyes_move": "the eyes come {by} {side} with the seat",
     "seat.away_thighs": "{verb} by {by} to {to}: the thighs need the room, although the hands would want it higher.",
     "seat.away_armrests": "{verb} by {by} to {to}: the armrests have to pass under the desk, although the hands "

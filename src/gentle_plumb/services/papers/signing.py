@@ -117,13 +117,13 @@ def checks_for_signing(
         _weigh(
             "Not asked about again",
             f"{care.label}: {say('limit.standing', since=care.since)}",
-            f"ask.care.{care.id}",
+            care.field,
         )
         for care in workup.cares
         if care.since
     ]
     found += [
-        _weigh("A limit is not met", f"{one.says} {one.unmet}", f"ask.care.{care.id}")
+        _weigh("A limit is not met", f"{one.says} {one.unmet}", care.field)
         for care in workup.cares
         for one in care.limits
         if one.unmet and one.cleared is None

@@ -2956,7 +2956,7 @@ export interface components {
             precautions: string[];
             /** @description For “surgery”: what was operated on; none: any part may have been. */
             operated?: components["schemas"]["OperatedPart"] | null;
-            /** @description For “weakness”: the weaker side. */
+            /** @description For “weakness” and “one_hand”: the side that is weaker or can't be used. */
             weak_side?: components["schemas"]["Hand"] | null;
             /**
              * Cleared
@@ -3975,6 +3975,8 @@ export interface components {
              * @default []
              */
             at_hand: ("headset" | "document_holder")[];
+            /** @description Seat of another chair in the room that could be taken instead. */
+            other_seat?: components["schemas"]["RangeDocument"] | null;
         };
         /**
          * ErasureOut
@@ -7216,10 +7218,13 @@ export interface components {
          * @description A precaution of the client: what everything keeps to, and who is asked.
          *
          *     ``since`` is the day of the earlier visit from which it stands, where it was not asked about again; else empty.
+         *     ``field`` is where it was answered. The limits of this person's joints, noted in degrees, are one of their own.
          */
         PrecautionView: {
             /** Id */
             id: string;
+            /** Field */
+            field: string;
             /** Label */
             label: string;
             /** Limits */
