@@ -8,16 +8,22 @@ from __future__ import annotations
 from collections import defaultdict
 from collections.abc import Callable, Iterator
 from dataclasses import replace
+from datetime import UTC, datetime
+from itertools import islice
 
+from every_set import objections, sets_of, tried
+from generated_visits import visit_values
 from gentle_plumb.core.catalogue import JOINTS, QUANTITIES
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.errors import MissingInput
 from gentle_plumb.core.fit import NO_LIMIT, fit
 from gentle_plumb.core.fit.checks import ON_A_SUPPORT
 from gentle_plumb.core.fit.result import RANGE_ENDS
-from gentle_plumb.core.plans import HeightSearch, Worth, with_additions
+from gentle_plumb.core.plans import HeightSearch, Worth, height_kit, with_additions
+from gentle_plumb.core.plans.addition_sets import without_makeshifts
+from gentle_plumb.core.plans.own_plan import TIERS_OFFERED
 from gentle_plumb.core.presentation import action_text, plan_view
-from gentle_plumb.core.what_if import VisitAnalysis, analyse_visit
+from gentle_plumb.core.what_if import VisitAnalysis, VisitInput, analyse_visit
 from gentle_plumb.core.what_if.session import with_settings_applied
 from gentle_plumb.core.words import say_amount
 from gentle_plumb.core.workstation import PlaceUse, Span
@@ -274,6 +280,26 @@ def nothing_in_the_plan_can_be_left_out(visit: VisitAnalysis) -> Said:
             yield f"{one.label}: {less} without, {whole} with it"
 
 
+MOST_SETS = 3000
+"""Visits with more combinations are left to the general solver, which tries none by itself. House value."""
+
+
+def no_other_combination_is_as_good_for_less(visit: VisitAnalysis) -> Said:
+    """Every combination of choices is tried, for all three plans."""
+    case = without_makeshifts(visit.bare)
+    try:
+        search = HeightSearch(case, visit.choice.own)
+    except MissingInput:
+        return
+    for tier in TIERS_OFFERED:
+        sets = list(islice(sets_of(case, tier), MOST_SETS + 1))
+        kit = height_kit(search, tier) if len(sets) <= MOST_SETS else ()
+        if len(sets) > MOST_SETS or tier in search.cut_short:
+            continue
+        every = tried(case, sets, visit.choice.own)
+        yield from (f"{tier}: {one}" for one in objections(Worth.of(case), kit, every))
+
+
 def a_test_can_be_passed_by_whom_the_step_was_done_for(visit: VisitAnalysis) -> Said:
     seated = visit.result.seated
     rows = {row.key: row for row in seated.rows}
@@ -313,5 +339,13 @@ TRUTHS: tuple[Callable[[VisitAnalysis], Said], ...] = (
     no_piece_is_sent_where_it_cannot_go,
     a_piece_has_one_instruction,
     nothing_in_the_plan_can_be_left_out,
+    no_other_combination_is_as_good_for_less,
     a_test_can_be_passed_by_whom_the_step_was_done_for,
 )
+
+
+def broken(seed: int) -> list[tuple[str, int, str]]:
+    """Every truth that a generated visit breaks: its name, the seed, and what was said."""
+    given = VisitInput(values=visit_values(seed), today=datetime.now(UTC).date(), sex="female")
+    visit = analyse_visit(given, "cm")
+    return [(truth.__name__, seed, said) for truth in TRUTHS for said in truth(visit)]

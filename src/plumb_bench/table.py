@@ -41,6 +41,7 @@ from .day_rows import day_rows
 from .rows import ADDED_UP, Rows
 from .slips import PEOPLE, count_slips, slips_document
 from .timing import children_mb, p95, timed
+from .truth_rows import truth_row
 
 EXCHANGED = 500
 LOAD_S = 20
@@ -298,6 +299,7 @@ def run_bench(console: Console, *, quick: bool) -> list[str]:
         ("cases with --many", lambda: _many_row(table, 200 if quick else 2000)),
         ("findings of a full visit", lambda: _findings_row(table, rounds)),
         ("doubts", lambda: _doubts_row(table, rounds)),
+        ("what is said is true", lambda: truth_row(table, 100 if quick else 2000)),
         ("slips planted", lambda: _slips_row(table, PEOPLE // 20 if quick else PEOPLE)),
         ("measurements of 500 visits", lambda: _exchange_row(table)),
         ("the running program", lambda: served_rows(table, rounds, served)),

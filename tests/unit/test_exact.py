@@ -9,22 +9,12 @@ from random import Random
 
 import pytest
 
+from every_set import objections, sets_of, tried
 from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
 from gentle_plumb.core.fit.pair import solve_pair
 from gentle_plumb.core.fit.search import search
 from gentle_plumb.core.fit.search_model import SearchModel
-from gentle_plumb.core.plans import (
-    HeightSearch,
-    Worth,
-    bases_of,
-    cost_of,
-    feet_additions,
-    height_kit,
-    key_of,
-    screen_additions,
-    with_additions,
-)
-from gentle_plumb.core.plans.addition_set import items_used
+from gentle_plumb.core.plans import HeightSearch, Worth, cost_of, height_kit, with_additions
 from gentle_plumb.core.policy import Band
 from gentle_plumb.core.workstation import Settings, Span
 from plumb_bench.hard_cases import SEED, hard_cases, seldom_fits
@@ -120,21 +110,6 @@ def test_the_search_finds_what_trying_every_place_finds():
         ), f"seed {seed}"
 
 
-def every_kit(case, tier):
-    """Every set of additions there is with how well it does, nothing left out."""
-    solver = HeightSearch(case)
-    bare = solver.heights(case.workstation)
-    for base in bases_of(case, tier):
-        made = replace(case, workstation=with_additions(case.workstation, base))
-        slots = ([None, *offer(made, tier)] for offer in (feet_additions, screen_additions))
-        for more in product(*slots):
-            kit = (*base, *(one for one in more if one is not None))
-            used = items_used(kit)
-            if all(used.get(item.id, 0) <= item.count for item in case.workstation.items):
-                station = with_additions(case.workstation, kit)
-                yield kit, cost_of(kit), solver.heights(station).quality(bare)
-
-
 def test_no_cheaper_set_of_additions_does_as_well_and_none_as_cheap_does_better():
     added = 0
     for number in range(FITTED):
@@ -142,26 +117,11 @@ def test_no_cheaper_set_of_additions_does_as_well_and_none_as_cheap_does_better(
         draw = Random(seed)
         case, tier = seldom_fits(draw), draw.choice(["room", "little", "lasting"])
         case = replace(case, hurts=draw.random() < 0.5)
-        worth, said = Worth.of(case), f"seed {seed}, {tier}"
         kit = height_kit(HeightSearch(case), tier)
-        every = list(every_kit(case, tier))
-        mine = next(fit for other, _, fit in every if key_of_all(other) == key_of_all(kit))
-        for other, cost, fit in every:
-            if cost < cost_of(kit):
-                assert worth.better(mine, fit), f"{said}: {key_of_all(other)} costs less"
-            elif cost == cost_of(kit):
-                assert not worth.better(fit, mine), f"{said}: {key_of_all(other)} is better"
-            elif worth.better(fit, mine):  # then something cheaper than it does nearly as well
-                assert any(
-                    less < cost and not worth.better(fit, near) for _, less, near in every
-                ), f"{said}: {key_of_all(other)} is worth its cost"
+        every = tried(case, list(sets_of(case, tier)))
+        assert list(objections(Worth.of(case), kit, every)) == [], f"seed {seed}, {tier}"
         added += bool(kit)
     assert added > FITTED / 3  # else the cases would prove little
-
-
-def key_of_all(kit):
-    """What a set holds; what is to be found counts the same whatever it is put on top of."""
-    return tuple("found" if one.price == "found" else key_of(one) for one in kit)
 
 
 def test_a_general_solver_finds_the_same_set():

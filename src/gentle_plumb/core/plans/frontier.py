@@ -128,12 +128,16 @@ class Frontier:
                 if all(self.worth.better(one.quality, other.quality) for other in cheaper)
             ]
             if worthy:
-                chosen = self._of_alike(worthy).kit
+                chosen = self._of_alike(worthy, alike).kit
             cheaper += alike
         return chosen
 
-    def _of_alike(self, worthy: Sequence[Tried]) -> Tried:
-        """Return the best of sets of one cost."""
+    def _of_alike(self, worthy: Sequence[Tried], group: Sequence[Tried]) -> Tried:
+        """Return the best of sets of one cost: none of them is better by a difference worth having."""
+        better = self.worth.better
+        worthy = [
+            one for one in worthy if not any(better(other.quality, one.quality) for other in group)
+        ] or worthy
         best = min(one.fits(self.alike) for one in worthy)
         tied = [one for one in worthy if one.fits(self.alike) == best]
         strain = self._strain if len(tied) > 1 else None

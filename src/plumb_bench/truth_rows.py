@@ -1,0 +1,56 @@
+"""What must be true of everything that is said, held over far more generated visits than the tests have time for."""
+
+from __future__ import annotations
+
+import importlib
+import sys
+import time
+from collections import Counter
+from multiprocessing import get_context
+from typing import Any
+
+from gentle_plumb.config import ROOT
+
+from .rows import Rows
+
+PROCESSES = 2
+TESTS = ROOT / "tests"
+"""Where the truths and the visits are: with the tests that hold the first of them."""
+
+
+def _truths() -> Any:
+    if str(TESTS) not in sys.path:
+        sys.path.insert(0, str(TESTS))
+    return importlib.import_module("truths")
+
+
+def broken(seed: int) -> list[tuple[str, int, str]]:
+    """Return every truth that a generated visit breaks; a visit that can't be worked out breaks them all."""
+    try:
+        return _truths().broken(seed)  # type: ignore[no-any-return]
+    except Exception as trouble:  # one visit must not hide the others
+        return [(type(trouble).__name__, seed, str(trouble))]
+
+
+def truth_row(table: Rows, visits: int) -> None:
+    """Hold every truth over so many visits, every combination of choices of each plan tried."""
+    if not (TESTS / "truths.py").exists():
+        table.add_row("what is said is true", "left out: the tests are not here", "")
+        return
+    truths, start = _truths(), time.perf_counter()
+    first = importlib.import_module("generated_visits").SEED
+    with get_context("spawn").Pool(PROCESSES) as pool:
+        found = [
+            one
+            for many in pool.imap_unordered(broken, range(first, first + visits), chunksize=8)
+            for one in many
+        ]
+    took = time.perf_counter() - start
+    said = f"{len(truths.TRUTHS)} truths over {visits} visits in {took:.0f} s: "
+    if not found:
+        said += "none broken"
+    else:
+        named = Counter(name for name, _, _ in found)
+        said += "; ".join(f"{name} {many} times" for name, many in named.most_common())
+        said += f"; first: seed {found[0][1]}, {found[0][2]}"
+    table.add_row("what is said is true", said, "none broken")
