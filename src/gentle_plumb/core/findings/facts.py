@@ -9,6 +9,7 @@ from ..assessment import VisitAssessment
 from ..fit import Case, FitResult, Posture
 from ..intake import REGIONS, DiscomfortKind, DiscomfortOften
 from ..photo import PhotoReading
+from ..plans import Added
 from ..record import Record, fields
 from ..units import LengthUnit
 from ..visit import SeenHabit, habits_seen
@@ -41,7 +42,7 @@ class Facts:
     """Everything known of a visit that a rule may look at.
 
     ``result`` has what each thing is meant to be; ``stands`` the workstation as it will be, where some of it stands
-    already.
+    already; ``added`` what the plan adds.
     """
 
     record: Record
@@ -52,6 +53,7 @@ class Facts:
     unit: LengthUnit = "mm"
     left: tuple[Settings, Settings] = (Settings(), Settings())
     not_remeasured: tuple[frozenset[str], frozenset[str]] = (frozenset(), frozenset())
+    added: tuple[Added, ...] = ()
 
     @cached_property
     def assessment(self) -> VisitAssessment:

@@ -119,7 +119,26 @@ def _feet_first(facts: Facts, row: FitRow) -> str:
     rest = facts.result.row("seated", "footrest")
     if (rest.setting or 0.0) <= (rest.found or 0.0) + SAME:
         return ""
-    return f"{say('feet.first', at=say_length(rest.setting or 0.0, facts.unit))} "
+    at = say_length(rest.setting or 0.0, facts.unit)
+    one = next((one for one in facts.added if one.slot == "feet"), None)
+    if one is None:
+        return f"{say('feet.first_set', at=at)} "
+    if one.price == "nothing":
+        return f"{say('feet.first_here', what=f'{one.label[0].lower()}{one.label[1:]}')} "
+    until = _seat_for_feet(facts)
+    if until is None or until >= (row.setting or 0.0) - SAME:
+        return f"{say('feet.first', at=at)} "
+    return f"{say('feet.first_until', at=at, until=say_length(until, facts.unit))} "
+
+
+def _seat_for_feet(facts: Facts) -> float | None:
+    """Return the seat at which the feet stand without a support, as far as the chair goes down, mm; None where unknown."""
+    try:
+        legs = total(legs_terms(facts.case.body, facts.case))
+    except MissingInput:
+        return None
+    span = facts.case.workstation.chair.seat
+    return span.clamp(legs) if span is not None else legs
 
 
 def _eyes_move(facts: Facts, state: SettingState, row: FitRow) -> str | None:

@@ -89,6 +89,7 @@ def analyse_visit(
         unit=unit,
         left=settings_set(states),
         not_remeasured=keys_not_measured(states),
+        added=added_by(place.choice.kit),
     )
     return VisitAnalysis(
         given=given,

@@ -39,6 +39,9 @@ ENGLISH: dict[str, str] = {
     "feet.evidence": "As found the soles lack {gap}",
     "feet.why": "The thighs press on the seat's edge, and nothing supports the legs.",
     "feet.first": "First a support for the feet, {at} high.",
+    "feet.first_here": "First {what}.",
+    "feet.first_set": "First set the footrest to {at}.",
+    "feet.first_until": "First a support for the feet, {at} high; until it is there, keep the seat at {until}.",
     "feet.before_seat": "Support the feet first, {support} high; then raise the seat to {aim}. Until then "
     "keep it at {to}.",
     "feet.lower": "Lower the seat to {to}.",
