@@ -44,6 +44,7 @@ def test_every_place_outside_a_visit_is_sound(desk: Page, program):
         sound(desk, path)
     for path in ("equipment", "measuring", "rules"):
         desk.goto(f"{program.address}/{path}")
+        expect(desk.get_by_role("heading", level=1)).to_be_visible()
         for name in each_tab(desk) if path != "rules" else [""]:
             sound(desk, path, name)
     desk.goto(f"{program.address}/clients")

@@ -21,7 +21,7 @@ class LimitView:
     ``binds`` is the limit that holds because of it, None once it is lifted; ``set`` says who set it to a figure, and
     from when. ``clears`` says from which day on it will be lifted or set, and by whom. ``of_the_day``: it is about how
     a day is spent. ``unmet`` says how the body as it will be placed breaks it, or that this can't be told; empty where
-    it is kept, or is not about a joint.
+    it is kept, or is not about a joint. ``figure`` is what may be set instead of lifting it, as it is asked for; else empty.
     """
 
     id: LimitId
@@ -32,6 +32,7 @@ class LimitView:
     clears: str
     binds: LimitId | None
     set: str
+    figure: str
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -97,6 +98,7 @@ def _of_joints(record: Record, case: Case, placed: PostureFit) -> list[Precautio
             clears="",
             binds=limit,
             set="",
+            figure="",
         )
         for limit, (_, figure) in noted.items()
     ]
@@ -129,6 +131,7 @@ def _limit(
         clears=_clears(record, said) if limit not in lifted else "",
         binds=binds,
         set=say("limit.set", who=who) if figure is not None else "",
+        figure=FIGURES[limit].label if limit in FIGURES else "",
     )
 
 

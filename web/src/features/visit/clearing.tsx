@@ -9,7 +9,7 @@ export function Clearing({
   limit,
 }: {
   care: Pick<Schemas["PrecautionView"], "id" | "ask" | "label">;
-  limit: Pick<Schemas["LimitView"], "id" | "cleared" | "clears" | "set">;
+  limit: Pick<Schemas["LimitView"], "id" | "cleared" | "clears" | "set" | "figure">;
 }) {
   const { fields } = useVisitFacts();
   const cells = useCells();
@@ -47,7 +47,7 @@ export function Clearing({
           <FieldRow
             field={{
               ...figure,
-              label: figure.unit === "min" ? "Standing in each hour" : "Hips open to at least",
+              label: limit.figure,
               help: "Left open: the limit is lifted altogether.",
             }}
           />

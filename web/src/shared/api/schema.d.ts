@@ -5350,7 +5350,7 @@ export interface components {
          *     ``binds`` is the limit that holds because of it, None once it is lifted; ``set`` says who set it to a figure, and
          *     from when. ``clears`` says from which day on it will be lifted or set, and by whom. ``of_the_day``: it is about how
          *     a day is spent. ``unmet`` says how the body as it will be placed breaks it, or that this can't be told; empty where
-         *     it is kept, or is not about a joint.
+         *     it is kept, or is not about a joint. ``figure`` is what may be set instead of lifting it, as it is asked for; else empty.
          */
         LimitView: {
             id: components["schemas"]["LimitId"];
@@ -5367,6 +5367,8 @@ export interface components {
             binds: components["schemas"]["LimitId"] | null;
             /** Set */
             set: string;
+            /** Figure */
+            figure: string;
         };
         /**
          * Line
