@@ -61,7 +61,9 @@ def decider_of(case: Case, result: FitResult) -> Decider | None:
     fits = [one for one in (result.seated, result.standing) if one.possible]
     for wanting in (_for_setting, _for_found):
         wanted: dict[str, float] = {}
-        for fit in fits:
+        for fit in (
+            fits if wanting is _for_setting else fits[:1]
+        ):  # as found, the sum is of one posture
             joints = fit.joints_set if wanting is _for_setting else fit.joints_found
             for joint in _untold(case, joints):
                 missing = list(dict.fromkeys(wanting(case, fit, joint)))

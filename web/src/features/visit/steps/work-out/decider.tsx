@@ -8,9 +8,9 @@ export function Decider() {
   if (!decider) return null;
   return (
     <>
-      Most would be told by{" "}
+      To know more, record{" "}
       <button type="button" className="underline" onClick={() => seek(decider.field)}>
-        {decider.label}
+        {decider.label.toLowerCase()}
       </button>
       .
     </>
