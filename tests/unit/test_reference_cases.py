@@ -1,5 +1,7 @@
 """What a practitioner would say of a body at a workstation, and what the program says."""
 
+from dataclasses import replace
+
 import pytest
 
 from reference_cases import PAGE, REFERENCES, page, plans_of, worked
@@ -26,6 +28,15 @@ def test_two_equal_screens_stand_side_by_side():
     pair = worked(next(one for one in REFERENCES if one.id == "P")).through.states
     main, second = (pair["seated", f"{id}_bearing"].setting for id in ("screen", "screen2"))
     assert (round(main), round(second)) == (-22, 22)
+
+
+def test_the_mouse_of_the_only_hand_lies_beyond_the_letters_before_its_shoulder():
+    one = next(one for one in REFERENCES if one.id == "A")
+    left = replace(one, values=one.values | {"ask.mouse_hand": "left", "look.found.mouse": None})
+    row = worked(left).through.result.row("seated", "mouse")
+    assert row.setting == pytest.approx(
+        150 + 190 + 45
+    )  # keyboard's edge, half the shoulders, mouse
 
 
 def test_a_tray_that_comes_off_is_taken_away_and_the_keys_go_on_the_desk():

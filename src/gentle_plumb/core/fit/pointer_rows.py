@@ -41,6 +41,16 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
             raise MissingInput("keyboard_kind", "The kind of keyboard is not recorded.")
         return KEYBOARD_RIGHT_MM[keyboard.kind]
 
+    def shifted(body: Body) -> float:
+        """How far the keyboard lies out to the mouse's side: before the shoulder of the only hand."""
+        if central or case.person.only_hand is None or hand != case.person.only_hand:
+            return 0.0
+        return body.mm("shoulder_breadth_biacromial") / 2
+
+    def aside(body: Body) -> tuple[Term, ...]:
+        by = shifted(body)
+        return (Term(label="keyboard before that shoulder", value=by),) if by else ()
+
     def widest(body: Body) -> float:
         free = reach(body) * sin(radians(FREE_FOREARM_TURN_DEG))
         upper = body.mm("shoulder_elbow_length") * sin(radians(JOINT_BANDS["upper_arm"].high))
@@ -56,9 +66,13 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
                 else f"{hand} edge of the keyboard",
                 value=edge(),
             ),
+            *aside(body),
             Term(label="half a mouse plus a gap", value=0.0 if central else case.policy.mouse_gap),
         ),
-        lambda target: (edge(), CENTRAL_ASIDE_MM if central else max(target, widest(case.body))),
+        lambda target: (
+            edge() + shifted(case.body),
+            CENTRAL_ASIDE_MM if central else max(target, widest(case.body)),
+        ),
         found=case.found_seated.mouse,
     )
     if row.target is None:
