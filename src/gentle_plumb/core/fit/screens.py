@@ -20,6 +20,7 @@ from ..words import say
 from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     LAPTOP_PICTURE_START_MM,
+    LAPTOP_STAND,
     ScreenKind,
     ScreenPlace,
     SideScreen,
@@ -34,10 +35,6 @@ from .terms import Term, total
 
 BEARING_BAND_DEG = 5.0
 HEIGHT_BAND_MM = 30.0
-
-
-LAPTOP_LIFT_MM = 220.0
-"""How far a stand lifts a laptop, mm. Source: house-additions."""
 
 
 def side_screen_rows(
@@ -220,7 +217,7 @@ def _top(
         return kept(case, set_row(row, row.target), "screen")
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
         return set_row(row, own, [limit(row.key, "laptop", "joined", own, row.target - own)])
-    lifted = Span(low=own, high=own + LAPTOP_LIFT_MM)  # keys and mouse of the desk serve it too
+    lifted = Span(low=own, high=own + LAPTOP_STAND.high)  # keys and mouse of the desk serve it too
     limits = end_limit(row.key, "laptop stand", lifted, row.target)
     row = set_row(row, lifted.clamp(row.target), limits)
     return replace(row, note=say("screen.laptop_beside"))

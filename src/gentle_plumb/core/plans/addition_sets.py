@@ -53,7 +53,8 @@ def bases_of(case: Case, tier: Tier) -> list[AdditionSet]:
     return sorted(found, key=cost_of)
 
 
-def _by_cost(found: list[Addition]) -> Iterator[AdditionSet]:
+def by_cost(found: list[Addition]) -> Iterator[AdditionSet]:
+    """Yield what one slot may have: nothing, then each thing alone, the cheapest and fewest pieces first."""
     yield ()
     for one in sorted(found, key=lambda one: (cost_of((one,)), one.pieces)):
         yield (one,)
@@ -112,11 +113,11 @@ def _try_sets(
         if frontier.outdone(cost, bound(station, any_feet=True, any_top=True)):
             continue
         based = replace(case, workstation=station)
-        for feet in _by_cost(feet_additions(based, tier, items_used(base))):
+        for feet in by_cost(feet_additions(based, tier, items_used(base))):
             footed, held = with_additions(station, feet), (*base, *feet)
             if frontier.outdone(cost_of(held), bound(footed, any_top=True)):
                 continue
-            for screen in _by_cost(screen_additions(based, tier, items_used(held))):
+            for screen in by_cost(screen_additions(based, tier, items_used(held))):
                 kit = (*held, *screen)
                 heights = ask(with_additions(footed, screen))
                 frontier.take(kit, heights.quality(bare))

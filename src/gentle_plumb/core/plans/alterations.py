@@ -19,7 +19,6 @@ from ..workstation import (
 )
 
 RISERS = Span(low=30, high=120, step=30)
-LAPTOP_STAND = Span(low=60, high=220, step=20)
 SEPARATE_KEYS_MM = 20.0
 TRAY_BELOW = Span(low=40, high=160)
 TRAY_TILT = Span(low=-15, high=10)

@@ -5,8 +5,8 @@ from __future__ import annotations
 from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import TAPE_MM, Case
-from .addition_set import AdditionSet, cost_of, items_used, with_additions
-from .addition_sets import measured, without_makeshifts
+from .addition_set import AdditionSet, items_used, with_additions
+from .addition_sets import by_cost, measured, without_makeshifts
 from .feet_additions import feet_additions
 from .frontier import Frontier, Worth
 from .height_search import HeightSearch, OwnNumbers
@@ -16,7 +16,7 @@ from .planner import Planner
 def feet_for_seat(
     case: Case, tier: Tier, kit: AdditionSet, own: OwnNumbers, held: OwnNumbers
 ) -> AdditionSet:
-    """Return a set whose support for the feet suits the seat as it stands; everything else in it stays.
+    """Return the set with the support for the feet matched to where the seat is now; the rest is unchanged.
 
     A stack is right for one seat. Where the seat was left elsewhere, or is locked, the feet are given what the plan
     would give them at that height. In a plan of the practitioner's own, only the height of what is to be found
@@ -54,11 +54,11 @@ def feet_for_seat(
     frontier = Frontier(Worth.of(case), strain=lambda kit: planner.over(kit)[1])
     bare = search.heights(case.workstation)
     made = feet_additions(case, tier, items_used((*before, *after)))
-    for feet in ((), *((one,) for one in sorted(made, key=lambda one: cost_of((one,))))):
+    for feet in by_cost(made):
         tried = (*before, *feet, *after)
         heights = search.heights(with_additions(case.workstation, tried))
         frontier.take(tried, heights.quality(bare))
-    best = frontier.best() or (*before, *after)
+    best = frontier.best()
     return tuple(measured(search, best, one) for one in best)
 
 

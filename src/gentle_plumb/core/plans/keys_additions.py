@@ -5,9 +5,9 @@ from __future__ import annotations
 from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case, keys_terms, legs_terms, total
-from ..workstation import ScreenKind
+from ..workstation import LAPTOP_STAND, ScreenKind
 from .addition import Addition
-from .alterations import LAPTOP_STAND, not_on_lap, raise_keys, separate_keys
+from .alterations import not_on_lap, raise_keys, separate_keys
 from .stacks import stacks_of
 
 LEAST_LIFT_MM = 10.0

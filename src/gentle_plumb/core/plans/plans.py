@@ -17,7 +17,7 @@ from .plan import Plan, PlanSet
 from .planner import Planner
 from .purchases import single_purchases
 
-FEET_FOLLOW = "What goes under the feet has been chosen for the seat as it stands."
+FEET_FOLLOW = "The support for the feet has been matched to where the seat is now."
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -34,7 +34,7 @@ class Choice:
     follows_seat: bool = False
 
     def for_what_stands(self, case: Case, tier: Tier, stands: tuple[Settings, Settings]) -> Choice:
-        """Return the same with a support for the feet that suits the seat as it stands.
+        """Return the choice with the support for the feet matched to where the seat is now.
 
         Parameters
         ----------

@@ -119,7 +119,7 @@ def chair_additions(case: Case) -> list[Addition]:
 
 
 def table_and_chair() -> Addition:
-    """Return a place to work at for whoever works on a sofa or in bed: neither is of use alone."""
+    """Return a table and a chair, for a client who works on a sofa or in bed: one is no use without the other."""
     chair = replace_chair(TASK_SEAT, TASK_DEPTH)
     return Addition(
         id="table_and_chair",

@@ -23,7 +23,7 @@ class TakenPlan:
     choice: Choice
 
     def given(self, stands: tuple[Settings, Settings]) -> TakenPlan:
-        """Return the same with a support for the feet that suits the seat as it stands."""
+        """Return the plan with the support for the feet matched to where the seat is now."""
         choice = self.choice.for_what_stands(self.bare, self.plan, stands)
         if choice is self.choice:
             return self

@@ -54,7 +54,7 @@ from .kinds import (
 from .levers import Lever
 from .settings import Settings
 from .span import LEAST_STEP, Span
-from .supports import STACKED, SUPPORTS, USUAL_FOOTREST, USUAL_MM
+from .supports import LAPTOP_STAND, STACKED, SUPPORTS, USUAL_FOOTREST, USUAL_MM
 
 __all__ = [
     "ARMREST_BACK_MM",
@@ -67,6 +67,7 @@ __all__ = [
     "LAPTOP_HINGE_BEHIND_KEYS_MM",
     "LAPTOP_PICTURE_HEIGHT_MM",
     "LAPTOP_PICTURE_START_MM",
+    "LAPTOP_STAND",
     "LEAST_STEP",
     "LOUNGES",
     "OUTERMOST_LETTER_MM",

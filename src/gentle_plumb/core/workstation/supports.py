@@ -44,3 +44,5 @@ none: they are asked for. Source: house-stack."""
 USUAL_FOOTREST = Span(low=60, high=150)
 """How low and how high an everyday footrest goes, mm: one that would be bought, and one that is here with its range
 not recorded. Source: house-additions."""
+LAPTOP_STAND = Span(low=60, high=220, step=20)
+"""How far a stand lifts a laptop, mm. Source: house-additions."""

@@ -35,8 +35,8 @@ def _side_screen(number: int) -> tuple[Quantity, ...]:
         Quantity(
             key=f"{id}_distance",
             mechanism="seeing",
-            over_means="the eyes focus anew from screen to screen",
-            under_means="the eyes focus anew from screen to screen",
+            over_means="the eyes have to refocus from screen to screen",
+            under_means="the eyes have to refocus from screen to screen",
             label=f"Eye to screen {number}",
             thing=f"Screen {number}",
             unit="mm",
